@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Contract;
+
+use Jorvel\Core\Bench\LimitKind;
+use Jorvel\Core\Bench\RigKind;
+use Jorvel\Core\Deferrals\ClockKind;
+use Jorvel\Core\Fleet\DueKind;
+use Jorvel\Core\Release\ReleaseKind;
+
+/** Every computation there is, by name. */
+final class Kinds
+{
+    /** @return array<string, Kind> */
+    public static function all(): array
+    {
+        $kinds = [];
+        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind] as $kind) {
+            $kinds[$kind->name()] = $kind;
+        }
+
+        return $kinds;
+    }
+}

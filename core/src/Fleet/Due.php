@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Fleet;
+
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\InputError;
+use Jorvel\Core\Shared\Near;
+
+/**
+ * When does this item fall due.
+ *
+ * Each limit has a base (where its interval started), a next value (base + interval) and a forecast date; the item takes
+ * the earliest or the latest of them by its rule. Contract: docs/core/due.md, core/schema/due.json.
+ */
+final class Due
+{
+    /**
+     * @param int $warnDays how long before its forecast date a limit is `due_soon`
+     *
+     * @throws InputError naming the field that is missing, as a path into the kind's input
+     *
+     * @pure
+     */
+    public static function of(Flying $flying, DueItem $item, int $warnDays = 14): DueResult
+    {
+        $limits = [];
+        foreach ($item->limits as $i => $limit) {
+            $limits[] = $limit->isCalendar()
+                ? self::calendar($flying, $item, $limit, $i, $warnDays)
+                : self::counter($flying, $item, $limit, $warnDays);
+        }
+
+        return DueResult::combine($item->rule, $limits);
+    }
+
+    /** @pure */
+    private static function counter(Flying $flying, DueItem $item, DueLimit $limit, int $warnDays): LimitDue
+    {
+        $unit = $limit->unit;
+        $now = $flying->counters[$unit] ?? throw InputError::missing('counters.'.$unit);
+        $last = $item->last;
+        $interval = $limit->interval;
+        if ($last === null) {
+            $base = $flying->entryCounters[$unit] ?? 0.0;
+            $interval = $limit->threshold ?? $interval;
+        } else {
+            $base = $last->counters[$unit];
+            if ($item->rebase === Rebase::Planned && isset($last->plannedCounters[$unit])) {
+                $planned = $last->plannedCounters[$unit];
+                $base = Near::atLeast($base, $planned - $limit->early->amount($interval)) ? $planned : $base;
+            }
+        }
+        $next = $base + $interval;
+        $tolerance = $limit->tolerance->amount($interval);
+        $forecast = $flying->lastDayWithin($unit, $now, $next);
+        $latest = $tolerance > 0 ? $flying->lastDayWithin($unit, $now, $next + $tolerance) : $forecast;
+        $status = match (true) {
+            ! Near::atMost($now, $next + $tolerance) => DueStatus::Overdue,
+            ! Near::atMost($now, $next) => DueStatus::InTolerance,
+            $forecast !== null && $forecast->number <= $flying->asOf->number + $warnDays => DueStatus::DueSoon,
+            default => DueStatus::Ok,
+        };
+
+        return new LimitDue($unit, $base, $next, $next - $now, $tolerance, $forecast, $latest, $status);
+    }
+
+    /** @pure */
+    private static function calendar(Flying $flying, DueItem $item, DueLimit $limit, int $index, int $warnDays): LimitDue
+    {
+        $last = $item->last;
+        $amount = (int) $limit->interval;
+        $anchor = null;
+        if ($last === null) {
+            $base = $flying->entryDate ?? throw InputError::missing('entry');
+            $amount = (int) ($limit->threshold ?? $limit->interval);
+        } else {
+            $base = $last->date;
+            $planned = $item->rebase === Rebase::Planned ? $last->plannedDays[$limit->unit] ?? null : null;
+            if ($planned !== null) {
+                $after = self::add($planned, $limit->unit, $amount, $last->anchorDay, $index);
+                $early = $limit->early->days($planned->daysUntil($after));
+                if ($base->number >= $planned->number - $early) {
+                    $base = $planned;
+                    $anchor = $last->anchorDay;
+                }
+            }
+        }
+        $next = self::add($base, $limit->unit, $amount, $anchor, $index);
+        $tolerance = $limit->tolerance->days($base->daysUntil($next));
+        $today = $flying->asOf->number;
+        $status = match (true) {
+            $today > $next->number + $tolerance => DueStatus::Overdue,
+            $today > $next->number => DueStatus::InTolerance,
+            $next->number <= $today + $warnDays => DueStatus::DueSoon,
+            default => DueStatus::Ok,
+        };
+
+        return new LimitDue($limit->unit, $base, $next, $next->number - $today, $tolerance, $next, $next->plusDays($tolerance), $status);
+    }
+
+    /** @pure */
+    private static function add(Day $day, string $unit, int $amount, ?int $anchor, int $index): Day
+    {
+        $next = $unit === 'days' ? $day->plusDays($amount) : $day->plusMonths($amount, $anchor);
+
+        return $next->number <= Day::LAST ? $next : throw InputError::at("item.limits.{$index}.interval", 'leads beyond the year 9999');
+    }
+}

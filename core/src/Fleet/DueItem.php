@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Fleet;
+
+use Jorvel\Core\Shared\InputError;
+
+/** A programme item as it stands on one aircraft: its limits, how they combine, and when it was last done. */
+final readonly class DueItem
+{
+    /** @param list<DueLimit> $limits */
+    private function __construct(
+        public Rule $rule,
+        public Rebase $rebase,
+        public array $limits,
+        public ?LastDone $last,
+    ) {}
+
+    /**
+     * @param list<DueLimit> $limits each unit once
+     *
+     * @throws InputError
+     *
+     * @pure
+     */
+    public static function of(Rule $rule, Rebase $rebase, array $limits, ?LastDone $last = null): self
+    {
+        $seen = [];
+        foreach ($limits as $i => $limit) {
+            if (isset($seen['#'.$limit->unit])) {
+                throw InputError::at("limits.{$i}.unit", "\"{$limit->unit}\" is used twice");
+            }
+            $seen['#'.$limit->unit] = true;
+            if ($last !== null && ! $limit->isCalendar() && ! isset($last->counters[$limit->unit])) {
+                throw InputError::missing('last.counters.'.$limit->unit);
+            }
+        }
+
+        return new self($rule, $rebase, $limits, $last);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Release;
+
+/** What release asks of one card. */
+final readonly class CardState
+{
+    /**
+     * @param list<string> $performedBy
+     * @param list<string> $recheckOpen points to be read again after an adjustment
+     */
+    public function __construct(
+        public string $id,
+        public bool $closed,
+        public int $stepsOpen,
+        public bool $critical,
+        public array $performedBy,
+        public ?string $duplicateBy,
+        public array $recheckOpen,
+        public bool $revisionCurrent,
+    ) {}
+}
