@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew;
+
+use App\Shared\Refused;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User;
+use Illuminate\Support\Facades\Hash;
+use Jorvel\Core\Crew\Qualified;
+use Jorvel\Core\Shared\Day;
+use Laravel\Sanctum\HasApiTokens;
+
+/**
+ * Someone who signs in: a technician, an inspector, a controller.
+ *
+ * @property int $id
+ * @property string $login
+ * @property string $name
+ * @property string $stamp
+ * @property Role $role
+ * @property string $base
+ * @property string $shift
+ * @property string $pin
+ * @property-read Collection<int, Qualification> $qualifications
+ */
+final class Person extends User
+{
+    use HasApiTokens;
+
+    public $timestamps = false;
+
+    protected $table = 'people';
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'pin', 'remember_token'];
+
+    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed'];
+
+    /** @return HasMany<Qualification, $this> */
+    public function qualifications(): HasMany
+    {
+        return $this->hasMany(Qualification::class);
+    }
+
+    public function holds(Role ...$roles): bool
+    {
+        return in_array($this->role, $roles, true);
+    }
+
+    /**
+     * A signature: the person's own stamp and PIN, entered again.
+     *
+     * @throws Refused when either is wrong; nothing is signed
+     */
+    public function requireSignature(string $stamp, string $pin): void
+    {
+        if (! hash_equals($this->stamp, trim($stamp)) || ! Hash::check($pin, $this->pin)) {
+            throw Refused::because('Stamp or PIN is wrong. Nothing was signed; enter both again.');
+        }
+    }
+
+    /** What they hold, as the rules judge it; load `qualifications` first. */
+    public function qualified(): Qualified
+    {
+        $held = [];
+        foreach ($this->qualifications as $q) {
+            $held["{$q->kind}:{$q->value}"] = $q->valid_until === null ? null : Day::parse($q->valid_until);
+        }
+
+        return new Qualified($held);
+    }
+}

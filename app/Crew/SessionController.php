@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew;
+
+use App\Crew\View\Me;
+use App\Deferrals\Deferral;
+use App\Library\Import;
+use App\Shared\Http\ViewRequest;
+use App\Shared\Records;
+use App\Shared\View\Said;
+use App\Visits\Visit;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+/** Signing in and out. */
+final class SessionController
+{
+    #[OA\Post(path: '/api/sign-in', operationId: 'signIn', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['login', 'password'], properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: Me::class))])]
+    public function store(Request $request, Records $records): JsonResponse
+    {
+        $given = $request->validate(['login' => 'required|string|max:60', 'password' => 'required|string|max:200']);
+        if (! Auth::guard('web')->attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
+            throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
+        }
+        $request->session()->regenerate();
+        $person = Auth::guard('web')->user();
+        assert($person instanceof Person);
+        $records->write($person, 'person.signed_in', "person:{$person->id}");
+
+        return new JsonResponse(self::me($person));
+    }
+
+    #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: Me::class))])]
+    public function show(ViewRequest $request): JsonResponse
+    {
+        return new JsonResponse(self::me($request->person()));
+    }
+
+    #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: Said::class))])]
+    public function destroy(Request $request): JsonResponse
+    {
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new JsonResponse(new Said('You are signed out.'));
+    }
+
+    private static function me(Person $p): Me
+    {
+        $may = array_keys(array_filter([
+            'bring' => $p->can('bring', Import::class), 'plan' => $p->can('plan', Visit::class),
+            'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
+        ]));
+
+        return new Me($p->id, $p->name, $p->login, $p->stamp, $p->role->value, $p->base, $may);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\View;
+
+use OpenApi\Attributes as OA;
+
+/** The room Crew. */
+#[OA\Schema]
+final readonly class CrewView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $sentence,
+        /** @var list<PersonView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PersonView::class))]
+        public array $people,
+    ) {}
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\View;
+
+use OpenApi\Attributes as OA;
+
+/** Who is signed in, and what they may do. */
+#[OA\Schema]
+final readonly class Me
+{
+    public function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $login,
+        #[OA\Property]
+        public string $stamp,
+        #[OA\Property]
+        public string $role,
+        #[OA\Property]
+        public string $base,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $may,
+    ) {}
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet;
+
+use App\Deferrals\Deferral;
+use App\Floor\Finding;
+use App\Floor\SafingDevice;
+use App\Shared\Model;
+use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $mark
+ * @property int $type_id
+ * @property string $base
+ * @property string $entry_date
+ * @property array<string, float> $entry_counters
+ * @property array<string, float> $counters as at the end of `counters_as_of`
+ * @property string $counters_as_of
+ * @property array<string, float> $rates mean use per calendar day
+ * @property-read AircraftType $type
+ * @property-read Fleet $fleet
+ * @property-read Collection<int, ItemStatus> $statuses
+ * @property-read Collection<int, Visit> $visits
+ * @property-read Collection<int, Deferral> $deferrals
+ * @property-read Collection<int, FlyingEntry> $flying
+ */
+final class Aircraft extends Model
+{
+    protected $table = 'aircraft';
+
+    protected $casts = ['entry_counters' => 'array', 'counters' => 'array', 'rates' => 'array'];
+
+    /** @return BelongsTo<AircraftType, $this> */
+    public function type(): BelongsTo
+    {
+        return $this->belongsTo(AircraftType::class);
+    }
+
+    /** @return BelongsTo<Fleet, $this> */
+    public function fleet(): BelongsTo
+    {
+        return $this->belongsTo(Fleet::class);
+    }
+
+    /** @return HasMany<ItemStatus, $this> */
+    public function statuses(): HasMany
+    {
+        return $this->hasMany(ItemStatus::class);
+    }
+
+    /** @return HasMany<Visit, $this> */
+    public function visits(): HasMany
+    {
+        return $this->hasMany(Visit::class)->orderBy('start');
+    }
+
+    /** @return HasMany<Deferral, $this> */
+    public function deferrals(): HasMany
+    {
+        return $this->hasMany(Deferral::class)->where('state', 'open');
+    }
+
+    /** @return HasMany<FlyingEntry, $this> */
+    public function flying(): HasMany
+    {
+        return $this->hasMany(FlyingEntry::class)->orderByDesc('date');
+    }
+
+    /** @return HasMany<SafingDevice, $this> */
+    public function safing(): HasMany
+    {
+        return $this->hasMany(SafingDevice::class)->whereNull('removed_at');
+    }
+
+    /** @return HasMany<Finding, $this> */
+    public function findings(): HasMany
+    {
+        return $this->hasMany(Finding::class);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet;
+
+use App\Library\ProgrammeItem;
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $code
+ * @property string $name
+ * @property string $arrangement how its work is cut, in words
+ * @property-read Collection<int, ProgrammeItem> $items
+ */
+final class AircraftType extends Model
+{
+    /** @return HasMany<ProgrammeItem, $this> */
+    public function items(): HasMany
+    {
+        return $this->hasMany(ProgrammeItem::class, 'type_id')->orderBy('code');
+    }
+}

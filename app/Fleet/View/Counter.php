@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\View;
+
+use OpenApi\Attributes as OA;
+
+/** A counter, its value and its mean use a day. */
+#[OA\Schema]
+final readonly class Counter
+{
+    public function __construct(
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public float $value,
+        #[OA\Property]
+        public float $rate,
+    ) {}
+}

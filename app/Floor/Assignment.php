@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Crew\Person;
+use App\Fleet\Aircraft;
+use App\Shared\Model;
+use App\Stores\Tool;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A person on a card, in a role.
+ *
+ * @property int $card_id
+ * @property int $person_id
+ * @property string $role
+ * @property-read Person $person
+ */
+final class Assignment extends Model
+{
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'person_id');
+    }
+}

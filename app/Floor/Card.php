@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Crew\Person;
+use App\Fleet\Aircraft;
+use App\Library\CardTemplate;
+use App\Library\ProgrammeItem;
+use App\Shared\Model;
+use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A task card of a visit.
+ *
+ * `open` → `in_work` at its first step → `signed` by whoever worked it, where an independent inspection is due → `closed`.
+ *
+ * @property int $id
+ * @property int $visit_id
+ * @property int $aircraft_id
+ * @property int|null $item_id
+ * @property string $number
+ * @property string $title
+ * @property int $revision of the manual it was written from
+ * @property string $skill
+ * @property float $hours
+ * @property string $zone
+ * @property bool $critical needs an independent inspection
+ * @property string $state
+ * @property int $version counts every change, for optimistic locking
+ * @property int|null $signed_by
+ * @property string|null $signed_at
+ * @property int|null $inspected_by
+ * @property string|null $inspected_at
+ * @property-read Visit $visit
+ * @property-read Aircraft $aircraft
+ * @property-read CardTemplate $template
+ * @property-read ProgrammeItem|null $item
+ * @property-read Person|null $signer
+ * @property-read Person|null $inspector
+ * @property-read Collection<int, Step> $steps
+ * @property-read Collection<int, Assignment> $assignments
+ * @property-read Collection<int, Finding> $findings
+ * @property-read Collection<int, SafingDevice> $safing
+ * @property-read Collection<int, Reading> $readings
+ */
+final class Card extends Model
+{
+    public const OPEN = 'open';
+
+    public const IN_WORK = 'in_work';
+
+    public const SIGNED = 'signed';
+
+    public const CLOSED = 'closed';
+
+    protected $casts = ['critical' => 'boolean', 'hours' => 'float'];
+
+    /** @return BelongsTo<Visit, $this> */
+    public function visit(): BelongsTo
+    {
+        return $this->belongsTo(Visit::class);
+    }
+
+    /** @return BelongsTo<Aircraft, $this> */
+    public function aircraft(): BelongsTo
+    {
+        return $this->belongsTo(Aircraft::class);
+    }
+
+    /** @return BelongsTo<CardTemplate, $this> */
+    public function template(): BelongsTo
+    {
+        return $this->belongsTo(CardTemplate::class);
+    }
+
+    /** @return BelongsTo<ProgrammeItem, $this> */
+    public function item(): BelongsTo
+    {
+        return $this->belongsTo(ProgrammeItem::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function signer(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'signed_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function inspector(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'inspected_by');
+    }
+
+    /** @return HasMany<Step, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(Step::class)->orderBy('no');
+    }
+
+    /** @return HasMany<Assignment, $this> */
+    public function assignments(): HasMany
+    {
+        return $this->hasMany(Assignment::class);
+    }
+
+    /** @return HasMany<Finding, $this> */
+    public function findings(): HasMany
+    {
+        return $this->hasMany(Finding::class);
+    }
+
+    /** @return HasMany<SafingDevice, $this> */
+    public function safing(): HasMany
+    {
+        return $this->hasMany(SafingDevice::class);
+    }
+
+    /** @return HasMany<Reading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(Reading::class)->orderBy('id');
+    }
+
+    /** Whether the manual still stands at the revision the card was written from. */
+    public function revisionCurrent(): bool
+    {
+        return $this->revision === $this->template->manual->revision;
+    }
+
+    /** @return list<int> ids of everybody who confirmed one of its steps */
+    public function performers(): array
+    {
+        return array_values($this->steps->pluck('done_by')->filter()->unique()->map(intval(...))->all());
+    }
+}

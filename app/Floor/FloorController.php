@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Floor\View\CardView;
+use App\Floor\View\FindingView;
+use App\Floor\View\FloorView;
+use App\Floor\View\Preview;
+use App\Shared\Http\RoomRequest;
+use App\Shared\Http\ViewRequest;
+use App\Shared\Refused;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
+use Jorvel\Core\Shared\InputError;
+use OpenApi\Attributes as OA;
+
+/** The room Floor: cards and their steps. */
+final class FloorController
+{
+    #[OA\Get(path: '/api/floor', operationId: 'floor', responses: [new OA\Response(response: 200, description: 'Open cards, mine first', content: new OA\JsonContent(ref: FloorView::class))])]
+    public function index(ViewRequest $request, ReadFloor $read): JsonResponse
+    {
+        return new JsonResponse($read->cards($request->person()));
+    }
+
+    #[OA\Get(path: '/api/cards/{id}', operationId: 'card', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'One card', content: new OA\JsonContent(ref: CardView::class))])]
+    public function show(int $id, ViewRequest $request, ReadFloor $read): JsonResponse
+    {
+        return $this->answer($this->card($id), $request, $read);
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/steps/{no}', operationId: 'workStep', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'no', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do'], properties: [
+        new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string'), new OA\Property(property: 'entry', type: 'string'),
+        new OA\Property(property: 'entries', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
+        new OA\Property(property: 'tool', type: 'string'), new OA\Property(property: 'note', type: 'string'),
+    ])), responses: [new OA\Response(response: 200, description: 'The card as it now stands', content: new OA\JsonContent(ref: CardView::class))])]
+    public function work(int $id, int $no, StepRequest $request, WorkStep $work, ReadFloor $read): JsonResponse
+    {
+        $card = $this->card($id);
+        Gate::authorize('work', $card);
+        $work($request->person(), $card, $no, $request->step());
+
+        return $this->answer($card, $request, $read);
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/steps/{no}/preview', operationId: 'previewReading', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'no', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['entry'], properties: [new OA\Property(property: 'entry', type: 'string'), new OA\Property(property: 'point', type: 'string'), new OA\Property(property: 'tool', type: 'string')])), responses: [new OA\Response(response: 200, description: 'What would be said of it; nothing is kept', content: new OA\JsonContent(ref: Preview::class))])]
+    public function preview(int $id, int $no, ViewRequest $request, TakeReading $readings): JsonResponse
+    {
+        $step = Step::where(['card_id' => $id, 'no' => $no])->firstOrFail();
+        $point = collect($step->spec['points'] ?? [])->firstWhere('id', $request->string('point')->value());
+        $spec = $point === null ? $step->spec['reading'] ?? [] : ['tool_kind' => $step->spec['tool_kind'], 'limit' => ['kind' => 'range', 'unit' => $point['unit'], 'min' => $point['min'], 'max' => $point['max']]];
+        try {
+            $tool = $readings->tool($spec, $request->string('tool')->value());
+            $result = $readings->judge($spec, $request->string('entry')->value(), $tool);
+        } catch (Refused|InputError $e) {
+            return new JsonResponse(new Preview('invalid', $e->getMessage(), null));
+        }
+
+        return new JsonResponse(new Preview($result->verdict->value, ReadFloor::said($result->verdict->value, $result->margin, $result->unit->value), $result->value));
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/sign', operationId: 'signCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, signed', content: new OA\JsonContent(ref: CardView::class))])]
+    public function sign(int $id, SignRequest $request, SignCard $sign, ReadFloor $read): JsonResponse
+    {
+        $card = $this->card($id);
+        Gate::authorize('work', $card);
+        $sign->sign($request->person(), $card, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value());
+
+        return $this->answer($card, $request, $read);
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/inspect', operationId: 'inspectCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, inspected', content: new OA\JsonContent(ref: CardView::class))])]
+    public function inspect(int $id, SignRequest $request, SignCard $sign, ReadFloor $read): JsonResponse
+    {
+        $card = $this->card($id);
+        Gate::authorize('inspect', $card);
+        $sign->inspect($request->person(), $card, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value());
+
+        return $this->answer($card, $request, $read);
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/findings', operationId: 'raiseFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['place', 'extent'], properties: [new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'extent', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card with its finding', content: new OA\JsonContent(ref: CardView::class))])]
+    public function raise(int $id, RaiseRequest $request, RaiseFinding $raise, ReadFloor $read): JsonResponse
+    {
+        $card = $this->card($id);
+        Gate::authorize('raise', $card);
+        $raise->raise($request->person(), $card, $request->string('place')->value(), $request->string('extent')->value());
+
+        return $this->answer($card, $request, $read);
+    }
+
+    #[OA\Post(path: '/api/findings/{id}/fixed', operationId: 'fixFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['how', 'stamp', 'pin'], properties: [new OA\Property(property: 'how', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The finding, fixed', content: new OA\JsonContent(ref: FindingView::class))])]
+    public function fixed(int $id, FixedRequest $request, RaiseFinding $raise, ReadFloor $read): JsonResponse
+    {
+        $finding = Finding::with(['card.assignments', 'aircraft', 'raiser'])->findOrFail($id);
+        Gate::authorize('work', $finding->card);
+        $raise->fixed($request->person(), $finding, $request->string('how')->value(), $request->string('stamp')->value(), $request->string('pin')->value());
+
+        return new JsonResponse($read->finding($finding, $finding->aircraft->mark, $finding->card));
+    }
+
+    private function card(int $id): Card
+    {
+        return Card::with(['assignments', 'aircraft.type', 'template.manual'])->findOrFail($id);
+    }
+
+    private function answer(Card $card, RoomRequest $request, ReadFloor $read): JsonResponse
+    {
+        return new JsonResponse($read->card($card, $request->person()));
+    }
+}

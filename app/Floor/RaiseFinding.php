@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Crew\Person;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use Illuminate\Support\Facades\DB;
+
+/** Something is wrong: it becomes a finding, and later it is fixed or deferred. */
+final readonly class RaiseFinding
+{
+    public function __construct(private Clock $clock, private Records $records) {}
+
+    public function raise(Person $by, Card $card, string $place, string $extent): Finding
+    {
+        return DB::transaction(function () use ($by, $card, $place, $extent): Finding {
+            $finding = Finding::create([
+                'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id,
+                'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $card->template->chapter,
+                'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $this->clock->now(),
+            ]);
+            $this->records->write($by, 'finding.raised', "finding:{$finding->id}", ['number' => $finding->number, 'card' => $card->number, 'place' => $place, 'extent' => $extent]);
+
+            return $finding;
+        });
+    }
+
+    public function fixed(Person $by, Finding $finding, string $how, string $stamp, string $pin): void
+    {
+        DB::transaction(function () use ($by, $finding, $how, $stamp, $pin): void {
+            if ($finding->refresh()->state !== 'open') {
+                throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
+            }
+            $by->requireSignature($stamp, $pin);
+            $finding->update(['state' => 'fixed', 'fixed_how' => $how]);
+            $this->records->write($by, 'finding.fixed', "finding:{$finding->id}", ['number' => $finding->number, 'how' => $how, 'stamp' => $by->stamp]);
+        });
+    }
+}

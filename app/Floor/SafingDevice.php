@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Crew\Person;
+use App\Fleet\Aircraft;
+use App\Shared\Model;
+use App\Stores\Tool;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A lock, pin, cover, cap, collar or notice, from fitting to removal.
+ *
+ * @property int $id
+ * @property int $aircraft_id
+ * @property int $card_id
+ * @property int $fitted_step_id
+ * @property string $kind
+ * @property string $place
+ * @property string $flag
+ * @property string $fitted_at
+ * @property string|null $removed_at
+ * @property int|null $carried_by
+ * @property-read Card $card
+ * @property-read Person $fitter
+ * @property-read Aircraft $aircraft
+ */
+final class SafingDevice extends Model
+{
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class, 'card_id');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function fitter(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'fitted_by');
+    }
+
+    /** @return BelongsTo<Aircraft, $this> */
+    public function aircraft(): BelongsTo
+    {
+        return $this->belongsTo(Aircraft::class, 'aircraft_id');
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Shared\Http\RoomRequest;
+
+/** A signature on a card: stamp and PIN, entered again. */
+final class SignRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [
+            'version' => 'required|integer',
+            'stamp' => 'required|string|max:20',
+            'pin' => 'required|string|max:20',
+        ];
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Bench\RigRun;
+use App\Crew\Person;
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * One step of a card.
+ *
+ * @property int $id
+ * @property int $card_id
+ * @property int $no
+ * @property string $kind `caution`, `instruction`, `safing_fit`, `safing_remove`, `measurement`, `torque`, `test`, `rig`, `finding_prompt`
+ * @property string $title
+ * @property string $text
+ * @property array<string, mixed> $spec what its kind needs: docs/floor/steps.md
+ * @property string $state
+ * @property string|null $started_at when a hold began
+ * @property array<string, mixed>|null $result
+ * @property int|null $done_by
+ * @property string|null $done_at
+ * @property-read Card $card
+ * @property-read Person|null $doer
+ * @property-read Collection<int, RigRun> $runs
+ */
+final class Step extends Model
+{
+    public const OPEN = 'open';
+
+    public const DONE = 'done';
+
+    protected $casts = ['spec' => 'array', 'result' => 'array'];
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function doer(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'done_by');
+    }
+
+    /** @return HasMany<RigRun, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(RigRun::class)->orderBy('no');
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Shared\Http\RoomRequest;
+
+/** An answer to one step; the card's policy is asked once the card is known. */
+final class StepRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [
+            'version' => 'required|integer',
+            'do' => 'required|in:done,start,read,as_found,as_left,reopen',
+            'entry' => 'sometimes|nullable|string|max:40',
+            'entries' => 'sometimes|array',
+            'entries.*' => 'nullable|string|max:40',
+            'tool' => 'sometimes|nullable|string|max:40',
+            'note' => 'sometimes|nullable|string|max:500',
+        ];
+    }
+
+    public function step(): StepInput
+    {
+        return new StepInput(
+            $this->integer('version'),
+            $this->string('do')->value(),
+            $this->string('entry')->value(),
+            array_map(strval(...), $this->array('entries')),
+            $this->string('tool')->value(),
+            trim($this->string('note')->value()),
+        );
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\View;
+
+use OpenApi\Attributes as OA;
+
+/** A card in the list of the Floor. */
+#[OA\Schema]
+final readonly class CardRow
+{
+    public function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $number,
+        #[OA\Property]
+        public string $mark,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $state,
+        #[OA\Property]
+        public bool $mine,
+        #[OA\Property]
+        public bool $inspection,
+        #[OA\Property]
+        public ?string $hold,
+        #[OA\Property]
+        public int $stepsDone,
+        #[OA\Property]
+        public int $steps,
+        #[OA\Property]
+        public string $zone,
+        #[OA\Property]
+        public string $visit,
+    ) {}
+}

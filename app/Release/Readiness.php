@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release;
+
+use App\Crew\Person;
+use App\Deferrals\Deferral;
+use App\Deferrals\DeferralClock;
+use App\Floor\Card;
+use App\Floor\Finding;
+use App\Floor\Reading;
+use App\Floor\SafingDevice;
+use App\Floor\Step;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Release\View\BlockerView;
+use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Builder;
+use Jorvel\Core\Release\CardState;
+use Jorvel\Core\Release\Certifier;
+use Jorvel\Core\Release\FindingState;
+use Jorvel\Core\Release\Release;
+use Jorvel\Core\Release\Safing;
+
+/** Gathers the state of a visit for the core's `release`, and leads from each blocker to its place. */
+final readonly class Readiness
+{
+    public function __construct(private Clock $clock, private DeferralClock $deferrals) {}
+
+    /** @return Builder<Visit> with everything {@see blockers()} reads */
+    public function query(): Builder
+    {
+        return Visit::with([
+            'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
+            'cards.readings' => static fn ($q) => $q->where('stands', true),
+        ]);
+    }
+
+    /** @return list<BlockerView> empty when it may be released by this person */
+    public function blockers(Visit $visit, Person $certifier): array
+    {
+        $aircraft = $visit->aircraft;
+        $deferrals = $aircraft->deferrals->keyBy('finding_id');
+        $type = $aircraft->type->code;
+        $unfit = $certifier->qualified()->unfit('certify', $type, null, $this->clock->today());
+        $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
+        $found = Release::blockers(
+            array_values($visit->cards->map(fn (Card $c): CardState => $this->card($c))->all()),
+            array_values($aircraft->findings->map(fn (Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
+            array_values($aircraft->safing->map(static fn (SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
+            [],
+            $visit->cards->flatMap(static fn (Card $c) => $c->readings)->mapWithKeys(static fn (Reading $r): array => [(string) $r->id => $r->verdict])->all(),
+            new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
+        );
+
+        return array_map(fn (array $b): BlockerView => $this->view($visit, $certifier, $b['code'], (int) $b['id']), $found);
+    }
+
+    private function card(Card $card): CardState
+    {
+        $recheck = $card->steps->flatMap(static function (Step $s): array {
+            $run = $s->runs->last();
+
+            return $run === null || $run->as_left !== null ? [] : $run->solution['recheck'];
+        })->all();
+
+        return new CardState(
+            (string) $card->id,
+            $card->state === Card::CLOSED,
+            $card->steps->where('state', '!=', Step::DONE)->count(),
+            $card->critical,
+            array_map(strval(...), $card->performers()),
+            $card->inspected_by === null ? null : (string) $card->inspected_by,
+            array_values($recheck),
+            $card->revisionCurrent() || $card->state === Card::CLOSED,
+        );
+    }
+
+    private function valid(?Deferral $deferral, Visit $visit): bool
+    {
+        return $deferral !== null && $deferral->procedure_done && $this->deferrals->read($deferral, $visit->aircraft)->status !== 'expired';
+    }
+
+    private function view(Visit $visit, Person $certifier, string $code, int $id): BlockerView
+    {
+        [$title, $link] = match ($code) {
+            'reading_bad' => $this->reading($visit, $id),
+            'finding_open', 'deferral_invalid' => ['Finding '.$visit->aircraft->findings->firstWhere('id', $id)?->number, '/deferrals'],
+            'safing_left' => $this->device($visit, $id),
+            'not_authorised' => [$certifier->name, '/crew'],
+            default => $this->cardName($visit, $id),
+        };
+
+        return new BlockerView($code, $title, Words::blocker($code), $link);
+    }
+
+    /** @return array{string, string} */
+    private function cardName(Visit $visit, int $id): array
+    {
+        $card = $visit->cards->firstWhere('id', $id);
+
+        return ["Card {$card?->number}, {$card?->title},", "/floor/{$id}"];
+    }
+
+    /** @return array{string, string} */
+    private function reading(Visit $visit, int $id): array
+    {
+        $reading = $visit->cards->flatMap(static fn (Card $c) => $c->readings)->firstWhere('id', $id);
+
+        return ["Reading \"{$reading?->point}\", {$reading?->value} {$reading?->unit},", "/floor/{$reading?->card_id}"];
+    }
+
+    /** @return array{string, string} */
+    private function device(Visit $visit, int $id): array
+    {
+        $device = $visit->aircraft->safing->firstWhere('id', $id);
+
+        return ["{$device?->kind}, {$device?->place},", "/floor/{$device?->card_id}"];
+    }
+}

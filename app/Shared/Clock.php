@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+
+/** The application's clock: the machine's, or, in the demo world, one that starts at the demo's own "now" when it is loaded. */
+final class Clock
+{
+    private ?int $offset = null;
+
+    public function now(): Instant
+    {
+        $this->offset ??= (int) (DB::table('settings')->where('name', 'clock_offset')->value('value') ?? 0);
+
+        return Instant::fromEpoch(time() + $this->offset);
+    }
+
+    public function zone(): DateTimeZone
+    {
+        return new DateTimeZone((string) config('jorvel.timezone'));
+    }
+
+    /** The operator's local date. */
+    public function today(): Day
+    {
+        return $this->now()->dayIn($this->zone());
+    }
+
+    /** From now on the clock reads `$now` and goes on from there. */
+    public function start(Instant $now): void
+    {
+        $this->offset = $now->epoch() - time();
+        DB::table('settings')->upsert(['name' => 'clock_offset', 'value' => (string) $this->offset], 'name');
+    }
+
+    /** A date in words: "Thursday 14 May", with the year when it is another one. */
+    public function words(Day $day): string
+    {
+        $date = new DateTimeImmutable((string) $day);
+
+        return $date->format(substr((string) $day, 0, 4) === substr((string) $this->today(), 0, 4) ? 'l j F' : 'l j F Y');
+    }
+
+    /** An instant in the operator's local time: "15 May 2026, 23:59". */
+    public function local(Instant $at): string
+    {
+        return (new DateTimeImmutable('@'.$at->epoch()))->setTimezone($this->zone())->format('j M Y, H:i');
+    }
+}

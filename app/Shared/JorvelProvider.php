@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared;
+
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model as Eloquent;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+/** Wires what is common to all rooms. */
+final class JorvelProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->scoped(Clock::class);
+    }
+
+    public function boot(): void
+    {
+        Eloquent::preventLazyLoading(! $this->app->isProduction());
+        // A model's policy stands beside it in its room: App\Visits\Visit has App\Visits\VisitPolicy.
+        Gate::guessPolicyNamesUsing(static fn (string $model): string => $model.'Policy');
+        RateLimiter::for('sign-in', static fn (Request $r): array => [
+            Limit::perMinute(8)->by('login:'.mb_strtolower((string) $r->input('login')).'|'.$r->ip()),
+            Limit::perMinute(60)->by('ip:'.$r->ip()),
+        ]);
+        RateLimiter::for('sign', static fn (Request $r): Limit => Limit::perMinute(20)->by('sign:'.$r->user()?->getAuthIdentifier()));
+    }
+}

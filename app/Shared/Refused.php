@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared;
+
+/** Something the rules of the work do not allow, with the reason in words the person can act on. Answered as 422. */
+final class Refused extends \DomainException
+{
+    /** @param array<string, mixed> $extra further fields of the answer */
+    private function __construct(string $message, public readonly int $status = 422, public readonly array $extra = [])
+    {
+        parent::__construct($message);
+    }
+
+    public static function because(string $reason): self
+    {
+        return new self($reason);
+    }
+
+    /**
+     * Every line of a file that is wrong.
+     *
+     * @param list<array{line: string, message: string}> $lines
+     */
+    public static function lines(string $reason, array $lines): self
+    {
+        return new self($reason, 422, ['lines' => $lines]);
+    }
+
+    /** Somebody else was faster; what was sent is not lost, the sender still holds it. */
+    public static function stale(string $reason, mixed $current): self
+    {
+        return new self($reason, 409, ['current' => $current]);
+    }
+}

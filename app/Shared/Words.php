@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared;
+
+/** Numbers and codes as they are said on a screen. */
+final class Words
+{
+    private const COUNTERS = ['fh' => ['flight hour', 'flight hours'], 'ldg' => ['landing', 'landings'], 'cyc' => ['engine cycle', 'engine cycles'], 'days' => ['day', 'days'], 'months' => ['month', 'months']];
+
+    private const BLOCKERS = [
+        'card_open' => 'is not closed', 'steps_open' => 'has steps not done', 'duplicate_missing' => 'needs its independent inspection',
+        'not_independent' => 'was inspected by somebody who worked it', 'recheck_open' => 'has points to be read again',
+        'revision_stale' => 'was written from a revision no longer in force', 'reading_bad' => 'is out of limits or invalid',
+        'finding_open' => 'is open: fix it or defer it', 'deferral_invalid' => 'is carried by a deferral that does not stand',
+        'safing_left' => 'is still fitted', 'tool_out' => 'is not back in the store', 'not_authorised' => 'may not certify this type today',
+    ];
+
+    private const UNFIT = [
+        'no_authority' => 'does not hold the authority to %s', 'no_rating' => 'has no rating on the %s', 'no_skill' => 'does not hold the skill %s',
+        'not_independent' => 'would not be independent: has worked on this card or is assigned to it in the other role',
+    ];
+
+    /** "41 flight hours", "1 landing", "12.5 flight hours". */
+    public static function amount(float $value, string $unit): string
+    {
+        [$one, $many] = self::COUNTERS[$unit] ?? [$unit, $unit];
+        $number = self::number($value);
+
+        return $number.' '.($number === '1' ? $one : $many);
+    }
+
+    /** At most one decimal, none when whole. */
+    public static function number(float $value, int $decimals = 1): string
+    {
+        $text = number_format($value, $decimals, '.', '');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    /** "today", "tomorrow", "in 9 days", "3 days ago". */
+    public static function fromNow(int $days): string
+    {
+        return match (true) {
+            $days === 0 => 'today',
+            $days === 1 => 'tomorrow',
+            $days === -1 => 'yesterday',
+            $days > 0 => "in {$days} days",
+            default => -$days.' days ago',
+        };
+    }
+
+    public static function blocker(string $code): string
+    {
+        return self::BLOCKERS[$code] ?? $code;
+    }
+
+    /** Why somebody does not fit, after their name: "has no rating on the 60F". */
+    public static function unfit(string $code, string $role, string $type, ?string $skill): string
+    {
+        if (str_starts_with($code, 'expired:')) {
+            return 'has let lapse: '.substr($code, 8);
+        }
+
+        return sprintf(self::UNFIT[$code] ?? $code, match ($code) {
+            'no_authority' => ['perform' => 'work cards', 'duplicate' => 'inspect independently', 'certify' => 'certify'][$role] ?? $role,
+            'no_rating' => $type,
+            default => (string) $skill,
+        });
+    }
+
+    /** What a due status is called among the four states. */
+    public static function state(string $status): string
+    {
+        return match ($status) {
+            'overdue', 'in_tolerance', 'expired' => 'stop',
+            'due_soon' => 'watch',
+            default => 'clear',
+        };
+    }
+}

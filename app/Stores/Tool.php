@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use App\Shared\Model;
+use Jorvel\Core\Bench\Instrument;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Unit;
+
+/**
+ * A measuring tool with its calibration.
+ *
+ * @property int $id
+ * @property string $code
+ * @property string $title
+ * @property string $kind `torque wrench`, `pressure gauge` …
+ * @property string $unit
+ * @property float $resolution
+ * @property float $uncertainty
+ * @property float $low
+ * @property float $high
+ * @property string $cal_due
+ * @property string $state `in`, `calibration` or `recalled`
+ * @property string $place
+ */
+final class Tool extends Model
+{
+    protected $casts = ['resolution' => 'float', 'uncertainty' => 'float', 'low' => 'float', 'high' => 'float'];
+
+    public function instrument(): Instrument
+    {
+        return Instrument::of(Unit::parse($this->unit), $this->resolution, $this->uncertainty, $this->low, $this->high, Day::parse($this->cal_due));
+    }
+
+    /** Why it must not be used today; null when it may be. */
+    public function unusable(Day $today): ?string
+    {
+        return match (true) {
+            $this->state === 'recalled' => 'is recalled: it was found out of tolerance',
+            $this->state === 'calibration' => 'is away for calibration',
+            Day::parse($this->cal_due)->number < $today->number => "has no valid calibration: it ran out on {$this->cal_due}",
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\View;
+
+use OpenApi\Attributes as OA;
+
+/** The room Stores. */
+#[OA\Schema]
+final readonly class StoresView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $sentence,
+        /** @var list<StoreTool> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTool::class))]
+        public array $tools,
+    ) {}
+}

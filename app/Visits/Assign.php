@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use App\Crew\Person;
+use App\Crew\View\Candidate;
+use App\Floor\Assignment;
+use App\Floor\Card;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Shared\Words;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
+
+/** Puts people on a card, in a role, or says why somebody cannot be. */
+final readonly class Assign
+{
+    public function __construct(private Clock $clock, private Records $records) {}
+
+    /** @throws Refused with the reason when the person does not fit */
+    public function add(Person $by, Card $card, int $personId, string $role): void
+    {
+        $person = Person::with('qualifications')->findOrFail($personId);
+        $why = $this->why($person, $card, $role);
+        if ($why !== null) {
+            throw Refused::because("{$person->name} {$why}. Nobody was assigned.");
+        }
+        DB::transaction(function () use ($by, $card, $person, $role): void {
+            Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $person->id, 'role' => $role]);
+            $this->records->write($by, 'card.assigned', "card:{$card->id}", ['person' => $person->stamp, 'role' => $role]);
+        });
+    }
+
+    public function remove(Person $by, Card $card, int $personId, string $role): void
+    {
+        if ($role === 'perform' && $card->steps->contains('done_by', $personId)) {
+            throw Refused::because('This person has already worked steps of the card and stays on it.');
+        }
+        DB::transaction(function () use ($by, $card, $personId, $role): void {
+            Assignment::where(['card_id' => $card->id, 'person_id' => $personId, 'role' => $role])->delete();
+            $this->records->write($by, 'card.unassigned', "card:{$card->id}", ['person' => $personId, 'role' => $role]);
+        });
+    }
+
+    /** @return Collection<int, Candidate> everybody who works, those who fit first */
+    public function candidates(Card $card, string $role): Collection
+    {
+        return Person::with('qualifications')->whereNot('role', 'viewer')->orderBy('name')->get()
+            ->map(function (Person $p) use ($card, $role): Candidate {
+                $why = $this->why($p, $card, $role);
+
+                return new Candidate($p->id, $p->name, $p->stamp, $p->shift, $why === null, $why);
+            })
+            ->sortBy(static fn (Candidate $c): int => $c->fits ? 0 : 1)->values();
+    }
+
+    /** Why a person does not fit a card in a role on the day the visit begins, or today if it has begun. */
+    public function why(Person $person, Card $card, string $role): ?string
+    {
+        $on = Day::fromNumber(max(Day::parse($card->visit->start)->number, $this->clock->today()->number));
+        $other = $role === 'perform' ? 'duplicate' : 'perform';
+        $tookPart = ($role === 'duplicate' && $card->steps->contains('done_by', $person->id))
+            || $card->assignments->contains(static fn (Assignment $a): bool => $a->person_id === $person->id && $a->role === $other);
+        $skill = $role === 'perform' ? $card->skill : null;
+        $type = $card->aircraft->type->code;
+        $code = $person->qualified()->unfit($role, $type, $skill, $on, $tookPart);
+
+        return $code === null ? null : Words::unfit($code, $role, $type, $skill);
+    }
+}

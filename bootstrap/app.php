@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Shared\Http\Failures;
+use App\Shared\Http\Once;
+use App\Shared\Http\SafeHeaders;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Middleware\TrustProxies;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+    )
+    ->withCommands([__DIR__.'/../app/Console'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove([HandleCors::class, TrustProxies::class]);
+        $middleware->append(SafeHeaders::class);
+        $middleware->statefulApi();
+        $middleware->alias(['once' => Once::class]);
+        $middleware->redirectGuestsTo(static fn (): string => '/');
+    })
+    ->withExceptions(static fn (Exceptions $exceptions) => Failures::register($exceptions))
+    ->create();

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The operator's own calendar: the day of a discovery and the end of an interval are local dates here.
+    'timezone' => env('JORVEL_TIMEZONE', 'Europe/Oslo'),
+    'base' => env('JORVEL_BASE', 'Skarnholm'),
+    // The demo world's "now"; the application's clock starts here when that world is loaded.
+    'demo_now' => '2026-05-05T12:20:00Z',
+    // How long before its date a limit is worth watching, in days.
+    'warn_days' => 14,
+];

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Crew\Person;
+use App\Crew\Role;
+use App\Deferrals\Deferral;
+use App\Deferrals\ListedItem;
+use App\Fleet\Aircraft;
+use App\Fleet\AircraftType;
+use App\Fleet\Fleet;
+use App\Fleet\FlyingEntry;
+use App\Fleet\ItemStatus;
+use App\Floor\Assignment;
+use App\Floor\Card;
+use App\Floor\Finding;
+use App\Floor\Step;
+use App\Library\CardTemplate;
+use App\Library\Manual;
+use App\Library\ProgrammeFile;
+use App\Library\ProgrammeItem;
+use App\Release\Certificate;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Stores\Tool;
+use App\Visits\CreateVisit;
+use App\Visits\Visit;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+
+/** Loads the demo world from the readable files in database/demo; the same at every load. */
+final readonly class World
+{
+    /** The demo people's password; their PINs stand in people.json. */
+    public const PASSWORD = 'hangar-demo';
+
+    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit) {}
+
+    public function load(): void
+    {
+        DB::transaction(function (): void {
+            $this->clock->start(Instant::parse((string) config('jorvel.demo_now')));
+            $this->library();
+            $this->people();
+            $this->aircraft();
+            $this->tools();
+            $this->story();
+            $this->records->write(null, 'demo.loaded', 'world:vantry', ['aircraft' => Aircraft::count(), 'people' => Person::count()]);
+        });
+    }
+
+    private function library(): void
+    {
+        $world = self::json('world.json');
+        foreach ($world['types'] as $type) {
+            AircraftType::create($type);
+        }
+        foreach ($world['fleets'] as $fleet) {
+            Fleet::create($fleet);
+        }
+        $types = AircraftType::pluck('id', 'code');
+        foreach ($world['manuals'] as $manual) {
+            Manual::create(['type_id' => $types[$manual['type']], 'code' => $manual['code'], 'title' => $manual['title'], 'revision' => $manual['revision']]);
+        }
+        $manuals = Manual::pluck('id', 'code');
+        foreach ($types as $code => $id) {
+            foreach (self::json("cards/{$code}.json") as $card) {
+                $manual = $card['manual'];
+                unset($card['manual']);
+                CardTemplate::create([...$card, 'type_id' => $id, 'manual_id' => $manuals[$manual]]);
+            }
+            ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->items->each(static fn (ProgrammeItem $i) => $i->save());
+        }
+        foreach (self::json('listed.json') as $item) {
+            $type = $item['type'];
+            unset($item['type']);
+            ListedItem::create([...$item, 'type_id' => $types[$type]]);
+        }
+    }
+
+    private function people(): void
+    {
+        $password = Hash::make(self::PASSWORD);
+        foreach (self::json('people.json') as $row) {
+            $held = $row['held'];
+            unset($row['held']);
+            $person = Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password]);
+            foreach ($held as $kind => $values) {
+                foreach ($values as $value => $until) {
+                    $person->qualifications()->create(['kind' => $kind, 'value' => (string) $value, 'valid_until' => $until]);
+                }
+            }
+        }
+    }
+
+    private function aircraft(): void
+    {
+        $types = AircraftType::pluck('id', 'code');
+        $fleets = Fleet::pluck('id', 'code');
+        foreach (self::csv('aircraft.csv') as $row) {
+            Aircraft::create([
+                'mark' => $row['mark'], 'type_id' => $types[$row['type']], 'fleet_id' => $fleets[$row['fleet']], 'base' => $row['base'],
+                'entry_date' => $row['entry_date'], 'entry_counters' => ['fh' => 0.0, 'ldg' => 0.0],
+                'counters' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']], 'counters_as_of' => $row['as_of'],
+                'rates' => ['fh' => (float) $row['rate_fh'], 'ldg' => (float) $row['rate_ldg']],
+            ]);
+        }
+        $aircraft = Aircraft::all()->keyBy('mark');
+        $items = ProgrammeItem::all()->keyBy(static fn (ProgrammeItem $i): string => $i->type_id.'/'.$i->code);
+        foreach (self::csv('statuses.csv') as $row) {
+            $craft = $aircraft[$row['mark']];
+            ItemStatus::create([
+                'aircraft_id' => $craft->id, 'item_id' => $items[$craft->type_id.'/'.$row['item']]->id, 'date' => $row['date'],
+                'counters' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']],
+                'planned' => $row['planned'] === '' ? null : json_decode($row['planned'], true),
+            ]);
+        }
+        foreach (self::csv('flying.csv') as $row) {
+            FlyingEntry::create(['aircraft_id' => $aircraft[$row['mark']]->id, 'date' => $row['date'], 'flown' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']]]);
+        }
+    }
+
+    private function tools(): void
+    {
+        foreach (self::csv('tools.csv') as $row) {
+            Tool::create($row);
+        }
+    }
+
+    private function story(): void
+    {
+        $story = self::json('story.json');
+        $people = Person::all()->keyBy('login');
+        $controller = $people['ines'];
+        foreach ($story['visits'] as $v) {
+            $visit = $this->visit($controller, $v['mark'], $v['title'], $v['bay'], $v['start'], $v['end'], $v['items']);
+            $cards = $visit->cards()->with(['item', 'steps'])->get()->keyBy('item.code');
+            foreach ($v['assign'] as $code => $logins) {
+                foreach ($logins as $login) {
+                    Assignment::create(['card_id' => $cards[$code]->id, 'person_id' => $people[$login]->id, 'role' => 'perform']);
+                    foreach ($cards[$code]->steps->take($v['work'][$code] ?? 0) as $step) {
+                        $this->finish($step, $people[$login], $v['start'].'T09:30:00Z');
+                        $cards[$code]->update(['state' => Card::IN_WORK]);
+                    }
+                }
+            }
+            if ($v['start'] <= (string) $this->clock->today()) {
+                $visit->update(['state' => Visit::IN_WORK]);
+            }
+        }
+        foreach ($story['deferred'] as $n => $d) {
+            $this->deferred($controller, $people[$d['by']], $n + 1, $d);
+        }
+    }
+
+    /** A visit of the past in which a defect was found and carried, released since. @param array<string, string> $d */
+    private function deferred(Person $controller, Person $by, int $n, array $d): void
+    {
+        $date = substr($d['at'], 0, 10);
+        $visit = $this->visit($controller, $d['mark'], 'Line work', 'line', $date, $date, [$d['item']]);
+        $card = $visit->cards()->with('steps', 'template')->firstOrFail();
+        $card->steps->each(fn (Step $s) => $this->finish($s, $by, $d['at']));
+        $certifier = Person::firstWhere('login', str_starts_with($d['mark'], 'Q-') ? 'wenna' : 'tor');
+        assert($certifier !== null);
+        $card->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $d['at'], 'inspected_by' => $card->critical ? $certifier->id : null, 'inspected_at' => $card->critical ? $d['at'] : null]);
+        $listed = ListedItem::where('code', $d['listed'])->firstOrFail();
+        $finding = Finding::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id, 'number' => sprintf('F%04d', $n), 'chapter' => $listed->chapter, 'place' => $d['place'], 'extent' => $d['extent'], 'state' => 'deferred', 'raised_at' => $d['at']]);
+        $aircraft = Aircraft::findOrFail($visit->aircraft_id);
+        $flown = Day::parse($date)->daysUntil(Day::parse($aircraft->counters_as_of));
+        $at = [];
+        foreach ($aircraft->counters as $name => $value) {
+            $at[$name] = round($value - max(0, $flown) * $aircraft->rates[$name], 1);
+        }
+        Deferral::create([
+            'finding_id' => $finding->id, 'aircraft_id' => $aircraft->id, 'listed_item_id' => $listed->id, 'deferred_by' => $controller->id, 'category' => $listed->category,
+            'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits, 'at_discovery' => $at,
+            'placard' => $listed->placard, 'procedure_done' => true, 'state' => 'open',
+        ]);
+        Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => sprintf('JV-2026-%04d', $n), 'at' => $d['at'], 'moved' => []]);
+        $visit->update(['state' => Visit::RELEASED]);
+    }
+
+    /** @param list<string> $codes */
+    private function visit(Person $by, string $mark, string $title, string $bay, string $start, string $end, array $codes): Visit
+    {
+        $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
+        $ids = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->orderBy('code')->pluck('id')->map(intval(...))->all();
+
+        return ($this->createVisit)($by, $mark, $title, $bay, Day::parse($start), Day::parse($end), array_values($ids));
+    }
+
+    private function finish(Step $step, Person $by, string $at): void
+    {
+        $step->update(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => $at, 'result' => []]);
+    }
+
+    private static function path(string $file): string
+    {
+        return database_path("demo/{$file}");
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function json(string $file): array
+    {
+        return json_decode((string) file_get_contents(self::path($file)), true, 512, JSON_THROW_ON_ERROR);
+    }
+
+    /** @return list<array<string, string>> */
+    private static function csv(string $file): array
+    {
+        $stream = fopen(self::path($file), 'rb');
+        assert($stream !== false);
+        $head = fgetcsv($stream, null, ',', '"', '');
+        $rows = [];
+        while ($head !== false && ($cells = fgetcsv($stream, null, ',', '"', '')) !== false) {
+            $rows[] = array_combine(array_map(strval(...), $head), array_map(strval(...), $cells));
+        }
+        fclose($stream);
+
+        return $rows;
+    }
+}
