@@ -46,7 +46,9 @@ final readonly class RigSheet
         $values = $this->values($by, $step, $in, 'as_left', $run->no);
         $run->update(['as_left' => $values]);
         $this->records->write($by, 'rig.as_left', "card:{$step->card_id}", ['step' => $step->no, 'run' => $run->no, 'as_left' => $values]);
-        if ($this->solve($step, $values)['within'] === true) {
+        // Within as it stands: nothing unmet, and nothing to move for that.
+        $solution = $this->solve($step, $values);
+        if ($solution['within'] === true && $solution['moves'] === []) {
             return true;
         }
         $this->begin($by, $step, $run->no + 1, $values);

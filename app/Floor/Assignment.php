@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $person_id
  * @property string $role
  * @property-read Person $person
+ * @property-read Card $card
  */
 final class Assignment extends Model
 {
@@ -24,5 +25,11 @@ final class Assignment extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class, 'person_id');
+    }
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Shared;
 
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model as Eloquent;
+use Illuminate\Database\Connection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
@@ -17,6 +18,7 @@ final class JorvelProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(Clock::class);
+        Connection::resolverFor('sqlite', static fn (mixed ...$given): SqliteConnection => new SqliteConnection(...$given));
     }
 
     public function boot(): void

@@ -173,7 +173,7 @@ final readonly class World
         $flown = Day::parse($date)->daysUntil(Day::parse($aircraft->counters_as_of));
         $at = [];
         foreach ($aircraft->counters as $name => $value) {
-            $at[$name] = round($value - max(0, $flown) * $aircraft->rates[$name], 1);
+            $at[$name] = round($value - max(0, $flown) * $aircraft->rates[$name], $name === 'ldg' ? 0 : 1);
         }
         Deferral::create([
             'finding_id' => $finding->id, 'aircraft_id' => $aircraft->id, 'listed_item_id' => $listed->id, 'deferred_by' => $controller->id, 'category' => $listed->category,

@@ -1,0 +1,66 @@
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { lazy, StrictMode, Suspense } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { Failure } from './api/client';
+import { Loading } from './parts/Page';
+import { Shell } from './shell/Shell';
+import './app.css';
+
+const room = <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) => lazy(async () => ({ default: (await load())[name] }));
+
+const Fleet = room(() => import('./rooms/fleet/Fleet'), 'Fleet');
+const Aircraft = room(() => import('./rooms/fleet/Aircraft'), 'Aircraft');
+const Visits = room(() => import('./rooms/visits/Visits'), 'Visits');
+const Visit = room(() => import('./rooms/visits/Visit'), 'Visit');
+const Crew = room(() => import('./rooms/crew/Crew'), 'Crew');
+const Floor = room(() => import('./rooms/floor/Floor'), 'Floor');
+const Card = room(() => import('./rooms/floor/Card'), 'Card');
+const Bench = room(() => import('./rooms/bench/Bench'), 'Bench');
+const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals');
+const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
+const Release = room(() => import('./rooms/release/Release'), 'Release');
+const Library = room(() => import('./rooms/library/Library'), 'Library');
+const Stores = room(() => import('./rooms/stores/Stores'), 'Stores');
+const Practice = room(() => import('./rooms/practice/Practice'), 'Practice');
+
+const client: QueryClient = new QueryClient({
+    defaultOptions: { queries: { staleTime: 5_000, retry: (n, e) => e instanceof Failure && e.status === 0 && n < 2 } },
+    queryCache: new QueryCache({
+        onError: (e, query) => {
+            if (e instanceof Failure && e.status === 401 && query.queryKey[0] !== 'me') {
+                void client.invalidateQueries({ queryKey: ['me'] });
+            }
+        },
+    }),
+});
+
+createRoot(document.getElementById('app') as HTMLElement).render(
+    <StrictMode>
+        <QueryClientProvider client={client}>
+            <BrowserRouter>
+                <Shell>
+                    <Suspense fallback={<Loading />}>
+                        <Routes>
+                            <Route path="/" element={<Navigate to="/fleet" replace />} />
+                            <Route path="/fleet" element={<Fleet />} />
+                            <Route path="/fleet/:mark" element={<Aircraft />} />
+                            <Route path="/visits" element={<Visits />} />
+                            <Route path="/visits/:id" element={<Visit />} />
+                            <Route path="/crew" element={<Crew />} />
+                            <Route path="/floor" element={<Floor />} />
+                            <Route path="/floor/:id" element={<Card />} />
+                            <Route path="/bench" element={<Bench />} />
+                            <Route path="/deferrals" element={<Deferrals />} />
+                            <Route path="/release" element={<Releases />} />
+                            <Route path="/release/:id" element={<Release />} />
+                            <Route path="/library" element={<Library />} />
+                            <Route path="/stores" element={<Stores />} />
+                            <Route path="/practice" element={<Practice />} />
+                        </Routes>
+                    </Suspense>
+                </Shell>
+            </BrowserRouter>
+        </QueryClientProvider>
+    </StrictMode>,
+);

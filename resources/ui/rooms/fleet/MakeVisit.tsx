@@ -1,0 +1,55 @@
+import { type FormEvent, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type Schemas, take } from '../../api/client';
+import { useMoment, useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
+import { plus } from '../../parts/dates';
+import { Field } from '../../parts/Field';
+import { Trouble } from '../../parts/Page';
+
+/** When and where; the server makes a card of each item. */
+export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['AircraftView']; items: number[]; onClose: () => void }) {
+    const navigate = useNavigate();
+    const moment = useMoment().data;
+    const today = moment ? new Date(moment.now).toLocaleDateString('sv-SE', { timeZone: moment.zone }) : '';
+    const taken = aircraft.items.filter((i) => items.includes(i.id));
+    const [title, setTitle] = useState(taken.length === 1 ? (taken[0]?.title ?? '') : `${taken.length} items`);
+    const [bay, setBay] = useState(`${aircraft.base} bay 2`);
+    const [start, setStart] = useState(today);
+    const [end, setEnd] = useState(today === '' ? '' : plus(today, 2));
+    const make = useSend(
+        (body: { mark: string; title: string; bay: string; start: string; end: string; items: number[] }, headers) => take(api.POST('/api/visits', { body, headers })),
+        (visit) => void navigate(`/visits/${visit.id}`),
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        make.mutate({ mark: aircraft.mark, title, bay, start, end, items });
+    };
+    return (
+        <Dialog open onClose={onClose} title={`A visit for ${aircraft.mark}`}>
+            <form onSubmit={submit} className="grid grid-cols-2 gap-4">
+                <Field label="What for" name="title" className="col-span-2" value={title} onChange={(e) => setTitle(e.target.value)} />
+                <Field label="Where" name="bay" className="col-span-2" value={bay} onChange={(e) => setBay(e.target.value)} />
+                <Field label="First day" name="start" type="date" value={start} onChange={(e) => setStart(e.target.value)} />
+                <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
+                <ul className="col-span-2 max-h-40 overflow-auto text-sm">
+                    {taken.map((i) => (
+                        <li key={i.id} className="flex justify-between border-b border-rule/60 py-1">
+                            <span>
+                                <span className="font-mono text-soft">{i.code}</span> {i.title}
+                            </span>
+                            <span className="text-soft">due {i.date ?? 'beyond 20 years'}</span>
+                        </li>
+                    ))}
+                </ul>
+                <div className="col-span-2">
+                    <Trouble error={make.error} />
+                    <Button kind="main" big type="submit" className="mt-3" disabled={make.isPending}>
+                        {make.isPending ? 'Making cards…' : `Make the visit and its ${items.length} ${items.length === 1 ? 'card' : 'cards'}`}
+                    </Button>
+                </div>
+            </form>
+        </Dialog>
+    );
+}

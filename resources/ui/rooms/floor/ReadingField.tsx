@@ -1,0 +1,111 @@
+import { useEffect, useRef, useState } from 'react';
+import { api, type Schemas, take } from '../../api/client';
+import { Scale } from '../../parts/Scale';
+import { band, drawn, type LimitSpec } from '../../parts/scale';
+
+export type ReadingSpec = { point: string; tool_kind: string; limit: LimitSpec; decision?: string };
+
+const labels: Record<string, string> = { Nm: 'N·m', lbf_in: 'lbf·in', lbf_ft: 'lbf·ft', deg: '°', C: '°C', F: '°F' };
+export const unitLabel = (unit: string): string => labels[unit] ?? unit;
+
+/** The tool of a kind: the one used last on this machine, else the first that may be used. */
+export function useTool(card: Schemas['CardView'], kind: string): [string, (code: string) => void] {
+    const fits = card.tools.filter((t) => t.kind === kind);
+    const key = `jorvel.tool.${kind}`;
+    const kept = localStorage.getItem(key);
+    const [tool, setTool] = useState(fits.find((t) => t.code === kept && t.usable)?.code ?? fits.find((t) => t.usable)?.code ?? '');
+    return [
+        tool,
+        (code) => {
+            localStorage.setItem(key, code);
+            setTool(code);
+        },
+    ];
+}
+
+/** What the server would say of a reading, as one types. */
+export function usePreview(card: Schemas['CardView'], step: Schemas['StepView'], entry: string, tool: string, point?: string): Schemas['Preview'] | null {
+    const [said, setSaid] = useState<Schemas['Preview'] | null>(null);
+    useEffect(() => {
+        if (entry.trim() === '') {
+            setSaid(null);
+            return;
+        }
+        let live = true;
+        const timer = setTimeout(() => {
+            take(api.POST('/api/cards/{id}/steps/{no}/preview', { params: { path: { id: card.id, no: step.no } }, body: { entry, tool, point } }))
+                .then((p) => live && setSaid(p))
+                .catch(() => live && setSaid(null));
+        }, 120);
+        return () => {
+            live = false;
+            clearTimeout(timer);
+        };
+    }, [card.id, step.no, entry, tool, point]);
+    return said;
+}
+
+export const verdictColour = (verdict: string | undefined): string => (verdict === 'pass' ? 'text-spruce' : verdict === undefined ? 'text-soft' : 'text-rust');
+
+type Props = { card: Schemas['CardView']; step: Schemas['StepView']; spec: ReadingSpec; entry: string; onEntry: (v: string) => void; tool: string; onTool: (code: string) => void; onKeep: () => void };
+
+/** One reading: the scale, the field with its unit fixed, the verdict as one types, the tool. */
+export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, onKeep }: Props) {
+    const preview = usePreview(card, step, entry, tool);
+    const field = useRef<HTMLInputElement>(null);
+    useEffect(() => field.current?.focus(), []);
+    const unit = unitLabel(spec.limit.unit);
+    return (
+        <div className="mt-5">
+            <Scale limit={band(spec.limit)} unit={unit} value={preview?.value ?? drawn(entry)} bad={preview !== null && preview.verdict !== 'pass'} />
+            <div className="mt-3 flex flex-wrap items-center gap-5">
+                <label className="flex h-[4.25rem] w-52 items-center rounded-xl border-2 border-ink bg-sheet px-4">
+                    <span className="sr-only">{spec.point}</span>
+                    <input
+                        ref={field}
+                        name="entry"
+                        inputMode="decimal"
+                        autoComplete="off"
+                        value={entry}
+                        onChange={(e) => onEntry(e.target.value)}
+                        onKeyDown={(e) => {
+                            if (e.key === 'Enter' && entry !== '') {
+                                e.preventDefault();
+                                onKeep();
+                            }
+                        }}
+                        className="w-full min-w-0 bg-transparent font-mono text-[2.2rem] font-bold outline-none"
+                    />
+                    <span className="text-[1.1rem] font-semibold text-soft">{unit}</span>
+                </label>
+                <p className={`max-w-md text-[1.2rem] leading-snug font-semibold ${verdictColour(preview?.verdict)}`} aria-live="polite" data-testid="verdict">
+                    {preview?.said ?? (entry === '' ? `Read ${spec.point}.` : '…')}
+                </p>
+            </div>
+            <ToolPick card={card} kind={spec.tool_kind} tool={tool} onTool={onTool} />
+        </div>
+    );
+}
+
+export function ToolPick({ card, kind, tool, onTool }: { card: Schemas['CardView']; kind: string; tool: string; onTool: (code: string) => void }) {
+    const tools = card.tools.filter((t) => t.kind === kind);
+    const chosen = tools.find((t) => t.code === tool);
+    return (
+        <div className="mt-3 flex flex-wrap items-center gap-2">
+            <label className="flex items-center gap-2">
+                <span className="capitalize">{kind}</span>
+                <select name="tool" value={tool} onChange={(e) => onTool(e.target.value)} className="h-12 rounded-lg border-2 border-soft bg-sheet px-2 font-mono">
+                    {tool === '' && <option value="">choose</option>}
+                    {tools.map((t) => (
+                        <option key={t.code} value={t.code}>
+                            {t.code} {t.usable ? '' : '(not usable)'}
+                        </option>
+                    ))}
+                </select>
+            </label>
+            <span className={`text-sm ${chosen && !chosen.usable ? 'font-semibold text-rust' : 'text-soft'}`}>
+                {chosen ? (chosen.why ?? `${chosen.title}, checked until ${chosen.calDue}, reads to ${chosen.resolution} ${unitLabel(chosen.unit)}`) : `no ${kind} in the store`}
+            </span>
+        </div>
+    );
+}

@@ -1,0 +1,41 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { api, type Failure, take } from '../api/client';
+import { Button } from '../parts/Button';
+import { Field } from '../parts/Field';
+import { Trouble } from '../parts/Page';
+
+/** The door. Over a page when a session ran out, so that what was typed there stays. */
+export function SignIn({ over }: { over?: boolean }) {
+    const client = useQueryClient();
+    const [login, setLogin] = useState('');
+    const [password, setPassword] = useState('');
+    const [error, setError] = useState<Failure | null>(null);
+    const [busy, setBusy] = useState(false);
+    const submit = async (e: FormEvent) => {
+        e.preventDefault();
+        setBusy(true);
+        try {
+            client.setQueryData(['me'], await take(api.POST('/api/sign-in', { body: { login, password } })));
+            await client.invalidateQueries();
+        } catch (failure) {
+            setError(failure as Failure);
+        } finally {
+            setBusy(false);
+        }
+    };
+    return (
+        <main className={`grid place-items-center ${over ? 'fixed inset-0 z-50 bg-black/60' : 'min-h-screen'}`}>
+            <form onSubmit={(e) => void submit(e)} className="w-96 rounded-xl border border-rule bg-paper p-8">
+                <h1 className="text-[1.6rem] leading-tight font-bold">Jorvel</h1>
+                <p className="mt-1 mb-6 text-soft">{over ? 'You were signed out. What you typed is still on the page behind this.' : 'Plan the check, work the cards, carry what must be carried, hand it back.'}</p>
+                <Field label="Name" name="login" autoComplete="username" autoFocus value={login} onChange={(e) => setLogin(e.target.value)} />
+                <Field label="Password" name="password" type="password" autoComplete="current-password" className="mt-4" value={password} onChange={(e) => setPassword(e.target.value)} />
+                <Trouble error={error} />
+                <Button kind="main" big type="submit" className="mt-6 w-full" disabled={busy || login === '' || password === ''}>
+                    {busy ? 'Signing in…' : 'Sign in'}
+                </Button>
+            </form>
+        </main>
+    );
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverDimension;
+use RuntimeException;
+
+/** A served copy of the application with a database of its own, and browsers to look at it with; ends all it started. */
+final class Stage
+{
+    /** @var list<resource> */
+    private array $processes = [];
+
+    /** @var list<RemoteWebDriver> */
+    private array $browsers = [];
+
+    private function __construct(public readonly string $url, private readonly string $driver, private readonly string $folder) {}
+
+    public static function open(): self
+    {
+        $folder = sys_get_temp_dir().'/jorvel-stage-'.bin2hex(random_bytes(5));
+        mkdir($folder);
+        [$port, $driverPort] = [self::freePort(), self::freePort()];
+        $stage = new self("http://127.0.0.1:{$port}", "http://127.0.0.1:{$driverPort}", $folder);
+        touch("{$folder}/jorvel.sqlite");
+        $stage->artisan('jorvel:demo');
+        $root = dirname(__DIR__, 2);
+        $stage->start([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:{$port}", '-t', "{$root}/public", "{$root}/server.php"], 'server');
+        $stage->start(['chromedriver', "--port={$driverPort}"], 'driver');
+        $stage->wait($port);
+        $stage->wait($driverPort);
+
+        return $stage;
+    }
+
+    public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
+    {
+        $options = new ChromeOptions;
+        $options->addArguments([
+            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
+            '--disable-sync', '--force-device-scale-factor=1', '--hide-scrollbars', "--user-data-dir={$this->folder}/browser-".count($this->browsers), "--window-size={$width},{$height}",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL', 'performance' => 'ALL']);
+        $browser = RemoteWebDriver::create($this->driver, $capabilities, 30_000, 60_000);
+        $browser->manage()->window()->setSize(new WebDriverDimension($width, $height));
+        // The window's frame takes some of the height; give it back, so that the page itself is as tall as asked for.
+        $inner = (int) $browser->executeScript('return window.innerHeight');
+        $browser->manage()->window()->setSize(new WebDriverDimension($width, $height + $height - $inner));
+
+        return $this->browsers[] = $browser;
+    }
+
+    /** Runs an artisan command on this stage's own database. @return array{int, string} exit code and output */
+    public function artisan(string ...$arguments): array
+    {
+        $process = proc_open([PHP_BINARY, dirname(__DIR__, 2).'/artisan', ...$arguments], [1 => ['pipe', 'w'], 2 => ['redirect', 1]], $pipes, null, $this->environment());
+        if ($process === false) {
+            throw new RuntimeException('artisan could not be started');
+        }
+        $output = (string) stream_get_contents($pipes[1]);
+
+        return [proc_close($process), $output];
+    }
+
+    public function database(): \PDO
+    {
+        return new \PDO("sqlite:{$this->folder}/jorvel.sqlite");
+    }
+
+    public function close(): void
+    {
+        foreach ($this->browsers as $browser) {
+            $browser->quit();
+        }
+        foreach (array_reverse($this->processes) as $process) {
+            posix_kill(-proc_get_status($process)['pid'], SIGTERM);
+            proc_close($process);
+        }
+        exec('rm -rf '.escapeshellarg($this->folder));
+    }
+
+    /** @param list<string> $command */
+    private function start(array $command, string $name): void
+    {
+        $log = ['file', "{$this->folder}/{$name}.log", 'a'];
+        $process = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, null, $this->environment());
+        $this->processes[] = $process !== false ? $process : throw new RuntimeException("{$command[0]} could not be started");
+    }
+
+    /** @return array<string, string> */
+    private function environment(): array
+    {
+        return [
+            ...getenv(), 'APP_ENV' => 'production', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('jorvel--', 4)), 'APP_URL' => $this->url,
+            'DB_DATABASE' => "{$this->folder}/jorvel.sqlite", 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'database', 'PHP_CLI_SERVER_WORKERS' => '3',
+        ];
+    }
+
+    private function wait(int $port): void
+    {
+        for ($i = 0; $i < 150; $i++) {
+            $socket = @fsockopen('127.0.0.1', $port, $code, $message, 1);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return;
+            }
+            usleep(100_000);
+        }
+        throw new RuntimeException("nothing answers at port {$port}");
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        assert($socket !== false);
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverExpectedCondition;
+use Facebook\WebDriver\WebDriverKeys;
+use RuntimeException;
+
+/** Somebody at a browser: finds things by what they say, as a person would. */
+final readonly class Visitor
+{
+    public function __construct(public RemoteWebDriver $browser, public string $url) {}
+
+    public function signIn(string $login, string $password = 'hangar-demo'): self
+    {
+        $this->browser->get("{$this->url}/");
+        $this->type('login', $login);
+        $this->type('password', $password);
+        $this->press('Sign in');
+        $this->see('Fleet');
+        $this->find('[data-testid="me"]');
+
+        return $this;
+    }
+
+    public function go(string $path): self
+    {
+        $this->browser->get($this->url.$path);
+
+        return $this;
+    }
+
+    public function find(string $css, int $seconds = 10): RemoteWebElement
+    {
+        $by = WebDriverBy::cssSelector($css);
+        $this->browser->wait($seconds, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "nothing at {$css}");
+
+        return $this->browser->findElement($by);
+    }
+
+    public function click(string $css): self
+    {
+        $by = WebDriverBy::cssSelector($css);
+        $this->browser->wait(10, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "cannot click {$css}");
+        $this->browser->findElement($by)->click();
+
+        return $this;
+    }
+
+    /** Presses the button or link that begins with these words. */
+    public function press(string $words, string $within = ''): self
+    {
+        $quoted = str_contains($words, "'") ? "\"{$words}\"" : "'{$words}'";
+        $scope = $within === '' ? '' : $within;
+        $by = WebDriverBy::xpath("{$scope}//*[self::button or self::a][starts-with(normalize-space(.), {$quoted})]");
+        $this->browser->wait(10, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button \"{$words}\"");
+        $this->browser->findElement($by)->click();
+
+        return $this;
+    }
+
+    public function type(string $name, string $text): self
+    {
+        $field = $this->find("input[name=\"{$name}\"]");
+        $field->sendKeys(WebDriverKeys::CONTROL.'a');
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
+    public function see(string $words, int $seconds = 10): self
+    {
+        try {
+            $this->browser->wait($seconds, 100)->until(fn (): bool => str_contains($this->text(), $words));
+        } catch (TimeoutException) {
+            throw new RuntimeException("\"{$words}\" is not to be seen in: ".$this->text());
+        }
+
+        return $this;
+    }
+
+    public function text(): string
+    {
+        return (string) $this->browser->executeScript('return document.body.innerText');
+    }
+
+    public function shot(string $path): void
+    {
+        usleep(400_000);
+        $this->browser->takeScreenshot($path);
+    }
+}
