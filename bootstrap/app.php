@@ -22,7 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(SafeHeaders::class);
         $middleware->statefulApi();
         $middleware->alias(['once' => Once::class]);
-        $middleware->redirectGuestsTo(static fn (): string => '/');
+        $middleware->redirectGuestsTo(static fn(): string => '/');
     })
-    ->withExceptions(static fn (Exceptions $exceptions) => Failures::register($exceptions))
+    ->withExceptions(static fn(Exceptions $exceptions) => Failures::register($exceptions))
     ->create();

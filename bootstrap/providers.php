@@ -1,5 +1,6 @@
 <?php
 
 declare(strict_types=1);
+use App\Shared\JorvelProvider;
 
-return [App\Shared\JorvelProvider::class];
+return [JorvelProvider::class];

@@ -35,7 +35,7 @@ if (! function_exists('get_error_handler')) {
     /** The error handler now set, or null; PHP 8.2 can only tell by setting another for a moment. */
     function get_error_handler(): ?callable
     {
-        $handler = set_error_handler(static fn (): bool => false);
+        $handler = set_error_handler(static fn(): bool => false);
         restore_error_handler();
 
         return $handler;

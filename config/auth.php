@@ -1,11 +1,12 @@
 <?php
 
 declare(strict_types=1);
+use App\Crew\Person;
 
 return [
     'defaults' => ['guard' => 'web', 'passwords' => 'people'],
     'guards' => ['web' => ['driver' => 'session', 'provider' => 'people']],
-    'providers' => ['people' => ['driver' => 'eloquent', 'model' => App\Crew\Person::class]],
+    'providers' => ['people' => ['driver' => 'eloquent', 'model' => Person::class]],
     'passwords' => [],
     'password_timeout' => 10800,
 ];

@@ -18,12 +18,18 @@ final class BenchController
     public function index(): JsonResponse
     {
         $rows = Step::with(['card.aircraft', 'runs'])->whereIn('kind', ['test', 'rig'])
-            ->whereHas('card.visit', static fn ($q) => $q->where('state', '!=', Visit::RELEASED))->orderBy('card_id')->orderBy('no')->get()
+            ->whereHas('card.visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))->orderBy('card_id')->orderBy('no')->get()
             ->map(static function (Step $s): BenchRow {
                 $runs = $s->runs->count();
 
                 return new BenchRow(
-                    $s->card_id, $s->card->number, $s->card->aircraft->mark, $s->no, $s->kind, $s->title, $s->state === Step::DONE ? 'clear' : 'waiting',
+                    $s->card_id,
+                    $s->card->number,
+                    $s->card->aircraft->mark,
+                    $s->no,
+                    $s->kind,
+                    $s->title,
+                    $s->state === Step::DONE ? 'clear' : 'waiting',
                     $s->state === Step::DONE ? 'done' : ($runs > 0 ? "run {$runs} in hand" : 'not begun'),
                 );
             });

@@ -95,13 +95,13 @@ final readonly class RigSheet
     private function solve(Step $step, array $values): array
     {
         $spec = $step->spec;
-        $effects = array_map(static fn (array $row): array => array_map(floatval(...), $row), $spec['effects']);
+        $effects = array_map(static fn(array $row): array => array_map(floatval(...), $row), $spec['effects']);
 
         return Rig::solve(
-            array_map(static fn (array $p): RigPoint => RigPoint::of($p['id'], $values[$p['id']], (float) $p['min'], (float) $p['max'], isset($p['aim']) ? (float) $p['aim'] : null), $spec['points']),
-            array_map(static fn (array $a): Adjuster => Adjuster::of($a['id'], (float) $a['step'], (float) $a['min'], (float) $a['max'], Turn::from($a['positive'])), $spec['adjusters']),
+            array_map(static fn(array $p): RigPoint => RigPoint::of($p['id'], $values[$p['id']], (float) $p['min'], (float) $p['max'], isset($p['aim']) ? (float) $p['aim'] : null), $spec['points']),
+            array_map(static fn(array $a): Adjuster => Adjuster::of($a['id'], (float) $a['step'], (float) $a['min'], (float) $a['max'], Turn::from($a['positive'])), $spec['adjusters']),
             $effects,
-            array_map(static fn (array $m): RigMatch => RigMatch::of($m['points'][0], $m['points'][1], (float) $m['within']), $spec['match'] ?? []),
+            array_map(static fn(array $m): RigMatch => RigMatch::of($m['points'][0], $m['points'][1], (float) $m['within']), $spec['match'] ?? []),
         )->toArray();
     }
 }

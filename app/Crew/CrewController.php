@@ -22,7 +22,7 @@ final class CrewController
     public function index(Clock $clock): JsonResponse
     {
         $today = $clock->today();
-        $cards = Assignment::whereHas('card', static fn ($q) => $q->where('state', '!=', Card::CLOSED))->selectRaw('person_id, count(*) as n')->groupBy('person_id')->pluck('n', 'person_id');
+        $cards = Assignment::whereHas('card', static fn($q) => $q->where('state', '!=', Card::CLOSED))->selectRaw('person_id, count(*) as n')->groupBy('person_id')->pluck('n', 'person_id');
         $soon = 0;
         $people = Person::with('qualifications')->orderBy('shift')->orderBy('name')->get()->map(static function (Person $p) use ($today, $cards, &$soon): PersonView {
             $held = $p->qualifications->map(static function (Qualification $q) use ($today, &$soon): QualificationView {

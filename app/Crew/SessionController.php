@@ -9,6 +9,7 @@ use App\Deferrals\Deferral;
 use App\Library\Import;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Records;
+use App\Shared\Refused;
 use App\Shared\View\Said;
 use App\Visits\Visit;
 use Illuminate\Http\JsonResponse;
@@ -24,11 +25,14 @@ final class SessionController
     public function store(Request $request, Records $records): JsonResponse
     {
         $given = $request->validate(['login' => 'required|string|max:60', 'password' => 'required|string|max:200']);
-        if (! Auth::guard('web')->attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
+        if (! $request->hasSession()) {
+            throw Refused::because('Sign in from the application\'s own page; a script uses a token instead.');
+        }
+        if (! Auth::attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
         $request->session()->regenerate();
-        $person = Auth::guard('web')->user();
+        $person = Auth::user();
         assert($person instanceof Person);
         $records->write($person, 'person.signed_in', "person:{$person->id}");
 
@@ -44,9 +48,11 @@ final class SessionController
     #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: Said::class))])]
     public function destroy(Request $request): JsonResponse
     {
-        Auth::guard('web')->logout();
-        $request->session()->invalidate();
-        $request->session()->regenerateToken();
+        if ($request->hasSession()) {
+            Auth::logout();
+            $request->session()->invalidate();
+            $request->session()->regenerateToken();
+        }
 
         return new JsonResponse(new Said('You are signed out.'));
     }

@@ -25,10 +25,10 @@ final readonly class ReadDeferrals
     {
         $carried = Deferral::with(['aircraft', 'finding', 'listedItem'])->where('state', 'open')->get()
             ->map($this->deferral(...))
-            ->sortBy(static fn (DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
-        $listed = ListedItem::orderBy('code')->get()->groupBy(static fn (ListedItem $i): string => $i->type_id.'/'.$i->chapter);
+            ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
+        $listed = ListedItem::orderBy('code')->get()->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
         $findings = Finding::with(['aircraft', 'card', 'raiser'])->where('state', 'open')->orderBy('id')->get()
-            ->map(fn (Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));
+            ->map(fn(Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));
         $first = $carried->first();
         $sentence = match (true) {
             $first !== null => "{$first->mark} first: {$first->title} ".lcfirst($first->said).'.',
@@ -48,14 +48,25 @@ final readonly class ReadDeferrals
         $today = $this->clock->today();
 
         return new DeferralView(
-            $d->id, $d->aircraft->mark, $d->finding->number, $d->finding->place, $d->finding->extent, $d->listedItem->code, $d->listedItem->title, $d->category,
+            $d->id,
+            $d->aircraft->mark,
+            $d->finding->number,
+            $d->finding->place,
+            $d->finding->extent,
+            $d->listedItem->code,
+            $d->listedItem->title,
+            $d->category,
             $this->clock->local(Instant::parse($d->discovered_at)),
             $clock->expiresAt === null ? null : $this->clock->local($clock->expiresAt),
             $clock->forecastLast === null ? null : (string) $clock->forecastLast,
             $clock->forecastLast === null ? null : $today->daysUntil($clock->forecastLast),
-            implode(', ', array_map(static fn (string $c, float $v): string => Words::amount($v, $c).' left', array_keys($clock->usageLeft), $clock->usageLeft)),
-            (string) $clock->driver, Words::state($clock->status), $this->said($clock),
-            $d->placard, $d->procedure_done ? 'done' : 'open', $d->listedItem->conditions,
+            implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c).' left', array_keys($clock->usageLeft), $clock->usageLeft)),
+            (string) $clock->driver,
+            Words::state($clock->status),
+            $this->said($clock),
+            $d->placard,
+            $d->procedure_done ? 'done' : 'open',
+            $d->listedItem->conditions,
         );
     }
 
@@ -63,8 +74,15 @@ final readonly class ReadDeferrals
     private function finding(Finding $f, Collection $listed): OpenFinding
     {
         return new OpenFinding(
-            $f->id, $f->number, $f->aircraft->mark, $f->card->number, $f->card_id, $f->place, $f->extent,
-            $this->clock->local(Instant::parse($f->raised_at)), $f->raiser->name,
+            $f->id,
+            $f->number,
+            $f->aircraft->mark,
+            $f->card->number,
+            $f->card_id,
+            $f->place,
+            $f->extent,
+            $this->clock->local(Instant::parse($f->raised_at)),
+            $f->raiser->name,
             array_values($listed->map(function (ListedItem $i) use ($f): OptionView {
                 $clock = $this->deferrals->preview($f, $i, $f->aircraft);
 

@@ -29,6 +29,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property-read Collection<int, Visit> $visits
  * @property-read Collection<int, Deferral> $deferrals
  * @property-read Collection<int, FlyingEntry> $flying
+ * @property-read Collection<int, Finding> $findings
+ * @property-read Collection<int, SafingDevice> $safing those still fitted
  */
 final class Aircraft extends Model
 {
@@ -63,7 +65,10 @@ final class Aircraft extends Model
     /** @return HasMany<Deferral, $this> */
     public function deferrals(): HasMany
     {
-        return $this->hasMany(Deferral::class)->where('state', 'open');
+        $carried = $this->hasMany(Deferral::class);
+        $carried->where('state', 'open');
+
+        return $carried;
     }
 
     /** @return HasMany<FlyingEntry, $this> */

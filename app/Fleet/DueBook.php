@@ -24,12 +24,12 @@ final readonly class DueBook
 {
     public function __construct(private Clock $clock, private DeferralClock $deferrals) {}
 
-    /** @return Builder<Aircraft> with everything {@see items()} and {@see reach()} read */
+    /** @return Builder<Aircraft> with everything {@see items()} and {@see Reach()} read */
     public function query(): Builder
     {
         return Aircraft::query()->with([
             'type.items', 'fleet', 'statuses', 'deferrals.listedItem', 'deferrals.finding',
-            'visits' => static fn ($q) => $q->where('state', '!=', Visit::RELEASED)->with('cards:id,visit_id,item_id'),
+            'visits' => static fn($q) => $q->where('state', '!=', Visit::RELEASED)->with('cards:id,visit_id,item_id'),
         ]);
     }
 
@@ -61,7 +61,7 @@ final readonly class DueBook
         foreach ($programme ?? $aircraft->type->items as $item) {
             $out[] = ['item' => $item, 'due' => Due::of($flying, $item->due($last->get($item->id)?->lastDone()), $warn)];
         }
-        usort($out, static fn (array $a, array $b): int => ($a['due']->forecast->number ?? PHP_INT_MAX) <=> ($b['due']->forecast->number ?? PHP_INT_MAX));
+        usort($out, static fn(array $a, array $b): int => ($a['due']->forecast->number ?? PHP_INT_MAX) <=> ($b['due']->forecast->number ?? PHP_INT_MAX));
 
         return collect($out);
     }
@@ -85,7 +85,7 @@ final readonly class DueBook
                 $stops[] = new Stop('deferral', "deferral:{$deferral->id}", $last);
             }
         }
-        $visits = $aircraft->visits->map(static fn (Visit $v): array => [Day::parse($v->start), Day::parse($v->end), array_values($v->cards->map(static fn (Card $c): string => "item:{$c->item_id}")->all())])->all();
+        $visits = $aircraft->visits->map(static fn(Visit $v): array => [Day::parse($v->start), Day::parse($v->end), array_values($v->cards->map(static fn(Card $c): string => "item:{$c->item_id}")->all())])->all();
 
         return Reach::of($this->clock->today(), $stops, array_values($visits), (int) config('jorvel.warn_days'));
     }
@@ -97,7 +97,7 @@ final readonly class DueBook
      */
     private function standstill(Aircraft $aircraft): array
     {
-        $rates = array_map(static fn (): float => 0.0, $aircraft->rates);
+        $rates = array_map(static fn(): float => 0.0, $aircraft->rates);
         $periods = [];
         $free = PHP_INT_MIN;
         foreach ($aircraft->visits->sortBy('start') as $visit) {

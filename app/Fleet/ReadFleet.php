@@ -35,10 +35,10 @@ final readonly class ReadFleet
     public function fleet(): FleetView
     {
         $rows = $this->book->query()->orderBy('mark')->get()
-            ->map(fn (Aircraft $a): ReachRow => $this->row($a, $this->book->items($a)))
-            ->sortBy(static fn (ReachRow $r): array => [$r->state === 'waiting' ? 1 : 0, $r->stop->days ?? PHP_INT_MAX])
+            ->map(fn(Aircraft $a): ReachRow => $this->row($a, $this->book->items($a)))
+            ->sortBy(static fn(ReachRow $r): array => [$r->state === 'waiting' ? 1 : 0, $r->stop->days ?? PHP_INT_MAX])
             ->values();
-        $flying = $rows->filter(static fn (ReachRow $r): bool => $r->state !== 'waiting');
+        $flying = $rows->filter(static fn(ReachRow $r): bool => $r->state !== 'waiting');
         $first = $flying->first();
         $stopped = $flying->where('state', 'stop')->count();
         $watched = $flying->where('state', 'watch')->count();
@@ -86,10 +86,10 @@ final readonly class ReadFleet
             $aircraft->counters_as_of,
             $row,
             $counters,
-            $items->map(fn (array $i): DueView => $this->item($i['item'], $i['due'], $last->get($i['item']->id), $planned[$i['item']->id] ?? null))->all(),
-            $aircraft->flying()->limit(10)->get()->map(static fn (FlyingEntry $f): FlyingView => new FlyingView(
+            $items->map(fn(array $i): DueView => $this->item($i['item'], $i['due'], $last->get($i['item']->id), $planned[$i['item']->id] ?? null))->all(),
+            $aircraft->flying()->limit(10)->get()->map(static fn(FlyingEntry $f): FlyingView => new FlyingView(
                 $f->date,
-                implode(', ', array_map(static fn (string $c, float $v): string => Words::amount($v, $c), array_keys($f->flown), array_map(floatval(...), $f->flown))),
+                implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c), array_keys($f->flown), array_map(floatval(...), $f->flown))),
             ))->all(),
             $aircraft->visits->pluck('id')->all(),
             (int) $aircraft->getAttribute('safing_count'),
@@ -109,10 +109,10 @@ final readonly class ReadFleet
         $driver = $reach->driver;
         $stop = null;
         if ($driver?->kind === 'deferral') {
-            $deferral = $aircraft->deferrals->firstWhere(static fn (Deferral $d): bool => "deferral:{$d->id}" === $driver->id);
+            $deferral = $aircraft->deferrals->firstWhere(static fn(Deferral $d): bool => "deferral:{$d->id}" === $driver->id);
             $stop = new StopView('deferral', (string) $deferral?->listedItem->title, "deferred, category {$deferral?->category}", (string) $driver->last, $today->daysUntil($driver->last));
         } elseif ($driver !== null) {
-            ['item' => $item, 'due' => $due] = $items->first(static fn (array $i): bool => "item:{$i['item']->id}" === $driver->id);
+            ['item' => $item, 'due' => $due] = $items->first(static fn(array $i): bool => "item:{$i['item']->id}" === $driver->id);
             $stop = new StopView($driver->kind, $item->title, $this->remaining($due->driver), (string) $driver->last, $today->daysUntil($driver->last));
         }
 
@@ -123,7 +123,7 @@ final readonly class ReadFleet
             $aircraft->base,
             $reach->state,
             $stop,
-            array_values($aircraft->visits->map(static fn (Visit $v): Bracket => new Bracket($v->id, $v->title, $today->daysUntil(Day::parse($v->start)), $today->daysUntil(Day::parse($v->end))))->all()),
+            array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket($v->id, $v->title, $today->daysUntil(Day::parse($v->start)), $today->daysUntil(Day::parse($v->end))))->all()),
             $fuses->all(),
         );
     }
@@ -159,7 +159,7 @@ final readonly class ReadFleet
             $item->template->hours,
             $item->template->code,
             $visit,
-            array_map(fn (LimitDue $l): LimitView => new LimitView(
+            array_map(fn(LimitDue $l): LimitView => new LimitView(
                 $l->unit,
                 $l->base instanceof Day ? (string) $l->base : Words::amount($l->base, $l->unit),
                 $l->next instanceof Day ? (string) $l->next : Words::amount($l->next, $l->unit),

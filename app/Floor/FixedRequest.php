@@ -11,7 +11,7 @@ final class FixedRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return true;
+        return $this->mayOnCard('work', Finding::findOrFail((int) $this->route('id'))->card_id);
     }
 
     /** @return array<string, string|list<string>> */

@@ -11,7 +11,7 @@ final class RaiseRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return true;
+        return $this->mayOnCard('raise', (int) $this->route('id'));
     }
 
     /** @return array<string, string|list<string>> */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Floor;
 
 use App\Crew\Person;
-use App\Fleet\Aircraft;
 use App\Shared\Model;
 use App\Stores\Tool;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,7 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float|null $margin
  * @property string $at
  * @property bool $stands
- * @property-read Tool $tool
+ * @property-read Tool|null $tool
  * @property-read Person $taker
  */
 final class Reading extends Model

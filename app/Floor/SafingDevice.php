@@ -7,7 +7,6 @@ namespace App\Floor;
 use App\Crew\Person;
 use App\Fleet\Aircraft;
 use App\Shared\Model;
-use App\Stores\Tool;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -11,7 +11,7 @@ final class SignRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return true;
+        return $this->mayOnCard(str_ends_with($this->path(), '/inspect') ? 'inspect' : 'work', (int) $this->route('id'));
     }
 
     /** @return array<string, string|list<string>> */

@@ -11,7 +11,7 @@ final class StepRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return true;
+        return $this->mayOnCard('work', (int) $this->route('id'));
     }
 
     /** @return array<string, string|list<string>> */

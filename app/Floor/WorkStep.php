@@ -65,7 +65,7 @@ final readonly class WorkStep
         if ($step->state === Step::DONE) {
             throw Refused::because("Step {$step->no} is already done. Take it back first if it was wrong.");
         }
-        $before = StepOrder::blocking(array_values($card->steps->map(static fn (Step $s): array => [$s->no, $s->state === Step::DONE, $s->kind === 'finding_prompt'])->all()), $step->no);
+        $before = StepOrder::blocking(array_values($card->steps->map(static fn(Step $s): array => [$s->no, $s->state === Step::DONE, $s->kind === 'finding_prompt'])->all()), $step->no);
         if ($before !== null) {
             throw Refused::because("Step {$before} comes first: this card is worked in order.");
         }

@@ -16,6 +16,7 @@ use App\Shared\Refused;
 use App\Shared\Words;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\DueResult;
 
 /**
  * Brings a programme or a day's flying in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
@@ -88,7 +89,7 @@ final readonly class BringIn
     private function compareFlying(FlyingFile $file): array
     {
         $changes = $dates = [];
-        $aircraft = $this->book->query()->whereIn('mark', array_map(static fn (array $r): string => $r['aircraft']->mark, $file->rows))->orderBy('mark')->get();
+        $aircraft = $this->book->query()->whereIn('mark', array_map(static fn(array $r): string => $r['aircraft']->mark, $file->rows))->orderBy('mark')->get();
         foreach ($aircraft as $craft) {
             $before = $this->book->items($craft);
             $old = $craft->counters;
@@ -108,12 +109,12 @@ final readonly class BringIn
 
     /**
      * @param list<ChangeView> $dates
-     * @param Collection<int, array{item: ProgrammeItem, due: \Jorvel\Core\Fleet\DueResult}> $before
-     * @param Collection<int, array{item: ProgrammeItem, due: \Jorvel\Core\Fleet\DueResult}> $after
+     * @param Collection<int, array{item: ProgrammeItem, due: DueResult}> $before
+     * @param Collection<int, array{item: ProgrammeItem, due: DueResult}> $after
      */
     private function moved(array &$dates, Aircraft $aircraft, Collection $before, Collection $after): void
     {
-        $name = static fn (?array $i): string => $i === null ? 'nothing' : "{$i['due']->forecast}: {$i['item']->title}";
+        $name = static fn(?array $i): string => $i === null ? 'nothing' : "{$i['due']->forecast}: {$i['item']->title}";
         $old = $name($before->first());
         $new = $name($after->first());
         $dates[] = new ChangeView($aircraft->mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
@@ -172,7 +173,7 @@ final readonly class BringIn
     {
         $n = count($changes);
         $what = $import->kind === 'programme' ? ($n === 1 ? 'item' : 'items') : ($n === 1 ? 'counter' : 'counters');
-        $moves = count(array_filter($dates, static fn (ChangeView $d): bool => $d->before !== $d->after));
+        $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->before !== $d->after));
         $sentence = match (true) {
             $import->state === 'applied' => "Applied: {$n} {$what} changed.",
             $n === 0 => 'This file changes nothing: everything in it is already so.',

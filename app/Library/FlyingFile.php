@@ -20,12 +20,12 @@ final readonly class FlyingFile
     public static function read(string $text, Day $today): self
     {
         $lines = self::parse($text);
-        $head = array_map(static fn (string $h): string => strtolower(trim($h)), array_shift($lines) ?? []);
+        $head = array_map(static fn(string $h): string => strtolower(trim($h)), array_shift($lines) ?? []);
         if (array_slice($head, 0, 2) !== ['mark', 'date'] || count($head) < 3) {
             throw Refused::lines('The file is not a flying sheet. Nothing was changed.', [['line' => 'line 1', 'message' => 'must begin with the columns mark, date, then one column a counter (fh, ldg, cyc)']]);
         }
         $aircraft = Aircraft::with('type.items')->get()->keyBy('mark');
-        $latest = $aircraft->map(static fn (Aircraft $a): int => Day::parse($a->counters_as_of)->number)->all();
+        $latest = $aircraft->map(static fn(Aircraft $a): int => Day::parse($a->counters_as_of)->number)->all();
         $bad = $rows = [];
         foreach ($lines as $i => $cells) {
             try {

@@ -33,6 +33,7 @@ final readonly class ProgrammeFile
         $templates = CardTemplate::where('type_id', $type->id)->get()->keyBy('code');
         $bad = [];
         $items = [];
+        /** @var array<string, true> $seen */
         $seen = [];
         foreach ($data->items as $i => $row) {
             try {
@@ -58,7 +59,7 @@ final readonly class ProgrammeFile
         if (isset($seen[$row->code])) {
             throw InputError::at('code', "\"{$row->code}\" is used twice");
         }
-        $seen[$row->code] = true;
+        $seen[(string) $row->code] = true;
         DueKind::item(Input::of((object) ['rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $row->limits]));
         $template = $templates->get($row->card) ?? throw InputError::at('card', "there is no card template \"{$row->card}\" for the {$type->code}");
 

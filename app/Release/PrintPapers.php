@@ -105,11 +105,11 @@ final readonly class PrintPapers
         $points = $step->spec['points'] ?? [];
         $asked = match (true) {
             $limit !== null => ' ['.self::limit($limit).']',
-            $points !== [] => ' ['.implode('; ', array_map(static fn (array $p): string => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(), $points)).']',
+            $points !== [] => ' ['.implode('; ', array_map(static fn(array $p): string => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(), $points)).']',
             default => '',
         };
-        $readings = $card->readings->where('step_id', $step->id)->filter(static fn (Reading $r): bool => $r->stands || $r->phase === 'as_found')
-            ->map(static fn (Reading $r): string => ($r->phase === 'reading' ? '' : str_replace('_', '-', $r->phase).' ')."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})");
+        $readings = $card->readings->where('step_id', $step->id)->filter(static fn(Reading $r): bool => $r->stands || $r->phase === 'as_found')
+            ->map(static fn(Reading $r): string => ($r->phase === 'reading' ? '' : str_replace('_', '-', $r->phase).' ')."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})");
         $done = $step->state === Step::DONE ? "{$step->doer?->name} ({$step->doer?->stamp})" : '__________';
         $blank = $readings->isEmpty() && $asked !== '' ? '  reading: __________' : '';
         $pdf->entry((string) $step->no, ($step->kind === 'caution' ? 'Read and understood' : $step->title.$asked).$blank);

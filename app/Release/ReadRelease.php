@@ -27,8 +27,14 @@ final readonly class ReadRelease
             $blockers = $certificate === null ? $this->work($this->readiness->blockers($v, $me)) : 0;
 
             return new ReleaseRow(
-                $v->id, $v->aircraft->mark, $v->aircraft->type->code, $v->title, $v->end,
-                $certificate !== null ? 'clear' : ($blockers === 0 ? 'watch' : 'stop'), $blockers, $certificate?->number,
+                $v->id,
+                $v->aircraft->mark,
+                $v->aircraft->type->code,
+                $v->title,
+                $v->end,
+                $certificate !== null ? 'clear' : ($blockers === 0 ? 'watch' : 'stop'),
+                $blockers,
+                $certificate?->number,
                 match (true) {
                     $certificate !== null => "released, {$certificate->number}",
                     $blockers === 0 => 'ready for the certifier',
@@ -61,18 +67,25 @@ final readonly class ReadRelease
         };
 
         return new ReleaseView(
-            $visit->id, $mark, $visit->aircraft->type->code, $visit->title, $visit->state, $sentence, $count === 0 ? 'ready' : 'blocked', $blockers,
-            array_values($visit->cards->map(static fn (Card $c): string => "{$c->number} {$c->title}")->all()),
+            $visit->id,
+            $mark,
+            $visit->aircraft->type->code,
+            $visit->title,
+            $visit->state,
+            $sentence,
+            $count === 0 ? 'ready' : 'blocked',
+            $blockers,
+            array_values($visit->cards->map(static fn(Card $c): string => "{$c->number} {$c->title}")->all()),
             $certificate?->number,
             $certificate === null ? null : "{$certificate->person->name} ({$certificate->person->stamp}), ".$this->clock->local(Instant::parse($certificate->at)),
             $me->can('release', Visit::class),
-            array_map(static fn (array $m): string => "{$m['code']} {$m['title']}: next by {$m['next']}", $certificate->moved ?? []),
+            array_map(static fn(array $m): string => "{$m['code']} {$m['title']}: next by {$m['next']}", $certificate->moved ?? []),
         );
     }
 
     /** @param list<BlockerView> $blockers */
     private function work(array $blockers): int
     {
-        return count(array_filter($blockers, static fn (BlockerView $b): bool => $b->code !== 'not_authorised'));
+        return count(array_filter($blockers, static fn(BlockerView $b): bool => $b->code !== 'not_authorised'));
     }
 }

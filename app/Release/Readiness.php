@@ -9,12 +9,11 @@ use App\Deferrals\Deferral;
 use App\Deferrals\DeferralClock;
 use App\Floor\Card;
 use App\Floor\Finding;
-use App\Floor\Reading;
 use App\Floor\SafingDevice;
 use App\Floor\Step;
+use App\Release\View\BlockerView;
 use App\Shared\Clock;
 use App\Shared\Words;
-use App\Release\View\BlockerView;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Jorvel\Core\Release\CardState;
@@ -33,7 +32,7 @@ final readonly class Readiness
     {
         return Visit::with([
             'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
-            'cards.readings' => static fn ($q) => $q->where('stands', true),
+            'cards.readings' => static fn($q) => $q->where('stands', true),
         ]);
     }
 
@@ -46,15 +45,15 @@ final readonly class Readiness
         $unfit = $certifier->qualified()->unfit('certify', $type, null, $this->clock->today());
         $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
         $found = Release::blockers(
-            array_values($visit->cards->map(fn (Card $c): CardState => $this->card($c))->all()),
-            array_values($aircraft->findings->map(fn (Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
-            array_values($aircraft->safing->map(static fn (SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
+            array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c))->all()),
+            array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
+            array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
             [],
-            $visit->cards->flatMap(static fn (Card $c) => $c->readings)->mapWithKeys(static fn (Reading $r): array => [(string) $r->id => $r->verdict])->all(),
+            $visit->cards->flatMap(static fn(Card $c) => $c->readings)->pluck('verdict', 'id')->all(),
             new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
         );
 
-        return array_map(fn (array $b): BlockerView => $this->view($visit, $certifier, $b['code'], (int) $b['id']), $found);
+        return array_map(fn(array $b): BlockerView => $this->view($visit, $certifier, $b['code'], (int) $b['id']), $found);
     }
 
     private function card(Card $card): CardState
@@ -106,7 +105,7 @@ final readonly class Readiness
     /** @return array{string, string} */
     private function reading(Visit $visit, int $id): array
     {
-        $reading = $visit->cards->flatMap(static fn (Card $c) => $c->readings)->firstWhere('id', $id);
+        $reading = $visit->cards->flatMap(static fn(Card $c) => $c->readings)->firstWhere('id', $id);
 
         return ["Reading \"{$reading?->point}\", {$reading?->value} {$reading?->unit},", "/floor/{$reading?->card_id}"];
     }

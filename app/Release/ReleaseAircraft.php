@@ -12,6 +12,7 @@ use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Visit;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\DueResult;
 use Jorvel\Core\Fleet\LimitDue;
@@ -64,12 +65,12 @@ final readonly class ReleaseAircraft
         }
 
         return $this->due($visit->aircraft_id)->whereIn('item.id', $done->all())
-            ->map(static fn (array $i): array => ['code' => $i['item']->code, 'title' => $i['item']->title, 'next' => (string) $i['due']->forecast])
+            ->map(static fn(array $i): array => ['code' => $i['item']->code, 'title' => $i['item']->title, 'next' => (string) $i['due']->forecast])
             ->values()->all();
     }
 
-    /** @return \Illuminate\Support\Collection<int, array{item: ProgrammeItem, due: DueResult}> */
-    private function due(int $aircraftId): \Illuminate\Support\Collection
+    /** @return Collection<int, array{item: ProgrammeItem, due: DueResult}> */
+    private function due(int $aircraftId): Collection
     {
         return $this->book->items($this->book->query()->whereKey($aircraftId)->firstOrFail());
     }

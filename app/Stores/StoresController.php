@@ -28,10 +28,17 @@ final class StoresController
             $unit = Unit::parse($t->unit)->label();
 
             return new StoreTool(
-                $t->code, $t->title, $t->kind, Words::number($t->low).' to '.Words::number($t->high)." {$unit}, reads to ".Words::number($t->resolution, 3),
-                $t->cal_due, $why !== null ? 'stop' : ($days <= 14 ? 'watch' : 'clear'), $why ?? 'calibration runs out '.Words::fromNow($days), $t->place, (int) ($readings[$t->id] ?? 0),
+                $t->code,
+                $t->title,
+                $t->kind,
+                Words::number($t->low).' to '.Words::number($t->high)." {$unit}, reads to ".Words::number($t->resolution, 3),
+                $t->cal_due,
+                $why !== null ? 'stop' : ($days <= 14 ? 'watch' : 'clear'),
+                $why ?? 'calibration runs out '.Words::fromNow($days),
+                $t->place,
+                (int) ($readings[$t->id] ?? 0),
             );
-        })->sortBy(static fn (StoreTool $t): array => [['stop' => 0, 'watch' => 1, 'clear' => 2][$t->state], $t->code])->values();
+        })->sortBy(static fn(StoreTool $t): array => [['stop' => 0, 'watch' => 1, 'clear' => 2][$t->state], $t->code])->values();
         $out = $tools->where('state', 'stop')->count();
 
         return new JsonResponse(new StoresView(

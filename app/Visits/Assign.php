@@ -55,7 +55,7 @@ final readonly class Assign
 
                 return new Candidate($p->id, $p->name, $p->stamp, $p->shift, $why === null, $why);
             })
-            ->sortBy(static fn (Candidate $c): int => $c->fits ? 0 : 1)->values();
+            ->sortBy(static fn(Candidate $c): int => $c->fits ? 0 : 1)->values();
     }
 
     /** Why a person does not fit a card in a role on the day the visit begins, or today if it has begun. */
@@ -64,7 +64,7 @@ final readonly class Assign
         $on = Day::fromNumber(max(Day::parse($card->visit->start)->number, $this->clock->today()->number));
         $other = $role === 'perform' ? 'duplicate' : 'perform';
         $tookPart = ($role === 'duplicate' && $card->steps->contains('done_by', $person->id))
-            || $card->assignments->contains(static fn (Assignment $a): bool => $a->person_id === $person->id && $a->role === $other);
+            || $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $person->id && $a->role === $other);
         $skill = $role === 'perform' ? $card->skill : null;
         $type = $card->aircraft->type->code;
         $code = $person->qualified()->unfit($role, $type, $skill, $on, $tookPart);

@@ -13,6 +13,7 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\DueResult;
 use Jorvel\Core\Shared\Day;
 
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
@@ -37,8 +38,8 @@ final readonly class CreateVisit
                     throw Refused::because("{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.");
                 }
             }
-            $due = $this->book->items($aircraft)->keyBy(static fn (array $i): int => $i['item']->id);
-            $chosen = collect($itemIds)->unique()->map(static fn (int $id): array => $due[$id] ?? throw Refused::because("Item {$id} is not in the programme of {$mark}. Reload the aircraft; nothing was saved."));
+            $due = $this->book->items($aircraft)->keyBy(static fn(array $i): int => $i['item']->id);
+            $chosen = collect($itemIds)->unique()->map(static fn(int $id): array => $due[$id] ?? throw Refused::because("Item {$id} is not in the programme of {$mark}. Reload the aircraft; nothing was saved."));
             $this->requireFree($chosen, $aircraft->id, $start);
             $visit = Visit::create(['aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end, 'state' => Visit::PLANNED]);
             foreach ($chosen->values() as $n => ['item' => $item]) {
@@ -46,14 +47,14 @@ final readonly class CreateVisit
             }
             $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
                 'aircraft' => $mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
-                'items' => $chosen->map(static fn (array $i): string => $i['item']->code)->values()->all(),
+                'items' => $chosen->map(static fn(array $i): string => $i['item']->code)->values()->all(),
             ]);
 
             return $visit;
         });
     }
 
-    /** @param Collection<int, array{item: ProgrammeItem, due: \Jorvel\Core\Fleet\DueResult}> $chosen */
+    /** @param Collection<int, array{item: ProgrammeItem, due: DueResult}> $chosen */
     private function requireFree(Collection $chosen, int $aircraftId, Day $start): void
     {
         if ($chosen->isEmpty()) {
@@ -80,7 +81,7 @@ final readonly class CreateVisit
             'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $item->title, 'revision' => $template->revision,
             'skill' => $template->skill, 'hours' => $template->hours, 'zone' => $template->zone, 'critical' => $template->critical, 'state' => Card::OPEN, 'version' => 1,
         ]);
-        Step::insert(array_map(static fn (array $s, int $i): array => [
+        Step::insert(array_map(static fn(array $s, int $i): array => [
             'card_id' => $card->id, 'no' => $i + 1, 'kind' => $s['kind'], 'title' => $s['title'], 'text' => $s['text'] ?? '',
             'spec' => json_encode((object) ($s['spec'] ?? []), JSON_THROW_ON_ERROR), 'state' => Step::OPEN,
         ], $template->steps, array_keys($template->steps)));

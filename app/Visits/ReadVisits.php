@@ -24,8 +24,8 @@ final readonly class ReadVisits
     public function all(): VisitsView
     {
         $visits = $this->query()->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()->map($this->view(...))->all();
-        $open = array_filter($visits, static fn (VisitView $v): bool => $v->state === Visit::IN_WORK);
-        $next = array_values(array_filter($visits, static fn (VisitView $v): bool => $v->state === Visit::PLANNED))[0] ?? null;
+        $open = array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::IN_WORK);
+        $next = array_values(array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::PLANNED))[0] ?? null;
         $sentence = match (true) {
             $visits === [] => 'No visit is planned. Open an aircraft in Fleet, choose its due items and make one.',
             $next === null => count($open) === 1 ? 'One aircraft is in work; nothing else is planned.' : count($open).' aircraft are in work; nothing else is planned.',
@@ -50,7 +50,7 @@ final readonly class ReadVisits
     {
         $cards = array_values($visit->cards->map($this->card(...))->all());
         $closed = $visit->cards->where('state', Card::CLOSED)->count();
-        $lacking = array_filter($cards, static fn (VisitCard $c): bool => $c->lacks !== null);
+        $lacking = array_filter($cards, static fn(VisitCard $c): bool => $c->lacks !== null);
         $sentence = match (true) {
             $visit->state === Visit::RELEASED => "Released; {$closed} cards are in the record.",
             $closed === count($cards) => 'Every card is closed. The aircraft can be looked at for release.',
@@ -71,9 +71,17 @@ final readonly class ReadVisits
         };
 
         return new VisitCard(
-            $card->id, $card->number, $card->title, $card->state, $card->critical, $card->skill, $card->hours, $card->zone,
-            $card->steps->where('state', Step::DONE)->count(), $card->steps->count(),
-            $card->assignments->map(static fn (Assignment $a): AssignedView => new AssignedView($a->person_id, $a->person->name, $a->person->stamp, $a->role))->all(),
+            $card->id,
+            $card->number,
+            $card->title,
+            $card->state,
+            $card->critical,
+            $card->skill,
+            $card->hours,
+            $card->zone,
+            $card->steps->where('state', Step::DONE)->count(),
+            $card->steps->count(),
+            $card->assignments->map(static fn(Assignment $a): AssignedView => new AssignedView($a->person_id, $a->person->name, $a->person->stamp, $a->role))->all(),
             $lacks,
         );
     }

@@ -73,7 +73,7 @@ final readonly class World
                 unset($card['manual']);
                 CardTemplate::create([...$card, 'type_id' => $id, 'manual_id' => $manuals[$manual]]);
             }
-            ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->items->each(static fn (ProgrammeItem $i) => $i->save());
+            ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->items->each(static fn(ProgrammeItem $i) => $i->save());
         }
         foreach (self::json('listed.json') as $item) {
             $type = $item['type'];
@@ -110,7 +110,7 @@ final readonly class World
             ]);
         }
         $aircraft = Aircraft::all()->keyBy('mark');
-        $items = ProgrammeItem::all()->keyBy(static fn (ProgrammeItem $i): string => $i->type_id.'/'.$i->code);
+        $items = ProgrammeItem::all()->keyBy(static fn(ProgrammeItem $i): string => $i->type_id.'/'.$i->code);
         foreach (self::csv('statuses.csv') as $row) {
             $craft = $aircraft[$row['mark']];
             ItemStatus::create([
@@ -157,13 +157,17 @@ final readonly class World
         }
     }
 
-    /** A visit of the past in which a defect was found and carried, released since. @param array<string, string> $d */
+    /**
+     * A visit of the past in which a defect was found and carried, released since.
+     *
+     * @param array<string, string> $d
+     */
     private function deferred(Person $controller, Person $by, int $n, array $d): void
     {
         $date = substr($d['at'], 0, 10);
         $visit = $this->visit($controller, $d['mark'], 'Line work', 'line', $date, $date, [$d['item']]);
         $card = $visit->cards()->with('steps', 'template')->firstOrFail();
-        $card->steps->each(fn (Step $s) => $this->finish($s, $by, $d['at']));
+        $card->steps->each(fn(Step $s) => $this->finish($s, $by, $d['at']));
         $certifier = Person::firstWhere('login', str_starts_with($d['mark'], 'Q-') ? 'wenna' : 'tor');
         assert($certifier !== null);
         $card->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $d['at'], 'inspected_by' => $card->critical ? $certifier->id : null, 'inspected_at' => $card->critical ? $d['at'] : null]);

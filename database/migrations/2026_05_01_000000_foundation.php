@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** What every room stands on: people and their sessions, the record chain, settings, and answers kept for repeated requests. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('people', function (Blueprint $t): void {

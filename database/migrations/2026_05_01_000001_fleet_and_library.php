@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** Aircraft with their counters and flying; the programme, the card templates, the manuals and the listed items they come from. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('fleets', function (Blueprint $t): void {

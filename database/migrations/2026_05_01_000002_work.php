@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** The work itself: visits, cards and steps, readings with their tools, safing devices, findings, deferrals, releases. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('tools', function (Blueprint $t): void {

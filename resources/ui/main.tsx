@@ -7,7 +7,8 @@ import { Loading } from './parts/Page';
 import { Shell } from './shell/Shell';
 import './app.css';
 
-const room = <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) => lazy(async () => ({ default: (await load())[name] }));
+const room = <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) =>
+    lazy(async () => ({ default: (await load())[name] }));
 
 const Fleet = room(() => import('./rooms/fleet/Fleet'), 'Fleet');
 const Aircraft = room(() => import('./rooms/fleet/Aircraft'), 'Aircraft');

@@ -57,10 +57,14 @@ final class Stage
         return $this->browsers[] = $browser;
     }
 
-    /** Runs an artisan command on this stage's own database. @return array{int, string} exit code and output */
+    /**
+     * Runs an artisan command on this stage's own database.
+     *
+     * @return array{int, string} exit code and output
+     */
     public function artisan(string ...$arguments): array
     {
-        $process = proc_open([PHP_BINARY, dirname(__DIR__, 2).'/artisan', ...$arguments], [1 => ['pipe', 'w'], 2 => ['redirect', 1]], $pipes, null, $this->environment());
+        $process = proc_open([PHP_BINARY, dirname(__DIR__, 2).'/artisan', ...$arguments], [1 => ['pipe', 'w']], $pipes, null, $this->environment());
         if ($process === false) {
             throw new RuntimeException('artisan could not be started');
         }

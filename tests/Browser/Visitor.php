@@ -77,7 +77,7 @@ final readonly class Visitor
     public function see(string $words, int $seconds = 10): self
     {
         try {
-            $this->browser->wait($seconds, 100)->until(fn (): bool => str_contains($this->text(), $words));
+            $this->browser->wait($seconds, 100)->until(fn(): bool => str_contains($this->text(), $words));
         } catch (TimeoutException) {
             throw new RuntimeException("\"{$words}\" is not to be seen in: ".$this->text());
         }

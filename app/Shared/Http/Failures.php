@@ -18,15 +18,15 @@ final class Failures
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*'));
         $exceptions->dontReport([Refused::class, InputError::class]);
-        $exceptions->render(static fn (Refused $e): JsonResponse => new JsonResponse(['message' => $e->getMessage(), ...$e->extra], $e->status));
-        $exceptions->render(static fn (InputError $e): JsonResponse => new JsonResponse(
+        $exceptions->render(static fn(Refused $e): JsonResponse => new JsonResponse(['message' => $e->getMessage(), ...$e->extra], $e->status));
+        $exceptions->render(static fn(InputError $e): JsonResponse => new JsonResponse(
             ['message' => trim($e->path.' '.$e->getMessage()), ...$e->toArray()],
             422,
         ));
-        $exceptions->render(static fn (AuthenticationException $e): JsonResponse => new JsonResponse(['message' => 'You are signed out. Sign in again; what you typed is still on this screen.'], 401));
-        $exceptions->render(static fn (AccessDeniedHttpException $e): JsonResponse => new JsonResponse(
+        $exceptions->render(static fn(AuthenticationException $e): JsonResponse => new JsonResponse(['message' => 'You are signed out. Sign in again; what you typed is still on this screen.'], 401));
+        $exceptions->render(static fn(AccessDeniedHttpException $e): JsonResponse => new JsonResponse(
             ['message' => $e->getPrevious() instanceof AuthorizationException && $e->getMessage() !== 'This action is unauthorized.' ? $e->getMessage() : 'Your role does not allow this.'],
             403,
         ));

@@ -42,13 +42,23 @@ final readonly class Adjuster
         return new self($id, $step, $min, $max, $positive);
     }
 
-    /** The positions it can be put to, in steps from where it is: lowest and highest. @return array{int, int} @pure */
+    /**
+     * The positions it can be put to, in steps from where it is: lowest and highest.
+     *
+     * @return array{int, int}
+     *
+     * @pure
+     */
     public function reach(): array
     {
         return [-Near::floor(-$this->min / $this->step), Near::floor($this->max / $this->step)];
     }
 
-    /** Which way it goes for a signed amount. @pure */
+    /**
+     * Which way it goes for a signed amount.
+     *
+     * @pure
+     */
     public function direction(float $amount): Turn
     {
         return $amount < 0 ? $this->positive->opposite() : $this->positive;

@@ -50,7 +50,11 @@ final class Limit
         return new LimitResult($verdict, $value, $limit->unit, $margin, $reasons);
     }
 
-    /** Whether a value keeps so much in hand on every side. @pure */
+    /**
+     * Whether a value keeps so much in hand on every side.
+     *
+     * @pure
+     */
     private static function inside(float $value, ReadingLimit $limit, float $guard): bool
     {
         return ($limit->low === null || Near::atLeast($value, $limit->low + $guard))

@@ -49,7 +49,7 @@ final class LimitKind implements Kind
         }
         $unit = $in->unit('unit');
 
-        return Input::within($in->path(''), static fn (): ReadingLimit => $kind === 'nominal'
+        return Input::within($in->path(''), static fn(): ReadingLimit => $kind === 'nominal'
             ? ReadingLimit::around($unit, $in->number('nominal'), $in->number('plus'), $in->number('minus'))
             : ReadingLimit::between(
                 $unit,
@@ -64,7 +64,7 @@ final class LimitKind implements Kind
         [$low, $high] = $in->pair('range');
         $unit = $in->unit('unit');
 
-        return Input::within($in->path(''), static fn (): Instrument => Instrument::of(
+        return Input::within($in->path(''), static fn(): Instrument => Instrument::of(
             $unit,
             $in->number('resolution'),
             $in->number('uncertainty'),

@@ -50,7 +50,11 @@ final readonly class ReadingLimit
         return new self($unit, $nominal - $minus, $nominal + $plus);
     }
 
-    /** Whether both sides are closed. @pure */
+    /**
+     * Whether both sides are closed.
+     *
+     * @pure
+     */
     public function isBand(): bool
     {
         return $this->low !== null && $this->high !== null;

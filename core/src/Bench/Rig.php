@@ -80,8 +80,8 @@ final class Rig
      */
     private static function check(array $points, array $adjusters, array $effects, array $matches): void
     {
-        $known = array_flip(array_map(static fn (RigPoint $p): string => $p->id, $points));
-        $movable = array_flip(array_map(static fn (Adjuster $a): string => $a->id, $adjusters));
+        $known = array_flip(array_map(static fn(RigPoint $p): string => $p->id, $points));
+        $movable = array_flip(array_map(static fn(Adjuster $a): string => $a->id, $adjusters));
         foreach ($effects as $adjuster => $row) {
             if (! isset($movable[$adjuster])) {
                 throw InputError::at("effects.{$adjuster}", 'is not one of the adjusters');

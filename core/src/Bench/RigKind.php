@@ -19,7 +19,7 @@ final class RigKind implements Kind
     {
         $in->uniqueIds('points');
         $in->uniqueIds('adjusters');
-        $points = $in->each('points', static fn (Input $p): RigPoint => RigPoint::of(
+        $points = $in->each('points', static fn(Input $p): RigPoint => RigPoint::of(
             $p->string('id'),
             $p->number('value'),
             $p->number('min'),
@@ -27,7 +27,7 @@ final class RigKind implements Kind
             $p->numberOrNull('aim'),
             $p->numberOrNull('weight') ?? 1.0,
         ));
-        $adjusters = $in->each('adjusters', static fn (Input $a): Adjuster => Adjuster::of(
+        $adjusters = $in->each('adjusters', static fn(Input $a): Adjuster => Adjuster::of(
             $a->string('id'),
             $a->number('step'),
             $a->number('min'),

@@ -12,7 +12,11 @@ final readonly class RigMatch
 {
     private function __construct(public string $a, public string $b, public float $within) {}
 
-    /** @throws InputError @pure */
+    /**
+     * @throws InputError
+     *
+     * @pure
+     */
     public static function of(string $a, string $b, float $within): self
     {
         if ($a === $b) {
@@ -25,7 +29,9 @@ final readonly class RigMatch
         return new self($a, $b, $within);
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public function holds(float $a, float $b): bool
     {
         return Near::atMost(abs($a - $b), $this->within);

@@ -34,16 +34,16 @@ final class RigSearch
     private float $bestAmount = INF;
 
     /**
-     * @param list<float> $start by row
-     * @param list<float> $low by row, noise taken off
-     * @param list<float> $high by row, noise added
-     * @param list<float> $aim by row
-     * @param list<float> $weight by row; 0 for a match
-     * @param list<float> $step by adjuster
-     * @param list<array{int, int}> $reach by adjuster, in steps
-     * @param list<list<float>> $effect by adjuster and row, per step
-     * @param list<list<float>> $restLow by adjuster and row: the least that it and the later ones can add
-     * @param list<list<float>> $restHigh the most
+     * @param array<int, float> $start by row
+     * @param array<int, float> $low by row, noise taken off
+     * @param array<int, float> $high by row, noise added
+     * @param array<int, float> $aim by row
+     * @param array<int, float> $weight by row; 0 for a match
+     * @param array<int, float> $step by adjuster
+     * @param array<int, array{int, int}> $reach by adjuster, in steps
+     * @param array<int, array<int, float>> $effect by adjuster and row, per step
+     * @param array<int, array<int, float>> $restLow by adjuster and row: the least that it and the later ones can add
+     * @param array<int, array<int, float>> $restHigh the most
      */
     private function __construct(
         private readonly array $start,
@@ -106,7 +106,7 @@ final class RigSearch
             }
         }
 
-        return new self($start, $low, $high, $aim, $weight, $step, $reach, array_values($effect), array_values($restLow), array_values($restHigh));
+        return new self($start, $low, $high, $aim, $weight, $step, $reach, $effect, $restLow, $restHigh);
     }
 
     /** @return array{list<int>, bool} positions in steps, by adjuster; whether proven best */
@@ -142,7 +142,7 @@ final class RigSearch
     /**
      * What no completion can beat: rows left unmet, and cost.
      *
-     * @param list<float> $at
+     * @param array<int, float> $at
      *
      * @return array{int, float}
      */
@@ -182,8 +182,8 @@ final class RigSearch
     }
 
     /**
-     * @param list<float> $at the rows as the adjusters before j leave them
-     * @param list<int> $positions
+     * @param array<int, float> $at the rows as the adjusters before j leave them
+     * @param array<int, int> $positions
      */
     private function go(int $j, array $at, array $positions, int $moved, float $amount, int $moves): void
     {
@@ -224,10 +224,10 @@ final class RigSearch
         }
     }
 
-    /** @param list<int> $positions */
+    /** @param array<int, int> $positions */
     private function keep(array $positions, int $unmet, int $moved, float $cost, float $amount): void
     {
-        $this->best = $positions;
+        $this->best = array_values($positions);
         $this->bestUnmet = $unmet;
         $this->bestMoved = $moved;
         $this->bestCost = $cost;
@@ -268,7 +268,7 @@ final class RigSearch
         }
         [$unmet, $cost] = $this->bound(count($this->reach), $at);
         if ($this->beats($unmet, $moved, $cost, $amount)) {
-            $this->keep(array_values($positions), $unmet, $moved, $cost, $amount);
+            $this->keep($positions, $unmet, $moved, $cost, $amount);
         }
     }
 }

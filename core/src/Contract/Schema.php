@@ -39,8 +39,8 @@ final class Schema
         }
         $path = implode('.', $error->data()->fullPath());
         $args = $error->args();
-        $under = static fn (string $field): string => $path === '' ? $field : $path.'.'.$field;
-        $list = static fn (mixed $values): string => implode(', ', array_map(static fn (mixed $v): string => json_encode($v, JSON_UNESCAPED_UNICODE) ?: '', is_array($values) ? $values : [$values]));
+        $under = static fn(string $field): string => $path === '' ? $field : $path.'.'.$field;
+        $list = static fn(mixed $values): string => implode(', ', array_map(static fn(mixed $v): string => json_encode($v, JSON_UNESCAPED_UNICODE) ?: '', is_array($values) ? $values : [$values]));
 
         return match ($error->keyword()) {
             'required' => InputError::missing($under((string) (array_values((array) $args['missing'])[0] ?? ''))),
@@ -61,7 +61,7 @@ final class Schema
 
     private static function article(mixed $types): string
     {
-        return implode(' or ', array_map(static fn (string $t): string => match ($t) {
+        return implode(' or ', array_map(static fn(string $t): string => match ($t) {
             'integer' => 'a whole number',
             'array' => 'a list',
             'object' => 'an object',

@@ -46,7 +46,11 @@ final readonly class Qualified
         return $tookPart ? 'not_independent' : null;
     }
 
-    /** Until when something held stands; null when it does not lapse or is not held. @pure */
+    /**
+     * Until when something held stands; null when it does not lapse or is not held.
+     *
+     * @pure
+     */
     public function until(string $kind, string $value): ?Day
     {
         return $this->held["{$kind}:{$value}"] ?? null;

@@ -12,7 +12,11 @@ enum Category: string
     case C = 'C';
     case D = 'D';
 
-    /** How often the interval may be extended. @pure */
+    /**
+     * How often the interval may be extended.
+     *
+     * @pure
+     */
     public function extensions(): int
     {
         return $this === self::B || $this === self::C ? 1 : 0;

@@ -87,7 +87,7 @@ final readonly class Deferral
         if ($this->days === null) {
             return null;
         }
-        $added = array_sum(array_map(static fn (Extension $e): int => $e->days, array_slice($this->extensions, 0, $extensions)));
+        $added = array_sum(array_map(static fn(Extension $e): int => $e->days, array_slice($this->extensions, 0, $extensions)));
 
         return $this->discovered->dayIn($this->zone)->plusDays($this->days + $added);
     }

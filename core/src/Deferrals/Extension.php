@@ -12,7 +12,11 @@ final readonly class Extension
 {
     private function __construct(public int $days, public Instant $granted) {}
 
-    /** @throws InputError @pure */
+    /**
+     * @throws InputError
+     *
+     * @pure
+     */
     public static function of(int $days, Instant $granted): self
     {
         return $days >= 1 ? new self($days, $granted) : throw InputError::at('days', 'must be at least 1');

@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
+use function floor;
+
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Near;
+
+use function min;
 
 /** A tolerance or an early window: a fixed amount, or a percentage with perhaps a cap; in the limit's own unit (months: days). */
 final readonly class Allowance
 {
     private function __construct(private ?float $abs, private float $pct, private ?float $cap) {}
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public static function none(): self
     {
         return new self(0.0, 0.0, null);
@@ -59,7 +65,11 @@ final readonly class Allowance
         return $this->abs === null;
     }
 
-    /** The allowance for a span of a counter. @pure */
+    /**
+     * The allowance for a span of a counter.
+     *
+     * @pure
+     */
     public function amount(float $span): float
     {
         if ($this->abs !== null) {
@@ -70,7 +80,11 @@ final readonly class Allowance
         return $this->cap === null ? $amount : min($amount, $this->cap);
     }
 
-    /** The allowance for a span of days, rounded down. @pure */
+    /**
+     * The allowance for a span of days, rounded down.
+     *
+     * @pure
+     */
     public function days(int $span): int
     {
         return Near::floor($this->amount($span));

@@ -27,15 +27,15 @@ final class Due
     {
         $limits = [];
         foreach ($item->limits as $i => $limit) {
-            $limits[] = $limit->isCalendar()
-                ? self::calendar($flying, $item, $limit, $i, $warnDays)
-                : self::counter($flying, $item, $limit, $warnDays);
+            $limits[] = $limit->isCalendar ? self::calendar($flying, $item, $limit, $i, $warnDays) : self::counter($flying, $item, $limit, $warnDays);
         }
 
         return DueResult::combine($item->rule, $limits);
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     private static function counter(Flying $flying, DueItem $item, DueLimit $limit, int $warnDays): LimitDue
     {
         $unit = $limit->unit;
@@ -49,24 +49,29 @@ final class Due
             $base = $last->counters[$unit];
             if ($item->rebase === Rebase::Planned && isset($last->plannedCounters[$unit])) {
                 $planned = $last->plannedCounters[$unit];
-                $base = Near::atLeast($base, $planned - $limit->early->amount($interval)) ? $planned : $base;
+                $base = Near::atLeast($base, $planned - $limit->earlyOfNext) ? $planned : $base;
             }
         }
         $next = $base + $interval;
-        $tolerance = $limit->tolerance->amount($interval);
-        $forecast = $flying->lastDayWithin($unit, $now, $next);
-        $latest = $tolerance > 0 ? $flying->lastDayWithin($unit, $now, $next + $tolerance) : $forecast;
-        $status = match (true) {
-            ! Near::atMost($now, $next + $tolerance) => DueStatus::Overdue,
-            ! Near::atMost($now, $next) => DueStatus::InTolerance,
-            $forecast !== null && $forecast->number <= $flying->asOf->number + $warnDays => DueStatus::DueSoon,
-            default => DueStatus::Ok,
-        };
+        $tolerance = $last === null ? $limit->toleranceOfFirst : $limit->toleranceOfNext;
+        $forecast = $latest = $flying->lastDayWithin($unit, $now, $next);
+        if ($tolerance > 0) {
+            $latest = $flying->lastDayWithin($unit, $now, $next + $tolerance);
+        }
+        if ($forecast === null || $forecast->number > $flying->asOf->number + $warnDays) {
+            $status = DueStatus::Ok;
+        } elseif (Near::atMost($now, $next)) {
+            $status = DueStatus::DueSoon;
+        } else {
+            $status = Near::atMost($now, $next + $tolerance) ? DueStatus::InTolerance : DueStatus::Overdue;
+        }
 
         return new LimitDue($unit, $base, $next, $next - $now, $tolerance, $forecast, $latest, $status);
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     private static function calendar(Flying $flying, DueItem $item, DueLimit $limit, int $index, int $warnDays): LimitDue
     {
         $last = $item->last;
@@ -100,7 +105,9 @@ final class Due
         return new LimitDue($limit->unit, $base, $next, $next->number - $today, $tolerance, $next, $next->plusDays($tolerance), $status);
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     private static function add(Day $day, string $unit, int $amount, ?int $anchor, int $index): Day
     {
         $next = $unit === 'days' ? $day->plusDays($amount) : $day->plusMonths($amount, $anchor);

@@ -32,7 +32,7 @@ final readonly class DueItem
                 throw InputError::at("limits.{$i}.unit", "\"{$limit->unit}\" is used twice");
             }
             $seen['#'.$limit->unit] = true;
-            if ($last !== null && ! $limit->isCalendar() && ! isset($last->counters[$limit->unit])) {
+            if ($last !== null && ! $limit->isCalendar && ! isset($last->counters[$limit->unit])) {
                 throw InputError::missing('last.counters.'.$limit->unit);
             }
         }

@@ -32,7 +32,7 @@ final class DueKind implements Kind
             $in->day('as_of'),
             $in->numbers('counters'),
             $in->numbers('rates'),
-            $in->each('plan', static fn (Input $p): PlanPeriod => PlanPeriod::of($p->day('from'), $p->day('to'), $p->numbers('rates'))),
+            $in->each('plan', static fn(Input $p): PlanPeriod => PlanPeriod::of($p->day('from'), $p->day('to'), $p->numbers('rates'))),
             $entry?->day('date'),
             $entry?->numbers('counters') ?? [],
         );
@@ -41,7 +41,7 @@ final class DueKind implements Kind
     /** @throws InputError */
     public static function item(Input $in): DueItem
     {
-        $limits = $in->each('limits', static fn (Input $l): DueLimit => DueLimit::of(
+        $limits = $in->each('limits', static fn(Input $l): DueLimit => DueLimit::of(
             $l->string('unit'),
             $l->number('interval'),
             $l->numberOrNull('threshold'),
@@ -50,7 +50,7 @@ final class DueKind implements Kind
         ));
         $last = $in->has('last') ? self::last($in->object('last')) : null;
 
-        return Input::within($in->path(''), static fn (): DueItem => DueItem::of(
+        return Input::within($in->path(''), static fn(): DueItem => DueItem::of(
             Rule::from($in->string('rule')),
             Rebase::from($in->string('rebase')),
             $limits,
@@ -62,7 +62,7 @@ final class DueKind implements Kind
     {
         $in = $limit->objectOrNull($field);
 
-        return $in === null ? null : Input::within($limit->path($field), static fn (): Allowance => Allowance::of(
+        return $in === null ? null : Input::within($limit->path($field), static fn(): Allowance => Allowance::of(
             $in->numberOrNull('abs'),
             $in->numberOrNull('pct'),
             $in->numberOrNull('cap'),
@@ -73,8 +73,8 @@ final class DueKind implements Kind
     {
         $counters = $days = [];
         $anchor = null;
-        $planned = $in->objectOrNull('planned');
-        foreach ($planned?->fields() ?? [] as $field) {
+        $planned = $in->has('planned') ? $in->object('planned') : Input::of(new \stdClass);
+        foreach ($planned->fields() as $field) {
             if ($field === 'days' || $field === 'months') {
                 $days[$field] = $planned->day($field);
             } elseif ($field === 'anchor_day') {
@@ -84,6 +84,6 @@ final class DueKind implements Kind
             }
         }
 
-        return Input::within($in->path(''), static fn (): LastDone => LastDone::on($in->day('date'), $in->numbers('counters'), $counters, $days, $anchor));
+        return Input::within($in->path(''), static fn(): LastDone => LastDone::on($in->day('date'), $in->numbers('counters'), $counters, $days, $anchor));
     }
 }

@@ -9,12 +9,21 @@ use Jorvel\Core\Shared\InputError;
 /** One limit of an item: so many days, months, or so much of a counter. */
 final readonly class DueLimit
 {
+    /**
+     * @param float $toleranceOfFirst of a counter's first span (its threshold), worked out once
+     * @param float $toleranceOfNext of every later span
+     * @param float $earlyOfNext
+     */
     private function __construct(
         public string $unit,
         public float $interval,
         public ?float $threshold,
+        public bool $isCalendar,
         public Allowance $tolerance,
         public Allowance $early,
+        public float $toleranceOfFirst,
+        public float $toleranceOfNext,
+        public float $earlyOfNext,
     ) {}
 
     /**
@@ -37,8 +46,20 @@ final readonly class DueLimit
         if ($threshold !== null && ! ($threshold >= 0)) {
             throw InputError::at('threshold', 'must be at least 0');
         }
-        $limit = new self($unit, $interval, $threshold, $tolerance ?? Allowance::none(), $early ?? Allowance::none());
-        if ($limit->isCalendar()) {
+        $tolerance ??= Allowance::none();
+        $early ??= Allowance::none();
+        $limit = new self(
+            $unit,
+            $interval,
+            $threshold,
+            $unit === 'days' || $unit === 'months',
+            $tolerance,
+            $early,
+            $tolerance->amount($threshold ?? $interval),
+            $tolerance->amount($interval),
+            $early->amount($interval),
+        );
+        if ($limit->isCalendar) {
             $most = $unit === 'days' ? 1_000_000 : 36_000;
             foreach (['interval' => $interval, 'threshold' => $threshold ?? 1.0] as $field => $value) {
                 if (floor($value) !== $value || $value > $most) {
@@ -55,11 +76,5 @@ final readonly class DueLimit
         }
 
         return $limit;
-    }
-
-    /** @pure */
-    public function isCalendar(): bool
-    {
-        return $this->unit === 'days' || $this->unit === 'months';
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
+use function count;
+
 use Jorvel\Core\Shared\Day;
 
 /** When an item falls due, and which of its limits says so. */
@@ -28,6 +30,9 @@ final readonly class DueResult
      */
     public static function combine(Rule $rule, array $limits): self
     {
+        if (! isset($limits[1]) && isset($limits[0])) {
+            return new self($limits, $limits[0], $limits[0]->forecast, $limits[0]->latest, $limits[0]->status);
+        }
         if ($limits === []) {
             return new self([], null, null, null, DueStatus::Ok);
         }
@@ -56,7 +61,7 @@ final readonly class DueResult
     public function toArray(): array
     {
         return [
-            'limits' => array_map(static fn (LimitDue $l): array => $l->toArray(), $this->limits),
+            'limits' => array_map(static fn(LimitDue $l): array => $l->toArray(), $this->limits),
             'driver' => $this->driver?->unit,
             'forecast_date' => $this->forecast === null ? null : (string) $this->forecast,
             'latest_date' => $this->latest === null ? null : (string) $this->latest,

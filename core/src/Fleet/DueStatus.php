@@ -12,7 +12,11 @@ enum DueStatus: string
     case InTolerance = 'in_tolerance';
     case Overdue = 'overdue';
 
-    /** 0 is best. @pure */
+    /**
+     * 0 is best.
+     *
+     * @pure
+     */
     public function rank(): int
     {
         return match ($this) {

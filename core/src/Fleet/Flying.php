@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
+use function floor;
+
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Near;
@@ -51,7 +53,7 @@ final readonly class Flying
                 }
             }
         }
-        usort($plan, static fn (PlanPeriod $a, PlanPeriod $b): int => $a->from->number <=> $b->from->number);
+        usort($plan, static fn(PlanPeriod $a, PlanPeriod $b): int => $a->from->number <=> $b->from->number);
         $runs = [];
         foreach ($rates as $counter => $rate) {
             $runs[$counter] = self::runs((string) $counter, $rate, $plan, $asOf->number);
@@ -72,11 +74,16 @@ final readonly class Flying
     public function lastDayWithin(string $counter, float $value, float $bound): ?Day
     {
         $runs = $this->runs[$counter] ?? throw InputError::missing('rates.'.$counter);
-        $room = $bound + Near::noise($bound) - $value;
+        $room = $bound - $value + ($bound > 1.0 ? 1e-9 * $bound : Near::noise($bound));
         if ($room < 0) {
             return $this->asOf;
         }
         $day = $this->asOf->number;
+        if (! isset($runs[1])) {
+            [$days, $rate] = $runs[0];
+
+            return $days * $rate > $room ? Day::fromNumber($day + (int) ($room / $rate)) : null;
+        }
         foreach ($runs as [$days, $rate]) {
             $used = $days * $rate;
             if ($used > $room) {

@@ -18,7 +18,7 @@ final class Release
      * @param list<FindingState> $findings
      * @param list<Safing> $safing
      * @param list<string> $toolsOut
-     * @param array<string, string> $readings verdict by id
+     * @param array<array-key, string> $readings verdict by id
      *
      * @return list<array{code: string, id: string}> by code in {@see Blocker}'s order, then in input order; empty when ready
      *
@@ -40,18 +40,18 @@ final class Release
         $out = [];
         foreach (Blocker::cases() as $code) {
             $ids = match ($code) {
-                Blocker::CardOpen => self::cards($cards, static fn (CardState $c): bool => ! $c->closed),
-                Blocker::StepsOpen => self::cards($cards, static fn (CardState $c): bool => $c->stepsOpen > 0),
-                Blocker::DuplicateMissing => self::cards($cards, static fn (CardState $c): bool => $c->critical && $c->duplicateBy === null),
-                Blocker::NotIndependent => self::cards($cards, static fn (CardState $c): bool => $c->duplicateBy !== null && in_array($c->duplicateBy, $c->performedBy, true)),
-                Blocker::RecheckOpen => self::cards($cards, static fn (CardState $c): bool => $c->recheckOpen !== []),
-                Blocker::RevisionStale => self::cards($cards, static fn (CardState $c): bool => ! $c->revisionCurrent),
-                Blocker::ReadingBad => array_keys(array_filter($readings, static fn (string $verdict): bool => $verdict !== 'pass')),
-                Blocker::FindingOpen => self::findings($findings, static fn (FindingState $f): bool => $f->open),
-                Blocker::DeferralInvalid => self::findings($findings, static fn (FindingState $f): bool => $f->deferred && ! $f->valid),
+                Blocker::CardOpen => self::cards($cards, static fn(CardState $c): bool => ! $c->closed),
+                Blocker::StepsOpen => self::cards($cards, static fn(CardState $c): bool => $c->stepsOpen > 0),
+                Blocker::DuplicateMissing => self::cards($cards, static fn(CardState $c): bool => $c->critical && $c->duplicateBy === null),
+                Blocker::NotIndependent => self::cards($cards, static fn(CardState $c): bool => $c->duplicateBy !== null && in_array($c->duplicateBy, $c->performedBy, true)),
+                Blocker::RecheckOpen => self::cards($cards, static fn(CardState $c): bool => $c->recheckOpen !== []),
+                Blocker::RevisionStale => self::cards($cards, static fn(CardState $c): bool => ! $c->revisionCurrent),
+                Blocker::ReadingBad => array_keys(array_filter($readings, static fn(string $verdict): bool => $verdict !== 'pass')),
+                Blocker::FindingOpen => self::findings($findings, static fn(FindingState $f): bool => $f->open),
+                Blocker::DeferralInvalid => self::findings($findings, static fn(FindingState $f): bool => $f->deferred && ! $f->valid),
                 Blocker::SafingLeft => array_map(
-                    static fn (Safing $s): string => $s->id,
-                    array_filter($safing, static fn (Safing $s): bool => ! $s->removed && ($s->carriedBy === null || ! $found[$s->carriedBy]->valid)),
+                    static fn(Safing $s): string => $s->id,
+                    array_filter($safing, static fn(Safing $s): bool => ! $s->removed && ($s->carriedBy === null || ! $found[$s->carriedBy]->valid)),
                 ),
                 Blocker::ToolOut => $toolsOut,
                 Blocker::NotAuthorised => $certifier->authorityValid && $certifier->rated ? [] : [$certifier->id],
@@ -72,7 +72,7 @@ final class Release
      */
     private static function cards(array $cards, callable $blocks): array
     {
-        return array_values(array_map(static fn (CardState $c): string => $c->id, array_filter($cards, $blocks)));
+        return array_values(array_map(static fn(CardState $c): string => $c->id, array_filter($cards, $blocks)));
     }
 
     /**
@@ -83,6 +83,6 @@ final class Release
      */
     private static function findings(array $findings, callable $blocks): array
     {
-        return array_values(array_map(static fn (FindingState $f): string => $f->id, array_filter($findings, $blocks)));
+        return array_values(array_map(static fn(FindingState $f): string => $f->id, array_filter($findings, $blocks)));
     }
 }

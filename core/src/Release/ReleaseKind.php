@@ -21,12 +21,12 @@ final class ReleaseKind implements Kind
             $in->uniqueIds($list);
         }
         $readings = [];
-        foreach ($in->each('readings', static fn (Input $r): array => [$r->string('id'), $r->string('verdict')]) as [$id, $verdict]) {
+        foreach ($in->each('readings', static fn(Input $r): array => [$r->string('id'), $r->string('verdict')]) as [$id, $verdict]) {
             $readings[$id] = $verdict;
         }
         $certifier = $in->object('certifier');
         $blockers = Release::blockers(
-            $in->each('cards', static fn (Input $c): CardState => new CardState(
+            $in->each('cards', static fn(Input $c): CardState => new CardState(
                 $c->string('id'),
                 $c->string('state') === 'closed',
                 $c->int('steps_open'),
@@ -36,12 +36,12 @@ final class ReleaseKind implements Kind
                 $c->strings('recheck_open'),
                 $c->bool('revision_current'),
             )),
-            $in->each('findings', static fn (Input $f): FindingState => Input::within($f->path(''), static fn () => FindingState::of(
+            $in->each('findings', static fn(Input $f): FindingState => Input::within($f->path(''), static fn() => FindingState::of(
                 $f->string('id'),
                 $f->string('state'),
                 $f->has('deferral_valid') ? $f->bool('deferral_valid') : null,
             ))),
-            $in->each('safing', static fn (Input $s): Safing => new Safing($s->string('id'), $s->bool('removed'), $s->has('carried_by') ? $s->string('carried_by') : null)),
+            $in->each('safing', static fn(Input $s): Safing => new Safing($s->string('id'), $s->bool('removed'), $s->has('carried_by') ? $s->string('carried_by') : null)),
             $in->strings('tools_out'),
             $readings,
             new Certifier($certifier->string('id'), $certifier->bool('authority_valid'), $certifier->bool('rated')),

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Shared;
 
+use function intdiv;
+use function min;
+
 /**
  * A calendar date, kept as the number of days since 1970-01-01 (proleptic Gregorian), years 1 to 9999.
  *
@@ -16,7 +19,9 @@ final readonly class Day implements \Stringable
 
     private function __construct(public int $number) {}
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public static function fromNumber(int $number): self
     {
         return new self($number);
@@ -41,7 +46,9 @@ final readonly class Day implements \Stringable
         return new self(self::toNumber((int) $m[1], (int) $m[2], (int) $m[3]));
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public function plusDays(int $days): self
     {
         return new self($this->number + $days);
@@ -64,13 +71,17 @@ final readonly class Day implements \Stringable
         return new self(self::toNumber($year, $month, min($anchor ?? $d, self::daysIn($year, $month))));
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public function dayOfMonth(): int
     {
         return self::toCivil($this->number)[2];
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public function isLastOfMonth(): bool
     {
         [$y, $m, $d] = self::toCivil($this->number);
@@ -78,7 +89,11 @@ final readonly class Day implements \Stringable
         return $d === self::daysIn($y, $m);
     }
 
-    /** Days from this date to another; negative when the other is earlier. @pure */
+    /**
+     * Days from this date to another; negative when the other is earlier.
+     *
+     * @pure
+     */
     public function daysUntil(self $other): int
     {
         return $other->number - $this->number;
@@ -89,7 +104,9 @@ final readonly class Day implements \Stringable
         return vsprintf('%04d-%02d-%02d', self::toCivil($this->number));
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     private static function daysIn(int $year, int $month): int
     {
         return match ($month) {
@@ -99,7 +116,9 @@ final readonly class Day implements \Stringable
         };
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     private static function toNumber(int $y, int $m, int $d): int
     {
         $y -= $m <= 2 ? 1 : 0;

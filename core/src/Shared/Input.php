@@ -14,7 +14,9 @@ final readonly class Input
 {
     private function __construct(private \stdClass $data, private string $path) {}
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public static function of(\stdClass $data, string $path = ''): self
     {
         return new self($data, $path);
@@ -144,7 +146,7 @@ final readonly class Input
         $out = [];
         foreach ($this->has($field) ? (array) $this->get($field) : [] as $i => $one) {
             $path = $this->path($field).'.'.$i;
-            $out[] = self::within($path, fn () => $make(new self($one instanceof \stdClass ? $one : new \stdClass, $path), (int) $i));
+            $out[] = self::within($path, fn() => $make(new self($one instanceof \stdClass ? $one : new \stdClass, $path), (int) $i));
         }
 
         return $out;
@@ -178,7 +180,7 @@ final readonly class Input
      */
     public function make(string $field, callable $parse): mixed
     {
-        return self::within($this->path($field), fn () => $parse($this->string($field)));
+        return self::within($this->path($field), fn() => $parse($this->string($field)));
     }
 
     /**

@@ -28,13 +28,19 @@ final readonly class Instant implements \Stringable
         return new self(new \DateTimeImmutable("{$m[1]}T{$m[2]}:{$m[3]}:{$m[4]}.{$micro}+00:00"));
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public static function fromEpoch(int $seconds): self
     {
         return new self(new \DateTimeImmutable('@'.$seconds));
     }
 
-    /** The local date at this moment. @pure */
+    /**
+     * The local date at this moment.
+     *
+     * @pure
+     */
     public function dayIn(\DateTimeZone $zone): Day
     {
         return Day::parse($this->at->setTimezone($zone)->format('Y-m-d'));
@@ -52,7 +58,6 @@ final readonly class Instant implements \Stringable
         $midnight = ($day->number + 1) * 86400;
         $from = $midnight - 3 * 86400;
         $steps = $zone->getTransitions($from, $midnight + 3 * 86400);
-        $steps = $steps === false ? [] : $steps;
         foreach ($steps as $i => $step) {
             $at = max($step['ts'], $midnight - $step['offset']);
             if (! isset($steps[$i + 1]) || $at < $steps[$i + 1]['ts']) {
@@ -63,13 +68,17 @@ final readonly class Instant implements \Stringable
         return self::fromEpoch($midnight);
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public function isBefore(self $other): bool
     {
         return $this->at < $other->at;
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public function epoch(): int
     {
         return $this->at->getTimestamp();

@@ -56,7 +56,9 @@ enum Unit: string
             ?? throw InputError::at('', "\"{$name}\" is not a unit; use one of ".implode(', ', array_column(self::cases(), 'value')));
     }
 
-    /** @pure */
+    /**
+     * @pure
+     */
     public function dimension(): string
     {
         return match ($this) {
@@ -74,7 +76,11 @@ enum Unit: string
         };
     }
 
-    /** A reading in this unit, in another of the same dimension. @pure */
+    /**
+     * A reading in this unit, in another of the same dimension.
+     *
+     * @pure
+     */
     public function to(self $unit, float $value): float
     {
         if ($unit === $this) {
@@ -87,19 +93,31 @@ enum Unit: string
         return $this->differenceTo($unit, $value);
     }
 
-    /** A difference or an uncertainty in this unit, in another of the same dimension. @pure */
+    /**
+     * A difference or an uncertainty in this unit, in another of the same dimension.
+     *
+     * @pure
+     */
     public function differenceTo(self $unit, float $value): float
     {
         return $unit === $this ? $value : $value * $this->size() / $unit->size();
     }
 
-    /** The lowest reading that can exist, in this unit; null where there is none. @pure */
+    /**
+     * The lowest reading that can exist, in this unit; null where there is none.
+     *
+     * @pure
+     */
     public function lowest(): ?float
     {
         return $this->dimension() === 'temperature' ? -$this->zero() : null;
     }
 
-    /** How it is written beside a number. @pure */
+    /**
+     * How it is written beside a number.
+     *
+     * @pure
+     */
     public function label(): string
     {
         return match ($this) {
@@ -108,7 +126,11 @@ enum Unit: string
         };
     }
 
-    /** What added to a reading counts it from absolute zero. @pure */
+    /**
+     * What added to a reading counts it from absolute zero.
+     *
+     * @pure
+     */
     private function zero(): float
     {
         return match ($this) {
@@ -118,7 +140,11 @@ enum Unit: string
         };
     }
 
-    /** The unit's size in its dimension's smallest convenient one. @pure */
+    /**
+     * The unit's size in its dimension's smallest convenient one.
+     *
+     * @pure
+     */
     private function size(): float
     {
         return match ($this) {

@@ -41,7 +41,10 @@ export async function take<T>(promise: Promise<Answer<T>>): Promise<T> {
     try {
         answer = await promise;
     } catch {
-        throw new Failure(0, 'No connection. What you entered is still here and nothing confirmed was lost; send it again when the connection is back.');
+        throw new Failure(
+            0,
+            'No connection. What you entered is still here and nothing confirmed was lost; send it again when the connection is back.',
+        );
     }
     if (answer.response.ok && answer.data !== undefined) {
         return answer.data;

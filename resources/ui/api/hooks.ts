@@ -2,25 +2,49 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, type Failure, type Schemas, take } from './client';
 
-export const useMe = () => useQuery<Schemas['Me'], Failure>({ queryKey: ['me'], queryFn: () => take(api.GET('/api/me')), retry: false, staleTime: Number.POSITIVE_INFINITY });
-export const useMoment = () => useQuery<Schemas['Moment'], Failure>({ queryKey: ['moment'], queryFn: () => take(api.GET('/api/moment')), refetchInterval: 60_000 });
+export const useMe = () =>
+    useQuery<Schemas['Me'], Failure>({
+        queryKey: ['me'],
+        queryFn: () => take(api.GET('/api/me')),
+        retry: false,
+        staleTime: Number.POSITIVE_INFINITY,
+    });
+export const useMoment = () =>
+    useQuery<Schemas['Moment'], Failure>({ queryKey: ['moment'], queryFn: () => take(api.GET('/api/moment')), refetchInterval: 60_000 });
 export const useFleet = () => useQuery<Schemas['FleetView'], Failure>({ queryKey: ['fleet'], queryFn: () => take(api.GET('/api/fleet')) });
 export const useAircraft = (mark: string) =>
-    useQuery<Schemas['AircraftView'], Failure>({ queryKey: ['fleet', mark], queryFn: () => take(api.GET('/api/fleet/{mark}', { params: { path: { mark } } })) });
-export const useVisits = () => useQuery<Schemas['VisitsView'], Failure>({ queryKey: ['visits'], queryFn: () => take(api.GET('/api/visits')) });
+    useQuery<Schemas['AircraftView'], Failure>({
+        queryKey: ['fleet', mark],
+        queryFn: () => take(api.GET('/api/fleet/{mark}', { params: { path: { mark } } })),
+    });
+export const useVisits = () =>
+    useQuery<Schemas['VisitsView'], Failure>({ queryKey: ['visits'], queryFn: () => take(api.GET('/api/visits')) });
 export const useVisit = (id: number) =>
-    useQuery<Schemas['VisitView'], Failure>({ queryKey: ['visits', id], queryFn: () => take(api.GET('/api/visits/{id}', { params: { path: { id } } })) });
+    useQuery<Schemas['VisitView'], Failure>({
+        queryKey: ['visits', id],
+        queryFn: () => take(api.GET('/api/visits/{id}', { params: { path: { id } } })),
+    });
 export const useFloor = () => useQuery<Schemas['FloorView'], Failure>({ queryKey: ['floor'], queryFn: () => take(api.GET('/api/floor')) });
 export const useCard = (id: number) =>
-    useQuery<Schemas['CardView'], Failure>({ queryKey: ['cards', id], queryFn: () => take(api.GET('/api/cards/{id}', { params: { path: { id } } })) });
+    useQuery<Schemas['CardView'], Failure>({
+        queryKey: ['cards', id],
+        queryFn: () => take(api.GET('/api/cards/{id}', { params: { path: { id } } })),
+    });
 export const useBench = () => useQuery<Schemas['BenchView'], Failure>({ queryKey: ['bench'], queryFn: () => take(api.GET('/api/bench')) });
 export const useCrew = () => useQuery<Schemas['CrewView'], Failure>({ queryKey: ['crew'], queryFn: () => take(api.GET('/api/crew')) });
-export const useDeferrals = () => useQuery<Schemas['DeferralsView'], Failure>({ queryKey: ['deferrals'], queryFn: () => take(api.GET('/api/deferrals')) });
-export const useReleases = () => useQuery<Schemas['ReleasesView'], Failure>({ queryKey: ['release'], queryFn: () => take(api.GET('/api/release')) });
+export const useDeferrals = () =>
+    useQuery<Schemas['DeferralsView'], Failure>({ queryKey: ['deferrals'], queryFn: () => take(api.GET('/api/deferrals')) });
+export const useReleases = () =>
+    useQuery<Schemas['ReleasesView'], Failure>({ queryKey: ['release'], queryFn: () => take(api.GET('/api/release')) });
 export const useRelease = (id: number) =>
-    useQuery<Schemas['ReleaseView'], Failure>({ queryKey: ['release', id], queryFn: () => take(api.GET('/api/release/{id}', { params: { path: { id } } })) });
-export const useLibrary = () => useQuery<Schemas['LibraryView'], Failure>({ queryKey: ['library'], queryFn: () => take(api.GET('/api/library')) });
-export const useStores = () => useQuery<Schemas['StoresView'], Failure>({ queryKey: ['stores'], queryFn: () => take(api.GET('/api/stores')) });
+    useQuery<Schemas['ReleaseView'], Failure>({
+        queryKey: ['release', id],
+        queryFn: () => take(api.GET('/api/release/{id}', { params: { path: { id } } })),
+    });
+export const useLibrary = () =>
+    useQuery<Schemas['LibraryView'], Failure>({ queryKey: ['library'], queryFn: () => take(api.GET('/api/library')) });
+export const useStores = () =>
+    useQuery<Schemas['StoresView'], Failure>({ queryKey: ['stores'], queryFn: () => take(api.GET('/api/stores')) });
 
 /**
  * Sends a change. The same body sent again after a lost connection carries the same key, so the server works it once;

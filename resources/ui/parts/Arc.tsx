@@ -22,13 +22,20 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
     const next = needles.find((n) => n.look === 'predicted');
     return (
         <figure className="min-w-0">
-            <svg viewBox="0 0 300 176" className="w-full" role="img" aria-label={`${title}: ${needles.map((n) => `${n.name} ${n.value} ${unit}`).join(', ')}`}>
+            <svg
+                viewBox="0 0 300 176"
+                className="w-full"
+                role="img"
+                aria-label={`${title}: ${needles.map((n) => `${n.name} ${n.value} ${unit}`).join(', ')}`}
+            >
                 <path d={segment(0, 1, 130)} fill="none" className="stroke-rule" strokeWidth="2" />
                 <path d={segment(low, high, 121)} fill="none" className="stroke-spruce-wash" strokeWidth="18" />
                 {[low, high].map((s, i) => {
                     const [x1, y1] = at(s, 110);
                     const [x2, y2] = at(s, 133);
-                    return <line key={i === 0 ? 'low' : 'high'} x1={x1} y1={y1} x2={x2} y2={y2} className="stroke-spruce" strokeWidth="3" />;
+                    return (
+                        <line key={i === 0 ? 'low' : 'high'} x1={x1} y1={y1} x2={x2} y2={y2} className="stroke-spruce" strokeWidth="3" />
+                    );
                 })}
                 {ticks(ends, 5).map((t) => {
                     const [x1, y1] = at(p(t), 130);
@@ -44,12 +51,33 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
                     );
                 })}
                 {found && next && Math.abs(p(found.value) - p(next.value)) > 0.01 && (
-                    <path d={p(found.value) < p(next.value) ? segment(p(found.value), p(next.value), 60) : segment(p(next.value), p(found.value), 60)} fill="none" className="stroke-spruce" strokeWidth="3" />
+                    <path
+                        d={
+                            p(found.value) < p(next.value)
+                                ? segment(p(found.value), p(next.value), 60)
+                                : segment(p(next.value), p(found.value), 60)
+                        }
+                        fill="none"
+                        className="stroke-spruce"
+                        strokeWidth="3"
+                    />
                 )}
                 {needles.map((n) => {
                     const [x, y] = at(p(n.value), 112);
                     const look = { found: 'stroke-rust', predicted: 'stroke-spruce', left: 'stroke-ink' }[n.look];
-                    return <line key={n.name} x1="150" y1="168" x2={x} y2={y} className={look} strokeWidth="3.5" strokeLinecap="round" strokeDasharray={n.look === 'predicted' ? '6 6' : undefined} />;
+                    return (
+                        <line
+                            key={n.name}
+                            x1="150"
+                            y1="168"
+                            x2={x}
+                            y2={y}
+                            className={look}
+                            strokeWidth="3.5"
+                            strokeLinecap="round"
+                            strokeDasharray={n.look === 'predicted' ? '6 6' : undefined}
+                        />
+                    );
                 })}
                 <circle cx="150" cy="168" r="6" className="fill-ink" />
             </svg>
@@ -60,7 +88,10 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
                     {needles.map((n) => (
                         <span key={n.name}>
                             {' · '}
-                            {n.name} <b className={n.look === 'found' ? 'text-rust' : n.look === 'predicted' ? 'text-spruce' : 'text-ink'}>{Number(n.value.toFixed(2))}</b>
+                            {n.name}{' '}
+                            <b className={n.look === 'found' ? 'text-rust' : n.look === 'predicted' ? 'text-spruce' : 'text-ink'}>
+                                {Number(n.value.toFixed(2))}
+                            </b>
                         </span>
                     ))}
                 </span>

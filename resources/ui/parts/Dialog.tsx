@@ -2,12 +2,27 @@ import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 /** A sheet over the page; Escape closes it. */
-export function Dialog({ open, onClose, title, children, wide }: { open: boolean; onClose: () => void; title: string; children: ReactNode; wide?: boolean }) {
+export function Dialog({
+    open,
+    onClose,
+    title,
+    children,
+    wide,
+}: {
+    open: boolean;
+    onClose: () => void;
+    title: string;
+    children: ReactNode;
+    wide?: boolean;
+}) {
     return (
         <Radix.Root open={open} onOpenChange={(o) => !o && onClose()}>
             <Radix.Portal>
                 <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
-                <Radix.Content aria-describedby={undefined} className={`fixed top-[10vh] left-1/2 z-50 max-h-[82vh] w-[94vw] -translate-x-1/2 overflow-auto rounded-xl border border-rule bg-paper p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}>
+                <Radix.Content
+                    aria-describedby={undefined}
+                    className={`fixed top-[10vh] left-1/2 z-50 max-h-[82vh] w-[94vw] -translate-x-1/2 overflow-auto rounded-xl border border-rule bg-paper p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+                >
                     <Radix.Title className="mb-3 text-[1.25rem] font-semibold">{title}</Radix.Title>
                     {children}
                 </Radix.Content>

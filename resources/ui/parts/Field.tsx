@@ -1,7 +1,12 @@
 import type { InputHTMLAttributes, ReactNode } from 'react';
 import { useId } from 'react';
 
-export function Field({ label, hint, className = '', ...rest }: InputHTMLAttributes<HTMLInputElement> & { label: string; hint?: ReactNode }) {
+export function Field({
+    label,
+    hint,
+    className = '',
+    ...rest
+}: InputHTMLAttributes<HTMLInputElement> & { label: string; hint?: ReactNode }) {
     const id = useId();
     return (
         <div className={className}>

@@ -4,7 +4,19 @@ import type { Failure } from '../api/client';
 import { Button } from './Button';
 
 /** A room: the sentence its user came for, what is to be done about it, then the rest. */
-export function Page({ over, sentence, note, actions, children }: { over?: ReactNode; sentence: ReactNode; note?: ReactNode; actions?: ReactNode; children: ReactNode }) {
+export function Page({
+    over,
+    sentence,
+    note,
+    actions,
+    children,
+}: {
+    over?: ReactNode;
+    sentence: ReactNode;
+    note?: ReactNode;
+    actions?: ReactNode;
+    children: ReactNode;
+}) {
     return (
         <main className="min-w-0 flex-1 px-6 pt-4 pb-12">
             {over && <p className="mb-1 text-soft">{over}</p>}
@@ -40,7 +52,10 @@ export function Wait<T>({ query, children }: { query: UseQueryResult<T, Failure>
     }
     if (query.error) {
         return (
-            <Page sentence={query.error.status === 404 ? 'There is no such thing here.' : 'This could not be read.'} note={query.error.status === 404 ? 'It may have been renamed, or the address is mistyped.' : query.error.message}>
+            <Page
+                sentence={query.error.status === 404 ? 'There is no such thing here.' : 'This could not be read.'}
+                note={query.error.status === 404 ? 'It may have been renamed, or the address is mistyped.' : query.error.message}
+            >
                 <Button onClick={() => void query.refetch()}>Read again</Button>
             </Page>
         );
@@ -89,7 +104,9 @@ export function Caution({ level, title, children }: { level: 'warning' | 'cautio
             role="note"
             aria-label={level === 'warning' ? 'Warning' : 'Caution'}
         >
-            <div className={`w-3 shrink-0 ${level === 'warning' ? 'bg-ink' : 'bg-[repeating-linear-gradient(45deg,var(--ink)_0_4px,transparent_4px_8px)]'}`} />
+            <div
+                className={`w-3 shrink-0 ${level === 'warning' ? 'bg-ink' : 'bg-[repeating-linear-gradient(45deg,var(--ink)_0_4px,transparent_4px_8px)]'}`}
+            />
             <p className="px-3 py-2">
                 <b className="mr-2">{level === 'warning' ? 'Warning' : 'Caution'}</b>
                 {title && <b>{title}. </b>}
@@ -101,5 +118,9 @@ export function Caution({ level, title, children }: { level: 'warning' | 'cautio
 
 /** Said wherever somebody is about to act on an aircraft. */
 export function Defers() {
-    return <p className="mt-8 text-sm text-soft">Approved maintenance data, local rules and your licence come first. Jorvel does not replace them.</p>;
+    return (
+        <p className="mt-8 text-sm text-soft">
+            Approved maintenance data, local rules and your licence come first. Jorvel does not replace them.
+        </p>
+    );
 }

@@ -23,7 +23,13 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
     const hatch = `hatch-${row.mark}`;
     const beyond = row.stop === null || days > horizon;
     return (
-        <svg viewBox="0 0 1000 32" preserveAspectRatio="none" className={`block w-full overflow-visible ${small ? 'h-6' : 'h-8'} ${colour}`} role="img" aria-label={row.stop ? `${row.mark} can go until ${row.stop.date}: ${row.stop.title}` : `${row.mark}: nothing stops it`}>
+        <svg
+            viewBox="0 0 1000 32"
+            preserveAspectRatio="none"
+            className={`block w-full overflow-visible ${small ? 'h-6' : 'h-8'} ${colour}`}
+            role="img"
+            aria-label={row.stop ? `${row.mark} can go until ${row.stop.date}: ${row.stop.title}` : `${row.mark}: nothing stops it`}
+        >
             <defs>
                 <pattern id={hatch} width="10" height="10" patternUnits="userSpaceOnUse" patternTransform="skewX(-40)">
                     <rect width="10" height="10" fill="currentColor" opacity="0.18" />
@@ -34,7 +40,16 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
                 </pattern>
             </defs>
             {reachTicks(horizon).map((t) => (
-                <line key={t} x1={x(t, horizon)} x2={x(t, horizon)} y1="0" y2="32" className="stroke-rule" vectorEffect="non-scaling-stroke" strokeWidth="1" />
+                <line
+                    key={t}
+                    x1={x(t, horizon)}
+                    x2={x(t, horizon)}
+                    y1="0"
+                    y2="32"
+                    className="stroke-rule"
+                    vectorEffect="non-scaling-stroke"
+                    strokeWidth="1"
+                />
             ))}
             <line x1="0" x2="0" y1="0" y2="32" className="stroke-ink" vectorEffect="non-scaling-stroke" strokeWidth="2" />
             {row.visits
@@ -42,21 +57,68 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
                 .map((v) => (
                     <g key={v.id} className="text-slate">
                         <title>{v.title}</title>
-                        <rect x={x(v.from, horizon)} y="3" width={Math.max(4, x(v.to + 1, horizon) - x(v.from, horizon))} height="26" fill="currentColor" opacity="0.14" />
-                        <path d={`M${x(v.from, horizon) + 6} 3H${x(v.from, horizon)}V29h6`} fill="none" stroke="currentColor" strokeWidth="2" vectorEffect="non-scaling-stroke" />
-                        <path d={`M${x(v.to + 1, horizon) - 6} 3h6V29h-6`} fill="none" stroke="currentColor" strokeWidth="2" vectorEffect="non-scaling-stroke" />
+                        <rect
+                            x={x(v.from, horizon)}
+                            y="3"
+                            width={Math.max(4, x(v.to + 1, horizon) - x(v.from, horizon))}
+                            height="26"
+                            fill="currentColor"
+                            opacity="0.14"
+                        />
+                        <path
+                            d={`M${x(v.from, horizon) + 6} 3H${x(v.from, horizon)}V29h6`}
+                            fill="none"
+                            stroke="currentColor"
+                            strokeWidth="2"
+                            vectorEffect="non-scaling-stroke"
+                        />
+                        <path
+                            d={`M${x(v.to + 1, horizon) - 6} 3h6V29h-6`}
+                            fill="none"
+                            stroke="currentColor"
+                            strokeWidth="2"
+                            vectorEffect="non-scaling-stroke"
+                        />
                     </g>
                 ))}
-            <rect x="0" y="10" width={end} height="9" fill={kind === 'usage' ? `url(#${hatch})` : kind === 'deferral' ? `url(#${hatch}-dots)` : 'currentColor'} />
-            {!beyond && days >= 0 && <line x1={end} x2={end} y1="5" y2="24" stroke="currentColor" strokeWidth="4" vectorEffect="non-scaling-stroke" />}
+            <rect
+                x="0"
+                y="10"
+                width={end}
+                height="9"
+                fill={kind === 'usage' ? `url(#${hatch})` : kind === 'deferral' ? `url(#${hatch}-dots)` : 'currentColor'}
+            />
+            {!beyond && days >= 0 && (
+                <line x1={end} x2={end} y1="5" y2="24" stroke="currentColor" strokeWidth="4" vectorEffect="non-scaling-stroke" />
+            )}
             {beyond && <path d="M990 8l10 6.5L990 21Z" fill="currentColor" />}
             {row.fuses.map((f) => (
                 <g key={f.id} className="text-rust">
                     <title>
                         {f.title}, runs out {f.date}
                     </title>
-                    <line x1="0" x2={x(f.days, horizon)} y1="27" y2="27" stroke="currentColor" strokeWidth="1.5" strokeDasharray="2 3" vectorEffect="non-scaling-stroke" />
-                    {f.days <= horizon && <ellipse cx={x(f.days, horizon)} cy="27" rx={small ? 6 : 5} ry="3.6" className="fill-paper" stroke="currentColor" strokeWidth="1.5" vectorEffect="non-scaling-stroke" />}
+                    <line
+                        x1="0"
+                        x2={x(f.days, horizon)}
+                        y1="27"
+                        y2="27"
+                        stroke="currentColor"
+                        strokeWidth="1.5"
+                        strokeDasharray="2 3"
+                        vectorEffect="non-scaling-stroke"
+                    />
+                    {f.days <= horizon && (
+                        <ellipse
+                            cx={x(f.days, horizon)}
+                            cy="27"
+                            rx={small ? 6 : 5}
+                            ry="3.6"
+                            className="fill-paper"
+                            stroke="currentColor"
+                            strokeWidth="1.5"
+                            vectorEffect="non-scaling-stroke"
+                        />
+                    )}
                 </g>
             ))}
         </svg>

@@ -1,13 +1,30 @@
 import { type Band, domain, place, ticks } from './scale';
 
 /** A reading on its scale: the limit band drawn, the pointer in or out of it. */
-export function Scale({ limit, unit, value, others = [], bad }: { limit: Band; unit: string; value: number | null; others?: { name: string; value: number }[]; bad?: boolean }) {
+export function Scale({
+    limit,
+    unit,
+    value,
+    others = [],
+    bad,
+}: {
+    limit: Band;
+    unit: string;
+    value: number | null;
+    others?: { name: string; value: number }[];
+    bad?: boolean;
+}) {
     const ends = domain(limit, [...(value === null ? [] : [value]), ...others.map((o) => o.value)]);
     const x = (v: number) => 30 + place(v, ends) * 500;
     const low = limit.low === null ? 30 : x(limit.low);
     const high = limit.high === null ? 530 : x(limit.high);
     return (
-        <svg viewBox="0 0 560 150" className="w-full max-w-xl" role="img" aria-label={`Scale in ${unit}${value === null ? '' : `, reading ${value}`}`}>
+        <svg
+            viewBox="0 0 560 150"
+            className="w-full max-w-xl"
+            role="img"
+            aria-label={`Scale in ${unit}${value === null ? '' : `, reading ${value}`}`}
+        >
             <rect x={low} y="52" width={Math.max(0, high - low)} height="48" className="fill-spruce-wash" />
             {[limit.low, limit.high].map((v, i) =>
                 v === null ? null : (

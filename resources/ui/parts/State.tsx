@@ -7,9 +7,17 @@ export const stateColour = (state: string): string => colours[state as StateName
 /** The four states, by shape first: open ring, half-filled lozenge, solid block with a notch, dashed ring. */
 export function Glyph({ state, size = 16 }: { state: string; size?: number }) {
     return (
-        <svg width={size} height={size} viewBox="0 0 16 16" className={`inline-block shrink-0 align-[-2px] ${stateColour(state)}`} aria-hidden="true">
+        <svg
+            width={size}
+            height={size}
+            viewBox="0 0 16 16"
+            className={`inline-block shrink-0 align-[-2px] ${stateColour(state)}`}
+            aria-hidden="true"
+        >
             {state === 'clear' && <circle cx="8" cy="8" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" />}
-            {state === 'waiting' && <circle cx="8" cy="8" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="3 2.2" />}
+            {state === 'waiting' && (
+                <circle cx="8" cy="8" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="3 2.2" />
+            )}
             {state === 'watch' && (
                 <>
                     <path d="M8 1 15 8 8 15 1 8Z" fill="none" stroke="currentColor" strokeWidth="1.8" />

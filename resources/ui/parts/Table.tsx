@@ -1,4 +1,13 @@
-import { type ColumnDef, flexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, type SortingState, useReactTable, type VisibilityState } from '@tanstack/react-table';
+import {
+    type ColumnDef,
+    flexRender,
+    getCoreRowModel,
+    getFilteredRowModel,
+    getSortedRowModel,
+    type SortingState,
+    useReactTable,
+    type VisibilityState,
+} from '@tanstack/react-table';
 import { useState } from 'react';
 import { Button } from './Button';
 
@@ -45,7 +54,13 @@ export function Table<T>({ name, rows, columns, empty }: { name: string; rows: T
     return (
         <div>
             <div className="noprint mb-1 flex flex-wrap items-center gap-2">
-                <input value={filter} onChange={(e) => setFilter(e.target.value)} placeholder="Filter" aria-label={`Filter ${name}`} className="h-8 w-44 rounded-md border border-rule bg-sheet px-2 placeholder:text-soft" />
+                <input
+                    value={filter}
+                    onChange={(e) => setFilter(e.target.value)}
+                    placeholder="Filter"
+                    aria-label={`Filter ${name}`}
+                    className="h-8 w-44 rounded-md border border-rule bg-sheet px-2 placeholder:text-soft"
+                />
                 <details className="relative">
                     <summary className="cursor-pointer px-1 text-sm underline underline-offset-4">Columns</summary>
                     <div className="absolute z-20 mt-1 w-48 rounded-lg border border-rule bg-sheet p-2">
@@ -70,7 +85,17 @@ export function Table<T>({ name, rows, columns, empty }: { name: string; rows: T
                         {table.getHeaderGroups().map((g) => (
                             <tr key={g.id}>
                                 {g.headers.map((h) => (
-                                    <th key={h.id} className="border-b border-rule px-2 py-1.5 text-sm font-semibold whitespace-nowrap text-soft" aria-sort={h.column.getIsSorted() === 'asc' ? 'ascending' : h.column.getIsSorted() === 'desc' ? 'descending' : 'none'}>
+                                    <th
+                                        key={h.id}
+                                        className="border-b border-rule px-2 py-1.5 text-sm font-semibold whitespace-nowrap text-soft"
+                                        aria-sort={
+                                            h.column.getIsSorted() === 'asc'
+                                                ? 'ascending'
+                                                : h.column.getIsSorted() === 'desc'
+                                                  ? 'descending'
+                                                  : 'none'
+                                        }
+                                    >
                                         <button type="button" onClick={h.column.getToggleSortingHandler()} className="font-semibold">
                                             {flexRender(h.column.columnDef.header, h.getContext())}
                                             {{ asc: ' ↑', desc: ' ↓' }[String(h.column.getIsSorted())] ?? ''}

@@ -4,7 +4,12 @@ export function short(date: string | null, today = new Date().toISOString().slic
         return '—';
     }
     const d = new Date(`${date}T00:00:00Z`);
-    return d.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: date.slice(0, 4) === today.slice(0, 4) ? undefined : 'numeric', timeZone: 'UTC' });
+    return d.toLocaleDateString('en-GB', {
+        day: 'numeric',
+        month: 'short',
+        year: date.slice(0, 4) === today.slice(0, 4) ? undefined : 'numeric',
+        timeZone: 'UTC',
+    });
 }
 
 /** A date so many days after another. */

@@ -1,7 +1,15 @@
 /** Where numbers stand on a drawing. Nothing here judges a reading; it only places it. */
 
 export type Band = { low: number | null; high: number | null };
-export type LimitSpec = { kind: 'min' | 'max' | 'range' | 'nominal'; unit: string; min?: number; max?: number; nominal?: number; plus?: number; minus?: number };
+export type LimitSpec = {
+    kind: 'min' | 'max' | 'range' | 'nominal';
+    unit: string;
+    min?: number;
+    max?: number;
+    nominal?: number;
+    plus?: number;
+    minus?: number;
+};
 
 export function band(limit: LimitSpec): Band {
     if (limit.kind === 'nominal') {
@@ -35,6 +43,11 @@ export const place = (value: number, [from, to]: [number, number]): number => (v
 
 /** A typed number for drawing only; the server reads and judges what was typed. */
 export const drawn = (entry: string): number | null => {
-    const n = Number(entry.trim().replace(',', '.').replace(/[^\d.+-].*$/, ''));
+    const n = Number(
+        entry
+            .trim()
+            .replace(',', '.')
+            .replace(/[^\d.+-].*$/, ''),
+    );
     return entry.trim() === '' || Number.isNaN(n) ? null : n;
 };

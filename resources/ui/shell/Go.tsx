@@ -15,7 +15,8 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
         void navigate(path);
     };
     const item = 'flex items-center justify-between rounded-md px-3 py-2 data-[selected=true]:bg-spruce-wash';
-    const group = 'px-1 [&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:text-soft';
+    const group =
+        'px-1 [&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:text-soft';
     return (
         <Command.Dialog
             open
@@ -24,7 +25,10 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
             overlayClassName="fixed inset-0 z-40 bg-black/50"
             contentClassName="fixed top-[12vh] left-1/2 z-50 w-[40rem] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-xl border border-rule bg-paper"
         >
-            <Command.Input placeholder="An aircraft, a card, a room, something to do" className="h-14 w-full border-b border-rule bg-sheet px-4 text-[1.1rem] outline-none placeholder:text-soft" />
+            <Command.Input
+                placeholder="An aircraft, a card, a room, something to do"
+                className="h-14 w-full border-b border-rule bg-sheet px-4 text-[1.1rem] outline-none placeholder:text-soft"
+            />
             <Command.List className="max-h-[55vh] overflow-auto p-2">
                 <Command.Empty className="p-4 text-soft">Nothing here goes by that name.</Command.Empty>
                 <Command.Group heading="Do" className={group}>
@@ -56,7 +60,12 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
                 </Command.Group>
                 <Command.Group heading="Cards" className={group}>
                     {floor?.cards.map((c) => (
-                        <Command.Item key={c.id} value={`${c.number} ${c.mark} ${c.title}`} className={item} onSelect={to(`/floor/${c.id}`)}>
+                        <Command.Item
+                            key={c.id}
+                            value={`${c.number} ${c.mark} ${c.title}`}
+                            className={item}
+                            onSelect={to(`/floor/${c.id}`)}
+                        >
                             <span>
                                 <b className="font-mono">{c.number}</b> {c.title}
                             </span>

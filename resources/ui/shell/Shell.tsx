@@ -10,7 +10,8 @@ import { SignIn } from './SignIn';
 
 const Go = lazy(async () => ({ default: (await import('./Go')).Go }));
 
-const typing = (t: EventTarget | null): boolean => t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
+const typing = (t: EventTarget | null): boolean =>
+    t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
 
 /** The frame of every room: who is here, what the clock says, where one can go. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -74,14 +75,28 @@ export function Shell({ children }: { children: ReactNode }) {
     return (
         <div className="min-h-screen">
             {!signedIn && <SignIn over />}
-            <TopLine name={me.data?.name ?? ''} role={me.data ? `${me.data.role} ${me.data.stamp}` : ''} onGo={() => setGo(true)} night={night} onNight={() => setNight((v) => !v)} onHelp={() => setHelp(true)} onOut={() => void signOut()} />
+            <TopLine
+                name={me.data?.name ?? ''}
+                role={me.data ? `${me.data.role} ${me.data.stamp}` : ''}
+                onGo={() => setGo(true)}
+                night={night}
+                onNight={() => setNight((v) => !v)}
+                onHelp={() => setHelp(true)}
+                onOut={() => void signOut()}
+            />
             <div className="flex">
                 <Rooms />
                 {children}
             </div>
             {go && (
                 <Suspense>
-                    <Go onClose={() => setGo(false)} actions={[{ name: night ? 'Day theme' : 'Night theme', run: () => setNight((v) => !v) }, { name: 'Sign out', run: () => void signOut() }]} />
+                    <Go
+                        onClose={() => setGo(false)}
+                        actions={[
+                            { name: night ? 'Day theme' : 'Night theme', run: () => setNight((v) => !v) },
+                            { name: 'Sign out', run: () => void signOut() },
+                        ]}
+                    />
                 </Suspense>
             )}
             <Dialog open={help} onClose={() => setHelp(false)} title="Shortcuts">
@@ -106,14 +121,43 @@ export function Shell({ children }: { children: ReactNode }) {
     );
 }
 
-function TopLine({ name, role, onGo, night, onNight, onHelp, onOut }: { name: string; role: string; onGo: () => void; night: boolean; onNight: () => void; onHelp: () => void; onOut: () => void }) {
+function TopLine({
+    name,
+    role,
+    onGo,
+    night,
+    onNight,
+    onHelp,
+    onOut,
+}: {
+    name: string;
+    role: string;
+    onGo: () => void;
+    night: boolean;
+    onNight: () => void;
+    onHelp: () => void;
+    onOut: () => void;
+}) {
     const moment = useMoment().data;
     const clock = moment ? new Date(moment.now) : null;
-    const local = clock && new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: moment?.zone }).format(clock);
+    const local =
+        clock &&
+        new Intl.DateTimeFormat('en-GB', {
+            weekday: 'short',
+            day: 'numeric',
+            month: 'short',
+            hour: '2-digit',
+            minute: '2-digit',
+            timeZone: moment?.zone,
+        }).format(clock);
     return (
         <header className="flex h-11 items-center gap-4 border-b border-rule px-5">
             <span className="w-24 shrink-0 text-[1.15rem] font-bold">Jorvel</span>
-            <button type="button" onClick={onGo} className="flex h-8 w-80 min-w-40 items-center justify-between rounded-lg border border-rule bg-sheet px-3 text-left text-soft">
+            <button
+                type="button"
+                onClick={onGo}
+                className="flex h-8 w-80 min-w-40 items-center justify-between rounded-lg border border-rule bg-sheet px-3 text-left text-soft"
+            >
                 <span className="truncate">Go to an aircraft, card, or do…</span>
                 <kbd className="rounded border border-rule px-1.5 font-mono text-xs">/</kbd>
             </button>
@@ -149,7 +193,10 @@ function TopLine({ name, role, onGo, night, onNight, onHelp, onOut }: { name: st
 function Rooms() {
     const waiting = (useMoment().data?.waiting ?? {}) as Record<string, number>;
     return (
-        <nav className="sticky top-0 w-[132px] shrink-0 self-start border-r border-rule pt-3 min-h-[calc(100vh-2.75rem)]" aria-label="Rooms">
+        <nav
+            className="sticky top-0 w-[132px] shrink-0 self-start border-r border-rule pt-3 min-h-[calc(100vh-2.75rem)]"
+            aria-label="Rooms"
+        >
             {rooms.map((r, i) => (
                 <NavLink
                     key={r.path}

@@ -28,9 +28,28 @@ export function SignIn({ over }: { over?: boolean }) {
         <main className={`grid place-items-center ${over ? 'fixed inset-0 z-50 bg-black/60' : 'min-h-screen'}`}>
             <form onSubmit={(e) => void submit(e)} className="w-96 rounded-xl border border-rule bg-paper p-8">
                 <h1 className="text-[1.6rem] leading-tight font-bold">Jorvel</h1>
-                <p className="mt-1 mb-6 text-soft">{over ? 'You were signed out. What you typed is still on the page behind this.' : 'Plan the check, work the cards, carry what must be carried, hand it back.'}</p>
-                <Field label="Name" name="login" autoComplete="username" autoFocus value={login} onChange={(e) => setLogin(e.target.value)} />
-                <Field label="Password" name="password" type="password" autoComplete="current-password" className="mt-4" value={password} onChange={(e) => setPassword(e.target.value)} />
+                <p className="mt-1 mb-6 text-soft">
+                    {over
+                        ? 'You were signed out. What you typed is still on the page behind this.'
+                        : 'Plan the check, work the cards, carry what must be carried, hand it back.'}
+                </p>
+                <Field
+                    label="Name"
+                    name="login"
+                    autoComplete="username"
+                    autoFocus
+                    value={login}
+                    onChange={(e) => setLogin(e.target.value)}
+                />
+                <Field
+                    label="Password"
+                    name="password"
+                    type="password"
+                    autoComplete="current-password"
+                    className="mt-4"
+                    value={password}
+                    onChange={(e) => setPassword(e.target.value)}
+                />
                 <Trouble error={error} />
                 <Button kind="main" big type="submit" className="mt-6 w-full" disabled={busy || login === '' || password === ''}>
                     {busy ? 'Signing in…' : 'Sign in'}

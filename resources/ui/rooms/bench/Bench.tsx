@@ -8,7 +8,12 @@ import { type Column, Table } from '../../parts/Table';
 const columns: Column<Schemas['BenchRow']>[] = [
     { id: 'state', header: 'State', accessorKey: 'said', cell: ({ row }) => <State state={row.original.state} word={row.original.said} /> },
     { id: 'mark', header: 'Aircraft', accessorKey: 'mark', cell: ({ row }) => <b className="font-mono">{row.original.mark}</b> },
-    { id: 'kind', header: 'Kind', accessorKey: 'kind', cell: ({ row }) => (row.original.kind === 'rig' ? 'rigging sheet' : 'functional test') },
+    {
+        id: 'kind',
+        header: 'Kind',
+        accessorKey: 'kind',
+        cell: ({ row }) => (row.original.kind === 'rig' ? 'rigging sheet' : 'functional test'),
+    },
     {
         id: 'title',
         header: 'What',
@@ -28,7 +33,12 @@ export function Bench() {
         <Wait query={useBench()}>
             {(room) => (
                 <Page sentence={room.sentence}>
-                    <Table name="bench" rows={room.sheets} columns={columns} empty="Nothing to test or rig now. The cards of a visit bring their tests here." />
+                    <Table
+                        name="bench"
+                        rows={room.sheets}
+                        columns={columns}
+                        empty="Nothing to test or rig now. The cards of a visit bring their tests here."
+                    />
                 </Page>
             )}
         </Wait>

@@ -48,7 +48,9 @@ export function RigSheet({ card, step }: StepProps) {
                             limit={{ low: p.min, high: p.max }}
                             needles={[
                                 ...(found === undefined ? [] : [{ name: 'found', value: found, look: 'found' as const }]),
-                                ...(next === undefined || next === found ? [] : [{ name: 'after the turns', value: next, look: 'predicted' as const }]),
+                                ...(next === undefined || next === found
+                                    ? []
+                                    : [{ name: 'after the turns', value: next, look: 'predicted' as const }]),
                             ]}
                         />
                     );
@@ -73,15 +75,33 @@ export function RigSheet({ card, step }: StepProps) {
                 </div>
             )}
             <form onSubmit={submit} className="mt-5">
-                <h2 className="font-semibold">{run ? 'As left: read every point again' : 'As found: read every point before anything is turned'}</h2>
+                <h2 className="font-semibold">
+                    {run ? 'As left: read every point again' : 'As found: read every point before anything is turned'}
+                </h2>
                 <div className="mt-2 space-y-2">
                     {spec.points.map((p, i) => (
-                        <PointField key={p.id} card={card} step={step} point={p} tool={tool} first={i === 0} entry={entries[p.id] ?? ''} onEntry={(v) => setEntries((e) => ({ ...e, [p.id]: v }))} />
+                        <PointField
+                            key={p.id}
+                            card={card}
+                            step={step}
+                            point={p}
+                            tool={tool}
+                            first={i === 0}
+                            entry={entries[p.id] ?? ''}
+                            onEntry={(v) => setEntries((e) => ({ ...e, [p.id]: v }))}
+                        />
                     ))}
                 </div>
                 <ToolPick card={card} kind={spec.tool_kind} tool={tool} onTool={setTool} />
                 <Trouble error={send.error} />
-                <Button kind="main" big type="submit" hint="Enter" className="mt-5" disabled={send.isPending || spec.points.some((p) => (entries[p.id] ?? '') === '')}>
+                <Button
+                    kind="main"
+                    big
+                    type="submit"
+                    hint="Enter"
+                    className="mt-5"
+                    disabled={send.isPending || spec.points.some((p) => (entries[p.id] ?? '') === '')}
+                >
                     {run ? 'Keep the as-left readings' : 'Keep the as-found readings'}
                 </Button>
             </form>
@@ -89,7 +109,15 @@ export function RigSheet({ card, step }: StepProps) {
     );
 }
 
-type FieldProps = { card: Schemas['CardView']; step: Schemas['StepView']; point: Point; tool: string; first: boolean; entry: string; onEntry: (v: string) => void };
+type FieldProps = {
+    card: Schemas['CardView'];
+    step: Schemas['StepView'];
+    point: Point;
+    tool: string;
+    first: boolean;
+    entry: string;
+    onEntry: (v: string) => void;
+};
 
 function PointField({ card, step, point, tool, first, entry, onEntry }: FieldProps) {
     const preview = usePreview(card, step, entry, tool, point.id);
@@ -102,7 +130,15 @@ function PointField({ card, step, point, tool, first, entry, onEntry }: FieldPro
                 </span>
             </span>
             <span className="flex h-12 items-center rounded-lg border-2 border-ink bg-sheet px-3">
-                <input name={point.id} inputMode="decimal" autoComplete="off" autoFocus={first} value={entry} onChange={(e) => onEntry(e.target.value)} className="w-full min-w-0 bg-transparent font-mono text-[1.4rem] font-bold outline-none" />
+                <input
+                    name={point.id}
+                    inputMode="decimal"
+                    autoComplete="off"
+                    autoFocus={first}
+                    value={entry}
+                    onChange={(e) => onEntry(e.target.value)}
+                    className="w-full min-w-0 bg-transparent font-mono text-[1.4rem] font-bold outline-none"
+                />
                 <span className="text-soft">{unitLabel(point.unit)}</span>
             </span>
             <span className={`font-semibold ${verdictColour(preview?.verdict)}`} aria-live="polite">

@@ -21,7 +21,8 @@ export function Deferrals() {
                                 {room.findings.map((f) => (
                                     <li key={f.id} className="py-3" data-finding={f.number}>
                                         <p>
-                                            <State state="stop" word="open" /> <b className="ml-2 font-mono">{f.mark}</b> <span className="font-mono text-sm text-soft">{f.number}</span> <b>{f.place}</b>: {f.extent}{' '}
+                                            <State state="stop" word="open" /> <b className="ml-2 font-mono">{f.mark}</b>{' '}
+                                            <span className="font-mono text-sm text-soft">{f.number}</span> <b>{f.place}</b>: {f.extent}{' '}
                                             <span className="text-sm text-soft">
                                                 {f.raisedAt}, {f.raisedBy}, from{' '}
                                                 <Link to={`/floor/${f.cardId}`} className="underline underline-offset-4">
@@ -29,12 +30,20 @@ export function Deferrals() {
                                                 </Link>
                                             </span>
                                         </p>
-                                        {f.options.length === 0 && <p className="mt-1 text-sm text-soft">No listed item of its chapter covers it: it must be fixed before release.</p>}
+                                        {f.options.length === 0 && (
+                                            <p className="mt-1 text-sm text-soft">
+                                                No listed item of its chapter covers it: it must be fixed before release.
+                                            </p>
+                                        )}
                                         <ul className="mt-2 space-y-2">
                                             {f.options.map((o) => (
-                                                <li key={o.id} className="flex items-center justify-between gap-4 rounded-lg border border-rule bg-sheet px-4 py-2">
+                                                <li
+                                                    key={o.id}
+                                                    className="flex items-center justify-between gap-4 rounded-lg border border-rule bg-sheet px-4 py-2"
+                                                >
                                                     <span>
-                                                        <span className="font-mono text-sm text-soft">{o.code}</span> <b>{o.title}</b>, category {o.category}. {o.said}.
+                                                        <span className="font-mono text-sm text-soft">{o.code}</span> <b>{o.title}</b>,
+                                                        category {o.category}. {o.said}.
                                                         <span className="block text-sm text-soft">{o.conditions}</span>
                                                     </span>
                                                     {may.includes('defer') && (
@@ -54,7 +63,11 @@ export function Deferrals() {
                         {room.deferrals.length === 0 && <p className="py-3 text-soft">Nothing is carried.</p>}
                         <ul className="divide-y divide-rule">
                             {room.deferrals.map((d) => (
-                                <li key={d.id} className="grid grid-cols-[5.5rem_5.5rem_minmax(0,1fr)_minmax(0,19rem)] items-start gap-4 py-3" data-deferral={d.finding}>
+                                <li
+                                    key={d.id}
+                                    className="grid grid-cols-[5.5rem_5.5rem_minmax(0,1fr)_minmax(0,19rem)] items-start gap-4 py-3"
+                                    data-deferral={d.finding}
+                                >
                                     <State state={d.state} />
                                     <Link to={`/fleet/${d.mark}`} className="font-mono font-bold underline underline-offset-4">
                                         {d.mark}
@@ -96,7 +109,12 @@ export function Deferrals() {
 function Fuse({ days, state }: { days: number | null; state: string }) {
     const left = Math.max(0, Math.min(30, days ?? 30)) / 30;
     return (
-        <svg viewBox="0 0 200 12" preserveAspectRatio="xMinYMid meet" className={`my-1 h-3 w-full ${state === 'stop' ? 'text-rust' : state === 'watch' ? 'text-ochre' : 'text-spruce'}`} aria-hidden="true">
+        <svg
+            viewBox="0 0 200 12"
+            preserveAspectRatio="xMinYMid meet"
+            className={`my-1 h-3 w-full ${state === 'stop' ? 'text-rust' : state === 'watch' ? 'text-ochre' : 'text-spruce'}`}
+            aria-hidden="true"
+        >
             <line x1="0" x2="200" y1="6" y2="6" className="stroke-rule" strokeWidth="1" />
             <line x1="0" x2={left * 194} y1="6" y2="6" stroke="currentColor" strokeWidth="2" strokeDasharray="3 3" />
             <circle cx={left * 194 + 3} cy="6" r="3.5" fill="none" stroke="currentColor" strokeWidth="2" />
@@ -108,7 +126,8 @@ function DeferSheet({ finding, option, onClose }: { finding: Schemas['OpenFindin
     const [safed, setSafed] = useState(false);
     const [carry, setCarry] = useState(false);
     const send = useSend(
-        (body: { item: number; safed: boolean; carry_safing: boolean; stamp: string; pin: string }, headers) => take(api.POST('/api/findings/{id}/defer', { params: { path: { id: finding.id } }, body, headers })),
+        (body: { item: number; safed: boolean; carry_safing: boolean; stamp: string; pin: string }, headers) =>
+            take(api.POST('/api/findings/{id}/defer', { params: { path: { id: finding.id } }, body, headers })),
         onClose,
     );
     return (
@@ -117,7 +136,8 @@ function DeferSheet({ finding, option, onClose }: { finding: Schemas['OpenFindin
             title={`Carry ${finding.number} under ${option.code}`}
             says={
                 <>
-                    I defer "{finding.place}: {finding.extent}" on {finding.mark} under {option.code} {option.title}, category {option.category}. It {option.said.charAt(0).toLowerCase() + option.said.slice(1)}.
+                    I defer "{finding.place}: {finding.extent}" on {finding.mark} under {option.code} {option.title}, category{' '}
+                    {option.category}. It {option.said.charAt(0).toLowerCase() + option.said.slice(1)}.
                 </>
             }
             busy={send.isPending}
@@ -129,13 +149,26 @@ function DeferSheet({ finding, option, onClose }: { finding: Schemas['OpenFindin
             <div className="mb-4 space-y-3">
                 {option.procedure && <Caution level="warning">{option.procedure}</Caution>}
                 <label className="flex min-h-12 items-center gap-3">
-                    <input type="checkbox" name="safed" className="size-6 accent-spruce" checked={safed} onChange={(e) => setSafed(e.target.checked)} />
+                    <input
+                        type="checkbox"
+                        name="safed"
+                        className="size-6 accent-spruce"
+                        checked={safed}
+                        onChange={(e) => setSafed(e.target.checked)}
+                    />
                     <span>
-                        {option.procedure ? 'The procedure has been carried out, and the' : 'The'} placard <span className="font-mono">{option.placard}</span> is fitted.
+                        {option.procedure ? 'The procedure has been carried out, and the' : 'The'} placard{' '}
+                        <span className="font-mono">{option.placard}</span> is fitted.
                     </span>
                 </label>
                 <label className="flex min-h-12 items-center gap-3">
-                    <input type="checkbox" name="carry" className="size-6 accent-spruce" checked={carry} onChange={(e) => setCarry(e.target.checked)} />
+                    <input
+                        type="checkbox"
+                        name="carry"
+                        className="size-6 accent-spruce"
+                        checked={carry}
+                        onChange={(e) => setCarry(e.target.checked)}
+                    />
                     <span>Safing devices of card {finding.card} stay on under this deferral.</span>
                 </label>
             </div>

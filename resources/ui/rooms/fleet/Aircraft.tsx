@@ -26,11 +26,16 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
         <Page
             over={
                 <>
-                    <b className="font-mono text-ink">{aircraft.mark}</b> · {aircraft.typeName} · {aircraft.fleet}, {aircraft.base} · {aircraft.arrangement}
+                    <b className="font-mono text-ink">{aircraft.mark}</b> · {aircraft.typeName} · {aircraft.fleet}, {aircraft.base} ·{' '}
+                    {aircraft.arrangement}
                 </>
             }
             sentence={aircraft.sentence}
-            note={aircraft.safing > 0 ? `${aircraft.safing} safing ${aircraft.safing === 1 ? 'device is' : 'devices are'} fitted now.` : undefined}
+            note={
+                aircraft.safing > 0
+                    ? `${aircraft.safing} safing ${aircraft.safing === 1 ? 'device is' : 'devices are'} fitted now.`
+                    : undefined
+            }
             actions={
                 plan ? (
                     <Button kind="main" disabled={chosen.length === 0} onClick={() => setMaking(true)}>
@@ -62,7 +67,11 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
                 </div>
                 <div>
                     <div className="text-sm text-soft">Last flown</div>
-                    <div className="text-[1.05rem]">{aircraft.flying[0] ? `${short(aircraft.flying[0].date, aircraft.countersAsOf)}: ${aircraft.flying[0].flown}` : 'nothing entered'}</div>
+                    <div className="text-[1.05rem]">
+                        {aircraft.flying[0]
+                            ? `${short(aircraft.flying[0].date, aircraft.countersAsOf)}: ${aircraft.flying[0].flown}`
+                            : 'nothing entered'}
+                    </div>
                 </div>
             </div>
             <Section title={`${aircraft.items.length} items, the earliest first`}>
@@ -79,7 +88,16 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
                     </thead>
                     <tbody>
                         {aircraft.items.map((i) => (
-                            <ItemRow key={i.id} item={i} today={aircraft.countersAsOf} plan={plan} chosen={chosen.includes(i.id)} onToggle={() => toggle(i.id)} open={open === i.id} onOpen={() => setOpen(open === i.id ? null : i.id)} />
+                            <ItemRow
+                                key={i.id}
+                                item={i}
+                                today={aircraft.countersAsOf}
+                                plan={plan}
+                                chosen={chosen.includes(i.id)}
+                                onToggle={() => toggle(i.id)}
+                                open={open === i.id}
+                                onOpen={() => setOpen(open === i.id ? null : i.id)}
+                            />
                         ))}
                     </tbody>
                 </table>
@@ -90,7 +108,15 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
     );
 }
 
-type RowProps = { item: Schemas['DueView']; today: string; plan: boolean; chosen: boolean; onToggle: () => void; open: boolean; onOpen: () => void };
+type RowProps = {
+    item: Schemas['DueView'];
+    today: string;
+    plan: boolean;
+    chosen: boolean;
+    onToggle: () => void;
+    open: boolean;
+    onOpen: () => void;
+};
 
 function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps) {
     return (
@@ -98,7 +124,14 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
             <tr className={`border-t border-rule/60 ${chosen ? 'bg-spruce-wash' : ''}`} data-item={item.code}>
                 {plan && (
                     <td className="py-1.5">
-                        <input type="checkbox" className="block size-6 accent-spruce" aria-label={`Take ${item.title}`} checked={chosen} disabled={item.visit !== null} onChange={onToggle} />
+                        <input
+                            type="checkbox"
+                            className="block size-6 accent-spruce"
+                            aria-label={`Take ${item.title}`}
+                            checked={chosen}
+                            disabled={item.visit !== null}
+                            onChange={onToggle}
+                        />
                     </td>
                 )}
                 <td className="px-2">
@@ -114,7 +147,13 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
                 <td className="px-2 text-right font-mono">{item.hours}</td>
                 <td className="px-2 text-sm">{item.visit}</td>
                 <td className="text-right">
-                    <button type="button" className="min-h-9 px-2 text-sm underline underline-offset-4" aria-expanded={open} aria-label={`Why ${item.title}`} onClick={onOpen}>
+                    <button
+                        type="button"
+                        className="min-h-9 px-2 text-sm underline underline-offset-4"
+                        aria-expanded={open}
+                        aria-label={`Why ${item.title}`}
+                        onClick={onOpen}
+                    >
                         why
                     </button>
                 </td>

@@ -67,7 +67,13 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                 ))}
                 <div className="ml-auto flex items-center">
                     {horizons.map((h) => (
-                        <button key={h} type="button" aria-pressed={horizon === h} className={pill(horizon === h)} onClick={() => setHorizon(h)}>
+                        <button
+                            key={h}
+                            type="button"
+                            aria-pressed={horizon === h}
+                            className={pill(horizon === h)}
+                            onClick={() => setHorizon(h)}
+                        >
                             {h} days
                         </button>
                     ))}
@@ -80,7 +86,11 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                         {reachTicks(horizon)
                             .filter((t) => t / horizon > 0.12)
                             .map((t) => (
-                                <span key={t} className="absolute -translate-x-1/2 whitespace-nowrap font-mono text-xs" style={{ left: `${(t / horizon) * 100}%` }}>
+                                <span
+                                    key={t}
+                                    className="absolute -translate-x-1/2 whitespace-nowrap font-mono text-xs"
+                                    style={{ left: `${(t / horizon) * 100}%` }}
+                                >
                                     {short(plus(fleet.today, t), fleet.today)}
                                 </span>
                             ))}
@@ -115,7 +125,9 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                     </button>
                 ))}
             </div>
-            {fleet.rows.length === 0 && <p className="text-soft">Aircraft appear here with how far each can go before something stops it.</p>}
+            {fleet.rows.length === 0 && (
+                <p className="text-soft">Aircraft appear here with how far each can go before something stops it.</p>
+            )}
         </Page>
     );
 }

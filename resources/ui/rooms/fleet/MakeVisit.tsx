@@ -19,7 +19,8 @@ export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['Air
     const [start, setStart] = useState(today);
     const [end, setEnd] = useState(today === '' ? '' : plus(today, 2));
     const make = useSend(
-        (body: { mark: string; title: string; bay: string; start: string; end: string; items: number[] }, headers) => take(api.POST('/api/visits', { body, headers })),
+        (body: { mark: string; title: string; bay: string; start: string; end: string; items: number[] }, headers) =>
+            take(api.POST('/api/visits', { body, headers })),
         (visit) => void navigate(`/visits/${visit.id}`),
     );
     const submit = (e: FormEvent) => {
@@ -46,7 +47,9 @@ export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['Air
                 <div className="col-span-2">
                     <Trouble error={make.error} />
                     <Button kind="main" big type="submit" className="mt-3" disabled={make.isPending}>
-                        {make.isPending ? 'Making cards…' : `Make the visit and its ${items.length} ${items.length === 1 ? 'card' : 'cards'}`}
+                        {make.isPending
+                            ? 'Making cards…'
+                            : `Make the visit and its ${items.length} ${items.length === 1 ? 'card' : 'cards'}`}
                     </Button>
                 </div>
             </form>

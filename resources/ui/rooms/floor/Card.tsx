@@ -126,7 +126,10 @@ function Ended({ card, onSign }: { card: CardData; onSign: (what: 'sign' | 'insp
                     </Button>
                 )}
                 {card.state === 'closed' && (
-                    <Link to={`/release/${card.visitId}`} className="inline-flex min-h-14 items-center rounded-lg border border-ink bg-sheet px-5 font-semibold">
+                    <Link
+                        to={`/release/${card.visitId}`}
+                        className="inline-flex min-h-14 items-center rounded-lg border border-ink bg-sheet px-5 font-semibold"
+                    >
                         To release
                     </Link>
                 )}
@@ -143,7 +146,9 @@ function Beside({ card, onRaise }: { card: CardData; onRaise: () => void }) {
             <ul className="mt-1 divide-y divide-rule">
                 {card.safing.map((d, i) => (
                     <li key={d.id} className="grid grid-cols-[1.8rem_1fr] py-2">
-                        <span className="mt-0.5 grid size-5 place-items-center rounded-full bg-ink font-mono text-xs text-paper">{i + 1}</span>
+                        <span className="mt-0.5 grid size-5 place-items-center rounded-full bg-ink font-mono text-xs text-paper">
+                            {i + 1}
+                        </span>
                         <span>
                             <b>{d.kind}</b>
                             <span className="block text-sm text-soft">
@@ -161,7 +166,8 @@ function Beside({ card, onRaise }: { card: CardData; onRaise: () => void }) {
             <ul className="mt-1 divide-y divide-rule">
                 {card.findings.map((f) => (
                     <li key={f.id} className="py-2" data-finding={f.number}>
-                        <Glyph state={f.state === 'open' ? 'stop' : f.state === 'deferred' ? 'watch' : 'clear'} /> <b className="font-mono">{f.number}</b> {f.state}
+                        <Glyph state={f.state === 'open' ? 'stop' : f.state === 'deferred' ? 'watch' : 'clear'} />{' '}
+                        <b className="font-mono">{f.number}</b> {f.state}
                         <span className="block text-sm">{f.place}</span>
                         <span className="block text-sm text-soft">{f.extent}</span>
                     </li>
@@ -179,7 +185,11 @@ function Beside({ card, onRaise }: { card: CardData; onRaise: () => void }) {
 function Sign({ card, what, onClose }: { card: CardData; what: 'sign' | 'inspect'; onClose: () => void }) {
     const send = useSend(
         (body: { version: number; stamp: string; pin: string }, headers) =>
-            take(what === 'sign' ? api.POST('/api/cards/{id}/sign', { params: { path: { id: card.id } }, body, headers }) : api.POST('/api/cards/{id}/inspect', { params: { path: { id: card.id } }, body, headers })),
+            take(
+                what === 'sign'
+                    ? api.POST('/api/cards/{id}/sign', { params: { path: { id: card.id } }, body, headers })
+                    : api.POST('/api/cards/{id}/inspect', { params: { path: { id: card.id } }, body, headers }),
+            ),
         onClose,
     );
     return (
@@ -198,4 +208,3 @@ function Sign({ card, what, onClose }: { card: CardData; what: 'sign' | 'inspect
         />
     );
 }
-

@@ -34,7 +34,11 @@ function Cards({ title, cards }: { title: string; cards: Schemas['CardRow'][] })
                     const [state, word] = c.hold ? ['stop', 'held'] : (cardStates[c.state] ?? ['clear', c.state]);
                     return (
                         <li key={c.id}>
-                            <Link to={`/floor/${c.id}`} data-card={c.number} className="grid min-h-14 grid-cols-[7rem_6rem_minmax(0,1fr)_10rem] items-center gap-3 py-2 hover:bg-sheet">
+                            <Link
+                                to={`/floor/${c.id}`}
+                                data-card={c.number}
+                                className="grid min-h-14 grid-cols-[7rem_6rem_minmax(0,1fr)_10rem] items-center gap-3 py-2 hover:bg-sheet"
+                            >
                                 <State state={state} word={word} />
                                 <b className="font-mono">{c.mark}</b>
                                 <span className="min-w-0">

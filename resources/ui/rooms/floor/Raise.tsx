@@ -10,7 +10,11 @@ import { Trouble } from '../../parts/Page';
 export function Raise({ card, onClose }: { card: Schemas['CardView']; onClose: () => void }) {
     const [place, setPlace] = useState('');
     const [extent, setExtent] = useState('');
-    const send = useSend((body: { place: string; extent: string }, headers) => take(api.POST('/api/cards/{id}/findings', { params: { path: { id: card.id } }, body, headers })), onClose);
+    const send = useSend(
+        (body: { place: string; extent: string }, headers) =>
+            take(api.POST('/api/cards/{id}/findings', { params: { path: { id: card.id } }, body, headers })),
+        onClose,
+    );
     const submit = (e: FormEvent) => {
         e.preventDefault();
         send.mutate({ place, extent });
@@ -18,8 +22,22 @@ export function Raise({ card, onClose }: { card: Schemas['CardView']; onClose: (
     return (
         <Dialog open onClose={onClose} title={`Something is wrong on ${card.mark}`}>
             <form onSubmit={submit} className="space-y-4">
-                <Field label="Place" name="place" autoFocus placeholder="propeller 1, blade 3, leading edge" value={place} onChange={(e) => setPlace(e.target.value)} />
-                <Field label="Extent" name="extent" placeholder="boot edge lifted over 40 mm" value={extent} onChange={(e) => setExtent(e.target.value)} hint="What it is and how far it goes: from hole to edge, so long, so deep." />
+                <Field
+                    label="Place"
+                    name="place"
+                    autoFocus
+                    placeholder="propeller 1, blade 3, leading edge"
+                    value={place}
+                    onChange={(e) => setPlace(e.target.value)}
+                />
+                <Field
+                    label="Extent"
+                    name="extent"
+                    placeholder="boot edge lifted over 40 mm"
+                    value={extent}
+                    onChange={(e) => setExtent(e.target.value)}
+                    hint="What it is and how far it goes: from hole to edge, so long, so deep."
+                />
                 <Trouble error={send.error} />
                 <Button kind="main" big type="submit" disabled={send.isPending || place === '' || extent === ''}>
                     Raise the finding

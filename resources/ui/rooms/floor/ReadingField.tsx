@@ -24,7 +24,13 @@ export function useTool(card: Schemas['CardView'], kind: string): [string, (code
 }
 
 /** What the server would say of a reading, as one types. */
-export function usePreview(card: Schemas['CardView'], step: Schemas['StepView'], entry: string, tool: string, point?: string): Schemas['Preview'] | null {
+export function usePreview(
+    card: Schemas['CardView'],
+    step: Schemas['StepView'],
+    entry: string,
+    tool: string,
+    point?: string,
+): Schemas['Preview'] | null {
     const [said, setSaid] = useState<Schemas['Preview'] | null>(null);
     useEffect(() => {
         if (entry.trim() === '') {
@@ -33,7 +39,12 @@ export function usePreview(card: Schemas['CardView'], step: Schemas['StepView'],
         }
         let live = true;
         const timer = setTimeout(() => {
-            take(api.POST('/api/cards/{id}/steps/{no}/preview', { params: { path: { id: card.id, no: step.no } }, body: { entry, tool, point } }))
+            take(
+                api.POST('/api/cards/{id}/steps/{no}/preview', {
+                    params: { path: { id: card.id, no: step.no } },
+                    body: { entry, tool, point },
+                }),
+            )
                 .then((p) => live && setSaid(p))
                 .catch(() => live && setSaid(null));
         }, 120);
@@ -45,9 +56,19 @@ export function usePreview(card: Schemas['CardView'], step: Schemas['StepView'],
     return said;
 }
 
-export const verdictColour = (verdict: string | undefined): string => (verdict === 'pass' ? 'text-spruce' : verdict === undefined ? 'text-soft' : 'text-rust');
+export const verdictColour = (verdict: string | undefined): string =>
+    verdict === 'pass' ? 'text-spruce' : verdict === undefined ? 'text-soft' : 'text-rust';
 
-type Props = { card: Schemas['CardView']; step: Schemas['StepView']; spec: ReadingSpec; entry: string; onEntry: (v: string) => void; tool: string; onTool: (code: string) => void; onKeep: () => void };
+type Props = {
+    card: Schemas['CardView'];
+    step: Schemas['StepView'];
+    spec: ReadingSpec;
+    entry: string;
+    onEntry: (v: string) => void;
+    tool: string;
+    onTool: (code: string) => void;
+    onKeep: () => void;
+};
 
 /** One reading: the scale, the field with its unit fixed, the verdict as one types, the tool. */
 export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, onKeep }: Props) {
@@ -57,7 +78,12 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
     const unit = unitLabel(spec.limit.unit);
     return (
         <div className="mt-5">
-            <Scale limit={band(spec.limit)} unit={unit} value={preview?.value ?? drawn(entry)} bad={preview !== null && preview.verdict !== 'pass'} />
+            <Scale
+                limit={band(spec.limit)}
+                unit={unit}
+                value={preview?.value ?? drawn(entry)}
+                bad={preview !== null && preview.verdict !== 'pass'}
+            />
             <div className="mt-3 flex flex-wrap items-center gap-5">
                 <label className="flex h-[4.25rem] w-52 items-center rounded-xl border-2 border-ink bg-sheet px-4">
                     <span className="sr-only">{spec.point}</span>
@@ -78,7 +104,11 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                     />
                     <span className="text-[1.1rem] font-semibold text-soft">{unit}</span>
                 </label>
-                <p className={`max-w-md text-[1.2rem] leading-snug font-semibold ${verdictColour(preview?.verdict)}`} aria-live="polite" data-testid="verdict">
+                <p
+                    className={`max-w-md text-[1.2rem] leading-snug font-semibold ${verdictColour(preview?.verdict)}`}
+                    aria-live="polite"
+                    data-testid="verdict"
+                >
                     {preview?.said ?? (entry === '' ? `Read ${spec.point}.` : '…')}
                 </p>
             </div>
@@ -87,14 +117,29 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
     );
 }
 
-export function ToolPick({ card, kind, tool, onTool }: { card: Schemas['CardView']; kind: string; tool: string; onTool: (code: string) => void }) {
+export function ToolPick({
+    card,
+    kind,
+    tool,
+    onTool,
+}: {
+    card: Schemas['CardView'];
+    kind: string;
+    tool: string;
+    onTool: (code: string) => void;
+}) {
     const tools = card.tools.filter((t) => t.kind === kind);
     const chosen = tools.find((t) => t.code === tool);
     return (
         <div className="mt-3 flex flex-wrap items-center gap-2">
             <label className="flex items-center gap-2">
                 <span className="capitalize">{kind}</span>
-                <select name="tool" value={tool} onChange={(e) => onTool(e.target.value)} className="h-12 rounded-lg border-2 border-soft bg-sheet px-2 font-mono">
+                <select
+                    name="tool"
+                    value={tool}
+                    onChange={(e) => onTool(e.target.value)}
+                    className="h-12 rounded-lg border-2 border-soft bg-sheet px-2 font-mono"
+                >
                     {tool === '' && <option value="">choose</option>}
                     {tools.map((t) => (
                         <option key={t.code} value={t.code}>
@@ -104,7 +149,10 @@ export function ToolPick({ card, kind, tool, onTool }: { card: Schemas['CardView
                 </select>
             </label>
             <span className={`text-sm ${chosen && !chosen.usable ? 'font-semibold text-rust' : 'text-soft'}`}>
-                {chosen ? (chosen.why ?? `${chosen.title}, checked until ${chosen.calDue}, reads to ${chosen.resolution} ${unitLabel(chosen.unit)}`) : `no ${kind} in the store`}
+                {chosen
+                    ? (chosen.why ??
+                      `${chosen.title}, checked until ${chosen.calDue}, reads to ${chosen.resolution} ${unitLabel(chosen.unit)}`)
+                    : `no ${kind} in the store`}
             </span>
         </div>
     );

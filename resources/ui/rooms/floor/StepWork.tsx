@@ -13,7 +13,9 @@ export type StepBody = { version: number; do: string; entry?: string; entries?: 
 
 /** Sends an answer to a step; the card that comes back is shown as it is. */
 export function useStep(card: Schemas['CardView'], step: Schemas['StepView']) {
-    return useSend((body: StepBody, headers) => take(api.POST('/api/cards/{id}/steps/{no}', { params: { path: { id: card.id, no: step.no } }, body, headers })));
+    return useSend((body: StepBody, headers) =>
+        take(api.POST('/api/cards/{id}/steps/{no}', { params: { path: { id: card.id, no: step.no } }, body, headers })),
+    );
 }
 
 /** The step in hand, with the control its kind needs. */
@@ -24,7 +26,15 @@ export function StepWork(props: StepProps) {
             return <DoneStep {...props} />;
         }
         if (!may) {
-            return <p className="mt-4 text-soft">{card.held ? '' : card.state === 'signed' || card.state === 'closed' ? 'The card is signed.' : 'Only somebody assigned to this card can work it.'}</p>;
+            return (
+                <p className="mt-4 text-soft">
+                    {card.held
+                        ? ''
+                        : card.state === 'signed' || card.state === 'closed'
+                          ? 'The card is signed.'
+                          : 'Only somebody assigned to this card can work it.'}
+                </p>
+            );
         }
         switch (step.kind) {
             case 'measurement':
@@ -77,7 +87,13 @@ export function useEnter(run: () => void, on: boolean) {
     });
 }
 
-const confirmWords: Record<string, string> = { caution: 'Read and understood', instruction: 'Done', finding_prompt: 'Looked at; nothing more found', safing_fit: 'Fitted, flag showing', safing_remove: 'Removed, flag back' };
+const confirmWords: Record<string, string> = {
+    caution: 'Read and understood',
+    instruction: 'Done',
+    finding_prompt: 'Looked at; nothing more found',
+    safing_fit: 'Fitted, flag showing',
+    safing_remove: 'Removed, flag back',
+};
 
 function ConfirmStep({ card, step, onWrong }: StepProps) {
     const send = useStep(card, step);
@@ -86,8 +102,12 @@ function ConfirmStep({ card, step, onWrong }: StepProps) {
     const device = card.safing.find((d) => d.cardId === card.id && d.removedBy === step.no);
     return (
         <>
-            {step.kind === 'safing_fit' && <Plate title={String(step.spec.device)} lines={[String(step.spec.place), String(step.spec.flag)]} />}
-            {step.kind === 'safing_remove' && device && <Plate title={device.kind} lines={[device.place, device.flag, `since ${device.since}, ${device.by}`]} />}
+            {step.kind === 'safing_fit' && (
+                <Plate title={String(step.spec.device)} lines={[String(step.spec.place), String(step.spec.flag)]} />
+            )}
+            {step.kind === 'safing_remove' && device && (
+                <Plate title={device.kind} lines={[device.place, device.flag, `since ${device.since}, ${device.by}`]} />
+            )}
             <Trouble error={send.error} />
             <div className="mt-8 flex gap-3">
                 <Button kind="main" big hint="Enter" disabled={send.isPending} onClick={done}>
@@ -131,7 +151,8 @@ function ReadStep({ card, step, onWrong }: StepProps) {
             <ReadingField card={card} step={step} spec={spec} entry={entry} onEntry={setEntry} tool={tool} onTool={setTool} onKeep={keep} />
             {last && last.verdict !== 'pass' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
-                    Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right and read again, or raise a finding.
+                    Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right and read again, or
+                    raise a finding.
                 </p>
             )}
             <Trouble error={send.error} />
@@ -189,7 +210,18 @@ function TestStep({ card, step, onWrong }: StepProps) {
                     The last try read <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Put it right, then hold again.
                 </p>
             )}
-            {over && <ReadingField card={card} step={step} spec={spec.reading} entry={entry} onEntry={setEntry} tool={tool} onTool={setTool} onKeep={keep} />}
+            {over && (
+                <ReadingField
+                    card={card}
+                    step={step}
+                    spec={spec.reading}
+                    entry={entry}
+                    onEntry={setEntry}
+                    tool={tool}
+                    onTool={setTool}
+                    onKeep={keep}
+                />
+            )}
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
                 {!running && (
@@ -206,11 +238,7 @@ function TestStep({ card, step, onWrong }: StepProps) {
                     Something is wrong
                 </Button>
             </div>
-            {over && (
-                <p className="mt-4 text-soft">
-                    Afterwards: {spec.restore.join('; ')}.
-                </p>
-            )}
+            {over && <p className="mt-4 text-soft">Afterwards: {spec.restore.join('; ')}.</p>}
         </>
     );
 }
@@ -221,7 +249,16 @@ function Hold({ held, of }: { held: number; of: number }) {
     return (
         <svg viewBox="0 0 128 128" className="size-32 shrink-0" role="timer" aria-label={`${Math.floor(held)} of ${of} seconds held`}>
             <circle cx="64" cy="64" r="52" fill="none" className="stroke-shade" strokeWidth="10" />
-            <circle cx="64" cy="64" r="52" fill="none" className="stroke-spruce" strokeWidth="10" strokeDasharray={`${(held / of) * length} ${length}`} transform="rotate(-90 64 64)" />
+            <circle
+                cx="64"
+                cy="64"
+                r="52"
+                fill="none"
+                className="stroke-spruce"
+                strokeWidth="10"
+                strokeDasharray={`${(held / of) * length} ${length}`}
+                transform="rotate(-90 64 64)"
+            />
             <text x="64" y="70" textAnchor="middle" className="fill-ink font-mono text-[26px] font-bold">
                 {Math.floor(held)}
             </text>
@@ -273,7 +310,14 @@ function DoneStep({ card, step, may }: StepProps) {
                                 send.mutate({ version: card.version, do: 'reopen', note: why });
                             }}
                         >
-                            <input autoFocus value={why} onChange={(e) => setWhy(e.target.value)} aria-label="Why it is taken back" placeholder="Why? The first entry stays in the record." className="h-12 flex-1 rounded-lg border-2 border-soft bg-sheet px-3" />
+                            <input
+                                autoFocus
+                                value={why}
+                                onChange={(e) => setWhy(e.target.value)}
+                                aria-label="Why it is taken back"
+                                placeholder="Why? The first entry stays in the record."
+                                className="h-12 flex-1 rounded-lg border-2 border-soft bg-sheet px-3"
+                            />
                             <Button big type="submit" disabled={why === '' || send.isPending}>
                                 Take back
                             </Button>

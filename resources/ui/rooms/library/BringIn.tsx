@@ -9,7 +9,10 @@ export function BringIn() {
     const [view, setView] = useState<Schemas['ImportView'] | null>(null);
     const [error, setError] = useState<Failure | null>(null);
     const [busy, setBusy] = useState(false);
-    const apply = useSend((id: number, headers) => take(api.POST('/api/library/imports/{id}/apply', { params: { path: { id } }, headers })), setView);
+    const apply = useSend(
+        (id: number, headers) => take(api.POST('/api/library/imports/{id}/apply', { params: { path: { id } }, headers })),
+        setView,
+    );
     const look = async (file: File | undefined) => {
         if (!file) {
             return;

@@ -6,7 +6,12 @@ import { type Column, Table } from '../../parts/Table';
 import { BringIn } from './BringIn';
 
 const columns: Column<Schemas['TemplateView']>[] = [
-    { id: 'state', header: 'State', accessorKey: 'state', cell: ({ row }) => <State state={row.original.state} word={row.original.state === 'stop' ? 're-read' : 'current'} /> },
+    {
+        id: 'state',
+        header: 'State',
+        accessorKey: 'state',
+        cell: ({ row }) => <State state={row.original.state} word={row.original.state === 'stop' ? 're-read' : 'current'} />,
+    },
     { id: 'code', header: 'Card', accessorKey: 'code', cell: ({ row }) => <span className="font-mono">{row.original.code}</span> },
     { id: 'title', header: 'Title', accessorKey: 'title' },
     { id: 'manual', header: 'Written from', accessorFn: (t) => `${t.manual} rev. ${t.revision}` },
@@ -37,7 +42,8 @@ export function Library() {
                                 <p key={m.code} className="border-b border-rule/60 py-1.5">
                                     <b className="font-mono">{m.code}</b> revision {m.revision}
                                     <span className="block text-sm text-soft">
-                                        {m.title}; {m.templates} cards cite it{m.stale > 0 && <b className="text-rust">, {m.stale} from an older revision</b>}
+                                        {m.title}; {m.templates} cards cite it
+                                        {m.stale > 0 && <b className="text-rust">, {m.stale} from an older revision</b>}
                                     </span>
                                 </p>
                             ))}

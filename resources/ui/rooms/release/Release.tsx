@@ -46,7 +46,11 @@ function ReleaseOf({ view }: { view: Schemas['ReleaseView'] }) {
                 <ol className="divide-y divide-rule border-y border-rule" data-testid="blockers">
                     {view.blockers.map((b) => (
                         <li key={b.code + b.title}>
-                            <Link to={b.link} className="grid min-h-12 grid-cols-[2rem_1fr_auto] items-center py-2 hover:bg-sheet" data-code={b.code}>
+                            <Link
+                                to={b.link}
+                                className="grid min-h-12 grid-cols-[2rem_1fr_auto] items-center py-2 hover:bg-sheet"
+                                data-code={b.code}
+                            >
                                 <Glyph state="stop" />
                                 <span>
                                     <b>{b.title}</b> {b.text}
@@ -89,7 +93,11 @@ function ReleaseOf({ view }: { view: Schemas['ReleaseView'] }) {
 }
 
 function SignRelease({ view, onClose }: { view: Schemas['ReleaseView']; onClose: () => void }) {
-    const send = useSend((body: { stamp: string; pin: string }, headers) => take(api.POST('/api/release/{id}', { params: { path: { id: view.id } }, body, headers })), onClose);
+    const send = useSend(
+        (body: { stamp: string; pin: string }, headers) =>
+            take(api.POST('/api/release/{id}', { params: { path: { id: view.id } }, body, headers })),
+        onClose,
+    );
     return (
         <Signature
             open

@@ -13,11 +13,16 @@ export function Releases() {
                     <ul className="divide-y divide-rule border-y border-rule">
                         {room.visits.map((v) => (
                             <li key={v.id}>
-                                <Link to={`/release/${v.id}`} className="grid min-h-12 grid-cols-[14rem_6rem_minmax(0,1fr)_9rem] items-center gap-3 py-2 hover:bg-sheet">
+                                <Link
+                                    to={`/release/${v.id}`}
+                                    className="grid min-h-12 grid-cols-[14rem_6rem_minmax(0,1fr)_9rem] items-center gap-3 py-2 hover:bg-sheet"
+                                >
                                     <State state={v.state} word={v.said} />
                                     <b className="font-mono">{v.mark}</b>
                                     <span>{v.title}</span>
-                                    <span className="text-sm text-soft">{v.number ? `left ${short(v.end, v.end)}` : `leaves ${short(v.end, v.end)}`}</span>
+                                    <span className="text-sm text-soft">
+                                        {v.number ? `left ${short(v.end, v.end)}` : `leaves ${short(v.end, v.end)}`}
+                                    </span>
                                 </Link>
                             </li>
                         ))}

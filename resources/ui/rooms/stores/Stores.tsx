@@ -5,12 +5,24 @@ import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 
 const columns: Column<Schemas['StoreTool']>[] = [
-    { id: 'state', header: 'State', accessorKey: 'state', cell: ({ row }) => <State state={row.original.state} word={{ stop: 'do not use', watch: 'soon due', clear: 'usable' }[row.original.state]} /> },
+    {
+        id: 'state',
+        header: 'State',
+        accessorKey: 'state',
+        cell: ({ row }) => (
+            <State state={row.original.state} word={{ stop: 'do not use', watch: 'soon due', clear: 'usable' }[row.original.state]} />
+        ),
+    },
     { id: 'code', header: 'Tool', accessorKey: 'code', cell: ({ row }) => <b className="font-mono">{row.original.code}</b> },
     { id: 'title', header: 'What', accessorKey: 'title' },
     { id: 'range', header: 'Range', accessorKey: 'range' },
     { id: 'said', header: 'Calibration', accessorKey: 'said' },
-    { id: 'calDue', header: 'Due', accessorKey: 'calDue', cell: ({ row }) => <span className="whitespace-nowrap">{row.original.calDue}</span> },
+    {
+        id: 'calDue',
+        header: 'Due',
+        accessorKey: 'calDue',
+        cell: ({ row }) => <span className="whitespace-nowrap">{row.original.calDue}</span>,
+    },
     { id: 'place', header: 'Place', accessorKey: 'place' },
     { id: 'readings', header: 'Readings', accessorKey: 'readings' },
 ];

@@ -12,7 +12,12 @@ import { Progress } from './Visits';
 
 type Role = 'perform' | 'duplicate';
 
-export const cardStates: Record<string, [string, string]> = { open: ['clear', 'open'], in_work: ['watch', 'in work'], signed: ['waiting', 'to inspect'], closed: ['clear', 'closed'] };
+export const cardStates: Record<string, [string, string]> = {
+    open: ['clear', 'open'],
+    in_work: ['watch', 'in work'],
+    signed: ['waiting', 'to inspect'],
+    closed: ['clear', 'closed'],
+};
 
 /** A visit with its cards and the people on them. */
 export function Visit() {
@@ -34,10 +39,18 @@ export function Visit() {
                     sentence={`${v.title}: ${v.sentence}`}
                     actions={
                         <>
-                            <a href={`/api/release/${v.id}/cards.pdf`} target="_blank" rel="noreferrer" className="inline-flex min-h-9 items-center rounded-lg border border-ink px-3.5 font-semibold">
+                            <a
+                                href={`/api/release/${v.id}/cards.pdf`}
+                                target="_blank"
+                                rel="noreferrer"
+                                className="inline-flex min-h-9 items-center rounded-lg border border-ink px-3.5 font-semibold"
+                            >
                                 Print the cards
                             </a>
-                            <Link to={`/release/${v.id}`} className="inline-flex min-h-9 items-center rounded-lg border border-ink px-3.5 font-semibold">
+                            <Link
+                                to={`/release/${v.id}`}
+                                className="inline-flex min-h-9 items-center rounded-lg border border-ink px-3.5 font-semibold"
+                            >
                                 Release
                             </Link>
                         </>
@@ -48,8 +61,15 @@ export function Visit() {
                             {v.cards.map((c) => {
                                 const [state, word] = cardStates[c.state] ?? ['clear', c.state];
                                 return (
-                                    <li key={c.id} className="grid grid-cols-[7rem_minmax(0,1fr)_9rem_minmax(0,1.2fr)] items-center gap-4 py-2.5" data-card={c.number}>
-                                        <State state={c.lacks && c.state !== 'closed' ? 'stop' : state} word={c.lacks && c.state === 'open' ? 'unmanned' : word} />
+                                    <li
+                                        key={c.id}
+                                        className="grid grid-cols-[7rem_minmax(0,1fr)_9rem_minmax(0,1.2fr)] items-center gap-4 py-2.5"
+                                        data-card={c.number}
+                                    >
+                                        <State
+                                            state={c.lacks && c.state !== 'closed' ? 'stop' : state}
+                                            word={c.lacks && c.state === 'open' ? 'unmanned' : word}
+                                        />
                                         <Link to={`/floor/${c.id}`} className="min-w-0">
                                             <span className="font-mono text-sm text-soft">{c.number}</span> <b>{c.title}</b>
                                             <span className="block text-sm text-soft">
@@ -59,13 +79,22 @@ export function Visit() {
                                         <Progress done={c.stepsDone} of={c.steps} />
                                         <div className="flex flex-wrap items-center gap-2">
                                             {c.people.map((p) => (
-                                                <Assigned key={p.personId + p.role} cardId={c.id} person={p} may={may.includes('plan') && c.state !== 'closed'} />
+                                                <Assigned
+                                                    key={p.personId + p.role}
+                                                    cardId={c.id}
+                                                    person={p}
+                                                    may={may.includes('plan') && c.state !== 'closed'}
+                                                />
                                             ))}
                                             {c.lacks && <span className="text-sm text-rust">{c.lacks}</span>}
                                             {may.includes('plan') && c.state !== 'closed' && (
                                                 <>
                                                     <Button onClick={() => setChoosing({ card: c, role: 'perform' })}>Assign</Button>
-                                                    {c.critical && <Button onClick={() => setChoosing({ card: c, role: 'duplicate' })}>Inspector</Button>}
+                                                    {c.critical && (
+                                                        <Button onClick={() => setChoosing({ card: c, role: 'duplicate' })}>
+                                                            Inspector
+                                                        </Button>
+                                                    )}
                                                 </>
                                             )}
                                         </div>
@@ -82,7 +111,13 @@ export function Visit() {
 }
 
 const assign = (body: { id: number; person: number; role: string; remove?: boolean }, headers: Record<string, string>) =>
-    take(api.POST('/api/cards/{id}/assignments', { params: { path: { id: body.id } }, body: { person: body.person, role: body.role, remove: body.remove ?? false }, headers }));
+    take(
+        api.POST('/api/cards/{id}/assignments', {
+            params: { path: { id: body.id } },
+            body: { person: body.person, role: body.role, remove: body.remove ?? false },
+            headers,
+        }),
+    );
 
 function Assigned({ cardId, person, may }: { cardId: number; person: Schemas['AssignedView']; may: boolean }) {
     const send = useSend(assign);
@@ -93,7 +128,13 @@ function Assigned({ cardId, person, may }: { cardId: number; person: Schemas['As
                 {person.role === 'duplicate' && <span className="text-sm text-soft"> inspects</span>}
             </span>
             {may ? (
-                <button type="button" title={send.error?.message ?? 'Take off the card'} className={`ml-1 min-h-8 px-2 ${send.error ? 'text-rust' : ''}`} aria-label={`Take ${person.name} off`} onClick={() => send.mutate({ id: cardId, person: person.personId, role: person.role, remove: true })}>
+                <button
+                    type="button"
+                    title={send.error?.message ?? 'Take off the card'}
+                    className={`ml-1 min-h-8 px-2 ${send.error ? 'text-rust' : ''}`}
+                    aria-label={`Take ${person.name} off`}
+                    onClick={() => send.mutate({ id: cardId, person: person.personId, role: person.role, remove: true })}
+                >
                     −
                 </button>
             ) : (
@@ -110,16 +151,26 @@ function Choose({ card, role, onClose }: { card: Schemas['VisitCard']; role: Rol
     });
     const send = useSend(assign, onClose);
     return (
-        <Dialog open onClose={onClose} title={role === 'perform' ? `Who works ${card.number}?` : `Who inspects ${card.number} independently?`} wide>
+        <Dialog
+            open
+            onClose={onClose}
+            title={role === 'perform' ? `Who works ${card.number}?` : `Who inspects ${card.number} independently?`}
+            wide
+        >
             <Trouble error={send.error ?? people.error} />
             <ul className="mt-2 divide-y divide-rule/70">
                 {people.data?.map((p) => (
                     <li key={p.id} className="flex items-center justify-between gap-4 py-1.5" data-person={p.stamp}>
                         <span>
-                            <b>{p.name}</b> <span className="font-mono text-sm text-soft">{p.stamp}</span> <span className="text-sm text-soft">{p.shift} shift</span>
+                            <b>{p.name}</b> <span className="font-mono text-sm text-soft">{p.stamp}</span>{' '}
+                            <span className="text-sm text-soft">{p.shift} shift</span>
                             {p.why && <span className="block text-sm text-rust">{p.why}</span>}
                         </span>
-                        <Button kind={p.fits ? 'main' : 'plain'} disabled={send.isPending} onClick={() => send.mutate({ id: card.id, person: p.id, role })}>
+                        <Button
+                            kind={p.fits ? 'main' : 'plain'}
+                            disabled={send.isPending}
+                            onClick={() => send.mutate({ id: card.id, person: p.id, role })}
+                        >
                             Assign
                         </Button>
                     </li>

@@ -4,7 +4,11 @@ import { short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 
-const states: Record<string, [string, string]> = { planned: ['clear', 'planned'], in_work: ['waiting', 'in work'], released: ['clear', 'released'] };
+const states: Record<string, [string, string]> = {
+    planned: ['clear', 'planned'],
+    in_work: ['waiting', 'in work'],
+    released: ['clear', 'released'],
+};
 
 /** Visits planned and in work. */
 export function Visits() {
@@ -17,7 +21,10 @@ export function Visits() {
                             const [state, word] = states[v.state] ?? ['clear', v.state];
                             return (
                                 <li key={v.id}>
-                                    <Link to={`/visits/${v.id}`} className="grid grid-cols-[7rem_6rem_minmax(0,1fr)_14rem_11rem] items-center gap-3 py-3 hover:bg-sheet">
+                                    <Link
+                                        to={`/visits/${v.id}`}
+                                        className="grid grid-cols-[7rem_6rem_minmax(0,1fr)_14rem_11rem] items-center gap-3 py-3 hover:bg-sheet"
+                                    >
                                         <State state={state} word={word} />
                                         <b className="font-mono">{v.mark}</b>
                                         <span className="min-w-0">

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Crew\Person;
+use Illuminate\Console\Command;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Jorvel\Core\Fleet\Allowance;
+use Jorvel\Core\Fleet\Due;
+use Jorvel\Core\Fleet\DueItem;
+use Jorvel\Core\Fleet\DueLimit;
+use Jorvel\Core\Fleet\Flying;
+use Jorvel\Core\Fleet\LastDone;
+use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Fleet\Rule;
+use Jorvel\Core\Shared\Day;
+
+/** Prints the figures, one JSON line each: `{"bench","metric","value","unit","aim","met"}`. Each is measured here and now. */
+final class Bench extends Command
+{
+    protected $signature = 'jorvel:bench {name? : due, fleet or page; all where absent} {--as-is : with the settings PHP was started with}';
+
+    protected $description = 'Measure and print the figures';
+
+    public function handle(): int
+    {
+        if (! $this->option('as-is')) {
+            return $this->compiled();
+        }
+        $benches = ['due' => $this->due(...), 'fleet' => $this->fleet(...), 'page' => $this->page(...)];
+        $name = $this->argument('name');
+        if ($name !== null && ! isset($benches[$name])) {
+            $this->error('There is no bench "'.$name.'"; use one of '.implode(', ', array_keys($benches)).'.');
+
+            return self::INVALID;
+        }
+        foreach ($name === null ? $benches : [$benches[$name]] as $bench) {
+            $bench();
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** Runs itself again with PHP's compiler on, as a long-running process would have it. */
+    private function compiled(): int
+    {
+        $name = $this->argument('name');
+        $process = proc_open([
+            PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', '-d', 'memory_limit=1G',
+            base_path('artisan'), 'jorvel:bench', ...($name === null ? [] : [(string) $name]), '--as-is',
+        ], [STDIN, STDOUT, STDERR], $pipes);
+
+        return $process === false ? self::FAILURE : proc_close($process);
+    }
+
+    /** Items of one to three limits, hours, landings and months, done and never done, both schools; the median of nine rounds. */
+    private function due(): void
+    {
+        mt_srand(7);
+        $flying = Flying::of(Day::parse('2026-05-04'), ['fh' => 10_500.0, 'ldg' => 9_100.0], ['fh' => 5.5, 'ldg' => 4.1], [], Day::parse('2016-03-12'));
+        $items = [];
+        for ($i = 0; $i < 20_000; $i++) {
+            $limits = [DueLimit::of('fh', mt_rand(1, 12) * 100, null, Allowance::of(null, 5, 20))];
+            if ($i % 2 === 0) {
+                $limits[] = DueLimit::of('months', mt_rand(3, 36), null, Allowance::of(15, null, null));
+            }
+            if ($i % 5 === 0) {
+                $limits[] = DueLimit::of('ldg', mt_rand(200, 900));
+            }
+            $done = Day::parse('2026-05-04')->plusDays(-mt_rand(1, 300));
+            $last = $i % 7 === 0 ? null : LastDone::on($done, ['fh' => 10_500.0 - mt_rand(1, 900), 'ldg' => 9_100.0 - mt_rand(1, 700)], ['fh' => 10_400.0 - mt_rand(1, 900)]);
+            $items[] = DueItem::of(Rule::First, $i % 3 === 0 ? Rebase::Actual : Rebase::Planned, $limits, $last);
+        }
+        $rates = [];
+        for ($round = 0; $round < 9; $round++) {
+            $from = hrtime(true);
+            foreach ($items as $item) {
+                Due::of($flying, $item);
+            }
+            $rates[] = count($items) / ((hrtime(true) - $from) / 1e9);
+        }
+        $this->figure('due', 'items computed per second, one core', self::median($rates), '1/s', 200_000, true);
+    }
+
+    /** The Fleet request through the whole framework with this database, warm; the median of 41. */
+    private function fleet(): void
+    {
+        Auth::login(Person::where('role', 'viewer')->firstOrFail());
+        $kernel = app(Kernel::class);
+        $times = [];
+        for ($i = 0; $i < 46; $i++) {
+            $from = hrtime(true);
+            $response = $kernel->handle(Request::create('/api/fleet', 'GET', [], [], [], ['HTTP_ACCEPT' => 'application/json']));
+            if ($response->getStatusCode() !== 200) {
+                throw new \RuntimeException("the Fleet request was answered with {$response->getStatusCode()}");
+            }
+            $times[] = (hrtime(true) - $from) / 1e6;
+        }
+        $this->figure('fleet', 'Fleet request, median', self::median(array_slice($times, 5)), 'ms', 60, false);
+    }
+
+    /** All the JavaScript that the first page after signing in loads, gzipped as served: the entry, the room Fleet, and what they import. */
+    private function page(): void
+    {
+        $manifest = json_decode((string) file_get_contents(public_path('build/manifest.json')), true, 512, JSON_THROW_ON_ERROR);
+        $wanted = ['resources/ui/main.tsx', 'resources/ui/rooms/fleet/Fleet.tsx'];
+        $files = [];
+        while ($wanted !== []) {
+            $chunk = $manifest[array_pop($wanted)];
+            if (! isset($files[$chunk['file']])) {
+                $files[$chunk['file']] = strlen((string) gzencode((string) file_get_contents(public_path('build/'.$chunk['file'])), 9));
+                array_push($wanted, ...($chunk['imports'] ?? []));
+            }
+        }
+        $this->figure('page', 'first page\'s JavaScript, gzipped', array_sum($files) / 1000, 'kB', 180, false);
+    }
+
+    private function figure(string $bench, string $metric, float $value, string $unit, float $aim, bool $more): void
+    {
+        $this->line((string) json_encode([
+            'bench' => $bench, 'metric' => $metric, 'value' => round($value, 1), 'unit' => $unit, 'aim' => $aim, 'met' => $more ? $value >= $aim : $value < $aim,
+        ], JSON_UNESCAPED_SLASHES));
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function median(array $values): float
+    {
+        sort($values);
+
+        return $values[intdiv(count($values), 2)];
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Tests\Contract;
+
+use Jorvel\Core\Contract\Door;
+use Jorvel\Core\Shared\InputError;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Bad input is refused with the path of what is wrong; each row spoils one thing in a good input. */
+final class BadInputTest extends TestCase
+{
+    private const GOOD = [
+        'due' => '{"as_of":"2026-05-04","counters":{"fh":10},"rates":{"fh":2},"plan":[{"from":"2026-05-06","to":"2026-05-08","rates":{"fh":0}},{"from":"2026-06-01","to":"2026-06-02","rates":{}}],"entry":{"date":"2020-01-31","counters":{}},"warn_days":10,"item":{"rule":"first","rebase":"planned","limits":[{"unit":"fh","interval":100,"tolerance":{"pct":10}},{"unit":"months","interval":12}],"last":{"date":"2026-01-31","counters":{"fh":4},"planned":{"months":"2026-02-28","anchor_day":31}}}}',
+        'limit' => '{"value":20,"unit":"Nm","limit":{"kind":"range","unit":"Nm","min":18,"max":22},"on":"2026-05-05","instrument":{"unit":"Nm","resolution":0.1,"uncertainty":0.3,"range":[5,60],"cal_due":"2026-06-30"},"decision":"guarded"}',
+        'rig' => '{"points":[{"id":"a","value":1,"min":0,"max":2},{"id":"b","value":1,"min":0,"max":2}],"adjusters":[{"id":"s","step":1,"min":-1,"max":1,"positive":"cw"}],"effects":{"s":{"a":1}},"match":[{"points":["a","b"],"within":1}]}',
+        'clock' => '{"category":"C","discovered":"2026-05-01T10:00:00Z","timezone":"Europe/Oslo","as_of":"2026-05-05T10:00:00Z","limits":{"days":8,"ldg":20},"at_discovery":{"ldg":100},"counters":{"ldg":104},"rates":{"ldg":2},"extensions":[{"days":5,"granted":"2026-05-04T10:00:00Z"}]}',
+        'release' => '{"cards":[{"id":"1","state":"closed","steps_open":0,"critical":false,"performed_by":["t"],"recheck_open":[],"revision_current":true}],"findings":[{"id":"f","state":"deferred","deferral_valid":true}],"safing":[{"id":"s","kind":"pin","place":"x","removed":false,"carried_by":"f"}],"tools_out":[],"readings":[{"id":"r","verdict":"pass"}],"certifier":{"id":"c","authority_valid":true,"rated":true}}',
+    ];
+
+    /** @return iterable<string, array{string, string, mixed, string, 4?: string}> kind, where to put, what (null takes it out), the path of the error */
+    public static function spoilt(): iterable
+    {
+        $rows = [
+            ['due', 'as_of', '2026-02-30', 'as_of'], ['due', 'as_of', '04.05.2026', 'as_of'], ['due', 'as_of', null, 'as_of'], ['due', 'colour', 'red', 'colour'],
+            ['due', 'item.limits.0.interval', 0, 'item.limits.0.interval'], ['due', 'item.limits.0.interval', '300', 'item.limits.0.interval'],
+            ['due', 'item.limits.0.intervall', 5, 'item.limits.0.intervall'], ['due', 'item.limits.1.interval', 1.5, 'item.limits.1.interval'],
+            ['due', 'item.limits.1.unit', 'fh', 'item.limits.1.unit'], ['due', 'item.limits.0.unit', '', 'item.limits.0.unit'],
+            ['due', 'item.limits.0.unit', 'cyc', 'item.last.counters.cyc'], ['due', 'counters.fh', null, 'counters.fh'], ['due', 'counters.fh', -1, 'counters.fh'],
+            ['due', 'rates.fh', null, 'rates.fh'], ['due', 'rates.fh', -2, 'rates.fh'], ['due', 'item.last.counters.fh', null, 'item.last.counters.fh'],
+            ['due', 'item.limits.0.tolerance.abs', 3, 'item.limits.0.tolerance'], ['due', 'item.limits.0.tolerance', (object) [], 'item.limits.0.tolerance'],
+            ['due', 'item.limits.1.early', ['abs' => 2.5], 'item.limits.1.early.abs'], ['due', 'plan.0.to', '2026-05-01', 'plan.0'],
+            ['due', 'plan.1.from', '2026-05-08', 'plan.1'], ['due', 'item.last.planned.anchor_day', 27, 'item.last.planned.anchor_day'],
+            ['due', 'item.last.planned.anchor_day', 32, 'item.last.planned.anchor_day'], ['due', 'item.last.planned.months', '2026-02-20', 'item.last.planned.anchor_day'],
+            ['due', 'item.rule', 'second', 'item.rule'], ['due', 'warn_days', -1, 'warn_days'], ['due', 'item.last', null, 'item.last', 'ok with an entry'],
+            ['limit', 'unit', 'furlong', 'unit'], ['limit', 'limit.unit', 'bar', 'limit.unit'], ['limit', 'instrument.unit', 'psi', 'instrument.unit'],
+            ['limit', 'limit.min', 30, 'limit'], ['limit', 'limit.max', null, 'limit.max'], ['limit', 'limit.nominal', 20, 'limit.nominal'], ['limit', 'instrument', null, 'instrument'],
+            ['limit', 'instrument.range', [60, 5], 'instrument.range'], ['limit', 'instrument.range', [60], 'instrument.range'], ['limit', 'instrument.uncertainty', -1, 'instrument.uncertainty'],
+            ['limit', 'on', '2026-5-5', 'on'], ['limit', 'value', 'twenty', 'value'], ['limit', 'decision', 'lenient', 'decision'],
+            ['rig', 'points.1.id', 'a', 'points.1.id'], ['rig', 'points.0.min', 3, 'points.0'], ['rig', 'adjusters.0.min', 1, 'adjusters.0.min'], ['rig', 'adjusters.0.step', 0, 'adjusters.0.step'],
+            ['rig', 'adjusters.0.positive', 'left', 'adjusters.0.positive'], ['rig', 'effects.x', ['a' => 1], 'effects.x'], ['rig', 'effects.s.z', 1, 'effects.s.z'],
+            ['rig', 'match.0.points.1', 'q', 'match.0.points.1'], ['rig', 'match.0.points.1', 'a', 'match.0.points'], ['rig', 'match.0.within', -1, 'match.0.within'],
+            ['clock', 'timezone', 'Oslo', 'timezone'], ['clock', 'timezone', '+02:00', 'timezone'], ['clock', 'discovered', '2026-05-01T10:00:00+02:00', 'discovered'],
+            ['clock', 'discovered', '2026-05-01T25:00:00Z', 'discovered'], ['clock', 'category', 'E', 'category'], ['clock', 'at_discovery.ldg', null, 'at_discovery.ldg'],
+            ['clock', 'counters.ldg', null, 'counters.ldg'], ['clock', 'rates.ldg', null, 'rates.ldg'], ['clock', 'extensions.0.days', 9, 'extensions.0.days'],
+            ['clock', 'extensions.0.granted', '2026-04-30T10:00:00Z', 'extensions.0.granted'], ['clock', 'extensions.0.granted', '2026-05-11T10:00:00Z', 'extensions.0.granted'],
+            ['clock', 'category', 'D', 'extensions.0'], ['clock', 'extensions.1', ['days' => 1, 'granted' => '2026-05-04T11:00:00Z'], 'extensions.1'],
+            ['clock', 'limits.days', 2.5, 'limits.days'],
+            ['release', 'findings.0.deferral_valid', null, 'findings.0.deferral_valid'], ['release', 'safing.0.carried_by', 'g', 'safing.0.carried_by'],
+            ['release', 'cards.0.state', 'done', 'cards.0.state'], ['release', 'readings.0.verdict', 'good', 'readings.0.verdict'], ['release', 'certifier.rated', null, 'certifier.rated'],
+            ['release', 'cards.0.steps_open', 1.5, 'cards.0.steps_open'], ['release', 'cards.0.id', '', 'cards.0.id'],
+        ];
+        foreach ($rows as $row) {
+            yield implode(' ', [$row[0], $row[1], json_encode($row[2])]) => $row;
+        }
+    }
+
+    #[DataProvider('spoilt')]
+    public function test_it_is_refused_at_its_place(string $kind, string $at, mixed $value, string $path, string $note = ''): void
+    {
+        $input = json_decode(self::GOOD[$kind]);
+        $place = &$input;
+        $keys = explode('.', $at);
+        $last = array_pop($keys);
+        foreach ($keys as $key) {
+            if (is_array($place)) {
+                $place = &$place[(int) $key];
+            } else {
+                $place = &$place->{$key};
+            }
+        }
+        if (is_array($place)) {
+            $place[(int) $last] = $value;
+        } elseif ($value === null) {
+            unset($place->{$last});
+        } else {
+            $place->{$last} = $value;
+        }
+        unset($place);
+        $json = (string) json_encode($input);
+        if ($note !== '') {
+            self::assertJson(Door::compute($kind, $json), $note);
+
+            return;
+        }
+        self::assertSame([$path, "0.{$path}"], [self::path($kind, $json), self::path($kind, "[{$json}]")]);
+    }
+
+    public function test_the_good_ones_are_good_and_batches_keep_their_order(): void
+    {
+        foreach (self::GOOD as $kind => $json) {
+            $one = Door::compute($kind, $json);
+            self::assertSame("[{$one},{$one}]", Door::compute($kind, "[{$json},{$json}]"), $kind);
+        }
+        self::assertSame('[]', Door::compute('due', '[]'));
+    }
+
+    public function test_text_that_is_no_object_is_refused_at_the_empty_path(): void
+    {
+        foreach (['', 'nope', '3', '"a"', '{"as_of":', 'NaN'] as $text) {
+            self::assertSame('', self::path('due', $text), $text);
+        }
+        self::assertSame('1', self::path('due', '['.self::GOOD['due'].',4]'));
+        self::assertSame('counters.fh', self::path('due', str_replace('"fh":10', '"fh":1e999', self::GOOD['due'])));
+    }
+
+    private static function path(string $kind, string $json): string
+    {
+        try {
+            return 'accepted: '.Door::compute($kind, $json);
+        } catch (InputError $e) {
+            return $e->path;
+        }
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Tests\Crew;
+
+use Jorvel\Core\Crew\Qualified;
+use Jorvel\Core\Floor\StepOrder;
+use Jorvel\Core\Shared\Day;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class QualifiedTest extends TestCase
+{
+    private const ALL = ['authority:perform' => '2026-05-05', 'authority:duplicate' => null, 'rating:60F' => '2026-05-04', 'rating:T9' => null, 'skill:engine' => '2026-04-01', 'skill:airframe' => null];
+
+    /** @return iterable<string, array{string, string, ?string, bool, ?string}> */
+    public static function cases(): iterable
+    {
+        yield 'fits' => ['perform', 'T9', 'airframe', false, null];
+        yield 'the last day is still valid' => ['perform', 'T9', null, false, null];
+        yield 'authority before rating' => ['certify', 'R4', 'avionics', false, 'no_authority'];
+        yield 'rating before skill' => ['perform', 'R4', 'avionics', false, 'no_rating'];
+        yield 'skill before what lapsed' => ['perform', '60F', 'avionics', true, 'no_skill'];
+        yield 'type before skill among what lapsed' => ['perform', '60F', 'engine', false, 'expired:60F'];
+        yield 'a lapsed skill' => ['perform', 'T9', 'engine', false, 'expired:engine'];
+        yield 'independence last' => ['duplicate', 'T9', null, true, 'not_independent'];
+    }
+
+    #[DataProvider('cases')]
+    public function test_why_not(string $role, string $type, ?string $skill, bool $tookPart, ?string $why): void
+    {
+        $held = new Qualified(array_map(static fn(?string $d): ?Day => $d === null ? null : Day::parse($d), self::ALL));
+        self::assertSame($why, $held->unfit($role, $type, $skill, Day::parse('2026-05-05'), $tookPart));
+    }
+
+    public function test_steps_are_worked_in_order_and_a_question_holds_nothing_up(): void
+    {
+        $steps = [[1, true, false], [2, false, true], [3, false, false], [4, false, false]];
+        self::assertSame([null, null, null, 3], array_map(static fn(int $no): ?int => StepOrder::blocking($steps, $no), [1, 2, 3, 4]));
+    }
+}

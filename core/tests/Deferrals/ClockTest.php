@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Tests\Deferrals;
+
+use Jorvel\Core\Contract\Door;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ClockTest extends TestCase
+{
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>}> what is given beside a good base; what must come out */
+    public static function cases(): iterable
+    {
+        $usage = ['at_discovery' => ['ldg' => 100], 'counters' => ['ldg' => 110], 'rates' => ['ldg' => 2]];
+        yield 'the day of discovery does not count' => [['category' => 'B'], ['expires_at' => '2026-05-04T22:00:00Z', 'last_local_date' => '2026-05-04', 'days_left' => 2, 'status' => 'due_soon']];
+        yield 'an instant before the end it is not expired' => [['category' => 'B', 'as_of' => '2026-05-04T21:59:59Z'], ['days_left' => 0, 'status' => 'due_soon']];
+        yield 'at the end it is' => [['category' => 'B', 'as_of' => '2026-05-04T22:00:00Z'], ['days_left' => -1, 'status' => 'expired']];
+        yield 'the tighter of rule and limit' => [['category' => 'C', 'limits' => ['days' => 4]], ['last_local_date' => '2026-05-05', 'driver' => 'days']];
+        yield 'a wider limit changes nothing' => [['category' => 'C', 'limits' => ['days' => 40]], ['last_local_date' => '2026-05-11']];
+        yield 'rules of its own' => [['category' => 'D', 'rules' => ['D' => 60]], ['last_local_date' => '2026-06-30', 'status' => 'open']];
+        yield 'category A by use alone has no calendar' => [['category' => 'A', 'limits' => ['ldg' => 30], ...$usage], ['expires_at' => null, 'last_local_date' => null, 'days_left' => null, 'usage_left' => ['ldg' => 20], 'forecast_last_date' => '2026-05-12', 'driver' => 'ldg', 'status' => 'open']];
+        yield 'use at its limit is not beyond it' => [['category' => 'A', 'limits' => ['ldg' => 10], ...$usage], ['usage_left' => ['ldg' => 0], 'forecast_last_date' => '2026-05-02', 'status' => 'due_soon']];
+        yield 'use beyond its limit expires it' => [['category' => 'C', 'limits' => ['ldg' => 9], ...$usage], ['usage_left' => ['ldg' => -1], 'driver' => 'ldg', 'status' => 'expired', 'days_left' => 9]];
+        yield 'days win a tie' => [['category' => 'A', 'limits' => ['days' => 4, 'ldg' => 16], ...$usage], ['forecast_last_date' => '2026-05-05', 'driver' => 'days']];
+        yield 'an extension adds its days' => [['category' => 'C', 'extensions' => [['days' => 10, 'granted' => '2026-05-11T21:00:00Z']]], ['last_local_date' => '2026-05-21']];
+    }
+
+    /**
+     * @param array<string, mixed> $given
+     * @param array<string, mixed> $expected
+     */
+    #[DataProvider('cases')]
+    public function test_it_reads(array $given, array $expected): void
+    {
+        $answer = json_decode(Door::compute('clock', (string) json_encode([...['discovered' => '2026-05-01T10:00:00Z', 'timezone' => 'Europe/Oslo', 'as_of' => '2026-05-02T10:00:00Z'], ...$given])), true);
+        self::assertEquals($expected, array_intersect_key($answer, $expected));
+    }
+
+    /** @return iterable<string, array{string, string, string}> zone, last local date, first instant after it */
+    public static function midnights(): iterable
+    {
+        yield 'an ordinary one' => ['Europe/Oslo', '2026-01-10', '2026-01-10T23:00:00Z'];
+        yield 'the day after the clocks go on' => ['Europe/Oslo', '2026-03-29', '2026-03-29T22:00:00Z'];
+        yield 'no midnight: the clocks go on at it' => ['America/Sao_Paulo', '2018-11-03', '2018-11-04T03:00:00Z'];
+        yield 'midnight twice: the clocks go back at it' => ['America/Sao_Paulo', '2018-02-17', '2018-02-18T03:00:00Z'];
+        yield 'a date that was skipped' => ['Pacific/Apia', '2011-12-29', '2011-12-30T10:00:00Z'];
+        yield 'UTC has no transitions' => ['UTC', '2026-05-04', '2026-05-05T00:00:00Z'];
+    }
+
+    #[DataProvider('midnights')]
+    public function test_the_first_instant_after_a_local_date(string $zone, string $day, string $instant): void
+    {
+        $timezone = new \DateTimeZone($zone);
+        $found = Instant::firstAfter(Day::parse($day), $timezone);
+        self::assertSame($instant, (string) $found);
+        self::assertSame($day, (string) Instant::fromEpoch($found->epoch() - 1)->dayIn($timezone), 'the second before is still that date');
+        self::assertGreaterThan(Day::parse($day)->number, $found->dayIn($timezone)->number);
+    }
+}

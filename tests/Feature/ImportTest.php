@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Fleet\Aircraft;
+use App\Library\ProgrammeItem;
+use Illuminate\Testing\TestResponse;
+
+/** What is brought in is checked whole, shown, and applied in one piece. */
+final class ImportTest extends WorldCase
+{
+    private function look(string $kind, string $text): TestResponse
+    {
+        return $this->as('ines', 'POST', 'library/imports', ['kind' => $kind, 'name' => "f.{$kind}", 'text' => $text]);
+    }
+
+    public function test_every_bad_line_of_a_flying_sheet_is_named(): void
+    {
+        $before = Aircraft::orderBy('id')->pluck('counters')->all();
+        $sheet = "mark,date,fh,ldg\r\nQA-VFC,2026-05-04,5.5,4\r\nQA-VFC,2026-05-04,1,1\r\nQ-999,2026-05-04,1,1\r\nQ-406,2026-05-32,1,1\r\nQ-406,2026-05-06,1,1\r\nQ-406,2026-05-04,-1,1\r\nQ-406,2026-05-04,25,1\r\nQ-406,2026-05-04,1,99\r\nQ-406,2026-05-04,1\r\n";
+        $lines = $this->look('flying', $sheet)->assertStatus(422)->json('lines');
+        self::assertSame(['line 3, date', 'line 4, mark', 'line 5, date', 'line 6, date', 'line 7, fh', 'line 8, fh', 'line 9, ldg', 'line 10'], array_column($lines, 'line'));
+        foreach (['' => 'line 1', "mark,day\n" => 'line 1', "mark,date,cyc\nQA-VFC,2026-05-04,3\n" => 'line 2, cyc'] as $text => $line) {
+            $this->look('flying', $text === '' ? ' ' : $text)->assertStatus(422);
+        }
+        self::assertEquals($before, Aircraft::orderBy('id')->pluck('counters')->all());
+    }
+
+    public function test_every_bad_item_of_a_programme_is_named_with_its_line(): void
+    {
+        $item = static fn(string $code, string $more = '"interval": 300', string $card = '60F-05-21'): string => "{\"code\": \"{$code}\", \"title\": \"t {[\", \"chapter\": \"05\", \"rule\": \"first\", \"rebase\": \"planned\", \"card\": \"{$card}\", \"limits\": [{\"unit\": \"fh\", {$more}}]}";
+        $text = "{\"type\": \"60F\",\n\"items\": [\n".implode(",\n", [$item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": 5, "colour": 1'), $item('D', '"interval": 5', 'nope'), $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}')])."\n]}";
+        $lines = $this->look('programme', $text)->assertStatus(422)->json('lines');
+        self::assertSame(['line 4, items.1.limits.0.interval', 'line 5, items.2.code', 'line 6, items.3.limits.0.colour', 'line 7, items.4.card', 'line 8, items.5.limits.0.tolerance'], array_column($lines, 'line'));
+        foreach (['{', '[]', '{"type": "XX", "items": []}', '{"type": "60F"}'] as $bad) {
+            $this->look('programme', $bad)->assertStatus(422);
+        }
+        self::assertSame(12, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', '60F%'))->count());
+    }
+
+    public function test_a_preview_changes_nothing_and_is_applied_once(): void
+    {
+        $text = (string) file_get_contents(database_path('demo/import/flying-2026-05-04.csv'));
+        $view = $this->look('flying', $text)->assertOk()->assertJsonPath('state', 'previewed')->json();
+        self::assertSame('2026-05-03', Aircraft::where('mark', 'Q-406')->value('counters_as_of'));
+        $before = Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'];
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk()->assertJsonPath('state', 'applied');
+        self::assertEqualsWithDelta($before + 5.5, Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'], 1e-9);
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422)->assertJsonPath('message', 'This import was already applied.');
+        $this->look('flying', $text)->assertStatus(422);
+    }
+
+    public function test_a_preview_that_the_world_has_overtaken_is_looked_at_again(): void
+    {
+        $view = $this->look('programme', (string) file_get_contents(database_path('demo/import/programme-60F.json')))->assertOk()->json();
+        self::assertSame(['changed', 'new item'], array_column($view['changes'], 'what'));
+        ProgrammeItem::where('code', '32-42')->update(['title' => 'Brakes']);
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422);
+        self::assertFalse(ProgrammeItem::where('code', '61-22')->exists());
+    }
+}

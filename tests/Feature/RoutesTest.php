@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Floor\Card;
+use App\Release\Certificate;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Artisan;
+
+/** Who may call what: a table of role × route, and no route beside it. */
+final class RoutesTest extends WorldCase
+{
+    private const EVERYBODY = ['ines', 'oda', 'runa', 'tor', 'mika'];
+
+    /**
+     * For each route who is let in; everybody else is refused with 403, and nobody gets in unsigned. A body that is let in
+     * but wrong is refused with 422 (409, 404), which is past the door.
+     *
+     * @return array<string, list<string>>
+     */
+    private static function table(): array
+    {
+        $card = 'cards/{card}';
+
+        return [
+            'GET me' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY, 'GET moment' => self::EVERYBODY, 'POST compute/due' => self::EVERYBODY,
+            'GET fleet' => self::EVERYBODY, 'GET fleet/QA-VFA' => self::EVERYBODY,
+            'GET visits' => self::EVERYBODY, 'GET visits/1' => self::EVERYBODY, 'POST visits' => ['ines'],
+            "GET {$card}/candidates?role=perform" => ['ines'], "POST {$card}/assignments" => ['ines'],
+            'GET crew' => self::EVERYBODY, 'GET floor' => self::EVERYBODY, "GET {$card}" => self::EVERYBODY,
+            "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY, "POST {$card}/sign" => ['oda'],
+            "POST {$card}/inspect" => ['runa', 'tor'], "POST {$card}/findings" => ['ines', 'oda', 'runa', 'tor'], 'POST findings/{finding}/fixed' => ['oda'],
+            'GET bench' => self::EVERYBODY, 'GET deferrals' => self::EVERYBODY, 'POST findings/{finding}/defer' => ['ines', 'tor'],
+            'GET release' => self::EVERYBODY, 'GET release/1' => self::EVERYBODY, 'POST release/1' => ['tor'],
+            'GET release/{released}/certificate.pdf' => self::EVERYBODY, 'GET release/1/cards.pdf' => self::EVERYBODY,
+            'GET library' => self::EVERYBODY, 'POST library/imports' => ['ines'], 'POST library/imports/99/apply' => ['ines'],
+            'GET stores' => self::EVERYBODY,
+        ];
+    }
+
+    public function test_each_role_gets_where_it_may_and_nowhere_else(): void
+    {
+        $card = Card::whereHas('assignments.person', static fn($q) => $q->where('login', 'oda'))->firstOrFail();
+        $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'here', 'extent' => 'so far'])->assertOk();
+        $finding = $card->findings()->firstOrFail();
+        $released = (string) Certificate::query()->firstOrFail()->visit_id;
+        foreach (self::table() as $route => $allowed) {
+            [$method, $path] = explode(' ', strtr($route, ['{card}' => (string) $card->id, '{finding}' => (string) $finding->id, '{released}' => $released]), 2);
+            foreach (self::EVERYBODY as $login) {
+                $status = $this->as($login, $method, $path)->getStatusCode();
+                self::assertLessThan(500, $status, "{$login} {$route}");
+                in_array($login, $allowed, true)
+                    ? self::assertNotContains($status, [401, 403], "{$login} may {$route}")
+                    : self::assertSame(403, $status, "{$login} may not {$route}");
+            }
+        }
+    }
+
+    public function test_nobody_gets_in_unsigned(): void
+    {
+        foreach (array_keys(self::table()) as $route) {
+            [$method, $path] = explode(' ', strtr($route, ['{card}' => '1', '{finding}' => '1', '{released}' => '6']), 2);
+            $this->json($method, "/api/{$path}")->assertStatus(401);
+        }
+    }
+
+    public function test_the_table_and_the_description_name_every_route(): void
+    {
+        $pattern = static fn(string $path): string => (string) preg_replace(['/\?.*/', '/\{\w+\}|QA-VFA|(?<=\/)\d+|(?<=compute\/)\w+/'], ['', '*'], $path);
+        $routes = collect(app('router')->getRoutes()->getRoutes())->filter(static fn(Route $r): bool => str_starts_with($r->uri(), 'api/'));
+        $table = collect(array_keys(self::table()))->map(static fn(string $r): string => $pattern($r))->push('POST sign-in');
+        Artisan::call('jorvel:openapi');
+        $described = json_decode((string) file_get_contents(storage_path('app/openapi.json')), true)['paths'];
+        foreach ($routes as $route) {
+            $name = $route->methods()[0].' '.$pattern(substr($route->uri(), 4));
+            self::assertContains($name, $table, 'the table of roles');
+            if (! str_ends_with($route->uri(), '.pdf')) {
+                self::assertArrayHasKey(strtolower($route->methods()[0]), $described['/'.$route->uri()] ?? [], "/{$route->uri()} in the description");
+            }
+        }
+    }
+
+    public function test_signing_in_is_throttled_and_says_little(): void
+    {
+        $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'wrong'], ['Referer' => 'http://localhost'])->assertStatus(422)->assertJsonFragment(['message' => 'Name or password is wrong.']);
+        for ($i = 0; $i < 7; $i++) {
+            $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => "wrong{$i}"], ['Referer' => 'http://localhost']);
+        }
+        $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])->assertStatus(429);
+        $this->postJson('/api/sign-in', ['login' => 'ines', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])->assertOk()->assertJsonPath('may', ['bring', 'plan', 'defer']);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Crew\Person;
+use Database\Demo\World;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A test in the demo world: loaded once into a file, and copied for every test. */
+abstract class WorldCase extends TestCase
+{
+    private static ?string $template = null;
+
+    private string $database = '';
+
+    public function createApplication(): Application
+    {
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+        $fresh = self::$template === null;
+        self::$template ??= (string) tempnam(sys_get_temp_dir(), 'jorvel-world');
+        $this->database = (string) tempnam(sys_get_temp_dir(), 'jorvel-test');
+        if ($fresh) {
+            config(['database.connections.sqlite.database' => self::$template, 'database.connections.sqlite.journal_mode' => 'DELETE']);
+            Artisan::call('migrate:fresh', ['--force' => true]);
+            $app->make(World::class)->load();
+            $app->make('db')->purge();
+            $template = self::$template;
+            register_shutdown_function(static fn() => @unlink($template));
+        }
+        copy(self::$template, $this->database);
+        config(['database.connections.sqlite.database' => $this->database]);
+
+        return $app;
+    }
+
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        array_map(unlink(...), glob($this->database.'*') ?: []);
+    }
+
+    protected function person(string $login): Person
+    {
+        return Person::with('qualifications')->where('login', $login)->firstOrFail();
+    }
+
+    /**
+     * A request as somebody, with a key of its own unless one is given.
+     *
+     * @param array<string, mixed> $body
+     *
+     * @return TestResponse<Response>
+     */
+    protected function as(string $login, string $method, string $path, array $body = [], ?string $key = null): TestResponse
+    {
+        return $this->actingAs($this->person($login))->json($method, "/api/{$path}", $body, $key === null ? [] : ['Idempotency-Key' => $key]);
+    }
+}
