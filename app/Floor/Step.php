@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $kind `caution`, `instruction`, `safing_fit`, `safing_remove`, `measurement`, `torque`, `test`, `rig`, `finding_prompt`
  * @property string $title
  * @property string $text
- * @property array<string, mixed> $spec what its kind needs: docs/floor/steps.md
+ * @property array<string, mixed> $spec what its kind needs: docs/steps.md
  * @property string $state
  * @property string|null $started_at when a hold began
  * @property array<string, mixed>|null $result

@@ -26,7 +26,11 @@ const Stores = room(() => import('./rooms/stores/Stores'), 'Stores');
 const Practice = room(() => import('./rooms/practice/Practice'), 'Practice');
 
 const client: QueryClient = new QueryClient({
-    defaultOptions: { queries: { staleTime: 5_000, retry: (n, e) => e instanceof Failure && e.status === 0 && n < 2 } },
+    // Without a connection a request fails at once and says so, rather than waiting unseen.
+    defaultOptions: {
+        mutations: { networkMode: 'always' },
+        queries: { networkMode: 'always', staleTime: 5_000, retry: (n, e) => e instanceof Failure && e.status === 0 && n < 2 },
+    },
     queryCache: new QueryCache({
         onError: (e, query) => {
             if (e instanceof Failure && e.status === 401 && query.queryKey[0] !== 'me') {

@@ -50,7 +50,11 @@ export const useStores = () =>
  * Sends a change. The same body sent again after a lost connection carries the same key, so the server works it once;
  * everything on the screen is read anew afterwards.
  */
-export function useSend<I, O>(send: (input: I, headers: Record<string, string>) => Promise<O>, done?: (out: O) => void) {
+export function useSend<I, O>(
+    send: (input: I, headers: Record<string, string>) => Promise<O>,
+    done?: (out: O) => void,
+    failed?: (error: Failure, input: I) => void,
+) {
     const client = useQueryClient();
     const last = useRef({ body: '', key: '' });
     return useMutation<O, Failure, I>({
@@ -66,7 +70,8 @@ export function useSend<I, O>(send: (input: I, headers: Record<string, string>) 
             done?.(out);
             void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
         },
-        onError: (e) => {
+        onError: (e, input) => {
+            failed?.(e, input);
             if (e.status !== 0) {
                 last.current = { body: '', key: '' };
             }

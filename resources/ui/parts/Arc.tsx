@@ -1,6 +1,6 @@
 import { type Band, domain, place, ticks } from './scale';
 
-type Needle = { name: string; value: number; look: 'found' | 'predicted' | 'left' };
+type Needle = { name: string; value: number; look: 'found' | 'predicted' | 'good' };
 
 const turn = (share: number) => ((-62 + 124 * share) * Math.PI) / 180;
 const at = (share: number, r: number): [number, number] => [150 + r * Math.sin(turn(share)), 168 - r * Math.cos(turn(share))];
@@ -18,7 +18,7 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
     );
     const p = (v: number) => Math.min(1, Math.max(0, place(v, ends)));
     const [low, high] = [limit.low === null ? 0 : p(limit.low), limit.high === null ? 1 : p(limit.high)];
-    const found = needles.find((n) => n.look === 'found');
+    const found = needles.find((n) => n.look !== 'predicted');
     const next = needles.find((n) => n.look === 'predicted');
     return (
         <figure className="min-w-0">
@@ -64,7 +64,7 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
                 )}
                 {needles.map((n) => {
                     const [x, y] = at(p(n.value), 112);
-                    const look = { found: 'stroke-rust', predicted: 'stroke-spruce', left: 'stroke-ink' }[n.look];
+                    const look = { found: 'stroke-rust', predicted: 'stroke-spruce', good: 'stroke-ink' }[n.look];
                     return (
                         <line
                             key={n.name}

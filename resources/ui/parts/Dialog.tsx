@@ -18,7 +18,7 @@ export function Dialog({
     return (
         <Radix.Root open={open} onOpenChange={(o) => !o && onClose()}>
             <Radix.Portal>
-                <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
+                <Radix.Overlay className="fixed inset-0 z-40 bg-veil" />
                 <Radix.Content
                     aria-describedby={undefined}
                     className={`fixed top-[10vh] left-1/2 z-50 max-h-[82vh] w-[94vw] -translate-x-1/2 overflow-auto rounded-xl border border-rule bg-paper p-6 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}

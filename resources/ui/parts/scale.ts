@@ -43,11 +43,6 @@ export const place = (value: number, [from, to]: [number, number]): number => (v
 
 /** A typed number for drawing only; the server reads and judges what was typed. */
 export const drawn = (entry: string): number | null => {
-    const n = Number(
-        entry
-            .trim()
-            .replace(',', '.')
-            .replace(/[^\d.+-].*$/, ''),
-    );
-    return entry.trim() === '' || Number.isNaN(n) ? null : n;
+    const number = entry.trim().match(/^[+-]?\d+(?:[.,]\d+)?/)?.[0];
+    return number === undefined ? null : Number(number.replace(',', '.'));
 };

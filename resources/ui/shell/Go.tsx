@@ -22,7 +22,7 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
             open
             onOpenChange={(o) => !o && onClose()}
             label="Go anywhere"
-            overlayClassName="fixed inset-0 z-40 bg-black/50"
+            overlayClassName="fixed inset-0 z-40 bg-veil"
             contentClassName="fixed top-[12vh] left-1/2 z-50 w-[40rem] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-xl border border-rule bg-paper"
         >
             <Command.Input

@@ -25,7 +25,7 @@ export function SignIn({ over }: { over?: boolean }) {
         }
     };
     return (
-        <main className={`grid place-items-center ${over ? 'fixed inset-0 z-50 bg-black/60' : 'min-h-screen'}`}>
+        <main className={`grid place-items-center ${over ? 'fixed inset-0 z-50 bg-veil' : 'min-h-screen'}`}>
             <form onSubmit={(e) => void submit(e)} className="w-96 rounded-xl border border-rule bg-paper p-8">
                 <h1 className="text-[1.6rem] leading-tight font-bold">Jorvel</h1>
                 <p className="mt-1 mb-6 text-soft">

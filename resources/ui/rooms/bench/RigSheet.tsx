@@ -10,9 +10,9 @@ type Point = { id: string; title: string; unit: string; min: number; max: number
 type Spec = { tool_kind: string; points: Point[]; adjusters: { id: string; shape?: string }[] };
 
 /** A rigging sheet: read, see what to turn and what it should then read, turn, read again. */
-export function RigSheet({ card, step }: StepProps) {
+export function RigSheet({ card, step, onConflict }: StepProps) {
     const spec = step.spec as unknown as Spec;
-    const send = useStep(card, step);
+    const send = useStep({ card, step, onConflict });
     const run = step.runs.find((r) => !r.left);
     const phase = run ? 'as_left' : 'as_found';
     const [tool, setTool] = useTool(card, spec.tool_kind);
@@ -28,6 +28,8 @@ export function RigSheet({ card, step }: StepProps) {
             send.mutate({ version: card.version, do: phase, entries, tool });
         }
     };
+    // The server's own verdict on the last reading of a point.
+    const outside = (id: string): boolean => step.readings.findLast((r) => r.point === id)?.verdict !== 'pass';
     const number = (map: Record<string, number>, id: string): number | undefined => map[id];
     return (
         <div className="mt-3">
@@ -47,7 +49,9 @@ export function RigSheet({ card, step }: StepProps) {
                             unit={unitLabel(p.unit)}
                             limit={{ low: p.min, high: p.max }}
                             needles={[
-                                ...(found === undefined ? [] : [{ name: 'found', value: found, look: 'found' as const }]),
+                                ...(found === undefined
+                                    ? []
+                                    : [{ name: 'found', value: found, look: outside(p.id) ? ('found' as const) : ('good' as const) }]),
                                 ...(next === undefined || next === found
                                     ? []
                                     : [{ name: 'after the turns', value: next, look: 'predicted' as const }]),

@@ -4,6 +4,8 @@ import { Page, Wait } from '../../parts/Page';
 import { Glyph, stateColour } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 
+const words: Record<string, string> = { perform: 'works cards', duplicate: 'inspects', certify: 'certifies' };
+
 const columns: Column<Schemas['PersonView']>[] = [
     { id: 'name', header: 'Name', accessorKey: 'name', cell: ({ row }) => <b>{row.original.name}</b> },
     { id: 'stamp', header: 'Stamp', accessorKey: 'stamp', cell: ({ row }) => <span className="font-mono">{row.original.stamp}</span> },
@@ -18,7 +20,7 @@ const columns: Column<Schemas['PersonView']>[] = [
                 {row.original.held.length === 0 && <span className="text-soft">nothing yet</span>}
                 {row.original.held.map((q) => (
                     <span key={q.kind + q.value} title={q.validUntil ?? 'does not lapse'} className="whitespace-nowrap">
-                        <Glyph state={q.state} size={12} /> {q.value}
+                        <Glyph state={q.state} size={12} /> {words[q.value] ?? q.value}
                         {q.state !== 'clear' && <span className={`text-sm ${stateColour(q.state)}`}> {q.note}</span>}
                     </span>
                 ))}

@@ -18,6 +18,7 @@ export function Card() {
 
 function CardOf({ card }: { card: CardData }) {
     const [chosen, setChosen] = useState<number | null>(null);
+    const [conflict, setConflict] = useState<string | null>(null);
     const [raising, setRaising] = useState(false);
     const [signing, setSigning] = useState<'sign' | 'inspect' | null>(null);
     // What was chosen stays until the card moves on; then the next open step comes up by itself.
@@ -33,6 +34,16 @@ function CardOf({ card }: { card: CardData }) {
                     <span>{step ? `Step ${step.no} of ${card.steps.length}` : `${card.steps.length} steps`}</span>
                     <span className="truncate">{card.people.length > 0 ? card.people.join(', ') : 'nobody is assigned'}</span>
                 </p>
+                {conflict && (
+                    <div
+                        className="mt-3 flex items-start gap-4 rounded-lg border-2 border-ochre bg-ochre-wash p-3"
+                        role="alert"
+                        data-testid="conflict"
+                    >
+                        <p className="flex-1">{conflict}</p>
+                        <Button onClick={() => setConflict(null)}>Seen</Button>
+                    </div>
+                )}
                 {card.held && (
                     <div className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="alert">
                         <b>
@@ -42,7 +53,14 @@ function CardOf({ card }: { card: CardData }) {
                     </div>
                 )}
                 {step ? (
-                    <StepWork key={`${step.no}-${step.state}`} card={card} step={step} may={mayWork} onWrong={() => setRaising(true)} />
+                    <StepWork
+                        key={`${step.no}-${step.state}`}
+                        card={card}
+                        step={step}
+                        may={mayWork}
+                        onWrong={() => setRaising(true)}
+                        onConflict={setConflict}
+                    />
                 ) : (
                     <Ended card={card} onSign={setSigning} />
                 )}

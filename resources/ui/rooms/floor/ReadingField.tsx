@@ -84,8 +84,8 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                 value={preview?.value ?? drawn(entry)}
                 bad={preview !== null && preview.verdict !== 'pass'}
             />
-            <div className="mt-3 flex flex-wrap items-center gap-5">
-                <label className="flex h-[4.25rem] w-52 items-center rounded-xl border-2 border-ink bg-sheet px-4">
+            <div className="mt-3 grid min-h-20 grid-cols-[13rem_minmax(0,1fr)] items-center gap-5">
+                <label className="flex h-[4.25rem] w-full items-center rounded-xl border-2 border-ink bg-sheet px-4">
                     <span className="sr-only">{spec.point}</span>
                     <input
                         ref={field}
@@ -133,12 +133,12 @@ export function ToolPick({
     return (
         <div className="mt-3 flex flex-wrap items-center gap-2">
             <label className="flex items-center gap-2">
-                <span className="capitalize">{kind}</span>
+                <span>{kind.charAt(0).toUpperCase() + kind.slice(1)}</span>
                 <select
                     name="tool"
                     value={tool}
                     onChange={(e) => onTool(e.target.value)}
-                    className="h-12 rounded-lg border-2 border-soft bg-sheet px-2 font-mono"
+                    className="h-12 w-auto rounded-lg border-2 border-soft bg-sheet px-2 font-mono"
                 >
                     {tool === '' && <option value="">choose</option>}
                     {tools.map((t) => (

@@ -8,13 +8,29 @@ import { band, type LimitSpec } from '../../parts/scale';
 import { RigSheet } from '../bench/RigSheet';
 import { ReadingField, type ReadingSpec, useTool } from './ReadingField';
 
-export type StepProps = { card: Schemas['CardView']; step: Schemas['StepView']; may: boolean; onWrong: () => void };
+export type StepProps = {
+    card: Schemas['CardView'];
+    step: Schemas['StepView'];
+    may: boolean;
+    onWrong: () => void;
+    onConflict: (said: string) => void;
+};
 export type StepBody = { version: number; do: string; entry?: string; entries?: Record<string, string>; tool?: string; note?: string };
 
 /** Sends an answer to a step; the card that comes back is shown as it is. */
-export function useStep(card: Schemas['CardView'], step: Schemas['StepView']) {
-    return useSend((body: StepBody, headers) =>
-        take(api.POST('/api/cards/{id}/steps/{no}', { params: { path: { id: card.id, no: step.no } }, body, headers })),
+export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'step' | 'onConflict'>) {
+    return useSend(
+        (body: StepBody, headers) =>
+            take(api.POST('/api/cards/{id}/steps/{no}', { params: { path: { id: card.id, no: step.no } }, body, headers })),
+        undefined,
+        (error, body) => {
+            if (error.status === 409) {
+                const kept = [body.entry, ...Object.values(body.entries ?? {})].filter((v) => v);
+                onConflict(
+                    `${error.message}${kept.length > 0 ? ` Your entry for step ${step.no}, not yet sent: ${kept.join(', ')}.` : ''}`,
+                );
+            }
+        },
     );
 }
 
@@ -95,8 +111,8 @@ const confirmWords: Record<string, string> = {
     safing_remove: 'Removed, flag back',
 };
 
-function ConfirmStep({ card, step, onWrong }: StepProps) {
-    const send = useStep(card, step);
+function ConfirmStep({ card, step, onWrong, onConflict }: StepProps) {
+    const send = useStep({ card, step, onConflict });
     const done = () => !send.isPending && send.mutate({ version: card.version, do: 'done' });
     useEnter(done, true);
     const device = card.safing.find((d) => d.cardId === card.id && d.removedBy === step.no);
@@ -139,9 +155,9 @@ function Plate({ title, lines }: { title: string; lines: string[] }) {
     );
 }
 
-function ReadStep({ card, step, onWrong }: StepProps) {
+function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
     const spec = step.spec.reading as ReadingSpec;
-    const send = useStep(card, step);
+    const send = useStep({ card, step, onConflict });
     const [entry, setEntry] = useState('');
     const [tool, setTool] = useTool(card, spec.tool_kind);
     const last = step.readings.filter((r) => r.stands).at(-1);
@@ -170,9 +186,9 @@ function ReadStep({ card, step, onWrong }: StepProps) {
 
 type TestSpec = { setup: string[]; restore: string[]; hold: { seconds: number; what: string }; reading: ReadingSpec };
 
-function TestStep({ card, step, onWrong }: StepProps) {
+function TestStep({ card, step, onWrong, onConflict }: StepProps) {
     const spec = step.spec as unknown as TestSpec;
-    const send = useStep(card, step);
+    const send = useStep({ card, step, onConflict });
     const [entry, setEntry] = useState('');
     const [tool, setTool] = useTool(card, spec.reading.tool_kind);
     const [now, setNow] = useState(Date.now());
@@ -269,8 +285,8 @@ function Hold({ held, of }: { held: number; of: number }) {
     );
 }
 
-function DoneStep({ card, step, may }: StepProps) {
-    const send = useStep(card, step);
+function DoneStep({ card, step, may, onConflict }: StepProps) {
+    const send = useStep({ card, step, onConflict });
     const [why, setWhy] = useState('');
     const [asking, setAsking] = useState(false);
     return (

@@ -76,8 +76,8 @@ function Changes({ title, rows }: { title: string; rows: Schemas['ChangeView'][]
             <caption className="pb-1 text-left font-semibold">{title}</caption>
             <tbody>
                 {rows.map((c) => (
-                    <tr key={c.subject + c.what + c.after} className="border-t border-rule align-top">
-                        <td className="py-1 pr-4 font-semibold whitespace-nowrap">{c.subject}</td>
+                    <tr key={c.subject + c.what + c.after} className="border-t border-rule align-top [&>td]:py-1.5">
+                        <td className="pr-4 font-semibold whitespace-nowrap">{c.subject}</td>
                         <td className="pr-4 whitespace-nowrap">{c.what}</td>
                         <td className="pr-4 text-soft">{c.before === c.after ? '' : c.before}</td>
                         <td className={c.before === c.after ? 'text-soft' : ''}>{c.after}</td>

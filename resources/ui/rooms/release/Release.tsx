@@ -77,7 +77,7 @@ function ReleaseOf({ view }: { view: Schemas['ReleaseView'] }) {
                     </ul>
                 </Section>
             )}
-            <Section title={`${view.items.length} cards`}>
+            <Section title={view.items.length === 1 ? 'One card' : `${view.items.length} cards`}>
                 <ul>
                     {view.items.map((i) => (
                         <li key={i} className="py-1">

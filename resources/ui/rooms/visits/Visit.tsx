@@ -56,7 +56,7 @@ export function Visit() {
                         </>
                     }
                 >
-                    <Section title={`${v.cards.length} cards, ${v.hours} h`}>
+                    <Section title={`${v.cards.length} ${v.cards.length === 1 ? 'card' : 'cards'}, ${v.hours} h`}>
                         <ul className="divide-y divide-rule/70">
                             {v.cards.map((c) => {
                                 const [state, word] = cardStates[c.state] ?? ['clear', c.state];
@@ -68,7 +68,7 @@ export function Visit() {
                                     >
                                         <State
                                             state={c.lacks && c.state !== 'closed' ? 'stop' : state}
-                                            word={c.lacks && c.state === 'open' ? 'unmanned' : word}
+                                            word={c.lacks && c.state === 'open' ? 'unassigned' : word}
                                         />
                                         <Link to={`/floor/${c.id}`} className="min-w-0">
                                             <span className="font-mono text-sm text-soft">{c.number}</span> <b>{c.title}</b>

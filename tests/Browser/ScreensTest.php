@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Every screen: fit for everybody (axe), nothing from elsewhere, no overflow, by keyboard; and the mishaps of a working day. */
+final class ScreensTest extends TestCase
+{
+    private static Stage $stage;
+
+    private static Visitor $ines;
+
+    private static Visitor $oda;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$stage = Stage::open();
+        self::$ines = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('ines');
+        self::$oda = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('oda');
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$stage->close();
+    }
+
+    /** @return iterable<string, array{string, string}> path, what is there when it is ready */
+    public static function screens(): iterable
+    {
+        yield 'Fleet' => ['/fleet', '[data-mark]'];
+        yield 'an aircraft' => ['/fleet/QA-VFC', '[data-item]'];
+        yield 'Visits' => ['/visits', 'main li a'];
+        yield 'a visit' => ['/visits/1', '[data-card]'];
+        yield 'Crew' => ['/crew', 'table'];
+        yield 'Floor' => ['/floor', '[data-card]'];
+        yield 'a card' => ['/floor/1', '[data-step]'];
+        yield 'Bench' => ['/bench', '[data-testid="sentence"]'];
+        yield 'Deferrals' => ['/deferrals', '[data-deferral]'];
+        yield 'Release' => ['/release', 'main li a'];
+        yield 'a release' => ['/release/1', '[data-testid="blockers"]'];
+        yield 'Library' => ['/library', 'table'];
+        yield 'Stores' => ['/stores', 'table'];
+        yield 'Practice' => ['/practice', '[data-testid="sentence"]'];
+        yield 'what is not there' => ['/fleet/QZ-NONE', '[data-testid="sentence"]'];
+    }
+
+    #[DataProvider('screens')]
+    public function test_a_screen_is_fit_by_day_and_by_night_on_desk_and_tablet(string $path, string $ready): void
+    {
+        $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
+        foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
+            $who->browser->executeScript("localStorage.setItem('jorvel.theme', arguments[0])", [$theme]);
+            $who->go($path)->find($ready);
+            $who->browser->executeScript($axe);
+            $found = $who->browser->executeAsyncScript("const done = arguments[0]; axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then(r => done(r.violations.filter(v => ['serious', 'critical'].includes(v.impact)).map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).slice(0, 3).join(' | '))))");
+            self::assertSame([], $found, "{$path} by {$theme}");
+            self::assertLessThanOrEqual(0, $who->browser->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth'), "{$path} is wider than its window");
+            self::assertSame(1, count($who->browser->findElements(WebDriverBy::cssSelector('h1'))), 'one sentence first');
+        }
+        self::$ines->browser->executeScript("localStorage.setItem('jorvel.theme', 'day')");
+    }
+
+    public function test_not_one_request_leaves_the_machine(): void
+    {
+        $asked = 0;
+        foreach ([self::$ines, self::$oda] as $who) {
+            foreach ($who->browser->manage()->getLog('performance') as $entry) {
+                $message = json_decode($entry['message'], true)['message'];
+                $url = $message['params']['request']['url'] ?? '';
+                if ($message['method'] === 'Network.requestWillBeSent' && preg_match('/^(data|blob|chrome|about):/', $url) !== 1) {
+                    $asked++;
+                    self::assertStringStartsWith(self::$stage->url.'/', $url);
+                }
+            }
+        }
+        self::assertGreaterThan(30, $asked, 'the log was read');
+    }
+
+    public function test_rooms_and_aircraft_are_reached_by_keyboard_alone(): void
+    {
+        $ines = self::$ines->go('/fleet');
+        $ines->find('[data-mark]');
+        $keys = static fn(string ...$keys) => array_map(static fn(string $k) => $ines->browser->getKeyboard()->sendKeys($k), $keys);
+        $keys('g', 'd');
+        $ines->find('[data-deferral]');
+        $keys('/');
+        $ines->find('[cmdk-input]');
+        $keys('vfe', WebDriverKeys::ENTER);
+        $ines->see('Crew oxygen bottle check');
+        self::assertStringEndsWith('/fleet/QA-VFE', $ines->browser->getCurrentURL());
+        $keys('?');
+        $ines->see('go anywhere, do anything');
+        $keys(WebDriverKeys::ESCAPE);
+        $keys('g', 'f');
+        $ines->find('[data-mark]');
+        $second = $ines->browser->findElements(WebDriverBy::cssSelector('[data-mark]'))[1]->getAttribute('data-mark');
+        $keys('j', 'p');
+        $ines->see("{$second} ·");
+        self::assertStringEndsWith("/fleet/{$second}", $ines->browser->getCurrentURL());
+    }
+
+    public function test_two_people_on_one_card_and_a_lost_connection(): void
+    {
+        $card = (int) self::$stage->database()->query("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'")->fetchColumn();
+        $other = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('oda');
+        $oda = self::$oda->go("/floor/{$card}");
+        $oda->find('[data-testid="step-3"]');
+        $other->go("/floor/{$card}")->find('[data-testid="step-3"]');
+
+        // The connection drops in mid-step: the entry stays, and is sent again when it is back.
+        $oda->type('entry', '26')->see('inside, 2 N·m in hand');
+        $this->connection($oda, false);
+        $oda->press('Keep the reading')->see('No connection. What you entered is still here');
+        self::assertSame('26', $oda->find('input[name="entry"]')->getAttribute('value'));
+        $this->connection($oda, true);
+        $oda->press('Keep the reading')->find('[data-testid="step-4"]');
+
+        // The other still sees step 3; being second is said, and what was typed is still there.
+        $other->type('entry', '25')->press('Keep the reading')->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
+        $other->find('[data-testid="step-4"]');
+        self::assertSame('1', (string) self::$stage->database()->query("select count(*) from readings where card_id = {$card}")->fetchColumn());
+
+        // A reload in mid-card loses no confirmed step.
+        $oda->browser->navigate()->refresh();
+        $oda->find('[data-testid="step-4"]');
+        self::assertSame('done', $oda->find('[data-step="3"]')->getAttribute('data-state'));
+
+        // Taken back with a reason, the first reading stays in the record.
+        $oda->click('[data-step="3"]')->press('Take this step back');
+        $oda->find('input[aria-label="Why it is taken back"]')->sendKeys('wrench slipped');
+        $oda->press('Take back')->find('[data-testid="step-3"] input[name="entry"]');
+    }
+
+    public function test_a_session_that_ran_out_asks_to_sign_in_over_the_page(): void
+    {
+        $oda = self::$oda->go('/floor');
+        $oda->see('Mine');
+        self::$stage->database()->exec('delete from sessions');
+        $oda->click('nav a[href="/crew"]')->see('You were signed out. What you typed is still on the page behind this.');
+        $oda->type('login', 'oda')->type('password', 'hangar-demo')->press('Sign in');
+        self::assertTrue($oda->find('table')->isDisplayed());
+    }
+
+    private function connection(Visitor $who, bool $there): void
+    {
+        $who->browser->executeCustomCommand('/session/:sessionId/chromium/network_conditions', 'POST', ['network_conditions' => ['offline' => ! $there, 'latency' => 0, 'download_throughput' => -1, 'upload_throughput' => -1]]);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Makes every picture in docs/screenshots/ from the demo world, at 1280×800: the same story the browser test walks,
+ * stopped at each main view. Run by ./jorvel shots.
+ */
+
+use Facebook\WebDriver\WebDriverBy;
+use Tests\Browser\Stage;
+use Tests\Browser\Visitor;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+$folder = dirname(__DIR__, 2).'/docs/screenshots';
+array_map(unlink(...), glob("{$folder}/*.png") ?: []);
+$stage = Stage::open();
+try {
+    $ines = new Visitor($stage->browser(), $stage->url);
+    $shot = static function (Visitor $who, string $name) use ($folder): void {
+        $who->browser->executeScript('document.activeElement && document.activeElement.blur()');
+        $who->shot("{$folder}/{$name}.png");
+    };
+    $ines->go('/')->find('input[name="login"]');
+    $shot($ines, '01-sign-in');
+    $ines->signIn('ines')->find('[data-mark]');
+    $shot($ines, '02-fleet');
+
+    $ines->go('/library')->see('Choose a programme');
+    $ines->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-60F.json');
+    $ines->see('What stops each aircraft first');
+    $shot($ines, '03-import-preview');
+
+    $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="27-31"] button');
+    $shot($ines, '04-aircraft');
+    $ines->press('Make a visit of 1')->press('Make the visit and its 1 card')->see('nobody to work it');
+    $visit = basename((string) parse_url($ines->browser->getCurrentURL(), PHP_URL_PATH));
+    $ines->press('Assign')->find('[data-person="T27"]');
+    $shot($ines, '05-who-works-it');
+    $ines->click('[data-person="T27"] button')->see('0 of 1 cards are closed');
+    $ines->go('/visits')->find('[data-testid="sentence"]');
+    $shot($ines, '06-visits');
+    $ines->go('/crew')->find('table');
+    $shot($ines, '07-crew');
+
+    $oda = (new Visitor($stage->browser(), $stage->url))->signIn('oda');
+    $oda->go('/floor')->see('Mine');
+    $shot($oda, '08-floor');
+    $oda->press('', '//li[.//b[text()="Propeller governor check"]]')->find('[data-testid="step-1"]');
+    $oda->press('Read and understood')->find('[data-testid="step-2"]');
+    $oda->press('Done')->find('[data-testid="step-3"]');
+    $oda->press('Fitted')->find('[data-testid="step-4"]');
+    $oda->type('entry', '46,2')->see('too near the limit');
+    $shot($oda, '09-reading');
+    $oda->type('entry', '48,5')->see('inside, 2.5')->press('Keep the reading')->find('[data-testid="step-5"]');
+    $oda->type('entry', '20,1')->see('inside')->press('Keep the reading')->find('[data-testid="step-6"]');
+    $oda->press('Set up; start the hold');
+    sleep(3);
+    $shot($oda, '10-hold');
+    $oda->find('input[name="entry"]', 12);
+    $oda->type('entry', '44')->see('inside')->press('Keep the reading')->find('[data-testid="step-7"]');
+    $oda->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Keep the as-found')->find('[data-testid="moves"]');
+    $shot($oda, '11-rigging');
+    $oda->press('Something is wrong', '//aside')->type('place', 'propeller 1, blade 3')->type('extent', 'de-ice boot edge lifted over 40 mm')->press('Raise the finding')->find('[data-finding]');
+
+    $ines->go('/deferrals')->see('waits for a decision');
+    $shot($ines, '12-deferrals');
+    $tor = (new Visitor($stage->browser(), $stage->url))->signIn('tor');
+    $tor->go("/release/{$visit}")->find('[data-testid="blockers"]');
+    $shot($tor, '13-release');
+    $tor->go('/stores')->find('table');
+    $shot($tor, '14-stores');
+    $tor->go('/fleet')->find('[data-mark]');
+    $tor->browser->executeScript("localStorage.setItem('jorvel.theme', 'night')");
+    $tor->go('/fleet')->find('[data-mark]');
+    $shot($tor, '15-fleet-night');
+    echo count(glob("{$folder}/*.png") ?: [])," pictures in docs/screenshots/\n";
+} finally {
+    $stage->close();
+}
