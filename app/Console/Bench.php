@@ -109,8 +109,8 @@ final class Bench extends Command
         $manifest = json_decode((string) file_get_contents(public_path('build/manifest.json')), true, 512, JSON_THROW_ON_ERROR);
         $wanted = ['resources/ui/main.tsx', 'resources/ui/rooms/fleet/Fleet.tsx'];
         $files = [];
-        while ($wanted !== []) {
-            $chunk = $manifest[array_pop($wanted)];
+        for ($i = 0; $i < count($wanted); $i++) {
+            $chunk = $manifest[$wanted[$i]];
             if (! isset($files[$chunk['file']])) {
                 $files[$chunk['file']] = strlen((string) gzencode((string) file_get_contents(public_path('build/'.$chunk['file'])), 9));
                 array_push($wanted, ...($chunk['imports'] ?? []));

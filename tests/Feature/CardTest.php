@@ -11,6 +11,7 @@ use App\Floor\Step;
 use App\Library\ProgrammeItem;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Working cards over HTTP: order, versions, keys, signatures. */
 final class CardTest extends WorldCase
@@ -25,7 +26,11 @@ final class CardTest extends WorldCase
         return $card;
     }
 
-    /** @param array<string, mixed> $more */
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return TestResponse<Response>
+     */
     private function work(Card $card, int $no, string $do = 'done', array $more = [], ?string $key = null): TestResponse
     {
         return $this->as('oda', 'POST', "cards/{$card->id}/steps/{$no}", ['version' => $card->refresh()->version, 'do' => $do, ...$more], $key);

@@ -7,10 +7,12 @@ namespace Tests\Feature;
 use App\Fleet\Aircraft;
 use App\Library\ProgrammeItem;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** What is brought in is checked whole, shown, and applied in one piece. */
 final class ImportTest extends WorldCase
 {
+    /** @return TestResponse<Response> */
     private function look(string $kind, string $text): TestResponse
     {
         return $this->as('ines', 'POST', 'library/imports', ['kind' => $kind, 'name' => "f.{$kind}", 'text' => $text]);

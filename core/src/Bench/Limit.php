@@ -13,7 +13,7 @@ use Jorvel\Core\Shared\Quantity;
  * Is this reading good.
  *
  * Guarded decisions keep the instrument's uncertainty in hand on every side (a guard band of one uncertainty); simple
- * ones take the reading as it is. Contract: docs/core/limit.md, core/schema/limit.json.
+ * ones take the reading as it is. Contract: docs/core.md, core/schema/limit.json.
  */
 final class Limit
 {

@@ -11,7 +11,7 @@ use Jorvel\Core\Shared\InputError;
  *
  * The predicted reading of a point is its value + Σ effect × amount. In order: as many limits and matches as possible,
  * the fewest adjusters moved, the lowest Σ weight × (predicted − aim)², the least Σ|amount|. {@see RigSearch} finds the
- * amounts. Contract: docs/core/rig.md, core/schema/rig.json.
+ * amounts. Contract: docs/core.md, core/schema/rig.json.
  */
 final class Rig
 {

@@ -13,7 +13,7 @@ use Jorvel\Core\Shared\Near;
  * How long may this defect be carried.
  *
  * N days run out at the end of the local date discovered + N; usage may come sooner, and is forecast as `due` does.
- * Contract: docs/core/clock.md, core/schema/clock.json.
+ * Contract: docs/core.md, core/schema/clock.json.
  */
 final class Clock
 {

@@ -12,7 +12,7 @@ use Jorvel\Core\Shared\Near;
  * When does this item fall due.
  *
  * Each limit has a base (where its interval started), a next value (base + interval) and a forecast date; the item takes
- * the earliest or the latest of them by its rule. Contract: docs/core/due.md, core/schema/due.json.
+ * the earliest or the latest of them by its rule. Contract: docs/core.md, core/schema/due.json.
  */
 final class Due
 {

@@ -9,7 +9,7 @@ use Jorvel\Core\Shared\InputError;
 /**
  * May it be returned to service, and if not, what stands in the way.
  *
- * Contract: docs/core/release.md, core/schema/release.json.
+ * Contract: docs/core.md, core/schema/release.json.
  */
 final class Release
 {

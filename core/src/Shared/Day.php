@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Shared;
 
-use function intdiv;
 use function min;
 
 /**
  * A calendar date, kept as the number of days since 1970-01-01 (proleptic Gregorian), years 1 to 9999.
  *
  * The conversions are the usual era arithmetic (400 years are 146,097 days), so that no date object is made in a loop.
+ * Quotients of these small numbers are exact in floats, and quicker than a call.
  */
 final readonly class Day implements \Stringable
 {
@@ -65,7 +65,7 @@ final readonly class Day implements \Stringable
     {
         [$y, $m, $d] = self::toCivil($this->number);
         $total = $y * 12 + $m - 1 + $months;
-        $year = intdiv($total, 12);
+        $year = (int) ($total / 12);
         $month = $total % 12 + 1;
 
         return new self(self::toNumber($year, $month, min($anchor ?? $d, self::daysIn($year, $month))));
@@ -122,11 +122,11 @@ final readonly class Day implements \Stringable
     private static function toNumber(int $y, int $m, int $d): int
     {
         $y -= $m <= 2 ? 1 : 0;
-        $era = intdiv($y, 400);
+        $era = (int) ($y / 400);
         $yearOfEra = $y - $era * 400;
-        $dayOfYear = intdiv(153 * ($m + ($m > 2 ? -3 : 9)) + 2, 5) + $d - 1;
+        $dayOfYear = (int) ((153 * ($m + ($m > 2 ? -3 : 9)) + 2) / 5) + $d - 1;
 
-        return $era * 146097 + $yearOfEra * 365 + intdiv($yearOfEra, 4) - intdiv($yearOfEra, 100) + $dayOfYear - 719468;
+        return $era * 146097 + $yearOfEra * 365 + (int) ($yearOfEra / 4) - (int) ($yearOfEra / 100) + $dayOfYear - 719468;
     }
 
     /**
@@ -137,13 +137,13 @@ final readonly class Day implements \Stringable
     private static function toCivil(int $number): array
     {
         $z = $number + 719468;
-        $era = intdiv($z, 146097);
+        $era = (int) ($z / 146097);
         $dayOfEra = $z - $era * 146097;
-        $yearOfEra = intdiv($dayOfEra - intdiv($dayOfEra, 1460) + intdiv($dayOfEra, 36524) - intdiv($dayOfEra, 146096), 365);
-        $dayOfYear = $dayOfEra - (365 * $yearOfEra + intdiv($yearOfEra, 4) - intdiv($yearOfEra, 100));
-        $mp = intdiv(5 * $dayOfYear + 2, 153);
+        $yearOfEra = (int) (($dayOfEra - (int) ($dayOfEra / 1460) + (int) ($dayOfEra / 36524) - (int) ($dayOfEra / 146096)) / 365);
+        $dayOfYear = $dayOfEra - (365 * $yearOfEra + (int) ($yearOfEra / 4) - (int) ($yearOfEra / 100));
+        $mp = (int) ((5 * $dayOfYear + 2) / 153);
         $m = $mp + ($mp < 10 ? 3 : -9);
 
-        return [$yearOfEra + $era * 400 + ($m <= 2 ? 1 : 0), $m, $dayOfYear - intdiv(153 * $mp + 2, 5) + 1];
+        return [$yearOfEra + $era * 400 + ($m <= 2 ? 1 : 0), $m, $dayOfYear - (int) ((153 * $mp + 2) / 5) + 1];
     }
 }

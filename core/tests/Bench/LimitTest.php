@@ -59,9 +59,28 @@ final class LimitTest extends TestCase
     /** @return iterable<string, array{float, string, float, string}> */
     public static function conversions(): iterable
     {
-        $table = [[1, 'in', 25.4, 'mm'], [1000, 'thou', 25.4, 'mm'], [1, 'mm', 1000, "\u{03BC}m"], [1, 'lbf_ft', 12, 'lbf_in'], [1, 'bar', 100, 'kPa'], [1, 'psi', 6894.757293168361, 'Pa'], [29.92, 'inHg', 101320.74811900273, 'Pa'],
-            [212, 'F', 100, 'C'], [-40, 'C', -40, 'F'], [0, 'C', 273.15, 'K'], [180, 'deg', M_PI, 'rad'], [1, 'deg', 60, 'arcmin'], [1, 'daN', 10, 'N'], [1, 'lbf', 4.4482216152605, 'N'], [1, 'lb', 0.45359237, 'kg'],
-            [4, 'US_qt', 1, 'US_gal'], [1, 'US_gal', 3.785411784, 'L'], [1, 'L', 1000, 'mL'], [90, 'min', 1.5, 'h'], [1, 'lbf_in', 0.1129848290276167, 'Nm']];
+        $table = [
+            [1, 'in', 25.4, 'mm'],
+            [1000, 'thou', 25.4, 'mm'],
+            [1, 'mm', 1000, "\u{03BC}m"],
+            [1, 'lbf_ft', 12, 'lbf_in'],
+            [1, 'bar', 100, 'kPa'],
+            [1, 'psi', 6894.757293168361, 'Pa'],
+            [29.92, 'inHg', 101320.74811900273, 'Pa'],
+            [212, 'F', 100, 'C'],
+            [-40, 'C', -40, 'F'],
+            [0, 'C', 273.15, 'K'],
+            [180, 'deg', M_PI, 'rad'],
+            [1, 'deg', 60, 'arcmin'],
+            [1, 'daN', 10, 'N'],
+            [1, 'lbf', 4.4482216152605, 'N'],
+            [1, 'lb', 0.45359237, 'kg'],
+            [4, 'US_qt', 1, 'US_gal'],
+            [1, 'US_gal', 3.785411784, 'L'],
+            [1, 'L', 1000, 'mL'],
+            [90, 'min', 1.5, 'h'],
+            [1, 'lbf_in', 0.1129848290276167, 'Nm'],
+        ];
         foreach ($table as [$from, $unit, $to, $other]) {
             yield "{$from} {$unit} is {$to} {$other}" => [(float) $from, $unit, (float) $to, $other];
         }
@@ -89,7 +108,24 @@ final class LimitTest extends TestCase
     /** @return iterable<string, array{string, float|null}> what is typed for a torque in Nm, and what is understood; null is refused */
     public static function entries(): iterable
     {
-        foreach (['8.1' => 8.1, '8,1' => 8.1, ' 8,1 Nm ' => 8.1, '8.1 N·m' => 8.1, '-3' => -3.0, '−3,5' => -3.5, '+2' => 2.0, '8,1 lbf_in' => null, '1,234.5' => null, '8.1.2' => null, '' => null, 'eight' => null, '8 1' => null, '1e3' => null, '.5' => null] as $text => $value) {
+        $typed = [
+            '8.1' => 8.1,
+            '8,1' => 8.1,
+            ' 8,1 Nm ' => 8.1,
+            '8.1 N·m' => 8.1,
+            '-3' => -3.0,
+            '−3,5' => -3.5,
+            '+2' => 2.0,
+            '8,1 lbf_in' => null,
+            '1,234.5' => null,
+            '8.1.2' => null,
+            '' => null,
+            'eight' => null,
+            '8 1' => null,
+            '1e3' => null,
+            '.5' => null,
+        ];
+        foreach ($typed as $text => $value) {
             yield "\"{$text}\"" => [(string) $text, $value];
         }
     }

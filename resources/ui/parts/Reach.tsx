@@ -94,9 +94,7 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
             {beyond && <path d="M990 8l10 6.5L990 21Z" fill="currentColor" />}
             {row.fuses.map((f) => (
                 <g key={f.id} className="text-rust">
-                    <title>
-                        {f.title}, runs out {f.date}
-                    </title>
+                    <title>{`${f.title}, runs out ${f.date}`}</title>
                     <line
                         x1="0"
                         x2={x(f.days, horizon)}
