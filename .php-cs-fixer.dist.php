@@ -20,5 +20,6 @@ return (new Config)->setRiskyAllowed(true)->setFinder($files)->setRules([
     'not_operator_with_successor_space' => true,
     'new_with_parentheses' => ['named_class' => false, 'anonymous_class' => false],
     'trailing_comma_in_multiline' => ['elements' => ['arrays', 'arguments', 'parameters', 'match']],
+    'method_argument_space' => ['on_multiline' => 'ensure_fully_multiline', 'attribute_placement' => 'same_line'],
     'class_attributes_separation' => ['elements' => ['method' => 'one', 'property' => 'one']],
 ]);

@@ -11,21 +11,13 @@ use OpenApi\Attributes as OA;
 final readonly class BenchRow
 {
     public function __construct(
-        #[OA\Property]
-        public int $cardId,
-        #[OA\Property]
-        public string $card,
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public int $step,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public string $said,
+        #[OA\Property] public int $cardId,
+        #[OA\Property] public string $card,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public int $step,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $state,
+        #[OA\Property] public string $said,
     ) {}
 }

@@ -11,10 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class BenchView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public string $sentence,
         /** @var list<BenchRow> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: BenchRow::class))]
-        public array $sheets,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: BenchRow::class))] public array $sheets,
     ) {}
 }

@@ -11,17 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class Candidate
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $stamp,
-        #[OA\Property]
-        public string $shift,
-        #[OA\Property]
-        public bool $fits,
-        #[OA\Property]
-        public ?string $why,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $stamp,
+        #[OA\Property] public string $shift,
+        #[OA\Property] public bool $fits,
+        #[OA\Property] public ?string $why,
     ) {}
 }

@@ -11,10 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class CrewView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public string $sentence,
         /** @var list<PersonView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PersonView::class))]
-        public array $people,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PersonView::class))] public array $people,
     ) {}
 }

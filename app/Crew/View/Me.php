@@ -11,20 +11,13 @@ use OpenApi\Attributes as OA;
 final readonly class Me
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $login,
-        #[OA\Property]
-        public string $stamp,
-        #[OA\Property]
-        public string $role,
-        #[OA\Property]
-        public string $base,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $login,
+        #[OA\Property] public string $stamp,
+        #[OA\Property] public string $role,
+        #[OA\Property] public string $base,
         /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $may,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
     ) {}
 }

@@ -11,22 +11,14 @@ use OpenApi\Attributes as OA;
 final readonly class PersonView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $stamp,
-        #[OA\Property]
-        public string $role,
-        #[OA\Property]
-        public string $base,
-        #[OA\Property]
-        public string $shift,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $stamp,
+        #[OA\Property] public string $role,
+        #[OA\Property] public string $base,
+        #[OA\Property] public string $shift,
         /** @var list<QualificationView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationView::class))]
-        public array $held,
-        #[OA\Property]
-        public int $cards,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationView::class))] public array $held,
+        #[OA\Property] public int $cards,
     ) {}
 }

@@ -11,15 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class QualificationView
 {
     public function __construct(
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $value,
-        #[OA\Property]
-        public ?string $validUntil,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public string $note,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $value,
+        #[OA\Property] public ?string $validUntil,
+        #[OA\Property] public string $state,
+        #[OA\Property] public string $note,
     ) {}
 }

@@ -11,13 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class DeferralsView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public string $sentence,
         /** @var list<DeferralView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: DeferralView::class))]
-        public array $deferrals,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DeferralView::class))] public array $deferrals,
         /** @var list<OpenFinding> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenFinding::class))]
-        public array $findings,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenFinding::class))] public array $findings,
     ) {}
 }

@@ -11,26 +11,16 @@ use OpenApi\Attributes as OA;
 final readonly class OpenFinding
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $number,
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public string $card,
-        #[OA\Property]
-        public int $cardId,
-        #[OA\Property]
-        public string $place,
-        #[OA\Property]
-        public string $extent,
-        #[OA\Property]
-        public string $raisedAt,
-        #[OA\Property]
-        public string $raisedBy,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $number,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public string $card,
+        #[OA\Property] public int $cardId,
+        #[OA\Property] public string $place,
+        #[OA\Property] public string $extent,
+        #[OA\Property] public string $raisedAt,
+        #[OA\Property] public string $raisedBy,
         /** @var list<OptionView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: OptionView::class))]
-        public array $options,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OptionView::class))] public array $options,
     ) {}
 }

@@ -11,23 +11,14 @@ use OpenApi\Attributes as OA;
 final readonly class OptionView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $category,
-        #[OA\Property]
-        public string $conditions,
-        #[OA\Property]
-        public ?string $procedure,
-        #[OA\Property]
-        public string $placard,
-        #[OA\Property]
-        public string $said,
-        #[OA\Property]
-        public ?string $date,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $category,
+        #[OA\Property] public string $conditions,
+        #[OA\Property] public ?string $procedure,
+        #[OA\Property] public string $placard,
+        #[OA\Property] public string $said,
+        #[OA\Property] public ?string $date,
     ) {}
 }

@@ -11,39 +11,24 @@ use OpenApi\Attributes as OA;
 final readonly class AircraftView
 {
     public function __construct(
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public string $type,
-        #[OA\Property]
-        public string $typeName,
-        #[OA\Property]
-        public string $arrangement,
-        #[OA\Property]
-        public string $fleet,
-        #[OA\Property]
-        public string $base,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public string $sentence,
-        #[OA\Property]
-        public string $countersAsOf,
-        #[OA\Property]
-        public ReachRow $reach,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public string $type,
+        #[OA\Property] public string $typeName,
+        #[OA\Property] public string $arrangement,
+        #[OA\Property] public string $fleet,
+        #[OA\Property] public string $base,
+        #[OA\Property] public string $state,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public string $countersAsOf,
+        #[OA\Property] public ReachRow $reach,
         /** @var list<Counter> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Counter::class))]
-        public array $counters,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Counter::class))] public array $counters,
         /** @var list<DueView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: DueView::class))]
-        public array $items,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DueView::class))] public array $items,
         /** @var list<FlyingView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FlyingView::class))]
-        public array $flying,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FlyingView::class))] public array $flying,
         /** @var list<int> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))]
-        public array $visitIds,
-        #[OA\Property]
-        public int $safing,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))] public array $visitIds,
+        #[OA\Property] public int $safing,
     ) {}
 }

@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class Bracket
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public int $from,
-        #[OA\Property]
-        public int $to,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $title,
+        #[OA\Property] public int $from,
+        #[OA\Property] public int $to,
     ) {}
 }

@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class Counter
 {
     public function __construct(
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public float $value,
-        #[OA\Property]
-        public float $rate,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $title,
+        #[OA\Property] public float $value,
+        #[OA\Property] public float $rate,
     ) {}
 }

@@ -11,38 +11,22 @@ use OpenApi\Attributes as OA;
 final readonly class DueView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $chapter,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public string $status,
-        #[OA\Property]
-        public ?string $date,
-        #[OA\Property]
-        public ?int $days,
-        #[OA\Property]
-        public string $remaining,
-        #[OA\Property]
-        public string $rule,
-        #[OA\Property]
-        public string $rebase,
-        #[OA\Property]
-        public ?string $lastDone,
-        #[OA\Property]
-        public float $hours,
-        #[OA\Property]
-        public string $card,
-        #[OA\Property]
-        public ?string $visit,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $chapter,
+        #[OA\Property] public string $state,
+        #[OA\Property] public string $status,
+        #[OA\Property] public ?string $date,
+        #[OA\Property] public ?int $days,
+        #[OA\Property] public string $remaining,
+        #[OA\Property] public string $rule,
+        #[OA\Property] public string $rebase,
+        #[OA\Property] public ?string $lastDone,
+        #[OA\Property] public float $hours,
+        #[OA\Property] public string $card,
+        #[OA\Property] public ?string $visit,
         /** @var list<LimitView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LimitView::class))]
-        public array $limits,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LimitView::class))] public array $limits,
     ) {}
 }

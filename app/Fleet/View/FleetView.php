@@ -11,16 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class FleetView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
-        #[OA\Property]
-        public ?string $first,
-        #[OA\Property]
-        public string $note,
-        #[OA\Property]
-        public string $today,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public ?string $first,
+        #[OA\Property] public string $note,
+        #[OA\Property] public string $today,
         /** @var list<ReachRow> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReachRow::class))]
-        public array $rows,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReachRow::class))] public array $rows,
     ) {}
 }

@@ -11,9 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class FlyingView
 {
     public function __construct(
-        #[OA\Property]
-        public string $date,
-        #[OA\Property]
-        public string $flown,
+        #[OA\Property] public string $date,
+        #[OA\Property] public string $flown,
     ) {}
 }

@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class Fuse
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public int $days,
-        #[OA\Property]
-        public string $date,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $title,
+        #[OA\Property] public int $days,
+        #[OA\Property] public string $date,
     ) {}
 }

@@ -11,23 +11,14 @@ use OpenApi\Attributes as OA;
 final readonly class LimitView
 {
     public function __construct(
-        #[OA\Property]
-        public string $unit,
-        #[OA\Property]
-        public string $base,
-        #[OA\Property]
-        public string $next,
-        #[OA\Property]
-        public string $remaining,
-        #[OA\Property]
-        public string $tolerance,
-        #[OA\Property]
-        public ?string $forecast,
-        #[OA\Property]
-        public ?string $latest,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public bool $drives,
+        #[OA\Property] public string $unit,
+        #[OA\Property] public string $base,
+        #[OA\Property] public string $next,
+        #[OA\Property] public string $remaining,
+        #[OA\Property] public string $tolerance,
+        #[OA\Property] public ?string $forecast,
+        #[OA\Property] public ?string $latest,
+        #[OA\Property] public string $state,
+        #[OA\Property] public bool $drives,
     ) {}
 }

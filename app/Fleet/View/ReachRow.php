@@ -11,23 +11,15 @@ use OpenApi\Attributes as OA;
 final readonly class ReachRow
 {
     public function __construct(
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public string $type,
-        #[OA\Property]
-        public string $fleet,
-        #[OA\Property]
-        public string $base,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public ?StopView $stop,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public string $type,
+        #[OA\Property] public string $fleet,
+        #[OA\Property] public string $base,
+        #[OA\Property] public string $state,
+        #[OA\Property] public ?StopView $stop,
         /** @var list<Bracket> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Bracket::class))]
-        public array $visits,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Bracket::class))] public array $visits,
         /** @var list<Fuse> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Fuse::class))]
-        public array $fuses,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Fuse::class))] public array $fuses,
     ) {}
 }

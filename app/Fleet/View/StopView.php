@@ -11,15 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class StopView
 {
     public function __construct(
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $detail,
-        #[OA\Property]
-        public string $date,
-        #[OA\Property]
-        public int $days,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $detail,
+        #[OA\Property] public string $date,
+        #[OA\Property] public int $days,
     ) {}
 }

@@ -11,29 +11,17 @@ use OpenApi\Attributes as OA;
 final readonly class CardRow
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $number,
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public bool $mine,
-        #[OA\Property]
-        public bool $inspection,
-        #[OA\Property]
-        public ?string $hold,
-        #[OA\Property]
-        public int $stepsDone,
-        #[OA\Property]
-        public int $steps,
-        #[OA\Property]
-        public string $zone,
-        #[OA\Property]
-        public string $visit,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $number,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $state,
+        #[OA\Property] public bool $mine,
+        #[OA\Property] public bool $inspection,
+        #[OA\Property] public ?string $hold,
+        #[OA\Property] public int $stepsDone,
+        #[OA\Property] public int $steps,
+        #[OA\Property] public string $zone,
+        #[OA\Property] public string $visit,
     ) {}
 }

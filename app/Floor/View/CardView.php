@@ -11,67 +11,39 @@ use OpenApi\Attributes as OA;
 final readonly class CardView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $number,
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public string $type,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $chapter,
-        #[OA\Property]
-        public string $manual,
-        #[OA\Property]
-        public int $revision,
-        #[OA\Property]
-        public int $revisionNow,
-        #[OA\Property]
-        public ?string $held,
-        #[OA\Property]
-        public string $skill,
-        #[OA\Property]
-        public string $zone,
-        #[OA\Property]
-        public bool $critical,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public int $version,
-        #[OA\Property]
-        public float $hours,
-        #[OA\Property]
-        public int $visitId,
-        #[OA\Property]
-        public string $visit,
-        #[OA\Property]
-        public string $sentence,
-        #[OA\Property]
-        public ?int $next,
-        #[OA\Property]
-        public ?string $signedBy,
-        #[OA\Property]
-        public ?string $inspectedBy,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $number,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public string $type,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $chapter,
+        #[OA\Property] public string $manual,
+        #[OA\Property] public int $revision,
+        #[OA\Property] public int $revisionNow,
+        #[OA\Property] public ?string $held,
+        #[OA\Property] public string $skill,
+        #[OA\Property] public string $zone,
+        #[OA\Property] public bool $critical,
+        #[OA\Property] public string $state,
+        #[OA\Property] public int $version,
+        #[OA\Property] public float $hours,
+        #[OA\Property] public int $visitId,
+        #[OA\Property] public string $visit,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public ?int $next,
+        #[OA\Property] public ?string $signedBy,
+        #[OA\Property] public ?string $inspectedBy,
         /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $people,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $people,
         /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $may,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
         /** @var list<StepView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StepView::class))]
-        public array $steps,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StepView::class))] public array $steps,
         /** @var list<FindingView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FindingView::class))]
-        public array $findings,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FindingView::class))] public array $findings,
         /** @var list<SafingView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SafingView::class))]
-        public array $safing,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SafingView::class))] public array $safing,
         /** @var list<ToolView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ToolView::class))]
-        public array $tools,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ToolView::class))] public array $tools,
     ) {}
 }

@@ -11,10 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class FloorView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public string $sentence,
         /** @var list<CardRow> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CardRow::class))]
-        public array $cards,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CardRow::class))] public array $cards,
     ) {}
 }

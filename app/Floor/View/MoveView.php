@@ -11,17 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class MoveView
 {
     public function __construct(
-        #[OA\Property]
-        public string $adjuster,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public float $amount,
-        #[OA\Property]
-        public string $unit,
-        #[OA\Property]
-        public string $direction,
-        #[OA\Property]
-        public string $said,
+        #[OA\Property] public string $adjuster,
+        #[OA\Property] public string $title,
+        #[OA\Property] public float $amount,
+        #[OA\Property] public string $unit,
+        #[OA\Property] public string $direction,
+        #[OA\Property] public string $said,
     ) {}
 }

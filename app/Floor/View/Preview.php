@@ -11,11 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class Preview
 {
     public function __construct(
-        #[OA\Property]
-        public string $verdict,
-        #[OA\Property]
-        public string $said,
-        #[OA\Property]
-        public ?float $value,
+        #[OA\Property] public string $verdict,
+        #[OA\Property] public string $said,
+        #[OA\Property] public ?float $value,
     ) {}
 }

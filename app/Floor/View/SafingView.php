@@ -11,23 +11,14 @@ use OpenApi\Attributes as OA;
 final readonly class SafingView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $place,
-        #[OA\Property]
-        public string $flag,
-        #[OA\Property]
-        public string $card,
-        #[OA\Property]
-        public int $cardId,
-        #[OA\Property]
-        public string $since,
-        #[OA\Property]
-        public string $by,
-        #[OA\Property]
-        public ?int $removedBy,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $place,
+        #[OA\Property] public string $flag,
+        #[OA\Property] public string $card,
+        #[OA\Property] public int $cardId,
+        #[OA\Property] public string $since,
+        #[OA\Property] public string $by,
+        #[OA\Property] public ?int $removedBy,
     ) {}
 }

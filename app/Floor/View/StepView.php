@@ -11,33 +11,20 @@ use OpenApi\Attributes as OA;
 final readonly class StepView
 {
     public function __construct(
-        #[OA\Property]
-        public int $no,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property(type: 'object', additionalProperties: true)]
-        public object $spec,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public ?string $held,
-        #[OA\Property]
-        public ?string $startedAt,
-        #[OA\Property]
-        public ?int $heldFor,
-        #[OA\Property]
-        public ?string $doneBy,
-        #[OA\Property]
-        public ?string $doneAt,
+        #[OA\Property] public int $no,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $text,
+        #[OA\Property(type: 'object', additionalProperties: true)] public object $spec,
+        #[OA\Property] public string $state,
+        #[OA\Property] public ?string $held,
+        #[OA\Property] public ?string $startedAt,
+        #[OA\Property] public ?int $heldFor,
+        #[OA\Property] public ?string $doneBy,
+        #[OA\Property] public ?string $doneAt,
         /** @var list<ReadingView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class))]
-        public array $readings,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class))] public array $readings,
         /** @var list<RunView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: RunView::class))]
-        public array $runs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RunView::class))] public array $runs,
     ) {}
 }

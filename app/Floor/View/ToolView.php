@@ -11,21 +11,13 @@ use OpenApi\Attributes as OA;
 final readonly class ToolView
 {
     public function __construct(
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $unit,
-        #[OA\Property]
-        public float $resolution,
-        #[OA\Property]
-        public string $calDue,
-        #[OA\Property]
-        public bool $usable,
-        #[OA\Property]
-        public ?string $why,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $unit,
+        #[OA\Property] public float $resolution,
+        #[OA\Property] public string $calDue,
+        #[OA\Property] public bool $usable,
+        #[OA\Property] public ?string $why,
     ) {}
 }

@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class ChangeView
 {
     public function __construct(
-        #[OA\Property]
-        public string $subject,
-        #[OA\Property]
-        public string $what,
-        #[OA\Property]
-        public string $before,
-        #[OA\Property]
-        public string $after,
+        #[OA\Property] public string $subject,
+        #[OA\Property] public string $what,
+        #[OA\Property] public string $before,
+        #[OA\Property] public string $after,
     ) {}
 }

@@ -11,21 +11,14 @@ use OpenApi\Attributes as OA;
 final readonly class ImportView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $state,
+        #[OA\Property] public string $sentence,
         /** @var list<ChangeView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangeView::class))]
-        public array $changes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangeView::class))] public array $changes,
         /** @var list<ChangeView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangeView::class))]
-        public array $dates,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ChangeView::class))] public array $dates,
     ) {}
 }

@@ -11,15 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class ManualView
 {
     public function __construct(
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public int $revision,
-        #[OA\Property]
-        public int $templates,
-        #[OA\Property]
-        public int $stale,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $title,
+        #[OA\Property] public int $revision,
+        #[OA\Property] public int $templates,
+        #[OA\Property] public int $stale,
     ) {}
 }

@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class ProgrammeView
 {
     public function __construct(
-        #[OA\Property]
-        public string $type,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $arrangement,
-        #[OA\Property]
-        public int $items,
+        #[OA\Property] public string $type,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $arrangement,
+        #[OA\Property] public int $items,
     ) {}
 }

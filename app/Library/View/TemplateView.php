@@ -11,25 +11,15 @@ use OpenApi\Attributes as OA;
 final readonly class TemplateView
 {
     public function __construct(
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $type,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $chapter,
-        #[OA\Property]
-        public string $manual,
-        #[OA\Property]
-        public int $revision,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public int $steps,
-        #[OA\Property]
-        public float $hours,
-        #[OA\Property]
-        public bool $critical,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $type,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $chapter,
+        #[OA\Property] public string $manual,
+        #[OA\Property] public int $revision,
+        #[OA\Property] public string $state,
+        #[OA\Property] public int $steps,
+        #[OA\Property] public float $hours,
+        #[OA\Property] public bool $critical,
     ) {}
 }

@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class BlockerView
 {
     public function __construct(
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $link,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $link,
     ) {}
 }

@@ -11,34 +11,21 @@ use OpenApi\Attributes as OA;
 final readonly class ReleaseView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public string $type,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public string $sentence,
-        #[OA\Property]
-        public string $verdict,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public string $type,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $state,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public string $verdict,
         /** @var list<BlockerView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: BlockerView::class))]
-        public array $blockers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: BlockerView::class))] public array $blockers,
         /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $items,
-        #[OA\Property]
-        public ?string $number,
-        #[OA\Property]
-        public ?string $certifier,
-        #[OA\Property]
-        public bool $may,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $items,
+        #[OA\Property] public ?string $number,
+        #[OA\Property] public ?string $certifier,
+        #[OA\Property] public bool $may,
         /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $moved,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $moved,
     ) {}
 }

@@ -11,10 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class ReleasesView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public string $sentence,
         /** @var list<ReleaseRow> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReleaseRow::class))]
-        public array $visits,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReleaseRow::class))] public array $visits,
     ) {}
 }

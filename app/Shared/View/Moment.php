@@ -11,16 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class Moment
 {
     public function __construct(
-        #[OA\Property]
-        public string $now,
-        #[OA\Property]
-        public string $zone,
-        #[OA\Property]
-        public string $base,
-        #[OA\Property]
-        public string $shift,
+        #[OA\Property] public string $now,
+        #[OA\Property] public string $zone,
+        #[OA\Property] public string $base,
+        #[OA\Property] public string $shift,
         /** by name */
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
-        public object $waiting,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))] public object $waiting,
     ) {}
 }

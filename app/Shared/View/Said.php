@@ -11,7 +11,6 @@ use OpenApi\Attributes as OA;
 final readonly class Said
 {
     public function __construct(
-        #[OA\Property]
-        public string $message,
+        #[OA\Property] public string $message,
     ) {}
 }

@@ -11,10 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class StoresView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public string $sentence,
         /** @var list<StoreTool> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTool::class))]
-        public array $tools,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTool::class))] public array $tools,
     ) {}
 }

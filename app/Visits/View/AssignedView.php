@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class AssignedView
 {
     public function __construct(
-        #[OA\Property]
-        public int $personId,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $stamp,
-        #[OA\Property]
-        public string $role,
+        #[OA\Property] public int $personId,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $stamp,
+        #[OA\Property] public string $role,
     ) {}
 }

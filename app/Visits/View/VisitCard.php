@@ -11,30 +11,18 @@ use OpenApi\Attributes as OA;
 final readonly class VisitCard
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $number,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public bool $critical,
-        #[OA\Property]
-        public string $skill,
-        #[OA\Property]
-        public float $hours,
-        #[OA\Property]
-        public string $zone,
-        #[OA\Property]
-        public int $stepsDone,
-        #[OA\Property]
-        public int $steps,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $number,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $state,
+        #[OA\Property] public bool $critical,
+        #[OA\Property] public string $skill,
+        #[OA\Property] public float $hours,
+        #[OA\Property] public string $zone,
+        #[OA\Property] public int $stepsDone,
+        #[OA\Property] public int $steps,
         /** @var list<AssignedView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: AssignedView::class))]
-        public array $people,
-        #[OA\Property]
-        public ?string $lacks,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AssignedView::class))] public array $people,
+        #[OA\Property] public ?string $lacks,
     ) {}
 }

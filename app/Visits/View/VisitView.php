@@ -11,30 +11,18 @@ use OpenApi\Attributes as OA;
 final readonly class VisitView
 {
     public function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $mark,
-        #[OA\Property]
-        public string $type,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $bay,
-        #[OA\Property]
-        public string $start,
-        #[OA\Property]
-        public string $end,
-        #[OA\Property]
-        public string $state,
-        #[OA\Property]
-        public string $sentence,
-        #[OA\Property]
-        public float $hours,
-        #[OA\Property]
-        public int $closed,
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $mark,
+        #[OA\Property] public string $type,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $bay,
+        #[OA\Property] public string $start,
+        #[OA\Property] public string $end,
+        #[OA\Property] public string $state,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public float $hours,
+        #[OA\Property] public int $closed,
         /** @var list<VisitCard> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: VisitCard::class))]
-        public array $cards,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: VisitCard::class))] public array $cards,
     ) {}
 }

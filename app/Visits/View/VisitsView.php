@@ -11,10 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class VisitsView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sentence,
+        #[OA\Property] public string $sentence,
         /** @var list<VisitView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: VisitView::class))]
-        public array $visits,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: VisitView::class))] public array $visits,
     ) {}
 }

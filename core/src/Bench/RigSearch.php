@@ -202,13 +202,8 @@ final class RigSearch
 
             return;
         }
-        if ($moved + $left > $moves) {
-            $this->go($j + 1, $at, $positions, $moved, $amount, $moves);
-        }
-        if ($moved === $moves) {
-            return;
-        }
-        [$from, $to] = $this->reach[$j];
+        // An adjuster is moved before it is left alone, so that between equal answers the earlier one moves.
+        [$from, $to] = $moved === $moves ? [0, 0] : $this->reach[$j];
         for ($k = 1, $most = max($to, -$from); $k <= $most && ! $this->cut; $k++) {
             foreach ([$k, -$k] as $position) {
                 if ($position < $from || $position > $to) {
@@ -221,6 +216,9 @@ final class RigSearch
                 $positions[$j] = $position;
                 $this->go($j + 1, $next, $positions, $moved + 1, $amount + $k * $this->step[$j], $moves);
             }
+        }
+        if ($moved + $left > $moves) {
+            $this->go($j + 1, $at, array_replace($positions, [$j => 0]), $moved, $amount, $moves);
         }
     }
 
