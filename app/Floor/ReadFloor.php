@@ -183,7 +183,7 @@ final readonly class ReadFloor
         $moves = array_map(static function (array $m) use ($adjusters): MoveView {
             $a = $adjusters[$m['adjuster']];
             $way = match ($m['direction']) {
-                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', default => $m['direction'],
+                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter', 'raise' => 'up', default => 'down',
             };
 
             return new MoveView($m['adjuster'], $a['title'], $m['amount'], $a['unit'], $m['direction'], Words::number($m['amount'], 2)." {$a['unit']} {$way}");

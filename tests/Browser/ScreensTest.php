@@ -105,6 +105,72 @@ final class ScreensTest extends TestCase
         self::assertStringEndsWith("/fleet/{$second}", $ines->browser->getCurrentURL());
     }
 
+    public function test_controls_at_the_aircraft_are_made_for_gloves(): void
+    {
+        $oda = self::$oda->go('/floor');
+        $oda->see('Mine');
+        $small = "return [...document.querySelectorAll('main button, main a, main select, main input')].filter(e => e.offsetParent !== null && !e.closest('p, h2, dl')).map(e => [e.innerText || e.name, Math.round((e.closest('label') ?? e).getBoundingClientRect().height)]).filter(([, h]) => h < 47)";
+        self::assertSame([], $oda->browser->executeScript($small));
+        $card = (int) self::$stage->database()->query("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'")->fetchColumn();
+        $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
+        self::assertSame([], $oda->browser->executeScript($small), 'on a card, with a reading to enter');
+        self::assertSame('entry', $oda->browser->executeScript('return document.activeElement.name'), 'the field is ready to type into');
+    }
+
+    public function test_a_table_sorts_filters_hides_columns_and_gives_csv(): void
+    {
+        $ines = self::$ines->go('/stores');
+        $ines->find('table');
+        $codes = static fn(): array => $ines->browser->executeScript("return [...document.querySelectorAll('tbody tr td:nth-child(2)')].map(c => c.innerText)");
+        $before = $codes();
+        self::assertSame(['CT-03', 'PG-27', 'TW-104'], array_slice($before, 0, 3), 'what must not be used comes first');
+        $ines->press('Tool');
+        $sorted = $before;
+        sort($sorted);
+        self::assertSame($sorted, $codes());
+        $ines->press('Tool');
+        self::assertSame(array_reverse($sorted), $codes());
+        $ines->find('input[aria-label="Filter tools"]')->sendKeys('gauge');
+        $ines->see(' of '.count($before));
+        self::assertSame(['PG-27', 'PG-22', 'PG-21', 'FG-11'], $codes());
+        $ines->browser->executeScript('window.saved = null; const make = URL.createObjectURL; URL.createObjectURL = b => { b.text().then(t => { window.saved = t; }); return make(b); }');
+        $ines->press('CSV');
+        $ines->browser->wait(5, 100)->until(static fn(): bool => $ines->browser->executeScript('return window.saved') !== null);
+        $csv = explode("\r\n", (string) $ines->browser->executeScript('return window.saved'));
+        self::assertStringStartsWith('State,Tool,What', $csv[0]);
+        self::assertCount(6, $csv, 'a head, four tools, and the end of the last line');
+        $ines->click('summary:not(header summary)');
+        $ines->browser->findElement(WebDriverBy::xpath('//details//label[contains(., "Range")]'))->click();
+        self::assertNotContains('Range', $ines->browser->executeScript("return [...document.querySelectorAll('th')].map(c => c.innerText)"));
+    }
+
+    public function test_the_theme_stays_and_the_print_leaves_out_what_is_not_paper(): void
+    {
+        $ines = self::$ines->go('/fleet');
+        $ines->find('[data-mark]');
+        $ines->browser->getKeyboard()->sendKeys('n');
+        self::assertSame('night', $ines->browser->executeScript('return document.documentElement.dataset.theme'));
+        $ines->go('/crew')->find('table');
+        self::assertSame('night', $ines->browser->executeScript('return document.documentElement.dataset.theme'));
+        $ines->browser->getKeyboard()->sendKeys('n');
+        self::assertSame('day', $ines->browser->executeScript('return document.documentElement.dataset.theme'));
+        $ines->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']]);
+        foreach (['nav', 'header', '.noprint'] as $screen) {
+            self::assertSame('none', $ines->browser->executeScript("return getComputedStyle(document.querySelector('{$screen}')).display"), $screen);
+        }
+        self::assertTrue($ines->find('table')->isDisplayed());
+        $ines->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => '']]);
+    }
+
+    public function test_a_viewer_sees_everything_and_is_offered_nothing(): void
+    {
+        $mika = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('mika');
+        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/library' => 'Bring in', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release'];
+        foreach ($offers as $path => $words) {
+            self::assertStringNotContainsString($words, $mika->go($path)->see('Fleet')->find('[data-testid], [data-step]')->getText().$mika->text(), $path);
+        }
+    }
+
     public function test_two_people_on_one_card_and_a_lost_connection(): void
     {
         $card = (int) self::$stage->database()->query("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'")->fetchColumn();

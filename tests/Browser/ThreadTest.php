@@ -142,7 +142,7 @@ final class ThreadTest extends TestCase
         $moves = $oda->find('[data-testid="moves"]')->getText();
         self::assertStringContainsString('High-speed screw', $moves);
         self::assertStringContainsString('2 turns clockwise', $moves);
-        self::assertStringContainsString('1.5 turns lengthen', $moves);
+        self::assertStringContainsString('1.5 turns longer', $moves);
         $oda->see('To be read again, because these touch them: Governor arm at the high-speed stop, Pick-up angle at the lever, Arm at the feather stop');
         $oda->type('high', '62.6')->type('pickup', '20.4')->type('feather', '85.6')->press('Keep the as-left readings');
         $oda->see('(run 2)');

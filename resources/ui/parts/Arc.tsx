@@ -23,7 +23,7 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
     return (
         <figure className="min-w-0">
             <svg
-                viewBox="0 0 300 176"
+                viewBox="-6 -6 312 186"
                 className="w-full"
                 role="img"
                 aria-label={`${title}: ${needles.map((n) => `${n.name} ${n.value} ${unit}`).join(', ')}`}
@@ -40,11 +40,11 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
                 {ticks(ends, 5).map((t) => {
                     const [x1, y1] = at(p(t), 130);
                     const [x2, y2] = at(p(t), 136);
-                    const [x, y] = at(p(t), 149);
+                    const [x, y] = at(p(t), 152);
                     return (
                         <g key={t}>
                             <line x1={x1} y1={y1} x2={x2} y2={y2} className="stroke-ink" strokeWidth="1.5" />
-                            <text x={x} y={y + 4} textAnchor="middle" className="fill-soft font-mono text-[12px]">
+                            <text x={x} y={y + 4} textAnchor="middle" className="fill-soft font-mono text-[18px]">
                                 {t}
                             </text>
                         </g>

@@ -26,7 +26,7 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
         <svg
             viewBox="0 0 1000 32"
             preserveAspectRatio="none"
-            className={`block w-full overflow-visible ${small ? 'h-6' : 'h-8'} ${colour}`}
+            className={`block w-full overflow-visible ${small ? 'h-6' : 'h-7.5'} ${colour}`}
             role="img"
             aria-label={row.stop ? `${row.mark} can go until ${row.stop.date}: ${row.stop.title}` : `${row.mark}: nothing stops it`}
         >
