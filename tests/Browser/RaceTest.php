@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\TestCase;
+
+/** Many at once, against a served copy with several workers: what must happen once happens once. */
+final class RaceTest extends TestCase
+{
+    private static Stage $stage;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$stage = Stage::open();
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$stage->close();
+    }
+
+    public function test_a_request_sent_many_times_at_once_is_worked_once(): void
+    {
+        $card = $this->card();
+        $before = $this->version($card);
+        $answers = $this->together(6, "/api/cards/{$card}/steps/3", static fn(): array => [['version' => $before, 'do' => 'read', 'entry' => '26', 'tool' => 'TW-108'], 'one-and-the-same']);
+        self::assertSame([200], array_values(array_unique(array_column($answers, 0))), 'each is answered');
+        self::assertCount(1, array_unique(array_column($answers, 1)), 'and with the same card');
+        self::assertSame(1, $this->number("select count(*) from readings where card_id = {$card}"));
+        self::assertSame($before + 1, $this->version($card));
+    }
+
+    public function test_of_many_at_once_with_keys_of_their_own_one_is_first_and_the_rest_are_told(): void
+    {
+        $card = $this->card();
+        $before = $this->version($card);
+        $answers = $this->together(6, "/api/cards/{$card}/steps/4", static fn(int $i): array => [['version' => $before, 'do' => 'done'], "key-{$i}"]);
+        $codes = array_count_values(array_column($answers, 0));
+        ksort($codes);
+        self::assertSame([200 => 1, 409 => 5], $codes);
+        self::assertSame(1, $this->number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'"));
+        [$code, $said] = self::$stage->artisan('jorvel:verify');
+        self::assertSame(0, $code, $said);
+    }
+
+    private function card(): int
+    {
+        return $this->number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'");
+    }
+
+    private function version(int $card): int
+    {
+        return $this->number("select version from cards where id = {$card}");
+    }
+
+    private function number(string $sql): int
+    {
+        return (int) self::$stage->database()->query($sql)->fetchColumn();
+    }
+
+    /**
+     * Sends requests at the same time, signed in as the technician.
+     *
+     * @param callable(int): array{array<string, mixed>, string} $make body and key
+     *
+     * @return list<array{int, string}> status and body of each
+     */
+    private function together(int $many, string $path, callable $make): array
+    {
+        $jar = (string) tempnam(sys_get_temp_dir(), 'jorvel-jar');
+        $this->send('/', null, $jar);
+        self::assertSame(200, $this->send('/api/sign-in', ['login' => 'oda', 'password' => 'hangar-demo'], $jar)[0]);
+        $multi = curl_multi_init();
+        $handles = [];
+        for ($i = 0; $i < $many; $i++) {
+            [$body, $key] = $make($i);
+            $handles[] = $handle = $this->handle($path, $body, $jar, $key);
+            curl_multi_add_handle($multi, $handle);
+        }
+        do {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.2);
+        } while ($running > 0);
+        unlink($jar);
+
+        return array_map(static fn(\CurlHandle $h): array => [(int) curl_getinfo($h, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($h)], $handles);
+    }
+
+    /**
+     * @param array<string, mixed>|null $body
+     *
+     * @return array{int, string}
+     */
+    private function send(string $path, ?array $body, string $jar): array
+    {
+        $handle = $this->handle($path, $body, $jar, '');
+        $answer = (string) curl_exec($handle);
+        $status = (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
+        unset($handle);
+
+        return [$status, $answer];
+    }
+
+    /** @param array<string, mixed>|null $body */
+    private function handle(string $path, ?array $body, string $jar, string $key): \CurlHandle
+    {
+        preg_match('/XSRF-TOKEN\t(\S+)/', (string) file_get_contents($jar), $token);
+        $handle = curl_init(self::$stage->url.$path);
+        self::assertNotFalse($handle);
+        curl_setopt_array($handle, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_COOKIEFILE => $jar,
+            CURLOPT_COOKIEJAR => $jar,
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                'Referer: '.self::$stage->url.'/',
+                'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''),
+                "Idempotency-Key: {$key}",
+            ],
+        ]);
+        if ($body !== null) {
+            curl_setopt($handle, CURLOPT_POSTFIELDS, (string) json_encode($body));
+        }
+
+        return $handle;
+    }
+}
