@@ -149,11 +149,12 @@ final class ScreensTest extends TestCase
         $ines = self::$ines->go('/fleet');
         $ines->find('[data-mark]');
         $ines->browser->getKeyboard()->sendKeys('n');
-        self::assertSame('night', $ines->browser->executeScript('return document.documentElement.dataset.theme'));
+        $theme = static fn(): string => (string) $ines->browser->executeScript('return document.documentElement.dataset.theme');
+        $seen = [$theme()];
         $ines->go('/crew')->find('table');
-        self::assertSame('night', $ines->browser->executeScript('return document.documentElement.dataset.theme'));
+        $seen[] = $theme();
         $ines->browser->getKeyboard()->sendKeys('n');
-        self::assertSame('day', $ines->browser->executeScript('return document.documentElement.dataset.theme'));
+        self::assertSame(['night', 'night', 'day'], [...$seen, $theme()]);
         $ines->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']]);
         foreach (['nav', 'header', '.noprint'] as $screen) {
             self::assertSame('none', $ines->browser->executeScript("return getComputedStyle(document.querySelector('{$screen}')).display"), $screen);

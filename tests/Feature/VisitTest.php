@@ -50,7 +50,8 @@ final class VisitTest extends WorldCase
 
     public function test_what_belongs_to_another_type_or_nothing_is_refused_whole(): void
     {
-        $before = [Visit::count(), Card::count(), Step::count(), DB::table('records')->count()];
+        $count = static fn(): array => array_map(static fn(string $table): int => DB::table($table)->count(), ['visits', 'cards', 'steps', 'records']);
+        $before = $count();
         $foreign = ProgrammeItem::where('code', '78-31')->value('id');
         $own = ProgrammeItem::where('code', '61-21')->value('id');
         $body = ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-05', 'end' => '2026-05-06'];
@@ -58,7 +59,7 @@ final class VisitTest extends WorldCase
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => []])->assertStatus(422);
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own], 'start' => 'soon'])->assertStatus(422)->assertJsonValidationErrors('start');
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own], 'mark' => 'QZ-NO'])->assertNotFound();
-        self::assertSame($before, [Visit::count(), Card::count(), Step::count(), DB::table('records')->count()]);
+        self::assertSame($before, $count());
     }
 
     public function test_forecasts_stand_still_while_the_aircraft_is_in_its_visit(): void
