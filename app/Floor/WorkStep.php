@@ -9,6 +9,7 @@ use App\Crew\Person;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Visits\Visit;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\StepOrder;
 use Jorvel\Core\Shared\Instant;
@@ -40,6 +41,7 @@ final readonly class WorkStep
             $card->state = Card::IN_WORK;
             $card->version++;
             $card->save();
+            Visit::whereKey($card->visit_id)->where('state', Visit::PLANNED)->update(['state' => Visit::IN_WORK]);
         });
     }
 

@@ -51,11 +51,12 @@ final readonly class ReadVisits
         $cards = array_values($visit->cards->map($this->card(...))->all());
         $closed = $visit->cards->where('state', Card::CLOSED)->count();
         $lacking = array_filter($cards, static fn(VisitCard $c): bool => $c->lacks !== null);
+        $progress = count($cards) === 1 ? 'Its one card is open' : "{$closed} of ".count($cards).' cards are closed';
         $sentence = match (true) {
             $visit->state === Visit::RELEASED => "Released; {$closed} cards are in the record.",
             $closed === count($cards) => 'Every card is closed. The aircraft can be looked at for release.',
             $lacking !== [] => count($lacking) === 1 ? 'One card has nobody to work it yet.' : count($lacking).' cards have nobody to work them yet.',
-            default => "{$closed} of ".count($cards).' cards are closed; it must leave on '.$this->clock->words(Day::parse($visit->end)).', '.Words::fromNow($this->clock->today()->daysUntil(Day::parse($visit->end))).'.',
+            default => $progress.'; it must leave on '.$this->clock->words(Day::parse($visit->end)).', '.Words::fromNow($this->clock->today()->daysUntil(Day::parse($visit->end))).'.',
         };
 
         return new VisitView($visit->id, $visit->aircraft->mark, $visit->aircraft->type->code, $visit->title, $visit->bay, $visit->start, $visit->end, $visit->state, $sentence, (float) $visit->cards->sum('hours'), $closed, $cards);

@@ -53,17 +53,48 @@ final class ScreensTest extends TestCase
     #[DataProvider('screens')]
     public function test_a_screen_is_fit_by_day_and_by_night_on_desk_and_tablet(string $path, string $ready): void
     {
-        $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
         foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
             $who->browser->executeScript("localStorage.setItem('jorvel.theme', arguments[0])", [$theme]);
             $who->go($path)->find($ready);
-            $who->browser->executeScript($axe);
-            $found = $who->browser->executeAsyncScript("const done = arguments[0]; axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then(r => done(r.violations.filter(v => ['serious', 'critical'].includes(v.impact)).map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).slice(0, 3).join(' | '))))");
+            $found = $this->unfit($who);
             self::assertSame([], $found, "{$path} by {$theme}");
             self::assertLessThanOrEqual(0, $who->browser->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth'), "{$path} is wider than its window");
             self::assertSame(1, count($who->browser->findElements(WebDriverBy::cssSelector('h1'))), 'one sentence first');
         }
         self::$ines->browser->executeScript("localStorage.setItem('jorvel.theme', 'day')");
+    }
+
+    public function test_the_door_and_the_sheets_over_a_page_are_fit_too(): void
+    {
+        $new = new Visitor(self::$stage->browser(), self::$stage->url);
+        $new->go('/')->find('input[name="login"]');
+        self::assertSame([], $this->unfit($new), 'signing in');
+        $ines = self::$ines->go('/fleet/QA-VFC');
+        $ines->click('[data-item="61-21"] input[type="checkbox"]')->press('Make a visit of 1')->find('input[name="start"]');
+        self::assertSame([], $this->unfit($ines), 'making a visit');
+        $ines->go('/visits/1')->press('Assign')->find('[data-person]');
+        self::assertSame([], $this->unfit($ines), 'assigning');
+        $ines->browser->getKeyboard()->sendKeys(WebDriverKeys::ESCAPE);
+        $ines->browser->getKeyboard()->sendKeys('/');
+        $ines->find('[cmdk-input]');
+        self::assertSame([], $this->unfit($ines), 'going anywhere');
+        $oda = self::$oda->go('/floor/1');
+        $oda->press('Something is wrong', '//aside')->find('input[name="extent"]');
+        self::assertSame([], $this->unfit($oda), 'raising a finding');
+    }
+
+    /** @return list<string> what axe finds serious or critical against WCAG 2.2 AA, with where it stands */
+    private function unfit(Visitor $who): array
+    {
+        $who->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+
+        return $who->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+            axe.run({ runOnly: rules }).then(r => done(r.violations
+                .filter(v => ['serious', 'critical'].includes(v.impact))
+                .map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | '))));
+            JS);
     }
 
     public function test_not_one_request_leaves_the_machine(): void

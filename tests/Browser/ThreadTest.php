@@ -92,7 +92,7 @@ final class ThreadTest extends TestCase
             self::assertStringContainsString($why, $ines->find("[data-person=\"{$stamp}\"]")->getText());
         }
         $ines->click('[data-person="T33"] button')->see('Pell Harrow has no rating on the 60F. Nobody was assigned.');
-        $ines->click('[data-person="T27"] button')->see('0 of 1 cards are closed');
+        $ines->click('[data-person="T27"] button')->see('Its one card is open');
         $ines->press('Inspector');
         $ines->click('[data-person="I04"] button')->see('Runa Vale I04 inspects');
         $ines->press('Assign')->click('[data-person="I04"] button')->see('would not be independent');

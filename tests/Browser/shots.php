@@ -38,7 +38,7 @@ try {
     $visit = basename((string) parse_url($ines->browser->getCurrentURL(), PHP_URL_PATH));
     $ines->press('Assign')->find('[data-person="T27"]');
     $shot($ines, '05-who-works-it');
-    $ines->click('[data-person="T27"] button')->see('0 of 1 cards are closed');
+    $ines->click('[data-person="T27"] button')->see('Its one card is open');
     $ines->go('/visits')->find('[data-testid="sentence"]');
     $shot($ines, '06-visits');
     $ines->go('/crew')->find('table');

@@ -29,9 +29,7 @@ final readonly class RigMatch
         return new self($a, $b, $within);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function holds(float $a, float $b): bool
     {
         return Near::atMost(abs($a - $b), $this->within);

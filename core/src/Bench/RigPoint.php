@@ -39,9 +39,7 @@ final readonly class RigPoint
         return new self($id, $value, $min, $max, $aim ?? ($min + $max) / 2, $weight);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function holds(float $value): bool
     {
         return Near::atLeast($value, $this->min) && Near::atMost($value, $this->max);

@@ -14,9 +14,7 @@ enum Turn: string
     case Raise = 'raise';
     case Lower = 'lower';
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function opposite(): self
     {
         return match ($this) {

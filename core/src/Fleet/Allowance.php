@@ -16,9 +16,7 @@ final readonly class Allowance
 {
     private function __construct(private ?float $abs, private float $pct, private ?float $cap) {}
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function none(): self
     {
         return new self(0.0, 0.0, null);

@@ -33,9 +33,7 @@ final class Due
         return DueResult::combine($item->rule, $limits);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     private static function counter(Flying $flying, DueItem $item, DueLimit $limit, int $warnDays): LimitDue
     {
         $unit = $limit->unit;
@@ -69,9 +67,7 @@ final class Due
         return new LimitDue($unit, $base, $next, $next - $now, $tolerance, $forecast, $latest, $status);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     private static function calendar(Flying $flying, DueItem $item, DueLimit $limit, int $index, int $warnDays): LimitDue
     {
         $last = $item->last;
@@ -105,9 +101,7 @@ final class Due
         return new LimitDue($limit->unit, $base, $next, $next->number - $today, $tolerance, $next, $next->plusDays($tolerance), $status);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     private static function add(Day $day, string $unit, int $amount, ?int $anchor, int $index): Day
     {
         $next = $unit === 'days' ? $day->plusDays($amount) : $day->plusMonths($amount, $anchor);

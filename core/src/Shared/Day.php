@@ -19,9 +19,7 @@ final readonly class Day implements \Stringable
 
     private function __construct(public int $number) {}
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function fromNumber(int $number): self
     {
         return new self($number);
@@ -46,9 +44,7 @@ final readonly class Day implements \Stringable
         return new self(self::toNumber((int) $m[1], (int) $m[2], (int) $m[3]));
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function plusDays(int $days): self
     {
         return new self($this->number + $days);
@@ -71,17 +67,13 @@ final readonly class Day implements \Stringable
         return new self(self::toNumber($year, $month, min($anchor ?? $d, self::daysIn($year, $month))));
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function dayOfMonth(): int
     {
         return self::toCivil($this->number)[2];
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function isLastOfMonth(): bool
     {
         [$y, $m, $d] = self::toCivil($this->number);
@@ -104,9 +96,7 @@ final readonly class Day implements \Stringable
         return vsprintf('%04d-%02d-%02d', self::toCivil($this->number));
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     private static function daysIn(int $year, int $month): int
     {
         return match ($month) {
@@ -116,9 +106,7 @@ final readonly class Day implements \Stringable
         };
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     private static function toNumber(int $y, int $m, int $d): int
     {
         $y -= $m <= 2 ? 1 : 0;

@@ -14,9 +14,7 @@ final readonly class Input
 {
     private function __construct(private \stdClass $data, private string $path) {}
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function of(\stdClass $data, string $path = ''): self
     {
         return new self($data, $path);

@@ -17,25 +17,19 @@ final class InputError extends \DomainException
         parent::__construct($message);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function at(string $path, string $message): self
     {
         return new self($path, $message);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function missing(string $path): self
     {
         return new self($path, 'is missing');
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function unknown(string $path): self
     {
         return new self($path, 'is not a known field');

@@ -28,9 +28,7 @@ final readonly class Instant implements \Stringable
         return new self(new \DateTimeImmutable("{$m[1]}T{$m[2]}:{$m[3]}:{$m[4]}.{$micro}+00:00"));
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function fromEpoch(int $seconds): self
     {
         return new self(new \DateTimeImmutable('@'.$seconds));
@@ -68,17 +66,13 @@ final readonly class Instant implements \Stringable
         return self::fromEpoch($midnight);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function isBefore(self $other): bool
     {
         return $this->at < $other->at;
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function epoch(): int
     {
         return $this->at->getTimestamp();

@@ -19,17 +19,13 @@ final class Near
         return $bound > 1.0 ? 1e-9 * $bound : ($bound < -1.0 ? -1e-9 * $bound : 1e-9);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function atMost(float $value, float $bound): bool
     {
         return $value <= $bound + self::noise($bound);
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public static function atLeast(float $value, float $bound): bool
     {
         return $value >= $bound - self::noise($bound);

@@ -56,9 +56,7 @@ enum Unit: string
             ?? throw InputError::at('', "\"{$name}\" is not a unit; use one of ".implode(', ', array_column(self::cases(), 'value')));
     }
 
-    /**
-     * @pure
-     */
+    /** @pure */
     public function dimension(): string
     {
         return match ($this) {

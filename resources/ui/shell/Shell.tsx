@@ -161,10 +161,12 @@ function TopLine({
                 <span className="truncate">Go to an aircraft, card, or do…</span>
                 <kbd className="rounded border border-rule px-1.5 font-mono text-xs">/</kbd>
             </button>
-            <p className="ml-auto truncate whitespace-nowrap max-[1100px]:hidden">
+            <p className="ml-auto truncate whitespace-nowrap">
                 {moment && clock && (
                     <>
-                        {moment.base} <b data-testid="clock">{local}</b> · {clock.toISOString().slice(11, 16)} UTC · {moment.shift}
+                        <span className="max-[1100px]:hidden">{moment.base} </span>
+                        <b data-testid="clock">{local}</b> · {clock.toISOString().slice(11, 16)} UTC
+                        <span className="max-[1100px]:hidden"> · {moment.shift}</span>
                     </>
                 )}
             </p>

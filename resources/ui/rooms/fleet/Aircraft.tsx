@@ -121,7 +121,10 @@ type RowProps = {
 function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps) {
     return (
         <>
-            <tr className={`border-t border-rule/60 ${chosen ? 'bg-spruce-wash' : ''}`} data-item={item.code}>
+            <tr
+                className={`border-t border-rule/60 ${chosen ? 'bg-sheet shadow-[inset_5px_0_0_var(--spruce)]' : ''}`}
+                data-item={item.code}
+            >
                 {plan && (
                     <td className="py-1.5">
                         <input

@@ -9,7 +9,8 @@ import { Reach, reachTicks } from '../../parts/Reach';
 import { Glyph, stateColour } from '../../parts/State';
 
 const horizons = [30, 90, 365] as const;
-const columns = 'grid grid-cols-[1.5rem_5.6rem_3rem_4.6rem_minmax(0,1fr)_minmax(15rem,24rem)] items-center gap-x-2';
+const columns =
+    'grid grid-cols-[1.5rem_5.6rem_3rem_4.6rem_minmax(0,1fr)_minmax(0,24rem)] max-[1100px]:grid-cols-[1.5rem_5.6rem_0_4.2rem_minmax(0,1fr)_minmax(0,18rem)] items-center gap-x-2';
 
 /** The fleet, by who stops first. */
 export function Fleet() {
@@ -88,7 +89,7 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                             .map((t) => (
                                 <span
                                     key={t}
-                                    className="absolute -translate-x-1/2 whitespace-nowrap font-mono text-xs"
+                                    className="absolute -translate-x-1/2 whitespace-nowrap font-mono text-xs max-[1100px]:even:hidden"
                                     style={{ left: `${(t / horizon) * 100}%` }}
                                 >
                                     {short(plus(fleet.today, t), fleet.today)}
@@ -110,7 +111,7 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                             <Glyph state={r.state} />
                         </span>
                         <b className="font-mono">{r.mark}</b>
-                        <span className="font-mono text-sm text-soft">{r.type}</span>
+                        <span className="overflow-hidden font-mono text-sm text-soft">{r.type}</span>
                         <b className={`text-sm ${stateColour(r.state)}`}>{r.state}</b>
                         <Reach row={r} horizon={horizon} />
                         <span className="truncate pl-3" title={r.stop ? `${r.stop.title}, ${r.stop.detail}` : undefined}>
@@ -135,7 +136,7 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
 function Legend() {
     const item = 'flex items-center gap-1 text-xs text-soft';
     return (
-        <div className="flex items-center justify-end gap-x-2.5">
+        <div className="flex items-center justify-end gap-x-2.5 max-[1100px]:gap-x-1.5">
             <span className={item}>
                 <span className="h-2 w-6 bg-[repeating-linear-gradient(120deg,var(--spruce)_0_3px,var(--spruce-wash)_3px_7px)]" /> use
             </span>
