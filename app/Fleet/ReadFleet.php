@@ -34,7 +34,8 @@ final readonly class ReadFleet
 
     public function fleet(): FleetView
     {
-        $rows = $this->book->query()->orderBy('mark')->get()
+        $aircraft = $this->book->query()->orderBy('mark')->get()->keyBy('mark');
+        $rows = $aircraft
             ->map(fn(Aircraft $a): ReachRow => $this->row($a, $this->book->items($a)))
             ->sortBy(static fn(ReachRow $r): array => [$r->state === 'waiting' ? 1 : 0, $r->stop->days ?? PHP_INT_MAX])
             ->values();
@@ -46,7 +47,7 @@ final readonly class ReadFleet
         $sentence = match (true) {
             $rows->isEmpty() => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
             $first?->stop === null => 'Nothing stops any aircraft within twenty years.',
-            default => $this->sentence($first->mark, $first->stop),
+            default => $this->sentence($aircraft[$first->mark], $first->stop),
         };
         $note = sprintf(
             '%s %s plan, %d to watch, %d clear. %d in a visit.',
@@ -82,7 +83,7 @@ final readonly class ReadFleet
             $aircraft->fleet->name,
             $aircraft->base,
             $row->state,
-            $row->stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence($aircraft->mark, $row->stop),
+            $row->stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence($aircraft, $row->stop),
             $aircraft->counters_as_of,
             $row,
             $counters,
@@ -128,11 +129,14 @@ final readonly class ReadFleet
         );
     }
 
-    private function sentence(string $mark, StopView $stop): string
+    private function sentence(Aircraft $aircraft, StopView $stop): string
     {
+        $mark = $aircraft->mark;
+        $counted = Day::parse($aircraft->counters_as_of);
+        $since = $this->clock->today()->number - $counted->number <= 1 ? 'from now' : 'after its last count, of '.$this->clock->words($counted);
         $when = $this->clock->words(Day::parse($stop->date));
         $what = $stop->kind === 'deferral' ? "when its deferral runs out ({$stop->title})" : 'for its '.lcfirst($stop->title);
-        $left = $stop->kind === 'usage' ? "{$stop->detail} from now" : Words::fromNow($stop->days);
+        $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
 
         return $stop->days < 0
             ? "{$mark} must not fly: its limit passed on {$when}, {$what}."

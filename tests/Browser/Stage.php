@@ -27,6 +27,8 @@ final class Stage
         mkdir($folder);
         [$port, $driverPort] = [self::freePort(), self::freePort()];
         $stage = new self("http://127.0.0.1:{$port}", "http://127.0.0.1:{$driverPort}", $folder);
+        // Also when the tests die in the middle.
+        register_shutdown_function($stage->close(...));
         touch("{$folder}/jorvel.sqlite");
         $stage->artisan('jorvel:demo');
         $root = dirname(__DIR__, 2);
@@ -83,10 +85,12 @@ final class Stage
         foreach ($this->browsers as $browser) {
             $browser->quit();
         }
+        $this->browsers = [];
         foreach (array_reverse($this->processes) as $process) {
             posix_kill(-proc_get_status($process)['pid'], SIGTERM);
             proc_close($process);
         }
+        $this->processes = [];
         exec('rm -rf '.escapeshellarg($this->folder));
     }
 

@@ -38,7 +38,7 @@ final class Clock
             $bound = $deferral->atDiscovery[$counter] + $allowed;
             $left[$counter] = $bound - $now;
             $expired = $expired || ! Near::atMost($now, $bound);
-            $day = $flying->lastDayWithin((string) $counter, $now, $bound);
+            [$day] = $flying->lastDaysWithin((string) $counter, $now, $bound, 0.0);
             if ($day !== null && ($forecast === null || $day->number < $forecast->number)) {
                 $forecast = $day;
                 $driver = $counter;

@@ -52,10 +52,7 @@ final class Due
         }
         $next = $base + $interval;
         $tolerance = $last === null ? $limit->toleranceOfFirst : $limit->toleranceOfNext;
-        $forecast = $latest = $flying->lastDayWithin($unit, $now, $next);
-        if ($tolerance > 0) {
-            $latest = $flying->lastDayWithin($unit, $now, $next + $tolerance);
-        }
+        [$forecast, $latest] = $flying->lastDaysWithin($unit, $now, $next, $tolerance);
         if ($forecast === null || $forecast->number > $flying->asOf->number + $warnDays) {
             $status = DueStatus::Ok;
         } elseif (Near::atMost($now, $next)) {
@@ -89,16 +86,14 @@ final class Due
             }
         }
         $next = self::add($base, $limit->unit, $amount, $anchor, $index);
-        $tolerance = $limit->tolerance->days($base->daysUntil($next));
+        $tolerance = $limit->tolerance->isPercentage() ? $limit->tolerance->days($next->number - $base->number) : (int) $limit->toleranceOfNext;
         $today = $flying->asOf->number;
-        $status = match (true) {
-            $today > $next->number + $tolerance => DueStatus::Overdue,
-            $today > $next->number => DueStatus::InTolerance,
-            $next->number <= $today + $warnDays => DueStatus::DueSoon,
-            default => DueStatus::Ok,
-        };
+        $status = DueStatus::Ok;
+        if ($next->number <= $today + $warnDays) {
+            $status = $today <= $next->number ? DueStatus::DueSoon : ($today <= $next->number + $tolerance ? DueStatus::InTolerance : DueStatus::Overdue);
+        }
 
-        return new LimitDue($limit->unit, $base, $next, $next->number - $today, $tolerance, $next, $next->plusDays($tolerance), $status);
+        return new LimitDue($limit->unit, $base, $next, $next->number - $today, $tolerance, $next, $tolerance === 0 ? $next : $next->plusDays($tolerance), $status);
     }
 
     /** @pure */

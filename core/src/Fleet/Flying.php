@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
-use function floor;
-
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Near;
@@ -63,37 +61,51 @@ final readonly class Flying
     }
 
     /**
-     * The last day at whose end a counter that now stands at `value` has not gone beyond `bound`.
+     * The last day at whose end a counter that now stands at `value` has not gone beyond `bound`, and the same with a tolerance.
      *
-     * @return Day|null `asOf` when it is beyond already; null when it is not by the end of the horizon
+     * @return array{Day|null, Day|null} `asOf` when it is beyond already; null when it is not by the end of the horizon
      *
      * @throws InputError at `rates.<counter>` when no rate is known
      *
      * @pure
      */
-    public function lastDayWithin(string $counter, float $value, float $bound): ?Day
+    public function lastDaysWithin(string $counter, float $value, float $bound, float $tolerance): array
     {
         $runs = $this->runs[$counter] ?? throw InputError::missing('rates.'.$counter);
-        $room = $bound - $value + ($bound > 1.0 ? 1e-9 * $bound : Near::noise($bound));
-        if ($room < 0) {
-            return $this->asOf;
+        $days = self::daysWithin($runs, $bound - $value + ($bound > 1.0 ? 1e-9 * $bound : Near::noise($bound)));
+        $first = $days < 0 ? null : Day::fromNumber($this->asOf->number + $days);
+        if (! ($tolerance > 0)) {
+            return [$first, $first];
         }
-        $day = $this->asOf->number;
-        if (! isset($runs[1])) {
-            [$days, $rate] = $runs[0];
+        $bound += $tolerance;
+        $days = self::daysWithin($runs, $bound - $value + ($bound > 1.0 ? 1e-9 * $bound : Near::noise($bound)));
 
-            return $days * $rate > $room ? Day::fromNumber($day + (int) ($room / $rate)) : null;
+        return [$first, $days < 0 ? null : Day::fromNumber($this->asOf->number + $days)];
+    }
+
+    /**
+     * How many days a counter's room lasts; -1 beyond the horizon, 0 where there is none.
+     *
+     * @param list<array{int, float}> $runs
+     *
+     * @pure
+     */
+    private static function daysWithin(array $runs, float $room): int
+    {
+        if ($room < 0) {
+            return 0;
         }
+        $past = 0;
         foreach ($runs as [$days, $rate]) {
             $used = $days * $rate;
             if ($used > $room) {
-                return Day::fromNumber($day + (int) floor($room / $rate));
+                return $past + (int) ($room / $rate);
             }
             $room -= $used;
-            $day += $days;
+            $past += $days;
         }
 
-        return null;
+        return -1;
     }
 
     /**
