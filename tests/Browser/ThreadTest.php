@@ -46,11 +46,11 @@ final class ThreadTest extends TestCase
     public function test_the_controller_brings_in_flying_and_a_programme(): void
     {
         $ines = self::$ines->go('/library')->see('Choose a programme');
-        $bad = self::file('bad.csv', "mark,date,fh,ldg\nQA-VFC,2026-05-04,30,4\nQA-XXX,2026-05-04,2,1\nQA-VFA,2026-05-01,1,1\n");
+        $bad = self::file('bad.csv', "mark,date,fh,ldg\nQA-VFC,2026-05-04,30,4\nQA-ZZZ,2026-05-04,2,1\nQA-VFA,2026-05-01,1,1\n");
         $this->choose($bad);
         $ines->see('3 lines are wrong. The whole file was refused and nothing was changed.');
         $ines->see('line 2, fh: 30 hours do not fit into one day');
-        $ines->see('line 3, mark: there is no aircraft "QA-XXX"');
+        $ines->see('line 3, mark: there is no aircraft "QA-ZZZ"');
         $ines->see('line 4, date: QA-VFA is already counted to the end of 2026-05-04');
 
         $this->choose(dirname(__DIR__, 2).'/database/demo/import/flying-2026-05-04.csv');
