@@ -133,7 +133,7 @@ final class ThreadTest extends TestCase
         $oda->press('Set up; start the hold')->see('of 6 s');
         // A reload in mid-hold loses nothing: the hold goes on at the server.
         $oda->browser->navigate()->refresh();
-        $oda->find('input[name="entry"]', 12);
+        $oda->find('input[name="entry"]');
         $oda->type('entry', '44')->see('inside, 4 bar in hand')->press('Keep the reading');
 
         $oda->find('[data-testid="step-7"]');

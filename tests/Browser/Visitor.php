@@ -36,7 +36,7 @@ final readonly class Visitor
         return $this;
     }
 
-    public function find(string $css, int $seconds = 10): RemoteWebElement
+    public function find(string $css, int $seconds = 25): RemoteWebElement
     {
         $by = WebDriverBy::cssSelector($css);
         $this->browser->wait($seconds, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "nothing at {$css}");
@@ -47,7 +47,7 @@ final readonly class Visitor
     public function click(string $css): self
     {
         $by = WebDriverBy::cssSelector($css);
-        $this->browser->wait(10, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "cannot click {$css}");
+        $this->browser->wait(25, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "cannot click {$css}");
         $this->browser->findElement($by)->click();
 
         return $this;
@@ -59,7 +59,7 @@ final readonly class Visitor
         $quoted = str_contains($words, "'") ? "\"{$words}\"" : "'{$words}'";
         $scope = $within === '' ? '' : $within;
         $by = WebDriverBy::xpath("{$scope}//*[self::button or self::a][starts-with(normalize-space(.), {$quoted})]");
-        $this->browser->wait(10, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button \"{$words}\"");
+        $this->browser->wait(25, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button \"{$words}\"");
         $this->browser->findElement($by)->click();
 
         return $this;
@@ -74,7 +74,7 @@ final readonly class Visitor
         return $this;
     }
 
-    public function see(string $words, int $seconds = 10): self
+    public function see(string $words, int $seconds = 25): self
     {
         try {
             $this->browser->wait($seconds, 100)->until(fn(): bool => str_contains($this->text(), $words));

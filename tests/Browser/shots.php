@@ -58,7 +58,7 @@ try {
     $oda->press('Set up; start the hold');
     sleep(3);
     $shot($oda, '10-hold');
-    $oda->find('input[name="entry"]', 12);
+    $oda->find('input[name="entry"]');
     $oda->type('entry', '44')->see('inside')->press('Keep the reading')->find('[data-testid="step-7"]');
     $oda->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Keep the as-found')->find('[data-testid="moves"]');
     $shot($oda, '11-rigging');
