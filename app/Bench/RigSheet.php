@@ -69,15 +69,11 @@ final readonly class RigSheet
     {
         $values = [];
         foreach ($step->spec['points'] as $point) {
-            $spec = [
-                'point' => $point['id'], 'tool_kind' => $step->spec['tool_kind'],
-                'limit' => ['kind' => 'range', 'unit' => $point['unit'], 'min' => $point['min'], 'max' => $point['max']],
-            ];
             $entry = $in->entries[$point['id']] ?? '';
             if (trim($entry) === '') {
                 throw Refused::because("Enter {$point['title']} too; all points are read in one run.");
             }
-            $values[$point['id']] = ($this->readings)($by, $step, $spec, $entry, $in->tool, $phase, $run)->value;
+            $values[$point['id']] = ($this->readings)($by, $step, $step->readingSpec($point['id']), $entry, $in->tool, $phase, $run)->value;
         }
         // What was found is history; what was left must be good.
         if ($phase === 'as_found') {

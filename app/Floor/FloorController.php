@@ -47,8 +47,10 @@ final class FloorController
     public function preview(int $id, int $no, ViewRequest $request, TakeReading $readings): JsonResponse
     {
         $step = Step::where(['card_id' => $id, 'no' => $no])->firstOrFail();
-        $point = array_column($step->spec['points'] ?? [], null, 'id')[$request->string('point')->value()] ?? null;
-        $spec = $point === null ? $step->spec['reading'] ?? [] : ['tool_kind' => $step->spec['tool_kind'], 'limit' => ['kind' => 'range', 'unit' => $point['unit'], 'min' => $point['min'], 'max' => $point['max']]];
+        $spec = $step->readingSpec($request->string('point')->value());
+        if ($spec === []) {
+            return new JsonResponse(new Preview('invalid', "Step {$no} takes no such reading.", null));
+        }
         try {
             $tool = $readings->tool($spec, $request->string('tool')->value());
             $result = $readings->judge($spec, $request->string('entry')->value(), $tool);

@@ -38,6 +38,22 @@ final class Step extends Model
 
     protected $casts = ['spec' => 'array', 'result' => 'array'];
 
+    /**
+     * What a reading of this step is judged by: the step's own, or, on a rigging sheet, that of one of its points.
+     *
+     * @return array<string, mixed> `{point, tool_kind, limit, decision?}`; empty where the step takes no such reading
+     */
+    public function readingSpec(string $point = ''): array
+    {
+        $found = array_column($this->spec['points'] ?? [], null, 'id')[$point] ?? null;
+
+        return $found === null ? $this->spec['reading'] ?? [] : [
+            'point' => $found['id'],
+            'tool_kind' => $this->spec['tool_kind'],
+            'limit' => ['kind' => 'range', 'unit' => $found['unit'], 'min' => $found['min'], 'max' => $found['max']],
+        ];
+    }
+
     /** @return BelongsTo<Card, $this> */
     public function card(): BelongsTo
     {

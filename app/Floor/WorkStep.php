@@ -126,7 +126,7 @@ final readonly class WorkStep
                 throw Refused::because($held === null ? 'Start the hold first.' : "Held for {$held} of {$hold} seconds. Hold on; the reading counts only after that.");
             }
         }
-        $reading = ($this->readings)($by, $step, $step->spec['reading'], $in->entry, $in->tool);
+        $reading = ($this->readings)($by, $step, $step->readingSpec(), $in->entry, $in->tool);
         if ($reading->verdict === 'pass') {
             $this->finish($by, $step, ['reading' => $reading->id]);
         } elseif ($step->kind === 'test') {

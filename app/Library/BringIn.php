@@ -153,7 +153,7 @@ final readonly class BringIn
 
     private static function words(ProgrammeItem $item): string
     {
-        return "{$item->title}; {$item->limitWords()}; {$item->rule} of its limits; rebase {$item->rebase}; card {$item->template->code}";
+        return "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}";
     }
 
     /**

@@ -49,16 +49,33 @@ final class ProgrammeItem extends Model
         return $last === null ? $this->never : DueItem::of($this->never->rule, $this->never->rebase, $this->never->limits, $last);
     }
 
-    /** Its limits in words: "300 fh +10 % or 12 months". */
-    public function limitWords(): string
+    /**
+     * Its limits in words: "300 fh +5 % or 12 months"; whole, with everything that can differ between two limits:
+     * "300 fh, first at 400, +5 % at most 15, early 10 %".
+     */
+    public function limitWords(bool $whole = false): string
     {
         $joint = $this->rule === 'last' ? ' and ' : ' or ';
 
-        return implode($joint, array_map(static function (array $l): string {
-            $t = $l['tolerance'] ?? [];
-            $slack = isset($t['abs']) ? " +{$t['abs']}" : (isset($t['pct']) ? " +{$t['pct']} %" : '');
+        return implode($joint, array_map(static function (array $l) use ($whole): string {
+            $words = "{$l['interval']} {$l['unit']}";
+            $slack = self::allowanceWords($l['tolerance'] ?? [], $whole);
+            if (! $whole) {
+                return $slack === '' ? $words : "{$words} +{$slack}";
+            }
+            $early = self::allowanceWords($l['early'] ?? [], true);
 
-            return "{$l['interval']} {$l['unit']}{$slack}";
+            return $words.(isset($l['threshold']) ? ", first at {$l['threshold']}" : '').($slack === '' ? '' : ", +{$slack}").($early === '' ? '' : ", early {$early}");
         }, $this->limits));
+    }
+
+    /** @param array<string, float|int> $allowance */
+    private static function allowanceWords(array $allowance, bool $whole): string
+    {
+        if (isset($allowance['abs'])) {
+            return (string) $allowance['abs'];
+        }
+
+        return isset($allowance['pct']) ? "{$allowance['pct']} %".($whole && isset($allowance['cap']) ? " at most {$allowance['cap']}" : '') : '';
     }
 }

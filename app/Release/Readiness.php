@@ -72,7 +72,7 @@ final readonly class Readiness
             array_map(strval(...), $card->performers()),
             $card->inspected_by === null ? null : (string) $card->inspected_by,
             array_values($recheck),
-            $card->revisionCurrent() || $card->state === Card::CLOSED,
+            $card->revisionCurrent(),
         );
     }
 

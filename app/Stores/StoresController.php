@@ -31,7 +31,7 @@ final class StoresController
                 $t->code,
                 $t->title,
                 $t->kind,
-                Words::number($t->low).' to '.Words::number($t->high)." {$unit}, reads to ".Words::number($t->resolution, 3),
+                Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to ".Words::number($t->resolution, 3),
                 $t->cal_due,
                 $why !== null ? 'stop' : ($days <= 14 ? 'watch' : 'clear'),
                 $why ?? 'calibration runs out '.Words::fromNow($days),

@@ -161,6 +161,16 @@ final class AnswersTest extends WorldCase
         self::assertStringContainsString('must not fly', $this->as('ines', 'GET', 'deferrals')->json('sentence'));
     }
 
+    public function test_a_revision_that_came_after_a_card_was_closed_still_blocks_and_small_ranges_are_said_whole(): void
+    {
+        $visit = DB::table('visits')->where('state', 'in_work')->value('id');
+        Card::where('visit_id', $visit)->update(['state' => Card::CLOSED]);
+        DB::table('manuals')->where('code', 'AM-60F')->update(['revision' => 13]);
+        self::assertContains('revision_stale', array_column($this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'code'));
+        $tools = array_column($this->as('mika', 'GET', 'stores')->json('tools'), 'range', 'code');
+        self::assertSame('0.02 to 1 mm, reads to 0.02', $tools['FG-11']);
+    }
+
     public function test_rooms_say_what_belongs_there_when_they_are_empty(): void
     {
         DB::statement('pragma foreign_keys = off');

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Fleet\Aircraft;
 use App\Library\ProgrammeItem;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What is brought in is checked whole, shown, and applied in one piece. */
@@ -61,5 +62,41 @@ final class ImportTest extends WorldCase
         ProgrammeItem::where('code', '32-42')->update(['title' => 'Brakes']);
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422);
         self::assertFalse(ProgrammeItem::where('code', '61-22')->exists());
+    }
+
+    /** @return iterable<string, array{callable(\stdClass): void, string}> what is changed in the phase check, and how it is said */
+    public static function changes(): iterable
+    {
+        yield 'an interval' => [static function (\stdClass $i): void {
+            $i->limits[0]->interval = 310;
+        }, '310 fh'];
+        yield 'a threshold' => [static function (\stdClass $i): void {
+            $i->limits[0]->threshold = 400;
+        }, 'first at 400'];
+        yield 'a cap on the tolerance' => [static function (\stdClass $i): void {
+            $i->limits[0]->tolerance->cap = 12;
+        }, '+5 % at most 12'];
+        yield 'an early window' => [static function (\stdClass $i): void {
+            $i->limits[0]->early = (object) ['abs' => 7];
+        }, 'early 7'];
+        yield 'a chapter' => [static function (\stdClass $i): void {
+            $i->chapter = '06';
+        }, 'chapter 06'];
+        yield 'the school' => [static function (\stdClass $i): void {
+            $i->rebase = 'actual';
+        }, 'rebase actual'];
+    }
+
+    #[DataProvider('changes')]
+    public function test_whatever_an_item_changes_is_shown_and_applied(callable $change, string $said): void
+    {
+        $file = json_decode((string) file_get_contents(database_path('demo/programme/60F.json')));
+        $change(array_values(array_filter($file->items, static fn(\stdClass $i): bool => $i->code === '05-21'))[0]);
+        $view = $this->look('programme', (string) json_encode($file))->assertOk()->json();
+        self::assertCount(1, $view['changes']);
+        self::assertStringContainsString($said, $view['changes'][0]['after']);
+        self::assertStringNotContainsString($said, $view['changes'][0]['before']);
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
+        self::assertSame([], $this->look('programme', (string) json_encode($file))->json('changes'), 'then it is so');
     }
 }

@@ -13,9 +13,19 @@ const columns: Column<Schemas['StoreTool']>[] = [
             <State state={row.original.state} word={{ stop: 'do not use', watch: 'soon due', clear: 'usable' }[row.original.state]} />
         ),
     },
-    { id: 'code', header: 'Tool', accessorKey: 'code', cell: ({ row }) => <b className="font-mono">{row.original.code}</b> },
+    {
+        id: 'code',
+        header: 'Tool',
+        accessorKey: 'code',
+        cell: ({ row }) => <b className="font-mono whitespace-nowrap">{row.original.code}</b>,
+    },
     { id: 'title', header: 'What', accessorKey: 'title' },
-    { id: 'range', header: 'Range', accessorKey: 'range' },
+    {
+        id: 'range',
+        header: 'Range',
+        accessorKey: 'range',
+        cell: ({ row }) => <span className="text-sm whitespace-nowrap">{row.original.range}</span>,
+    },
     { id: 'said', header: 'Calibration', accessorKey: 'said' },
     {
         id: 'calDue',
