@@ -6,7 +6,11 @@ use App\Bench\BenchController;
 use App\Crew\CrewController;
 use App\Crew\SessionController;
 use App\Deferrals\DeferralController;
+use App\Fleet\CalendarController;
+use App\Fleet\ComponentController;
 use App\Fleet\FleetController;
+use App\Fleet\FlyingController;
+use App\Fleet\WhatIfController;
 use App\Floor\FloorController;
 use App\Library\LibraryController;
 use App\Release\ReleaseController;
@@ -27,6 +31,23 @@ Route::middleware('auth:sanctum')->group(function (): void {
     // Fleet
     Route::get('fleet', [FleetController::class, 'index']);
     Route::get('fleet/{mark}', [FleetController::class, 'show']);
+    Route::get('fleet/{mark}/history', [FleetController::class, 'history']);
+    Route::get('due', [FleetController::class, 'due']);
+    Route::get('due.csv', [FleetController::class, 'dueCsv']);
+    Route::get('stagger', [FleetController::class, 'stagger']);
+    Route::post('fleet/{mark}/flying', [FlyingController::class, 'enter'])->middleware('once');
+    Route::post('flying/{id}/correct', [FlyingController::class, 'correct'])->middleware('once');
+    Route::post('flying-programme', [FlyingController::class, 'programme']);
+    Route::get('components', [ComponentController::class, 'stored']);
+    Route::post('components/{id}/move', [ComponentController::class, 'move'])->middleware('once');
+    Route::get('bottles', [ComponentController::class, 'bottles']);
+    Route::post('components/{id}/readings', [ComponentController::class, 'read'])->middleware('once');
+    Route::post('readings/{id}/correct', [ComponentController::class, 'correct'])->middleware('once');
+    Route::post('what-if', [WhatIfController::class, 'look']);
+    Route::post('what-if/apply', [WhatIfController::class, 'apply'])->middleware('once');
+    Route::get('calendar-links', [CalendarController::class, 'index']);
+    Route::post('calendar-links', [CalendarController::class, 'store'])->middleware('once');
+    Route::post('calendar-links/{id}/revoke', [CalendarController::class, 'revoke'])->middleware('once');
 
     // Visits
     Route::get('visits', [VisitController::class, 'index']);
@@ -64,6 +85,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     // Library
     Route::get('library', [LibraryController::class, 'index']);
+    Route::get('library/programmes/{type}', [LibraryController::class, 'programme']);
+    Route::get('library/programmes/{type}/file.{form}', [LibraryController::class, 'file'])->where('form', 'json|csv');
     Route::post('library/imports', [LibraryController::class, 'look']);
     Route::post('library/imports/{id}/apply', [LibraryController::class, 'apply'])->middleware('once');
 

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Fleet\CalendarController;
 use Illuminate\Support\Facades\Route;
+
+// A calendar program has no session: the address itself is the key, and can be revoked.
+Route::get('calendar/{token}.ics', [CalendarController::class, 'read'])->where('token', '[0-9a-f]{40}')->middleware('throttle:60,1')->withoutMiddleware('web');
 
 // One shell page; the rooms are the front end's.
 Route::view('{any?}', 'shell')->where('any', '^(?!api/|build/|sanctum/).*$');

@@ -38,7 +38,7 @@ final readonly class Defer
             $deferral = Deferral::create([
                 'finding_id' => $finding->id, 'aircraft_id' => $finding->aircraft_id, 'listed_item_id' => $item->id, 'deferred_by' => $by->id,
                 'category' => $item->category, 'discovered_at' => $finding->raised_at, 'timezone' => $this->clock->zone()->getName(),
-                'limits' => $item->limits, 'at_discovery' => $finding->aircraft->counters, 'placard' => $item->placard,
+                'limits' => $item->limits, 'at_discovery' => $finding->aircraft->counters, 'counted_to' => $finding->aircraft->counters_as_of, 'placard' => $item->placard,
                 'procedure_done' => true, 'state' => 'open',
             ]);
             $finding->update(['state' => 'deferred']);

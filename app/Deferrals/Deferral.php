@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $timezone
  * @property array<string, float> $limits
  * @property array<string, float> $at_discovery
+ * @property string|null $counted_to the day to which these had been counted
  * @property string $placard
  * @property bool $procedure_done
  * @property string $state

@@ -17,18 +17,24 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property string $mark
  * @property int $type_id
+ * @property int $fleet_id
  * @property string $base
  * @property string $entry_date
  * @property array<string, float> $entry_counters
  * @property array<string, float> $counters as at the end of `counters_as_of`
  * @property string $counters_as_of
- * @property array<string, float> $rates mean use per calendar day
+ * @property array<string, float> $rates mean use per calendar day, where there is no week's pattern
+ * @property array<string, list<float>>|null $week by counter, Monday to Sunday
+ * @property list<string> $conditions harsh conditions of its own role, beside those of its base
+ * @property int $version counts changes of its plan and base, for optimistic locking
  * @property-read AircraftType $type
  * @property-read Fleet $fleet
- * @property-read Collection<int, ItemStatus> $statuses
+ * @property-read Base|null $home
+ * @property-read Collection<int, ComponentTenure> $tenures what is fitted now
+ * @property-read Collection<int, Sector> $sectors
  * @property-read Collection<int, Visit> $visits
  * @property-read Collection<int, Deferral> $deferrals
- * @property-read Collection<int, FlyingEntry> $flying
+ * @property-read Collection<int, FlyingEntry> $flying those that stand
  * @property-read Collection<int, Finding> $findings
  * @property-read Collection<int, SafingDevice> $safing those still fitted
  */
@@ -36,7 +42,7 @@ final class Aircraft extends Model
 {
     protected $table = 'aircraft';
 
-    protected $casts = ['entry_counters' => 'array', 'counters' => 'array', 'rates' => 'array'];
+    protected $casts = ['entry_counters' => 'array', 'counters' => 'array', 'rates' => 'array', 'week' => 'array', 'conditions' => 'array'];
 
     /** @return BelongsTo<AircraftType, $this> */
     public function type(): BelongsTo
@@ -50,10 +56,22 @@ final class Aircraft extends Model
         return $this->belongsTo(Fleet::class);
     }
 
-    /** @return HasMany<ItemStatus, $this> */
-    public function statuses(): HasMany
+    /** @return BelongsTo<Base, $this> */
+    public function home(): BelongsTo
     {
-        return $this->hasMany(ItemStatus::class);
+        return $this->belongsTo(Base::class, 'base', 'name');
+    }
+
+    /** @return HasMany<ComponentTenure, $this> */
+    public function tenures(): HasMany
+    {
+        return $this->hasMany(ComponentTenure::class)->whereNull('to_date')->orderBy('position');
+    }
+
+    /** @return HasMany<Sector, $this> */
+    public function sectors(): HasMany
+    {
+        return $this->hasMany(Sector::class)->orderBy('date')->orderBy('number');
     }
 
     /** @return HasMany<Visit, $this> */
@@ -74,7 +92,10 @@ final class Aircraft extends Model
     /** @return HasMany<FlyingEntry, $this> */
     public function flying(): HasMany
     {
-        return $this->hasMany(FlyingEntry::class)->orderByDesc('date');
+        $standing = $this->hasMany(FlyingEntry::class);
+        $standing->where('current', true);
+
+        return $standing->orderByDesc('date');
     }
 
     /** @return HasMany<SafingDevice, $this> */
@@ -87,5 +108,11 @@ final class Aircraft extends Model
     public function findings(): HasMany
     {
         return $this->hasMany(Finding::class);
+    }
+
+    /** @return list<string> every harsh condition it meets, by its base or its role */
+    public function harshConditions(): array
+    {
+        return array_values(array_unique([...$this->home->conditions ?? [], ...$this->conditions ?? []]));
     }
 }

@@ -14,10 +14,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $code
  * @property string $name
  * @property string $arrangement how its work is cut, in words
+ * @property array{unit: string, interval: float, most: float}|null $phase of a phased type: hours from one phase to the next, and the most it flies in a week
  * @property-read Collection<int, ProgrammeItem> $items
  */
 final class AircraftType extends Model
 {
+    protected $casts = ['phase' => 'array'];
+
     /** @return HasMany<ProgrammeItem, $this> */
     public function items(): HasMany
     {

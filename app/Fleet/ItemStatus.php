@@ -9,30 +9,46 @@ use Jorvel\Core\Fleet\LastDone;
 use Jorvel\Core\Shared\Day;
 
 /**
- * When a programme item was last done on an aircraft, and what had been planned.
+ * When a programme item was last done on an aircraft, or on a component wherever it was, and what had been planned.
  *
- * @property int $aircraft_id
+ * @property int|null $aircraft_id
+ * @property int|null $component_id
  * @property int $item_id
  * @property string $date
- * @property array<string, float> $counters
+ * @property array<string, float> $counters the aircraft's, or the component's own
+ * @property string|null $counted_to the day to which these counters had been counted
  * @property array<string, float|string|int>|null $planned
  */
 final class ItemStatus extends Model
 {
     protected $casts = ['counters' => 'array', 'planned' => 'array'];
 
-    public function lastDone(): LastDone
+    /**
+     * From the row's own columns, for loading many.
+     *
+     * @param string $counters JSON
+     * @param string|null $planned JSON
+     */
+    public static function last(Day $date, string $counters, ?string $planned): LastDone
     {
-        $counters = $days = [];
-        foreach ($this->planned ?? [] as $unit => $value) {
-            if ($unit === 'days' || $unit === 'months') {
-                $days[$unit] = Day::parse((string) $value);
-            } elseif ($unit !== 'anchor_day') {
-                $counters[$unit] = (float) $value;
+        $at = $days = [];
+        $anchor = null;
+        if ($planned !== null) {
+            foreach (json_decode($planned, true) as $unit => $value) {
+                if ($unit === 'days' || $unit === 'months') {
+                    $days[$unit] = Day::parse((string) $value);
+                } elseif ($unit === 'anchor_day') {
+                    $anchor = (int) $value;
+                } else {
+                    $at[$unit] = (float) $value;
+                }
             }
         }
-        $anchor = $this->planned['anchor_day'] ?? null;
+        $then = [];
+        foreach (json_decode($counters, true) as $unit => $value) {
+            $then[$unit] = (float) $value;
+        }
 
-        return LastDone::on(Day::parse($this->date), array_map(floatval(...), $this->counters), $counters, $days, $anchor === null ? null : (int) $anchor);
+        return LastDone::on($date, $then, $at, $days, $anchor);
     }
 }

@@ -4,25 +4,19 @@ declare(strict_types=1);
 
 namespace App\Fleet;
 
-use App\Deferrals\Deferral;
-use App\Deferrals\DeferralClock;
 use App\Fleet\View\AircraftView;
-use App\Fleet\View\Bracket;
+use App\Fleet\View\ComponentView;
 use App\Fleet\View\Counter;
 use App\Fleet\View\DueView;
 use App\Fleet\View\FleetView;
-use App\Fleet\View\FlyingView;
-use App\Fleet\View\Fuse;
 use App\Fleet\View\LimitView;
+use App\Fleet\View\PlanView;
 use App\Fleet\View\ReachRow;
-use App\Fleet\View\StopView;
-use App\Library\ProgrammeItem;
+use App\Fleet\View\SectorView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Visit;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Fleet\DueResult;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\Rebase;
 use Jorvel\Core\Shared\Day;
@@ -30,49 +24,49 @@ use Jorvel\Core\Shared\Day;
 /** What the room Fleet shows: the whole fleet by who stops first, or one aircraft with every item. */
 final readonly class ReadFleet
 {
-    public function __construct(private DueBook $book, private Clock $clock, private DeferralClock $deferrals) {}
+    public function __construct(private DueBook $book, private DueSheets $sheets, private ReadReach $reach, private Clock $clock) {}
 
     public function fleet(): FleetView
     {
-        $aircraft = $this->book->query()->orderBy('mark')->get()->keyBy('mark');
-        $rows = $aircraft
-            ->map(fn(Aircraft $a): ReachRow => $this->row($a, $this->book->items($a)))
-            ->sortBy(static fn(ReachRow $r): array => [$r->state === 'waiting' ? 1 : 0, $r->stop->days ?? PHP_INT_MAX])
+        $rows = $this->sheets->all('head')
+            ->map(static fn(DueSheet $s): ReachRow => ReachRow::read($s->head))
+            ->sortBy(static fn(ReachRow $r): array => [$r->state === 'waiting' ? 1 : 0, $r->stop->days ?? PHP_INT_MAX, $r->mark])
             ->values();
         $flying = $rows->filter(static fn(ReachRow $r): bool => $r->state !== 'waiting');
         $first = $flying->first();
-        $stopped = $flying->where('state', 'stop')->count();
-        $watched = $flying->where('state', 'watch')->count();
-        $clear = $flying->where('state', 'clear')->count();
+        $states = $flying->countBy('state');
+        $stopped = $states->get('stop', 0);
         $sentence = match (true) {
             $rows->isEmpty() => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
             $first?->stop === null => 'Nothing stops any aircraft within twenty years.',
-            default => $this->sentence($aircraft[$first->mark], $first->stop),
+            default => $this->reach->sentence($first->mark, (string) Aircraft::where('mark', $first->mark)->value('counters_as_of'), $first->stop),
         };
         $note = sprintf(
             '%s %s plan, %d to watch, %d clear. %d in a visit.',
             $stopped === 1 ? 'One aircraft' : "{$stopped} aircraft",
             $stopped === 1 ? 'needs a' : 'need a',
-            $watched,
-            $clear,
+            $states->get('watch', 0),
+            $states->get('clear', 0),
             $rows->count() - $flying->count(),
         );
 
         return new FleetView($sentence, $first?->mark, $note, (string) $this->clock->today(), $rows->all());
     }
 
-    public function aircraft(Aircraft $aircraft): AircraftView
+    public function aircraft(string $mark): AircraftView
     {
+        $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
         $items = $this->book->items($aircraft);
-        $row = $this->row($aircraft, $items);
-        $planned = DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')
-            ->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)
-            ->pluck('visits.title', 'cards.item_id');
-        $last = $aircraft->statuses->keyBy('item_id');
+        $row = $this->reach->row($aircraft, $items);
+        $planned = [];
+        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->get(['item_id', 'component_id', 'visits.title']) as $card) {
+            $planned[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
+        }
         $aircraft->loadCount('safing');
+        $mean = $this->meanFlown($aircraft);
         $counters = [];
         foreach ($aircraft->counters as $name => $value) {
-            $counters[] = new Counter($name, ucfirst(explode(' ', Words::amount(2, $name), 2)[1]), (float) $value, (float) ($aircraft->rates[$name] ?? 0));
+            $counters[] = new Counter($name, Words::counter($name), (float) $value, (float) ($aircraft->rates[$name] ?? 0), $mean[$name] ?? null);
         }
 
         return new AircraftView(
@@ -82,92 +76,98 @@ final readonly class ReadFleet
             $aircraft->type->arrangement,
             $aircraft->fleet->name,
             $aircraft->base,
+            $aircraft->harshConditions(),
             $row->state,
-            $row->stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence($aircraft, $row->stop),
+            $row->stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->reach->sentence($aircraft->mark, $aircraft->counters_as_of, $row->stop),
+            (string) $this->clock->today(),
             $aircraft->counters_as_of,
             $row,
             $counters,
-            $items->map(fn(array $i): DueView => $this->item($i['item'], $i['due'], $last->get($i['item']->id), $planned[$i['item']->id] ?? null))->all(),
-            $aircraft->flying()->limit(10)->get()->map(static fn(FlyingEntry $f): FlyingView => new FlyingView(
-                $f->date,
-                implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c), array_keys($f->flown), array_map(floatval(...), $f->flown))),
-            ))->all(),
+            array_values($items->map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null))->all()),
+            array_values($aircraft->tenures->map(fn(ComponentTenure $t): ComponentView => $this->component($aircraft, $t))->all()),
+            new PlanView(
+                (object) array_map(floatval(...), $aircraft->rates),
+                $aircraft->week === null ? null : (object) $aircraft->week,
+                array_values($aircraft->sectors->filter(static fn(Sector $s): bool => $s->date > $aircraft->counters_as_of)->map(self::sector(...))->all()),
+                $aircraft->version,
+            ),
             $aircraft->visits->pluck('id')->all(),
             (int) $aircraft->getAttribute('safing_count'),
         );
     }
 
-    /** @param Collection<int, array{item: ProgrammeItem, due: DueResult}> $items */
-    public function row(Aircraft $aircraft, Collection $items): ReachRow
+    /**
+     * Mean use per calendar day over the last ninety days that are counted, by counter.
+     *
+     * @return array<string, float>
+     */
+    private function meanFlown(Aircraft $aircraft): array
     {
-        $today = $this->clock->today();
-        $reach = $this->book->reach($aircraft, $items);
-        $fuses = $aircraft->deferrals->map(function (Deferral $d) use ($aircraft, $today): ?Fuse {
-            $last = $this->deferrals->read($d, $aircraft)->forecastLast;
-
-            return $last === null ? null : new Fuse($d->id, $d->listedItem->title, $today->daysUntil($last), (string) $last);
-        })->filter()->values();
-        $driver = $reach->driver;
-        $stop = null;
-        if ($driver?->kind === 'deferral') {
-            $deferral = $aircraft->deferrals->firstWhere(static fn(Deferral $d): bool => "deferral:{$d->id}" === $driver->id);
-            $stop = new StopView('deferral', (string) $deferral?->listedItem->title, "deferred, category {$deferral?->category}", (string) $driver->last, $today->daysUntil($driver->last));
-        } elseif ($driver !== null) {
-            ['item' => $item, 'due' => $due] = $items->first(static fn(array $i): bool => "item:{$i['item']->id}" === $driver->id);
-            $stop = new StopView($driver->kind, $item->title, $this->remaining($due->driver), (string) $driver->last, $today->daysUntil($driver->last));
+        $from = (string) Day::parse($aircraft->counters_as_of)->plusDays(-90);
+        $sums = [];
+        foreach ($aircraft->flying()->where('date', '>', $from)->get(['flown']) as $entry) {
+            foreach ($entry->flown as $counter => $amount) {
+                $sums[$counter] = ($sums[$counter] ?? 0.0) + $amount;
+            }
         }
 
-        return new ReachRow(
-            $aircraft->mark,
-            $aircraft->type->code,
-            $aircraft->fleet->name,
-            $aircraft->base,
-            $reach->state,
-            $stop,
-            array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket($v->id, $v->title, $today->daysUntil(Day::parse($v->start)), $today->daysUntil(Day::parse($v->end))))->all()),
-            $fuses->all(),
+        return array_map(static fn(float $sum): float => round($sum / 90, 2), $sums);
+    }
+
+    private static function sector(Sector $s): SectorView
+    {
+        return new SectorView($s->id, $s->date, $s->number, $s->from_place, $s->to_place, self::amounts($s->use));
+    }
+
+    /** @param array<string, float> $use */
+    public static function amounts(array $use): string
+    {
+        return implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c), array_keys($use), array_map(floatval(...), $use)));
+    }
+
+    private function component(Aircraft $aircraft, ComponentTenure $t): ComponentView
+    {
+        return new ComponentView(
+            $t->component->id,
+            $t->component->kind,
+            $t->component->title,
+            $t->component->part_no,
+            $t->component->serial,
+            $t->position,
+            $t->from_date,
+            self::amounts($t->tenure()->counters(array_map(floatval(...), $aircraft->counters))),
+            $t->component->gauge !== null,
         );
     }
 
-    private function sentence(Aircraft $aircraft, StopView $stop): string
+    private function item(DueRow $row, ?string $visit): DueView
     {
-        $mark = $aircraft->mark;
-        $counted = Day::parse($aircraft->counters_as_of);
-        $since = $this->clock->today()->number - $counted->number <= 1 ? 'from now' : 'after its last count, of '.$this->clock->words($counted);
-        $when = $this->clock->words(Day::parse($stop->date));
-        $what = $stop->kind === 'deferral' ? "when its deferral runs out ({$stop->title})" : 'for its '.lcfirst($stop->title);
-        $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
-
-        return $stop->days < 0
-            ? "{$mark} must not fly: its limit passed on {$when}, {$what}."
-            : "{$mark} stops first: on {$when}, {$what}, {$left}.";
-    }
-
-    private function item(ProgrammeItem $item, DueResult $due, ?ItemStatus $last, ?string $visit): DueView
-    {
-        $today = $this->clock->today();
+        $item = $row->item;
+        $due = $row->due;
 
         return new DueView(
-            $item->id,
+            $row->key(),
             $item->code,
-            $item->title,
+            $row->title(),
             $item->chapter,
             $visit !== null ? 'waiting' : Words::state($due->status->value),
             $due->status->value,
             $due->forecast === null ? null : (string) $due->forecast,
-            $due->forecast === null ? null : $today->daysUntil($due->forecast),
-            $this->remaining($due->driver),
-            $item->limitWords(),
+            $due->forecast === null ? null : $this->clock->today()->daysUntil($due->forecast),
+            $this->reach->remaining($due->driver),
+            $item->limitWords().($row->harsh === null ? '' : ', × '.Words::number($row->factor, 2)." for {$row->harsh}"),
             $item->rebase === Rebase::Planned->value ? 'keeps the plan: late work gains nothing' : 'counts from when it was done',
-            $last?->date,
-            $item->template->hours,
+            $row->last === null ? null : (string) $row->last->date,
+            $item->workHours(),
             $item->template->code,
+            $row->on === null ? null : $row->on->component->name(),
+            $item->access,
             $visit,
             array_map(fn(LimitDue $l): LimitView => new LimitView(
                 $l->unit,
                 $l->base instanceof Day ? (string) $l->base : Words::amount($l->base, $l->unit),
                 $l->next instanceof Day ? (string) $l->next : Words::amount($l->next, $l->unit),
-                $this->remaining($l),
+                $this->reach->remaining($l),
                 Words::amount($l->tolerance, $l->next instanceof Day ? 'days' : $l->unit),
                 $l->forecast === null ? null : (string) $l->forecast,
                 $l->latest === null ? null : (string) $l->latest,
@@ -175,16 +175,5 @@ final readonly class ReadFleet
                 $l === $due->driver,
             ), $due->limits),
         );
-    }
-
-    private function remaining(?LimitDue $limit): string
-    {
-        if ($limit === null) {
-            return '';
-        }
-
-        return $limit->next instanceof Day
-            ? Words::amount($this->clock->today()->daysUntil($limit->next), 'days')
-            : Words::amount($limit->remaining, $limit->unit);
     }
 }

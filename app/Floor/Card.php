@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $visit_id
  * @property int $aircraft_id
  * @property int|null $item_id
+ * @property int|null $component_id the component that its item is of
  * @property string $number
  * @property string $title
  * @property int $revision of the manual it was written from

@@ -7,7 +7,9 @@ namespace App\Library;
 use App\Crew\Person;
 use App\Fleet\Aircraft;
 use App\Fleet\DueBook;
-use App\Fleet\FlyingEntry;
+use App\Fleet\DueRow;
+use App\Fleet\FlyingLog;
+use App\Fleet\Sector;
 use App\Library\View\ChangeView;
 use App\Library\View\ImportView;
 use App\Shared\Clock;
@@ -16,17 +18,16 @@ use App\Shared\Refused;
 use App\Shared\Words;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Fleet\DueResult;
 
 /**
- * Brings a programme or a day's flying in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
+ * Brings a programme, flying or planned sectors in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
  *
  * The preview carries a fingerprint of what it was compared with; if that has changed by the time it is applied, it is
  * refused and looked at again.
  */
 final readonly class BringIn
 {
-    public function __construct(private DueBook $book, private Clock $clock, private Records $records) {}
+    public function __construct(private DueBook $book, private FlyingLog $log, private Clock $clock, private Records $records) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
     public function look(Person $by, string $kind, string $name, string $payload): ImportView
@@ -48,7 +49,11 @@ final readonly class BringIn
             if (self::print($changes, $dates) !== $import->base) {
                 throw Refused::because('Something changed since you looked at this file. Look at it again; nothing was applied.');
             }
-            $import->kind === 'programme' ? $this->applyProgramme($import) : $this->applyFlying($import);
+            match ($import->kind) {
+                'flying' => $this->applyFlying($by, $import),
+                'sectors' => $this->applySectors($import),
+                default => $this->applyProgramme($import),
+            };
             $import->update(['state' => 'applied']);
             $this->records->write($by, "import.{$import->kind}", "import:{$import->id}", ['file' => $import->name, 'sha256' => hash('sha256', $import->payload), 'changes' => count($changes)]);
 
@@ -59,7 +64,16 @@ final readonly class BringIn
     /** @return array{list<ChangeView>, list<ChangeView>} what changes, and which first stops it moves */
     private function compare(string $kind, string $payload): array
     {
-        return $kind === 'programme' ? $this->compareProgramme(ProgrammeFile::read($payload)) : $this->compareFlying(FlyingFile::read($payload, $this->clock->today()));
+        return match ($kind) {
+            'flying' => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
+            'sectors' => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
+            default => $this->compareProgramme(self::programme($kind, $payload)),
+        };
+    }
+
+    private static function programme(string $kind, string $payload): ProgrammeFile
+    {
+        return $kind === 'programme-csv' ? ProgrammeFile::readCsv($payload) : ProgrammeFile::read($payload);
     }
 
     /** @return array{list<ChangeView>, list<ChangeView>} */
@@ -78,7 +92,9 @@ final readonly class BringIn
         }
         $merged = $present->keyBy('code')->merge($file->items->keyBy('code'))->values();
         $dates = [];
-        foreach ($this->book->query()->where('type_id', $file->type->id)->orderBy('mark')->get() as $aircraft) {
+        $fleet = $this->book->query()->where('type_id', $file->type->id)->orderBy('mark')->get();
+        $this->book->read($fleet);
+        foreach ($fleet as $aircraft) {
             $this->moved($dates, $aircraft, $this->book->items($aircraft), $this->book->items($aircraft, $merged));
         }
 
@@ -95,7 +111,7 @@ final readonly class BringIn
             $old = $craft->counters;
             foreach ($file->rows as $row) {
                 if ($row['aircraft']->mark === $craft->mark) {
-                    self::fly($craft, $row['flown'], (string) $row['date']);
+                    FlyingLog::count($craft, $row['date'], $row['flown']);
                 }
             }
             foreach ($craft->counters as $name => $value) {
@@ -107,53 +123,99 @@ final readonly class BringIn
         return [$changes, $dates];
     }
 
+    /** @return array{list<ChangeView>, list<ChangeView>} */
+    private function compareSectors(SectorsFile $file): array
+    {
+        $changes = $dates = [];
+        $rows = collect($file->rows)->groupBy(static fn(array $r): int => $r['aircraft']->id);
+        foreach ($this->book->query()->whereIn('id', $rows->keys())->orderBy('mark')->get() as $craft) {
+            $before = $this->book->items($craft);
+            $sectors = $craft->sectors->keyBy(self::sectorKey(...));
+            foreach ($rows[$craft->id] as $row) {
+                $sector = new Sector([...$row, 'aircraft_id' => $craft->id]);
+                $key = self::sectorKey($sector);
+                $was = $sectors->has($key) ? self::sectorWords($sectors[$key]) : '';
+                if ($was !== self::sectorWords($sector)) {
+                    $changes[] = new ChangeView("{$craft->mark} {$row['date']} {$row['number']}", $was === '' ? 'new sector' : 'changed', $was, self::sectorWords($sector));
+                }
+                $sectors[$key] = $sector;
+            }
+            $craft->setRelation('sectors', $sectors->values());
+            $this->moved($dates, $craft, $before, $this->book->items($craft));
+        }
+
+        return [$changes, $dates];
+    }
+
+    private static function sectorKey(Sector $s): string
+    {
+        return "{$s->date}/{$s->number}";
+    }
+
+    private static function sectorWords(Sector $s): string
+    {
+        return "{$s->from_place} to {$s->to_place}, ".implode(', ', array_map(static fn(string $c, float|int $v): string => Words::amount((float) $v, $c), array_keys($s->use), $s->use));
+    }
+
     /**
+     * What stops the aircraft first, and which dates move.
+     *
      * @param list<ChangeView> $dates
-     * @param Collection<int, array{item: ProgrammeItem, due: DueResult}> $before
-     * @param Collection<int, array{item: ProgrammeItem, due: DueResult}> $after
+     * @param Collection<int, DueRow> $before
+     * @param Collection<int, DueRow> $after
      */
     private function moved(array &$dates, Aircraft $aircraft, Collection $before, Collection $after): void
     {
-        $name = static fn(?array $i): string => $i === null ? 'nothing' : "{$i['due']->forecast}: {$i['item']->title}";
+        $name = static fn(?DueRow $r): string => $r === null ? 'nothing' : "{$r->due->forecast}: {$r->title()}";
         $old = $name($before->first());
         $new = $name($after->first());
         $dates[] = new ChangeView($aircraft->mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
+        $was = $before->keyBy(static fn(DueRow $r): string => $r->item->code.'/'.$r->on?->component_id);
+        foreach ($after as $row) {
+            $from = $was->get($row->item->code.'/'.$row->on?->component_id);
+            if ($from !== null && $from->due->forecast?->number !== $row->due->forecast?->number) {
+                $dates[] = new ChangeView($aircraft->mark, "{$row->item->code} {$row->title()}", (string) $from->due->forecast, (string) $row->due->forecast);
+            }
+        }
     }
 
     private function applyProgramme(Import $import): void
     {
-        foreach (ProgrammeFile::read($import->payload)->items as $item) {
-            ProgrammeItem::updateOrCreate(['type_id' => $item->type_id, 'code' => $item->code], $item->only(['template_id', 'title', 'chapter', 'rule', 'rebase', 'limits']));
+        foreach (self::programme($import->kind, $import->payload)->items as $item) {
+            ProgrammeItem::updateOrCreate(['type_id' => $item->type_id, 'code' => $item->code], $item->only(['template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', 'component', 'phase', 'includes', 'harsh', 'hours', 'access', 'states']));
         }
     }
 
-    private function applyFlying(Import $import): void
+    private function applyFlying(Person $by, Import $import): void
     {
         $touched = [];
         foreach (FlyingFile::read($import->payload, $this->clock->today())->rows as $row) {
             $craft = $touched[$row['aircraft']->mark] ??= $row['aircraft'];
-            FlyingEntry::create(['aircraft_id' => $craft->id, 'date' => (string) $row['date'], 'flown' => $row['flown']]);
-            self::fly($craft, $row['flown'], (string) $row['date']);
+            $this->log->add($craft, $row['date'], $row['flown'], $by, $import->name === 'flying programme' ? 'feed' : 'file');
         }
         foreach ($touched as $craft) {
             $craft->save();
         }
     }
 
-    /** @param array<string, float> $flown */
-    private static function fly(Aircraft $craft, array $flown, string $date): void
+    private function applySectors(Import $import): void
     {
-        $counters = $craft->counters;
-        foreach ($flown as $counter => $amount) {
-            $counters[$counter] = round($counters[$counter] + $amount, 3);
+        foreach (SectorsFile::read($import->payload, $this->clock->today())->rows as $row) {
+            Sector::updateOrCreate(['aircraft_id' => $row['aircraft']->id, 'date' => $row['date'], 'number' => $row['number']], ['from_place' => $row['from_place'], 'to_place' => $row['to_place'], 'use' => $row['use']]);
         }
-        $craft->counters = $counters;
-        $craft->counters_as_of = $date;
     }
 
     private static function words(ProgrammeItem $item): string
     {
-        return "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}";
+        $words = ["{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}"];
+        foreach (['component', 'phase', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
+            $value = $item->{$field};
+            if ($value !== null && $value !== [] && $value !== false) {
+                $words[] = "{$field} ".(is_array($value) ? implode(', ', array_map(static fn(int|string $k, mixed $v): string => is_int($k) ? (string) $v : "{$k} {$v}", array_keys($value), $value)) : ($value === true ? 'yes' : $value));
+            }
+        }
+
+        return implode('; ', $words);
     }
 
     /**
@@ -172,12 +234,14 @@ final readonly class BringIn
     private function view(Import $import, array $changes, array $dates): ImportView
     {
         $n = count($changes);
-        $what = $import->kind === 'programme' ? ($n === 1 ? 'item' : 'items') : ($n === 1 ? 'counter' : 'counters');
-        $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->before !== $d->after));
+        $what = ['flying' => 'counter', 'sectors' => 'sector'][$import->kind] ?? 'item';
+        $what .= $n === 1 ? '' : 's';
+        $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->what === 'first stop moves'));
+        $moved = count(array_filter($dates, static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop')));
         $sentence = match (true) {
             $import->state === 'applied' => "Applied: {$n} {$what} changed.",
             $n === 0 => 'This file changes nothing: everything in it is already so.',
-            default => "Applying this changes {$n} {$what} and moves the first stop of {$moves} aircraft.",
+            default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates')." and the first stop of {$moves} aircraft.",
         };
 
         return new ImportView($import->id, $import->kind, $import->name, $import->state, $sentence, $changes, $dates);

@@ -8,10 +8,12 @@ use App\Fleet\AircraftType;
 use App\Library\View\ImportView;
 use App\Library\View\LibraryView;
 use App\Library\View\ManualView;
+use App\Library\View\ProgrammeRoom;
 use App\Library\View\ProgrammeView;
 use App\Library\View\TemplateView;
 use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use OpenApi\Attributes as OA;
 
@@ -37,6 +39,22 @@ final class LibraryController
             array_values(Manual::orderBy('code')->get()->map(static fn(Manual $m): ManualView => new ManualView($m->code, $m->title, $m->revision, $templates->where('manual_id', $m->id)->count(), $stale->where('manual_id', $m->id)->count()))->all()),
             array_values($templates->map(static fn(CardTemplate $t): TemplateView => new TemplateView($t->code, $codes[$t->type_id], $t->title, $t->chapter, $t->manual->code, $t->revision, $t->revision === $t->manual->revision ? 'clear' : 'stop', count($t->steps), $t->hours, $t->critical))->all()),
         ));
+    }
+
+    #[OA\Get(path: '/api/library/programmes/{type}', operationId: 'programme', parameters: [new OA\PathParameter(name: 'type', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'One programme with its items', content: new OA\JsonContent(ref: ProgrammeRoom::class))])]
+    public function programme(string $type, ReadProgramme $read): JsonResponse
+    {
+        return new JsonResponse($read->of($type));
+    }
+
+    /** A programme as a file that can be brought in again. */
+    public function file(string $type, string $form): Response
+    {
+        $of = AircraftType::where('code', $type)->firstOrFail();
+
+        return new Response($form === 'csv' ? ProgrammeFile::csv($of) : ProgrammeFile::json($of), 200, [
+            'Content-Type' => $form === 'csv' ? 'text/csv; charset=utf-8' : 'application/json', 'Content-Disposition' => "attachment; filename=\"programme-{$of->code}.{$form}\"",
+        ]);
     }
 
     #[OA\Post(path: '/api/library/imports', operationId: 'lookAtImport', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['kind', 'name', 'text'], properties: [new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'text', type: 'string')])), responses: [new OA\Response(response: 200, description: 'What it would change; nothing is saved', content: new OA\JsonContent(ref: ImportView::class))])]

@@ -8,6 +8,7 @@ use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Fleet\DueItem;
 use Jorvel\Core\Fleet\DueKind;
+use Jorvel\Core\Fleet\HarshUse;
 use Jorvel\Core\Fleet\LastDone;
 use Jorvel\Core\Shared\Input;
 
@@ -23,13 +24,21 @@ use Jorvel\Core\Shared\Input;
  * @property string $rule
  * @property string $rebase
  * @property list<array<string, mixed>> $limits as in the `due` kind
+ * @property string|null $component kind of component that it is done on, wherever that is fitted; null for the aircraft itself
+ * @property bool $phase it is one of the type's phases
+ * @property list<string> $includes codes of items that are done with it: a deeper block includes the block
+ * @property array<string, float>|null $harsh factor on its intervals, by condition
+ * @property float|null $hours where they differ from its card's
+ * @property list<string> $access panels to be opened
+ * @property array<string, string>|null $states of the aircraft that it needs: power, jacks, hydraulics
  * @property-read CardTemplate $template
  */
 final class ProgrammeItem extends Model
 {
-    protected $casts = ['limits' => 'array'];
+    protected $casts = ['limits' => 'array', 'phase' => 'boolean', 'includes' => 'array', 'harsh' => 'array', 'hours' => 'float', 'access' => 'array', 'states' => 'array'];
 
-    private ?DueItem $never = null;
+    /** @var array<string, DueItem> never done, by factor */
+    private array $never = [];
 
     /** @return BelongsTo<CardTemplate, $this> */
     public function template(): BelongsTo
@@ -37,16 +46,31 @@ final class ProgrammeItem extends Model
         return $this->belongsTo(CardTemplate::class);
     }
 
-    /** The item as it stands on an aircraft that last had it done then, or never. */
-    public function due(?LastDone $last): DueItem
+    /**
+     * The item as it was last done then, or never, under such harsh use.
+     *
+     * @param float $factor on its intervals, see {@see HarshUse}
+     */
+    public function due(?LastDone $last, float $factor = 1.0): DueItem
     {
-        $this->never ??= DueKind::item(Input::of((object) [
+        $never = $this->never[(string) $factor] ??= DueKind::item(Input::of((object) [
             'rule' => $this->rule,
             'rebase' => $this->rebase,
             'limits' => json_decode((string) json_encode($this->limits)),
-        ]));
+        ]))->shortened($factor);
 
-        return $last === null ? $this->never : DueItem::of($this->never->rule, $this->never->rebase, $this->never->limits, $last);
+        return $last === null ? $never : $never->done($last);
+    }
+
+    public function harshUse(): HarshUse
+    {
+        return HarshUse::of(array_map(floatval(...), $this->harsh ?? []));
+    }
+
+    /** Hours of work; load `template` first where the item has none of its own. */
+    public function workHours(): float
+    {
+        return $this->hours ?? $this->template->hours;
     }
 
     /**

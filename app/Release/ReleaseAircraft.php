@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace App\Release;
 
 use App\Crew\Person;
+use App\Fleet\Aircraft;
 use App\Fleet\DueBook;
+use App\Fleet\DueRow;
+use App\Fleet\ItemDoing;
 use App\Fleet\ItemStatus;
-use App\Library\ProgrammeItem;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Visit;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\DueResult;
 use Jorvel\Core\Fleet\LimitDue;
@@ -53,26 +54,45 @@ final readonly class ReleaseAircraft
     /** @return list<array{code: string, title: string, next: string}> */
     private function moveOn(Visit $visit): array
     {
-        $done = $visit->cards->pluck('item_id')->filter()->unique();
-        $before = $this->due($visit->aircraft_id)->whereIn('item.id', $done->all());
-        foreach ($before as ['item' => $item, 'due' => $due]) {
-            $status = ItemStatus::firstWhere(['aircraft_id' => $visit->aircraft_id, 'item_id' => $item->id]);
-            ItemStatus::updateOrCreate(['aircraft_id' => $visit->aircraft_id, 'item_id' => $item->id], [
-                'date' => (string) $this->clock->today(),
-                'counters' => $visit->aircraft->counters,
-                'planned' => self::planned($due, $status),
-            ]);
+        $aircraft = $this->aircraft($visit);
+        $done = $this->done($visit, $aircraft);
+        foreach ($this->book->items($aircraft)->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true)) as $row) {
+            $this->write($visit, $aircraft, $row);
         }
 
-        return $this->due($visit->aircraft_id)->whereIn('item.id', $done->all())
-            ->map(static fn(array $i): array => ['code' => $i['item']->code, 'title' => $i['item']->title, 'next' => (string) $i['due']->forecast])
+        return $this->book->items($this->aircraft($visit))->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true))
+            ->map(static fn(DueRow $r): array => ['code' => $r->item->code, 'title' => $r->title(), 'next' => (string) $r->due->forecast])
             ->values()->all();
     }
 
-    /** @return Collection<int, array{item: ProgrammeItem, due: DueResult}> */
-    private function due(int $aircraftId): Collection
+    private function aircraft(Visit $visit): Aircraft
     {
-        return $this->book->items($this->book->query()->whereKey($aircraftId)->firstOrFail());
+        return $this->book->query()->whereKey($visit->aircraft_id)->firstOrFail();
+    }
+
+    /** @return list<string> keys of the due rows on the visit's cards, and of what a deeper one includes */
+    private function done(Visit $visit, Aircraft $aircraft): array
+    {
+        $items = $aircraft->type->items->keyBy('id');
+        $codes = $items->keyBy('code');
+        $keys = [];
+        foreach ($visit->cards->whereNotNull('item_id') as $card) {
+            $keys[] = DueRow::keyOf($card->item_id, $card->component_id);
+            foreach ($items->get($card->item_id)->includes ?? [] as $code) {
+                $keys[] = DueRow::keyOf($codes->get($code)?->id, null);
+            }
+        }
+
+        return array_values(array_unique($keys));
+    }
+
+    private function write(Visit $visit, Aircraft $aircraft, DueRow $row): void
+    {
+        $of = ['item_id' => $row->item->id, 'component_id' => $row->on?->component_id, 'aircraft_id' => $row->on === null ? $aircraft->id : null];
+        $counters = $row->on === null ? $aircraft->counters : $row->on->tenure()->counters(array_map(floatval(...), $aircraft->counters));
+        $status = ItemStatus::firstWhere($of);
+        ItemStatus::updateOrCreate($of, ['date' => (string) $this->clock->today(), 'counters' => $counters, 'counted_to' => $aircraft->counters_as_of, 'planned' => self::planned($row->due, $status)]);
+        ItemDoing::create(['item_id' => $row->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'date' => (string) $this->clock->today(), 'counters' => $counters]);
     }
 
     /**

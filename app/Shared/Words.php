@@ -31,6 +31,12 @@ final class Words
         return $number.' '.($number === '1' ? $one : $many);
     }
 
+    /** A counter's name: "Flight hours". */
+    public static function counter(string $unit): string
+    {
+        return ucfirst(self::COUNTERS[$unit][1] ?? $unit);
+    }
+
     /** At most one decimal, none when whole. */
     public static function number(float $value, int $decimals = 1): string
     {

@@ -6,14 +6,13 @@ namespace App\Visits;
 
 use App\Crew\Person;
 use App\Fleet\DueBook;
+use App\Fleet\DueRow;
 use App\Floor\Card;
 use App\Floor\Step;
-use App\Library\ProgrammeItem;
 use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Fleet\DueResult;
 use Jorvel\Core\Shared\Day;
 
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
@@ -22,13 +21,13 @@ final readonly class CreateVisit
     public function __construct(private DueBook $book, private Records $records) {}
 
     /**
-     * @param list<int> $itemIds
+     * @param list<string> $keys of due rows: "12" for item 12, "12:7" for item 12 of component 7
      *
      * @throws Refused when an item would fall overdue before the visit, is in another one, or the dates clash
      */
-    public function __invoke(Person $by, string $mark, string $title, string $bay, Day $start, Day $end, array $itemIds): Visit
+    public function __invoke(Person $by, string $mark, string $title, string $bay, Day $start, Day $end, array $keys): Visit
     {
-        return DB::transaction(function () use ($by, $mark, $title, $bay, $start, $end, $itemIds): Visit {
+        return DB::transaction(function () use ($by, $mark, $title, $bay, $start, $end, $keys): Visit {
             $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
             if ($end->number < $start->number) {
                 throw Refused::because("The visit ends on {$end}, before it begins on {$start}. Nothing was saved.");
@@ -38,48 +37,51 @@ final readonly class CreateVisit
                     throw Refused::because("{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.");
                 }
             }
-            $due = $this->book->items($aircraft)->keyBy(static fn(array $i): int => $i['item']->id);
-            $chosen = collect($itemIds)->unique()->map(static fn(int $id): array => $due[$id] ?? throw Refused::because("Item {$id} is not in the programme of {$mark}. Reload the aircraft; nothing was saved."));
+            $due = $this->book->items($aircraft)->keyBy(static fn(DueRow $r): string => $r->key());
+            $chosen = collect($keys)->unique()->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because("Item {$key} is not in the programme of {$mark}. Reload the aircraft; nothing was saved."));
             $this->requireFree($chosen, $aircraft->id, $start);
             $visit = Visit::create(['aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end, 'state' => Visit::PLANNED]);
-            foreach ($chosen->values() as $n => ['item' => $item]) {
-                $this->card($visit, $item, $n + 1);
+            foreach ($chosen->values() as $n => $row) {
+                $this->card($visit, $row, $n + 1);
             }
             $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
                 'aircraft' => $mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
-                'items' => $chosen->map(static fn(array $i): string => $i['item']->code)->values()->all(),
+                'items' => $chosen->map(static fn(DueRow $r): string => $r->item->code)->values()->all(),
             ]);
 
             return $visit;
         });
     }
 
-    /** @param Collection<int, array{item: ProgrammeItem, due: DueResult}> $chosen */
+    /** @param Collection<int, DueRow> $chosen */
     private function requireFree(Collection $chosen, int $aircraftId, Day $start): void
     {
         if ($chosen->isEmpty()) {
             throw Refused::because('Choose at least one item for the visit. Nothing was saved.');
         }
-        $taken = DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')
-            ->where('cards.aircraft_id', $aircraftId)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('cards.item_id')
-            ->pluck('visits.title', 'cards.item_id');
-        foreach ($chosen as ['item' => $item, 'due' => $due]) {
-            if (isset($taken[$item->id])) {
-                throw Refused::because("{$item->code} {$item->title} is already in \"{$taken[$item->id]}\". Nothing was saved.");
+        $taken = [];
+        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraftId)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('cards.item_id')->get(['item_id', 'component_id', 'visits.title']) as $card) {
+            $taken[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
+        }
+        foreach ($chosen as $row) {
+            $due = $row->due;
+            if (isset($taken[$row->key()])) {
+                throw Refused::because("{$row->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing was saved.");
             }
             if ($due->latest !== null && $due->status->value !== 'overdue' && $start->number > $due->latest->number) {
-                throw Refused::because("{$item->code} {$item->title} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.");
+                throw Refused::because("{$row->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.");
             }
         }
     }
 
-    private function card(Visit $visit, ProgrammeItem $item, int $n): void
+    private function card(Visit $visit, DueRow $row, int $n): void
     {
+        $item = $row->item;
         $template = $item->template;
         $card = Card::create([
-            'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id, 'item_id' => $item->id,
-            'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $item->title, 'revision' => $template->revision,
-            'skill' => $template->skill, 'hours' => $template->hours, 'zone' => $template->zone, 'critical' => $template->critical, 'state' => Card::OPEN, 'version' => 1,
+            'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id, 'item_id' => $item->id, 'component_id' => $row->on?->component_id,
+            'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $row->title(), 'revision' => $template->revision,
+            'skill' => $template->skill, 'hours' => $item->workHours(), 'zone' => $template->zone, 'critical' => $template->critical, 'state' => Card::OPEN, 'version' => 1,
         ]);
         Step::insert(array_map(static fn(array $s, int $i): array => [
             'card_id' => $card->id, 'no' => $i + 1, 'kind' => $s['kind'], 'title' => $s['title'], 'text' => $s['text'] ?? '',

@@ -24,7 +24,7 @@ final class MakeVisitRequest extends RoomRequest
             'start' => 'required|date_format:Y-m-d',
             'end' => 'required|date_format:Y-m-d',
             'items' => 'required|array|min:1',
-            'items.*' => 'integer',
+            'items.*' => ['regex:/^\d+(:\d+)?$/'],
         ];
     }
 }

@@ -32,11 +32,11 @@ final class VisitController
     #[OA\Post(path: '/api/visits', operationId: 'makeVisit', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['mark', 'title', 'bay', 'start', 'end', 'items'], properties: [
         new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'bay', type: 'string'),
         new OA\Property(property: 'start', type: 'string'), new OA\Property(property: 'end', type: 'string'),
-        new OA\Property(property: 'items', type: 'array', items: new OA\Items(type: 'integer')),
+        new OA\Property(property: 'items', description: 'keys of due rows', type: 'array', items: new OA\Items(type: 'string')),
     ])), responses: [new OA\Response(response: 201, description: 'The visit with its cards', content: new OA\JsonContent(ref: VisitView::class))])]
     public function store(MakeVisitRequest $request, CreateVisit $create, ReadVisits $read): JsonResponse
     {
-        $visit = $create($request->person(), $request->string('mark')->value(), $request->string('title')->value(), $request->string('bay')->value(), Day::parse($request->string('start')->value()), Day::parse($request->string('end')->value()), array_map(intval(...), $request->array('items')));
+        $visit = $create($request->person(), $request->string('mark')->value(), $request->string('title')->value(), $request->string('bay')->value(), Day::parse($request->string('start')->value()), Day::parse($request->string('end')->value()), array_values(array_map(strval(...), $request->array('items'))));
 
         return new JsonResponse($read->one($visit->id), 201);
     }

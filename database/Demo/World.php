@@ -10,9 +10,9 @@ use App\Deferrals\Deferral;
 use App\Deferrals\ListedItem;
 use App\Fleet\Aircraft;
 use App\Fleet\AircraftType;
+use App\Fleet\Base;
+use App\Fleet\Component;
 use App\Fleet\Fleet;
-use App\Fleet\FlyingEntry;
-use App\Fleet\ItemStatus;
 use App\Floor\Assignment;
 use App\Floor\Card;
 use App\Floor\Finding;
@@ -56,6 +56,9 @@ final readonly class World
     private function library(): void
     {
         $world = self::json('world.json');
+        foreach ($world['bases'] as $base) {
+            Base::create($base);
+        }
         foreach ($world['types'] as $type) {
             AircraftType::create($type);
         }
@@ -107,20 +110,68 @@ final readonly class World
                 'entry_date' => $row['entry_date'], 'entry_counters' => ['fh' => 0.0, 'ldg' => 0.0],
                 'counters' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']], 'counters_as_of' => $row['as_of'],
                 'rates' => ['fh' => (float) $row['rate_fh'], 'ldg' => (float) $row['rate_ldg']],
+                'conditions' => json_decode($row['conditions'], true), 'week' => $row['week'] === '' ? null : json_decode($row['week'], true),
             ]);
         }
+        $this->components();
+        $this->history();
+    }
+
+    private function components(): void
+    {
+        foreach (self::csv('components.csv') as $row) {
+            Component::create([
+                'kind' => $row['kind'], 'title' => $row['title'], 'part_no' => $row['part_no'], 'serial' => $row['serial'], 'entry_date' => $row['entry_date'],
+                'counters' => json_decode($row['counters'], true), 'accrues' => json_decode($row['accrues'], true),
+                'gauge' => $row['gauge'] === '' ? null : json_decode($row['gauge'], true), 'place' => $row['place'] === '' ? null : $row['place'],
+            ]);
+        }
+        $components = Component::pluck('id', 'serial');
+        $aircraft = Aircraft::pluck('id', 'mark');
+        self::insert('tenures', self::csv('tenures.csv'), static fn(array $r): array => [
+            'component_id' => $components[$r['serial']], 'aircraft_id' => $aircraft[$r['mark']],
+            ...array_map(static fn(string $v): ?string => $v === '' ? null : $v, array_diff_key($r, ['serial' => 0, 'mark' => 0])),
+        ]);
+        $at = (string) $this->clock->now();
+        self::insert('pressure_readings', self::csv('gauges.csv'), static fn(array $r): array => [
+            'component_id' => $components[$r['serial']], 'date' => $r['date'], 'pressure' => (float) $r['pressure'], 'temp_c' => (float) $r['temp_c'], 'replaced' => $r['replaced'] === 'yes', 'at' => $at,
+        ]);
+        self::insert('sectors', self::csv('sectors.csv'), static fn(array $r): array => [
+            'aircraft_id' => $aircraft[$r['mark']], 'date' => $r['date'], 'number' => $r['number'], 'from_place' => $r['from'], 'to_place' => $r['to'],
+            'use' => json_encode(['fh' => (float) $r['fh'], 'ldg' => (float) $r['ldg']]),
+        ]);
+    }
+
+    /** What was done when, and what was flown, over the last eighteen months. */
+    private function history(): void
+    {
         $aircraft = Aircraft::all()->keyBy('mark');
-        $items = ProgrammeItem::all()->keyBy(static fn(ProgrammeItem $i): string => $i->type_id.'/'.$i->code);
-        foreach (self::csv('statuses.csv') as $row) {
-            $craft = $aircraft[$row['mark']];
-            ItemStatus::create([
-                'aircraft_id' => $craft->id, 'item_id' => $items[$craft->type_id.'/'.$row['item']]->id, 'date' => $row['date'],
-                'counters' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']],
-                'planned' => $row['planned'] === '' ? null : json_decode($row['planned'], true),
-            ]);
-        }
-        foreach (self::csv('flying.csv') as $row) {
-            FlyingEntry::create(['aircraft_id' => $aircraft[$row['mark']]->id, 'date' => $row['date'], 'flown' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']]]);
+        $items = ProgrammeItem::all()->mapWithKeys(static fn(ProgrammeItem $i): array => ["{$i->type_id}/{$i->code}" => $i->id]);
+        $components = Component::pluck('id', 'serial');
+        $done = static fn(array $r): array => [
+            'aircraft_id' => $aircraft[$r['mark']]->id, 'component_id' => $r['serial'] === '' ? null : $components[$r['serial']],
+            'item_id' => $items["{$aircraft[$r['mark']]->type_id}/{$r['item']}"], 'date' => $r['date'],
+            'counters' => json_encode((object) array_map(floatval(...), array_filter(['fh' => $r['fh'], 'ldg' => $r['ldg'], 'cyc' => $r['cyc']], static fn(string $v): bool => $v !== ''))),
+        ];
+        self::insert('item_statuses', self::csv('statuses.csv'), static fn(array $r): array => [
+            ...$done($r), 'aircraft_id' => $r['serial'] === '' ? $aircraft[$r['mark']]->id : null, 'counted_to' => $r['date'], 'planned' => $r['planned'] === '' ? null : $r['planned'],
+        ]);
+        self::insert('item_doings', self::csv('doings.csv'), $done);
+        self::insert('flying_entries', self::csv('flying.csv'), static fn(array $r): array => [
+            'aircraft_id' => $aircraft[$r['mark']]->id, 'date' => $r['date'], 'flown' => json_encode(['fh' => (float) $r['fh'], 'ldg' => (float) $r['ldg']]),
+        ]);
+    }
+
+    /**
+     * Many rows at once.
+     *
+     * @param list<array<string, string>> $rows
+     * @param callable(array<string, string>): array<string, mixed> $make
+     */
+    private static function insert(string $table, array $rows, callable $make): void
+    {
+        foreach (array_chunk($rows, 500) as $some) {
+            DB::table($table)->insert(array_map($make, $some));
         }
     }
 
@@ -181,7 +232,7 @@ final readonly class World
         }
         Deferral::create([
             'finding_id' => $finding->id, 'aircraft_id' => $aircraft->id, 'listed_item_id' => $listed->id, 'deferred_by' => $controller->id, 'category' => $listed->category,
-            'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits, 'at_discovery' => $at,
+            'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits, 'at_discovery' => $at, 'counted_to' => $date,
             'placard' => $listed->placard, 'procedure_done' => true, 'state' => 'open',
         ]);
         Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => sprintf('JV-2026-%04d', $n), 'at' => $d['at'], 'moved' => []]);
@@ -192,7 +243,7 @@ final readonly class World
     private function visit(Person $by, string $mark, string $title, string $bay, string $start, string $end, array $codes): Visit
     {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
-        $ids = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->orderBy('code')->pluck('id')->map(intval(...))->all();
+        $ids = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->orderBy('code')->pluck('id')->map(strval(...))->all();
 
         return ($this->createVisit)($by, $mark, $title, $bay, Day::parse($start), Day::parse($end), array_values($ids));
     }

@@ -6,7 +6,7 @@ namespace App\Fleet\View;
 
 use OpenApi\Attributes as OA;
 
-/** A counter, its value and its mean use a day. */
+/** A counter, its value, its mean use a day as planned, and over the last ninety days. */
 #[OA\Schema]
 final readonly class Counter
 {
@@ -15,5 +15,6 @@ final readonly class Counter
         #[OA\Property] public string $title,
         #[OA\Property] public float $value,
         #[OA\Property] public float $rate,
+        #[OA\Property] public ?float $flown,
     ) {}
 }

@@ -6,12 +6,12 @@ namespace App\Fleet\View;
 
 use OpenApi\Attributes as OA;
 
-/** One programme item on an aircraft. */
+/** One programme item on an aircraft, or on a component fitted to it. */
 #[OA\Schema]
 final readonly class DueView
 {
     public function __construct(
-        #[OA\Property] public int $id,
+        #[OA\Property] public string $key,
         #[OA\Property] public string $code,
         #[OA\Property] public string $title,
         #[OA\Property] public string $chapter,
@@ -25,6 +25,9 @@ final readonly class DueView
         #[OA\Property] public ?string $lastDone,
         #[OA\Property] public float $hours,
         #[OA\Property] public string $card,
+        #[OA\Property] public ?string $component,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $access,
         #[OA\Property] public ?string $visit,
         /** @var list<LimitView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: LimitView::class))] public array $limits,

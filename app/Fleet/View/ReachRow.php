@@ -22,4 +22,21 @@ final readonly class ReachRow
         /** @var list<Fuse> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: Fuse::class))] public array $fuses,
     ) {}
+
+    /** As it was kept in a due sheet. */
+    public static function read(string $json): self
+    {
+        $r = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
+
+        return new self(
+            $r['mark'],
+            $r['type'],
+            $r['fleet'],
+            $r['base'],
+            $r['state'],
+            $r['stop'] === null ? null : new StopView(...$r['stop']),
+            array_map(static fn(array $v): Bracket => new Bracket(...$v), $r['visits']),
+            array_map(static fn(array $f): Fuse => new Fuse(...$f), $r['fuses']),
+        );
+    }
 }

@@ -16,5 +16,6 @@ final readonly class StopView
         #[OA\Property] public string $detail,
         #[OA\Property] public string $date,
         #[OA\Property] public int $days,
+        #[OA\Property] public ?string $item,
     ) {}
 }

@@ -7,7 +7,9 @@ namespace Jorvel\Core\Contract;
 use Jorvel\Core\Bench\LimitKind;
 use Jorvel\Core\Bench\RigKind;
 use Jorvel\Core\Deferrals\ClockKind;
+use Jorvel\Core\Fleet\DepletionKind;
 use Jorvel\Core\Fleet\DueKind;
+use Jorvel\Core\Fleet\StaggerKind;
 use Jorvel\Core\Release\ReleaseKind;
 
 /** Every computation there is, by name. */
@@ -17,7 +19,7 @@ final class Kinds
     public static function all(): array
     {
         $kinds = [];
-        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind] as $kind) {
+        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
 

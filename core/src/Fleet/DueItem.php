@@ -39,4 +39,34 @@ final readonly class DueItem
 
         return new self($rule, $rebase, $limits, $last);
     }
+
+    /**
+     * The same item, last done then.
+     *
+     * @throws InputError at `last.counters.<unit>` for a counter limit without its counter
+     *
+     * @pure
+     */
+    public function done(LastDone $last): self
+    {
+        foreach ($this->limits as $limit) {
+            if (! $limit->isCalendar && ! isset($last->counters[$limit->unit])) {
+                throw InputError::missing('last.counters.'.$limit->unit);
+            }
+        }
+
+        return new self($this->rule, $this->rebase, $this->limits, $last);
+    }
+
+    /**
+     * The same item with its intervals and thresholds shortened, days and months rounded down to whole ones (at least 1).
+     *
+     * @param float $factor above 0 and at most 1, see {@see HarshUse}
+     *
+     * @pure
+     */
+    public function shortened(float $factor): self
+    {
+        return $factor === 1.0 ? $this : new self($this->rule, $this->rebase, array_map(static fn(DueLimit $l): DueLimit => $l->shortened($factor), $this->limits), $this->last);
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Fleet;
 
 use Jorvel\Core\Shared\InputError;
+use Jorvel\Core\Shared\Near;
 
 /** One limit of an item: so many days, months, or so much of a counter. */
 final readonly class DueLimit
@@ -76,5 +77,20 @@ final readonly class DueLimit
         }
 
         return $limit;
+    }
+
+    /**
+     * The same limit with interval and threshold times a factor; days and months are rounded down to whole ones, at least 1.
+     *
+     * @param float $factor above 0 and at most 1
+     *
+     * @pure
+     */
+    public function shortened(float $factor): self
+    {
+        $cut = fn(float $span): float => $this->isCalendar ? (float) max(1, Near::floor($span * $factor)) : $span * $factor;
+        $threshold = $this->threshold === null || $this->threshold === 0.0 ? $this->threshold : $cut($this->threshold);
+
+        return self::of($this->unit, $cut($this->interval), $threshold, $this->tolerance, $this->early);
     }
 }

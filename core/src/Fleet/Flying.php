@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
+use function count;
+
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Near;
+
+use function max;
+use function min;
 
 /**
  * What an aircraft has flown and is going to fly: counters as at the end of a day, and the use of every day after it.
@@ -20,7 +25,9 @@ final readonly class Flying
 
     /**
      * @param array<string, float> $counters
-     * @param array<string, list<array{int, float}>> $runs by counter: days in the run, rate per day
+     * @param array<string, list<array{int, float, int, float, float}>> $runs by counter: the run's last day and all that is
+     *                                                                        used by its end, its first day's predecessor and
+     *                                                                        what was used by then, rate per day; days from asOf
      * @param array<string, float> $entryCounters
      */
     private function __construct(
@@ -44,14 +51,7 @@ final readonly class Flying
      */
     public static function of(Day $asOf, array $counters, array $rates, array $plan = [], ?Day $entryDate = null, array $entryCounters = []): self
     {
-        foreach ($plan as $i => $one) {
-            for ($j = 0; $j < $i; $j++) {
-                if ($one->from->number <= $plan[$j]->to->number && $plan[$j]->from->number <= $one->to->number) {
-                    throw InputError::at("plan.{$i}", "overlaps the period from {$plan[$j]->from} to {$plan[$j]->to}");
-                }
-            }
-        }
-        usort($plan, static fn(PlanPeriod $a, PlanPeriod $b): int => $a->from->number <=> $b->from->number);
+        $plan = self::inOrder($plan);
         $runs = [];
         foreach ($rates as $counter => $rate) {
             $runs[$counter] = self::runs((string) $counter, $rate, $plan, $asOf->number);
@@ -84,9 +84,40 @@ final readonly class Flying
     }
 
     /**
+     * The periods by date.
+     *
+     * @param list<PlanPeriod> $plan
+     *
+     * @return list<PlanPeriod>
+     *
+     * @throws InputError at `plan.<i>` for one that overlaps another listed before it
+     *
+     * @pure
+     */
+    private static function inOrder(array $plan): array
+    {
+        $sorted = $plan;
+        usort($sorted, static fn(PlanPeriod $a, PlanPeriod $b): int => $a->from->number <=> $b->from->number);
+        $clash = false;
+        for ($i = 1, $n = count($sorted); $i < $n; $i++) {
+            $clash = $clash || $sorted[$i]->from->number <= $sorted[$i - 1]->to->number;
+        }
+        // Only a plan that is wrong is looked through pair by pair, to name the later one.
+        for ($i = 1; $clash && $i < $n; $i++) {
+            for ($j = 0; $j < $i; $j++) {
+                if ($plan[$i]->from->number <= $plan[$j]->to->number && $plan[$j]->from->number <= $plan[$i]->to->number) {
+                    throw InputError::at("plan.{$i}", "overlaps the period from {$plan[$j]->from} to {$plan[$j]->to}");
+                }
+            }
+        }
+
+        return $sorted;
+    }
+
+    /**
      * How many days a counter's room lasts; -1 beyond the horizon, 0 where there is none.
      *
-     * @param list<array{int, float}> $runs
+     * @param list<array{int, float, int, float, float}> $runs
      *
      * @pure
      */
@@ -95,45 +126,59 @@ final readonly class Flying
         if ($room < 0) {
             return 0;
         }
-        $past = 0;
-        foreach ($runs as [$days, $rate]) {
-            $used = $days * $rate;
-            if ($used > $room) {
-                return $past + (int) ($room / $rate);
+        // The first run by whose end more is used than there is room for.
+        $low = 0;
+        $high = count($runs);
+        while ($low < $high) {
+            $middle = ($low + $high) >> 1;
+            if ($runs[$middle][1] > $room) {
+                $high = $middle;
+            } else {
+                $low = $middle + 1;
             }
-            $room -= $used;
-            $past += $days;
         }
+        if (! isset($runs[$low])) {
+            return -1;
+        }
+        [, , $before, $used, $rate] = $runs[$low];
 
-        return -1;
+        return $before + (int) (($room - $used) / $rate);
     }
 
     /**
      * @param list<PlanPeriod> $plan in order
      *
-     * @return list<array{int, float}>
+     * @return list<array{int, float, int, float, float}>
      *
      * @pure
      */
     private static function runs(string $counter, float $mean, array $plan, int $asOf): array
     {
-        $runs = [];
-        $next = $asOf + 1;
-        $last = $asOf + self::HORIZON;
+        $steps = [];
+        $next = 1;
         foreach ($plan as $period) {
-            $from = max($period->from->number, $next);
-            $to = min($period->to->number, $last);
+            $from = max($period->from->number - $asOf, $next);
+            $to = min($period->to->number - $asOf, self::HORIZON);
             if (! isset($period->rates[$counter]) || $to < $from) {
                 continue;
             }
             if ($from > $next) {
-                $runs[] = [$from - $next, $mean];
+                $steps[] = [$from - 1, $mean];
             }
-            $runs[] = [$to - $from + 1, $period->rates[$counter]];
+            $steps[] = [$to, $period->rates[$counter]];
             $next = $to + 1;
         }
-        if ($next <= $last) {
-            $runs[] = [$last - $next + 1, $mean];
+        if ($next <= self::HORIZON) {
+            $steps[] = [self::HORIZON, $mean];
+        }
+        $runs = [];
+        $days = 0;
+        $used = 0.0;
+        foreach ($steps as [$to, $rate]) {
+            $before = $used;
+            $used += ($to - $days) * $rate;
+            $runs[] = [$to, $used, $days, $before, $rate];
+            $days = $to;
         }
 
         return $runs;

@@ -14,6 +14,9 @@ use function min;
  */
 final readonly class Day implements \Stringable
 {
+    /** 0001-01-01. */
+    public const FIRST = -719162;
+
     /** 9999-12-31. */
     public const LAST = 2932896;
 

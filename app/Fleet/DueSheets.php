@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet;
+
+use App\Shared\Clock;
+use App\Shared\Words;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Today's due sheets of the whole fleet: those that stand are read, those that are missing worked out and kept.
+ *
+ * A sheet is worked out and written in one transaction, which holds the write lock from its first moment; so nothing can
+ * change between reading what it rests on and keeping it.
+ */
+final readonly class DueSheets
+{
+    private const TOGETHER = 250;
+
+    public function __construct(private DueBook $book, private ReadReach $reach, private Clock $clock) {}
+
+    /**
+     * @param string $columns `head`, `rows`, or both
+     *
+     * @return Collection<int, DueSheet> by aircraft id
+     */
+    public function all(string ...$columns): Collection
+    {
+        $today = (string) $this->clock->today();
+        $missing = DB::table('aircraft')->leftJoin('due_sheets', static fn($j) => $j->on('due_sheets.aircraft_id', '=', 'aircraft.id')->where('due_sheets.day', $today))
+            ->whereNull('due_sheets.aircraft_id')->orderBy('aircraft.id')->pluck('aircraft.id');
+        foreach ($missing->chunk(self::TOGETHER) as $ids) {
+            $this->workOut($ids->all());
+        }
+
+        return DueSheet::query()->get(['aircraft_id', ...$columns])->keyBy('aircraft_id');
+    }
+
+    /** @param array<int, int> $ids */
+    private function workOut(array $ids): void
+    {
+        DB::transaction(function () use ($ids): void {
+            $today = (string) $this->clock->today();
+            $aircraft = $this->book->query()->whereIn('aircraft.id', $ids)->get();
+            // Tens of thousands of small values without a cycle among them: the collector would only look at them again and again.
+            gc_disable();
+            $this->book->read($aircraft);
+            $sheets = [];
+            foreach ($aircraft as $one) {
+                $items = $this->book->items($one);
+                $sheets[] = [
+                    'aircraft_id' => $one->id,
+                    'day' => $today,
+                    'head' => json_encode($this->reach->row($one, $items), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                    'rows' => json_encode($items->map(static fn(DueRow $r): array => [
+                        $r->itemId, $r->on?->component_id, $r->due->forecast?->number, $r->due->latest?->number,
+                        Words::state($r->due->status->value), $r->due->status->value, $r->due->driver?->unit, $r->due->driver?->remaining,
+                    ])->all(), JSON_THROW_ON_ERROR),
+                ];
+            }
+            gc_enable();
+            foreach (array_chunk($sheets, 50) as $some) {
+                DB::table('due_sheets')->upsert($some, 'aircraft_id');
+            }
+        });
+    }
+}
