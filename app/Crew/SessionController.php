@@ -6,6 +6,7 @@ namespace App\Crew;
 
 use App\Crew\View\Me;
 use App\Deferrals\Deferral;
+use App\Fleet\Fleet;
 use App\Library\Import;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Records;
@@ -61,6 +62,7 @@ final class SessionController
     {
         $may = array_keys(array_filter([
             'bring' => $p->can('bring', Import::class), 'plan' => $p->can('plan', Visit::class),
+            'keep' => $p->can('keep', Fleet::class), 'read' => $p->can('read', Fleet::class),
             'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
         ]));
 

@@ -31,6 +31,7 @@ use Jorvel\Core\Shared\Unit;
  * @property-read ComponentTenure|null $tenure where it is fitted now
  * @property-read Collection<int, ComponentTenure> $tenures
  * @property-read Collection<int, PressureReading> $readings those that stand, by date
+ * @property-read Collection<int, PressureReading> $log all of them, the latest first
  */
 final class Component extends Model
 {
@@ -55,6 +56,12 @@ final class Component extends Model
         $standing->where('current', true);
 
         return $standing->orderBy('date')->orderBy('id');
+    }
+
+    /** @return HasMany<PressureReading, $this> */
+    public function log(): HasMany
+    {
+        return $this->hasMany(PressureReading::class)->orderByDesc('date')->orderByDesc('id');
     }
 
     public function name(): string

@@ -37,7 +37,7 @@ final class ComponentController
     #[OA\Post(path: '/api/components/{id}/readings', operationId: 'readGauge', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'pressure', 'temp_c'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'pressure', type: 'number'), new OA\Property(property: 'temp_c', type: 'number'), new OA\Property(property: 'replaced', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'The bottle as it now stands', content: new OA\JsonContent(ref: BottleView::class))])]
     public function read(int $id, GaugeRequest $request, GaugeBook $book, ReadBottles $read): JsonResponse
     {
-        return new JsonResponse($read->one($book->add($request->person(), $id, $request->string('date')->value(), $request->float('pressure'), $request->float('temp_c'), $request->boolean('replaced'))->load('tenure.craft')));
+        return new JsonResponse($read->one($book->add($request->person(), $id, $request->string('date')->value(), $request->float('pressure'), $request->float('temp_c'), $request->boolean('replaced'))->load(['log.person', 'tenure.craft'])));
     }
 
     #[OA\Post(path: '/api/readings/{id}/correct', operationId: 'correctGauge', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['reason'], properties: [new OA\Property(property: 'pressure', type: 'number', nullable: true), new OA\Property(property: 'temp_c', type: 'number', nullable: true), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The bottle as it now stands', content: new OA\JsonContent(ref: BottleView::class))])]
@@ -45,6 +45,6 @@ final class ComponentController
     {
         $right = $request->filled('pressure');
 
-        return new JsonResponse($read->one($book->correct($request->person(), $id, $right ? $request->float('pressure') : null, $right ? $request->float('temp_c') : null, $request->string('reason')->value())->load('tenure.craft')));
+        return new JsonResponse($read->one($book->correct($request->person(), $id, $right ? $request->float('pressure') : null, $right ? $request->float('temp_c') : null, $request->string('reason')->value())->load(['log.person', 'tenure.craft'])));
     }
 }

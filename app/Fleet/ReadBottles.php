@@ -21,7 +21,7 @@ final readonly class ReadBottles
 
     public function all(): BottlesView
     {
-        $bottles = Component::with(['readings', 'tenure.craft'])->whereNotNull('gauge')->whereHas('tenure')->orderBy('id')->get()
+        $bottles = Component::with(['readings', 'log.person', 'tenure.craft'])->whereNotNull('gauge')->whereHas('tenure')->orderBy('id')->get()
             ->map($this->one(...))
             ->sortBy(static fn(BottleView $b): array => [$b->days ?? PHP_INT_MAX, $b->leak === true ? 0 : 1])->values();
         $first = $bottles->first();
@@ -39,13 +39,13 @@ final readonly class ReadBottles
         return new BottlesView($sentence, (string) $this->clock->today(), $bottles->all());
     }
 
+    /** Load `readings`, `log.person` and `tenure.craft` first. */
     public function one(Component $bottle): BottleView
     {
         $today = $this->clock->today();
         $trend = $bottle->trend();
         $gauge = $bottle->gauge ?? ['unit' => '', 'minimum' => 0.0];
         $days = $trend?->crossesOn === null ? null : $today->daysUntil($trend->crossesOn);
-        $all = PressureReading::with('person')->where('component_id', $bottle->id)->orderByDesc('date')->orderByDesc('id')->get();
 
         return new BottleView(
             $bottle->id,
@@ -66,7 +66,7 @@ final readonly class ReadBottles
             $trend?->leakSuspect,
             array_map(static fn(array $p): GaugePoint => new GaugePoint((string) $p[0], $today->daysUntil($p[0]), $p[1]), $trend->points ?? []),
             $trend === null ? [] : $this->line($trend, $today),
-            array_values($all->map(static fn(PressureReading $r): GaugeRow => new GaugeRow($r->id, $r->date, $r->pressure, $r->temp_c, $r->replaced, $r->current, $r->person?->name, $r->reason))->all()),
+            array_values($bottle->log->map(static fn(PressureReading $r): GaugeRow => new GaugeRow($r->id, $r->date, $r->pressure, $r->temp_c, $r->replaced, $r->current, $r->person?->name, $r->reason))->all()),
         );
     }
 

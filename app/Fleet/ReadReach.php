@@ -67,7 +67,7 @@ final readonly class ReadReach
         $when = $this->clock->words(Day::parse($stop->date));
         $what = match ($stop->kind) {
             'deferral' => "when its deferral runs out ({$stop->title})",
-            'bottle' => "when its {$stop->title}",
+            'bottle' => 'when its '.lcfirst($stop->title),
             default => 'for its '.lcfirst($stop->title),
         };
         $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
@@ -101,7 +101,7 @@ final readonly class ReadReach
     {
         $trend = $bottle->trend();
 
-        return ['bottle', lcfirst($bottle->name()).' falls below its minimum', Words::number($trend?->latest() ?? 0, 0).' '.($bottle->gauge['unit'] ?? '').' at the last reading', null];
+        return ['bottle', $bottle->name().' falls below its minimum', Words::number($trend?->latest() ?? 0, 0).' '.($bottle->gauge['unit'] ?? '').' at the last reading', null];
     }
 
     /** @return array{string, string, string, string} */

@@ -18,7 +18,7 @@ final class WhatIfRequest extends RoomRequest
     public function rules(): array
     {
         return [
-            'base' => 'string',
+            'base' => 'nullable|string',
             'changes' => 'required|array|min:1|max:20',
             'changes.*.kind' => 'required|in:use,visit,base',
             'changes.*.mark' => 'required_unless:changes.*.kind,visit|string',

@@ -250,7 +250,7 @@ final readonly class ProgrammeFile
     private static function requireSame(\stdClass $open, \stdClass $again): void
     {
         foreach (get_object_vars($open) as $field => $value) {
-            if ($field !== 'limits' && ($again->{$field} ?? null) !== $value) {
+            if ($field !== 'limits' && json_encode($again->{$field} ?? null) !== json_encode($value)) {
                 throw InputError::at($field, "differs from the line above, though it is of the same item {$open->code}");
             }
         }

@@ -12,6 +12,11 @@ const room = <K extends string>(load: () => Promise<Record<K, React.ComponentTyp
 
 const Fleet = room(() => import('./rooms/fleet/Fleet'), 'Fleet');
 const Aircraft = room(() => import('./rooms/fleet/Aircraft'), 'Aircraft');
+const DueList = room(() => import('./rooms/fleet/DueList'), 'DueList');
+const Stagger = room(() => import('./rooms/fleet/Stagger'), 'Stagger');
+const Bottles = room(() => import('./rooms/fleet/Bottles'), 'Bottles');
+const WhatIf = room(() => import('./rooms/fleet/WhatIf'), 'WhatIf');
+const Calendar = room(() => import('./rooms/fleet/Calendar'), 'Calendar');
 const Visits = room(() => import('./rooms/visits/Visits'), 'Visits');
 const Visit = room(() => import('./rooms/visits/Visit'), 'Visit');
 const Crew = room(() => import('./rooms/crew/Crew'), 'Crew');
@@ -22,6 +27,7 @@ const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals')
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
 const Release = room(() => import('./rooms/release/Release'), 'Release');
 const Library = room(() => import('./rooms/library/Library'), 'Library');
+const Programme = room(() => import('./rooms/library/Programme'), 'Programme');
 const Stores = room(() => import('./rooms/stores/Stores'), 'Stores');
 const Practice = room(() => import('./rooms/practice/Practice'), 'Practice');
 
@@ -49,6 +55,11 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                         <Routes>
                             <Route path="/" element={<Navigate to="/fleet" replace />} />
                             <Route path="/fleet" element={<Fleet />} />
+                            <Route path="/fleet/due" element={<DueList />} />
+                            <Route path="/fleet/stagger" element={<Stagger />} />
+                            <Route path="/fleet/bottles" element={<Bottles />} />
+                            <Route path="/fleet/what-if" element={<WhatIf />} />
+                            <Route path="/fleet/calendar" element={<Calendar />} />
                             <Route path="/fleet/:mark" element={<Aircraft />} />
                             <Route path="/visits" element={<Visits />} />
                             <Route path="/visits/:id" element={<Visit />} />
@@ -60,6 +71,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                             <Route path="/release" element={<Releases />} />
                             <Route path="/release/:id" element={<Release />} />
                             <Route path="/library" element={<Library />} />
+                            <Route path="/library/programme/:type" element={<Programme />} />
                             <Route path="/stores" element={<Stores />} />
                             <Route path="/practice" element={<Practice />} />
                         </Routes>

@@ -30,7 +30,12 @@ final class AnswersTest extends WorldCase
     {
         yield 'me' => ['/api/me', 'me', 6];
         yield 'moment' => ['/api/moment', 'moment', 10];
-        yield 'fleet' => ['/api/fleet', 'fleet', 18];
+        yield 'fleet, worked out anew' => ['/api/fleet', 'fleet', 30];
+        yield 'due list, worked out anew' => ['/api/due', 'due', 34];
+        yield 'history' => ['/api/fleet/{mark}/history', 'fleet/QA-VFB/history', 12];
+        yield 'stagger' => ['/api/stagger', 'stagger', 24];
+        yield 'bottles' => ['/api/bottles', 'bottles', 10];
+        yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/60F', 12];
         yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 22];
         yield 'visits' => ['/api/visits', 'visits', 12];
         yield 'one visit' => ['/api/visits/{id}', 'visits/1', 12];
@@ -71,7 +76,7 @@ final class AnswersTest extends WorldCase
         self::assertSame('waiting', $rows['QA-VFA']['state'], 'in its block check');
         self::assertSame('waiting', $rows['Q-403']['state'], 'waiting for its re-read card');
         self::assertCount(2, $rows['QC-TAB']['fuses'], 'a locked-out reverser and a second deferral');
-        self::assertSame('Crew oxygen bottle check', $rows['QA-VFE']['stop']['title']);
+        self::assertSame(['bottle', 'Crew oxygen bottle BO144 falls below its minimum'], [$rows['QA-VFE']['stop']['kind'], $rows['QA-VFE']['stop']['title']], 'its trend meets its minimum');
         $days = array_map(static fn(array $r): int => $r['stop']['days'], array_values(array_filter($fleet['rows'], static fn(array $r): bool => $r['state'] !== 'waiting')));
         $sorted = $days;
         sort($sorted);
@@ -174,6 +179,7 @@ final class AnswersTest extends WorldCase
     public function test_rooms_say_what_belongs_there_when_they_are_empty(): void
     {
         DB::statement('pragma foreign_keys = off');
+        DB::table('tenures')->delete();
         foreach (['releases', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'steps', 'cards', 'visits', 'item_statuses', 'flying_entries', 'aircraft', 'tools'] as $table) {
             DB::table($table)->delete();
         }
@@ -185,6 +191,9 @@ final class AnswersTest extends WorldCase
             'deferrals' => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
             'release' => 'Nothing is on its way out. Visits come here as soon as they are made.',
             'stores' => 'No tool yet.',
+            'due' => 'Nothing falls due within 30 days that is not in a visit.',
+            'stagger' => 'No fleet here is worked in phases.',
+            'bottles' => 'No bottle or accumulator is fitted to an aircraft.',
         ];
         foreach ($said as $room => $sentence) {
             self::assertSame($sentence, $this->as('ines', 'GET', $room)->assertOk()->json('sentence'), $room);

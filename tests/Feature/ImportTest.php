@@ -40,7 +40,7 @@ final class ImportTest extends WorldCase
         foreach (['{', '[]', '{"type": "XX", "items": []}', '{"type": "60F"}'] as $bad) {
             $this->look('programme', $bad)->assertStatus(422);
         }
-        self::assertSame(12, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', '60F%'))->count());
+        self::assertSame(88, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', '60F%'))->count());
     }
 
     public function test_a_preview_changes_nothing_and_is_applied_once(): void
@@ -64,6 +64,40 @@ final class ImportTest extends WorldCase
         self::assertFalse(ProgrammeItem::where('code', '61-22')->exists());
     }
 
+    /** @return iterable<string, array{string, string, string}> */
+    public static function files(): iterable
+    {
+        foreach (['60F', 'T9', 'R4'] as $type) {
+            yield "{$type} as JSON" => [$type, 'json', 'programme'];
+            yield "{$type} as CSV" => [$type, 'csv', 'programme-csv'];
+        }
+    }
+
+    #[DataProvider('files')]
+    public function test_a_programme_goes_out_and_comes_back_the_same(string $type, string $form, string $kind): void
+    {
+        $text = (string) $this->actingAs($this->person('mika'))->get("/api/library/programmes/{$type}/file.{$form}")->assertOk()->getContent();
+        $view = $this->look($kind, $text)->assertOk()->json();
+        self::assertSame([], $view['changes']);
+        ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', "{$type}%"))->update(['title' => 'x', 'limits' => '[{"unit":"days","interval":9}]', 'access' => '["z"]', 'includes' => '[]', 'harsh' => null, 'hours' => 77]);
+        $view = $this->look($kind, $text)->assertOk()->json();
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
+        self::assertSame($text, $this->actingAs($this->person('mika'))->get("/api/library/programmes/{$type}/file.{$form}")->getContent(), 'to the letter');
+    }
+
+    public function test_every_bad_line_of_a_programme_as_csv_is_named(): void
+    {
+        $head = 'type,code,title,chapter,rule,rebase,card,component,unit,interval,tolerance_pct,harsh,phase';
+        $lines = [
+            '60F,A,t,05,first,planned,60F-SVC,,fh,300,5,,', '60F,A,other,05,first,planned,60F-SVC,,months,12,,,', '60F,B,t,05,first,planned,60F-SVC,,fh,many,,,', '60F,C,t,05,first,planned,60F-SVC,engine,cyc,300,,salt=2,',
+            '60F,D,t,05,first,planned,60F-SVC,propeller,cyc,300,,,', '60F,E,t,05,first,planned,60F-SVC,,cyc,300,,,', '60F,F,t,05,first,planned,60F-SVC,,fh,300,,,maybe', '60F,G,t,05', 'T9,H,t,05,first,planned,T9-SVC,,fh,300,,,',
+        ];
+        self::assertSame(['line 3, title', 'line 4, interval', 'line 8, phase', 'line 9', 'line 10, type'], array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $lines))->assertStatus(422)->json('lines'), 'line'));
+        $shaped = array_diff_key($lines, [1 => 0, 2 => 0, 6 => 0, 7 => 0, 8 => 0]);
+        self::assertSame(['line 3, harsh.salt', 'line 4, limits.0.unit', 'line 5, limits.0.unit'], array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $shaped))->assertStatus(422)->json('lines'), 'line'));
+        self::assertSame('line 1', $this->look('programme-csv', "type,code,interval\r\n")->assertStatus(422)->json('lines.0.line'));
+    }
+
     /** @return iterable<string, array{callable(\stdClass): void, string}> what is changed in the phase check, and how it is said */
     public static function changes(): iterable
     {
@@ -82,6 +116,12 @@ final class ImportTest extends WorldCase
         yield 'a chapter' => [static function (\stdClass $i): void {
             $i->chapter = '06';
         }, 'chapter 06'];
+        yield 'harsh use' => [static function (\stdClass $i): void {
+            $i->harsh = (object) ['gravel' => 0.5];
+        }, 'harsh gravel 0.5'];
+        yield 'panels' => [static function (\stdClass $i): void {
+            $i->access = ['111AL'];
+        }, 'access 111AL'];
         yield 'the school' => [static function (\stdClass $i): void {
             $i->rebase = 'actual';
         }, 'rebase actual'];

@@ -18,6 +18,8 @@ final class BadInputTest extends TestCase
         'rig' => '{"points":[{"id":"a","value":1,"min":0,"max":2},{"id":"b","value":1,"min":0,"max":2}],"adjusters":[{"id":"s","step":1,"min":-1,"max":1,"positive":"cw"}],"effects":{"s":{"a":1}},"match":[{"points":["a","b"],"within":1}]}',
         'clock' => '{"category":"C","discovered":"2026-05-01T10:00:00Z","timezone":"Europe/Oslo","as_of":"2026-05-05T10:00:00Z","limits":{"days":8,"ldg":20},"at_discovery":{"ldg":100},"counters":{"ldg":104},"rates":{"ldg":2},"extensions":[{"days":5,"granted":"2026-05-04T10:00:00Z"}]}',
         'release' => '{"cards":[{"id":"1","state":"closed","steps_open":0,"critical":false,"performed_by":["t"],"recheck_open":[],"revision_current":true}],"findings":[{"id":"f","state":"deferred","deferral_valid":true}],"safing":[{"id":"s","kind":"pin","place":"x","removed":false,"carried_by":"f"}],"tools_out":[],"readings":[{"id":"r","verdict":"pass"}],"certifier":{"id":"c","authority_valid":true,"rated":true}}',
+        'depletion' => '{"readings":[{"date":"2026-03-01","pressure":1850,"temp_c":4},{"date":"2026-03-15","pressure":1822,"temp_c":6},{"date":"2026-04-01","pressure":1790,"temp_c":9}],"unit":"psi","min_pressure":1500,"reference_temp_c":21,"expected_per_day":2.5}',
+        'stagger' => '{"interval":120,"margin":1,"step":0.5,"weeks":[{"task":40},{"task":40}],"aircraft":[{"id":"a","left":118,"most":24,"least":2,"stands":[0]},{"id":"b","left":20,"most":24,"phase":{"first":1,"last":1}}]}',
     ];
 
     /** @return iterable<string, array{string, string, mixed, string, 4?: string}> kind, where to put, what (null takes it out), the path of the error */
@@ -95,6 +97,28 @@ final class BadInputTest extends TestCase
             ['release', 'certifier.rated', null, 'certifier.rated'],
             ['release', 'cards.0.steps_open', 1.5, 'cards.0.steps_open'],
             ['release', 'cards.0.id', '', 'cards.0.id'],
+            ['depletion', 'readings.1.date', '2026-02-28', 'readings.1.date'],
+            ['depletion', 'readings.1.date', '2026-02-30', 'readings.1.date'],
+            ['depletion', 'readings.2', ['date' => '2026-04-01', 'pressure' => 1790, 'temp_c' => 9, 'replaced' => true], 'readings'],
+            ['depletion', 'readings', [], 'readings'],
+            ['depletion', 'readings.0.pressure', -20, 'readings.0.pressure'],
+            ['depletion', 'readings.0.temp_c', -300, 'readings.0.temp_c'],
+            ['depletion', 'reference_temp_c', -274, 'reference_temp_c'],
+            ['depletion', 'unit', 'inHg', 'unit'],
+            ['depletion', 'expected_per_day', -1, 'expected_per_day'],
+            ['depletion', 'min_pressure', null, 'min_pressure'],
+            ['stagger', 'interval', 0, 'interval'],
+            ['stagger', 'step', 0, 'step'],
+            ['stagger', 'weeks.1.task', 40.2, 'weeks.1.task'],
+            ['stagger', 'weeks.1.task', 60000, 'weeks.1.task'],
+            ['stagger', 'weeks.1.task', 1, 'weeks.1.task'],
+            ['stagger', 'aircraft.1.id', 'a', 'aircraft.1.id'],
+            ['stagger', 'aircraft.0.most', 169, 'aircraft.0.most'],
+            ['stagger', 'aircraft.0.least', 25, 'aircraft.0.least'],
+            ['stagger', 'aircraft.0.stands', [2], 'aircraft.0.stands.0'],
+            ['stagger', 'aircraft.1.phase.first', 2, 'aircraft.1.phase.first'],
+            ['stagger', 'aircraft.1.phase.last', 0, 'aircraft.1.phase'],
+            ['stagger', 'aircraft.1.left', null, 'aircraft.1.left'],
         ];
         foreach ($rows as $row) {
             yield implode(' ', [$row[0], $row[1], json_encode($row[2])]) => $row;

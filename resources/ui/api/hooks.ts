@@ -17,6 +17,34 @@ export const useAircraft = (mark: string) =>
         queryKey: ['fleet', mark],
         queryFn: () => take(api.GET('/api/fleet/{mark}', { params: { path: { mark } } })),
     });
+export const useHistory = (mark: string) =>
+    useQuery<Schemas['HistoryView'], Failure>({
+        queryKey: ['fleet', mark, 'history'],
+        queryFn: () => take(api.GET('/api/fleet/{mark}/history', { params: { path: { mark } } })),
+    });
+export const useDueList = (days: number) =>
+    useQuery<Schemas['DueListView'], Failure>({
+        queryKey: ['due', days],
+        queryFn: () => take(api.GET('/api/due', { params: { query: { days } } })),
+        placeholderData: (old) => old,
+    });
+export const useStagger = (query: { weeks: number; fleet?: string; task?: number }) =>
+    useQuery<Schemas['StaggerRoom'], Failure>({
+        queryKey: ['stagger', query],
+        queryFn: () => take(api.GET('/api/stagger', { params: { query } })),
+        placeholderData: (old) => old,
+    });
+export const useBottles = () =>
+    useQuery<Schemas['BottlesView'], Failure>({ queryKey: ['bottles'], queryFn: () => take(api.GET('/api/bottles')) });
+export const useStored = () =>
+    useQuery<Schemas['StoredView'][], Failure>({ queryKey: ['components'], queryFn: () => take(api.GET('/api/components')) });
+export const useCalendarLinks = () =>
+    useQuery<Schemas['CalendarLinkView'][], Failure>({ queryKey: ['calendar-links'], queryFn: () => take(api.GET('/api/calendar-links')) });
+export const useProgramme = (type: string) =>
+    useQuery<Schemas['ProgrammeRoom'], Failure>({
+        queryKey: ['library', type],
+        queryFn: () => take(api.GET('/api/library/programmes/{type}', { params: { path: { type } } })),
+    });
 export const useVisits = () =>
     useQuery<Schemas['VisitsView'], Failure>({ queryKey: ['visits'], queryFn: () => take(api.GET('/api/visits')) });
 export const useVisit = (id: number) =>

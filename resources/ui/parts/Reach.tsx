@@ -86,7 +86,9 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
                 y="10"
                 width={end}
                 height="9"
-                fill={kind === 'usage' ? `url(#${hatch})` : kind === 'deferral' ? `url(#${hatch}-dots)` : 'currentColor'}
+                fill={
+                    kind === 'usage' || kind === 'bottle' ? `url(#${hatch})` : kind === 'deferral' ? `url(#${hatch}-dots)` : 'currentColor'
+                }
             />
             {!beyond && days >= 0 && (
                 <line x1={end} x2={end} y1="5" y2="24" stroke="currentColor" strokeWidth="4" vectorEffect="non-scaling-stroke" />

@@ -8,7 +8,8 @@ import {
     useReactTable,
     type VisibilityState,
 } from '@tanstack/react-table';
-import { useState } from 'react';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from './Button';
 
 export type Column<T> = ColumnDef<T> & { header: string };
@@ -21,8 +22,39 @@ const quote = (v: unknown): string => {
 /** RFC 4180: a head, CRLF, quotes only where needed. */
 export const csv = (head: string[], rows: unknown[][]): string => `${[head, ...rows].map((r) => r.map(quote).join(',')).join('\r\n')}\r\n`;
 
-/** A real table: sticky head, sorting, filter, choice of columns, CSV. */
-export function Table<T>({ name, rows, columns, empty }: { name: string; rows: T[]; columns: Column<T>[]; empty: string }) {
+/** From how many rows on only those in sight are drawn; on paper all are. */
+const MANY = 120;
+
+/** True while the page is being printed. */
+function usePrinting(): boolean {
+    const [printing, setPrinting] = useState(false);
+    useEffect(() => {
+        const before = () => setPrinting(true);
+        const after = () => setPrinting(false);
+        window.addEventListener('beforeprint', before);
+        window.addEventListener('afterprint', after);
+        return () => {
+            window.removeEventListener('beforeprint', before);
+            window.removeEventListener('afterprint', after);
+        };
+    }, []);
+    return printing;
+}
+
+/** A real table: sticky head, sorting, filter, choice of columns, CSV; rows are drawn as they come into sight. */
+export function Table<T>({
+    name,
+    rows,
+    columns,
+    empty,
+    file,
+}: {
+    name: string;
+    rows: T[];
+    columns: Column<T>[];
+    empty: string;
+    file?: string;
+}) {
     const [sorting, setSorting] = useState<SortingState>([]);
     const [filter, setFilter] = useState('');
     const [columnVisibility, setVisibility] = useState<VisibilityState>({});
@@ -38,16 +70,29 @@ export function Table<T>({ name, rows, columns, empty }: { name: string; rows: T
         getFilteredRowModel: getFilteredRowModel(),
     });
     const save = () => {
-        const shown = table.getVisibleLeafColumns();
+        const visible = table.getVisibleLeafColumns();
         const text = csv(
-            shown.map((c) => String(c.columnDef.header)),
-            table.getRowModel().rows.map((r) => shown.map((c) => r.getValue(c.id))),
+            visible.map((c) => String(c.columnDef.header)),
+            table.getRowModel().rows.map((r) => visible.map((c) => r.getValue(c.id))),
         );
         const link = document.createElement('a');
         link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
         link.download = `${name}.csv`;
         link.click();
     };
+    const shown = table.getRowModel().rows;
+    const body = useRef<HTMLTableSectionElement>(null);
+    const printing = usePrinting();
+    const virtual = useWindowVirtualizer({
+        count: shown.length,
+        estimateSize: () => 37,
+        overscan: 30,
+        scrollMargin: body.current ? body.current.getBoundingClientRect().top + window.scrollY : 0,
+    });
+    const some = shown.length > MANY && !printing;
+    const seen = some ? virtual.getVirtualItems().map((v) => shown[v.index]) : shown;
+    const above = some ? (virtual.getVirtualItems()[0]?.start ?? 0) - virtual.options.scrollMargin : 0;
+    const below = some ? virtual.getTotalSize() - (virtual.getVirtualItems().at(-1)?.end ?? 0) + virtual.options.scrollMargin : 0;
     if (rows.length === 0) {
         return <p className="py-4 text-soft">{empty}</p>;
     }
@@ -72,11 +117,17 @@ export function Table<T>({ name, rows, columns, empty }: { name: string; rows: T
                         ))}
                     </div>
                 </details>
-                <Button kind="quiet" className="text-sm" onClick={save}>
-                    CSV
-                </Button>
+                {file ? (
+                    <a href={file} download className="px-3.5 text-sm underline underline-offset-4">
+                        CSV
+                    </a>
+                ) : (
+                    <Button kind="quiet" className="text-sm" onClick={save}>
+                        CSV
+                    </Button>
+                )}
                 <span className="text-sm text-soft">
-                    {table.getRowModel().rows.length} of {rows.length}
+                    {shown.length} of {rows.length}
                 </span>
             </div>
             <div className="overflow-x-auto">
@@ -105,16 +156,21 @@ export function Table<T>({ name, rows, columns, empty }: { name: string; rows: T
                             </tr>
                         ))}
                     </thead>
-                    <tbody>
-                        {table.getRowModel().rows.map((r) => (
-                            <tr key={r.id} className="border-b border-rule/60 align-top hover:bg-sheet">
-                                {r.getVisibleCells().map((c) => (
-                                    <td key={c.id} className="px-2 py-2">
-                                        {flexRender(c.column.columnDef.cell, c.getContext())}
-                                    </td>
-                                ))}
-                            </tr>
-                        ))}
+                    <tbody ref={body}>
+                        {above > 0 && <tr style={{ height: above }} />}
+                        {seen.map(
+                            (r) =>
+                                r && (
+                                    <tr key={r.id} className="border-b border-rule/60 align-top hover:bg-sheet">
+                                        {r.getVisibleCells().map((c) => (
+                                            <td key={c.id} className="px-2 py-2">
+                                                {flexRender(c.column.columnDef.cell, c.getContext())}
+                                            </td>
+                                        ))}
+                                    </tr>
+                                ),
+                        )}
+                        {below > 0 && <tr style={{ height: below }} />}
                     </tbody>
                 </table>
             </div>

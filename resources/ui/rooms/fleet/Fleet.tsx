@@ -1,4 +1,5 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useFleet, useMe } from '../../api/hooks';
@@ -7,8 +8,11 @@ import { plus, short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { Reach, reachTicks } from '../../parts/Reach';
 import { Glyph, stateColour } from '../../parts/State';
+import { Choice, Tabs } from '../../parts/Tabs';
+import { type Grouping, groupings, type Line, linesOf } from './grouping';
+import { fleetViews } from './views';
 
-const horizons = [30, 90, 365] as const;
+const horizons = [30, 90, 365].map((d) => ({ value: d, name: `${d} days` }));
 const columns =
     'grid grid-cols-[1.5rem_5.6rem_3rem_4.6rem_minmax(0,1fr)_minmax(0,24rem)] max-[1100px]:grid-cols-[1.5rem_5.6rem_0_4.2rem_minmax(0,1fr)_minmax(0,18rem)] items-center gap-x-2';
 
@@ -21,115 +25,165 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
     const navigate = useNavigate();
     const may = useMe().data?.may ?? [];
     const [horizon, setHorizon] = useState<number>(90);
-    const [only, setOnly] = useState<string | null>(null);
+    const [by, setBy] = useState<Grouping>('stop');
     const [at, setAt] = useState(0);
-    const fleets = useMemo(() => [...new Set(fleet.rows.map((r) => r.fleet))], [fleet.rows]);
-    const rows = fleet.rows.filter((r) => only === null || r.fleet === only);
+    const lines = useMemo(() => linesOf(fleet.rows, by), [fleet.rows, by]);
+    const crafts = useMemo(() => lines.flatMap((l, i) => (l.row ? [i] : [])), [lines]);
+    const list = useRef<HTMLDivElement>(null);
+    const virtual = useWindowVirtualizer({
+        count: lines.length,
+        estimateSize: () => 38,
+        overscan: 20,
+        scrollMargin: list.current?.offsetTop ?? 0,
+    });
+    const here = lines[crafts[at] ?? -1]?.row ?? null;
+    const plan = may.includes('plan');
 
     useEffect(() => {
+        const move = (to: number) => {
+            const next = Math.max(0, Math.min(crafts.length - 1, to));
+            setAt(next);
+            const line = crafts[next];
+            if (line !== undefined) {
+                virtual.scrollToIndex(line, { align: 'auto' });
+            }
+        };
         const onKey = (e: KeyboardEvent) => {
-            if (e.target instanceof HTMLInputElement || e.ctrlKey || e.metaKey) {
+            if (e.target instanceof HTMLInputElement || e.ctrlKey || e.metaKey || e.altKey) {
                 return;
             }
-            const row = rows[at];
             if (e.key === 'j' || e.key === 'ArrowDown') {
-                setAt((i) => Math.min(rows.length - 1, i + 1));
+                e.preventDefault();
+                move(at + 1);
             } else if (e.key === 'k' || e.key === 'ArrowUp') {
-                setAt((i) => Math.max(0, i - 1));
-            } else if (row && (e.key === 'p' || (e.key === 'Enter' && e.target === document.body))) {
-                void navigate(`/fleet/${row.mark}`);
+                e.preventDefault();
+                move(at - 1);
+            } else if (here && plan && e.key === 'v') {
+                void navigate(visitFor(here));
+            } else if (here && (e.key === 'p' || (e.key === 'Enter' && e.target === document.body))) {
+                void navigate(`/fleet/${here.mark}`);
             }
         };
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
-    }, [rows, at, navigate]);
+    }, [at, crafts, here, navigate, plan, virtual]);
 
-    const pill = (on: boolean) => `min-h-8 rounded-lg px-3 ${on ? 'bg-ink text-paper font-semibold' : 'text-ink hover:bg-shade'}`;
     return (
         <Page
+            over={<Tabs label="Fleet" tabs={fleetViews} />}
             sentence={fleet.sentence}
             note={fleet.note}
             actions={
-                fleet.first && may.includes('plan') ? (
+                fleet.first && plan ? (
                     <Button kind="main" hint="P" onClick={() => void navigate(`/fleet/${fleet.first}`)}>
                         Plan {fleet.first}
                     </Button>
                 ) : undefined
             }
         >
-            <div className="flex flex-wrap items-center gap-x-1 gap-y-2">
-                <button type="button" className={pill(only === null)} onClick={() => setOnly(null)}>
-                    All {fleet.rows.length}
-                </button>
-                {fleets.map((f) => (
-                    <button key={f} type="button" className={pill(only === f)} onClick={() => setOnly(f)}>
-                        {f} {fleet.rows.filter((r) => r.fleet === f).length}
-                    </button>
-                ))}
-                <div className="ml-auto flex items-center">
-                    {horizons.map((h) => (
-                        <button
-                            key={h}
-                            type="button"
-                            aria-pressed={horizon === h}
-                            className={pill(horizon === h)}
-                            onClick={() => setHorizon(h)}
-                        >
-                            {h} days
-                        </button>
-                    ))}
-                </div>
+            <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+                <Choice
+                    label="Order"
+                    options={groupings}
+                    value={by}
+                    onChange={(v) => {
+                        setBy(v);
+                        setAt(0);
+                    }}
+                />
+                <Choice label="Horizon" options={horizons} value={horizon} onChange={setHorizon} />
             </div>
-            <div className="mt-3" data-testid="reach-list">
-                <div className={`${columns} h-6 text-sm text-soft`} aria-hidden="true">
-                    <span className="col-start-5 relative h-full">
-                        <b className="absolute left-0 whitespace-nowrap text-ink">{short(fleet.today, fleet.today)}</b>
-                        {reachTicks(horizon)
-                            .filter((t) => t / horizon > 0.12)
-                            .map((t) => (
-                                <span
-                                    key={t}
-                                    className="absolute -translate-x-1/2 whitespace-nowrap font-mono text-xs max-[1100px]:even:hidden"
-                                    style={{ left: `${(t / horizon) * 100}%` }}
-                                >
-                                    {short(plus(fleet.today, t), fleet.today)}
-                                </span>
-                            ))}
-                    </span>
-                    <Legend />
-                </div>
-                {rows.map((r, i) => (
-                    <button
-                        key={r.mark}
-                        type="button"
-                        data-mark={r.mark}
-                        onClick={() => void navigate(`/fleet/${r.mark}`)}
-                        onFocus={() => setAt(i)}
-                        className={`${columns} w-full rounded-md border px-0 text-left ${i === at ? 'border-rule bg-sheet' : 'border-transparent hover:bg-sheet'}`}
-                    >
-                        <span className="pl-1">
-                            <Glyph state={r.state} />
-                        </span>
-                        <b className="font-mono">{r.mark}</b>
-                        <span className="overflow-hidden font-mono text-sm text-soft">{r.type}</span>
-                        <b className={`text-sm ${stateColour(r.state)}`}>{r.state}</b>
-                        <Reach row={r} horizon={horizon} />
-                        <span className="truncate pl-3" title={r.stop ? `${r.stop.title}, ${r.stop.detail}` : undefined}>
-                            {r.stop ? (
-                                <>
-                                    {r.stop.title} <span className="text-sm text-soft">{r.stop.detail}</span>
-                                </>
+            <div className={`${columns} sticky top-0 z-10 mt-3 h-7 bg-paper text-sm text-soft`} aria-hidden="true">
+                <span className="col-start-5 relative h-full">
+                    <b className="absolute left-0 whitespace-nowrap text-ink">{short(fleet.today, fleet.today)}</b>
+                    {reachTicks(horizon)
+                        .filter((t) => t / horizon > 0.12)
+                        .map((t) => (
+                            <span
+                                key={t}
+                                className="absolute -translate-x-1/2 whitespace-nowrap font-mono text-xs max-[1100px]:even:hidden"
+                                style={{ left: `${(t / horizon) * 100}%` }}
+                            >
+                                {short(plus(fleet.today, t), fleet.today)}
+                            </span>
+                        ))}
+                </span>
+                <Legend />
+            </div>
+            <div ref={list} data-testid="reach-list" className="relative" style={{ height: virtual.getTotalSize() }}>
+                {virtual.getVirtualItems().map((v) => {
+                    const line = lines[v.index] as Line;
+                    return (
+                        <div
+                            key={line.key}
+                            className="absolute inset-x-0"
+                            style={{ height: v.size, transform: `translateY(${v.start - virtual.options.scrollMargin}px)` }}
+                        >
+                            {line.row ? (
+                                <Craft
+                                    row={line.row}
+                                    today={fleet.today}
+                                    horizon={horizon}
+                                    chosen={crafts[at] === v.index}
+                                    onOpen={() => void navigate(`/fleet/${line.row?.mark}`)}
+                                    onFocus={() => setAt(crafts.indexOf(v.index))}
+                                />
                             ) : (
-                                <span className="text-soft">nothing within twenty years</span>
+                                <h2 className="flex h-full items-end border-b border-rule pb-1 font-semibold">
+                                    {line.title} <span className="ml-2 text-sm font-normal text-soft">{line.note}</span>
+                                </h2>
                             )}
-                        </span>
-                    </button>
-                ))}
+                        </div>
+                    );
+                })}
             </div>
             {fleet.rows.length === 0 && (
                 <p className="text-soft">Aircraft appear here with how far each can go before something stops it.</p>
             )}
         </Page>
+    );
+}
+
+/** Where a visit for what stops an aircraft is made. */
+const visitFor = (row: Schemas['ReachRow']): string =>
+    `/fleet/${row.mark}${row.stop?.item ? `?take=${encodeURIComponent(row.stop.item)}` : ''}`;
+
+type CraftProps = {
+    row: Schemas['ReachRow'];
+    today: string;
+    horizon: number;
+    chosen: boolean;
+    onOpen: () => void;
+    onFocus: () => void;
+};
+
+function Craft({ row, today, horizon, chosen, onOpen, onFocus }: CraftProps) {
+    return (
+        <button
+            type="button"
+            data-mark={row.mark}
+            onClick={onOpen}
+            onFocus={onFocus}
+            className={`${columns} h-full w-full rounded-md border px-0 text-left ${chosen ? 'border-rule bg-sheet' : 'border-transparent hover:bg-sheet'}`}
+        >
+            <span className="pl-1">
+                <Glyph state={row.state} />
+            </span>
+            <b className="font-mono">{row.mark}</b>
+            <span className="overflow-hidden font-mono text-sm text-soft">{row.type}</span>
+            <b className={`text-sm ${stateColour(row.state)}`}>{row.state}</b>
+            <Reach row={row} horizon={horizon} />
+            <span className="truncate">
+                {row.stop ? (
+                    <>
+                        <span className="mr-1.5 font-mono text-sm">{short(row.stop.date, today)}</span>
+                        {row.stop.title} <span className="text-sm text-soft">{row.stop.detail}</span>
+                    </>
+                ) : (
+                    <span className="text-soft">nothing within twenty years</span>
+                )}
+            </span>
+        </button>
     );
 }
 

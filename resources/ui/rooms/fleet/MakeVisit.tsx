@@ -9,17 +9,17 @@ import { Field } from '../../parts/Field';
 import { Trouble } from '../../parts/Page';
 
 /** When and where; the server makes a card of each item. */
-export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['AircraftView']; items: number[]; onClose: () => void }) {
+export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['AircraftView']; items: string[]; onClose: () => void }) {
     const navigate = useNavigate();
     const moment = useMoment().data;
     const today = moment ? new Date(moment.now).toLocaleDateString('sv-SE', { timeZone: moment.zone }) : '';
-    const taken = aircraft.items.filter((i) => items.includes(i.id));
+    const taken = aircraft.items.filter((i) => items.includes(i.key));
     const [title, setTitle] = useState(taken.length === 1 ? (taken[0]?.title ?? '') : `${taken.length} items`);
     const [bay, setBay] = useState(`${aircraft.base} bay 2`);
     const [start, setStart] = useState(today);
     const [end, setEnd] = useState(today === '' ? '' : plus(today, 2));
     const make = useSend(
-        (body: { mark: string; title: string; bay: string; start: string; end: string; items: number[] }, headers) =>
+        (body: { mark: string; title: string; bay: string; start: string; end: string; items: string[] }, headers) =>
             take(api.POST('/api/visits', { body, headers })),
         (visit) => void navigate(`/visits/${visit.id}`),
     );
@@ -36,7 +36,7 @@ export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['Air
                 <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
                 <ul className="col-span-2 max-h-40 overflow-auto text-sm">
                     {taken.map((i) => (
-                        <li key={i.id} className="flex justify-between border-b border-rule/60 py-1">
+                        <li key={i.key} className="flex justify-between border-b border-rule/60 py-1">
                             <span>
                                 <span className="font-mono text-soft">{i.code}</span> {i.title}
                             </span>

@@ -1,39 +1,61 @@
 import { useState } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
-import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Section, Trouble } from '../../parts/Page';
+import { Section } from '../../parts/Page';
+import { ImportPreview } from './ImportPreview';
+
+type View = Schemas['ImportView'];
+type Kind = 'programme' | 'programme-csv' | 'flying' | 'sectors';
+
+/** Which kind of file it is, by its name and its head; the server checks it whole. */
+const kindOf = (name: string, text: string): Kind => {
+    if (name.toLowerCase().endsWith('.json')) {
+        return 'programme';
+    }
+    const head = text.slice(0, text.search(/[\r\n]|$/)).toLowerCase();
+    return head.includes('interval') ? 'programme-csv' : head.includes('number') ? 'sectors' : 'flying';
+};
 
 /** A file is looked at whole, shown as what it would change, and only then applied. */
 export function BringIn() {
-    const [view, setView] = useState<Schemas['ImportView'] | null>(null);
+    const [view, setView] = useState<View | null>(null);
     const [error, setError] = useState<Failure | null>(null);
     const [busy, setBusy] = useState(false);
-    const apply = useSend(
-        (id: number, headers) => take(api.POST('/api/library/imports/{id}/apply', { params: { path: { id } }, headers })),
-        setView,
-    );
-    const look = async (file: File | undefined) => {
-        if (!file) {
-            return;
-        }
+    const look = async (ask: () => Promise<View>) => {
         setBusy(true);
         setError(null);
         setView(null);
-        apply.reset();
         try {
-            const kind = file.name.toLowerCase().endsWith('.json') ? 'programme' : 'flying';
-            setView(await take(api.POST('/api/library/imports', { body: { kind, name: file.name, text: await file.text() } })));
+            setView(await ask());
         } catch (e) {
             setError(e instanceof Failure ? e : new Failure(0, 'The file could not be read.'));
         } finally {
             setBusy(false);
         }
     };
+    const file = (f: File) =>
+        look(async () => {
+            const text = await f.text();
+            return take(api.POST('/api/library/imports', { body: { kind: kindOf(f.name, text), name: f.name, text } }));
+        });
+    const programme = (what: 'flown' | 'sectors') => look(() => take(api.POST('/api/flying-programme', { body: { what } })));
     return (
-        <Section title="Bring in">
+        <Section
+            title="Bring in"
+            aside={
+                <span className="flex items-baseline gap-1 text-sm text-soft">
+                    or from the flying programme:
+                    <Button kind="quiet" disabled={busy} onClick={() => void programme('flown')}>
+                        what was flown
+                    </Button>
+                    <Button kind="quiet" disabled={busy} onClick={() => void programme('sectors')}>
+                        planned sectors
+                    </Button>
+                </span>
+            }
+        >
             <label className="flex min-h-16 cursor-pointer items-center gap-4 rounded-xl border-2 border-dashed border-soft bg-sheet px-5 focus-within:outline-2 focus-within:outline-spruce">
-                <b>{busy ? 'Looking at the file…' : 'Choose a programme (JSON) or flying (CSV)'}</b>
+                <b>{busy ? 'Looking at the file…' : 'Choose a programme (JSON, CSV), flying or sectors (CSV)'}</b>
                 <span className="text-soft">It is checked whole and shown first; nothing changes until you apply it.</span>
                 <input
                     type="file"
@@ -41,49 +63,15 @@ export function BringIn() {
                     accept=".json,.csv"
                     className="sr-only"
                     onChange={(e) => {
-                        void look(e.target.files?.[0]);
+                        const chosen = e.target.files?.[0];
+                        if (chosen) {
+                            void file(chosen);
+                        }
                         e.target.value = '';
                     }}
                 />
             </label>
-            <Trouble error={error ?? apply.error} />
-            {view && (
-                <div className="mt-4 rounded-xl border border-rule bg-sheet p-4" data-testid="import">
-                    <div className="flex items-center justify-between gap-4">
-                        <p>
-                            <b>{view.sentence}</b> <span className="text-soft">{view.name}</span>
-                        </p>
-                        {view.state === 'previewed' && view.changes.length > 0 && (
-                            <Button kind="main" className="min-h-12" disabled={apply.isPending} onClick={() => apply.mutate(view.id)}>
-                                {apply.isPending ? 'Applying…' : 'Apply'}
-                            </Button>
-                        )}
-                    </div>
-                    <Changes title="Changes" rows={view.changes} />
-                    <Changes title="What stops each aircraft first" rows={view.dates} />
-                </div>
-            )}
+            <ImportPreview view={view} error={error} onView={setView} />
         </Section>
-    );
-}
-
-function Changes({ title, rows }: { title: string; rows: Schemas['ChangeView'][] }) {
-    if (rows.length === 0) {
-        return null;
-    }
-    return (
-        <table className="mt-3 w-full text-left text-sm">
-            <caption className="pb-1 text-left font-semibold">{title}</caption>
-            <tbody>
-                {rows.map((c) => (
-                    <tr key={c.subject + c.what + c.after} className="border-t border-rule align-top [&>td]:py-1.5">
-                        <td className="pr-4 font-semibold whitespace-nowrap">{c.subject}</td>
-                        <td className="pr-4 whitespace-nowrap">{c.what}</td>
-                        <td className="pr-4 text-soft">{c.before === c.after ? '' : c.before}</td>
-                        <td className={c.before === c.after ? 'text-soft' : ''}>{c.after}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </table>
     );
 }

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useLibrary, useMe } from '../../api/hooks';
 import { Page, Section, Wait } from '../../parts/Page';
@@ -32,7 +33,10 @@ export function Library() {
                         <Section title="Programmes">
                             {room.programmes.map((p) => (
                                 <p key={p.type} className="border-b border-rule/60 py-1.5">
-                                    <b className="font-mono">{p.type}</b> {p.items} items
+                                    <Link className="underline underline-offset-4" to={`/library/programme/${p.type}`}>
+                                        <b className="font-mono">{p.type}</b>
+                                    </Link>{' '}
+                                    {p.items} items
                                     <span className="block text-sm text-soft">{p.arrangement}</span>
                                 </p>
                             ))}

@@ -1,0 +1,296 @@
+import { type FormEvent, useState } from 'react';
+import { api, type Schemas, take } from '../../api/client';
+import { useHistory, useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
+import { plus, short } from '../../parts/dates';
+import { Field } from '../../parts/Field';
+import { Section, Trouble, Wait } from '../../parts/Page';
+import { ticks } from '../../parts/scale';
+
+/** What an aircraft flew, month by month and day by day, and what was done to it. */
+export function Flying({ aircraft, may }: { aircraft: Schemas['AircraftView']; may: boolean }) {
+    return <Wait query={useHistory(aircraft.mark)}>{(history) => <FlyingOf aircraft={aircraft} history={history} may={may} />}</Wait>;
+}
+
+function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView']; history: Schemas['HistoryView']; may: boolean }) {
+    const [entering, setEntering] = useState(false);
+    const [wrong, setWrong] = useState<Schemas['FlyingView'] | null>(null);
+    const [all, setAll] = useState(false);
+    const th = 'py-1 pr-4 font-semibold';
+    return (
+        <>
+            <Section
+                title="Flown, by month"
+                aside={
+                    may && (
+                        <Button kind="main" className="noprint" onClick={() => setEntering(true)}>
+                            Enter a day's flying
+                        </Button>
+                    )
+                }
+            >
+                <Months months={history.months} mean={aircraft.plan.rates.fh ?? 0} />
+            </Section>
+            <div className="grid grid-cols-2 gap-8">
+                <Section title="Flown, by day">
+                    <table className="w-full text-left">
+                        <tbody>
+                            {history.flying.slice(0, all ? undefined : 12).map((f) => (
+                                <tr key={f.id} className="border-b border-rule/60" data-flown={f.date}>
+                                    <td className={`py-1 pr-4 whitespace-nowrap ${f.current ? '' : 'text-soft line-through'}`}>
+                                        {short(f.date, aircraft.today)}
+                                    </td>
+                                    <td className={`pr-4 ${f.current ? '' : 'text-soft line-through'}`}>{f.flown}</td>
+                                    <td className="pr-4 text-sm text-soft">
+                                        {f.reason ? `corrected: ${f.reason}` : { hand: 'by hand', feed: 'from the programme' }[f.source]}
+                                        {f.by && `, ${f.by}`}
+                                    </td>
+                                    <td className="text-right">
+                                        {may && f.current && (
+                                            <button
+                                                type="button"
+                                                className="min-h-9 px-2 text-sm underline underline-offset-4"
+                                                onClick={() => setWrong(f)}
+                                            >
+                                                wrong?
+                                            </button>
+                                        )}
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                    {history.flying.length === 0 && <p className="py-4 text-soft">Nothing was entered yet.</p>}
+                    {history.flying.length > 12 && (
+                        <Button kind="quiet" className="text-sm" onClick={() => setAll(!all)}>
+                            {all ? 'Fewer days' : `All ${history.flying.length} days`}
+                        </Button>
+                    )}
+                    {aircraft.plan.sectors.length > 0 && (
+                        <>
+                            <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Planned sectors</h3>
+                            {aircraft.plan.sectors.map((s) => (
+                                <p key={s.id} className="border-b border-rule/60 py-1">
+                                    {short(s.date, aircraft.today)} <span className="font-mono text-sm text-soft">{s.number}</span> {s.from}{' '}
+                                    to {s.to}, {s.use}
+                                </p>
+                            ))}
+                        </>
+                    )}
+                    {aircraft.plan.week && (
+                        <>
+                            <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Its week</h3>
+                            <table className="w-full text-right">
+                                <thead className="text-sm text-soft">
+                                    <tr>
+                                        <th />
+                                        {['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].map((d) => (
+                                            <th key={d} className="font-semibold">
+                                                {d}
+                                            </th>
+                                        ))}
+                                    </tr>
+                                </thead>
+                                <tbody>
+                                    {Object.entries(aircraft.plan.week).map(([counter, days]) => (
+                                        <tr key={counter} className="border-b border-rule/60">
+                                            <td className="py-1 text-left">
+                                                {aircraft.counters.find((c) => c.name === counter)?.title ?? counter}
+                                            </td>
+                                            {days.map((v, i) => (
+                                                // biome-ignore lint/suspicious/noArrayIndexKey: the days of a week
+                                                <td key={i} className="font-mono">
+                                                    {v}
+                                                </td>
+                                            ))}
+                                        </tr>
+                                    ))}
+                                </tbody>
+                            </table>
+                        </>
+                    )}
+                </Section>
+                <div>
+                    <Section title="Done">
+                        <div className="max-h-[30rem] overflow-auto">
+                            <table className="w-full text-left">
+                                <thead className="sticky top-0 bg-paper text-sm text-soft">
+                                    <tr>
+                                        <th className={th}>On</th>
+                                        <th className={th}>Item</th>
+                                        <th className={th}>At</th>
+                                    </tr>
+                                </thead>
+                                <tbody>
+                                    {history.done.map((d) => (
+                                        <tr key={d.date + d.code + d.title} className="border-b border-rule/60 align-top">
+                                            <td className="py-1 pr-4 whitespace-nowrap">{short(d.date, aircraft.today)}</td>
+                                            <td className="pr-4">
+                                                <span className="font-mono text-sm text-soft">{d.code}</span> {d.title}
+                                            </td>
+                                            <td className="text-sm text-soft">{d.counters}</td>
+                                        </tr>
+                                    ))}
+                                </tbody>
+                            </table>
+                        </div>
+                    </Section>
+                    <Section title="Components, on and off">
+                        {history.fitted.map((f) => (
+                            <p key={f.date + f.what + f.name} className="border-b border-rule/60 py-1">
+                                {short(f.date, aircraft.today)} {f.name} <b>{f.what}</b>, {f.position}
+                                <span className="block text-sm text-soft">
+                                    {f.counters}
+                                    {f.reason && `; ${f.reason}`}
+                                </span>
+                            </p>
+                        ))}
+                    </Section>
+                </div>
+            </div>
+            {entering && <Enter aircraft={aircraft} onClose={() => setEntering(false)} />}
+            {wrong && <Correct aircraft={aircraft} entry={wrong} onClose={() => setWrong(null)} />}
+        </>
+    );
+}
+
+/** Hours by month, the planned mean as a line across. */
+function Months({ months, mean }: { months: Schemas['MonthView'][]; mean: number }) {
+    if (months.length === 0) {
+        return <p className="text-soft">Nothing was flown yet.</p>;
+    }
+    const planned = mean * 30.4;
+    const top = Math.max(planned, ...months.map((m) => m.flown.fh ?? 0), 1) * 1.1;
+    const wide = 900 / months.length;
+    const y = (h: number) => 120 - (h / top) * 108;
+    return (
+        <svg viewBox="0 0 960 156" className="w-full" role="img" aria-label="Flight hours by month, beside the planned mean">
+            {ticks([0, top], 3).map((t) => (
+                <g key={t}>
+                    <line x1="50" x2="950" y1={y(t)} y2={y(t)} className="stroke-rule" />
+                    <text x="44" y={y(t) + 4} textAnchor="end" className="fill-soft font-mono text-[12px]">
+                        {t} h
+                    </text>
+                </g>
+            ))}
+            {months.map((m, i) => (
+                <g key={m.month}>
+                    <title>{`${m.month}: ${m.flown.fh ?? 0} h, ${m.flown.ldg ?? 0} landings, on ${m.days} days`}</title>
+                    <rect
+                        x={52 + i * wide}
+                        width={wide - 6}
+                        y={y(m.flown.fh ?? 0)}
+                        height={120 - y(m.flown.fh ?? 0)}
+                        className="fill-spruce-wash stroke-spruce"
+                        strokeWidth="1.5"
+                    />
+                    <text x={52 + i * wide + (wide - 6) / 2} y="136" textAnchor="middle" className="fill-ink text-[12px]">
+                        {new Date(`${m.month}-01T00:00:00Z`).toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' })}
+                    </text>
+                    {(i === 0 || m.month.endsWith('-01')) && (
+                        <text x={52 + i * wide + (wide - 6) / 2} y="151" textAnchor="middle" className="fill-soft text-[11px]">
+                            {m.month.slice(0, 4)}
+                        </text>
+                    )}
+                </g>
+            ))}
+            <line x1="50" x2="950" y1={y(planned)} y2={y(planned)} className="stroke-ink" strokeWidth="1.5" strokeDasharray="5 4" />
+        </svg>
+    );
+}
+
+function Enter({ aircraft, onClose }: { aircraft: Schemas['AircraftView']; onClose: () => void }) {
+    const [date, setDate] = useState(plus(aircraft.countersAsOf, 1));
+    const [total, setTotal] = useState(false);
+    const [cells, setCells] = useState<Record<string, string>>({});
+    const send = useSend(
+        (body: { date: string; flown: Record<string, string> }, headers) =>
+            take(api.POST('/api/fleet/{mark}/flying', { params: { path: { mark: aircraft.mark } }, body, headers })),
+        onClose,
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        const named = Object.fromEntries(aircraft.counters.map((c) => [total ? `${c.name}_total` : c.name, cells[c.name] ?? '']));
+        send.mutate({ date, flown: named });
+    };
+    return (
+        <Dialog open onClose={onClose} title={`${aircraft.mark}: a day's flying`}>
+            <form onSubmit={submit} className="grid grid-cols-2 gap-4">
+                <Field label="Day" name="date" type="date" value={date} onChange={(e) => setDate(e.target.value)} />
+                <label className="flex min-h-12 items-center gap-2 self-end">
+                    <input type="checkbox" className="size-6 accent-spruce" checked={total} onChange={(e) => setTotal(e.target.checked)} />
+                    as the counters read after it
+                </label>
+                {aircraft.counters.map((c, i) => (
+                    <Field
+                        key={c.name}
+                        label={total ? `${c.title}, reading` : c.title}
+                        name={c.name}
+                        autoFocus={i === 0}
+                        inputMode="decimal"
+                        autoComplete="off"
+                        hint={total ? `stood at ${c.value}` : `${c.rate} planned`}
+                        value={cells[c.name] ?? ''}
+                        onChange={(e) => setCells({ ...cells, [c.name]: e.target.value })}
+                    />
+                ))}
+                <div className="col-span-2">
+                    <Trouble error={send.error} />
+                    <Button kind="main" big type="submit" className="mt-2" disabled={send.isPending}>
+                        {send.isPending ? 'Counting…' : 'Enter it'}
+                    </Button>
+                </div>
+            </form>
+        </Dialog>
+    );
+}
+
+function Correct({ aircraft, entry, onClose }: { aircraft: Schemas['AircraftView']; entry: Schemas['FlyingView']; onClose: () => void }) {
+    const [cells, setCells] = useState<Record<string, string>>(
+        Object.fromEntries(aircraft.counters.map((c) => [c.name, String(entry.amounts[c.name] ?? 0)])),
+    );
+    const [reason, setReason] = useState('');
+    const send = useSend(
+        (body: { flown: Record<string, string>; reason: string }, headers) =>
+            take(api.POST('/api/flying/{id}/correct', { params: { path: { id: entry.id } }, body, headers })),
+        onClose,
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        send.mutate({ flown: cells, reason });
+    };
+    return (
+        <Dialog open onClose={onClose} title={`${aircraft.mark} on ${short(entry.date, aircraft.today)}`}>
+            <form onSubmit={submit} className="grid grid-cols-2 gap-4">
+                <p className="col-span-2 text-soft">
+                    What was entered stays to be seen. Everything counted since moves by the difference: counters, components, when items
+                    were done, where deferrals started.
+                </p>
+                {aircraft.counters.map((c) => (
+                    <Field
+                        key={c.name}
+                        label={c.title}
+                        name={c.name}
+                        inputMode="decimal"
+                        value={cells[c.name] ?? ''}
+                        onChange={(e) => setCells({ ...cells, [c.name]: e.target.value })}
+                    />
+                ))}
+                <Field
+                    label="Why it was wrong"
+                    name="reason"
+                    className="col-span-2"
+                    value={reason}
+                    onChange={(e) => setReason(e.target.value)}
+                />
+                <div className="col-span-2">
+                    <Trouble error={send.error} />
+                    <Button kind="main" big type="submit" disabled={send.isPending || reason === ''}>
+                        Correct it
+                    </Button>
+                </div>
+            </form>
+        </Dialog>
+    );
+}

@@ -1,0 +1,9 @@
+/** The views of the room Fleet. */
+export const fleetViews = [
+    { to: '/fleet', name: 'Reach', end: true },
+    { to: '/fleet/due', name: 'Due list' },
+    { to: '/fleet/stagger', name: 'Stagger' },
+    { to: '/fleet/bottles', name: 'Bottles' },
+    { to: '/fleet/what-if', name: 'What if' },
+    { to: '/fleet/calendar', name: 'Calendar' },
+] as const;

@@ -1,0 +1,181 @@
+import { type ReactNode, useState } from 'react';
+import { api, Failure, type Schemas, take } from '../../api/client';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
+import { Field } from '../../parts/Field';
+import { ImportPreview } from './ImportPreview';
+import { type Item, type Limit, limitUnits, numbers } from './item';
+
+type Props = { programme: Schemas['ProgrammeRoom']; row: Schemas['ProgrammeRow']; onClose: () => void };
+
+/** One item changed: it goes the way of a file, so that it is checked, shown against every aircraft's dates, and applied. */
+export function EditItem({ programme, row, onClose }: Props) {
+    const [item, setItem] = useState<Item>(row.source as unknown as Item);
+    const [view, setView] = useState<Schemas['ImportView'] | null>(null);
+    const [error, setError] = useState<Failure | null>(null);
+    const change = (part: Partial<Item>) => {
+        setItem({ ...item, ...part });
+        setView(null);
+    };
+    const limit = (n: number, part: Partial<Limit>) => change({ limits: item.limits.map((l, i) => (i === n ? { ...l, ...part } : l)) });
+    const look = async () => {
+        setError(null);
+        setView(null);
+        try {
+            const text = JSON.stringify({ type: programme.type, items: [numbers(item)] }, null, 1);
+            setView(await take(api.POST('/api/library/imports', { body: { kind: 'programme', name: `${item.code}, edited`, text } })));
+        } catch (e) {
+            setError(e instanceof Failure ? e : new Failure(0, 'It could not be looked at.'));
+        }
+    };
+    return (
+        <Dialog open onClose={onClose} title={`${programme.type} ${item.code}`} wide>
+            <div className="grid grid-cols-2 gap-4">
+                <Field
+                    label="What"
+                    name="title"
+                    className="col-span-2"
+                    value={item.title}
+                    onChange={(e) => change({ title: e.target.value })}
+                />
+                <Pick label="Whichever comes" value={item.rule} onChange={(v) => change({ rule: v })}>
+                    <option value="first">first</option>
+                    <option value="last">last</option>
+                </Pick>
+                <Pick label="The next one counts" value={item.rebase} onChange={(v) => change({ rebase: v })}>
+                    <option value="planned">from the plan: late work gains nothing</option>
+                    <option value="actual">from when it was done</option>
+                </Pick>
+                <Pick label="Done on" value={item.component ?? ''} onChange={(v) => change({ component: v === '' ? undefined : v })}>
+                    <option value="">the aircraft</option>
+                    {programme.components.map((c) => (
+                        <option key={c} value={c}>
+                            every {c}, wherever it goes
+                        </option>
+                    ))}
+                </Pick>
+                <Pick label="Card" value={item.card} onChange={(v) => change({ card: v })}>
+                    {programme.cards.map((c) => (
+                        <option key={c}>{c}</option>
+                    ))}
+                </Pick>
+            </div>
+            <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Limits</h3>
+            {item.limits.map((l, n) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: limits have no other name while they are edited
+                <div key={n} className="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-rule/60 pb-3" data-limit={n}>
+                    <Pick label="Unit" className="w-28" value={l.unit} onChange={(v) => limit(n, { unit: v })}>
+                        {limitUnits.map((u) => (
+                            <option key={u}>{u}</option>
+                        ))}
+                    </Pick>
+                    <Small label="Interval" value={l.interval} onChange={(v) => limit(n, { interval: v })} />
+                    <Small label="First at" value={l.threshold} onChange={(v) => limit(n, { threshold: v })} />
+                    <Slack label="Tolerance" value={l.tolerance} onChange={(v) => limit(n, { tolerance: v })} />
+                    <Slack label="Early" value={l.early} onChange={(v) => limit(n, { early: v })} />
+                    {item.limits.length > 1 && (
+                        <Button kind="quiet" className="text-sm" onClick={() => change({ limits: item.limits.filter((_, i) => i !== n) })}>
+                            remove
+                        </Button>
+                    )}
+                </div>
+            ))}
+            <Button
+                kind="quiet"
+                className="mt-2 text-sm"
+                onClick={() => change({ limits: [...item.limits, { unit: 'months', interval: '12' }] })}
+            >
+                Another limit
+            </Button>
+            {programme.conditions.length > 0 && (
+                <div className="mt-4 flex flex-wrap items-end gap-3">
+                    <b className="pb-2">Under harsh use, intervals times</b>
+                    {programme.conditions.map((c) => (
+                        <Small key={c} label={c} value={item.harsh?.[c]} onChange={(v) => change({ harsh: { ...item.harsh, [c]: v } })} />
+                    ))}
+                </div>
+            )}
+            <ImportPreview view={view} error={error} onView={setView} />
+            <div className="mt-5 flex gap-3">
+                <Button kind={view ? 'plain' : 'main'} big onClick={() => void look()}>
+                    What does it do?
+                </Button>
+                <Button big onClick={onClose}>
+                    {view?.state === 'applied' ? 'Done' : 'Leave it as it was'}
+                </Button>
+            </div>
+        </Dialog>
+    );
+}
+
+type PickProps = { label: string; value: string; onChange: (v: string) => void; className?: string; children: ReactNode };
+
+function Pick({ label, value, onChange, className = '', children }: PickProps) {
+    return (
+        <label className={`font-semibold ${className}`}>
+            {label}
+            <select
+                className="mt-1 block h-10 w-full rounded-lg border-2 border-soft bg-sheet px-2 font-normal"
+                value={value}
+                onChange={(e) => onChange(e.target.value)}
+            >
+                {children}
+            </select>
+        </label>
+    );
+}
+
+type SmallProps = { label: string; value: string | number | undefined; onChange: (v: string) => void };
+
+function Small({ label, value, onChange }: SmallProps) {
+    return (
+        <div>
+            <span className="font-semibold" aria-hidden="true">
+                {label}
+            </span>
+            <Figure name={label} value={value} onChange={onChange} />
+        </div>
+    );
+}
+
+function Figure({
+    name,
+    value,
+    onChange,
+    unit,
+}: {
+    name: string;
+    value: string | number | undefined;
+    onChange: (v: string) => void;
+    unit?: string;
+}) {
+    return (
+        <span className="mt-1 flex h-10 w-16 items-center rounded-lg border-2 border-soft bg-sheet px-2 font-normal focus-within:outline-2 focus-within:outline-spruce">
+            <input
+                inputMode="decimal"
+                aria-label={name}
+                className="w-full min-w-0 bg-transparent font-mono outline-none"
+                value={value ?? ''}
+                onChange={(e) => onChange(e.target.value)}
+            />
+            {unit && <span className="pl-1 text-soft">{unit}</span>}
+        </span>
+    );
+}
+
+/** A fixed amount, or a percentage and perhaps a cap on it. */
+function Slack({ label, value, onChange }: { label: string; value: Limit['tolerance']; onChange: (v: Limit['tolerance']) => void }) {
+    const set = (part: 'abs' | 'pct' | 'cap', v: string) => onChange({ ...value, [part]: v });
+    return (
+        <fieldset>
+            <legend className="font-semibold">
+                {label} <span className="font-normal text-soft">fixed, or % and at most</span>
+            </legend>
+            <div className="flex gap-1">
+                <Figure name={`${label}, fixed`} value={value?.abs} onChange={(v) => set('abs', v)} />
+                <Figure name={`${label}, per cent`} unit="%" value={value?.pct} onChange={(v) => set('pct', v)} />
+                <Figure name={`${label}, at most`} value={value?.cap} onChange={(v) => set('cap', v)} />
+            </div>
+        </fieldset>
+    );
+}

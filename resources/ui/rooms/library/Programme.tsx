@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useMe, useProgramme } from '../../api/hooks';
+import { Page, Wait } from '../../parts/Page';
+import { type Column, Table } from '../../parts/Table';
+import { EditItem } from './EditItem';
+
+type Row = Schemas['ProgrammeRow'];
+
+const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
+    {
+        id: 'code',
+        header: 'Item',
+        accessorKey: 'code',
+        cell: ({ row }) =>
+            onEdit ? (
+                <button
+                    type="button"
+                    className="font-mono font-semibold whitespace-nowrap underline underline-offset-4"
+                    onClick={() => onEdit(row.original)}
+                >
+                    {row.original.code}
+                </button>
+            ) : (
+                <span className="font-mono whitespace-nowrap">{row.original.code}</span>
+            ),
+    },
+    { id: 'title', header: 'What', accessorKey: 'title' },
+    { id: 'limits', header: 'Limits', accessorKey: 'limits' },
+    { id: 'rebase', header: 'Next counts', accessorKey: 'rebase' },
+    { id: 'component', header: 'On', accessorFn: (r) => r.component ?? '' },
+    { id: 'harsh', header: 'Harsh use', accessorKey: 'harsh' },
+    { id: 'hours', header: 'Hours', accessorKey: 'hours' },
+    { id: 'skill', header: 'Skill', accessorKey: 'skill' },
+    { id: 'access', header: 'Opens', accessorKey: 'access' },
+    { id: 'states', header: 'Needs', accessorKey: 'states' },
+    {
+        id: 'card',
+        header: 'Card',
+        accessorKey: 'card',
+        cell: ({ row }) => <span className="font-mono text-sm whitespace-nowrap">{row.original.card}</span>,
+    },
+];
+
+/** One type's programme: read, taken away as a file, and edited item by item with a preview of every date. */
+export function Programme() {
+    const may = useMe().data?.may ?? [];
+    const [editing, setEditing] = useState<Row | null>(null);
+    return (
+        <Wait query={useProgramme(useParams().type ?? '')}>
+            {(p) => (
+                <Page
+                    over={
+                        <>
+                            <Link to="/library" className="noprint underline underline-offset-4">
+                                Library
+                            </Link>{' '}
+                            · <b className="font-mono text-ink">{p.type}</b> · {p.name} · {p.arrangement}
+                        </>
+                    }
+                    sentence={p.sentence}
+                    note={
+                        may.includes('bring')
+                            ? 'Choose an item to change it: what the change does to every aircraft is shown before it is saved.'
+                            : undefined
+                    }
+                    actions={
+                        <>
+                            <a className="underline underline-offset-4" href={`/api/library/programmes/${p.type}/file.json`} download>
+                                JSON
+                            </a>
+                            <a className="underline underline-offset-4" href={`/api/library/programmes/${p.type}/file.csv`} download>
+                                CSV
+                            </a>
+                        </>
+                    }
+                >
+                    <Table
+                        name={`programme ${p.type}`}
+                        rows={p.items}
+                        columns={columns(may.includes('bring') ? setEditing : null)}
+                        empty="The type has no programme yet. Bring one in."
+                        file={`/api/library/programmes/${p.type}/file.csv`}
+                    />
+                    {editing && <EditItem key={editing.code} programme={p} row={editing} onClose={() => setEditing(null)} />}
+                </Page>
+            )}
+        </Wait>
+    );
+}

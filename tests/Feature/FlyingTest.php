@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Deferrals\Deferral;
+use App\Fleet\Aircraft;
+use App\Fleet\Component;
+use App\Fleet\ComponentTenure;
+use App\Fleet\FlyingEntry;
+use App\Fleet\ItemStatus;
+use App\Fleet\Sector;
+use App\Library\ProgrammeItem;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Counters: entered, brought in, corrected; and components that carry theirs from aircraft to aircraft. */
+final class FlyingTest extends WorldCase
+{
+    /** @return iterable<string, array{string, array<string, string>, string|null, string|null}> date, cells, line refused, message */
+    public static function entries(): iterable
+    {
+        yield 'a day' => ['2026-05-04', ['fh' => '5,5', 'ldg' => '4'], null, null];
+        yield 'its readings' => ['2026-05-04', ['fh_total' => '10506.1', 'ldg_total' => '7281'], null, null];
+        yield 'backwards' => ['2026-05-04', ['fh_total' => '10500', 'ldg' => '1'], 'fh_total', 'runs backwards: 10500 after 10500.6'];
+        yield 'an impossible jump' => ['2026-05-04', ['fh_total' => '10600', 'ldg' => '1'], 'fh_total', 'jumps from 10500.6 to 10600: 99.4 hours do not fit into one day'];
+        yield 'two days hold more' => ['2026-05-05', ['fh_total' => '10540.6', 'ldg' => '9'], null, null];
+        yield 'half a landing' => ['2026-05-04', ['fh' => '1', 'ldg' => '1.5'], 'ldg', 'is not a whole number of landings'];
+        yield 'another counter' => ['2026-05-04', ['fh' => '1', 'ldg' => '1', 'cyc' => '1'], 'cyc', 'QA-VFC has no such counter'];
+        yield 'twice' => ['2026-05-04', ['fh' => '1', 'ldg' => '1', 'fh_total' => '10501.6'], 'fh_total', 'is given twice'];
+        yield 'words' => ['2026-05-04', ['fh' => 'five', 'ldg' => '1'], 'fh', '"five" is not a number'];
+        yield 'tomorrow' => ['2026-05-06', ['fh' => '1', 'ldg' => '1'], 'date', 'is still to come'];
+        yield 'a day that is counted' => ['2026-05-03', ['fh' => '1', 'ldg' => '1'], 'date', 'already counted to the end of 2026-05-03; correct that day'];
+    }
+
+    /** @param array<string, string> $cells */
+    #[DataProvider('entries')]
+    public function test_a_day_entered_by_hand(string $date, array $cells, ?string $line, ?string $message): void
+    {
+        $answer = $this->as('ines', 'POST', 'fleet/QA-VFC/flying', ['date' => $date, 'flown' => $cells]);
+        $now = Aircraft::where('mark', 'QA-VFC')->firstOrFail();
+        if ($line === null) {
+            $answer->assertOk()->assertJsonPath('countersAsOf', $date);
+            self::assertGreaterThan(10500.6, $now->counters['fh']);
+            self::assertSame('hand', FlyingEntry::latest('id')->firstOrFail()->source);
+        } else {
+            $answer->assertStatus(422)->assertJsonPath('lines.0.line', $line);
+            self::assertStringContainsString((string) $message, $answer->json('lines.0.message'));
+            self::assertEquals(['fh' => 10500.6, 'ldg' => 7277], $now->counters);
+        }
+    }
+
+    /** Everything that flying moves, for an aircraft and what is fitted to it. */
+    private function state(string $mark): string
+    {
+        $craft = Aircraft::where('mark', $mark)->firstOrFail();
+        $components = ComponentTenure::where('aircraft_id', $craft->id)->pluck('component_id')->all();
+        $view = $this->as('ines', 'GET', "fleet/{$mark}")->json();
+
+        return (string) json_encode([
+            $craft->counters, ItemStatus::where('aircraft_id', $craft->id)->orWhereIn('component_id', $components)->orderBy('id')->pluck('counters'),
+            ComponentTenure::whereIn('component_id', $components)->orderBy('id')->get(['own', 'aircraft', 'own_end', 'aircraft_end']),
+            Component::whereIn('id', $components)->orderBy('id')->pluck('counters'), Deferral::where('aircraft_id', $craft->id)->orderBy('id')->pluck('at_discovery'),
+            array_column($view['items'], 'date', 'key'), array_column($view['components'], 'counters'), $view['reach'],
+        ], JSON_PRETTY_PRINT);
+    }
+
+    /** Wrong and put right is the same as right from the start, for any day of the log. */
+    public function test_a_correction_carries_through_everything_counted_since(): void
+    {
+        mt_srand(11);
+        foreach (['QA-VFB', 'QA-VFD', 'QC-TAB', 'Q-405'] as $mark) {
+            $craft = Aircraft::where('mark', $mark)->firstOrFail();
+            $before = $this->state($mark);
+            foreach (FlyingEntry::where('aircraft_id', $craft->id)->inRandomOrder((string) mt_rand())->limit(3)->get() as $entry) {
+                $right = array_map(strval(...), $entry->flown);
+                $wrong = ['fh' => (string) ($entry->flown['fh'] + 0.7), 'ldg' => (string) ($entry->flown['ldg'] + 2)];
+                $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => $wrong, 'reason' => 'read from the wrong line'])->assertOk();
+                self::assertEqualsWithDelta($craft->counters['fh'] + 0.7, Aircraft::findOrFail($craft->id)->counters['fh'], 1e-6);
+                self::assertNotSame($before, $this->state($mark), "{$mark} {$entry->date}");
+                $latest = FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => $entry->date, 'current' => true])->firstOrFail();
+                $this->as('ines', 'POST', "flying/{$latest->id}/correct", ['flown' => $right, 'reason' => 'it was right before'])->assertOk();
+                self::assertSame($before, $this->state($mark), "{$mark} {$entry->date}");
+                self::assertSame([$entry->id, 3], [(int) $latest->corrects_id, FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => $entry->date])->count()], 'nothing is lost');
+            }
+        }
+    }
+
+    public function test_a_correction_reaches_only_what_came_after_it(): void
+    {
+        // In September an engine went from QA-VFB to QA-VFD; a day of QA-VFB before that is on that engine, one after is not.
+        $engine = Component::with('tenure.craft')->findOrFail(ComponentTenure::where('reason', 'like', 'exchanged%')->firstOrFail()->component_id);
+        self::assertSame('QA-VFD', $engine->tenure?->craft->mark);
+        $of = fn(): string => array_column($this->as('ines', 'GET', 'fleet/QA-VFD')->json('components'), 'counters', 'id')[$engine->id];
+        $vfb = Aircraft::where('mark', 'QA-VFB')->firstOrFail();
+        foreach (['2025-03-03' => true, '2026-02-03' => false] as $date => $moves) {
+            $before = $of();
+            $entry = FlyingEntry::where(['aircraft_id' => $vfb->id, 'date' => $date])->firstOrFail();
+            $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => (string) ($entry->flown['fh'] + 1), 'ldg' => (string) $entry->flown['ldg']], 'reason' => 'an hour was left out'])->assertOk();
+            self::assertSame($moves, $before !== $of(), $date);
+        }
+        $again = $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => '1', 'ldg' => '1'], 'reason' => 'twice']);
+        $again->assertStatus(409);
+        $now = FlyingEntry::where(['aircraft_id' => $vfb->id, 'date' => $date, 'current' => true])->firstOrFail();
+        $this->as('ines', 'POST', "flying/{$now->id}/correct", ['flown' => array_map(strval(...), $now->flown), 'reason' => 'the same'])->assertStatus(422)->assertJsonPath('message', 'That is what stands there already. Nothing was changed.');
+    }
+
+    public function test_a_component_takes_its_life_along_and_back_again(): void
+    {
+        $craft = fn(string $mark): array => $this->as('ines', 'GET', "fleet/{$mark}")->json();
+        $items = fn(string $mark, int $id): array => array_column(array_filter($craft($mark)['items'], static fn(array $i): bool => str_ends_with($i['key'], ":{$id}")), 'remaining', 'code');
+        $engine = array_column($craft('QA-VFC')['components'], 'id', 'position')['engine 1'];
+        $before = [$craft('QA-VFC')['items'], $craft('QA-VFD')['items'], $items('QA-VFC', $engine)];
+        $move = fn(?string $mark, string $position) => $this->as('ines', 'POST', "components/{$engine}/move", ['mark' => $mark, 'position' => $position, 'reason' => 'to be seen']);
+
+        $move('QA-VFD', 'engine 1')->assertStatus(422)->assertJsonPath('message', 'QA-VFD has Quill Q120 engine '.array_column($craft('QA-VFD')['components'], 'serial', 'position')['engine 1'].' at engine 1. Take that off first; nothing was moved.');
+        $move('QA-VFD', 'engine 3')->assertOk();
+        self::assertSame([], $items('QA-VFC', $engine), 'gone with it');
+        self::assertEquals($before[2], $items('QA-VFD', $engine), 'what is left to each of its items is the same on another aircraft');
+        $move('QA-VFD', 'engine 3')->assertStatus(422);
+        $move(null, 'Skarnholm store')->assertOk()->assertJsonPath('place', 'Skarnholm store');
+        self::assertContains($engine, array_column($this->as('mika', 'GET', 'components')->json(), 'id'));
+        $move(null, 'elsewhere')->assertStatus(422);
+        $move('QA-VFC', 'engine 1')->assertOk();
+        self::assertEquals($before, [$craft('QA-VFC')['items'], $craft('QA-VFD')['items'], $items('QA-VFC', $engine)], 'back and forth changes nothing');
+        $serial = Component::findOrFail($engine)->serial;
+        $moves = array_filter($this->as('mika', 'GET', 'fleet/QA-VFC/history')->json('fitted'), static fn(array $f): bool => str_ends_with($f['name'], $serial));
+        self::assertEqualsCanonicalizing(['fitted', 'taken off', 'fitted'], array_column($moves, 'what'));
+    }
+
+    public function test_the_flying_programme_brings_what_was_flown_and_its_faults_are_refused(): void
+    {
+        $take = fn(array $body) => $this->as('ines', 'POST', 'flying-programme', $body);
+        foreach (['backwards' => 'runs backwards', 'jump' => 'do not fit into one day', 'unknown' => 'there is no aircraft "QZ-000"'] as $fault => $said) {
+            $answer = $take(['what' => 'flown', 'fault' => $fault])->assertStatus(422);
+            self::assertSame(['line 2', true], [substr($answer->json('lines.0.line'), 0, 6), str_contains($answer->json('lines.0.message'), $said)], $fault);
+        }
+        $view = $take(['what' => 'flown'])->assertOk()->json();
+        self::assertSame(['Q-406', 'QA-VFC'], array_values(array_unique(array_column($view['changes'], 'subject'))));
+        self::assertSame($view['changes'], $take(['what' => 'flown'])->json('changes'), 'the same seed tells the same');
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
+        self::assertSame('feed', FlyingEntry::latest('id')->firstOrFail()->source);
+        $take(['what' => 'flown'])->assertStatus(422)->assertJsonPath('message', 'Everything flown up to 2026-05-04 is already counted.');
+
+        $sectors = $take(['what' => 'sectors'])->assertOk()->json();
+        self::assertGreaterThan(5, count($sectors['changes']));
+        $this->as('ines', 'POST', "library/imports/{$sectors['id']}/apply")->assertOk();
+        self::assertSame([], $take(['what' => 'sectors'])->json('changes'), 'then it is so');
+    }
+
+    public function test_a_day_with_sectors_flies_just_them(): void
+    {
+        $item = ProgrammeItem::where('code', '27-51')->whereHas('template', static fn($q) => $q->where('code', 'like', 'T9%'))->firstOrFail();
+        Sector::query()->delete();
+        ItemStatus::where('item_id', $item->id)->update(['counters' => json_encode(['fh' => 0, 'ldg' => 2514 - 490])]);
+        ItemStatus::where('item_id', $item->id)->update(['date' => '2026-05-01', 'planned' => null]);
+        $due = fn(): string => array_column($this->as('ines', 'GET', 'fleet/QC-TAA')->json('items'), 'date', 'code')['27-51'];
+        self::assertSame('2026-05-10', $due(), '10 landings at 1.6 a day');
+        $sheet = "mark,date,number,from,to,fh,ldg\r\nQC-TAA,2026-05-06,A1,Skarnholm,Halvik,1.1,6\r\nQC-TAA,2026-05-06,A2,Halvik,Skarnholm,1.2,3\r\n";
+        $view = $this->as('ines', 'POST', 'library/imports', ['kind' => 'sectors', 'name' => 's.csv', 'text' => $sheet])->assertOk()->json();
+        self::assertContains('27-51 Flap travel timing', array_column($view['dates'], 'what'));
+        self::assertSame('2026-05-10', $due(), 'a preview saves nothing');
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
+        self::assertSame('2026-05-05', $due(), 'nine more landings on the 6th do not fit');
+        $bad = "mark,date,number,from,to,fh,ldg\r\nQC-TAA,2026-05-05,A1,a,b,1,1\r\nQC-ZZZ,2026-05-07,A1,a,b,1,1\r\nQC-TAA,2026-05-07,,a,b,1,1\r\nQC-TAA,2026-05-08,B,a,b,1,1\r\nQC-TAA,2026-05-08,B,a,b,1,1\r\nQC-TAA,2026-05-08,C,a,b,30,1\r\n";
+        self::assertSame(['line 2, date', 'line 3, mark', 'line 4, number', 'line 6, number', 'line 7, fh'], array_column($this->as('ines', 'POST', 'library/imports', ['kind' => 'sectors', 'name' => 's.csv', 'text' => $bad])->assertStatus(422)->json('lines'), 'line'));
+    }
+
+    public function test_imports_are_all_or_nothing(): void
+    {
+        mt_srand(3);
+        $marks = Aircraft::orderBy('mark')->pluck('mark')->all();
+        $state = static fn(): string => hash('sha256', (string) json_encode([Aircraft::orderBy('id')->get(), DB::table('flying_entries')->count()]));
+        for ($round = 0; $round < 12; $round++) {
+            $lines = array_map(static fn(string $m): string => "{$m},2026-05-05,".(mt_rand(0, 60) / 10).','.mt_rand(0, 9), $marks);
+            $broken = mt_rand(0, count($lines) - 1);
+            $lines[$broken] = str_replace('2026-05-05', ['2026-05-35', '2027-01-01', ''][mt_rand(0, 2)], $lines[$broken]);
+            $before = $state();
+            $answer = $this->as('ines', 'POST', 'library/imports', ['kind' => 'flying', 'name' => 'f.csv', 'text' => "mark,date,fh,ldg\n".implode("\n", $lines)])->assertStatus(422);
+            self::assertSame(['line '.($broken + 2).', date'], array_column($answer->json('lines'), 'line'));
+            self::assertSame($before, $state());
+        }
+    }
+}
