@@ -22,7 +22,7 @@ use Jorvel\Core\Shared\Day;
 /** Prints the figures, one JSON line each: `{"bench","metric","value","unit","aim","met"}`. Each is measured here and now. */
 final class Bench extends Command
 {
-    protected $signature = 'jorvel:bench {name? : due, fleet or page; all where absent} {--as-is : with the settings PHP was started with}';
+    protected $signature = 'jorvel:bench {name? : due, fleet, page, large or screen; all where absent} {--as-is : with the settings PHP was started with}';
 
     protected $description = 'Measure and print the figures';
 
@@ -31,7 +31,7 @@ final class Bench extends Command
         if (! $this->option('as-is')) {
             return $this->compiled();
         }
-        $benches = ['due' => $this->due(...), 'fleet' => $this->fleet(...), 'page' => $this->page(...)];
+        $benches = ['due' => $this->due(...), 'fleet' => $this->fleet(...), 'page' => $this->page(...), 'large' => fn() => $this->all(app(LargeFigures::class)->measure()), 'screen' => fn() => $this->all(app(ScreenFigures::class)->measure())];
         $name = $this->argument('name');
         if ($name !== null && ! isset($benches[$name])) {
             $this->error('There is no bench "'.$name.'"; use one of '.implode(', ', array_keys($benches)).'.');
@@ -119,10 +119,19 @@ final class Bench extends Command
         $this->figure('page', 'first page\'s JavaScript, gzipped', array_sum($files) / 1000, 'kB', 180, false);
     }
 
-    private function figure(string $bench, string $metric, float $value, string $unit, float $aim, bool $more): void
+    /** @param iterable<array{bench: string, metric: string, value: float, unit: string, aim: float|null, more: bool}> $figures */
+    private function all(iterable $figures): void
+    {
+        foreach ($figures as $f) {
+            $this->figure($f['bench'], $f['metric'], $f['value'], $f['unit'], $f['aim'], $f['more']);
+        }
+    }
+
+    private function figure(string $bench, string $metric, float $value, string $unit, ?float $aim, bool $more): void
     {
         $this->line((string) json_encode([
-            'bench' => $bench, 'metric' => $metric, 'value' => round($value, 1), 'unit' => $unit, 'aim' => $aim, 'met' => $more ? $value >= $aim : $value < $aim,
+            'bench' => $bench, 'metric' => $metric, 'value' => round($value, $unit === 'ratio' ? 2 : 1), 'unit' => $unit,
+            ...($aim === null ? [] : ['aim' => $aim, 'met' => $more ? $value >= $aim : $value < $aim]),
         ], JSON_UNESCAPED_SLASHES));
     }
 

@@ -29,7 +29,7 @@ final readonly class DueBook
     /** @var WeakMap<Aircraft, array<array-key, LastDone>> by due row's key */
     private WeakMap $last;
 
-    /** @var WeakMap<AircraftType, array<string, list<PreparedItem>>> by harsh conditions met */
+    /** @var WeakMap<AircraftType, array<string, list<PreparedItem>>> by harsh conditions met, '' for none */
     private WeakMap $prepared;
 
     public function __construct(private Clock $clock, private DeferralClock $deferrals)
@@ -64,32 +64,40 @@ final readonly class DueBook
      */
     public function items(Aircraft $aircraft, ?iterable $programme = null): Collection
     {
+        $rows = iterator_to_array($this->each($aircraft, $programme), false);
+        usort($rows, static fn(DueRow $a, DueRow $b): int => ($a->due->forecast->number ?? PHP_INT_MAX) <=> ($b->due->forecast->number ?? PHP_INT_MAX));
+
+        return collect($rows);
+    }
+
+    /**
+     * The same one by one and in no order: a large fleet has tens of thousands, and few are wanted whole.
+     *
+     * @param iterable<ProgrammeItem>|null $programme
+     *
+     * @return iterable<DueRow>
+     */
+    public function each(Aircraft $aircraft, ?iterable $programme = null): iterable
+    {
         if (! isset($this->last[$aircraft])) {
             $this->read(collect([$aircraft]));
         }
         $last = $this->last[$aircraft];
         $flying = $this->flying($aircraft);
         $warn = (int) config('jorvel.warn_days') + max(0, $flying->asOf->daysUntil($this->clock->today()));
-        $fitted = $rows = $order = [];
+        $fitted = [];
         foreach ($this->prepared($aircraft, $programme) as $item) {
             if ($item->component === null) {
                 $done = $last[$item->id] ?? null;
-                $due = Due::of($flying, $done === null ? $item->never : $item->never->done($done), $warn);
-                $order[] = $due->forecast->number ?? PHP_INT_MAX;
-                $rows[] = new DueRow($item->id, $item->item, null, $due, $done, $item->factor, $item->harsh);
+                yield new DueRow($item, null, Due::since($flying, $item->never, $done, $warn), $done);
 
                 continue;
             }
             foreach ($fitted[$item->component] ??= $this->fitted($aircraft, $item->component) as [$tenure, $flown]) {
                 $done = $last["{$item->id}:{$tenure->component_id}"] ?? null;
-                $due = Due::of($flown, $done === null ? $item->never : $item->never->done($done), $warn);
-                $order[] = $due->forecast->number ?? PHP_INT_MAX;
-                $rows[] = new DueRow($item->id, $item->item, $tenure, $due, $done, $item->factor, $item->harsh);
+                yield new DueRow($item, $tenure, Due::since($flown, $item->never, $done, $warn), $done);
             }
         }
-        asort($order);
-
-        return collect(array_map(static fn(int $i): DueRow => $rows[$i], array_keys($order)));
     }
 
     /**
@@ -102,16 +110,15 @@ final readonly class DueBook
     private function prepared(Aircraft $aircraft, ?iterable $programme): array
     {
         $conditions = $aircraft->harshConditions();
+        $under = static fn(PreparedItem $i): PreparedItem => $i->under($conditions);
         if ($programme !== null) {
-            return PreparedItem::all($programme, $conditions);
+            return array_map($under, PreparedItem::all($programme));
         }
         sort($conditions);
         $key = implode(',', $conditions);
-        $known = $this->prepared[$aircraft->type] ?? [];
-        if (! isset($known[$key])) {
-            $known[$key] = PreparedItem::all($aircraft->type->items, $conditions);
-            $this->prepared[$aircraft->type] = $known;
-        }
+        $known = $this->prepared[$aircraft->type] ?? ['' => PreparedItem::all($aircraft->type->items)];
+        $known[$key] ??= array_map($under, $known['']);
+        $this->prepared[$aircraft->type] = $known;
 
         return $known[$key];
     }
@@ -119,14 +126,12 @@ final readonly class DueBook
     /**
      * How far the aircraft can go.
      *
-     * @param Collection<int, DueRow> $items as {@see items()} gives them, the earliest first
+     * @param DueRow|null $first its earliest item: no other can stop it
      * @param array<int, Day|null> $deferrals last day of each open deferral, by id
      */
-    public function reach(Aircraft $aircraft, Collection $items, array $deferrals): Reach
+    public function reach(Aircraft $aircraft, ?DueRow $first, array $deferrals): Reach
     {
         $stops = [];
-        // The earliest comes first, so that the first alone can stop it.
-        $first = $items->first();
         if ($first?->due->forecast !== null) {
             $stops[] = new Stop($first->due->driver?->next instanceof Day ? 'calendar' : 'usage', 'item:'.$first->key(), $first->due->forecast);
         }

@@ -4,31 +4,24 @@ declare(strict_types=1);
 
 namespace App\Fleet;
 
-use App\Library\ProgrammeItem;
 use Jorvel\Core\Fleet\DueResult;
 use Jorvel\Core\Fleet\LastDone;
 
 /** A programme item as it stands on an aircraft, or on a component fitted to it. */
 final readonly class DueRow
 {
-    /**
-     * @param ComponentTenure|null $on where the component sits, for an item of components
-     * @param string|null $harsh the condition that shortens its intervals
-     */
+    /** @param ComponentTenure|null $on where the component sits, for an item of components */
     public function __construct(
-        public int $itemId,
-        public ProgrammeItem $item,
+        public PreparedItem $of,
         public ?ComponentTenure $on,
         public DueResult $due,
         public ?LastDone $last,
-        public float $factor,
-        public ?string $harsh,
     ) {}
 
     /** "12" for item 12 of the aircraft, "12:7" for item 12 of component 7. */
     public function key(): string
     {
-        return self::keyOf($this->itemId, $this->on?->component_id);
+        return self::keyOf($this->of->id, $this->on?->component_id);
     }
 
     public static function keyOf(?int $item, ?int $component): string
@@ -38,6 +31,6 @@ final readonly class DueRow
 
     public function title(): string
     {
-        return $this->on === null ? $this->item->title : "{$this->item->title}, {$this->on->position}";
+        return $this->on === null ? $this->of->item->title : "{$this->of->item->title}, {$this->on->position}";
     }
 }

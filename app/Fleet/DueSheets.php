@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Fleet;
 
 use App\Shared\Clock;
-use App\Shared\Words;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -49,21 +48,35 @@ final readonly class DueSheets
             $this->book->read($aircraft);
             $sheets = [];
             foreach ($aircraft as $one) {
-                $items = $this->book->items($one);
-                $sheets[] = [
-                    'aircraft_id' => $one->id,
-                    'day' => $today,
-                    'head' => json_encode($this->reach->row($one, $items), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                    'rows' => json_encode($items->map(static fn(DueRow $r): array => [
-                        $r->itemId, $r->on?->component_id, $r->due->forecast?->number, $r->due->latest?->number,
-                        Words::state($r->due->status->value), $r->due->status->value, $r->due->driver?->unit, $r->due->driver?->remaining,
-                    ])->all(), JSON_THROW_ON_ERROR),
-                ];
+                $sheets[] = ['aircraft_id' => $one->id, 'day' => $today, ...$this->sheet($one)];
             }
             gc_enable();
             foreach (array_chunk($sheets, 50) as $some) {
                 DB::table('due_sheets')->upsert($some, 'aircraft_id');
             }
         });
+    }
+
+    /** @return array{head: string, rows: string} */
+    private function sheet(Aircraft $aircraft): array
+    {
+        $rows = $order = [];
+        $first = null;
+        $earliest = PHP_INT_MAX;
+        foreach ($this->book->each($aircraft) as $row) {
+            $due = $row->due;
+            $forecast = $due->forecast?->number;
+            if ($first === null || ($forecast ?? PHP_INT_MAX) < $earliest) {
+                [$first, $earliest] = [$row, $forecast ?? PHP_INT_MAX];
+            }
+            $order[] = $forecast ?? PHP_INT_MAX;
+            $rows[] = [$row->of->id, $row->on?->component_id, $forecast, $due->latest?->number, $due->status->value, $due->driver?->unit, $due->driver?->remaining];
+        }
+        asort($order);
+
+        return [
+            'head' => json_encode($this->reach->row($aircraft, $first), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'rows' => json_encode(array_map(static fn(int $i): array => $rows[$i], array_keys($order)), JSON_THROW_ON_ERROR),
+        ];
     }
 }

@@ -44,11 +44,7 @@ final class ItemStatus extends Model
                 }
             }
         }
-        $then = [];
-        foreach (json_decode($counters, true) as $unit => $value) {
-            $then[$unit] = (float) $value;
-        }
 
-        return LastDone::on($date, $then, $at, $days, $anchor);
+        return LastDone::on($date, json_decode($counters, true), $at, $days, $anchor);
     }
 }

@@ -10,7 +10,11 @@ use Jorvel\Core\Fleet\DueItem;
 /** A programme item made ready for the core, under given harsh conditions; read once, asked for every aircraft that shares it. */
 final readonly class PreparedItem
 {
-    /** @param DueItem $never the item as if never done */
+    /**
+     * @param DueItem $never the item as if never done, its intervals shortened
+     * @param float $factor by which they are shortened
+     * @param string|null $harsh the condition that shortens them
+     */
     private function __construct(
         public int $id,
         public ?string $component,
@@ -21,19 +25,34 @@ final readonly class PreparedItem
     ) {}
 
     /**
+     * A programme under no harsh condition.
+     *
      * @param iterable<ProgrammeItem> $programme
-     * @param list<string> $conditions
      *
      * @return list<self>
      */
-    public static function all(iterable $programme, array $conditions): array
+    public static function all(iterable $programme): array
     {
         $out = [];
         foreach ($programme as $item) {
-            [$factor, $harsh] = $item->harshUse()->under($conditions);
-            $out[] = new self($item->id, $item->component, $item->due(null, $factor), $factor, $harsh, $item);
+            $out[] = new self($item->id, $item->component, $item->due(), 1.0, null, $item);
         }
 
         return $out;
+    }
+
+    /**
+     * The same item where these conditions are met.
+     *
+     * @param list<string> $conditions
+     */
+    public function under(array $conditions): self
+    {
+        if ($this->item->harsh === null) {
+            return $this;
+        }
+        [$factor, $harsh] = $this->item->harshUse()->under($conditions);
+
+        return new self($this->id, $this->component, $this->item->due($factor), $factor, $harsh, $this->item);
     }
 }

@@ -40,7 +40,7 @@ final readonly class ReadDueList
         $positions = DB::table('tenures')->whereNull('to_date')->pluck('position', 'component_id')->all();
         $visits = $this->visits();
         $rows = [];
-        foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $state, , $unit, $left]) {
+        foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $status, $unit, $left]) {
             [$code, $title, $chapter, $hours] = $items[$itemId];
             $key = DueRow::keyOf($itemId, $componentId);
             $visit = $visits["{$id}/{$key}"] ?? null;
@@ -53,7 +53,7 @@ final readonly class ReadDueList
                 $code,
                 $componentId === null ? $title : "{$title}, {$positions[$componentId]}",
                 $chapter,
-                $visit === null ? $state : 'waiting',
+                $visit === null ? Words::state($status) : 'waiting',
                 (string) Day::fromNumber($forecast),
                 $forecast - $today->number,
                 $latest === null ? null : (string) Day::fromNumber($latest),

@@ -57,7 +57,7 @@ final readonly class ReadFleet
     {
         $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
         $items = $this->book->items($aircraft);
-        $row = $this->reach->row($aircraft, $items);
+        $row = $this->reach->row($aircraft, $items->first());
         $planned = [];
         foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->get(['item_id', 'component_id', 'visits.title']) as $card) {
             $planned[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
@@ -142,7 +142,7 @@ final readonly class ReadFleet
 
     private function item(DueRow $row, ?string $visit): DueView
     {
-        $item = $row->item;
+        $item = $row->of->item;
         $due = $row->due;
 
         return new DueView(
@@ -155,7 +155,7 @@ final readonly class ReadFleet
             $due->forecast === null ? null : (string) $due->forecast,
             $due->forecast === null ? null : $this->clock->today()->daysUntil($due->forecast),
             $this->reach->remaining($due->driver),
-            $item->limitWords().($row->harsh === null ? '' : ', × '.Words::number($row->factor, 2)." for {$row->harsh}"),
+            $item->limitWords().($row->of->harsh === null ? '' : ', × '.Words::number($row->of->factor, 2)." for {$row->of->harsh}"),
             $item->rebase === Rebase::Planned->value ? 'keeps the plan: late work gains nothing' : 'counts from when it was done',
             $row->last === null ? null : (string) $row->last->date,
             $item->workHours(),

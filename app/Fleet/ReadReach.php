@@ -12,7 +12,6 @@ use App\Fleet\View\StopView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Visit;
-use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\Stop;
 use Jorvel\Core\Shared\Day;
@@ -22,12 +21,12 @@ final readonly class ReadReach
 {
     public function __construct(private DueBook $book, private Clock $clock) {}
 
-    /** @param Collection<int, DueRow> $items */
-    public function row(Aircraft $aircraft, Collection $items): ReachRow
+    /** @param DueRow|null $first its earliest item */
+    public function row(Aircraft $aircraft, ?DueRow $first): ReachRow
     {
         $today = $this->clock->today();
         $lasts = $this->book->deferrals($aircraft);
-        $reach = $this->book->reach($aircraft, $items, $lasts);
+        $reach = $this->book->reach($aircraft, $first, $lasts);
         $fuses = $aircraft->deferrals->filter(static fn(Deferral $d): bool => $lasts[$d->id] !== null)
             ->map(static fn(Deferral $d): Fuse => new Fuse($d->id, $d->listedItem->title, $today->daysUntil($lasts[$d->id] ?? $today), (string) $lasts[$d->id]));
 
@@ -37,7 +36,7 @@ final readonly class ReadReach
             $aircraft->fleet->name,
             $aircraft->base,
             $reach->state,
-            $reach->driver === null ? null : $this->stop($reach->driver, $aircraft, $items),
+            $reach->driver === null ? null : $this->stop($reach->driver, $aircraft, $first),
             array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket($v->id, $v->title, $today->daysUntil(Day::parse($v->start)), $today->daysUntil(Day::parse($v->end))))->all()),
             array_values($fuses->all()),
         );
@@ -77,14 +76,13 @@ final readonly class ReadReach
             : "{$mark} stops first: on {$when}, {$what}, {$left}.";
     }
 
-    /** @param Collection<int, DueRow> $items */
-    private function stop(Stop $driver, Aircraft $aircraft, Collection $items): StopView
+    private function stop(Stop $driver, Aircraft $aircraft, ?DueRow $first): StopView
     {
         [$of, $key] = explode(':', $driver->id, 2);
         [$kind, $title, $detail, $item] = match ($of) {
             'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
             'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
-            default => $this->item($driver->kind, $items->firstOrFail(static fn(DueRow $r): bool => $r->key() === $key)),
+            default => $this->item($driver->kind, $first),
         };
 
         return new StopView($kind, $title, $detail, (string) $driver->last, $this->clock->today()->daysUntil($driver->last), $item);
@@ -105,8 +103,8 @@ final readonly class ReadReach
     }
 
     /** @return array{string, string, string, string} */
-    private function item(string $kind, DueRow $row): array
+    private function item(string $kind, ?DueRow $row): array
     {
-        return [$kind, $row->title(), $this->remaining($row->due->driver), $row->key()];
+        return [$kind, (string) $row?->title(), $this->remaining($row?->due->driver), (string) $row?->key()];
     }
 }

@@ -75,7 +75,7 @@ final readonly class ReadStagger
 
             return new StaggerRow(
                 $mark,
-                $next[$mark]?->item->title ?? 'no phase',
+                $next[$mark]?->of->item->title ?? 'no phase',
                 $left,
                 $target,
                 $left - $target,
@@ -138,7 +138,7 @@ final readonly class ReadStagger
     /** Its next phase: of the phase items, the one with the least left. */
     private function next(Aircraft $a, string $unit): ?DueRow
     {
-        return $this->book->items($a)->filter(static fn(DueRow $r): bool => $r->item->phase && $r->due->driver?->unit === $unit)->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)->first();
+        return $this->book->items($a)->filter(static fn(DueRow $r): bool => $r->of->item->phase && $r->due->driver?->unit === $unit)->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)->first();
     }
 
     private function aWeek(Aircraft $a, string $unit): float
@@ -205,7 +205,7 @@ final readonly class ReadStagger
         $notes = array_fill(0, $weeks, '');
         $assumed = $next === null || $a->visits->contains(fn(Visit $v): bool => $this->works($v, $next)) ? null : $this->assumed($next, $weeks);
         if ($assumed !== null) {
-            $notes[$assumed[0]] = "{$next->item->title}, not planned yet";
+            $notes[$assumed[0]] = "{$next->of->item->title}, not planned yet";
         }
         foreach ($a->visits as $visit) {
             for ($w = max(0, $this->week(Day::parse($visit->start))); $w <= min($weeks - 1, $this->week(Day::parse($visit->end))); $w++) {

@@ -168,7 +168,7 @@ final readonly class WhatIf
             if (($from->number ?? null) !== ($to->number ?? null) || $trouble !== null) {
                 $items[] = new WhatIfItem(
                     $row->key(),
-                    $row->item->code,
+                    $row->of->item->code,
                     $row->title(),
                     $from === null ? null : (string) $from,
                     $to === null ? null : (string) $to,
@@ -179,7 +179,7 @@ final readonly class WhatIf
             }
         }
 
-        return new WhatIfRow($was->mark, $this->reach->row($was, $before), $this->reach->row($is, $after), $items);
+        return new WhatIfRow($was->mark, $this->reach->row($was, $before->first()), $this->reach->row($is, $after->first()), $items);
     }
 
     /** Why the item would be overdue in a visit as it would be; null when it would not. */

@@ -170,11 +170,11 @@ final readonly class BringIn
         $old = $name($before->first());
         $new = $name($after->first());
         $dates[] = new ChangeView($aircraft->mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
-        $was = $before->keyBy(static fn(DueRow $r): string => $r->item->code.'/'.$r->on?->component_id);
+        $was = $before->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
         foreach ($after as $row) {
-            $from = $was->get($row->item->code.'/'.$row->on?->component_id);
+            $from = $was->get($row->of->item->code.'/'.$row->on?->component_id);
             if ($from !== null && $from->due->forecast?->number !== $row->due->forecast?->number) {
-                $dates[] = new ChangeView($aircraft->mark, "{$row->item->code} {$row->title()}", (string) $from->due->forecast, (string) $row->due->forecast);
+                $dates[] = new ChangeView($aircraft->mark, "{$row->of->item->code} {$row->title()}", (string) $from->due->forecast, (string) $row->due->forecast);
             }
         }
     }

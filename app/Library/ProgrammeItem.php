@@ -9,7 +9,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Fleet\DueItem;
 use Jorvel\Core\Fleet\DueKind;
 use Jorvel\Core\Fleet\HarshUse;
-use Jorvel\Core\Fleet\LastDone;
 use Jorvel\Core\Shared\Input;
 
 /**
@@ -47,19 +46,17 @@ final class ProgrammeItem extends Model
     }
 
     /**
-     * The item as it was last done then, or never, under such harsh use.
+     * The item as if never done, under such harsh use.
      *
      * @param float $factor on its intervals, see {@see HarshUse}
      */
-    public function due(?LastDone $last, float $factor = 1.0): DueItem
+    public function due(float $factor = 1.0): DueItem
     {
-        $never = $this->never[(string) $factor] ??= DueKind::item(Input::of((object) [
+        return $this->never[(string) $factor] ??= DueKind::item(Input::of((object) [
             'rule' => $this->rule,
             'rebase' => $this->rebase,
             'limits' => json_decode((string) json_encode($this->limits)),
         ]))->shortened($factor);
-
-        return $last === null ? $never : $never->done($last);
     }
 
     public function harshUse(): HarshUse

@@ -61,7 +61,7 @@ final readonly class ReleaseAircraft
         }
 
         return $this->book->items($this->aircraft($visit))->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true))
-            ->map(static fn(DueRow $r): array => ['code' => $r->item->code, 'title' => $r->title(), 'next' => (string) $r->due->forecast])
+            ->map(static fn(DueRow $r): array => ['code' => $r->of->item->code, 'title' => $r->title(), 'next' => (string) $r->due->forecast])
             ->values()->all();
     }
 
@@ -88,11 +88,11 @@ final readonly class ReleaseAircraft
 
     private function write(Visit $visit, Aircraft $aircraft, DueRow $row): void
     {
-        $of = ['item_id' => $row->item->id, 'component_id' => $row->on?->component_id, 'aircraft_id' => $row->on === null ? $aircraft->id : null];
+        $of = ['item_id' => $row->of->item->id, 'component_id' => $row->on?->component_id, 'aircraft_id' => $row->on === null ? $aircraft->id : null];
         $counters = $row->on === null ? $aircraft->counters : $row->on->tenure()->counters(array_map(floatval(...), $aircraft->counters));
         $status = ItemStatus::firstWhere($of);
         ItemStatus::updateOrCreate($of, ['date' => (string) $this->clock->today(), 'counters' => $counters, 'counted_to' => $aircraft->counters_as_of, 'planned' => self::planned($row->due, $status)]);
-        ItemDoing::create(['item_id' => $row->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'date' => (string) $this->clock->today(), 'counters' => $counters]);
+        ItemDoing::create(['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'date' => (string) $this->clock->today(), 'counters' => $counters]);
     }
 
     /**

@@ -46,7 +46,7 @@ final readonly class CreateVisit
             }
             $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
                 'aircraft' => $mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
-                'items' => $chosen->map(static fn(DueRow $r): string => $r->item->code)->values()->all(),
+                'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),
             ]);
 
             return $visit;
@@ -66,17 +66,17 @@ final readonly class CreateVisit
         foreach ($chosen as $row) {
             $due = $row->due;
             if (isset($taken[$row->key()])) {
-                throw Refused::because("{$row->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing was saved.");
+                throw Refused::because("{$row->of->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing was saved.");
             }
             if ($due->latest !== null && $due->status->value !== 'overdue' && $start->number > $due->latest->number) {
-                throw Refused::because("{$row->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.");
+                throw Refused::because("{$row->of->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.");
             }
         }
     }
 
     private function card(Visit $visit, DueRow $row, int $n): void
     {
-        $item = $row->item;
+        $item = $row->of->item;
         $template = $item->template;
         $card = Card::create([
             'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id, 'item_id' => $item->id, 'component_id' => $row->on?->component_id,

@@ -21,7 +21,8 @@ final class Stage
 
     private function __construct(public readonly string $url, private readonly string $driver, private readonly string $folder) {}
 
-    public static function open(): self
+    /** @param string|null $world a database file to serve a copy of; the demo world where null */
+    public static function open(?string $world = null): self
     {
         $folder = sys_get_temp_dir().'/jorvel-stage-'.bin2hex(random_bytes(5));
         mkdir($folder);
@@ -29,8 +30,12 @@ final class Stage
         $stage = new self("http://127.0.0.1:{$port}", "http://127.0.0.1:{$driverPort}", $folder);
         // Also when the tests die in the middle.
         register_shutdown_function($stage->close(...));
-        touch("{$folder}/jorvel.sqlite");
-        $stage->artisan('jorvel:demo');
+        if ($world === null) {
+            touch("{$folder}/jorvel.sqlite");
+            $stage->artisan('jorvel:demo');
+        } else {
+            copy($world, "{$folder}/jorvel.sqlite");
+        }
         $root = dirname(__DIR__, 2);
         $stage->start([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:{$port}", '-t', "{$root}/public", "{$root}/server.php"], 'server');
         $stage->start(['chromedriver', "--port={$driverPort}"], 'driver');

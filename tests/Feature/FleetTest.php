@@ -190,7 +190,7 @@ final class FleetTest extends WorldCase
         $path = (string) parse_url($link['address'], PHP_URL_PATH);
         self::assertSame(0, CalendarLink::where('token', basename($path, '.ics'))->count(), 'only a hash of it is kept');
         Visit::where('title', 'Phase check')->update(['title' => "Phase; check, with \\ and a name so long that its line must be folded: \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5}"]);
-        auth()->forgetGuards();
+        app('auth')->forgetGuards();
         $ics = $this->get($path)->assertOk()->assertHeader('content-type', 'text/calendar; charset=utf-8')->getContent();
         foreach (explode("\r\n", (string) $ics) as $line) {
             self::assertLessThanOrEqual(75, strlen($line));

@@ -25,27 +25,38 @@ final class Due
      */
     public static function of(Flying $flying, DueItem $item, int $warnDays = 14): DueResult
     {
+        return self::since($flying, $item, $item->last, $warnDays);
+    }
+
+    /**
+     * The same for an item that many aircraft share, last done on this one then; null where it never was.
+     *
+     * @throws InputError as {@see of()}; at `item.last.counters.<unit>` for a counter limit whose counter the last lacks
+     *
+     * @pure
+     */
+    public static function since(Flying $flying, DueItem $item, ?LastDone $last, int $warnDays = 14): DueResult
+    {
         $limits = [];
         foreach ($item->limits as $i => $limit) {
-            $limits[] = $limit->isCalendar ? self::calendar($flying, $item, $limit, $i, $warnDays) : self::counter($flying, $item, $limit, $warnDays);
+            $limits[] = $limit->isCalendar ? self::calendar($flying, $item->rebase, $last, $limit, $i, $warnDays) : self::counter($flying, $item->rebase, $last, $limit, $warnDays);
         }
 
         return DueResult::combine($item->rule, $limits);
     }
 
     /** @pure */
-    private static function counter(Flying $flying, DueItem $item, DueLimit $limit, int $warnDays): LimitDue
+    private static function counter(Flying $flying, Rebase $rebase, ?LastDone $last, DueLimit $limit, int $warnDays): LimitDue
     {
         $unit = $limit->unit;
         $now = $flying->counters[$unit] ?? throw InputError::missing('counters.'.$unit);
-        $last = $item->last;
         $interval = $limit->interval;
         if ($last === null) {
             $base = $flying->entryCounters[$unit] ?? 0.0;
             $interval = $limit->threshold ?? $interval;
         } else {
-            $base = $last->counters[$unit];
-            if ($item->rebase === Rebase::Planned && isset($last->plannedCounters[$unit])) {
+            $base = $last->counters[$unit] ?? throw InputError::missing('item.last.counters.'.$unit);
+            if ($rebase === Rebase::Planned && isset($last->plannedCounters[$unit])) {
                 $planned = $last->plannedCounters[$unit];
                 $base = Near::atLeast($base, $planned - $limit->earlyOfNext) ? $planned : $base;
             }
@@ -65,9 +76,8 @@ final class Due
     }
 
     /** @pure */
-    private static function calendar(Flying $flying, DueItem $item, DueLimit $limit, int $index, int $warnDays): LimitDue
+    private static function calendar(Flying $flying, Rebase $rebase, ?LastDone $last, DueLimit $limit, int $index, int $warnDays): LimitDue
     {
-        $last = $item->last;
         $amount = (int) $limit->interval;
         $anchor = null;
         if ($last === null) {
@@ -75,7 +85,7 @@ final class Due
             $amount = (int) ($limit->threshold ?? $limit->interval);
         } else {
             $base = $last->date;
-            $planned = $item->rebase === Rebase::Planned ? $last->plannedDays[$limit->unit] ?? null : null;
+            $planned = $rebase === Rebase::Planned ? $last->plannedDays[$limit->unit] ?? null : null;
             if ($planned !== null) {
                 $after = self::add($planned, $limit->unit, $amount, $last->anchorDay, $index);
                 $early = $limit->early->days($planned->daysUntil($after));

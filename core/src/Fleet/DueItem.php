@@ -41,24 +41,6 @@ final readonly class DueItem
     }
 
     /**
-     * The same item, last done then.
-     *
-     * @throws InputError at `last.counters.<unit>` for a counter limit without its counter
-     *
-     * @pure
-     */
-    public function done(LastDone $last): self
-    {
-        foreach ($this->limits as $limit) {
-            if (! $limit->isCalendar && ! isset($last->counters[$limit->unit])) {
-                throw InputError::missing('last.counters.'.$limit->unit);
-            }
-        }
-
-        return new self($this->rule, $this->rebase, $this->limits, $last);
-    }
-
-    /**
      * The same item with its intervals and thresholds shortened, days and months rounded down to whole ones (at least 1).
      *
      * @param float $factor above 0 and at most 1, see {@see HarshUse}

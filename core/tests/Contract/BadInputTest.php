@@ -25,6 +25,7 @@ final class BadInputTest extends TestCase
     /** @return iterable<string, array{string, string, mixed, string, 4?: string}> kind, where to put, what (null takes it out), the path of the error */
     public static function spoilt(): iterable
     {
+        /** @var list<array{0: string, 1: string, 2: mixed, 3: string, 4?: string}> $rows */
         $rows = [
             ['due', 'as_of', '2026-02-30', 'as_of'],
             ['due', 'as_of', '04.05.2026', 'as_of'],

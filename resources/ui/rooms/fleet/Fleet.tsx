@@ -39,6 +39,10 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
     const here = lines[crafts[at] ?? -1]?.row ?? null;
     const plan = may.includes('plan');
 
+    // When the list can be used, for those who measure it.
+    useEffect(() => {
+        performance.mark('fleet-ready');
+    }, []);
     useEffect(() => {
         const move = (to: number) => {
             const next = Math.max(0, Math.min(crafts.length - 1, to));
