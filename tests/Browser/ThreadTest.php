@@ -62,7 +62,7 @@ final class ThreadTest extends TestCase
         $this->choose(dirname(__DIR__, 2).'/database/demo/import/programme-60F.json');
         $ines->see('Applying this changes 2 items')->see('new item')->see('350 ldg')->see('320 ldg');
         $ines->press('Apply')->see('Applied: 2 items changed.');
-        self::assertSame('13', $this->scalar("select count(*) from programme_items i join aircraft_types t on t.id = i.type_id where t.code = '60F'"));
+        self::assertSame('89', $this->scalar("select count(*) from programme_items i join aircraft_types t on t.id = i.type_id where t.code = '60F'"));
     }
 
     #[Depends('test_the_controller_brings_in_flying_and_a_programme')]

@@ -75,6 +75,16 @@ export function Section({ title, children, aside }: { title: string; children: R
     );
 }
 
+/** Something longer or wider than its place, reached by keyboard too. */
+export function Scroll({ label, className = '', children }: { label: string; className?: string; children: ReactNode }) {
+    return (
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reached by keyboard
+        <section aria-label={label} tabIndex={0} className={`overflow-auto ${className}`}>
+            {children}
+        </section>
+    );
+}
+
 /** An error beside what caused it; every bad line is named. */
 export function Trouble({ error }: { error: Failure | null }) {
     if (!error) {

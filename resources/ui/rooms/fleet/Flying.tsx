@@ -5,7 +5,7 @@ import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { plus, short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
-import { Section, Trouble, Wait } from '../../parts/Page';
+import { Scroll, Section, Trouble, Wait } from '../../parts/Page';
 import { ticks } from '../../parts/scale';
 
 /** What an aircraft flew, month by month and day by day, and what was done to it. */
@@ -113,7 +113,7 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                 </Section>
                 <div>
                     <Section title="Done">
-                        <div className="max-h-[30rem] overflow-auto">
+                        <Scroll label="Done" className="max-h-[30rem]">
                             <table className="w-full text-left">
                                 <thead className="sticky top-0 bg-paper text-sm text-soft">
                                     <tr>
@@ -134,7 +134,7 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                                     ))}
                                 </tbody>
                             </table>
-                        </div>
+                        </Scroll>
                     </Section>
                     <Section title="Components, on and off">
                         {history.fitted.map((f) => (

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { useStagger } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
-import { Page, Section, Wait } from '../../parts/Page';
+import { Page, Scroll, Section, Wait } from '../../parts/Page';
 import { Glyph } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
 import { fleetViews } from './views';
@@ -73,62 +73,64 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
         >
             {said && <p className="mb-2">{fleet.sentence}</p>}
             <Line fleet={fleet} />
-            <table className="mt-4 w-full text-left" data-stagger={fleet.fleet}>
-                <thead className="text-sm text-soft">
-                    <tr>
-                        <th className="py-1 font-semibold">Aircraft</th>
-                        <th className="px-2 font-semibold">Next phase</th>
-                        <th className="px-2 text-right font-semibold">Left</th>
-                        <th className="px-2 text-right font-semibold">Off the line</th>
-                        {fleet.weeks.map((w) => (
-                            <th key={w} className="px-1 text-right font-semibold whitespace-nowrap">
-                                {short(w, w)}
-                            </th>
-                        ))}
-                        <th className="px-2 text-right font-semibold">Fly in all</th>
-                        <th className="px-2 font-semibold">Which is</th>
-                        <th className="px-2 text-right font-semibold">Left then</th>
-                    </tr>
-                </thead>
-                <tbody>
-                    {fleet.rows.map((r) => (
-                        <tr key={r.mark} className="border-t border-rule/60">
-                            <td className="py-1.5 whitespace-nowrap">
-                                <Glyph state={r.state} />{' '}
-                                <Link className="font-mono font-semibold underline underline-offset-4" to={`/fleet/${r.mark}`}>
-                                    {r.mark}
-                                </Link>
-                            </td>
-                            <td className="px-2 whitespace-nowrap">
-                                {r.next} <span className="text-sm text-soft">{short(r.date)}</span>
-                            </td>
-                            <td className="px-2 text-right font-mono">{whole(r.left)}</td>
-                            <td className="px-2 text-right font-mono">
-                                {r.distance > 0 ? '+' : ''}
-                                {whole(r.distance)}
-                            </td>
-                            {r.hours.map((h, i) => (
-                                <td key={fleet.weeks[i]} className="px-1 text-right font-mono" title={r.weekNotes[i]}>
-                                    {r.weekNotes[i] ? (
-                                        <span
-                                            className={`inline-block rounded-sm px-1 ${r.weekNotes[i]?.includes('not planned') ? 'border border-dashed border-slate' : 'bg-shade'} text-slate`}
-                                        >
-                                            {h > 0 ? whole(h) : 'in'}
-                                        </span>
-                                    ) : (
-                                        whole(h)
-                                    )}
-                                </td>
+            <Scroll label={`Hours for ${fleet.name}`} className="mt-4">
+                <table className="w-full text-left" data-stagger={fleet.fleet}>
+                    <thead className="text-sm text-soft">
+                        <tr>
+                            <th className="py-1 font-semibold">Aircraft</th>
+                            <th className="px-2 font-semibold">Next phase</th>
+                            <th className="px-2 text-right font-semibold">Left</th>
+                            <th className="px-2 text-right font-semibold">Off the line</th>
+                            {fleet.weeks.map((w) => (
+                                <th key={w} className="px-1 text-right font-semibold whitespace-nowrap">
+                                    {short(w, w)}
+                                </th>
                             ))}
-                            <td className="px-2 text-right font-mono font-semibold">{whole(r.total)}</td>
-                            <td className="px-2 text-sm whitespace-nowrap text-soft">{r.advice}</td>
-                            <td className="px-2 text-right font-mono">
-                                {whole(r.endLeft)} <span className="text-soft">/ {whole(r.endTarget)}</span>
-                            </td>
+                            <th className="px-2 text-right font-semibold">Fly in all</th>
+                            <th className="px-2 font-semibold">Which is</th>
+                            <th className="px-2 text-right font-semibold">Left then</th>
                         </tr>
-                    ))}
-                </tbody>
-            </table>
+                    </thead>
+                    <tbody>
+                        {fleet.rows.map((r) => (
+                            <tr key={r.mark} className="border-t border-rule/60">
+                                <td className="py-1.5 whitespace-nowrap">
+                                    <Glyph state={r.state} />{' '}
+                                    <Link className="font-mono font-semibold underline underline-offset-4" to={`/fleet/${r.mark}`}>
+                                        {r.mark}
+                                    </Link>
+                                </td>
+                                <td className="px-2 whitespace-nowrap">
+                                    {r.next} <span className="text-sm text-soft">{short(r.date)}</span>
+                                </td>
+                                <td className="px-2 text-right font-mono">{whole(r.left)}</td>
+                                <td className="px-2 text-right font-mono">
+                                    {r.distance > 0 ? '+' : ''}
+                                    {whole(r.distance)}
+                                </td>
+                                {r.hours.map((h, i) => (
+                                    <td key={fleet.weeks[i]} className="px-1 text-right font-mono" title={r.weekNotes[i]}>
+                                        {r.weekNotes[i] ? (
+                                            <span
+                                                className={`inline-block rounded-sm px-1 ${r.weekNotes[i]?.includes('not planned') ? 'border border-dashed border-slate' : 'bg-shade'} text-slate`}
+                                            >
+                                                {h > 0 ? whole(h) : 'in'}
+                                            </span>
+                                        ) : (
+                                            whole(h)
+                                        )}
+                                    </td>
+                                ))}
+                                <td className="px-2 text-right font-mono font-semibold">{whole(r.total)}</td>
+                                <td className="px-2 text-sm whitespace-nowrap text-soft">{r.advice}</td>
+                                <td className="px-2 text-right font-mono">
+                                    {whole(r.endLeft)} <span className="text-soft">/ {whole(r.endTarget)}</span>
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            </Scroll>
             <p className="mt-2 text-sm text-soft">
                 Hours a week that bring the fleet nearest its line within its task, with none running into its phase. Shaded: in a visit;
                 dashed: a phase falls due and is not planned yet. Left then: after these weeks, beside where the line is.

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect, useRef } from 'react';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Trouble } from '../../parts/Page';
+import { Scroll, Trouble } from '../../parts/Page';
 
 type View = Schemas['ImportView'];
 
@@ -59,7 +59,7 @@ function Changes({ title, rows }: { title: string; rows: Schemas['ChangeView'][]
         return null;
     }
     return (
-        <div className="mt-3 max-h-96 overflow-auto">
+        <Scroll label={title} className="mt-3 max-h-96">
             <table className="w-full text-left text-sm">
                 <caption className="pb-1 text-left font-semibold">{title}</caption>
                 <tbody>
@@ -73,6 +73,6 @@ function Changes({ title, rows }: { title: string; rows: Schemas['ChangeView'][]
                     ))}
                 </tbody>
             </table>
-        </div>
+        </Scroll>
     );
 }
