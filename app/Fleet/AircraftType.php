@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $arrangement how its work is cut, in words
  * @property array{unit: string, interval: float, most: float}|null $phase of a phased type: hours from one phase to the next, and the most it flies in a week
- * @property-read Collection<int, ProgrammeItem> $items
+ * @property-read Collection<int, ProgrammeItem> $items those in force
+ * @property-read Collection<int, ProgrammeItem> $programme with those withdrawn
  */
 final class AircraftType extends Model
 {
@@ -23,6 +24,15 @@ final class AircraftType extends Model
 
     /** @return HasMany<ProgrammeItem, $this> */
     public function items(): HasMany
+    {
+        $inForce = $this->hasMany(ProgrammeItem::class, 'type_id');
+        $inForce->where('withdrawn', false);
+
+        return $inForce->orderBy('code');
+    }
+
+    /** @return HasMany<ProgrammeItem, $this> */
+    public function programme(): HasMany
     {
         return $this->hasMany(ProgrammeItem::class, 'type_id')->orderBy('code');
     }

@@ -135,11 +135,8 @@ final readonly class DueBook
         if ($first?->due->forecast !== null) {
             $stops[] = new Stop($first->due->driver?->next instanceof Day ? 'calendar' : 'usage', 'item:'.$first->key(), $first->due->forecast);
         }
-        foreach ($this->bottles($aircraft) as $tenure) {
-            $crosses = $tenure->component->trend()?->crossesOn;
-            if ($crosses !== null) {
-                $stops[] = new Stop('usage', "bottle:{$tenure->component_id}", $crosses);
-            }
+        foreach ($this->bottles($aircraft) as [$tenure, $crosses]) {
+            $stops[] = new Stop('usage', "bottle:{$tenure->component_id}", $crosses);
         }
         foreach ($deferrals as $id => $last) {
             if ($last !== null) {
@@ -158,10 +155,23 @@ final readonly class DueBook
         return $aircraft->deferrals->mapWithKeys(fn($d): array => [$d->id => $this->deferrals->read($d, $aircraft)->forecastLast])->all();
     }
 
-    /** @return Collection<int, ComponentTenure> what has a gauge */
-    public function bottles(Aircraft $aircraft): Collection
+    /**
+     * The bottles and accumulators that fall towards their minimum, with the last day on which they are still above it.
+     *
+     * @return list<array{ComponentTenure, Day}> the first to fall first
+     */
+    public function bottles(Aircraft $aircraft): array
     {
-        return $aircraft->tenures->filter(static fn(ComponentTenure $t): bool => $t->component->gauge !== null)->values();
+        $out = [];
+        foreach ($aircraft->tenures as $tenure) {
+            $crosses = $tenure->component->trend()?->crossesOn;
+            if ($crosses !== null) {
+                $out[] = [$tenure, $crosses];
+            }
+        }
+        usort($out, static fn(array $a, array $b): int => $a[1]->number <=> $b[1]->number);
+
+        return $out;
     }
 
     /**

@@ -13,7 +13,7 @@ use App\Shared\Model;
  * @property int $aircraft_id
  * @property string $day
  * @property string $head a {@see View\ReachRow} as JSON
- * @property string $rows list of [item, component, forecast, latest, status, unit, remaining] as JSON, days as numbers
+ * @property string $rows list of [item, component, forecast, latest, status, unit, remaining] as JSON, days as numbers; a bottle's trend has no item
  */
 final class DueSheet extends Model
 {

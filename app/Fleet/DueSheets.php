@@ -7,6 +7,7 @@ namespace App\Fleet;
 use App\Shared\Clock;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\DueStatus;
 
 /**
  * Today's due sheets of the whole fleet: those that stand are read, those that are missing worked out and kept.
@@ -71,6 +72,10 @@ final readonly class DueSheets
             }
             $order[] = $forecast ?? PHP_INT_MAX;
             $rows[] = [$row->of->id, $row->on?->component_id, $forecast, $due->latest?->number, $due->status->value, $due->driver?->unit, $due->driver?->remaining];
+        }
+        foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
+            $order[] = $last->number;
+            $rows[] = [null, $tenure->component_id, $last->number, $last->number, DueStatus::onDay($this->clock->today(), $last, (int) config('jorvel.warn_days'))->value, null, null];
         }
         asort($order);
 

@@ -36,28 +36,29 @@ final readonly class ReadDueList
             }
         }
         usort($found, static fn(array $a, array $b): int => $a[3] <=> $b[3] ?: $aircraft[$a[0]][0] <=> $aircraft[$b[0]][0]);
-        $items = ProgrammeItem::with('template')->whereIn('id', array_unique(array_column($found, 1)))->get()->mapWithKeys(static fn(ProgrammeItem $i): array => [$i->id => [$i->code, $i->title, $i->chapter, $i->workHours()]])->all();
+        $items = ProgrammeItem::with('template')->whereIn('id', array_unique(array_filter(array_column($found, 1))))->get()->mapWithKeys(static fn(ProgrammeItem $i): array => [$i->id => [$i->code, $i->title, $i->chapter, $i->workHours()]])->all();
         $positions = DB::table('tenures')->whereNull('to_date')->pluck('position', 'component_id')->all();
+        $bottles = Component::whereIn('id', array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2))->get()->keyBy('id');
         $visits = $this->visits();
         $rows = [];
         foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $status, $unit, $left]) {
-            [$code, $title, $chapter, $hours] = $items[$itemId];
-            $key = DueRow::keyOf($itemId, $componentId);
+            [$code, $title, $chapter, $hours] = $itemId === null ? [BottleWords::CODE, BottleWords::title($bottles[$componentId]), BottleWords::CHAPTER, 0.0] : $items[$itemId];
+            $key = $itemId === null ? "bottle:{$componentId}" : DueRow::keyOf($itemId, $componentId);
             $visit = $visits["{$id}/{$key}"] ?? null;
-            $calendar = $unit === 'days' || $unit === 'months';
+            $calendar = $unit === null || $unit === 'days' || $unit === 'months';
             $rows[] = new DueLine(
                 $aircraft[$id][0],
                 $aircraft[$id][1],
                 $aircraft[$id][2],
                 $key,
                 $code,
-                $componentId === null ? $title : "{$title}, {$positions[$componentId]}",
+                $componentId === null || $itemId === null ? $title : "{$title}, {$positions[$componentId]}",
                 $chapter,
                 $visit === null ? Words::state($status) : 'waiting',
                 (string) Day::fromNumber($forecast),
                 $forecast - $today->number,
                 $latest === null ? null : (string) Day::fromNumber($latest),
-                $unit,
+                $unit ?? 'trend',
                 $calendar ? Words::amount($forecast - $today->number, 'days') : Words::amount($left, $unit),
                 $hours,
                 $visit,

@@ -16,7 +16,9 @@ use App\Fleet\View\SectorView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Visit;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\DueStatus;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\Rebase;
 use Jorvel\Core\Shared\Day;
@@ -83,7 +85,7 @@ final readonly class ReadFleet
             $aircraft->counters_as_of,
             $row,
             $counters,
-            array_values($items->map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null))->all()),
+            $this->items($aircraft, $items, $planned),
             array_values($aircraft->tenures->map(fn(ComponentTenure $t): ComponentView => $this->component($aircraft, $t))->all()),
             new PlanView(
                 (object) array_map(floatval(...), $aircraft->rates),
@@ -138,6 +140,33 @@ final readonly class ReadFleet
             self::amounts($t->tenure()->counters(array_map(floatval(...), $aircraft->counters))),
             $t->component->gauge !== null,
         );
+    }
+
+    /**
+     * @param Collection<int, DueRow> $items
+     * @param array<string, string> $planned the visit that takes each, by key
+     *
+     * @return list<DueView> with the bottles that fall, the earliest first
+     */
+    private function items(Aircraft $aircraft, Collection $items, array $planned): array
+    {
+        $views = $items->map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null))->all();
+        foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
+            $views[] = $this->bottle($tenure, $last);
+        }
+        usort($views, static fn(DueView $a, DueView $b): int => ($a->days ?? PHP_INT_MAX) <=> ($b->days ?? PHP_INT_MAX));
+
+        return $views;
+    }
+
+    private function bottle(ComponentTenure $tenure, Day $last): DueView
+    {
+        $days = $this->clock->today()->daysUntil($last);
+        $status = DueStatus::onDay($this->clock->today(), $last, (int) config('jorvel.warn_days'))->value;
+        $trend = $tenure->component->trend();
+        $unit = $tenure->component->gauge['unit'] ?? '';
+
+        return new DueView("bottle:{$tenure->component_id}", BottleWords::CODE, BottleWords::title($tenure->component), BottleWords::CHAPTER, Words::state($status), $status, (string) $last, $days, Words::amount($days, 'days'), 'trend of its readings, '.Words::number($trend->slope ?? 0, 2)." {$unit} a day", 'starts anew when it is changed or filled', null, 0.0, '', $tenure->component->name(), [], null, []);
     }
 
     private function item(DueRow $row, ?string $visit): DueView

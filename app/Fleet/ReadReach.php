@@ -99,7 +99,7 @@ final readonly class ReadReach
     {
         $trend = $bottle->trend();
 
-        return ['bottle', $bottle->name().' falls below its minimum', Words::number($trend?->latest() ?? 0, 0).' '.($bottle->gauge['unit'] ?? '').' at the last reading', null];
+        return ['bottle', BottleWords::title($bottle), Words::number($trend?->latest() ?? 0, 0).' '.($bottle->gauge['unit'] ?? '').' at the last reading', null];
     }
 
     /** @return array{string, string, string, string} */

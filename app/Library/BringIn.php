@@ -79,7 +79,7 @@ final readonly class BringIn
     /** @return array{list<ChangeView>, list<ChangeView>} */
     private function compareProgramme(ProgrammeFile $file): array
     {
-        $present = $file->type->items()->with('template')->get()->keyBy('code');
+        $present = $file->type->programme()->with('template')->get()->keyBy('code');
         $changes = [];
         foreach ($file->items as $item) {
             $old = $present->get($item->code);
@@ -90,7 +90,7 @@ final readonly class BringIn
             }
             $item->id = $old->id ?? -1 - count($changes);
         }
-        $merged = $present->keyBy('code')->merge($file->items->keyBy('code'))->values();
+        $merged = $present->keyBy('code')->merge($file->items->keyBy('code'))->where('withdrawn', false)->values();
         $dates = [];
         $fleet = $this->book->query()->where('type_id', $file->type->id)->orderBy('mark')->get();
         $this->book->read($fleet);
@@ -172,17 +172,20 @@ final readonly class BringIn
         $dates[] = new ChangeView($aircraft->mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
         $was = $before->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
         foreach ($after as $row) {
-            $from = $was->get($row->of->item->code.'/'.$row->on?->component_id);
-            if ($from !== null && $from->due->forecast?->number !== $row->due->forecast?->number) {
-                $dates[] = new ChangeView($aircraft->mark, "{$row->of->item->code} {$row->title()}", (string) $from->due->forecast, (string) $row->due->forecast);
+            $from = $was->pull($row->of->item->code.'/'.$row->on?->component_id);
+            if ($from?->due->forecast?->number !== $row->due->forecast?->number) {
+                $dates[] = new ChangeView($aircraft->mark, "{$row->of->item->code} {$row->title()}", $from === null ? 'not in force' : (string) $from->due->forecast, (string) $row->due->forecast);
             }
+        }
+        foreach ($was as $gone) {
+            $dates[] = new ChangeView($aircraft->mark, "{$gone->of->item->code} {$gone->title()}", (string) $gone->due->forecast, 'no longer in force');
         }
     }
 
     private function applyProgramme(Import $import): void
     {
         foreach (self::programme($import->kind, $import->payload)->items as $item) {
-            ProgrammeItem::updateOrCreate(['type_id' => $item->type_id, 'code' => $item->code], $item->only(['template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', 'component', 'phase', 'includes', 'harsh', 'hours', 'access', 'states']));
+            ProgrammeItem::updateOrCreate(['type_id' => $item->type_id, 'code' => $item->code], $item->only(['template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', 'component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states']));
         }
     }
 
@@ -208,7 +211,7 @@ final readonly class BringIn
     private static function words(ProgrammeItem $item): string
     {
         $words = ["{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}"];
-        foreach (['component', 'phase', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
+        foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
             $value = $item->{$field};
             if ($value !== null && $value !== [] && $value !== false) {
                 $words[] = "{$field} ".(is_array($value) ? implode(', ', array_map(static fn(int|string $k, mixed $v): string => is_int($k) ? (string) $v : "{$k} {$v}", array_keys($value), $value)) : ($value === true ? 'yes' : $value));

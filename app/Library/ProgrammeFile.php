@@ -21,7 +21,7 @@ use Jorvel\Core\Shared\InputError;
  */
 final readonly class ProgrammeFile
 {
-    private const ITEM = ['type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component', 'phase', 'includes', 'harsh', 'hours', 'access', 'states'];
+    private const ITEM = ['type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'];
 
     private const LIMIT = ['unit', 'interval', 'threshold', 'tolerance_abs', 'tolerance_pct', 'tolerance_cap', 'early_abs', 'early_pct', 'early_cap'];
 
@@ -84,7 +84,7 @@ final readonly class ProgrammeFile
     /** The type's programme as it stands, to be read again by {@see read()}. */
     public static function json(AircraftType $type): string
     {
-        $items = $type->items()->with('template')->get()->map(self::row(...))->all();
+        $items = $type->programme()->with('template')->get()->map(self::row(...))->all();
 
         return json_encode(['type' => $type->code, 'items' => $items], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
     }
@@ -93,10 +93,10 @@ final readonly class ProgrammeFile
     public static function csv(AircraftType $type): string
     {
         $rows = [];
-        foreach ($type->items()->with('template')->get() as $item) {
+        foreach ($type->programme()->with('template')->get() as $item) {
             foreach ($item->limits as $l) {
                 $rows[] = [
-                    $type->code, $item->code, $item->title, $item->chapter, $item->rule, $item->rebase, $item->template->code, $item->component, $item->phase ? 'yes' : '',
+                    $type->code, $item->code, $item->title, $item->chapter, $item->rule, $item->rebase, $item->template->code, $item->component, $item->phase ? 'yes' : '', $item->withdrawn ? 'yes' : '',
                     implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours, implode(' ', $item->access ?? []), self::pairs($item->states ?? []),
                     $l['unit'], $l['interval'], $l['threshold'] ?? null,
                     ...array_map(static fn(string $k): mixed => $l['tolerance'][$k] ?? null, ['abs', 'pct', 'cap']), ...array_map(static fn(string $k): mixed => $l['early'][$k] ?? null, ['abs', 'pct', 'cap']),
@@ -112,7 +112,7 @@ final readonly class ProgrammeFile
     {
         return array_filter([
             'code' => $item->code, 'title' => $item->title, 'chapter' => $item->chapter, 'rule' => $item->rule, 'rebase' => $item->rebase, 'limits' => $item->limits, 'card' => $item->template->code,
-            'component' => $item->component, 'phase' => $item->phase ?: null, 'includes' => $item->includes ?: null, 'harsh' => $item->harsh ?: null, 'hours' => $item->hours,
+            'component' => $item->component, 'phase' => $item->phase ?: null, 'withdrawn' => $item->withdrawn ?: null, 'includes' => $item->includes ?: null, 'harsh' => $item->harsh ?: null, 'hours' => $item->hours,
             'access' => $item->access ?: null, 'states' => $item->states ?: null,
         ], static fn(mixed $v): bool => $v !== null);
     }
@@ -125,7 +125,7 @@ final readonly class ProgrammeFile
     {
         $type = AircraftType::firstWhere('code', $code) ?? throw Refused::lines('The programme is for a type that is not here. Nothing was changed.', [['line' => $typeAt, 'message' => "no aircraft type \"{$code}\""]]);
         $templates = CardTemplate::where('type_id', $type->id)->get()->keyBy('code');
-        $known = $type->items()->pluck('code')->all();
+        $known = $type->programme()->pluck('code')->all();
         foreach ($rows as $row) {
             $known[] = is_string($row->code ?? null) ? $row->code : '';
         }
@@ -179,7 +179,7 @@ final readonly class ProgrammeFile
 
         return new ProgrammeItem([
             'type_id' => $type->id, 'template_id' => $template->id, 'code' => $row->code, 'title' => $row->title, 'chapter' => $row->chapter,
-            'rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $array($row->limits), 'component' => $component, 'phase' => $row->phase ?? false,
+            'rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $array($row->limits), 'component' => $component, 'phase' => $row->phase ?? false, 'withdrawn' => $row->withdrawn ?? false,
             'includes' => $row->includes ?? [], 'harsh' => $array($row->harsh ?? null), 'hours' => $row->hours ?? null, 'access' => $row->access ?? [], 'states' => $array($row->states ?? null),
         ]);
     }
@@ -214,8 +214,10 @@ final readonly class ProgrammeFile
         }
         $row = array_map(trim(...), array_combine($head, $cells));
         $item = (object) array_filter(array_intersect_key($row, array_flip(['code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component'])), static fn(string $v): bool => $v !== '');
-        if (($row['phase'] ?? '') !== '') {
-            $item->phase = ['yes' => true, 'no' => false][$row['phase']] ?? throw InputError::at('phase', 'must be yes, no, or empty');
+        foreach (['phase', 'withdrawn'] as $field) {
+            if (($row[$field] ?? '') !== '') {
+                $item->{$field} = ['yes' => true, 'no' => false][$row[$field]] ?? throw InputError::at($field, 'must be yes, no, or empty');
+            }
         }
         foreach (['includes', 'access'] as $field) {
             if (($row[$field] ?? '') !== '') {

@@ -25,6 +25,7 @@ use Jorvel\Core\Shared\Input;
  * @property list<array<string, mixed>> $limits as in the `due` kind
  * @property string|null $component kind of component that it is done on, wherever that is fitted; null for the aircraft itself
  * @property bool $phase it is one of the type's phases
+ * @property bool $withdrawn no longer in force; kept for what was done by it
  * @property list<string> $includes codes of items that are done with it: a deeper block includes the block
  * @property array<string, float>|null $harsh factor on its intervals, by condition
  * @property float|null $hours where they differ from its card's
@@ -34,7 +35,7 @@ use Jorvel\Core\Shared\Input;
  */
 final class ProgrammeItem extends Model
 {
-    protected $casts = ['limits' => 'array', 'phase' => 'boolean', 'includes' => 'array', 'harsh' => 'array', 'hours' => 'float', 'access' => 'array', 'states' => 'array'];
+    protected $casts = ['limits' => 'array', 'phase' => 'boolean', 'withdrawn' => 'boolean', 'includes' => 'array', 'harsh' => 'array', 'hours' => 'float', 'access' => 'array', 'states' => 'array'];
 
     /** @var array<string, DueItem> never done, by factor */
     private array $never = [];

@@ -17,8 +17,8 @@ final readonly class ReadProgramme
 {
     public function of(string $code): ProgrammeRoom
     {
-        $type = AircraftType::with('items.template')->where('code', $code)->firstOrFail();
-        $rows = array_values($type->items->map(static fn(ProgrammeItem $i): ProgrammeRow => new ProgrammeRow(
+        $type = AircraftType::with('programme.template')->where('code', $code)->firstOrFail();
+        $rows = array_values($type->programme->map(static fn(ProgrammeItem $i): ProgrammeRow => new ProgrammeRow(
             $i->id,
             $i->code,
             $i->title,
@@ -32,6 +32,7 @@ final readonly class ReadProgramme
             implode(' ', $i->access ?? []),
             implode(', ', array_map(static fn(string $k, string $v): string => "{$k} {$v}", array_keys($i->states ?? []), $i->states ?? [])),
             $i->template->code,
+            $i->withdrawn,
             (object) ProgrammeFile::row($i),
         ))->all());
         $harsh = count(array_filter($rows, static fn(ProgrammeRow $r): bool => $r->harsh !== ''));
@@ -41,11 +42,11 @@ final readonly class ReadProgramme
             $type->code,
             $type->name,
             $type->arrangement,
-            "{$type->code} has ".count($rows)." items: {$on} follow a component wherever it goes, {$harsh} come sooner under harsh use.",
+            "{$type->code} has ".$type->programme->where('withdrawn', false)->count()." items: {$on} follow a component wherever it goes, {$harsh} come sooner under harsh use.",
             $rows,
             array_values(CardTemplate::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
             array_values(Component::distinct()->orderBy('kind')->pluck('kind')->all()),
-            array_values(Base::all()->flatMap(static fn(Base $b): array => $b->conditions)->merge($rows === [] ? [] : $type->items->flatMap(static fn(ProgrammeItem $i): array => array_keys($i->harsh ?? [])))->unique()->sort()->all()),
+            array_values(Base::all()->flatMap(static fn(Base $b): array => $b->conditions)->merge($rows === [] ? [] : $type->programme->flatMap(static fn(ProgrammeItem $i): array => array_keys($i->harsh ?? [])))->unique()->sort()->all()),
         );
     }
 }

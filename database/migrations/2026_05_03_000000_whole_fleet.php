@@ -49,6 +49,7 @@ return new class extends Migration {
         Schema::table('programme_items', function (Blueprint $t): void {
             $t->string('component')->nullable();
             $t->boolean('phase')->default(false);
+            $t->boolean('withdrawn')->default(false);
             $t->json('includes')->default('[]');
             $t->json('harsh')->nullable();
             $t->float('hours')->nullable();

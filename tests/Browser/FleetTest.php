@@ -93,7 +93,7 @@ final class FleetTest extends TestCase
         $ines->press('Suppose it')->see('would be overdue: it cannot be saved so');
         self::assertNull($ines->browser->executeScript("return [...document.querySelectorAll('button')].find(b => b.innerText === 'Save it so' && !b.disabled) ?? null"));
         $ines->press('leave out')->see('Suppose a change');
-        $ines->press('It flies more or less');
+        $ines->press('It flies more or less')->press('the same every day');
         $ines->type('rate-fh', '3,3')->press('Suppose it')->see('on QA-VFB; nothing is saved yet');
         self::assertSame('6.6', $this->scalar("select json_extract(rates, '$.fh') from aircraft where mark = 'QA-VFB'"));
         self::assertNotEmpty($ines->browser->findElements(WebDriverBy::cssSelector('[data-testid="what-if-QA-VFB"] svg')));
@@ -144,9 +144,9 @@ final class FleetTest extends TestCase
     {
         $ines = self::$ines->go('/fleet/due');
         $ines->press('365 days');
-        $ines->browser->wait(25, 100)->until(static fn(): bool => (int) $ines->browser->executeScript("return Number((document.body.innerText.match(/of (\\d+)/) ?? [0, 0])[1])") > 800);
+        $ines->browser->wait(25, 100)->until(static fn(): bool => (int) $ines->browser->executeScript('return Number((document.body.innerText.match(/of (\\d+)/) ?? [0, 0])[1])') > 800);
         $drawn = static fn(): int => (int) $ines->browser->executeScript("return document.querySelectorAll('tbody tr a').length");
-        $all = (int) $ines->browser->executeScript("return Number(document.body.innerText.match(/of (\\d+)/)[1])");
+        $all = (int) $ines->browser->executeScript('return Number(document.body.innerText.match(/of (\\d+)/)[1])');
         self::assertLessThan(120, $drawn());
         $first = $ines->find('tbody tr a')->getText();
         $ines->browser->executeScript('window.scrollTo(0, document.documentElement.scrollHeight)');

@@ -48,7 +48,9 @@ final readonly class Visitor
     {
         $by = WebDriverBy::cssSelector($css);
         $this->browser->wait(25, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "cannot click {$css}");
-        $this->browser->findElement($by)->click();
+        $element = $this->browser->findElement($by);
+        $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+        $element->click();
 
         return $this;
     }

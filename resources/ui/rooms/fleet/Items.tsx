@@ -95,7 +95,7 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
                             className="block size-6 accent-spruce"
                             aria-label={`Take ${item.title}`}
                             checked={chosen}
-                            disabled={item.visit !== null}
+                            disabled={item.visit !== null || item.card === ''}
                             onChange={onToggle}
                         />
                     </td>
@@ -128,11 +128,13 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
                 <tr className="bg-sheet">
                     <td colSpan={plan ? 9 : 8} className="px-4 py-3">
                         <p className="text-sm text-soft">
-                            Last done {item.lastDone ?? 'never'}; {item.rebase}. Card {item.card}
+                            {item.card === ''
+                                ? `By its trend; it ${item.rebase}`
+                                : `Last done ${item.lastDone ?? 'never'}; ${item.rebase}. Card ${item.card}`}
                             {item.access.length > 0 && `; opens ${item.access.join(', ')}`}
                             {item.component && `; on ${item.component}`}.
                         </p>
-                        <table className="mt-2 text-sm">
+                        <table className={`mt-2 text-sm ${item.limits.length === 0 ? 'hidden' : ''}`}>
                             <thead className="text-soft">
                                 <tr>
                                     {['', 'from', 'next', 'left', 'tolerance', 'forecast', 'latest'].map((h) => (

@@ -130,9 +130,13 @@ const words = (c: Change): string =>
         ? `${c.mark ?? 'visit'}: from ${c.start} to ${c.end}`
         : c.kind === 'base'
           ? `${c.mark} to ${c.base}`
-          : `${c.mark}: ${Object.entries(c.rates ?? {})
-                .map(([k, v]) => `${v} ${k}`)
-                .join(', ')} a day`;
+          : c.week
+            ? `${c.mark}: ${Object.entries(c.week)
+                  .map(([k, v]) => `${v.join(' ')} ${k}`)
+                  .join('; ')} by weekday`
+            : `${c.mark}: ${Object.entries(c.rates ?? {})
+                  .map(([k, v]) => `${v} ${k}`)
+                  .join(', ')} a day`;
 
 function Suppose({ mark, kind, bases, onAdd }: { mark: string; kind: Kind; bases: string[]; onAdd: (c: Change) => void }) {
     return <Wait query={useAircraft(mark)}>{(a) => <SupposeOf aircraft={a} kind={kind} bases={bases} onAdd={onAdd} />}</Wait>;
@@ -149,9 +153,6 @@ function SupposeOf({
     bases: string[];
     onAdd: (c: Change) => void;
 }) {
-    const [rates, setRates] = useState<Record<string, string>>(
-        Object.fromEntries(Object.entries(aircraft.plan.rates).map(([k, v]) => [k, String(v)])),
-    );
     const visit = aircraft.reach.visits[0];
     const [start, setStart] = useState(visit ? dayAt(aircraft.today, visit.from) : '');
     const [end, setEnd] = useState(visit ? dayAt(aircraft.today, visit.to) : '');
@@ -195,37 +196,102 @@ function SupposeOf({
             </div>
         );
     }
+    return <Use aircraft={aircraft} onAdd={onAdd} />;
+}
+
+const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const typed = (v: string): number => Number(v.replace(',', '.'));
+
+/** What it flies: the same every day, or by the days of a week. */
+function Use({ aircraft, onAdd }: { aircraft: Schemas['AircraftView']; onAdd: (c: Change) => void }) {
+    const [weekly, setWeekly] = useState(aircraft.plan.week !== null);
+    const [rates, setRates] = useState<Record<string, string>>(
+        Object.fromEntries(aircraft.counters.map((c) => [c.name, String(aircraft.plan.rates[c.name] ?? 0)])),
+    );
+    const [week, setWeek] = useState<Record<string, string[]>>(
+        Object.fromEntries(
+            aircraft.counters.map((c) => [
+                c.name,
+                (aircraft.plan.week?.[c.name] ?? days.map(() => aircraft.plan.rates[c.name] ?? 0)).map(String),
+            ]),
+        ),
+    );
+    const suppose = () =>
+        onAdd({
+            kind: 'use',
+            mark: aircraft.mark,
+            ...(weekly
+                ? { week: Object.fromEntries(Object.entries(week).map(([k, v]) => [k, v.map(typed)])) }
+                : { rates: Object.fromEntries(Object.entries(rates).map(([k, v]) => [k, typed(v)])), week: null }),
+        });
     return (
-        <div className={line}>
-            {aircraft.counters.map((c) => (
-                <Field
-                    key={c.name}
-                    className="w-44"
-                    label={`${c.title} a day`}
-                    name={`rate-${c.name}`}
-                    inputMode="decimal"
-                    value={rates[c.name] ?? ''}
-                    hint={c.flown === null ? undefined : `flown of late: ${c.flown}`}
-                    onChange={(e) => setRates({ ...rates, [c.name]: e.target.value })}
-                />
-            ))}
-            <div className="pb-6">
-                <Button
-                    big
-                    onClick={() =>
-                        onAdd({
-                            kind: 'use',
-                            mark: aircraft.mark,
-                            rates: Object.fromEntries(Object.entries(rates).map(([k, v]) => [k, Number(v.replace(',', '.'))])),
-                        })
-                    }
-                >
-                    Suppose it
-                </Button>
-            </div>
-            {aircraft.plan.week && (
-                <p className="basis-full text-sm text-soft">It then flies these every day, in place of its week’s pattern.</p>
+        <div className="mt-4">
+            <Choice
+                label="How it flies"
+                options={[
+                    { value: 'week', name: 'by the days of a week' },
+                    { value: 'same', name: 'the same every day' },
+                ]}
+                value={weekly ? 'week' : 'same'}
+                onChange={(v) => setWeekly(v === 'week')}
+            />
+            {weekly ? (
+                <table className="mt-3">
+                    <thead className="text-sm text-soft">
+                        <tr>
+                            <th />
+                            {days.map((d) => (
+                                <th key={d} className="px-1 text-left font-semibold">
+                                    {d}
+                                </th>
+                            ))}
+                            <th className="px-3 text-left font-semibold">flown of late</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {aircraft.counters.map((c) => (
+                            <tr key={c.name}>
+                                <td className="pr-3 font-semibold">{c.title}</td>
+                                {days.map((d, i) => (
+                                    <td key={d} className="p-1">
+                                        <input
+                                            aria-label={`${c.title}, ${d}`}
+                                            inputMode="decimal"
+                                            className="h-10 w-16 rounded-lg border-2 border-soft bg-paper px-2 font-mono"
+                                            value={week[c.name]?.[i] ?? ''}
+                                            onChange={(e) =>
+                                                setWeek({
+                                                    ...week,
+                                                    [c.name]: (week[c.name] ?? []).map((v, n) => (n === i ? e.target.value : v)),
+                                                })
+                                            }
+                                        />
+                                    </td>
+                                ))}
+                                <td className="px-3 text-soft">{c.flown === null ? '' : `${c.flown} a day`}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            ) : (
+                <div className="mt-3 flex flex-wrap gap-4">
+                    {aircraft.counters.map((c) => (
+                        <Field
+                            key={c.name}
+                            className="w-44"
+                            label={`${c.title} a day`}
+                            name={`rate-${c.name}`}
+                            inputMode="decimal"
+                            value={rates[c.name] ?? ''}
+                            hint={c.flown === null ? undefined : `flown of late: ${c.flown}`}
+                            onChange={(e) => setRates({ ...rates, [c.name]: e.target.value })}
+                        />
+                    ))}
+                </div>
             )}
+            <Button big className="mt-3" onClick={suppose}>
+                Suppose it
+            </Button>
         </div>
     );
 }

@@ -4,13 +4,13 @@ import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
 import { ImportPreview } from './ImportPreview';
-import { type Item, type Limit, limitUnits, numbers } from './item';
+import { blank, type Item, type Limit, limitUnits, numbers } from './item';
 
-type Props = { programme: Schemas['ProgrammeRoom']; row: Schemas['ProgrammeRow']; onClose: () => void };
+type Props = { programme: Schemas['ProgrammeRoom']; row: Schemas['ProgrammeRow'] | null; onClose: () => void };
 
-/** One item changed: it goes the way of a file, so that it is checked, shown against every aircraft's dates, and applied. */
+/** One item changed, or a new one: it goes the way of a file, so that it is checked, shown against every aircraft's dates, and applied. */
 export function EditItem({ programme, row, onClose }: Props) {
-    const [item, setItem] = useState<Item>(row.source as unknown as Item);
+    const [item, setItem] = useState<Item>(row ? (row.source as unknown as Item) : blank(programme.cards[0] ?? ''));
     const [view, setView] = useState<Schemas['ImportView'] | null>(null);
     const [error, setError] = useState<Failure | null>(null);
     const change = (part: Partial<Item>) => {
@@ -29,8 +29,14 @@ export function EditItem({ programme, row, onClose }: Props) {
         }
     };
     return (
-        <Dialog open onClose={onClose} title={`${programme.type} ${item.code}`} wide>
+        <Dialog open onClose={onClose} title={row ? `${programme.type} ${item.code}` : `A new item of the ${programme.type}`} wide>
             <div className="grid grid-cols-2 gap-4">
+                {!row && (
+                    <>
+                        <Field label="Item" name="code" value={item.code} onChange={(e) => change({ code: e.target.value })} />
+                        <Field label="Chapter" name="chapter" value={item.chapter} onChange={(e) => change({ chapter: e.target.value })} />
+                    </>
+                )}
                 <Field
                     label="What"
                     name="title"
@@ -94,6 +100,17 @@ export function EditItem({ programme, row, onClose }: Props) {
                         <Small key={c} label={c} value={item.harsh?.[c]} onChange={(v) => change({ harsh: { ...item.harsh, [c]: v } })} />
                     ))}
                 </div>
+            )}
+            {row && (
+                <label className="mt-4 flex min-h-10 items-center gap-2">
+                    <input
+                        type="checkbox"
+                        className="size-6 accent-spruce"
+                        checked={item.withdrawn === true}
+                        onChange={(e) => change({ withdrawn: e.target.checked ? true : undefined })}
+                    />
+                    withdrawn: no longer in force; what was done by it stays in the record
+                </label>
             )}
             <ImportPreview view={view} error={error} onView={setView} />
             <div className="mt-5 flex gap-3">

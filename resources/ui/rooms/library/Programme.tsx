@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useMe, useProgramme } from '../../api/hooks';
+import { Button } from '../../parts/Button';
 import { Page, Wait } from '../../parts/Page';
 import { type Column, Table } from '../../parts/Table';
 import { EditItem } from './EditItem';
@@ -26,7 +27,12 @@ const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
                 <span className="font-mono whitespace-nowrap">{row.original.code}</span>
             ),
     },
-    { id: 'title', header: 'What', accessorKey: 'title' },
+    {
+        id: 'title',
+        header: 'What',
+        accessorFn: (r) => (r.withdrawn ? `${r.title} (withdrawn)` : r.title),
+        cell: ({ row, getValue }) => <span className={row.original.withdrawn ? 'text-soft' : ''}>{String(getValue())}</span>,
+    },
     { id: 'limits', header: 'Limits', accessorKey: 'limits' },
     { id: 'rebase', header: 'Next counts', accessorKey: 'rebase' },
     { id: 'component', header: 'On', accessorFn: (r) => r.component ?? '' },
@@ -46,7 +52,7 @@ const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
 /** One type's programme: read, taken away as a file, and edited item by item with a preview of every date. */
 export function Programme() {
     const may = useMe().data?.may ?? [];
-    const [editing, setEditing] = useState<Row | null>(null);
+    const [editing, setEditing] = useState<Row | 'new' | null>(null);
     return (
         <Wait query={useProgramme(useParams().type ?? '')}>
             {(p) => (
@@ -67,10 +73,19 @@ export function Programme() {
                     }
                     actions={
                         <>
-                            <a className="underline underline-offset-4" href={`/api/library/programmes/${p.type}/file.json`} download>
+                            {may.includes('bring') && <Button onClick={() => setEditing('new')}>New item</Button>}
+                            <a
+                                className="self-center underline underline-offset-4"
+                                href={`/api/library/programmes/${p.type}/file.json`}
+                                download
+                            >
                                 JSON
                             </a>
-                            <a className="underline underline-offset-4" href={`/api/library/programmes/${p.type}/file.csv`} download>
+                            <a
+                                className="self-center underline underline-offset-4"
+                                href={`/api/library/programmes/${p.type}/file.csv`}
+                                download
+                            >
                                 CSV
                             </a>
                         </>
@@ -83,7 +98,7 @@ export function Programme() {
                         empty="The type has no programme yet. Bring one in."
                         file={`/api/library/programmes/${p.type}/file.csv`}
                     />
-                    {editing && <EditItem key={editing.code} programme={p} row={editing} onClose={() => setEditing(null)} />}
+                    {editing && <EditItem programme={p} row={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
                 </Page>
             )}
         </Wait>

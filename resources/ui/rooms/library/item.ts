@@ -15,6 +15,8 @@ export type Item = {
     rebase: string;
     card: string;
     component?: string;
+    chapter: string;
+    withdrawn?: boolean;
     harsh?: Record<string, Typed>;
     limits: Limit[];
     [more: string]: unknown;
@@ -33,6 +35,17 @@ const filled = (map: Record<string, Typed | undefined> | undefined): Record<stri
     const kept = Object.entries(map ?? {}).filter(([, v]) => v !== undefined && String(v).trim() !== '');
     return kept.length === 0 ? undefined : Object.fromEntries(kept.map(([k, v]) => [k, number(v as Typed)]));
 };
+
+/** An item that is not in the programme yet. */
+export const blank = (card: string): Item => ({
+    code: '',
+    title: '',
+    chapter: '',
+    rule: 'first',
+    rebase: 'planned',
+    card,
+    limits: [{ unit: 'months', interval: '' }],
+});
 
 /** The item as the file has it. */
 export function numbers(item: Item): Record<string, unknown> {
