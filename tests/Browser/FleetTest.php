@@ -78,6 +78,7 @@ final class FleetTest extends TestCase
         $ines->press('move')->see("Move Brake accumulator {$serial}");
         $ines->type('position', 'shelf 4')->type('reason', 'weeps at the charging valve')->press('Take it off')->see('7 components are fitted');
         $ines->press('Fit one from the store');
+        $ines->browser->wait(25, 100)->until(static fn(): bool => (bool) $ines->browser->executeScript("return [...document.querySelectorAll('select[name=component] option')].some(o => o.text.includes(arguments[0]))", [$serial]));
         $ines->browser->executeScript("const s = document.querySelector('select[name=component]'); s.value = [...s.options].find(o => o.text.includes(arguments[0])).value; s.dispatchEvent(new Event('change', { bubbles: true }));", [$serial]);
         $ines->type('position', 'brake accumulator')->type('reason', 'new seal')->press('Fit it')->see('8 components are fitted');
         $ines->press('Flying and history')->see('weeps at the charging valve');

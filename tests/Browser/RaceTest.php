@@ -45,6 +45,23 @@ final class RaceTest extends TestCase
         self::assertSame(0, $code, $said);
     }
 
+    public function test_dates_are_right_however_readers_and_writers_meet(): void
+    {
+        $marks = self::$stage->database()->query("select mark, counters_as_of from aircraft where mark like 'Q-%' order by mark")->fetchAll(\PDO::FETCH_KEY_PAIR);
+        self::assertCount(8, $marks);
+        $requests = [];
+        foreach (array_keys($marks) as $mark) {
+            array_push($requests, ['/api/fleet', null], ["/api/fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '9.5', 'ldg' => '12']]], ['/api/due?days=30', null]);
+        }
+        $answers = $this->atOnce('ines', array_map(static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"], $requests, array_keys($requests)));
+        self::assertSame([200], array_values(array_unique(array_column($answers, 0))), implode("\n", array_column($answers, 1)));
+        $read = fn(): array => array_column($this->atOnce('ines', [['/api/fleet', null, ''], ['/api/due?days=30', null, '']]), 1);
+        $kept = $read();
+        self::$stage->database()->exec('delete from due_sheets');
+        self::assertSame($read(), $kept, 'what is kept is what would be worked out anew');
+        self::assertSame(8, $this->number("select count(*) from flying_entries where date = '2026-05-05'"));
+    }
+
     private function card(): int
     {
         return $this->number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'");
@@ -61,7 +78,7 @@ final class RaceTest extends TestCase
     }
 
     /**
-     * Sends requests at the same time, signed in as the technician.
+     * Sends requests for one place at the same time, signed in as the technician.
      *
      * @param callable(int): array{array<string, mixed>, string} $make body and key
      *
@@ -69,13 +86,24 @@ final class RaceTest extends TestCase
      */
     private function together(int $many, string $path, callable $make): array
     {
+        return $this->atOnce('oda', array_map(static fn(int $i): array => [$path, ...$make($i)], range(0, $many - 1)));
+    }
+
+    /**
+     * Sends requests at the same time.
+     *
+     * @param list<array{string, array<string, mixed>|null, string}> $requests path, body (none to read), key
+     *
+     * @return list<array{int, string}> status and body of each
+     */
+    private function atOnce(string $login, array $requests): array
+    {
         $jar = (string) tempnam(sys_get_temp_dir(), 'jorvel-jar');
         $this->send('/', null, $jar);
-        self::assertSame(200, $this->send('/api/sign-in', ['login' => 'oda', 'password' => 'hangar-demo'], $jar)[0]);
+        self::assertSame(200, $this->send('/api/sign-in', ['login' => $login, 'password' => 'hangar-demo'], $jar)[0]);
         $multi = curl_multi_init();
         $handles = [];
-        for ($i = 0; $i < $many; $i++) {
-            [$body, $key] = $make($i);
+        foreach ($requests as [$path, $body, $key]) {
             $handles[] = $handle = $this->handle($path, $body, $jar, $key);
             curl_multi_add_handle($multi, $handle);
         }

@@ -1,10 +1,13 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { Arc } from './Arc';
+import { Months } from './Months';
 import { Caution } from './Page';
 import { Reach } from './Reach';
 import { Scale } from './Scale';
+import { StaggerLine } from './StaggerLine';
 import { Glyph, State } from './State';
+import { Trend } from './Trend';
 
 /** Numbers of one attribute in a drawing, in their order. */
 const numbers = (svg: string, pattern: RegExp): number[] => [...svg.matchAll(pattern)].map((m) => Number(m[1]));
@@ -121,5 +124,133 @@ describe('a caution', () => {
         const html = renderToStaticMarkup(<Caution level={level}>Stay out of the arc.</Caution>);
         expect(html).toContain(`aria-label="${word}"`);
         expect(html).not.toMatch(/rust|ochre|spruce/);
+    });
+});
+
+describe('a phased fleet against its line', () => {
+    const craft = (mark: string, left: number, target: number) => ({
+        mark,
+        next: 'Phase A',
+        left,
+        target,
+        distance: left - target,
+        date: null,
+        hours: [],
+        weekNotes: [],
+        total: 0,
+        share: 0,
+        advice: '',
+        endLeft: left,
+        endTarget: target,
+        state: Math.abs(left - target) > 10 ? 'watch' : 'clear',
+    });
+    const fleet = (rows: ReturnType<typeof craft>[]) => ({
+        fleet: 'coast',
+        name: 'Coast',
+        type: 'R4',
+        interval: 120,
+        sentence: '',
+        spread: 0,
+        endSpread: 0,
+        tasks: [],
+        short: [],
+        weeks: [],
+        rows,
+    });
+    /** Where each aircraft's drop begins and ends. */
+    const drops = (svg: string): [number, number][] =>
+        [...svg.matchAll(/y1="([\d.]+)" y2="([\d.]+)" stroke="currentColor"/g)].map((m) => [Number(m[1]), Number(m[2])]);
+
+    it('draws a drop from where it is to where the line is, upwards when it has too few hours left', () => {
+        const svg = renderToStaticMarkup(<StaggerLine fleet={fleet([craft('a', 100, 100), craft('b', 90, 60), craft('c', 5, 20)])} />);
+        const [a, b, c] = drops(svg) as [[number, number], [number, number], [number, number]];
+        expect(a[0]).toBeCloseTo(a[1]);
+        expect(b[0]).toBeLessThan(b[1]);
+        expect(c[0]).toBeGreaterThan(c[1]);
+        expect(b[1] - b[0]).toBeCloseTo(2 * (c[0] - c[1]));
+    });
+
+    it('puts every aircraft that is on the line onto its stroke', () => {
+        const n = 5;
+        const rows = Array.from({ length: n }, (_, r) => craft(`q${r}`, (120 * (n - r - 0.5)) / n, (120 * (n - r - 0.5)) / n));
+        const svg = renderToStaticMarkup(<StaggerLine fleet={fleet(rows)} />);
+        const [x1, x2, y1, y2] = (svg.match(/<line x1="([\d.]+)" x2="([\d.]+)" y1="([\d.]+)" y2="([\d.]+)" class="stroke-ink"/) ?? [])
+            .slice(1)
+            .map(Number) as [number, number, number, number];
+        const circles = [...svg.matchAll(/<circle cx="([\d.]+)" cy="([\d.]+)"/g)].map((m) => [Number(m[1]), Number(m[2])] as const);
+        expect(circles).toHaveLength(n);
+        for (const [x, y] of circles) {
+            expect(y).toBeCloseTo(y1 + ((x - x1) / (x2 - x1)) * (y2 - y1), 6);
+        }
+    });
+
+    it('tells who is off it by shape, and has room for more than a full interval', () => {
+        const svg = renderToStaticMarkup(<StaggerLine fleet={fleet([craft('over', 150, 90), craft('on', 30, 30)])} />);
+        expect(svg.match(/<circle/g)).toHaveLength(1);
+        expect(drops(svg).every(([from, to]) => from >= 0 && to >= 0)).toBe(true);
+    });
+});
+
+describe('a trend', () => {
+    const bottle = (date: string | null, minimum = 90) => ({
+        component: 1,
+        name: 'Bottle B1',
+        partNo: 'JV-1',
+        mark: 'QA-VFE',
+        position: 'crew oxygen',
+        unit: 'bar',
+        minimum,
+        reference: 21,
+        state: 'watch',
+        said: '',
+        date,
+        days: date === null ? null : 20,
+        latest: 96,
+        slope: -0.3,
+        expected: null,
+        leak: null,
+        points: [
+            { date: '2026-04-05', day: -30, pressure: 105 },
+            { date: '2026-04-20', day: -15, pressure: 100.4 },
+            { date: '2026-05-05', day: 0, pressure: 96.1 },
+        ],
+        line: [
+            { day: -30, pressure: 105 },
+            { day: 20, pressure: minimum },
+        ],
+        readings: [],
+    });
+
+    it('meets the minimum where the line ends, to the right of today', () => {
+        const svg = renderToStaticMarkup(<Trend bottle={bottle('2026-05-25')} />);
+        const line = svg.match(/<line x1="[\d.]+" y1="[\d.]+" x2="([\d.]+)" y2="([\d.]+)" class="stroke-ink"/) ?? [];
+        const minimum = Number(svg.match(/y1="([\d.]+)" y2="[\d.]+" class="stroke-rust"/)?.[1]);
+        const today = Number(svg.match(/<line x1="([\d.]+)" x2="[\d.]+" y1="14"/)?.[1]);
+        expect(Number(line[2])).toBeCloseTo(minimum);
+        expect(Number(line[1])).toBeGreaterThan(today);
+        expect(svg).toContain('minimum 90 bar');
+        expect(svg).toContain('25 May');
+    });
+
+    it('draws each reading higher the more it shows, and no date where it does not fall', () => {
+        const svg = renderToStaticMarkup(<Trend bottle={bottle(null)} />);
+        const heights = numbers(svg, /<circle cx="[\d.]+" cy="([\d.]+)"/g);
+        expect(heights).toHaveLength(3);
+        expect([...heights].sort((a, b) => a - b)).toEqual(heights);
+        expect(svg).not.toContain('25 May');
+        expect(renderToStaticMarkup(<Trend bottle={{ ...bottle(null), line: [] }} />)).toBe('');
+    });
+});
+
+describe('the months flown', () => {
+    it('are as high as their hours, beside the planned mean', () => {
+        const months = [120, 60, 0].map((fh, i) => ({ month: `2026-0${i + 1}`, days: fh > 0 ? 20 : 0, flown: { fh, ldg: 1 } }));
+        const svg = renderToStaticMarkup(<Months months={months} mean={2} />);
+        const [a, b, c] = numbers(svg, /height="([\d.]+)"/g) as [number, number, number];
+        expect(a / b).toBeCloseTo(2);
+        expect(c).toBe(0);
+        const planned = Number(svg.match(/y1="([\d.]+)" y2="[\d.]+" class="stroke-ink"/)?.[1]);
+        expect(120 - planned).toBeCloseTo(b * (60.8 / 60), 1);
+        expect(renderToStaticMarkup(<Months months={[]} mean={2} />)).toContain('Nothing was flown yet');
     });
 });

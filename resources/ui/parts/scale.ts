@@ -46,3 +46,6 @@ export const drawn = (entry: string): number | null => {
     const number = entry.trim().match(/^[+-]?\d+(?:[.,]\d+)?/)?.[0];
     return number === undefined ? null : Number(number.replace(',', '.'));
 };
+
+/** Hours as they are said on a plan: to the half. */
+export const halves = (v: number): string => (Math.round(v * 2) / 2).toLocaleString('en-GB');

@@ -5,12 +5,13 @@ import { useStagger } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
 import { Page, Scroll, Section, Wait } from '../../parts/Page';
+import { StaggerLine } from '../../parts/StaggerLine';
 import { Glyph } from '../../parts/State';
+import { halves } from '../../parts/scale';
 import { Choice, Tabs } from '../../parts/Tabs';
 import { fleetViews } from './views';
 
 const lengths = [4, 6, 8, 12].map((w) => ({ value: w, name: `${w} weeks` }));
-const whole = (v: number): string => (Math.round(v * 2) / 2).toLocaleString('en-GB');
 
 /** Phased fleets against their straight lines, and the hours that bring each back. */
 export function Stagger() {
@@ -72,7 +73,7 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
             }
         >
             {said && <p className="mb-2">{fleet.sentence}</p>}
-            <Line fleet={fleet} />
+            <StaggerLine fleet={fleet} />
             <Scroll label={`Hours for ${fleet.name}`} className="mt-4">
                 <table className="w-full text-left" data-stagger={fleet.fleet}>
                     <thead className="text-sm text-soft">
@@ -103,10 +104,10 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
                                 <td className="px-2 whitespace-nowrap">
                                     {r.next} <span className="text-sm text-soft">{short(r.date)}</span>
                                 </td>
-                                <td className="px-2 text-right font-mono">{whole(r.left)}</td>
+                                <td className="px-2 text-right font-mono">{halves(r.left)}</td>
                                 <td className="px-2 text-right font-mono">
                                     {r.distance > 0 ? '+' : ''}
-                                    {whole(r.distance)}
+                                    {halves(r.distance)}
                                 </td>
                                 {r.hours.map((h, i) => (
                                     <td key={fleet.weeks[i]} className="px-1 text-right font-mono" title={r.weekNotes[i]}>
@@ -114,17 +115,17 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
                                             <span
                                                 className={`inline-block rounded-sm px-1 ${r.weekNotes[i]?.includes('not planned') ? 'border border-dashed border-slate' : 'bg-shade'} text-slate`}
                                             >
-                                                {h > 0 ? whole(h) : 'in'}
+                                                {h > 0 ? halves(h) : 'in'}
                                             </span>
                                         ) : (
-                                            whole(h)
+                                            halves(h)
                                         )}
                                     </td>
                                 ))}
-                                <td className="px-2 text-right font-mono font-semibold">{whole(r.total)}</td>
+                                <td className="px-2 text-right font-mono font-semibold">{halves(r.total)}</td>
                                 <td className="px-2 text-sm whitespace-nowrap text-soft">{r.advice}</td>
                                 <td className="px-2 text-right font-mono">
-                                    {whole(r.endLeft)} <span className="text-soft">/ {whole(r.endTarget)}</span>
+                                    {halves(r.endLeft)} <span className="text-soft">/ {halves(r.endTarget)}</span>
                                 </td>
                             </tr>
                         ))}
@@ -136,53 +137,5 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
                 dashed: a phase falls due and is not planned yet. Left then: after these weeks, beside where the line is.
             </p>
         </Section>
-    );
-}
-
-/** The fleet sorted by hours left, over its straight line; each drop is how far it is off. */
-function Line({ fleet }: { fleet: Schemas['StaggerView'] }) {
-    const n = fleet.rows.length;
-    const top = Math.max(fleet.interval, ...fleet.rows.map((r) => r.left));
-    const x = (i: number) => 70 + ((i + 0.5) / n) * 860;
-    const y = (h: number) => 180 - (Math.max(0, h) / top) * 160;
-    return (
-        <svg
-            viewBox="0 0 960 214"
-            className="w-full max-w-5xl"
-            role="img"
-            aria-label={`${fleet.name}: hours left to the next phase against the straight line`}
-        >
-            {[0, 0.5, 1].map((part) => (
-                <g key={part}>
-                    <line x1="70" x2="930" y1={y(fleet.interval * part)} y2={y(fleet.interval * part)} className="stroke-rule" />
-                    <text x="62" y={y(fleet.interval * part) + 4} textAnchor="end" className="fill-soft font-mono text-[13px]">
-                        {whole(fleet.interval * part)} h
-                    </text>
-                </g>
-            ))}
-            <line x1="70" x2="930" y1={y(fleet.interval)} y2={y(0)} className="stroke-ink" strokeWidth="2" />
-            {fleet.rows.map((r, i) => (
-                <g key={r.mark} className={r.state === 'clear' ? 'text-spruce' : 'text-ochre'}>
-                    <title>{`${r.mark}: ${whole(r.left)} h left, ${whole(Math.abs(r.distance))} h ${r.distance > 0 ? 'above' : 'below'} the line`}</title>
-                    <line x1={x(i)} x2={x(i)} y1={y(r.left)} y2={y(r.target)} stroke="currentColor" strokeWidth="3" strokeDasharray="4 3" />
-                    {r.state === 'clear' ? (
-                        <circle cx={x(i)} cy={y(r.left)} r="6.5" className="fill-paper" stroke="currentColor" strokeWidth="2.5" />
-                    ) : (
-                        <>
-                            <path
-                                d={`M${x(i)} ${y(r.left) - 9}l9 9-9 9-9-9Z`}
-                                className="fill-paper"
-                                stroke="currentColor"
-                                strokeWidth="2"
-                            />
-                            <path d={`M${x(i) - 9} ${y(r.left)}h18l-9 9Z`} fill="currentColor" />
-                        </>
-                    )}
-                    <text x={x(i)} y="204" textAnchor="middle" className="fill-ink font-mono text-[14px] font-bold">
-                        {r.mark}
-                    </text>
-                </g>
-            ))}
-        </svg>
     );
 }
