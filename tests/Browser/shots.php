@@ -29,7 +29,7 @@ try {
 
     $ines->go('/library')->see('Choose a programme');
     $ines->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-60F.json');
-    $ines->see('What stops each aircraft first');
+    $ines->see('Applying this changes');
     $shot($ines, '03-import-preview');
 
     $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="27-31"] button');
@@ -71,6 +71,14 @@ try {
     $shot($tor, '13-release');
     $tor->go('/stores')->find('table');
     $shot($tor, '14-stores');
+    $ines->go('/fleet/stagger')->find('[data-stagger]');
+    $shot($ines, '16-stagger');
+    $ines->go('/fleet/bottles')->find('[data-testid="bottle"]');
+    $shot($ines, '17-bottles');
+    $ines->go('/fleet/what-if?mark=QC-TAA')->press('It moves to another base')->press('Suppose it')->see('nothing is saved yet');
+    $shot($ines, '18-what-if');
+    $ines->go('/fleet/QA-VFD?view=flying')->see('Flown, by month');
+    $shot($ines, '19-flying-and-history');
     $tor->go('/fleet')->find('[data-mark]');
     $tor->browser->executeScript("localStorage.setItem('jorvel.theme', 'night')");
     $tor->go('/fleet')->find('[data-mark]');
