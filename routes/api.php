@@ -37,6 +37,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('stagger', [FleetController::class, 'stagger']);
     Route::post('fleet/{mark}/flying', [FlyingController::class, 'enter'])->middleware('once');
     Route::post('flying/{id}/correct', [FlyingController::class, 'correct'])->middleware('once');
+    Route::post('sectors/{id}/cancel', [FlyingController::class, 'cancel'])->middleware('once');
     Route::post('flying-programme', [FlyingController::class, 'programme']);
     Route::get('components', [ComponentController::class, 'stored']);
     Route::post('components/{id}/move', [ComponentController::class, 'move'])->middleware('once');

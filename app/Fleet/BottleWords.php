@@ -13,6 +13,6 @@ final class BottleWords
 
     public static function title(Component $bottle): string
     {
-        return "{$bottle->name()} falls below its minimum";
+        return "{$bottle->name()} runs low";
     }
 }

@@ -43,7 +43,7 @@ final class FlyingCheck
      *
      * @param array<string, string> $cells
      * @param array<string, float> $counters as they stood before
-     * @param int $days since they were read
+     * @param int $days since they were read; 0 where a reading would say nothing
      *
      * @return array<string, float>
      *
@@ -71,6 +71,8 @@ final class FlyingCheck
             if ($column === $counter) {
                 CountRules::requireFlown($counter, $value);
                 $flown[$counter] = $value;
+            } elseif ($days < 1) {
+                throw InputError::at($column, 'is a reading, and this day lies before the last one counted; enter what was flown');
             } else {
                 try {
                     $flown[$counter] = CountRules::between($counter, (float) $counters[$counter], $value, $days);

@@ -42,4 +42,12 @@ final class FlyingController
 
         return new JsonResponse($bring->look($request->person(), $sectors ? 'sectors' : 'flying', 'flying programme', $text));
     }
+
+    #[OA\Post(path: '/api/sectors/{id}/cancel', operationId: 'cancelSector', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]
+    public function cancel(int $id, ViewRequest $request, FlyingLog $log, ReadFleet $read): JsonResponse
+    {
+        Gate::authorize('keep', Fleet::class);
+
+        return new JsonResponse($read->aircraft($log->cancel($request->person(), $id)->mark));
+    }
 }

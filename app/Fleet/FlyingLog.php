@@ -57,6 +57,9 @@ final readonly class FlyingLog
             $craft = Aircraft::where('mark', $mark)->firstOrFail();
             try {
                 $day = Day::parse($date);
+                if ($this->wasLeftOut($craft, $day)) {
+                    return $this->enterLate($by, $craft, $day, FlyingCheck::amounts($craft, $cells, $craft->counters, 0));
+                }
                 $flown = FlyingCheck::day($craft, $day, $cells, $craft->counters, Day::parse($craft->counters_as_of), $this->clock->today());
             } catch (InputError $e) {
                 throw self::refused($e);
@@ -67,6 +70,24 @@ final readonly class FlyingLog
 
             return $craft;
         });
+    }
+
+    /** A day within the log that was passed over: nothing stands for it. */
+    private function wasLeftOut(Aircraft $craft, Day $day): bool
+    {
+        return (string) $day <= $craft->counters_as_of
+            && FlyingEntry::where('aircraft_id', $craft->id)->where('date', '<', (string) $day)->exists()
+            && FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => (string) $day, 'current' => true])->doesntExist();
+    }
+
+    /** @param array<string, float> $flown */
+    private function enterLate(Person $by, Aircraft $craft, Day $day, array $flown): Aircraft
+    {
+        FlyingEntry::create(['aircraft_id' => $craft->id, 'date' => (string) $day, 'flown' => $flown, 'person_id' => $by->id, 'source' => 'hand', 'reason' => 'entered late', 'at' => (string) $this->clock->now()]);
+        $this->carry($craft, (string) $day, $flown);
+        $this->records->write($by, 'flying.entered', "aircraft:{$craft->mark}", ['date' => (string) $day, 'flown' => $flown, 'late' => true]);
+
+        return $craft->refresh();
     }
 
     /**
@@ -104,6 +125,19 @@ final readonly class FlyingLog
             $this->records->write($by, 'flying.corrected', "aircraft:{$craft->mark}", ['date' => $old->date, 'was' => $old->flown, 'is' => $flown, 'reason' => $reason]);
 
             return $new;
+        });
+    }
+
+    /** Takes a planned flight out of the plan; the record keeps that it was there. */
+    public function cancel(Person $by, int $sectorId): Aircraft
+    {
+        return DB::transaction(function () use ($by, $sectorId): Aircraft {
+            $sector = Sector::findOrFail($sectorId);
+            $craft = Aircraft::findOrFail($sector->aircraft_id);
+            $sector->delete();
+            $this->records->write($by, 'plan.sector_cancelled', "aircraft:{$craft->mark}", ['date' => $sector->date, 'number' => $sector->number, 'use' => $sector->use]);
+
+            return $craft;
         });
     }
 

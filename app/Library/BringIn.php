@@ -244,7 +244,7 @@ final readonly class BringIn
         $sentence = match (true) {
             $import->state === 'applied' => "Applied: {$n} {$what} changed.",
             $n === 0 => 'This file changes nothing: everything in it is already so.',
-            default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates')." and the first stop of {$moves} aircraft.",
+            default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates').' and '.($moves === 0 ? 'no first stop.' : "the first stop of {$moves} aircraft."),
         };
 
         return new ImportView($import->id, $import->kind, $import->name, $import->state, $sentence, $changes, $dates);

@@ -32,7 +32,8 @@ try {
     $ines->see('Applying this changes');
     $shot($ines, '03-import-preview');
 
-    $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="27-31"] button');
+    $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="61-21"] button');
+    $ines->browser->executeScript('window.scrollTo(0, 0)');
     $shot($ines, '04-aircraft');
     $ines->press('Make a visit of 1')->press('Make the visit and its 1 card')->see('nobody to work it');
     $visit = basename((string) parse_url($ines->browser->getCurrentURL(), PHP_URL_PATH));

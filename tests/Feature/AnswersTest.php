@@ -76,7 +76,7 @@ final class AnswersTest extends WorldCase
         self::assertSame('waiting', $rows['QA-VFA']['state'], 'in its block check');
         self::assertSame('waiting', $rows['Q-403']['state'], 'waiting for its re-read card');
         self::assertCount(2, $rows['QC-TAB']['fuses'], 'a locked-out reverser and a second deferral');
-        self::assertSame(['bottle', 'Crew oxygen bottle BO144 falls below its minimum'], [$rows['QA-VFE']['stop']['kind'], $rows['QA-VFE']['stop']['title']], 'its trend meets its minimum');
+        self::assertSame(['bottle', 'Crew oxygen bottle BO144 runs low'], [$rows['QA-VFE']['stop']['kind'], $rows['QA-VFE']['stop']['title']], 'its trend meets its minimum');
         $days = array_map(static fn(array $r): int => $r['stop']['days'], array_values(array_filter($fleet['rows'], static fn(array $r): bool => $r['state'] !== 'waiting')));
         $sorted = $days;
         sort($sorted);

@@ -182,4 +182,34 @@ final class FlyingTest extends WorldCase
             self::assertSame($before, $state());
         }
     }
+
+    public function test_a_day_that_was_left_out_is_entered_late_and_carries_like_a_correction(): void
+    {
+        // A gap in the log is the same as a day of nothing; filling it is the same as never having left it out.
+        $craft = Aircraft::where('mark', 'Q-405')->firstOrFail();
+        $whole = $this->state('Q-405');
+        $entry = FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => '2026-03-11'])->firstOrFail();
+        $flown = array_map(strval(...), $entry->flown);
+        self::assertGreaterThan(0, $entry->flown['fh']);
+        $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => '0', 'ldg' => '0'], 'reason' => 'of another aircraft'])->assertOk();
+        FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => '2026-03-11'])->update(['current' => false]);
+        $enter = fn(string $date, array $cells) => $this->as('ines', 'POST', 'fleet/Q-405/flying', ['date' => $date, 'flown' => $cells]);
+        $enter('2026-03-11', ['fh_total' => '3600', 'ldg' => '2'])->assertStatus(422)->assertJsonPath('lines.0.line', 'fh_total');
+        $enter('2026-03-11', $flown)->assertOk();
+        self::assertSame($whole, $this->state('Q-405'));
+        self::assertSame('entered late', FlyingEntry::latest('id')->firstOrFail()->reason);
+        $enter('2026-03-11', $flown)->assertStatus(422)->assertJsonPath('lines.0.line', 'date');
+        $enter('2012-01-01', $flown)->assertStatus(422);
+    }
+
+    public function test_a_cancelled_sector_is_gone_from_the_plan_and_stays_in_the_record(): void
+    {
+        $plan = fn(): array => $this->as('mika', 'GET', 'fleet/QC-TAA')->json('plan.sectors');
+        $first = $plan()[0];
+        $this->as('ines', 'POST', "sectors/{$first['id']}/cancel")->assertOk();
+        self::assertNotContains($first['id'], array_column($plan(), 'id'));
+        $record = DB::table('records')->orderByDesc('id')->first();
+        self::assertSame(['plan.sector_cancelled', 'aircraft:QC-TAA', true], [$record?->what, $record?->subject, str_contains((string) $record?->data, $first['date'])]);
+        $this->as('ines', 'POST', "sectors/{$first['id']}/cancel")->assertNotFound();
+    }
 }

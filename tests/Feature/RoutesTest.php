@@ -28,7 +28,7 @@ final class RoutesTest extends WorldCase
             'GET me' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY, 'GET moment' => self::EVERYBODY, 'POST compute/due' => self::EVERYBODY,
             'GET fleet' => self::EVERYBODY, 'GET fleet/QA-VFA' => self::EVERYBODY,
             'GET fleet/QA-VFA/history' => self::EVERYBODY, 'GET due' => self::EVERYBODY, 'GET due.csv' => self::EVERYBODY, 'GET stagger' => self::EVERYBODY,
-            'POST fleet/QA-VFA/flying' => ['ines'], 'POST flying/1/correct' => ['ines'], 'POST flying-programme' => ['ines'],
+            'POST fleet/QA-VFA/flying' => ['ines'], 'POST flying/1/correct' => ['ines'], 'POST flying-programme' => ['ines'], 'POST sectors/1/cancel' => ['ines'],
             'GET components' => self::EVERYBODY, 'POST components/1/move' => ['ines'], 'GET bottles' => self::EVERYBODY,
             'POST components/1/readings' => ['ines', 'oda', 'runa', 'tor'], 'POST readings/1/correct' => ['ines', 'oda', 'runa', 'tor'],
             'POST what-if' => ['ines'], 'POST what-if/apply' => ['ines'],

@@ -1,6 +1,7 @@
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { useFleet, useFloor, useMe, useVisits } from '../api/hooks';
+import { fleetViews } from '../rooms/fleet/views';
 import { rooms } from './rooms';
 
 /** One box to go anywhere or do anything by typing. */
@@ -37,6 +38,11 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
                             Bring in a programme or yesterday's flying
                         </Command.Item>
                     )}
+                    {fleetViews.slice(1).map((v) => (
+                        <Command.Item key={v.to} className={item} onSelect={to(v.to)}>
+                            {v.name} <span className="text-soft">Fleet</span>
+                        </Command.Item>
+                    ))}
                     {actions.map((a) => (
                         <Command.Item
                             key={a.name}

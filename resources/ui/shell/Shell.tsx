@@ -109,6 +109,7 @@ export function Shell({ children }: { children: ReactNode }) {
                         ['j, k', 'next, previous aircraft in Fleet'],
                         ['Enter', 'open; keep a reading; confirm a step'],
                         ['p', 'plan the chosen aircraft'],
+                        ['v', 'make a visit: of what stops the chosen aircraft, or of the chosen items'],
                     ].map(([keys, what]) => (
                         <div key={keys} className="contents">
                             <dt className="font-mono">{keys}</dt>

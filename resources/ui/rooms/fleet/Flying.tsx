@@ -17,6 +17,7 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
     const [entering, setEntering] = useState(false);
     const [wrong, setWrong] = useState<Schemas['FlyingView'] | null>(null);
     const [all, setAll] = useState(false);
+    const cancel = useSend((id: number, headers) => take(api.POST('/api/sectors/{id}/cancel', { params: { path: { id } }, headers })));
     const th = 'py-1 pr-4 font-semibold';
     return (
         <>
@@ -70,10 +71,23 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                     {aircraft.plan.sectors.length > 0 && (
                         <>
                             <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Planned sectors</h3>
+                            <Trouble error={cancel.error} />
                             {aircraft.plan.sectors.map((s) => (
-                                <p key={s.id} className="border-b border-rule/60 py-1">
-                                    {short(s.date, aircraft.today)} <span className="font-mono text-sm text-soft">{s.number}</span> {s.from}{' '}
-                                    to {s.to}, {s.use}
+                                <p key={s.id} className="flex items-baseline gap-2 border-b border-rule/60 py-1" data-sector={s.number}>
+                                    {short(s.date, aircraft.today)} <span className="font-mono text-sm text-soft">{s.number}</span>
+                                    <span className="flex-1">
+                                        {s.from} to {s.to}, {s.use}
+                                    </span>
+                                    {may && (
+                                        <button
+                                            type="button"
+                                            className="min-h-9 px-2 text-sm underline underline-offset-4"
+                                            disabled={cancel.isPending}
+                                            onClick={() => cancel.mutate(s.id)}
+                                        >
+                                            cancel
+                                        </button>
+                                    )}
                                 </p>
                             ))}
                         </>

@@ -68,7 +68,7 @@ function WhatIfOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                     ? 'Saved. The dates below are the fleet’s dates now.'
                     : (view?.sentence ?? 'Suppose a change, and see what it does to every date.')
             }
-            note={saved ? undefined : 'Nothing is saved until you say so.'}
+            note={saved || view ? undefined : 'Nothing is saved until you say so.'}
             actions={
                 view && !saved && may.includes('keep') ? (
                     <Button kind="main" disabled={apply.isPending || overdue} onClick={() => apply.mutate({ changes, base: view.base })}>
