@@ -36,8 +36,10 @@ final readonly class ProgrammeFile
         } catch (\JsonException $e) {
             throw Refused::lines('The file is not JSON. Nothing was changed.', [['line' => 'file', 'message' => $e->getMessage()]]);
         }
-        if (! $data instanceof \stdClass || ! is_string($data->type ?? null) || ! is_array($data->items ?? null)) {
-            throw Refused::lines('The file is not a programme. Nothing was changed.', [['line' => 'file', 'message' => 'must be an object with "type" and a list "items"']]);
+        try {
+            Schema::check('programme', $data);
+        } catch (InputError $e) {
+            throw Refused::lines('The file is not a programme. Nothing was changed.', [['line' => $e->path === '' ? 'file' : $e->path, 'message' => $e->getMessage()]]);
         }
 
         return self::check($data->type, 'type', $data->items, static fn(int $i, string $path): string => self::line($text, $i).", items.{$i}".($path === '' ? '' : '.'.$path));

@@ -102,6 +102,35 @@ final class FleetTest extends TestCase
         self::assertSame('3.3', $this->scalar("select json_extract(rates, '$.fh') from aircraft where mark = 'QA-VFB'"));
     }
 
+    public function test_stagger_answers_how_many_weeks_and_how_many_hours(): void
+    {
+        $ines = self::$ines->go('/fleet/stagger');
+        $heads = static fn(): int => count($ines->browser->findElements(WebDriverBy::cssSelector('[data-stagger="coast"] th')));
+        $ines->find('[data-stagger="coast"]');
+        self::assertSame(4 + 6 + 3, $heads());
+        $ines->press('4 weeks');
+        $ines->browser->wait(25, 100)->until(static fn(): bool => $heads() === 4 + 4 + 3);
+        $total = static fn(): float => (float) $ines->browser->executeScript(<<<'JS'
+            const cells = [...document.querySelectorAll('[data-stagger="coast"] tbody tr')].map(r => r.cells[8].innerText.replace(',', ''));
+            return cells.reduce((sum, c) => sum + Number(c), 0);
+            JS);
+        self::assertEqualsWithDelta(480, $total(), 0.1, 'four weeks of 120 hours');
+        $field = $ines->browser->findElement(WebDriverBy::xpath('//section[.//table[@data-stagger="coast"]]//input[@placeholder="120"]'));
+        $field->sendKeys('80'.WebDriverKeys::ENTER);
+        $ines->browser->wait(25, 100)->until(static fn(): bool => abs($total() - 320) < 0.1, 'four weeks of 80 hours');
+        self::assertNotEmpty($ines->browser->findElements(WebDriverBy::cssSelector('svg[aria-label*="straight line"]')));
+    }
+
+    public function test_a_planned_sector_is_cancelled(): void
+    {
+        $ines = self::$ines->go('/fleet/QC-TAA?view=flying');
+        $number = (string) $ines->find('[data-sector]')->getAttribute('data-sector');
+        $before = (int) $this->scalar("select count(*) from sectors s join aircraft a on a.id = s.aircraft_id where mark = 'QC-TAA'");
+        $ines->click("[data-sector='{$number}'] button");
+        $ines->browser->wait(25, 100)->until(static fn(): bool => $ines->browser->findElements(WebDriverBy::cssSelector("[data-sector='{$number}']")) === []);
+        self::assertSame((string) ($before - 1), $this->scalar("select count(*) from sectors s join aircraft a on a.id = s.aircraft_id where mark = 'QC-TAA'"));
+    }
+
     public function test_a_technician_reads_a_bottle_and_puts_a_reading_right(): void
     {
         $oda = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('oda');

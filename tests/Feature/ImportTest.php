@@ -37,8 +37,8 @@ final class ImportTest extends WorldCase
         $text = "{\"type\": \"60F\",\n\"items\": [\n".implode(",\n", [$item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": 5, "colour": 1'), $item('D', '"interval": 5', 'nope'), $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}')])."\n]}";
         $lines = $this->look('programme', $text)->assertStatus(422)->json('lines');
         self::assertSame(['line 4, items.1.limits.0.interval', 'line 5, items.2.code', 'line 6, items.3.limits.0.colour', 'line 7, items.4.card', 'line 8, items.5.limits.0.tolerance'], array_column($lines, 'line'));
-        foreach (['{', '[]', '{"type": "XX", "items": []}', '{"type": "60F"}'] as $bad) {
-            $this->look('programme', $bad)->assertStatus(422);
+        foreach (['{' => 'file', '[]' => 'file', '{"type": "XX", "items": []}' => 'type', '{"type": "60F"}' => 'items', '{"type": "60F", "items": {}}' => 'items', '{"type": "60F", "items": [], "more": 1}' => 'more'] as $bad => $place) {
+            self::assertSame($place, $this->look('programme', $bad)->assertStatus(422)->json('lines.0.line'), $bad);
         }
         self::assertSame(88, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', '60F%'))->count());
     }

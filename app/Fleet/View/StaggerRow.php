@@ -22,7 +22,7 @@ final readonly class StaggerRow
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $weekNotes,
         #[OA\Property] public float $total,
-        #[OA\Property] public float $share,
+        #[OA\Property] public float $planned,
         #[OA\Property] public string $advice,
         #[OA\Property] public float $endLeft,
         #[OA\Property] public float $endTarget,

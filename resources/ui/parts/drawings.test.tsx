@@ -138,7 +138,7 @@ describe('a phased fleet against its line', () => {
         hours: [],
         weekNotes: [],
         total: 0,
-        share: 0,
+        planned: 0,
         advice: '',
         endLeft: left,
         endTarget: target,
