@@ -25,6 +25,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** What the rooms answer: in the shape they describe, in the demo world's own story, without a query in a loop. */
 final class AnswersTest extends WorldCase
 {
+    private static ?\stdClass $description = null;
+
     /** @return iterable<string, array{string, string, int}> route as described, as asked, the most queries it may take */
     public static function rooms(): iterable
     {
@@ -53,8 +55,11 @@ final class AnswersTest extends WorldCase
     #[DataProvider('rooms')]
     public function test_an_answer_is_as_described_and_takes_few_queries(string $route, string $path, int $most): void
     {
-        Artisan::call('jorvel:openapi');
-        $description = json_decode((string) file_get_contents(storage_path('app/openapi.json')));
+        if (self::$description === null) {
+            Artisan::call('jorvel:openapi');
+            self::$description = json_decode((string) file_get_contents(storage_path('app/openapi.json')));
+        }
+        $description = self::$description;
         $schema = $description->paths->{$route}->get->responses->{'200'}->content->{'application/json'}->schema;
         $this->person('oda');
         DB::enableQueryLog();

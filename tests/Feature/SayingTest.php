@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Fleet\Component;
+use App\Fleet\PressureReading;
 use App\Fleet\ReadReach;
 use App\Fleet\View\StopView;
 use App\Shared\Calendar;
@@ -35,6 +37,35 @@ final class SayingTest extends WorldCase
     public function test_the_sentence_a_controller_came_for(string $kind, string $title, string $left, string $date, int $days, string $counted, string $said): void
     {
         self::assertSame($said, app(ReadReach::class)->sentence('QA-VFC', $counted, new StopView($kind, $title, $left, $date, $days, null)));
+    }
+
+    /** @return iterable<string, array{list<array{string, float}>, float|null, string, string}> readings at 21 °C, what use takes, state, what is said */
+    public static function bottles(): iterable
+    {
+        yield 'use' => [[['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]], 0.1, 'clear', 'Falls 0.1 bar a day: as use explains; at its minimum in 170 days.'];
+        yield 'soon' => [[['2026-04-05', 93], ['2026-04-15', 92], ['2026-04-25', 91]], 0.1, 'stop', 'Falls 0.1 bar a day: as use explains; at its minimum today.'];
+        yield 'in three weeks' => [[['2026-04-05', 95], ['2026-04-15', 94], ['2026-04-25', 93]], 0.1, 'watch', 'Falls 0.1 bar a day: as use explains; at its minimum in 20 days.'];
+        yield 'a leak' => [[['2026-04-05', 150], ['2026-04-15', 146], ['2026-04-25', 142]], 0.1, 'watch', 'Falls 0.4 bar a day: more than twice what use explains, look for a leak; at its minimum in 120 days.'];
+        yield 'nothing expected' => [[['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]], null, 'clear', 'Falls 0.1 bar a day; at its minimum in 170 days.'];
+        yield 'holds' => [[['2026-04-05', 110], ['2026-04-15', 110], ['2026-04-25', 110]], 0.1, 'clear', 'Does not fall.'];
+        yield 'below' => [[['2026-04-05', 92], ['2026-04-15', 91], ['2026-04-25', 89]], null, 'stop', 'Falls 0.15 bar a day; by the line it is below its minimum.'];
+        yield 'too few' => [[['2026-04-05', 110], ['2026-04-05', 109]], 0.1, 'waiting', 'Fewer than three readings on different days since it was changed: no trend yet.'];
+    }
+
+    /** @param list<array{string, float}> $readings */
+    #[DataProvider('bottles')]
+    public function test_what_a_bottle_says(array $readings, ?float $expected, string $state, string $said): void
+    {
+        $bottle = Component::where('kind', 'oxygen bottle')->whereHas('tenure')->firstOrFail();
+        $bottle->update(['gauge' => ['unit' => 'bar', 'minimum' => 90, ...($expected === null ? [] : ['expected' => $expected])]]);
+        PressureReading::where('component_id', $bottle->id)->delete();
+        foreach ($readings as [$date, $pressure]) {
+            PressureReading::create(['component_id' => $bottle->id, 'date' => $date, 'pressure' => $pressure, 'temp_c' => 21, 'replaced' => false, 'current' => true, 'at' => '2026-05-05T12:00:00Z']);
+        }
+        $view = array_column($this->as('mika', 'GET', 'bottles')->json('bottles'), null, 'component')[$bottle->id];
+        self::assertSame([$state, $said], [$view['state'], $view['said']]);
+        self::assertCount(count($readings), $view['readings']);
+        self::assertSame($state === 'waiting' ? [0, 0] : [3, 2], [count($view['points']), count($view['line'])]);
     }
 
     public function test_csv_comes_back_as_it_went_out(): void

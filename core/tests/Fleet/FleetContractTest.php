@@ -6,6 +6,9 @@ namespace Jorvel\Core\Tests\Fleet;
 
 use Jorvel\Core\Contract\Door;
 use Jorvel\Core\Fleet\CountRules;
+use Jorvel\Core\Fleet\DueStatus;
+use Jorvel\Core\Fleet\StaggerAircraft;
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\GasPressure;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Unit;
@@ -101,6 +104,29 @@ final class FleetContractTest extends TestCase
             self::assertEqualsWithDelta(GasPressure::at($p, Unit::bar, $from, $to) * 100, GasPressure::at($p * 100, Unit::kPa, $from, $to), 1e-6, 'in any unit the same');
         }
         self::assertEqualsWithDelta(100.0, GasPressure::at(50.0 - 1.01325 / 2, Unit::bar, 0.0, 273.15), 0.02, 'twice the kelvin, twice the absolute pressure');
+    }
+
+    /** @return iterable<string, array{int, DueStatus}> days from today, how it stands with fourteen to warn */
+    public static function lastDays(): iterable
+    {
+        yield 'yesterday' => [-1, DueStatus::Overdue];
+        yield 'today' => [0, DueStatus::DueSoon];
+        yield 'the last day of the warning' => [14, DueStatus::DueSoon];
+        yield 'the day after' => [15, DueStatus::Ok];
+    }
+
+    #[DataProvider('lastDays')]
+    public function test_how_a_last_day_stands(int $days, DueStatus $status): void
+    {
+        $today = Day::parse('2026-05-05');
+        self::assertSame($status, DueStatus::onDay($today, $today->plusDays($days), 14));
+    }
+
+    public function test_when_an_aircraft_of_a_phased_fleet_flies(): void
+    {
+        $craft = StaggerAircraft::of('a', 30, 20, 0, [0, 4], 2, 3);
+        self::assertSame([1, 5, 6], array_values(array_filter(range(0, 6), $craft->flies(...))));
+        self::assertSame([0, 1], array_values(array_filter(range(0, 1), StaggerAircraft::of('b', 30, 20)->flies(...))));
     }
 
     /** @return iterable<string, array{string, float, float, int, float|string}> counter, before, reading, days, flown or the error */
