@@ -13,6 +13,14 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\Allowance;
+use Jorvel\Core\Fleet\Due;
+use Jorvel\Core\Fleet\DueItem;
+use Jorvel\Core\Fleet\DueLimit;
+use Jorvel\Core\Fleet\Flying;
+use Jorvel\Core\Fleet\LastDone;
+use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Fleet\Rule;
 use Jorvel\Core\Shared\Day;
 use RuntimeException;
 
@@ -52,6 +60,7 @@ final readonly class LargeFigures
             $each[$size] = $ms * 1000 / (400 * $size);
             yield self::figure("whole fleet from rows to kept dates, {$size} aircraft, ".number_format(400 * $size).' items, median', $ms, 'ms', $size === 200 ? 1000 : null);
         }
+        yield self::figure('an item from its row to its kept date, over the core alone', $each[200] / $this->coreAlone(), 'ratio', null);
         yield self::figure('growth: time an item at 200 aircraft over that at 20', $each[200] / $each[20], 'ratio', 1.5);
     }
 
@@ -115,6 +124,24 @@ final readonly class LargeFigures
         }
 
         return $ms;
+    }
+
+    /** Microseconds the core takes for an item of one limit of hours and one of months, in the same minute: the machine's speed varies. */
+    private function coreAlone(): float
+    {
+        $flying = Flying::of(Day::parse('2026-05-04'), ['fh' => 10_500.0], ['fh' => 5.5], [], Day::parse('2016-03-12'));
+        $item = DueItem::of(Rule::First, Rebase::Planned, [DueLimit::of('fh', 600, null, Allowance::of(null, 5, 20)), DueLimit::of('months', 18)]);
+        $last = LastDone::on(Day::parse('2026-01-04'), ['fh' => 10_100.0]);
+        $each = [];
+        for ($round = 0; $round < 9; $round++) {
+            $from = hrtime(true);
+            for ($i = 0; $i < 10_000; $i++) {
+                Due::since($flying, $item, $last);
+            }
+            $each[] = (hrtime(true) - $from) / 1e3 / 10_000;
+        }
+
+        return self::part($each, 0.5);
     }
 
     /** @param non-empty-list<float> $values */

@@ -6,10 +6,12 @@ namespace App\Library;
 
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Fleet\Allowance;
 use Jorvel\Core\Fleet\DueItem;
-use Jorvel\Core\Fleet\DueKind;
+use Jorvel\Core\Fleet\DueLimit;
 use Jorvel\Core\Fleet\HarshUse;
-use Jorvel\Core\Shared\Input;
+use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Fleet\Rule;
 
 /**
  * A programme item of a type: what must be done, and how often.
@@ -53,11 +55,21 @@ final class ProgrammeItem extends Model
      */
     public function due(float $factor = 1.0): DueItem
     {
-        return $this->never[(string) $factor] ??= DueKind::item(Input::of((object) [
-            'rule' => $this->rule,
-            'rebase' => $this->rebase,
-            'limits' => json_decode((string) json_encode($this->limits)),
-        ]))->shortened($factor);
+        return $this->never[(string) $factor] ??= DueItem::of(Rule::from($this->rule), Rebase::from($this->rebase), array_map(static fn(array $l): DueLimit => DueLimit::of(
+            $l['unit'],
+            (float) $l['interval'],
+            isset($l['threshold']) ? (float) $l['threshold'] : null,
+            self::allowance($l['tolerance'] ?? null),
+            self::allowance($l['early'] ?? null),
+        ), $this->limits))->shortened($factor);
+    }
+
+    /** @param array<string, float|int>|null $a */
+    private static function allowance(?array $a): ?Allowance
+    {
+        $part = static fn(string $name): ?float => isset($a[$name]) ? (float) $a[$name] : null;
+
+        return $a === null ? null : Allowance::of($part('abs'), $part('pct'), $part('cap'));
     }
 
     public function harshUse(): HarshUse

@@ -168,15 +168,18 @@ final class LargeWorld
     private function done(Aircraft $craft, array $engines, array $items, Day $today): void
     {
         $rows = [];
+        // How far this aircraft's items have run at the most: some stop soon, some have time.
+        $most = $this->random->getInt(70, 97);
         foreach ($items as $item) {
-            foreach ($item->component === null ? [null] : $engines as $engine) {
-                $limit = $item->limits[0];
-                $part = $this->random->getInt(2, 95) / 100;
-                $days = (int) ($limit['unit'] === 'months' ? $limit['interval'] * 30 * $part : min(900, $limit['interval'] * $part / $craft->rates['fh']));
+            $span = min(array_map(static fn(array $l): float => match ($l['unit']) {
+                'months' => $l['interval'] * 30.0, 'fh' => $l['interval'] / $craft->rates['fh'], default => $l['interval'] / $craft->rates['ldg'],
+            }, $item->limits)) * ($item->harsh === null ? 1.0 : 0.66);
+            foreach ($item->component === null ? [null] : $engines as $n => $engine) {
+                $days = (int) min(1000, $span * $this->random->getInt(2, $most) / 100);
                 $ago = fn(string $of, float $now): float => round(max(0, $now - $days * $craft->rates[$of]), 1);
                 $rows[] = [
                     'aircraft_id' => $engine === null ? $craft->id : null, 'component_id' => $engine, 'item_id' => $item->id, 'date' => (string) $today->plusDays(-1 - $days), 'counted_to' => (string) $today->plusDays(-1 - $days),
-                    'counters' => json_encode($engine === null ? ['fh' => $ago('fh', $craft->counters['fh']), 'ldg' => round($ago('ldg', $craft->counters['ldg']))] : ['fh' => $ago('fh', 500.0 + $craft->counters['fh'] - 4000), 'cyc' => round($ago('ldg', 450.0 + $craft->counters['ldg'] - 3500))]),
+                    'counters' => json_encode($engine === null ? ['fh' => $ago('fh', $craft->counters['fh']), 'ldg' => round($ago('ldg', $craft->counters['ldg']))] : ['fh' => $ago('fh', 500.0 * ($n + 1) + $craft->counters['fh'] - 4000 - $craft->id), 'cyc' => round($ago('ldg', 450.0 * ($n + 1) + $craft->counters['ldg'] - 3500 - $craft->id))]),
                     'planned' => null,
                 ];
             }

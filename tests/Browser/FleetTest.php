@@ -107,7 +107,7 @@ final class FleetTest extends TestCase
         $ines = self::$ines->go('/fleet/stagger');
         $heads = static fn(): int => count($ines->browser->findElements(WebDriverBy::cssSelector('[data-stagger="coast"] th')));
         $ines->find('[data-stagger="coast"]');
-        self::assertSame(4 + 6 + 3, $heads());
+        self::assertCount(4 + 6 + 3, $ines->browser->findElements(WebDriverBy::cssSelector('[data-stagger="coast"] th')));
         $ines->press('4 weeks');
         $ines->browser->wait(25, 100)->until(static fn(): bool => $heads() === 4 + 4 + 3);
         $total = static fn(): float => (float) $ines->browser->executeScript(<<<'JS'
