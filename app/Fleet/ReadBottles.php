@@ -56,7 +56,7 @@ final readonly class ReadBottles
             $gauge['unit'],
             (float) $gauge['minimum'],
             (float) ($gauge['reference'] ?? 21),
-            $this->state($days, $trend),
+            $trend?->state($today, (int) config('jorvel.warn_days')) ?? 'waiting',
             $this->said($trend, $days, $gauge['unit']),
             $trend?->crossesOn === null ? null : (string) $trend->crossesOn,
             $days,
@@ -68,18 +68,6 @@ final readonly class ReadBottles
             $trend === null ? [] : $this->line($trend, $today),
             array_values($bottle->log->map(static fn(PressureReading $r): GaugeRow => new GaugeRow($r->id, $r->date, $r->pressure, $r->temp_c, $r->replaced, $r->current, $r->person?->name, $r->reason))->all()),
         );
-    }
-
-    private function state(?int $days, ?DepletionResult $trend): string
-    {
-        $warn = (int) config('jorvel.warn_days');
-
-        return match (true) {
-            $trend === null => 'waiting',
-            $days !== null && $days <= $warn => 'stop',
-            $trend->leakSuspect === true, $days !== null && $days <= 2 * $warn => 'watch',
-            default => 'clear',
-        };
     }
 
     private function said(?DepletionResult $trend, ?int $days, string $unit): string

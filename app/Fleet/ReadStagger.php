@@ -66,8 +66,7 @@ final readonly class ReadStagger
         }
         $then = array_column($result->then->places, null, 0);
         $crafts = $group->keyBy('mark');
-        $place = $phase['interval'] / max(1, $group->count());
-        $rows = array_map(function (array $p) use ($result, $then, $crafts, $next, $weeks, $unit, $place): StaggerRow {
+        $rows = array_map(function (array $p) use ($result, $then, $crafts, $next, $weeks, $unit): StaggerRow {
             [$mark, $left, $target] = $p;
             $craft = $crafts[$mark];
             $total = (float) array_sum($result->hours[$mark]);
@@ -87,7 +86,7 @@ final readonly class ReadStagger
                 self::advice($total - $planned),
                 $then[$mark][1],
                 $then[$mark][2],
-                abs($left - $target) <= $place / 2 ? 'clear' : 'watch',
+                $result->now->keepsPlace($left - $target) ? 'clear' : 'watch',
             );
         }, $result->now->places);
 

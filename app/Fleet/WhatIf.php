@@ -187,7 +187,7 @@ final readonly class WhatIf
     {
         foreach ($aircraft->visits as $visit) {
             $takes = $visit->cards->contains(static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $row->key());
-            if ($takes && $row->due->latest !== null && $visit->start > (string) $this->clock->today() && $visit->start > (string) $row->due->latest) {
+            if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy(Day::parse($visit->start))) {
                 return "must be done by {$row->due->latest}; the visit would begin on {$visit->start}";
             }
         }

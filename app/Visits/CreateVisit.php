@@ -68,7 +68,7 @@ final readonly class CreateVisit
             if (isset($taken[$row->key()])) {
                 throw Refused::because("{$row->of->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing was saved.");
             }
-            if ($due->latest !== null && $due->status->value !== 'overdue' && $start->number > $due->latest->number) {
+            if ($due->missedBy($start)) {
                 throw Refused::because("{$row->of->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.");
             }
         }

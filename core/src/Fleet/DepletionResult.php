@@ -40,6 +40,23 @@ final readonly class DepletionResult
         return $this->intercept + $this->slope * $this->points[0][0]->daysUntil($day);
     }
 
+    /**
+     * How it stands today: `stop` when the line meets the minimum within the warning days or has done so, `watch` within twice
+     * as long or where a leak is suspected, else `clear`.
+     *
+     * @pure
+     */
+    public function state(Day $today, int $warnDays): string
+    {
+        $days = $this->crossesOn === null ? PHP_INT_MAX : $today->daysUntil($this->crossesOn);
+
+        return match (true) {
+            $days <= $warnDays => 'stop',
+            $days <= 2 * $warnDays, $this->leakSuspect === true => 'watch',
+            default => 'clear',
+        };
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -57,6 +57,16 @@ final readonly class DueResult
         return new self($limits, $driver, $driver->forecast, $latest === PHP_INT_MAX ? null : Day::fromNumber($latest), $status);
     }
 
+    /**
+     * Whether work that begins on this day would come too late. What is overdue already is not: any day is as late.
+     *
+     * @pure
+     */
+    public function missedBy(Day $start): bool
+    {
+        return $this->latest !== null && $this->status !== DueStatus::Overdue && $start->number > $this->latest->number;
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

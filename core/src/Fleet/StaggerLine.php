@@ -15,7 +15,7 @@ final readonly class StaggerLine
     /**
      * @param list<array{string, float, float}> $places id, hours left, where the line is; from the head down
      */
-    private function __construct(public array $places) {}
+    private function __construct(public array $places, private float $interval) {}
 
     /**
      * @param array<array-key, float> $left by id, in the order of the places, the head first
@@ -32,7 +32,17 @@ final readonly class StaggerLine
             $places[] = [(string) $id, $hours, $interval * ($n - $rank++ - 0.5) / $n];
         }
 
-        return new self($places);
+        return new self($places, $interval);
+    }
+
+    /**
+     * Whether an aircraft so far from the line still keeps its own place: it is nearer to it than to a neighbour's.
+     *
+     * @pure
+     */
+    public function keepsPlace(float $distance): bool
+    {
+        return abs($distance) <= $this->interval / max(1, count($this->places)) / 2;
     }
 
     /**

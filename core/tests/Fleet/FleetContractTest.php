@@ -5,9 +5,21 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Fleet;
 
 use Jorvel\Core\Contract\Door;
+use Jorvel\Core\Fleet\Allowance;
 use Jorvel\Core\Fleet\CountRules;
+use Jorvel\Core\Fleet\Depletion;
+use Jorvel\Core\Fleet\Due;
+use Jorvel\Core\Fleet\DueItem;
+use Jorvel\Core\Fleet\DueLimit;
+use Jorvel\Core\Fleet\DueResult;
 use Jorvel\Core\Fleet\DueStatus;
+use Jorvel\Core\Fleet\Flying;
+use Jorvel\Core\Fleet\GasReading;
+use Jorvel\Core\Fleet\LastDone;
+use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Fleet\Rule;
 use Jorvel\Core\Fleet\StaggerAircraft;
+use Jorvel\Core\Fleet\StaggerLine;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\GasPressure;
 use Jorvel\Core\Shared\InputError;
@@ -120,6 +132,37 @@ final class FleetContractTest extends TestCase
     {
         $today = Day::parse('2026-05-05');
         self::assertSame($status, DueStatus::onDay($today, $today->plusDays($days), 14));
+    }
+
+    /** @return iterable<string, array{float, float|null, string}> bar at the last of three readings five days apart, expected a day, state on that day with fourteen to warn */
+    public static function bottleStates(): iterable
+    {
+        yield 'far off' => [110.0, null, 'clear'];
+        yield 'four weeks and a day' => [92.9, null, 'clear'];
+        yield 'four weeks' => [92.8, null, 'watch'];
+        yield 'two weeks' => [91.4, null, 'stop'];
+        yield 'below' => [89.0, null, 'stop'];
+        yield 'far off, but it leaks' => [110.0, 0.04, 'watch'];
+    }
+
+    #[DataProvider('bottleStates')]
+    public function test_how_a_bottle_stands(float $last, ?float $expected, string $state): void
+    {
+        $day = Day::parse('2026-05-05');
+        $readings = array_map(static fn(int $ago): GasReading => GasReading::of($day->plusDays(-$ago), $last + 0.1 * $ago, 21, Unit::bar), [10, 5, 0]);
+        self::assertSame($state, Depletion::of($readings, Unit::bar, 90, 21, $expected)->state($day, 14));
+    }
+
+    public function test_who_keeps_a_place_on_the_line_and_what_comes_too_late(): void
+    {
+        $line = StaggerLine::through(['a' => 90.0, 'b' => 40.0], 100);
+        self::assertSame([true, true, false], [$line->keepsPlace(25), $line->keepsPlace(-25), $line->keepsPlace(25.1)]);
+        $day = Day::parse('2026-05-05');
+        $item = DueItem::of(Rule::First, Rebase::Actual, [DueLimit::of('days', 10, null, Allowance::of(3, null, null))]);
+        $due = static fn(int $ago): DueResult => Due::since(Flying::of($day, [], []), $item, LastDone::on($day->plusDays(-$ago), []));
+        self::assertSame([false, true], [$due(5)->missedBy($day->plusDays(8)), $due(5)->missedBy($day->plusDays(9))], 'within its tolerance');
+        self::assertFalse($due(20)->missedBy($day->plusDays(30)), 'what is overdue cannot be missed again');
+        self::assertFalse(Due::since(Flying::of($day, [], []), DueItem::of(Rule::First, Rebase::Actual, []), null)->missedBy($day), 'nor what never falls due');
     }
 
     public function test_when_an_aircraft_of_a_phased_fleet_flies(): void
