@@ -8,7 +8,6 @@ use App\Crew\Person;
 use App\Fleet\View\WhatIfItem;
 use App\Fleet\View\WhatIfRow;
 use App\Fleet\View\WhatIfView;
-use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
@@ -25,7 +24,7 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class WhatIf
 {
-    public function __construct(private DueBook $book, private ReadReach $reach, private Clock $clock, private Records $records) {}
+    public function __construct(private DueBook $book, private ReadReach $reach, private Records $records) {}
 
     /**
      * @param list<Change> $changes
