@@ -11,6 +11,9 @@ use Jorvel\Core\Fleet\DepletionKind;
 use Jorvel\Core\Fleet\DueKind;
 use Jorvel\Core\Fleet\StaggerKind;
 use Jorvel\Core\Release\ReleaseKind;
+use Jorvel\Core\Visits\FindingsKind;
+use Jorvel\Core\Visits\PackKind;
+use Jorvel\Core\Visits\PhaseKind;
 
 /** Every computation there is, by name. */
 final class Kinds
@@ -19,7 +22,7 @@ final class Kinds
     public static function all(): array
     {
         $kinds = [];
-        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind] as $kind) {
+        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind, new PackKind, new PhaseKind, new FindingsKind] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
 
