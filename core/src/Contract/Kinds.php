@@ -14,6 +14,7 @@ use Jorvel\Core\Release\ReleaseKind;
 use Jorvel\Core\Visits\FindingsKind;
 use Jorvel\Core\Visits\PackKind;
 use Jorvel\Core\Visits\PhaseKind;
+use Jorvel\Core\Visits\PlanKind;
 
 /** Every computation there is, by name. */
 final class Kinds
@@ -22,7 +23,7 @@ final class Kinds
     public static function all(): array
     {
         $kinds = [];
-        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind, new PackKind, new PhaseKind, new FindingsKind] as $kind) {
+        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind, new PackKind, new PlanKind, new PhaseKind, new FindingsKind] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
 

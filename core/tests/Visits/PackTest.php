@@ -100,7 +100,7 @@ final class PackTest extends TestCase
             [$items, $visits] = self::world($seed, $many, $slots);
             $from = hrtime(true);
             $result = Pack::into($items, $visits, self::ACCESS, 0.1, Deadline::in(300));
-            self::assertLessThan(10_000, (hrtime(true) - $from) / 1e6, "it ends after its deadline of 300 ms, even on a busy machine");
+            self::assertLessThan(10_000, (hrtime(true) - $from) / 1e6, 'it ends after its deadline of 300 ms, even on a busy machine');
             self::assertSame(array_map(static fn(PackVisit $v): string => $v->id, $visits), array_column($result->visits, 'id'), 'every visit, in its order');
             $byId = array_combine(array_map(static fn(PackItem $i): string => $i->id, $items), $items);
             $cost = 0.0;

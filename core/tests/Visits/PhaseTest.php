@@ -79,7 +79,7 @@ final class PhaseTest extends TestCase
             [$items, $access] = self::check($seed, $many);
             $from = hrtime(true);
             $result = Phases::cut($items, $access, $phases, Deadline::in(300));
-            self::assertLessThan(10_000, (hrtime(true) - $from) / 1e6, "it ends after its deadline of 300 ms, even on a busy machine");
+            self::assertLessThan(10_000, (hrtime(true) - $from) / 1e6, 'it ends after its deadline of 300 ms, even on a busy machine');
             self::assertCount($phases, $result->phases);
             self::assertEqualsCanonicalizing(array_column($items, 'id'), array_merge(...array_column($result->phases, 'items')));
             $byId = array_column($items, null, 'id');

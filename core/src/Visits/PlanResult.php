@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Visits;
+
+use function array_fill;
+use function count;
+use function max;
+
+/** When each card begins, and what follows from it. */
+final readonly class PlanResult
+{
+    /**
+     * @param array<int, int> $starts first slot of each card
+     * @param int $lowerBound no plan is shorter
+     */
+    public function __construct(private PlanProblem $problem, public array $starts, public int $lowerBound) {}
+
+    public function makespan(): int
+    {
+        return max([0, ...array_map($this->end(...), array_keys($this->starts))]);
+    }
+
+    /**
+     * The cards on a chain that ends at the makespan, in which each begins where the one before it ends and waited for it.
+     *
+     * @return list<int> in the order of the cards
+     */
+    public function critical(): array
+    {
+        $span = $this->makespan();
+        $use = $this->use();
+        $seen = [];
+        $look = array_keys(array_filter($this->starts, fn(int $s, int $c): bool => $this->end($c) === $span, ARRAY_FILTER_USE_BOTH));
+        while ($look !== []) {
+            $c = array_pop($look);
+            if (isset($seen[$c])) {
+                continue;
+            }
+            $seen[$c] = true;
+            foreach ($this->starts as $b => $_) {
+                if (! isset($seen[$b]) && $this->end($b) === $this->starts[$c] && $this->waitedFor($c, $b, $use)) {
+                    $look[] = $b;
+                }
+            }
+        }
+        ksort($seen);
+
+        return array_keys($seen);
+    }
+
+    /** @return array<int, list<int>> people at work by resource and slot */
+    public function use(): array
+    {
+        $use = array_fill(0, count($this->problem->capacity), array_fill(0, $this->makespan(), 0));
+        foreach ($this->starts as $c => $start) {
+            foreach ($this->problem->takes[$c] as $r => $many) {
+                for ($slot = $start; $slot < $this->end($c); $slot++) {
+                    $use[$r][$slot] += $many;
+                }
+            }
+        }
+
+        return array_map(array_values(...), $use);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $starts = new \stdClass;
+        $use = new \stdClass;
+        foreach ($this->problem->cards as $c => $card) {
+            $starts->{$card->id} = $this->starts[$c];
+        }
+        $slots = $this->use();
+        foreach (array_keys($this->problem->skills) as $r => $skill) {
+            $use->{$skill} = $slots[$r];
+        }
+
+        return [
+            'starts' => $starts,
+            'makespan' => $this->makespan(),
+            'lower_bound' => $this->lowerBound,
+            'critical' => array_map(fn(int $c): string => $this->problem->cards[$c]->id, $this->critical()),
+            'use' => $use,
+        ];
+    }
+
+    private function end(int $c): int
+    {
+        return $this->starts[$c] + $this->problem->cards[$c]->hours;
+    }
+
+    /**
+     * Whether card c, which begins where b ends, could not have begun a slot sooner because of b.
+     *
+     * @param array<int, list<int>> $use
+     */
+    private function waitedFor(int $c, int $b, array $use): bool
+    {
+        [$card, $other] = [$this->problem->cards[$c], $this->problem->cards[$b]];
+        if (in_array($b, $card->after, true)) {
+            return true;
+        }
+        foreach ($card->state as $key => $value) {
+            if (($other->state[$key] ?? $value) !== $value) {
+                return true;
+            }
+        }
+        foreach ($this->problem->takes[$c] as $r => $many) {
+            if (isset($this->problem->takes[$b][$r]) && $use[$r][$this->starts[$c] - 1] + $many > $this->problem->capacity[$r]) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
