@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Fleet;
 
 use App\Crew\Person;
-use App\Deferrals\Deferral;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
@@ -145,12 +145,8 @@ final readonly class FlyingLog
     private function carry(Aircraft $craft, string $date, array $by): void
     {
         $craft->update(['counters' => self::plus($craft->counters, $by)]);
-        foreach (ItemStatus::where('aircraft_id', $craft->id)->whereNull('component_id')->where('counted_to', '>=', $date)->get() as $status) {
-            $status->update(['counters' => self::plus($status->counters, $by)]);
-        }
-        foreach (Deferral::where('aircraft_id', $craft->id)->where('counted_to', '>=', $date)->get() as $deferral) {
-            $deferral->update(['at_discovery' => self::plus($deferral->at_discovery, $by)]);
-        }
+        self::shift(DB::table('item_statuses')->where('aircraft_id', $craft->id)->whereNull('component_id')->where('counted_to', '>=', $date), 'counters', $by);
+        self::shift(DB::table('deferrals')->where('aircraft_id', $craft->id)->where('counted_to', '>=', $date), 'at_discovery', $by);
         foreach (ComponentTenure::with('component')->where('aircraft_id', $craft->id)->where(static fn($q) => $q->whereNull('to_counted')->orWhere('to_counted', '>=', $date))->get() as $tenure) {
             if ($tenure->from_counted >= $date) {
                 $tenure->aircraft = self::plus($tenure->aircraft, $by);
@@ -173,15 +169,30 @@ final readonly class FlyingLog
     {
         $component = $tenure->component;
         $own = $tenure->tenure()->share($by);
-        foreach (ItemStatus::where('component_id', $component->id)->where('counted_to', '>=', $date)->get() as $status) {
-            $status->update(['counters' => self::plus($status->counters, $own)]);
-        }
-        foreach (ComponentTenure::where('component_id', $component->id)->where('id', '>', $tenure->id)->get() as $later) {
-            $later->update(['own' => self::plus($later->own, $own), 'own_end' => $later->own_end === null ? null : self::plus($later->own_end, $own)]);
+        self::shift(DB::table('item_statuses')->where('component_id', $component->id)->where('counted_to', '>=', $date), 'counters', $own);
+        foreach (['own', 'own_end'] as $column) {
+            self::shift(DB::table('tenures')->where('component_id', $component->id)->where('id', '>', $tenure->id)->whereNotNull($column), $column, $own);
         }
         if ($tenure->own_end !== null) {
             $tenure->own_end = self::plus($tenure->own_end, $own);
             $component->update(['counters' => self::plus($component->counters, $own)]);
+        }
+    }
+
+    /**
+     * Moves kept counters by the difference, all rows at once; a counter that a row does not hold stays away.
+     *
+     * @param array<string, float> $by
+     */
+    private static function shift(Builder $rows, string $column, array $by): void
+    {
+        $parts = [];
+        foreach ($by as $counter => $difference) {
+            $path = "'$.\"".str_replace(['"', "'"], '', $counter)."\"'";
+            $parts[] = $path.', round(json_extract('.$column.", {$path}) + ".json_encode($difference, JSON_THROW_ON_ERROR).', 6)';
+        }
+        if ($parts !== []) {
+            $rows->update([$column => DB::raw("json_replace({$column}, ".implode(', ', $parts).')')]);
         }
     }
 
