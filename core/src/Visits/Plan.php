@@ -41,7 +41,8 @@ final class Plan
     /** @return array<int, int> the first slot of each card */
     private function search(int $bound, Deadline $deadline, Chance $chance): array
     {
-        $best = null;
+        // The first plan of the shortest length found is the answer; the search itself may walk on among its equals.
+        $best = $walk = [];
         $span = PHP_INT_MAX;
         $tail = $this->problem->tail;
         $work = array_map(fn(int $c): int => $this->problem->cards[$c]->hours * max([1, ...$this->problem->takes[$c]]), array_keys($this->problem->cards));
@@ -57,19 +58,21 @@ final class Plan
                 // Another beginning: by the longest tail, blurred.
                 $keys = array_map(static fn(int $t): float => -$t * (0.6 + 0.8 * $chance->uniform()), $tail);
             } else {
-                $keys = $this->nearby($best ?? [], $chance);
+                $keys = $this->nearby($walk, $chance);
             }
             $starts = $this->justified($this->generate($this->list($keys)));
             $now = $this->span($starts);
-            if ($now < $span || ($now === $span && $n % 2 === 0)) {
-                [$best, $span] = [$starts, $now];
+            if ($now < $span) {
+                [$best, $walk, $span] = [$starts, $starts, $now];
+            } elseif ($now === $span && $n % 2 === 0) {
+                $walk = $starts;
             }
             if ($span <= $bound) {
                 break;
             }
         }
 
-        return $best ?? [];
+        return $best;
     }
 
     /**

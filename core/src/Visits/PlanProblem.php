@@ -102,32 +102,54 @@ final class PlanProblem
     }
 
     /**
-     * No plan can be shorter: the longest chain; each resource's work over its capacity; cards that need more than half of a
-     * resource, one after another; for each state, the longest card of each of its values, one after another.
+     * No plan can be shorter: the longest chain; each resource's work over its capacity; and cards of which no two can be worked
+     * at once, one after another, with what must come before the first and after the last of them: those that need more than
+     * half of a resource, and for each state the longest card of each of its values.
      */
     public function lowerBound(): int
     {
-        $start = array_fill(0, count($this->cards), 0);
+        $head = array_fill(0, count($this->cards), 0);
         $bound = 0;
         foreach ($this->order as $c) {
-            $start[$c] = max([$this->cards[$c]->earliest, ...array_map(fn(int $a): int => $start[$a] + $this->cards[$a]->hours, $this->cards[$c]->after)]);
-            $bound = max($bound, $start[$c] + $this->tail[$c]);
+            $head[$c] = max([$this->cards[$c]->earliest, ...array_map(fn(int $a): int => $head[$a] + $this->cards[$a]->hours, $this->cards[$c]->after)]);
+            $bound = max($bound, $head[$c] + $this->tail[$c]);
         }
         foreach ($this->capacity as $r => $capacity) {
-            $work = $alone = 0;
+            $work = 0;
+            $alone = [];
             foreach ($this->cards as $c => $card) {
-                $work += ($this->takes[$c][$r] ?? 0) * $card->hours;
-                $alone += 2 * ($this->takes[$c][$r] ?? 0) > $capacity ? $card->hours : 0;
+                $many = $this->takes[$c][$r] ?? 0;
+                $work += $many * $card->hours;
+                if (2 * $many > $capacity) {
+                    $alone[] = $c;
+                }
             }
-            $bound = max($bound, $work === 0 ? 0 : (int) ceil($work / $capacity - 1e-9), $alone);
+            $bound = max($bound, $work === 0 ? 0 : (int) ceil($work / $capacity - 1e-9), $this->oneAfterAnother($alone, $head));
         }
         $longest = [];
-        foreach ($this->cards as $card) {
+        foreach ($this->cards as $c => $card) {
             foreach ($card->state as $key => $value) {
-                $longest[$key][$value] = max($longest[$key][$value] ?? 0, $card->hours);
+                $other = $longest[$key][$value] ?? null;
+                $longest[$key][$value] = $other === null || $card->hours > $this->cards[$other]->hours ? $c : $other;
             }
         }
 
-        return max([$bound, ...array_map(array_sum(...), array_values($longest))]);
+        return max([$bound, ...array_map(fn(array $cards): int => $this->oneAfterAnother(array_values($cards), $head), array_values($longest))]);
+    }
+
+    /**
+     * Cards of which no two can be worked at once: what comes before any of them, all of them, what comes after any.
+     *
+     * @param list<int> $cards
+     * @param array<int, int> $head first slot that a card's waits allow
+     */
+    private function oneAfterAnother(array $cards, array $head): int
+    {
+        if ($cards === []) {
+            return 0;
+        }
+        $hours = array_map(fn(int $c): int => $this->cards[$c]->hours, $cards);
+
+        return min(array_map(static fn(int $c): int => $head[$c], $cards)) + array_sum($hours) + min(array_map(fn(int $c): int => $this->tail[$c] - $this->cards[$c]->hours, $cards));
     }
 }
