@@ -67,7 +67,8 @@ final class FleetTest extends TestCase
         $ines->type('fh', '4.1')->type('reason', 'one sector left out')->press('Correct it')->see('corrected: one sector left out');
         self::assertEqualsWithDelta($before + 4.1, (float) $this->scalar("select json_extract(counters, '$.fh') from aircraft where mark = 'QA-VFC'"), 1e-6);
         self::assertCount(2, $ines->browser->findElements(WebDriverBy::cssSelector('[data-flown="2026-05-05"]')), 'what was entered first stays to be seen');
-        self::assertStringContainsString(number_format($before + 4.1, 1), $ines->find('[data-counter="fh"]')->getText());
+        // The counter is read anew beside the history; it may come a moment later.
+        $ines->browser->wait(25, 100)->until(static fn(): bool => str_contains($ines->find('[data-counter="fh"]')->getText(), number_format($before + 4.1, 1)), 'the counter moves with it');
     }
 
     public function test_a_component_goes_to_the_store_and_back(): void
