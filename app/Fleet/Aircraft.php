@@ -26,7 +26,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array<string, float> $rates mean use per calendar day, where there is no week's pattern
  * @property array<string, list<float>>|null $week by counter, Monday to Sunday
  * @property list<string> $conditions harsh conditions of its own role, beside those of its base
- * @property int $version counts changes of its plan and base, for optimistic locking
  * @property-read AircraftType $type
  * @property-read Fleet $fleet
  * @property-read Base|null $home

@@ -28,30 +28,41 @@ final readonly class DueSheets
      */
     public function all(string ...$columns): Collection
     {
-        $today = (string) $this->clock->today();
-        $missing = DB::table('aircraft')->leftJoin('due_sheets', static fn($j) => $j->on('due_sheets.aircraft_id', '=', 'aircraft.id')->where('due_sheets.day', $today))
-            ->whereNull('due_sheets.aircraft_id')->orderBy('aircraft.id')->pluck('aircraft.id');
-        foreach ($missing->chunk(self::TOGETHER) as $ids) {
-            $this->workOut($ids->all());
-        }
+        do {
+            $today = (string) $this->clock->today();
+            foreach ($this->missing($today)->chunk(self::TOGETHER) as $ids) {
+                $this->workOut($ids->all(), $today);
+            }
+            $sheets = DueSheet::where('day', $today)->get(['aircraft_id', ...$columns])->keyBy('aircraft_id');
+            // Somebody may have changed something between working out and reading; no aircraft goes missing for that.
+        } while ($sheets->count() < DB::table('aircraft')->count());
 
-        return DueSheet::query()->get(['aircraft_id', ...$columns])->keyBy('aircraft_id');
+        return $sheets;
+    }
+
+    /** @return Collection<int, int> aircraft whose sheet of the day does not stand */
+    private function missing(string $today): Collection
+    {
+        return DB::table('aircraft')->leftJoin('due_sheets', static fn($j) => $j->on('due_sheets.aircraft_id', '=', 'aircraft.id')->where('due_sheets.day', $today))
+            ->whereNull('due_sheets.aircraft_id')->orderBy('aircraft.id')->pluck('aircraft.id');
     }
 
     /** @param array<int, int> $ids */
-    private function workOut(array $ids): void
+    private function workOut(array $ids, string $today): void
     {
-        DB::transaction(function () use ($ids): void {
-            $today = (string) $this->clock->today();
+        DB::transaction(function () use ($ids, $today): void {
             $aircraft = $this->book->query()->whereIn('aircraft.id', $ids)->get();
             // Tens of thousands of small values without a cycle among them: the collector would only look at them again and again.
             gc_disable();
-            $this->book->read($aircraft);
-            $sheets = [];
-            foreach ($aircraft as $one) {
-                $sheets[] = ['aircraft_id' => $one->id, 'day' => $today, ...$this->sheet($one)];
+            try {
+                $this->book->read($aircraft);
+                $sheets = [];
+                foreach ($aircraft as $one) {
+                    $sheets[] = ['aircraft_id' => $one->id, 'day' => $today, ...$this->sheet($one)];
+                }
+            } finally {
+                gc_enable();
             }
-            gc_enable();
             foreach (array_chunk($sheets, 50) as $some) {
                 DB::table('due_sheets')->upsert($some, 'aircraft_id');
             }

@@ -91,7 +91,6 @@ final readonly class ReadFleet
                 (object) array_map(floatval(...), $aircraft->rates),
                 $aircraft->week === null ? null : (object) $aircraft->week,
                 array_values($aircraft->sectors->filter(static fn(Sector $s): bool => $s->date > $aircraft->counters_as_of)->map(self::sector(...))->all()),
-                $aircraft->version,
             ),
             $aircraft->visits->pluck('id')->all(),
             (int) $aircraft->getAttribute('safing_count'),

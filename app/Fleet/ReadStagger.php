@@ -81,6 +81,7 @@ final readonly class ReadStagger
                 $next[$mark]?->due->forecast === null ? null : (string) $next[$mark]->due->forecast,
                 $result->hours[$mark],
                 $this->notes($craft, $next[$mark], $weeks),
+                $this->unplanned($craft, $next[$mark], $weeks),
                 $total,
                 round($planned, 1),
                 self::advice($total - $planned),
@@ -198,13 +199,19 @@ final readonly class ReadStagger
         return array_values(array_filter(range(0, $weeks - 1), static fn(int $w): bool => min($to, 7 * $w + 7) - max($from, 7 * $w + 1) + 1 >= 4));
     }
 
+    /** The week in which its phase is taken to be worked, since no visit takes it. */
+    private function unplanned(Aircraft $a, ?DueRow $next, int $weeks): ?int
+    {
+        return $next === null || $a->visits->contains(fn(Visit $v): bool => $this->works($v, $next)) ? null : ($this->assumed($next, $weeks)[0] ?? null);
+    }
+
     /** @return list<string> what stands against flying, by week; empty where nothing does */
     private function notes(Aircraft $a, ?DueRow $next, int $weeks): array
     {
         $notes = array_fill(0, $weeks, '');
-        $assumed = $next === null || $a->visits->contains(fn(Visit $v): bool => $this->works($v, $next)) ? null : $this->assumed($next, $weeks);
-        if ($assumed !== null) {
-            $notes[$assumed[0]] = "{$next->of->item->title}, not planned yet";
+        $unplanned = $this->unplanned($a, $next, $weeks);
+        if ($unplanned !== null) {
+            $notes[$unplanned] = "{$next?->of->item->title}, not planned yet";
         }
         foreach ($a->visits as $visit) {
             for ($w = max(0, $this->week(Day::parse($visit->start))); $w <= min($weeks - 1, $this->week(Day::parse($visit->end))); $w++) {

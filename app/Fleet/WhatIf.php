@@ -80,12 +80,8 @@ final readonly class WhatIf
                 $this->records->write($by, "plan.{$change['kind']}", isset($change['id']) ? "visit:{$change['id']}" : "aircraft:{$change['mark']}", $change);
             }
             foreach ($aircraft as $one) {
-                foreach ($one->visits->filter(static fn(Visit $v): bool => $v->isDirty()) as $visit) {
-                    $visit->update(['version' => $visit->version + 1]);
-                }
-                if ($one->isDirty()) {
-                    $one->update(['version' => $one->version + 1]);
-                }
+                $one->visits->each(static fn(Visit $v): bool => $v->save());
+                $one->save();
             }
 
             return $view;

@@ -77,7 +77,7 @@ final readonly class ProgrammeFile
             $bad[] = ['line' => 'line '.array_values($types)[1].', type', 'message' => 'is another type than the lines above; one file is for one type'];
         }
         if ($bad !== [] || $items === []) {
-            throw self::refused($bad === [] ? [['line' => 'file', 'message' => 'has no item']] : $bad);
+            throw Refused::file($bad === [] ? [['line' => 'file', 'message' => 'has no item']] : $bad, 'item');
         }
 
         return self::check((string) array_key_first($types), "line {$at[0]}, type", $items, static fn(int $i, string $path): string => "line {$at[$i]}".($path === '' ? '' : ", {$path}"));
@@ -141,13 +141,7 @@ final readonly class ProgrammeFile
             }
         }
 
-        return $bad === [] ? new self($type, collect($items)) : throw self::refused($bad);
-    }
-
-    /** @param non-empty-list<array{line: string, message: string}> $bad */
-    private static function refused(array $bad): Refused
-    {
-        return Refused::lines((count($bad) === 1 ? 'One item is wrong.' : count($bad).' items are wrong.').' The whole file was refused and nothing was changed.', $bad);
+        return $bad === [] ? new self($type, collect($items)) : throw Refused::file($bad, 'item');
     }
 
     /**

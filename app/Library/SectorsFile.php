@@ -44,8 +44,11 @@ final readonly class SectorsFile
                 $bad[] = ['line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"), 'message' => $e->getMessage()];
             }
         }
-        if ($bad !== [] || $rows === []) {
-            throw Refused::lines($bad === [] ? 'The file has no sector in it. Nothing was changed.' : (count($bad) === 1 ? 'One line is wrong.' : count($bad).' lines are wrong.').' The whole file was refused and nothing was changed.', $bad);
+        if ($bad !== []) {
+            throw Refused::file($bad, 'line');
+        }
+        if ($rows === []) {
+            throw Refused::lines('The file has no sector in it. Nothing was changed.', []);
         }
 
         return new self($rows);

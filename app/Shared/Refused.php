@@ -28,6 +28,17 @@ final class Refused extends \DomainException
         return new self($reason, 422, ['lines' => $lines]);
     }
 
+    /**
+     * A file of which something is wrong, and which is therefore refused whole.
+     *
+     * @param non-empty-list<array{line: string, message: string}> $lines
+     * @param string $what is counted: `line` or `item`
+     */
+    public static function file(array $lines, string $what): self
+    {
+        return self::lines((count($lines) === 1 ? "One {$what} is wrong." : count($lines)." {$what}s are wrong.").' The whole file was refused and nothing was changed.', $lines);
+    }
+
     /** Somebody else was faster; what was sent is not lost, the sender still holds it. */
     public static function stale(string $reason, mixed $current): self
     {

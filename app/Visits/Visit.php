@@ -21,7 +21,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $start
  * @property string $end
  * @property string $state
- * @property int $version counts changes of its dates, for optimistic locking
  * @property-read Aircraft $aircraft
  * @property-read Collection<int, Card> $cards
  */

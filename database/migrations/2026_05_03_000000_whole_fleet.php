@@ -44,7 +44,6 @@ return new class extends Migration {
         Schema::table('aircraft', function (Blueprint $t): void {
             $t->json('conditions')->default('[]');
             $t->json('week')->nullable();
-            $t->integer('version')->default(1);
         });
         Schema::table('programme_items', function (Blueprint $t): void {
             $t->string('component')->nullable();
@@ -128,9 +127,6 @@ return new class extends Migration {
         });
         Schema::table('cards', function (Blueprint $t): void {
             $t->foreignId('component_id')->nullable()->constrained('components');
-        });
-        Schema::table('visits', function (Blueprint $t): void {
-            $t->integer('version')->default(1);
         });
         Schema::table('deferrals', function (Blueprint $t): void {
             $t->date('counted_to')->nullable();

@@ -55,6 +55,11 @@ final class RaceTest extends TestCase
         }
         $answers = $this->atOnce('ines', array_map(static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"], $requests, array_keys($requests)));
         self::assertSame([200], array_values(array_unique(array_column($answers, 0))), implode("\n", array_column($answers, 1)));
+        foreach ($answers as $i => [, $body]) {
+            if ($requests[$i][0] === '/api/fleet') {
+                self::assertCount(18, json_decode($body, true)['rows'], 'nobody goes missing while others write');
+            }
+        }
         $read = fn(): array => array_column($this->atOnce('ines', [['/api/fleet', null, ''], ['/api/due?days=30', null, '']]), 1);
         $kept = $read();
         self::$stage->database()->exec('delete from due_sheets');

@@ -97,7 +97,7 @@ final class FleetTest extends WorldCase
         }
         $rows = array_column($coast['rows'], null, 'mark');
         self::assertSame(['Phase A', 'Phase A', 'Phase A'], array_slice($rows['Q-407']['weekNotes'], 1, 3), 'its visit');
-        self::assertSame('Phase B, not planned yet', $rows['Q-408']['weekNotes'][1]);
+        self::assertSame(['Phase B, not planned yet', 1, null], [$rows['Q-408']['weekNotes'][1], $rows['Q-408']['unplanned'], $rows['Q-407']['unplanned']]);
         $more = array_column($this->as('mika', 'GET', 'stagger?weeks=2&fleet=coast&task=60')->json('fleets'), null, 'fleet')['coast'];
         self::assertSame([60, 60], $more['tasks']);
         $this->as('mika', 'GET', 'stagger?weeks=20')->assertStatus(422);
@@ -123,7 +123,7 @@ final class FleetTest extends WorldCase
         self::assertSame('2026-05-21', $visit->refresh()->start, 'nothing was saved');
         $view = $this->as('ines', 'POST', 'what-if', $slip)->json();
         $this->as('ines', 'POST', 'what-if/apply', [...$slip, 'base' => $view['base']])->assertOk();
-        self::assertSame(['2026-05-22', 2], [$visit->refresh()->start, $visit->version]);
+        self::assertSame(['2026-05-22', '2026-05-27'], [$visit->refresh()->start, $visit->end]);
         $after = array_column($this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark');
         foreach ($view['aircraft'] as $row) {
             self::assertEquals($row['after'], $after[$row['mark']], 'what was supposed is so');

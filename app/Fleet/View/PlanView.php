@@ -15,6 +15,5 @@ final readonly class PlanView
         #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number')))] public ?object $week,
         /** @var list<SectorView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: SectorView::class))] public array $sectors,
-        #[OA\Property] public int $version,
     ) {}
 }

@@ -21,6 +21,7 @@ final readonly class StaggerRow
         #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))] public array $hours,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $weekNotes,
+        #[OA\Property] public ?int $unplanned,
         #[OA\Property] public float $total,
         #[OA\Property] public float $planned,
         #[OA\Property] public string $advice,

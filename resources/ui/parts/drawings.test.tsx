@@ -137,6 +137,7 @@ describe('a phased fleet against its line', () => {
         date: null,
         hours: [],
         weekNotes: [],
+        unplanned: null,
         total: 0,
         planned: 0,
         advice: '',

@@ -113,7 +113,7 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
                                     <td key={fleet.weeks[i]} className="px-1 text-right font-mono" title={r.weekNotes[i]}>
                                         {r.weekNotes[i] ? (
                                             <span
-                                                className={`inline-block rounded-sm px-1 ${r.weekNotes[i]?.includes('not planned') ? 'border border-dashed border-slate' : 'bg-shade'} text-slate`}
+                                                className={`inline-block rounded-sm px-1 ${r.unplanned === i ? 'border border-dashed border-slate' : 'bg-shade'} text-slate`}
                                             >
                                                 {h > 0 ? halves(h) : 'in'}
                                             </span>
