@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Visits;
 
-use function array_fill;
+use function array_slice;
 use function count;
 
 use Jorvel\Core\Shared\Chance;
@@ -15,83 +15,188 @@ use function max;
 /**
  * When is each card worked: always feasible, as short as the budget finds.
  *
- * Lists of cards are turned into plans by serial schedule generation (each card in turn at the first slot that takes it);
- * the first lists come from priority rules, later ones from the best so far with some cards moved. Every plan is justified
- * backward and forward again (Valls, Ballestín and Quintanilla, 2005), which often shortens it. Contract: docs/core.md,
- * core/schema/plan.json.
+ * Lists of cards are turned into plans by serial schedule generation (each card in turn at the first slot that takes it) and
+ * justified to the right and to the left again (Valls, Ballestín and Quintanilla, 2005), which often shortens them. A
+ * population of lists, begun by priority rules and blurred rules, is bred by two-point crossover (Hartmann, 1998), children
+ * taking the place of the worst; it is begun anew when it has stood still. Contract: docs/core.md, core/schema/plan.json.
  */
 final class Plan
 {
-    /** @var array<int, array<int, int>> people of a resource at work, by resource and slot */
-    private array $use = [];
+    /** @var list<array{int, array<int, int>, list<int>}> span, starts, and the cards in the order of their starts */
+    private array $people = [];
 
-    /** @var array<string, array<int, string>> value that a state has, by state and slot, where a card needs one */
-    private array $held = [];
+    /** @var array<int, int> first slot of each card of the shortest plan so far */
+    private array $best = [];
 
-    private function __construct(private readonly PlanProblem $problem, private readonly int $horizon) {}
+    private int $span = PHP_INT_MAX;
 
-    public static function of(PlanProblem $problem, Deadline $deadline, int $seed = 1): PlanResult
+    /** @var list<int> cards that are placed before all others, in order */
+    private readonly array $first;
+
+    /** @var array<int, true> the same, by card */
+    private readonly array $kept;
+
+    private readonly PlanGround $ground;
+
+    private function __construct(private readonly PlanProblem $problem, private readonly Chance $chance)
     {
-        $bound = $problem->lowerBound();
-        $best = (new self($problem, $problem->horizon()))->search($bound, $deadline, Chance::seeded($seed));
-
-        return new PlanResult($problem, $best, $bound);
-    }
-
-    /** @return array<int, int> the first slot of each card */
-    private function search(int $bound, Deadline $deadline, Chance $chance): array
-    {
-        // The first plan of the shortest length found is the answer; the search itself may walk on among its equals.
-        $best = $walk = [];
-        $span = PHP_INT_MAX;
-        $tail = $this->problem->tail;
-        $work = array_map(fn(int $c): int => $this->problem->cards[$c]->hours * max([1, ...$this->problem->takes[$c]]), array_keys($this->problem->cards));
-        $rules = [
-            static fn(int $c): float => -$tail[$c],
-            fn(int $c): float => -($tail[$c] + 0.01 * $work[$c]) * (1 + count($this->problem->before[$c]) / 10),
-            static fn(int $c): float => -$work[$c],
-        ];
-        for ($n = 0; $n < 3 || (! $deadline->passed() && $span > $bound); $n++) {
-            if ($n < count($rules)) {
-                $keys = array_map($rules[$n], array_keys($this->problem->cards));
-            } elseif ($n % 4 === 3) {
-                // Another beginning: by the longest tail, blurred.
-                $keys = array_map(static fn(int $t): float => -$t * (0.6 + 0.8 * $chance->uniform()), $tail);
-            } else {
-                $keys = $this->nearby($walk, $chance);
-            }
-            $starts = $this->justified($this->generate($this->list($keys)));
-            $now = $this->span($starts);
-            if ($now < $span) {
-                [$best, $walk, $span] = [$starts, $starts, $now];
-            } elseif ($now === $span && $n % 2 === 0) {
-                $walk = $starts;
-            }
-            if ($span <= $bound) {
-                break;
-            }
+        $this->ground = new PlanGround($problem);
+        $kept = array_fill_keys(array_keys(array_filter($problem->cards, static fn(PlanCard $c): bool => $c->first)), true);
+        foreach (array_reverse($problem->order) as $c) {
+            $kept += isset($kept[$c]) ? array_fill_keys($problem->after[$c], true) : [];
         }
-
-        return $best;
+        $this->kept = $kept;
+        $this->first = array_values(array_filter($problem->order, static fn(int $c): bool => isset($kept[$c])));
     }
 
     /**
-     * The best plan's order with some cards moved.
-     *
-     * @param array<int, int> $starts
+     * @param int $rounds most plans to be tried; the answer then does not depend on the machine
+     * @param (callable(int $span, int $bound, int $tried): bool)|null $go told of the search now and then; false ends it
+     */
+    public static function of(PlanProblem $problem, Deadline $deadline, int $seed = 1, int $rounds = PHP_INT_MAX, ?callable $go = null): PlanResult
+    {
+        $bound = $problem->lowerBound();
+        $plan = new self($problem, Chance::seeded($seed));
+        $plan->search($bound, $deadline, $rounds, $go ?? static fn(): bool => true);
+
+        return new PlanResult($problem, $plan->best, $bound);
+    }
+
+    /** @param callable(int, int, int): bool $go */
+    private function search(int $bound, Deadline $deadline, int $rounds, callable $go): void
+    {
+        $many = count($this->problem->cards);
+        $size = max(8, min(40, intdiv(3000, max(1, $many))));
+        $rules = $this->rules();
+        $still = 0;
+        for ($n = 0; $n < 3 || ($n < $rounds && ! $deadline->passed() && $this->span > $bound); $n++) {
+            if ($n % 16 === 0 && $n > 0 && ! $go($this->span, $bound, $n)) {
+                break;
+            }
+            if ($still > 40 * $size) {
+                // Begun anew; the best so far is kept outside.
+                [$this->people, $still] = [[], 0];
+            }
+            $list = match (true) {
+                $n < count($rules) => $this->list($rules[$n]),
+                count($this->people) < $size => $this->list($this->blurred($rules[$n % count($rules)])),
+                default => $this->child(),
+            };
+            $before = $this->people[0][0] ?? PHP_INT_MAX;
+            $starts = $this->justified($this->generate($list));
+            $this->live($starts, max([0, ...$this->ground->ends]), $size);
+            $still = $this->people[0][0] < $before ? 0 : $still + 1;
+            if ($this->span <= $bound) {
+                break;
+            }
+        }
+    }
+
+    /** @return non-empty-list<array<int, float>> keys by card: lowest first */
+    private function rules(): array
+    {
+        $tail = $this->problem->tail;
+        $cards = array_keys($this->problem->cards);
+        $work = array_map(fn(int $c): int => $this->problem->cards[$c]->hours * max([1, ...$this->problem->takes[$c]]), $cards);
+
+        return [
+            array_map(static fn(int $c): float => -$tail[$c], $cards),
+            array_map(fn(int $c): float => -($tail[$c] + 0.01 * $work[$c]) * (1 + count($this->problem->before[$c]) / 10), $cards),
+            array_map(static fn(int $c): float => -$work[$c], $cards),
+        ];
+    }
+
+    /**
+     * @param array<int, float> $keys
      *
      * @return array<int, float>
      */
-    private function nearby(array $starts, Chance $chance): array
+    private function blurred(array $keys): array
     {
-        $many = count($starts);
-        $keys = array_map(floatval(...), $starts);
-        $reach = max(2.0, $this->span($starts) / 3);
-        for ($moves = 1 + $chance->below(max(1, intdiv($many, 12) + 2)); $moves > 0; $moves--) {
-            $keys[$chance->below($many)] += ($chance->uniform() * 2 - 1) * $reach;
+        return array_map(fn(float $key): float => $key * (0.4 + 1.2 * $this->chance->uniform()), $keys);
+    }
+
+    /**
+     * Two parents, each the better of two: the mother's list with a stretch in the father's order, and some neighbours swapped.
+     *
+     * @return list<int>
+     */
+    private function child(): array
+    {
+        $many = count($this->problem->cards);
+        $mother = $this->parent();
+        $father = $this->parent();
+        $from = $this->chance->below($many);
+        $to = min($many, $from + 1 + $this->chance->below(max(1, intdiv(2 * $many, 3))));
+        $list = array_slice($mother, 0, $from);
+        $taken = array_fill_keys($list, true);
+        foreach ($father as $c) {
+            if (count($list) >= $to) {
+                break;
+            }
+            if (! isset($taken[$c])) {
+                $list[] = $c;
+                $taken[$c] = true;
+            }
+        }
+        foreach ($mother as $c) {
+            if (! isset($taken[$c])) {
+                $list[] = $c;
+            }
+        }
+        for ($swaps = $this->chance->below(2 + intdiv($many, 15)); $swaps > 0 && $many > 1; $swaps--) {
+            $this->move($list, $this->chance->below($many));
         }
 
-        return $keys;
+        return $list;
+    }
+
+    /**
+     * Moves the card at a place to another that its waits allow.
+     *
+     * @param list<int> $list
+     */
+    private function move(array &$list, int $at): void
+    {
+        $c = $list[$at];
+        $after = $this->problem->after[$c];
+        $before = $this->problem->before[$c];
+        for ($low = $at; $low > 0 && $at - $low < 20 && ! in_array($list[$low - 1], $after, true); $low--);
+        for ($high = $at; $high < count($list) - 1 && $high - $at < 20 && ! in_array($list[$high + 1], $before, true); $high++);
+        $to = $low + $this->chance->below($high - $low + 1);
+        array_splice($list, $at, 1);
+        array_splice($list, $to, 0, [$c]);
+    }
+
+    /** @return list<int> */
+    private function parent(): array
+    {
+        $many = count($this->people);
+
+        return $this->people[min($this->chance->below($many), $this->chance->below($many))][2];
+    }
+
+    /**
+     * Takes a plan among the others, best first, the worst leaving; the first plan of the shortest length is the answer.
+     *
+     * @param array<int, int> $starts
+     */
+    private function live(array $starts, int $span, int $size): void
+    {
+        if ($span < $this->span) {
+            [$this->span, $this->best] = [$span, $starts];
+        }
+        if (count($this->people) >= $size && $span > $this->people[$size - 1][0]) {
+            return;
+        }
+        for ($at = count($this->people); $at > 0 && $this->people[$at - 1][0] >= $span; $at--) {
+            if ($this->people[$at - 1][1] === $starts) {
+                return;
+            }
+        }
+        asort($starts);
+        array_splice($this->people, $at, 0, [[$span, $starts, array_keys($starts)]]);
+        $this->people = array_slice($this->people, 0, $size);
     }
 
     /**
@@ -103,7 +208,7 @@ final class Plan
      */
     private function list(array $keys): array
     {
-        $waits = array_map(static fn(PlanCard $c): int => count(array_unique($c->after)), $this->problem->cards);
+        $waits = array_map(count(...), $this->problem->after);
         $free = new \SplPriorityQueue;
         foreach ($waits as $c => $n) {
             if ($n === 0) {
@@ -114,7 +219,7 @@ final class Plan
         while (! $free->isEmpty()) {
             $c = $free->extract();
             $list[] = $c;
-            foreach (array_unique($this->problem->before[$c]) as $next) {
+            foreach ($this->problem->before[$c] as $next) {
                 if (--$waits[$next] === 0) {
                     $free->insert($next, [-$keys[$next], -$next]);
                 }
@@ -125,73 +230,43 @@ final class Plan
     }
 
     /**
-     * Each card in turn at the first slot that takes it.
+     * Each card in turn at the first slot that takes it, those that come first before all others.
      *
      * @param list<int> $list
-     * @param bool $backward against the waits, from the end; earliest slots then play no part
      *
      * @return array<int, int> the first slot of each card
      */
-    private function generate(array $list, bool $backward = false): array
+    private function generate(array $list): array
     {
-        $this->use = array_fill(0, count($this->problem->capacity), array_fill(0, $this->horizon, 0));
-        $this->held = [];
+        $this->ground->clear();
         $starts = array_fill(0, count($list), 0);
+        foreach ($this->first as $c) {
+            $starts[$c] = $this->ground->first($c, $this->sooner($c));
+        }
         foreach ($list as $c) {
-            $card = $this->problem->cards[$c];
-            $from = $backward ? 0 : $card->earliest;
-            foreach ($backward ? $this->problem->before[$c] : $card->after as $other) {
-                $from = max($from, $starts[$other] + $this->problem->cards[$other]->hours);
+            if (! isset($this->kept[$c])) {
+                $starts[$c] = $this->ground->first($c, $this->sooner($c));
             }
-            $starts[$c] = $this->place($c, $card, $from);
         }
 
         return $starts;
     }
 
-    private function place(int $c, PlanCard $card, int $from): int
+    /** The first slot that a card's waits allow, as they lie. */
+    private function sooner(int $c): int
     {
-        $takes = $this->problem->takes[$c];
-        for ($t = $from, $slot = $from; $slot < $t + $card->hours; $slot++) {
-            if (! $this->takesAt($takes, $card->state, $slot)) {
-                // Nothing that covers this slot can do.
-                $t = $slot + 1;
-            }
-        }
-        for ($slot = $t, $end = $t + $card->hours; $slot < $end; $slot++) {
-            foreach ($takes as $r => $many) {
-                $this->use[$r][$slot] += $many;
-            }
-            foreach ($card->state as $key => $value) {
-                $this->held[$key][$slot] = $value;
+        $from = $this->problem->cards[$c]->earliest;
+        foreach ($this->problem->after[$c] as $a) {
+            if ($this->ground->ends[$a] > $from) {
+                $from = $this->ground->ends[$a];
             }
         }
 
-        return $t;
+        return $from;
     }
 
     /**
-     * @param array<int, int> $takes
-     * @param array<string, string> $state
-     */
-    private function takesAt(array $takes, array $state, int $slot): bool
-    {
-        foreach ($takes as $r => $many) {
-            if ($this->use[$r][$slot] + $many > $this->problem->capacity[$r]) {
-                return false;
-            }
-        }
-        foreach ($state as $key => $value) {
-            if (($this->held[$key][$slot] ?? $value) !== $value) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * Pushed against its end and back against its beginning, while that shortens it.
+     * Each card as late as the others allow, then each as early, while that shortens the plan; it must lie on the ground.
      *
      * @param array<int, int> $starts
      *
@@ -199,51 +274,58 @@ final class Plan
      */
     private function justified(array $starts): array
     {
-        $cards = $this->problem->cards;
         do {
-            $span = $this->span($starts);
-            $last = array_keys($cards);
-            usort($last, static fn(int $a, int $b): int => $starts[$b] + $cards[$b]->hours <=> $starts[$a] + $cards[$a]->hours ?: $b <=> $a);
-            $mirror = $this->generate($this->waiting($last, true), true);
-            $first = array_keys($cards);
-            usort($first, static fn(int $a, int $b): int => $mirror[$b] + $cards[$b]->hours <=> $mirror[$a] + $cards[$a]->hours ?: $a <=> $b);
-            $again = $this->generate($this->waiting($first, false));
-            $better = $this->span($again) < $span;
-            $starts = $this->span($again) <= $span ? $again : $starts;
-        } while ($better);
+            $span = max([0, ...$this->ground->ends]);
+            $starts = $this->early($this->late($starts, $span));
+        } while ($span > max([0, ...$this->ground->ends]));
 
         return $starts;
     }
 
     /**
-     * The same order as near as the waits allow.
+     * @param array<int, int> $starts
      *
-     * @param list<int> $order
-     *
-     * @return list<int>
+     * @return array<int, int>
      */
-    private function waiting(array $order, bool $backward): array
+    private function late(array $starts, int $span): array
     {
-        if (! $backward) {
-            $keys = array_fill(0, count($order), 0.0);
-            foreach ($order as $n => $c) {
-                $keys[$c] = (float) $n;
+        $ends = $this->ground->ends;
+        arsort($ends);
+        foreach ($ends as $c => $_) {
+            if (isset($this->kept[$c])) {
+                continue;
             }
-
-            return $this->list($keys);
+            $until = $span;
+            foreach ($this->problem->before[$c] as $b) {
+                if ($starts[$b] < $until) {
+                    $until = $starts[$b];
+                }
+            }
+            $this->ground->lift($c, $starts[$c]);
+            $starts[$c] = $this->ground->last($c, $until);
         }
-        // Later finish first never sets a card before one that waits for it: that one ends later.
-        return $order;
+
+        return $starts;
     }
 
-    /** @param array<int, int> $starts */
-    private function span(array $starts): int
+    /**
+     * @param array<int, int> $starts
+     *
+     * @return array<int, int>
+     */
+    private function early(array $starts): array
     {
-        $span = 0;
-        foreach ($starts as $c => $start) {
-            $span = max($span, $start + $this->problem->cards[$c]->hours);
+        $order = $starts;
+        asort($order);
+        foreach ($order as $c => $_) {
+            if (isset($this->kept[$c])) {
+                continue;
+            }
+            $from = $this->sooner($c);
+            $this->ground->lift($c, $starts[$c]);
+            $starts[$c] = $this->ground->first($c, $from);
         }
 
-        return $span;
+        return $starts;
     }
 }

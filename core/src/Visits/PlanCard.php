@@ -13,6 +13,7 @@ final readonly class PlanCard
      * @param list<int> $after places of the cards it waits for
      * @param array<string, string> $state of the aircraft that it needs; indifferent to what it does not name
      * @param int $earliest slot, from 0
+     * @param bool $first placed before all others, with what it waits for, at the first slot that takes it, and kept there
      */
     public function __construct(
         public string $id,
@@ -23,5 +24,6 @@ final readonly class PlanCard
         public int $peopleInZone,
         public array $state,
         public int $earliest,
+        public bool $first = false,
     ) {}
 }

@@ -40,7 +40,7 @@ final readonly class PlanResult
             }
             $seen[$c] = true;
             foreach ($this->starts as $b => $_) {
-                if (! isset($seen[$b]) && $this->end($b) === $this->starts[$c] && $this->waitedFor($c, $b, $use)) {
+                if (! isset($seen[$b]) && $this->starts[$b] < $this->starts[$c] && $this->problem->from($c, $this->end($b)) === $this->starts[$c] && $this->waitedFor($c, $b, $use)) {
                     $look[] = $b;
                 }
             }
@@ -56,7 +56,7 @@ final readonly class PlanResult
         $use = array_fill(0, count($this->problem->capacity), array_fill(0, $this->makespan(), 0));
         foreach ($this->starts as $c => $start) {
             foreach ($this->problem->takes[$c] as $r => $many) {
-                for ($slot = $start; $slot < $this->end($c); $slot++) {
+                foreach ($this->slots($c, $start) as $slot) {
                     $use[$r][$slot] += $many;
                 }
             }
@@ -87,9 +87,16 @@ final readonly class PlanResult
         ];
     }
 
-    private function end(int $c): int
+    /** The slot after a card's last. */
+    public function end(int $c): int
     {
-        return $this->starts[$c] + $this->problem->cards[$c]->hours;
+        return $this->problem->end($c, $this->starts[$c]);
+    }
+
+    /** @return list<int> in which a card is worked */
+    private function slots(int $c, int $start): array
+    {
+        return array_slice($this->problem->slots[$c], $this->problem->reached[$c][$start], $this->problem->cards[$c]->hours);
     }
 
     /**
@@ -100,7 +107,7 @@ final readonly class PlanResult
     private function waitedFor(int $c, int $b, array $use): bool
     {
         [$card, $other] = [$this->problem->cards[$c], $this->problem->cards[$b]];
-        if (in_array($b, $card->after, true)) {
+        if (in_array($b, $this->problem->after[$c], true)) {
             return true;
         }
         foreach ($card->state as $key => $value) {
@@ -108,8 +115,9 @@ final readonly class PlanResult
                 return true;
             }
         }
+        $sooner = $this->problem->slots[$c][$this->problem->reached[$c][$this->starts[$c]] - 1];
         foreach ($this->problem->takes[$c] as $r => $many) {
-            if (isset($this->problem->takes[$b][$r]) && $use[$r][$this->starts[$c] - 1] + $many > $this->problem->capacity[$r]) {
+            if (isset($this->problem->takes[$b][$r]) && $use[$r][$sooner] + $many > $this->problem->there($r, $sooner)) {
                 return true;
             }
         }
