@@ -59,8 +59,8 @@ final readonly class FlyingPlan
         }
         if ($week !== []) {
             for ($n = $asOf->number + 1, $last = $asOf->number + self::DAYS; $n <= $last; $n++) {
-                // 1970-01-01 was a Thursday; day 0 of the pattern is Monday.
-                $weekday = (($n + 3) % 7 + 7) % 7;
+                // Day 0 of the pattern is Monday.
+                $weekday = Day::fromNumber($n)->weekday() - 1;
                 $special[$n] ??= array_map(static fn(array $days): float => $days[$weekday], $week) + $means;
             }
         }

@@ -70,6 +70,13 @@ final readonly class Day implements \Stringable
         return new self(self::toNumber($year, $month, min($anchor ?? $d, self::daysIn($year, $month))));
     }
 
+    /** ISO: 1 for Monday, 7 for Sunday. @pure */
+    public function weekday(): int
+    {
+        // 1 January 1970 was a Thursday.
+        return (($this->number + 3) % 7 + 7) % 7 + 1;
+    }
+
     /** @pure */
     public function dayOfMonth(): int
     {

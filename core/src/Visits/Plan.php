@@ -52,14 +52,77 @@ final class Plan
     /**
      * @param int $rounds most plans to be tried; the answer then does not depend on the machine
      * @param (callable(int $span, int $bound, int $tried): bool)|null $go told of the search now and then; false ends it
+     * @param list<int> $close cards whose stretch, from the first one's beginning to the last one's end, is kept short where that
+     *                         lengthens nothing: what is worked on jacks
      */
-    public static function of(PlanProblem $problem, Deadline $deadline, int $seed = 1, int $rounds = PHP_INT_MAX, ?callable $go = null): PlanResult
+    public static function of(PlanProblem $problem, Deadline $deadline, int $seed = 1, int $rounds = PHP_INT_MAX, ?callable $go = null, array $close = []): PlanResult
     {
         $bound = $problem->lowerBound();
         $plan = new self($problem, Chance::seeded($seed));
         $plan->search($bound, $deadline, $rounds, $go ?? static fn(): bool => true);
+        $starts = $plan->closed(array_fill_keys($close, true));
 
-        return new PlanResult($problem, $plan->best, $bound);
+        return new PlanResult($problem, $starts, $bound, $plan->latest($starts));
+    }
+
+    /**
+     * As good a plan in which some cards lie closer together: the first of them as late as can be, the others up against it.
+     *
+     * @param array<int, true> $close
+     *
+     * @return array<int, int>
+     */
+    private function closed(array $close): array
+    {
+        if (count($close) < 2) {
+            return $this->best;
+        }
+        $this->lay($this->best);
+        $starts = $this->late($this->best, $this->span);
+        $first = array_keys($close)[0];
+        foreach ($close as $c => $_) {
+            $first = $starts[$c] < $starts[$first] ? $c : $first;
+        }
+        $group = array_diff_key($close, [$first => true]);
+        $starts = $this->early($this->early($starts, $group), array_diff_key($starts, $close));
+
+        return max([0, ...$this->ground->ends]) <= $this->span && $this->stretch($starts, $close) < $this->stretch($this->best, $close) ? $starts : $this->best;
+    }
+
+    /**
+     * Slots from the beginning of the first to the end of the last.
+     *
+     * @param array<int, int> $starts
+     * @param array<int, true> $close
+     */
+    private function stretch(array $starts, array $close): int
+    {
+        $in = array_intersect_key($starts, $close);
+
+        return max([0, ...array_map($this->problem->end(...), array_keys($in), $in)]) - min([$this->span, ...$in]);
+    }
+
+    /**
+     * How late each could begin with the others no later than they may and the plan no longer.
+     *
+     * @param array<int, int> $starts
+     *
+     * @return array<int, int>
+     */
+    private function latest(array $starts): array
+    {
+        $this->lay($starts);
+
+        return $this->late($starts, $this->span);
+    }
+
+    /** @param array<int, int> $starts */
+    private function lay(array $starts): void
+    {
+        $this->ground->clear();
+        foreach ($starts as $c => $start) {
+            $this->ground->first($c, $start);
+        }
     }
 
     /** @param callable(int, int, int): bool $go */
@@ -284,15 +347,16 @@ final class Plan
 
     /**
      * @param array<int, int> $starts
+     * @param array<int, mixed>|null $only these cards
      *
      * @return array<int, int>
      */
-    private function late(array $starts, int $span): array
+    private function late(array $starts, int $span, ?array $only = null): array
     {
         $ends = $this->ground->ends;
         arsort($ends);
         foreach ($ends as $c => $_) {
-            if (isset($this->kept[$c])) {
+            if (isset($this->kept[$c]) || ($only !== null && ! array_key_exists($c, $only))) {
                 continue;
             }
             $until = $span;
@@ -310,15 +374,16 @@ final class Plan
 
     /**
      * @param array<int, int> $starts
+     * @param array<int, mixed>|null $only these cards
      *
      * @return array<int, int>
      */
-    private function early(array $starts): array
+    private function early(array $starts, ?array $only = null): array
     {
         $order = $starts;
         asort($order);
         foreach ($order as $c => $_) {
-            if (isset($this->kept[$c])) {
+            if (isset($this->kept[$c]) || ($only !== null && ! array_key_exists($c, $only))) {
                 continue;
             }
             $from = $this->sooner($c);

@@ -20,13 +20,16 @@ final class PlanGround
     /** @var array<int, list<array{int, int, int, int}>> by card: word, what must be free in it, what is taken of it, the guard bits */
     private array $parts = [];
 
-    /** @var list<int> guard bits of each word */
+    /** How many bits of the last word are taken. */
+    private int $used = 0;
+
+    /** @var array<int, int> guard bits of each word */
     private array $guards = [];
 
-    /** @var list<array<int, int>> by word and slot: what is free when nothing is placed */
+    /** @var array<int, array<int, int>> by word and slot: what is free when nothing is placed */
     private array $empty = [];
 
-    /** @var list<array<int, int>> by word and slot: what is free */
+    /** @var array<int, array<int, int>> by word and slot: what is free */
     private array $free = [];
 
     /** @var array<int, int> the slot after the last of each card that was placed */
@@ -165,13 +168,14 @@ final class PlanGround
         while ($capacity >> $bits > 0) {
             $bits++;
         }
-        $word = count($this->guards) - 1;
-        $used = $word < 0 ? self::BITS : (int) (log($this->guards[$word], 2) + 1e-9) + 1;
-        if ($used + $bits + 1 > self::BITS) {
+        $used = $this->used;
+        if ($this->guards === [] || $used + $bits + 1 > self::BITS) {
             $this->guards[] = 0;
             $this->empty[] = array_fill(0, $this->problem->horizon(), 0);
-            [$word, $used] = [$word + 1, 0];
+            $used = 0;
         }
+        $word = count($this->guards) - 1;
+        $this->used = $used + $bits + 1;
         $guard = 1 << ($used + $bits);
         $unit = 1 << $used;
         $this->guards[$word] |= $guard;

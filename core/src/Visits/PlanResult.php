@@ -14,8 +14,9 @@ final readonly class PlanResult
     /**
      * @param array<int, int> $starts first slot of each card
      * @param int $lowerBound no plan is shorter
+     * @param array<int, int> $latest how late each card could begin, with the plan no longer, if those behind it gave way
      */
-    public function __construct(private PlanProblem $problem, public array $starts, public int $lowerBound) {}
+    public function __construct(private PlanProblem $problem, public array $starts, public int $lowerBound, public array $latest) {}
 
     public function makespan(): int
     {

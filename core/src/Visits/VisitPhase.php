@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Visits;
+
+/** The order in which a visit is worked. */
+enum VisitPhase: string
+{
+    case Induct = 'induct';
+    case Safe = 'safe';
+    case Open = 'open';
+    case Look = 'look';
+    case Fix = 'fix';
+    case Close = 'close';
+    case Test = 'test';
+    case Release = 'release';
+
+    /** Place in the order, from 0. @pure */
+    public function place(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
+}
