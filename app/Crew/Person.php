@@ -24,6 +24,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $base
  * @property string $shift
  * @property string $pin
+ * @property list<int> $weekdays ISO, on which the shift is worked
  * @property-read Collection<int, Qualification> $qualifications
  */
 final class Person extends User
@@ -38,7 +39,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'pin', 'remember_token'];
 
-    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed'];
+    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array'];
 
     /** @return HasMany<Qualification, $this> */
     public function qualifications(): HasMany

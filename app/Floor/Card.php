@@ -9,9 +9,11 @@ use App\Fleet\Aircraft;
 use App\Library\CardTemplate;
 use App\Library\ProgrammeItem;
 use App\Shared\Model;
+use App\Stores\CardPart;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -37,6 +39,26 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $signed_at
  * @property int|null $inspected_by
  * @property string|null $inspected_at
+ * @property string $phase of the visit, see {@see \Jorvel\Core\Visits\VisitPhase}
+ * @property string|null $makes `open:P`, `close:P` for a panel P, `raise`, `lower`, `induct`, `safe`, `last`, `fix`; null for an item's card
+ * @property array<string, int>|null $needs people by skill
+ * @property list<array{place: string, who: string}> $positions
+ * @property list<string> $panels that must be open for it
+ * @property array<string, string>|null $states of the aircraft that it needs
+ * @property list<string> $tools kinds
+ * @property int|null $finding_id that it fixes
+ * @property string|null $not_before the controller holds it until then
+ * @property bool $first the controller put it before others
+ * @property string|null $planned_start
+ * @property string|null $planned_end
+ * @property string|null $latest_start from which on it moves the exit
+ * @property bool $on_chain on the chain that decides the exit
+ * @property string|null $begun_at
+ * @property string|null $closed_at
+ * @property float|null $spent hours booked
+ * @property-read Finding|null $finding
+ * @property-read Collection<int, Card> $waitsFor
+ * @property-read Collection<int, CardPart> $parts
  * @property-read Visit $visit
  * @property-read Aircraft $aircraft
  * @property-read CardTemplate $template
@@ -59,7 +81,10 @@ final class Card extends Model
 
     public const CLOSED = 'closed';
 
-    protected $casts = ['critical' => 'boolean', 'hours' => 'float'];
+    protected $casts = [
+        'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array', 'states' => 'array', 'tools' => 'array',
+        'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
+    ];
 
     /** @return BelongsTo<Visit, $this> */
     public function visit(): BelongsTo
@@ -125,6 +150,38 @@ final class Card extends Model
     public function readings(): HasMany
     {
         return $this->hasMany(Reading::class)->orderBy('id');
+    }
+
+    /** @return BelongsTo<Finding, $this> */
+    public function finding(): BelongsTo
+    {
+        return $this->belongsTo(Finding::class);
+    }
+
+    /** @return BelongsToMany<Card, $this> */
+    public function waitsFor(): BelongsToMany
+    {
+        return $this->belongsToMany(self::class, 'card_waits', 'card_id', 'after_id');
+    }
+
+    /** @return HasMany<CardPart, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(CardPart::class);
+    }
+
+    /** Nothing is left to work on it: closed, or only to be inspected. */
+    public function worked(): bool
+    {
+        return $this->state === self::CLOSED || $this->state === self::SIGNED;
+    }
+
+    /** Hours of work left, by the steps that are done; load `steps` first. */
+    public function hoursLeft(): float
+    {
+        $steps = $this->steps->count();
+
+        return $this->worked() ? 0.0 : $this->hours * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', Step::DONE)->count() / ($steps + 1));
     }
 
     /** Whether the manual still stands at the revision the card was written from. */

@@ -16,10 +16,14 @@ final readonly class SignCard
 {
     public function __construct(private Clock $clock, private Records $records) {}
 
-    /** @throws Refused while a step is open or the signer may not sign for this work */
-    public function sign(Person $by, Card $card, int $version, string $stamp, string $pin): void
+    /**
+     * @param float|null $spent hours that it took; as planned where null
+     *
+     * @throws Refused while a step is open or the signer may not sign for this work
+     */
+    public function sign(Person $by, Card $card, int $version, string $stamp, string $pin, ?float $spent = null): void
     {
-        DB::transaction(function () use ($by, $card, $version, $stamp, $pin): void {
+        DB::transaction(function () use ($by, $card, $version, $stamp, $pin, $spent): void {
             $this->begin($card, $version);
             if ($card->state === Card::SIGNED || $card->state === Card::CLOSED) {
                 throw Refused::because("Card {$card->number} is already signed.");
@@ -31,7 +35,7 @@ final readonly class SignCard
             $this->requireFit($by, $card, 'perform', $card->skill, false);
             $by->requireSignature($stamp, $pin);
             $card->fill([
-                'signed_by' => $by->id, 'signed_at' => (string) $this->clock->now(),
+                'signed_by' => $by->id, 'signed_at' => (string) $this->clock->now(), 'closed_at' => (string) $this->clock->now(), 'spent' => $spent ?? $card->hours,
                 'state' => $card->critical ? Card::SIGNED : Card::CLOSED, 'version' => $card->version + 1,
             ])->save();
             $this->records->write($by, 'card.signed', "card:{$card->id}", ['number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision]);

@@ -39,6 +39,7 @@ final readonly class WorkStep
                 $this->work($by, $step, $in);
             }
             $card->state = Card::IN_WORK;
+            $card->begun_at ??= (string) $this->clock->now();
             $card->version++;
             $card->save();
             Visit::whereKey($card->visit_id)->where('state', Visit::PLANNED)->update(['state' => Visit::IN_WORK]);
@@ -102,7 +103,9 @@ final readonly class WorkStep
             ]);
         }
         if ($step->kind === 'safing_remove') {
-            $fitted = $step->card->steps->firstWhere('no', $step->spec['of']);
+            // By an earlier step of this card, or of the card of the same visit that made the aircraft safe or raised it.
+            $fitter = isset($step->spec['made']) ? Card::with('steps')->where('visit_id', $step->card->visit_id)->where('makes', $step->spec['made'])->first() : $step->card;
+            $fitted = $fitter?->steps->firstWhere('no', $step->spec['of']);
             $device = SafingDevice::where('fitted_step_id', $fitted?->id)->whereNull('removed_at')->first()
                 ?? throw Refused::because("Nothing fitted by step {$step->spec['of']} is in the safing register. Look at the aircraft before you go on.");
             $device->update(['removed_by' => $by->id, 'removed_at' => (string) $this->clock->now()]);

@@ -53,4 +53,10 @@ final class Clock
     {
         return (new DateTimeImmutable('@'.$at->epoch()))->setTimezone($this->zone())->format('j M Y, H:i');
     }
+
+    /** A local time of day: "14:00". */
+    public function time(Instant $at): string
+    {
+        return (new DateTimeImmutable('@'.$at->epoch()))->setTimezone($this->zone())->format('H:i');
+    }
 }

@@ -7,8 +7,7 @@ namespace App\Visits;
 use App\Crew\Person;
 use App\Fleet\DueBook;
 use App\Fleet\DueRow;
-use App\Floor\Card;
-use App\Floor\Step;
+use App\Library\Panel;
 use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Collection;
@@ -18,7 +17,7 @@ use Jorvel\Core\Shared\Day;
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
 final readonly class CreateVisit
 {
-    public function __construct(private DueBook $book, private Records $records) {}
+    public function __construct(private DueBook $book, private Records $records, private MakeCard $make, private VisitFrame $frame) {}
 
     /**
      * @param list<string> $keys of due rows: "12" for item 12, "12:7" for item 12 of component 7
@@ -44,6 +43,8 @@ final readonly class CreateVisit
             foreach ($chosen->values() as $n => $row) {
                 $this->card($visit, $row, $n + 1);
             }
+            $visit->setRelation('aircraft', $aircraft);
+            $this->frame->complete($visit);
             $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
                 'aircraft' => $mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
                 'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),
@@ -77,15 +78,10 @@ final readonly class CreateVisit
     private function card(Visit $visit, DueRow $row, int $n): void
     {
         $item = $row->of->item;
-        $template = $item->template;
-        $card = Card::create([
-            'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id, 'item_id' => $item->id, 'component_id' => $row->on?->component_id,
-            'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $row->title(), 'revision' => $template->revision,
-            'skill' => $template->skill, 'hours' => $item->workHours(), 'zone' => $template->zone, 'critical' => $template->critical, 'state' => Card::OPEN, 'version' => 1,
+        $zone = $item->access === [] ? null : Panel::where(['type_id' => $item->type_id, 'code' => $item->access[0]])->value('zone');
+        ($this->make)($visit, $item->template, $n, [
+            'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(), 'hours' => $item->workHours(),
+            'zone' => $zone ?? $item->template->zone, 'panels' => $item->access, 'states' => $item->states ?? [],
         ]);
-        Step::insert(array_map(static fn(array $s, int $i): array => [
-            'card_id' => $card->id, 'no' => $i + 1, 'kind' => $s['kind'], 'title' => $s['title'], 'text' => $s['text'] ?? '',
-            'spec' => json_encode((object) ($s['spec'] ?? []), JSON_THROW_ON_ERROR), 'state' => Step::OPEN,
-        ], $template->steps, array_keys($template->steps)));
     }
 }

@@ -24,9 +24,13 @@ use App\Library\ProgrammeItem;
 use App\Release\Certificate;
 use App\Shared\Clock;
 use App\Shared\Records;
+use App\Stores\Part;
 use App\Stores\Tool;
+use App\Visits\Bay;
 use App\Visits\CreateVisit;
+use App\Visits\PlanVisit;
 use App\Visits\Visit;
+use App\Visits\VisitPlan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Jorvel\Core\Shared\Day;
@@ -38,7 +42,7 @@ final readonly class World
     /** The demo people's password; their PINs stand in people.json. */
     public const PASSWORD = 'hangar-demo';
 
-    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit) {}
+    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private PlanVisit $plan, private VisitStory $visitStory) {}
 
     public function load(): void
     {
@@ -78,6 +82,15 @@ final readonly class World
             }
             ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->items->each(static fn(ProgrammeItem $i) => $i->save());
         }
+        self::insert('zones', self::csv('zones.csv'), static fn(array $r): array => ['type_id' => $types[$r['type']], 'name' => $r['name'], 'most' => (int) $r['most']]);
+        self::insert('panels', self::csv('panels.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
+        self::insert('past_looks', self::csv('past_looks.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
+        self::insert('shifts', $world['shifts'], static fn(array $r): array => $r);
+        foreach ($world['bays'] as $bay) {
+            Bay::create($bay);
+        }
+        $bays = Bay::pluck('id', 'name');
+        self::insert('bay_slots', self::csv('bay_slots.csv'), static fn(array $r): array => [...array_diff_key($r, ['bay' => 0]), 'bay_id' => $bays[$r['bay']]]);
         foreach (self::json('listed.json') as $item) {
             $type = $item['type'];
             unset($item['type']);
@@ -87,11 +100,13 @@ final readonly class World
 
     private function people(): void
     {
-        $password = Hash::make(self::PASSWORD);
+        // Quickly made hashes: the demo's passwords and PINs stand in the open anyway.
+        $hash = static fn(string $text): string => Hash::make($text, ['rounds' => 4]);
+        $password = $hash(self::PASSWORD);
         foreach (self::json('people.json') as $row) {
             $held = $row['held'];
             unset($row['held']);
-            $person = Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password]);
+            $person = Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password, 'pin' => $hash($row['pin'])]);
             foreach ($held as $kind => $values) {
                 foreach ($values as $value => $until) {
                     $person->qualifications()->create(['kind' => $kind, 'value' => (string) $value, 'valid_until' => $until]);
@@ -180,23 +195,33 @@ final readonly class World
         foreach (self::csv('tools.csv') as $row) {
             Tool::create($row);
         }
+        foreach (self::csv('parts.csv') as $row) {
+            $part = Part::create(array_intersect_key($row, array_flip(['number', 'title', 'stock', 'place'])));
+            if ($row['ordered'] !== '') {
+                $part->orders()->create(['quantity' => (int) $row['ordered'], 'expected' => $row['expected']]);
+            }
+        }
     }
 
     private function story(): void
     {
         $story = self::json('story.json');
-        $people = Person::all()->keyBy('login');
+        $people = Person::with('qualifications')->get()->keyBy('login');
         $controller = $people['ines'];
         foreach ($story['visits'] as $v) {
             $visit = $this->visit($controller, $v['mark'], $v['title'], $v['bay'], $v['start'], $v['end'], $v['items']);
-            $cards = $visit->cards()->with(['item', 'steps'])->get()->keyBy('item.code');
+            if (isset($v['look_until'])) {
+                VisitPlan::create(['visit_id' => $visit->id, 'look_until' => $v['look_until']]);
+            }
+            if (isset($v['pace'])) {
+                $this->visitStory->live($visit, $controller, $v['pace'], $v['findings'], $people);
+            } else {
+                ($this->plan)($visit, $controller, 'planned when the visit was made');
+            }
             foreach ($v['assign'] as $code => $logins) {
+                $card = $visit->cards()->with('steps')->whereHas('item', static fn($q) => $q->where('code', $code))->firstOrFail();
                 foreach ($logins as $login) {
-                    Assignment::create(['card_id' => $cards[$code]->id, 'person_id' => $people[$login]->id, 'role' => 'perform']);
-                    foreach ($cards[$code]->steps->take($v['work'][$code] ?? 0) as $step) {
-                        $this->finish($step, $people[$login], $v['start'].'T09:30:00Z');
-                        $cards[$code]->update(['state' => Card::IN_WORK]);
-                    }
+                    Assignment::create(['card_id' => $card->id, 'person_id' => $people[$login]->id, 'role' => 'perform']);
                 }
             }
             if ($v['start'] <= (string) $this->clock->today()) {
@@ -217,11 +242,14 @@ final readonly class World
     {
         $date = substr($d['at'], 0, 10);
         $visit = $this->visit($controller, $d['mark'], 'Line work', 'line', $date, $date, [$d['item']]);
-        $card = $visit->cards()->with('steps', 'template')->firstOrFail();
-        $card->steps->each(fn(Step $s) => $this->finish($s, $by, $d['at']));
         $certifier = Person::firstWhere('login', str_starts_with($d['mark'], 'Q-') ? 'wenna' : 'tor');
         assert($certifier !== null);
-        $card->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $d['at'], 'inspected_by' => $card->critical ? $certifier->id : null, 'inspected_at' => $card->critical ? $d['at'] : null]);
+        $cards = $visit->cards()->with('steps')->get();
+        foreach ($cards as $each) {
+            $each->steps->each(fn(Step $s) => $this->finish($s, $by, $d['at']));
+            $each->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $d['at'], 'closed_at' => $d['at'], 'spent' => $each->hours, 'inspected_by' => $each->critical ? $certifier->id : null, 'inspected_at' => $each->critical ? $d['at'] : null]);
+        }
+        $card = $cards->firstOrFail();
         $listed = ListedItem::where('code', $d['listed'])->firstOrFail();
         $finding = Finding::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id, 'number' => sprintf('F%04d', $n), 'chapter' => $listed->chapter, 'place' => $d['place'], 'extent' => $d['extent'], 'state' => 'deferred', 'raised_at' => $d['at']]);
         $aircraft = Aircraft::findOrFail($visit->aircraft_id);

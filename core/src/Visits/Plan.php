@@ -66,6 +66,21 @@ final class Plan
     }
 
     /**
+     * Each card in turn, lowest key first where its waits allow, at the first slot that takes it: nothing is searched, so that a
+     * plan of which little has changed stays as it was where it can.
+     *
+     * @param list<float> $keys by card
+     */
+    public static function inOrder(PlanProblem $problem, array $keys): PlanResult
+    {
+        $plan = new self($problem, Chance::seeded(1));
+        $starts = $plan->generate($plan->list($keys));
+        $plan->span = max([0, ...$plan->ground->ends]);
+
+        return new PlanResult($problem, $starts, $problem->lowerBound(), $plan->latest($starts));
+    }
+
+    /**
      * As good a plan in which some cards lie closer together: the first of them as late as can be, the others up against it.
      *
      * @param array<int, true> $close

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Crew\Person;
+use App\Floor\Assignment;
+use App\Floor\Card;
+use App\Floor\Finding;
+use App\Floor\SafingDevice;
+use App\Floor\Step;
+use App\Shared\Clock;
+use App\Visits\MakeFixCard;
+use App\Visits\PlanVisit;
+use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+
+/**
+ * Lives a visit from its first day to now, as its plan has it and at the story's pace: planned anew each morning, cards worked
+ * and closed, findings raised and given their cards. The same at every load.
+ */
+final readonly class VisitStory
+{
+    public function __construct(private Clock $clock, private PlanVisit $plan, private MakeFixCard $fix) {}
+
+    /**
+     * @param float $pace how many times its planned time a card takes
+     * @param list<array{string, string, string, string, string, float}> $findings day, item, what raised it (`item`, or what the card makes), place, extent, hours to fix
+     * @param Collection<string, Person> $people
+     */
+    public function live(Visit $visit, Person $controller, float $pace, array $findings, Collection $people): void
+    {
+        $now = $this->clock->now();
+        for ($day = Day::parse($visit->start); $day->number <= $this->clock->today()->number; $day = $day->plusDays(1)) {
+            $morning = $this->local($day, '06:00');
+            ($this->plan)($visit, $controller, 'planned in the morning', $morning);
+            $end = $this->local($day, '22:00');
+            $this->work($visit, $now->isBefore($end) ? $now : $end, $pace, $people);
+            foreach ($findings as [$on, $item, $by, $place, $extent, $hours]) {
+                if ($on === (string) $day) {
+                    $this->find($visit, $controller, $item, $by, $place, $extent, $hours, $this->local($day, '13:10'));
+                }
+            }
+        }
+        ($this->plan)($visit, $controller, 'findings of today planned in', $now);
+    }
+
+    /** @param Collection<string, Person> $people */
+    private function work(Visit $visit, Instant $until, float $pace, Collection $people): void
+    {
+        foreach ($visit->cards()->with(['steps', 'assignments'])->whereNotNull('planned_start')->orderBy('planned_start')->orderBy('id')->get() as $card) {
+            $start = Instant::parse((string) $card->planned_start);
+            if ($card->worked() || ! $start->isBefore($until)) {
+                continue;
+            }
+            $planned = Instant::parse((string) $card->planned_end)->epoch() - $start->epoch();
+            $end = Instant::fromEpoch($start->epoch() + (int) ($planned * $pace));
+            $by = $this->worker($card, $visit, $start, $people);
+            Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $by->id, 'role' => 'perform']);
+            $card->begun_at ??= (string) $start;
+            $done = $until->isBefore($end) ? max(1, (int) floor($card->steps->count() * ($until->epoch() - $start->epoch()) / ($planned * $pace))) : $card->steps->count();
+            foreach ($card->steps->take($done)->where('state', Step::OPEN) as $step) {
+                $step->update(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => (string) $start, 'result' => []]);
+                if ($step->kind === 'safing_fit') {
+                    SafingDevice::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'fitted_step_id' => $step->id, 'fitted_by' => $by->id, 'kind' => $step->spec['device'], 'place' => $step->spec['place'], 'flag' => $step->spec['flag'], 'fitted_at' => (string) $start]);
+                }
+            }
+            $card->fill($until->isBefore($end)
+                ? ['state' => Card::IN_WORK]
+                : ['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => (string) $end, 'closed_at' => (string) $end, 'inspected_by' => $card->critical ? $people['tor']->id : null, 'inspected_at' => $card->critical ? (string) $end : null, 'spent' => round($card->hours * $pace * (0.9 + 0.05 * ($card->id % 5)), 1)])->save();
+        }
+    }
+
+    /** @param Collection<string, Person> $people */
+    private function worker(Card $card, Visit $visit, Instant $at, Collection $people): Person
+    {
+        $day = $at->dayIn($this->clock->zone());
+        $shift = $this->clock->time($at) < '14:00' ? 'early' : 'late';
+        $able = $people->filter(static fn(Person $p): bool => $p->shift === $shift && $p->qualified()->unfit('perform', $visit->aircraft->type->code, $card->skill, $day) === null)->sortKeys()->values();
+
+        return $card->assignments->isNotEmpty() ? $people->firstOrFail('id', $card->assignments->firstOrFail()->person_id) : $able->get($card->id % max(1, $able->count())) ?? $people['tor'];
+    }
+
+    private function find(Visit $visit, Person $controller, string $item, string $by, string $place, string $extent, float $hours, Instant $at): void
+    {
+        $cards = $visit->cards()->with(['item', 'template', 'assignments']);
+        $card = $by === 'item' ? $cards->whereHas('item', static fn($q) => $q->where('code', $item))->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
+        $finding = Finding::create([
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $card->assignments->first()->person_id ?? $controller->id, 'number' => sprintf('F%04d', 100 + (int) Finding::count()),
+            'chapter' => $by === 'item' ? substr($item, 0, 2) : $item, 'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $at,
+        ]);
+        ($this->fix)($controller, $finding, $hours);
+    }
+
+    private function local(Day $day, string $time): Instant
+    {
+        return Instant::fromEpoch((new \DateTimeImmutable("{$day} {$time}", $this->clock->zone()))->getTimestamp());
+    }
+}
