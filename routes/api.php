@@ -17,7 +17,9 @@ use App\Release\ReleaseController;
 use App\Shared\ComputeController;
 use App\Shared\MomentController;
 use App\Stores\StoresController;
+use App\Visits\BoardController;
 use App\Visits\VisitController;
+use App\Visits\WindowController;
 use Illuminate\Support\Facades\Route;
 
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
@@ -54,6 +56,17 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('visits', [VisitController::class, 'index']);
     Route::get('visits/{id}', [VisitController::class, 'show']);
     Route::post('visits', [VisitController::class, 'store'])->middleware('once');
+    Route::get('visits/{id}/board', [BoardController::class, 'show']);
+    Route::post('visits/{id}/board/move', [BoardController::class, 'move']);
+    Route::get('visits/{id}/cards/{card}/slip', [BoardController::class, 'slip']);
+    Route::get('visits/{id}/window', [WindowController::class, 'show']);
+    Route::post('visits/{id}/window', [WindowController::class, 'set'])->middleware('once');
+    Route::get('visits/{id}/progress', [WindowController::class, 'progress']);
+    Route::get('visits/{id}/plan', [BoardController::class, 'run']);
+    Route::post('visits/{id}/plan', [BoardController::class, 'search'])->middleware('once');
+    Route::post('plan-runs/{id}/cancel', [BoardController::class, 'cancel']);
+    Route::get('visits/{id}/plan.csv', [BoardController::class, 'csv']);
+    Route::get('visits/{id}/plan.ics', [BoardController::class, 'calendar']);
     Route::get('cards/{id}/candidates', [VisitController::class, 'candidates']);
     Route::post('cards/{id}/assignments', [VisitController::class, 'assign'])->middleware('once');
 

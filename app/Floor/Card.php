@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Jorvel\Core\Visits\VisitPhase;
 
 /**
  * A task card of a visit.
@@ -39,7 +40,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $signed_at
  * @property int|null $inspected_by
  * @property string|null $inspected_at
- * @property string $phase of the visit, see {@see \Jorvel\Core\Visits\VisitPhase}
+ * @property string $phase of the visit, see {@see VisitPhase}
  * @property string|null $makes `open:P`, `close:P` for a panel P, `raise`, `lower`, `induct`, `safe`, `last`, `fix`; null for an item's card
  * @property array<string, int>|null $needs people by skill
  * @property list<array{place: string, who: string}> $positions

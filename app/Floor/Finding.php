@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $extent
  * @property string $state
  * @property string $raised_at
+ * @property float|null $fix_hours reckoned with
+ * @property string|null $settled_at
  * @property-read Aircraft $aircraft
  * @property-read Card $card
  * @property-read Person $raiser

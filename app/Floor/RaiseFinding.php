@@ -36,7 +36,7 @@ final readonly class RaiseFinding
                 throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
             }
             $by->requireSignature($stamp, $pin);
-            $finding->update(['state' => 'fixed', 'fixed_how' => $how]);
+            $finding->update(['state' => 'fixed', 'fixed_how' => $how, 'settled_at' => (string) $this->clock->now()]);
             $this->records->write($by, 'finding.fixed', "finding:{$finding->id}", ['number' => $finding->number, 'how' => $how, 'stamp' => $by->stamp]);
         });
     }

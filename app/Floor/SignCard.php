@@ -38,6 +38,7 @@ final readonly class SignCard
                 'signed_by' => $by->id, 'signed_at' => (string) $this->clock->now(), 'closed_at' => (string) $this->clock->now(), 'spent' => $spent ?? $card->hours,
                 'state' => $card->critical ? Card::SIGNED : Card::CLOSED, 'version' => $card->version + 1,
             ])->save();
+            $this->settle($card);
             $this->records->write($by, 'card.signed', "card:{$card->id}", ['number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision]);
         });
     }
@@ -54,8 +55,17 @@ final readonly class SignCard
             $this->requireFit($by, $card, 'duplicate', null, $tookPart);
             $by->requireSignature($stamp, $pin);
             $card->fill(['inspected_by' => $by->id, 'inspected_at' => (string) $this->clock->now(), 'state' => Card::CLOSED, 'version' => $card->version + 1])->save();
+            $this->settle($card);
             $this->records->write($by, 'card.inspected', "card:{$card->id}", ['number' => $card->number, 'stamp' => $by->stamp]);
         });
+    }
+
+    /** A closed card that was made for a finding settles it. */
+    private function settle(Card $card): void
+    {
+        if ($card->state === Card::CLOSED && $card->finding_id !== null) {
+            Finding::whereKey($card->finding_id)->where('state', 'open')->update(['state' => 'fixed', 'fixed_how' => "by card {$card->number}", 'settled_at' => (string) $this->clock->now()]);
+        }
     }
 
     private function begin(Card $card, int $version): void

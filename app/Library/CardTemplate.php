@@ -6,6 +6,7 @@ namespace App\Library;
 
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Visits\VisitPhase;
 
 /**
  * What a card is made from: its steps, and the manual revision they were written from.
@@ -22,7 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $zone
  * @property bool $critical
  * @property list<array<string, mixed>> $steps
- * @property string $phase of a visit, see {@see \Jorvel\Core\Visits\VisitPhase}
+ * @property string $phase of a visit, see {@see VisitPhase}
  * @property string|null $makes `open`, `close`, `raise`, `lower`, `induct`, `safe`, `last`, `fix`: a card that a visit makes by itself
  * @property array<string, int>|null $needs people by skill; one of its own skill where null
  * @property list<array{place: string, who: string}> $positions of a crew that lifts, tows, moves surfaces or runs engines

@@ -7,7 +7,7 @@ namespace App\Shared;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
-/** An iCalendar file (RFC 5545) of whole days. */
+/** An iCalendar file (RFC 5545) of whole days and of hours in UTC. */
 final class Calendar
 {
     /** @var list<string> */
@@ -28,18 +28,19 @@ final class Calendar
     public function add(string $id, Day $from, Day $to, string $title, string $text): void
     {
         $date = static fn(Day $d): string => str_replace('-', '', (string) $d);
-        array_push(
-            $this->lines,
-            'BEGIN:VEVENT',
-            'UID:'.self::escape($id).'@jorvel',
-            "DTSTAMP:{$this->stamp}",
-            'DTSTART;VALUE=DATE:'.$date($from),
-            'DTEND;VALUE=DATE:'.$date($to->plusDays(1)),
-            'SUMMARY:'.self::escape($title),
-            'DESCRIPTION:'.self::escape($text),
-            'TRANSP:TRANSPARENT',
-            'END:VEVENT',
-        );
+        $this->event($id, 'DTSTART;VALUE=DATE:'.$date($from), 'DTEND;VALUE=DATE:'.$date($to->plusDays(1)), $title, $text, 'TRANSPARENT');
+    }
+
+    /** @param string $id unique in the calendar, and the same every time it is written */
+    public function addTimed(string $id, Instant $from, Instant $to, string $title, string $text): void
+    {
+        $at = static fn(Instant $i): string => gmdate('Ymd\THis\Z', $i->epoch());
+        $this->event($id, 'DTSTART:'.$at($from), 'DTEND:'.$at($to), $title, $text, 'OPAQUE');
+    }
+
+    private function event(string $id, string $from, string $to, string $title, string $text, string $busy): void
+    {
+        array_push($this->lines, 'BEGIN:VEVENT', 'UID:'.self::escape($id).'@jorvel', "DTSTAMP:{$this->stamp}", $from, $to, 'SUMMARY:'.self::escape($title), 'DESCRIPTION:'.self::escape($text), "TRANSP:{$busy}", 'END:VEVENT');
     }
 
     /** CRLF after each line, and no line of more than 75 octets. */

@@ -59,4 +59,16 @@ final class Clock
     {
         return (new DateTimeImmutable('@'.$at->epoch()))->setTimezone($this->zone())->format('H:i');
     }
+
+    /** A day in few words: "Tue 12 May". */
+    public function shortWords(Day $day): string
+    {
+        return (new DateTimeImmutable((string) $day))->format('D j M');
+    }
+
+    /** A local moment in few words: "Tue 12 May 10:30". */
+    public function moment(Instant $at): string
+    {
+        return $this->shortWords($at->dayIn($this->zone())).' '.$this->time($at);
+    }
 }

@@ -57,6 +57,12 @@ final class Words
         };
     }
 
+    /** "1 day", "12 days". */
+    public static function count(int $many, string $one, ?string $more = null): string
+    {
+        return $many === 1 ? "1 {$one}" : "{$many} ".($more ?? "{$one}s");
+    }
+
     public static function blocker(string $code): string
     {
         return self::BLOCKERS[$code] ?? $code;

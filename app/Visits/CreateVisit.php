@@ -17,7 +17,7 @@ use Jorvel\Core\Shared\Day;
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
 final readonly class CreateVisit
 {
-    public function __construct(private DueBook $book, private Records $records, private MakeCard $make, private VisitFrame $frame) {}
+    public function __construct(private DueBook $book, private Records $records, private MakeCard $make, private VisitFrame $frame, private PlanVisit $plan) {}
 
     /**
      * @param list<string> $keys of due rows: "12" for item 12, "12:7" for item 12 of component 7
@@ -45,6 +45,7 @@ final readonly class CreateVisit
             }
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
+            ($this->plan)($visit, $by, 'planned when the visit was made');
             $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
                 'aircraft' => $mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
                 'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),

@@ -167,6 +167,6 @@ final readonly class PlanVisit
      */
     private function onJacks(Collection $cards): array
     {
-        return array_values(array_keys(array_filter($cards->all(), static fn(Card $c): bool => in_array($c->makes, ['raise', 'lower'], true) || ($c->states['jacks'] ?? null) === 'on')));
+        return array_keys(array_filter($cards->all(), static fn(Card $c): bool => in_array($c->makes, ['raise', 'lower'], true) || ($c->states['jacks'] ?? null) === 'on'));
     }
 }

@@ -29,11 +29,11 @@ final readonly class VisitFrame
         $cards = $visit->cards()->get();
         $templates = CardTemplate::where('type_id', $visit->aircraft->type_id)->whereNotNull('makes')->get()->keyBy('makes');
         $panels = Panel::where('type_id', $visit->aircraft->type_id)->get()->keyBy('code');
-        $made = $cards->pluck('makes')->filter()->flip();
+        $made = array_fill_keys(array_filter($cards->reject(static fn(Card $c): bool => $c->worked() && str_starts_with((string) $c->makes, 'close:'))->pluck('makes')->all()), true);
         $n = $cards->count();
         $add = function (string $makes, array $own = []) use ($visit, $templates, &$made, &$n): void {
             $template = $templates->get(explode(':', $makes)[0]);
-            if ($template !== null && ! $made->has($makes)) {
+            if ($template !== null && ! isset($made[$makes])) {
                 ($this->make)($visit, $template, ++$n, [...$own, 'makes' => $makes]);
                 $made[$makes] = true;
             }
@@ -46,7 +46,11 @@ final readonly class VisitFrame
             $add('raise');
             $add('lower');
         }
-        foreach ($cards->pluck('panels')->flatten()->unique()->sort() as $code) {
+        foreach ($cards->reject(static fn(Card $c): bool => $c->worked())->pluck('panels')->flatten()->unique()->sort() as $code) {
+            if (! isset($made["close:{$code}"])) {
+                // Never opened yet, or closed again since.
+                unset($made["open:{$code}"]);
+            }
             $panel = $panels->get($code);
             $add("open:{$code}", ['title' => "Open panel {$code}".($panel === null ? '' : ", {$panel->title}"), 'zone' => $panel->zone ?? 'whole aircraft', 'hours' => $panel->open_hours ?? 0.5]);
             $add("close:{$code}", ['title' => "Close panel {$code}".($panel === null ? '' : ", {$panel->title}"), 'zone' => $panel->zone ?? 'whole aircraft', 'hours' => $panel->close_hours ?? 0.5]);

@@ -71,6 +71,9 @@ final readonly class VisitStory
             $card->fill($until->isBefore($end)
                 ? ['state' => Card::IN_WORK]
                 : ['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => (string) $end, 'closed_at' => (string) $end, 'inspected_by' => $card->critical ? $people['tor']->id : null, 'inspected_at' => $card->critical ? (string) $end : null, 'spent' => round($card->hours * $pace * (0.9 + 0.05 * ($card->id % 5)), 1)])->save();
+            if ($card->finding_id !== null && $card->state === Card::CLOSED) {
+                Finding::whereKey($card->finding_id)->update(['state' => 'fixed', 'fixed_how' => "by card {$card->number}", 'settled_at' => (string) $end]);
+            }
         }
     }
 
@@ -89,7 +92,7 @@ final readonly class VisitStory
         $cards = $visit->cards()->with(['item', 'template', 'assignments']);
         $card = $by === 'item' ? $cards->whereHas('item', static fn($q) => $q->where('code', $item))->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
         $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $card->assignments->first()->person_id ?? $controller->id, 'number' => sprintf('F%04d', 100 + (int) Finding::count()),
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $card->assignments->first()->person_id ?? $controller->id, 'number' => sprintf('F%04d', 6 + Finding::count()),
             'chapter' => $by === 'item' ? substr($item, 0, 2) : $item, 'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $at,
         ]);
         ($this->fix)($controller, $finding, $hours);

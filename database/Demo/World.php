@@ -28,8 +28,8 @@ use App\Stores\Part;
 use App\Stores\Tool;
 use App\Visits\Bay;
 use App\Visits\CreateVisit;
-use App\Visits\PlanVisit;
 use App\Visits\Visit;
+use App\Visits\VisitDay;
 use App\Visits\VisitPlan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -42,7 +42,7 @@ final readonly class World
     /** The demo people's password; their PINs stand in people.json. */
     public const PASSWORD = 'hangar-demo';
 
-    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private PlanVisit $plan, private VisitStory $visitStory) {}
+    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory) {}
 
     public function load(): void
     {
@@ -211,12 +211,10 @@ final readonly class World
         foreach ($story['visits'] as $v) {
             $visit = $this->visit($controller, $v['mark'], $v['title'], $v['bay'], $v['start'], $v['end'], $v['items']);
             if (isset($v['look_until'])) {
-                VisitPlan::create(['visit_id' => $visit->id, 'look_until' => $v['look_until']]);
+                VisitPlan::whereKey($visit->id)->update(['look_until' => $v['look_until']]);
             }
             if (isset($v['pace'])) {
                 $this->visitStory->live($visit, $controller, $v['pace'], $v['findings'], $people);
-            } else {
-                ($this->plan)($visit, $controller, 'planned when the visit was made');
             }
             foreach ($v['assign'] as $code => $logins) {
                 $card = $visit->cards()->with('steps')->whereHas('item', static fn($q) => $q->where('code', $code))->firstOrFail();
@@ -265,6 +263,8 @@ final readonly class World
         ]);
         Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => sprintf('JV-2026-%04d', $n), 'at' => $d['at'], 'moved' => []]);
         $visit->update(['state' => Visit::RELEASED]);
+        VisitPlan::whereKey($visit->id)->delete();
+        VisitDay::where('visit_id', $visit->id)->delete();
     }
 
     /** @param list<string> $codes */

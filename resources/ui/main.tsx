@@ -19,6 +19,7 @@ const WhatIf = room(() => import('./rooms/fleet/WhatIf'), 'WhatIf');
 const Calendar = room(() => import('./rooms/fleet/Calendar'), 'Calendar');
 const Visits = room(() => import('./rooms/visits/Visits'), 'Visits');
 const Visit = room(() => import('./rooms/visits/Visit'), 'Visit');
+const Board = room(() => import('./rooms/visits/Board'), 'Board');
 const Crew = room(() => import('./rooms/crew/Crew'), 'Crew');
 const Floor = room(() => import('./rooms/floor/Floor'), 'Floor');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
@@ -63,6 +64,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                             <Route path="/fleet/:mark" element={<Aircraft />} />
                             <Route path="/visits" element={<Visits />} />
                             <Route path="/visits/:id" element={<Visit />} />
+                            <Route path="/visits/:id/board" element={<Board />} />
                             <Route path="/crew" element={<Crew />} />
                             <Route path="/floor" element={<Floor />} />
                             <Route path="/floor/:id" element={<Card />} />

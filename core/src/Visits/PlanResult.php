@@ -116,12 +116,11 @@ final readonly class PlanResult
                 return true;
             }
         }
-        $place = $this->problem->reached[$c][$this->starts[$c]];
-        if ($place === 0) {
+        $sooner = $this->problem->slots[$c][$this->problem->reached[$c][$this->starts[$c]] - 1] ?? null;
+        if ($sooner === null) {
             // Its people were not there any sooner.
             return false;
         }
-        $sooner = $this->problem->slots[$c][$place - 1];
         foreach ($this->problem->takes[$c] as $r => $many) {
             if (isset($this->problem->takes[$b][$r]) && $use[$r][$sooner] + $many > $this->problem->there($r, $sooner)) {
                 return true;

@@ -85,6 +85,18 @@ final readonly class WorkHours
         return $low;
     }
 
+    /** Where an instant lies, in slots and parts of one; in a break, where work goes on. @pure */
+    public function place(Instant $at): float
+    {
+        $next = $this->at($at);
+        if ($next === 0) {
+            return 0.0;
+        }
+        $last = $this->begins[min($next, count($this->begins)) - 1];
+
+        return $next - 1 + min(1.0, ($at->epoch() - $last) / ($this->minutes * 60));
+    }
+
     /** Slots that hours of work take, at least one. @pure */
     public function slots(float $hours): int
     {

@@ -52,6 +52,12 @@ export const useVisit = (id: number) =>
         queryKey: ['visits', id],
         queryFn: () => take(api.GET('/api/visits/{id}', { params: { path: { id } } })),
     });
+export const useBoard = (id: number) =>
+    useQuery<Schemas['BoardView'], Failure>({
+        queryKey: ['visits', id, 'board'],
+        queryFn: () => take(api.GET('/api/visits/{id}/board', { params: { path: { id } } })),
+        refetchInterval: 60_000,
+    });
 export const useFloor = () => useQuery<Schemas['FloorView'], Failure>({ queryKey: ['floor'], queryFn: () => take(api.GET('/api/floor')) });
 export const useCard = (id: number) =>
     useQuery<Schemas['CardView'], Failure>({
@@ -105,6 +111,7 @@ export function useSend<I, O>(
             }
             if (e.status === 409) {
                 void client.invalidateQueries({ queryKey: ['cards'] });
+                void client.invalidateQueries({ queryKey: ['visits'] });
             }
             if (e.status === 401) {
                 void client.invalidateQueries({ queryKey: ['me'] });

@@ -8,7 +8,9 @@ import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { Tabs } from '../../parts/Tabs';
 import { Progress } from './Visits';
+import { visitViews } from './views';
 
 type Role = 'perform' | 'duplicate';
 
@@ -30,6 +32,7 @@ export function Visit() {
                 <Page
                     over={
                         <>
+                            <Tabs label="Visit" tabs={visitViews(v.id)} />
                             <Link to={`/fleet/${v.mark}`} className="font-mono font-bold text-ink underline underline-offset-4">
                                 {v.mark}
                             </Link>{' '}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Visits;
+
+/** Whether what an inspection has turned up and is still going to turn up can be fixed before the aircraft must leave. */
+final readonly class FixWindow
+{
+    /** Share of people's hours that becomes work on cards: the rest goes to hand-over, fetching, and cards that do not fit together. */
+    public const USABLE = 0.85;
+
+    /**
+     * @param float $openFix hours of fixes known and not worked
+     * @param float $personHours there until the aircraft must leave
+     * @param float $otherWork hours of all other cards left
+     */
+    public function __construct(public Findings $findings, private float $median, private float $sigma, public float $openFix, public float $personHours, public float $otherWork) {}
+
+    /** Hours that are left for fixes; below 0 when the other work alone does not fit. @pure */
+    public function capacity(): float
+    {
+        return $this->personHours * self::USABLE - $this->otherWork;
+    }
+
+    /** Hours of fixes that are to be expected from findings still to come. @pure */
+    public function expectedFix(): float
+    {
+        return $this->findings->expectedMore * $this->median * exp($this->sigma ** 2 / 2);
+    }
+
+    /** The chance that all fixes fit. */
+    public function chance(int $seed = 1, int $draws = 20_000): float
+    {
+        return $this->findings->chanceToFit($this->median, $this->sigma, $this->capacity() - $this->openFix, $seed, $draws);
+    }
+
+    /** The same with more people's hours, or with fixes put off. @pure */
+    public function with(float $morePersonHours = 0.0, float $lessFix = 0.0): self
+    {
+        return new self($this->findings, $this->median, $this->sigma, $this->openFix - $lessFix, $this->personHours + $morePersonHours, $this->otherWork);
+    }
+}

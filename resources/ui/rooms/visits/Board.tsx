@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, type Schemas, take } from '../../api/client';
+import { useBoard, useMe, useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { State } from '../../parts/State';
+import { Choice, Tabs } from '../../parts/Tabs';
+import { BoardDetails } from './BoardDetails';
+import { BoardDrawing } from './BoardDrawing';
+import { PlanSearch } from './PlanSearch';
+import { visitViews } from './views';
+
+type Move = { card: number; slot: number | null; version: number; keep: boolean };
+
+/** When each card of a visit is worked; a card that is moved shows what it moves before it is kept. */
+export function Board() {
+    const id = Number(useParams().id);
+    return <Wait query={useBoard(id)}>{(board) => <BoardOf key={board.version} saved={board} />}</Wait>;
+}
+
+function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
+    const may = (useMe().data?.may ?? []).includes('plan');
+    const [zoom, setZoom] = useState(8);
+    const [chosen, setChosen] = useState<number | null>(null);
+    const [shown, setShown] = useState<{ board: Schemas['BoardView']; move: Move } | null>(null);
+    const look = useSend(
+        (body: Move) => take(api.POST('/api/visits/{id}/board/move', { params: { path: { id: saved.id } }, body })),
+        undefined,
+        () => setShown(null),
+    );
+    const move = (card: Schemas['BoardCard'] | { id: number }, slot: number | null) => {
+        const body = { card: card.id, slot, version: saved.version, keep: false };
+        setChosen(card.id);
+        look.mutate(body, { onSuccess: (board) => setShown({ board, move: body }) });
+    };
+    const keep = () => shown && look.mutate({ ...shown.move, keep: true }, { onSuccess: () => setShown(null) });
+    const board = shown?.board ?? saved;
+    const cards = board.zones.flatMap((z) => z.cards);
+    const card = cards.find((c) => c.id === chosen);
+    return (
+        <Page
+            over={
+                <>
+                    <Tabs label="Visit" tabs={visitViews(saved.id)} />
+                    <Link to={`/fleet/${saved.mark}`} className="font-mono font-bold text-ink underline underline-offset-4">
+                        {saved.mark}
+                    </Link>{' '}
+                    · {saved.type} · {saved.title} · {saved.bay}
+                </>
+            }
+            sentence={
+                <>
+                    <State state={board.verdict} word="" /> {board.sentence}
+                </>
+            }
+            note={board.jacks}
+        >
+            <div className="noprint mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+                <Choice
+                    label="How much of it is shown"
+                    value={zoom}
+                    onChange={setZoom}
+                    options={[
+                        { value: 3, name: 'Whole visit' },
+                        { value: 8, name: 'Days' },
+                        { value: 20, name: 'Hours' },
+                    ]}
+                />
+                <span className="flex-1" />
+                {may && <PlanSearch visit={saved.id} version={saved.version} run={saved.run} />}
+                <a className="underline underline-offset-4" href={`/api/visits/${saved.id}/plan.csv`}>
+                    CSV
+                </a>
+                <a className="underline underline-offset-4" href={`/api/visits/${saved.id}/plan.ics`}>
+                    Calendar
+                </a>
+                <button type="button" className="underline underline-offset-4" onClick={() => window.print()}>
+                    Print
+                </button>
+            </div>
+            <Trouble error={look.error} />
+            {shown && (
+                <div
+                    role="status"
+                    className="sticky top-0 z-10 mb-3 rounded-lg border-2 border-ink bg-sheet px-4 py-3"
+                    data-testid="effect"
+                >
+                    <div className="flex items-start justify-between gap-6">
+                        <p className="text-[1.05rem]">
+                            <b>{shown.board.effect}</b>{' '}
+                            {shown.board.moved.length === 0
+                                ? 'Nothing moves.'
+                                : `${shown.board.moved.length === 1 ? 'One card moves' : `${shown.board.moved.length} cards move`}. Nothing is saved yet.`}
+                        </p>
+                        <span className="flex shrink-0 gap-2">
+                            <Button onClick={() => setShown(null)}>Put it back</Button>
+                            <Button kind="main" disabled={look.isPending} onClick={keep}>
+                                Keep it
+                            </Button>
+                        </span>
+                    </div>
+                    <ul className="mt-2 max-h-24 columns-2 overflow-auto text-sm">
+                        {shown.board.moved.map((m) => (
+                            <li key={m.id}>
+                                <span className="font-mono text-soft">{m.number}</span> {m.title}: {m.words}
+                            </li>
+                        ))}
+                    </ul>
+                </div>
+            )}
+            {cards.length === 0 ? (
+                <p className="text-soft">{board.problem ?? 'No card is planned yet.'}</p>
+            ) : (
+                <BoardDrawing
+                    board={board}
+                    wide={zoom}
+                    chosen={chosen}
+                    moved={new Set(shown?.board.moved.map((m) => m.id) ?? [])}
+                    may={may}
+                    onChoose={setChosen}
+                    onDrop={move}
+                />
+            )}
+            <p className="mt-2 text-sm text-soft">
+                Pointed cards decide the exit. A heavy left edge is in work, filled is worked, a notched mark lacks something or is late.
+                {may && ' Drag a card, or move it with the arrow keys (with Shift four hours).'}
+            </p>
+            {card && (
+                <BoardDetails
+                    visit={saved.id}
+                    card={card}
+                    cards={cards}
+                    may={may}
+                    onMove={(slot) => move(card, slot)}
+                    onChoose={setChosen}
+                />
+            )}
+            {board.shortages.length > 0 && (
+                <Section
+                    title={
+                        board.shortages.length === 1
+                            ? 'One card will lack something'
+                            : `${board.shortages.length} cards will lack something`
+                    }
+                >
+                    <ul className="columns-1 gap-8 text-[0.95rem] lg:columns-2">
+                        {board.shortages.map((s) => (
+                            <li key={s} className="mb-1.5 break-inside-avoid">
+                                <State state="watch" word="" /> {s}
+                            </li>
+                        ))}
+                    </ul>
+                </Section>
+            )}
+        </Page>
+    );
+}
