@@ -18,6 +18,7 @@ use App\Shared\ComputeController;
 use App\Shared\MomentController;
 use App\Stores\StoresController;
 use App\Visits\BoardController;
+use App\Visits\PackController;
 use App\Visits\VisitController;
 use App\Visits\WindowController;
 use Illuminate\Support\Facades\Route;
@@ -56,6 +57,13 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('visits', [VisitController::class, 'index']);
     Route::get('visits/{id}', [VisitController::class, 'show']);
     Route::post('visits', [VisitController::class, 'store'])->middleware('once');
+    Route::get('pack', [PackController::class, 'propose']);
+    Route::post('pack', [PackController::class, 'judge']);
+    Route::post('pack/save', [PackController::class, 'save'])->middleware('once');
+    Route::get('bays', [PackController::class, 'bays']);
+    Route::post('bays/{id}/slots', [PackController::class, 'addSlot'])->middleware('once');
+    Route::post('bay-slots/{id}/remove', [PackController::class, 'removeSlot'])->middleware('once');
+    Route::get('phases', [PackController::class, 'phases']);
     Route::get('visits/{id}/board', [BoardController::class, 'show']);
     Route::post('visits/{id}/board/move', [BoardController::class, 'move']);
     Route::get('visits/{id}/cards/{card}/slip', [BoardController::class, 'slip']);
@@ -67,6 +75,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('plan-runs/{id}/cancel', [BoardController::class, 'cancel']);
     Route::get('visits/{id}/plan.csv', [BoardController::class, 'csv']);
     Route::get('visits/{id}/plan.ics', [BoardController::class, 'calendar']);
+    Route::post('findings/{id}/card', [VisitController::class, 'fixCard'])->middleware('once');
     Route::get('cards/{id}/candidates', [VisitController::class, 'candidates']);
     Route::post('cards/{id}/assignments', [VisitController::class, 'assign'])->middleware('once');
 

@@ -177,6 +177,12 @@ final class Card extends Model
         return $this->state === self::CLOSED || $this->state === self::SIGNED;
     }
 
+    /** The first card that must be worked before this one is begun; null once it is begun. Load `waitsFor` first. */
+    public function mustWaitFor(): ?self
+    {
+        return $this->state === self::OPEN ? $this->waitsFor->sortBy('id')->first(static fn(self $c): bool => ! $c->worked()) : null;
+    }
+
     /** Hours of work left, by the steps that are done; load `steps` first. */
     public function hoursLeft(): float
     {

@@ -32,24 +32,25 @@ final readonly class ReadFloor
 
     public function cards(Person $me): FloorView
     {
-        $cards = Card::with(['aircraft', 'visit', 'steps', 'assignments', 'template.manual'])
+        $open = Card::with(['aircraft', 'visit', 'steps', 'assignments', 'template.manual', 'waitsFor:id,number,title,state'])
             ->whereHas('visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))
-            ->where('state', '!=', Card::CLOSED)->orderBy('id')->get()
-            ->map(fn(Card $c): CardRow => new CardRow(
-                $c->id,
-                $c->number,
-                $c->aircraft->mark,
-                $c->title,
-                $c->state,
-                $c->assignments->contains('person_id', $me->id),
-                $c->state === Card::SIGNED,
-                $this->hold($c),
-                $c->steps->where('state', Step::DONE)->count(),
-                $c->steps->count(),
-                $c->zone,
-                $c->visit->title,
-            ))
-            ->sortBy(static fn(CardRow $r): array => [$r->mine ? 0 : 1, $r->state === Card::IN_WORK ? 0 : 1, $r->id])->values();
+            ->where('state', '!=', Card::CLOSED)->orderBy('id')->get();
+        $planned = $open->pluck('planned_start', 'id');
+        $cards = $open->map(fn(Card $c): CardRow => new CardRow(
+            $c->id,
+            $c->number,
+            $c->aircraft->mark,
+            $c->title,
+            $c->state,
+            $c->assignments->contains('person_id', $me->id),
+            $c->state === Card::SIGNED,
+            $this->hold($c),
+            $c->steps->where('state', Step::DONE)->count(),
+            $c->steps->count(),
+            $c->zone,
+            $c->visit->title,
+        ))
+            ->sortBy(static fn(CardRow $r): array => [$r->mine ? 0 : 1, $r->state === Card::IN_WORK ? 0 : 1, $planned[$r->id] ?? '', $r->id])->values();
         $mine = $cards->where('mine', true);
         $next = $mine->first(static fn(CardRow $r): bool => $r->hold === null && $r->state !== Card::SIGNED);
         $waiting = $cards->where('inspection', true)->count();
@@ -65,7 +66,7 @@ final readonly class ReadFloor
 
     public function card(Card $card, Person $me): CardView
     {
-        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'template.manual', 'assignments.person', 'findings.raiser', 'signer', 'inspector']);
+        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'template.manual', 'assignments.person', 'findings.raiser', 'signer', 'inspector', 'waitsFor:id,number,title,state']);
         $safing = SafingDevice::with(['card.steps', 'fitter'])->where('aircraft_id', $card->aircraft_id)->whereNull('removed_at')->get();
         $next = $card->steps->first(static fn(Step $s): bool => $s->state !== Step::DONE);
         $may = array_keys(array_filter([
@@ -126,6 +127,11 @@ final readonly class ReadFloor
 
     private function hold(Card $card): ?string
     {
+        $first = $card->mustWaitFor();
+        if ($first !== null) {
+            return "waits for {$first->number} {$first->title}";
+        }
+
         $now = $card->template->manual->revision;
 
         return $card->revisionCurrent() ? null : "Written from revision {$card->revision}; {$card->template->manual->code} is at revision {$now}. It must be re-read and accepted before anyone starts.";
@@ -211,7 +217,7 @@ final readonly class ReadFloor
 
     private function device(SafingDevice $d): SafingView
     {
-        $remover = $d->card->steps->first(static fn(Step $s): bool => $s->kind === 'safing_remove' && $d->card->steps->firstWhere('id', $d->fitted_step_id)?->no === $s->spec['of']);
+        $remover = $d->card->steps->first(static fn(Step $s): bool => $s->kind === 'safing_remove' && ! isset($s->spec['made']) && $d->card->steps->firstWhere('id', $d->fitted_step_id)?->no === $s->spec['of']);
 
         return new SafingView($d->id, $d->kind, $d->place, $d->flag, $d->card->number, $d->card_id, $this->clock->local(Instant::parse($d->fitted_at)), $d->fitter->name, $remover?->no);
     }

@@ -58,6 +58,10 @@ final readonly class WorkStep
         if ($card->state === Card::SIGNED || $card->state === Card::CLOSED) {
             throw Refused::because("Card {$card->number} is signed; its steps stand as they are.");
         }
+        $first = $card->load('waitsFor:id,number,title,state')->mustWaitFor();
+        if ($first !== null) {
+            throw Refused::because("Card {$card->number} waits for {$first->number} {$first->title}. That is worked first; nothing was changed here.");
+        }
         if (! $card->revisionCurrent()) {
             throw Refused::because("Card {$card->number} was written from revision {$card->revision}; {$card->template->manual->code} is at revision {$card->template->manual->revision}. It must be re-read and accepted before anyone starts.");
         }

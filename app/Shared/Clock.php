@@ -15,8 +15,13 @@ final class Clock
 {
     private ?int $offset = null;
 
+    private ?Instant $standing = null;
+
     public function now(): Instant
     {
+        if ($this->standing !== null) {
+            return $this->standing;
+        }
         $this->offset ??= (int) (DB::table('settings')->where('name', 'clock_offset')->value('value') ?? 0);
 
         return Instant::fromEpoch(time() + $this->offset);
@@ -38,6 +43,21 @@ final class Clock
     {
         $this->offset = $now->epoch() - time();
         DB::table('settings')->upsert(['name' => 'clock_offset', 'value' => (string) $this->offset], 'name');
+    }
+
+    /**
+     * Does something while the clock stands still, so that it comes out the same however long it takes.
+     *
+     * @param callable(): void $do
+     */
+    public function still(Instant $at, callable $do): void
+    {
+        $this->standing = $at;
+        try {
+            $do();
+        } finally {
+            $this->standing = null;
+        }
     }
 
     /** A date in words: "Thursday 14 May", with the year when it is another one. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Crew\Person;
+use App\Fleet\Aircraft;
 use App\Fleet\DueBook;
 use App\Fleet\DueRow;
 use App\Library\Panel;
@@ -36,9 +37,7 @@ final readonly class CreateVisit
                     throw Refused::because("{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.");
                 }
             }
-            $due = $this->book->items($aircraft)->keyBy(static fn(DueRow $r): string => $r->key());
-            $chosen = collect($keys)->unique()->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because("Item {$key} is not in the programme of {$mark}. Reload the aircraft; nothing was saved."));
-            $this->requireFree($chosen, $aircraft->id, $start);
+            $chosen = $this->chosen($aircraft, $keys, $start);
             $visit = Visit::create(['aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end, 'state' => Visit::PLANNED]);
             foreach ($chosen->values() as $n => $row) {
                 $this->card($visit, $row, $n + 1);
@@ -53,6 +52,46 @@ final readonly class CreateVisit
 
             return $visit;
         });
+    }
+
+    /**
+     * More items for a visit that is planned and not begun.
+     *
+     * @param list<string> $keys of due rows
+     *
+     * @throws Refused as when it is made
+     */
+    public function add(Person $by, Visit $visit, array $keys): void
+    {
+        DB::transaction(function () use ($by, $visit, $keys): void {
+            if ($visit->refresh()->state !== Visit::PLANNED) {
+                throw Refused::because("\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.");
+            }
+            $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
+            $n = $visit->cards()->count();
+            $chosen = $this->chosen($aircraft, $keys, Day::parse($visit->start));
+            foreach ($chosen->values() as $i => $row) {
+                $this->card($visit, $row, $n + $i + 1);
+            }
+            $visit->setRelation('aircraft', $aircraft);
+            $this->frame->complete($visit);
+            ($this->plan)($visit, $by, 'planned with more items');
+            $this->records->write($by, 'visit.filled', "visit:{$visit->id}", ['items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all()]);
+        });
+    }
+
+    /**
+     * @param list<string> $keys
+     *
+     * @return Collection<int, DueRow>
+     */
+    private function chosen(Aircraft $aircraft, array $keys, Day $start): Collection
+    {
+        $due = $this->book->items($aircraft)->keyBy(static fn(DueRow $r): string => $r->key());
+        $chosen = collect($keys)->unique()->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because("Item {$key} is not in the programme of {$aircraft->mark}. Reload the aircraft; nothing was saved."));
+        $this->requireFree($chosen, $aircraft->id, $start);
+
+        return $chosen;
     }
 
     /** @param Collection<int, DueRow> $chosen */

@@ -43,8 +43,7 @@ final readonly class MoveCard
             $this->runs->requireVersion($visit, $version);
             $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
             $set = ['not_before' => $to === null ? null : (string) $to, 'first' => $to !== null && $was !== null && $to->isBefore($was)];
-            $ask = $this->plan->ask($visit, $this->clock->now(), [$cardId => $set]);
-            $result = Plan::inOrder($ask->problem, $this->keys($ask, $cardId, $to));
+            [$ask, $result] = $this->around($visit, $cardId, $set, $to);
             $exit = $this->board->exit($visit->cards);
             $moved = $this->lay($visit, $ask, $result, $cardId);
             $effect = $this->effect($card, $to, $exit, $ask->hours->ends($result->makespan()));
@@ -75,8 +74,7 @@ final readonly class MoveCard
         $exit = $this->board->exit($visit->cards);
         $rows = [];
         foreach ($card->worked() || $exit === null ? [] : $more as $hours) {
-            $ask = $this->plan->ask($visit, $this->clock->now(), [$cardId => ['hours' => $card->hoursLeft() + $hours * max(1, array_sum($card->needs ?? [1]))]]);
-            $result = Plan::inOrder($ask->problem, $ask->now);
+            [$ask, $result] = $this->around($visit, $cardId, ['hours' => $card->hoursLeft() + $hours * max(1, array_sum($card->needs ?? [1]))], null);
             $leaves = $ask->hours->ends($result->makespan());
             $later = max(0.0, $ask->hours->hours($ask->hours->at($leaves) - $ask->hours->at($exit)));
             $moved = 0;
@@ -87,6 +85,24 @@ final readonly class MoveCard
         }
 
         return $rows;
+    }
+
+    /**
+     * The plan with one card otherwise: the others stay where they are where they can, unless flowing up lets the aircraft leave sooner.
+     *
+     * @param array{not_before?: string|null, first?: bool, hours?: float} $set
+     *
+     * @return array{PlanAsk, PlanResult}
+     */
+    private function around(Visit $visit, int $cardId, array $set, ?Instant $to): array
+    {
+        $now = $this->clock->now();
+        $stay = $this->plan->ask($visit, $now, [$cardId => $set], true);
+        $flow = $this->plan->ask($visit, $now, [$cardId => $set]);
+        $stays = Plan::inOrder($stay->problem, $this->keys($stay, $cardId, $to));
+        $flows = Plan::inOrder($flow->problem, $this->keys($flow, $cardId, $to));
+
+        return $flows->makespan() < $stays->makespan() ? [$flow, $flows] : [$stay, $stays];
     }
 
     /** @return list<float> */
@@ -116,7 +132,7 @@ final readonly class MoveCard
             $card = $byId->get($asked->id) ?? $asked;
             $from = $card->planned_start;
             $to = (string) $ask->hours->begins($result->starts[$c]);
-            $card->fill(['planned_start' => $to, 'planned_end' => (string) $ask->hours->ends($result->end($c)), 'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c])]);
+            $card->fill(['planned_start' => $to, 'planned_end' => (string) $ask->hours->ends($result->end($c)), 'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c]]);
             if ($from !== $to && $card->begun_at === null) {
                 $hours = $from === null ? 0.0 : $ask->hours->hours($ask->hours->at(Instant::parse($to)) - $ask->hours->at(Instant::parse($from)));
                 $moved[] = new MovedCard($card->id, $card->number, $card->title, ($from === null ? '' : $this->clock->moment(Instant::parse($from)).' → ').$this->clock->moment(Instant::parse($to)), $hours);

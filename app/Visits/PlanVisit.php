@@ -38,10 +38,11 @@ final readonly class PlanVisit
      * The visit as a problem for the planner, from an instant on.
      *
      * @param array<int, array{not_before?: string|null, first?: bool, hours?: float}> $suppose by card id, in place of what is saved
+     * @param bool $stay no other card begins sooner than it does now
      *
      * @throws Refused naming the card that nobody can work, or the cards that wait for each other
      */
-    public function ask(Visit $visit, Instant $from, array $suppose = []): PlanAsk
+    public function ask(Visit $visit, Instant $from, array $suppose = [], bool $stay = false): PlanAsk
     {
         $visit->loadMissing('aircraft.type');
         $cards = $visit->cards()->with(['steps', 'waitsFor:id'])->get()->reject(static fn(Card $c): bool => $c->worked())->values();
@@ -53,7 +54,7 @@ final readonly class PlanVisit
         $place = array_flip($cards->modelKeys());
         $plan = [];
         foreach ($cards as $card) {
-            $plan[] = $this->card($visit, $card, $hours, $skills, $zones, $place, $suppose[$card->id] ?? []);
+            $plan[] = $this->card($visit, $card, $hours, $skills, $zones, $place, $suppose[$card->id] ?? ($stay && $card->planned_start !== null ? ['stays' => $card->planned_start] : []));
         }
         try {
             $problem = PlanProblem::of($plan, $skills, $zones, $there);
@@ -88,7 +89,7 @@ final readonly class PlanVisit
             foreach ($ask->cards as $c => $card) {
                 $card->fill([
                     'planned_start' => (string) $ask->hours->begins($result->starts[$c]), 'planned_end' => (string) $ask->hours->ends($result->end($c)),
-                    'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]),
+                    'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c],
                 ])->save();
             }
             $exit = $result->makespan() === 0 ? null : $ask->hours->ends($result->makespan());
@@ -132,7 +133,7 @@ final readonly class PlanVisit
      * @param array<string, int> $skills most there is at once
      * @param array<string, int> $zones
      * @param array<int, int> $place by card id
-     * @param array{not_before?: string|null, first?: bool, hours?: float} $suppose
+     * @param array{not_before?: string|null, first?: bool, hours?: float, stays?: string} $suppose
      */
     private function card(Visit $visit, Card $card, WorkHours $hours, array $skills, array $zones, array $place, array $suppose): PlanCard
     {
@@ -155,7 +156,7 @@ final readonly class PlanVisit
             $zone,
             $zone === null ? 0 : min($heads, $zones[$zone]),
             $card->states ?? [],
-            $before === null ? 0 : $hours->at(Instant::parse($before)),
+            max($before === null ? 0 : $hours->at(Instant::parse($before)), isset($suppose['stays']) ? $hours->at(Instant::parse($suppose['stays'])) : 0),
             ($suppose['first'] ?? $card->first) || $card->state === Card::IN_WORK,
         );
     }

@@ -6,24 +6,28 @@ namespace App\Visits;
 
 use App\Floor\Assignment;
 use App\Floor\Card;
+use App\Floor\Finding;
 use App\Floor\Step;
 use App\Shared\Clock;
 use App\Shared\Words;
+use App\Stores\CardPart;
 use App\Visits\View\AssignedView;
 use App\Visits\View\VisitCard;
+use App\Visits\View\VisitFinding;
 use App\Visits\View\VisitsView;
 use App\Visits\View\VisitView;
 use Illuminate\Database\Eloquent\Builder;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 
 /** What the room Visits shows. */
 final readonly class ReadVisits
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private ReadShortages $shortages) {}
 
     public function all(): VisitsView
     {
-        $visits = $this->query()->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()->map($this->view(...))->all();
+        $visits = $this->query()->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()->map(fn(Visit $v): VisitView => $this->view($v, [], []))->all();
         $open = array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::IN_WORK);
         $next = array_values(array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::PLANNED))[0] ?? null;
         $sentence = match (true) {
@@ -37,39 +41,53 @@ final readonly class ReadVisits
 
     public function one(int $id): VisitView
     {
-        return $this->view($this->query()->findOrFail($id));
+        $visit = $this->query()->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding'])->findOrFail($id);
+        $short = $visit->state === Visit::RELEASED ? [] : $this->shortages->of($visit, $visit->cards);
+        $cards = array_values($visit->cards->map(fn(Card $c): VisitCard => $this->card($c, $short[$c->id] ?? []))->all());
+        $carded = $visit->cards->pluck('finding_id')->filter();
+        $open = Finding::with('card')->whereIn('card_id', $visit->cards->modelKeys())->where('state', 'open')->orderBy('id')->get();
+        $findings = $open->whereNotIn('id', $carded)->map(static fn(Finding $f): VisitFinding => new VisitFinding($f->id, $f->number, $f->place, $f->extent, $f->card->number))->all();
+
+        return $this->view($visit, $cards, array_values($findings));
     }
 
     /** @return Builder<Visit> */
     private function query(): Builder
     {
-        return Visit::with(['aircraft.type', 'cards.steps', 'cards.assignments.person']);
+        return Visit::with(['aircraft.type', 'cards.steps', 'cards.assignments']);
     }
 
-    private function view(Visit $visit): VisitView
+    /**
+     * @param list<VisitCard> $cards
+     * @param list<VisitFinding> $findings
+     */
+    private function view(Visit $visit, array $cards, array $findings): VisitView
     {
-        $cards = array_values($visit->cards->map($this->card(...))->all());
+        $total = $visit->cards->count();
         $closed = $visit->cards->where('state', Card::CLOSED)->count();
-        $lacking = array_filter($cards, static fn(VisitCard $c): bool => $c->lacks !== null);
-        $progress = count($cards) === 1 ? 'Its one card is open' : "{$closed} of ".count($cards).' cards are closed';
+        $lacking = $visit->cards->filter(static fn(Card $c): bool => self::unmanned($c))->count();
+        $progress = $total === 1 ? 'Its one card is open' : "{$closed} of {$total} cards are closed";
+        $nobody = $lacking === 1 ? 'one card has nobody to work it yet' : "{$lacking} cards have nobody to work them yet";
         $sentence = match (true) {
             $visit->state === Visit::RELEASED => "Released; {$closed} cards are in the record.",
-            $closed === count($cards) => 'Every card is closed. The aircraft can be looked at for release.',
-            $lacking !== [] => count($lacking) === 1 ? 'One card has nobody to work it yet.' : count($lacking).' cards have nobody to work them yet.',
+            $closed === $total => 'Every card is closed. The aircraft can be looked at for release.',
+            $lacking > 0 => $visit->state === Visit::IN_WORK && $total > 1 ? "{$progress}; {$nobody}." : ucfirst($nobody).'.',
             default => $progress.'; it must leave on '.$this->clock->words(Day::parse($visit->end)).', '.Words::fromNow($this->clock->today()->daysUntil(Day::parse($visit->end))).'.',
         };
 
-        return new VisitView($visit->id, $visit->aircraft->mark, $visit->aircraft->type->code, $visit->title, $visit->bay, $visit->start, $visit->end, $visit->state, $sentence, (float) $visit->cards->sum('hours'), $closed, $cards);
+        return new VisitView($visit->id, $visit->aircraft->mark, $visit->aircraft->type->code, $visit->title, $visit->bay, $visit->start, $visit->end, $visit->state, $sentence, (float) $visit->cards->sum('hours'), $closed, $total, $findings, $cards);
     }
 
-    private function card(Card $card): VisitCard
+    private static function unmanned(Card $card): bool
     {
-        $roles = $card->assignments->pluck('role');
-        $lacks = match (true) {
-            $card->state === Card::CLOSED => null,
-            ! $roles->contains('perform') => 'nobody to work it',
-            default => null,
-        };
+        return $card->state !== Card::CLOSED && ! $card->assignments->contains('role', 'perform');
+    }
+
+    /** @param list<string> $short what it will not have on its day */
+    private function card(Card $card, array $short): VisitCard
+    {
+        $from = $card->begun_at ?? $card->planned_start;
+        $needs = $card->needs ?? [$card->skill => 1];
 
         return new VisitCard(
             $card->id,
@@ -83,7 +101,14 @@ final readonly class ReadVisits
             $card->steps->where('state', Step::DONE)->count(),
             $card->steps->count(),
             $card->assignments->map(static fn(Assignment $a): AssignedView => new AssignedView($a->person_id, $a->person->name, $a->person->stamp, $a->role))->all(),
-            $lacks,
+            self::unmanned($card) ? 'nobody to work it' : null,
+            $card->phase,
+            $from === null ? null : $this->clock->moment(Instant::parse($from)),
+            implode(', ', array_map(static fn(string $skill, int $many): string => $many === 1 ? $skill : "{$many} {$skill}", array_keys($needs), $needs)),
+            array_map(static fn(array $p): string => "{$p['place']} ({$p['who']})", $card->positions),
+            array_values($card->parts->map(static fn(CardPart $p): string => "{$p->quantity} × {$p->part->number} {$p->part->title}")->all()),
+            $short,
+            $card->finding?->number,
         );
     }
 }

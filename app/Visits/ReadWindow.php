@@ -30,7 +30,7 @@ final readonly class ReadWindow
     /** Hours of closed cards from which on their pace tells something. */
     private const ENOUGH = 20.0;
 
-    private const SURE = 0.8;
+    private const SURE = 0.9;
 
     private const LIKELY = 0.5;
 
@@ -133,13 +133,12 @@ final readonly class ReadWindow
         if ($card->closed_at !== null && ! $at->isBefore(Instant::parse($card->closed_at))) {
             return $card->hours;
         }
-        if ($card->closed_at === null && ! $at->isBefore($this->clock->now())) {
-            return $card->hours - $card->hoursLeft();
-        }
+        // Until it was closed, or until now, what is done of it was done evenly.
+        $done = $card->closed_at === null ? $card->hours - $card->hoursLeft() : $card->hours;
         $from = Instant::parse($card->begun_at)->epoch();
-        $to = Instant::parse((string) ($card->closed_at ?? $card->planned_end ?? $this->clock->now()))->epoch();
+        $to = $card->closed_at === null ? $this->clock->now()->epoch() : Instant::parse($card->closed_at)->epoch();
 
-        return $card->hours * min(0.95, ($at->epoch() - $from) / max(1, $to - $from));
+        return $done * min(1.0, ($at->epoch() - $from) / max(1, $to - $from));
     }
 
     /** @param Collection<int, Card> $cards */

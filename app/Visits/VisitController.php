@@ -6,6 +6,7 @@ namespace App\Visits;
 
 use App\Crew\View\Candidate;
 use App\Floor\Card;
+use App\Floor\Finding;
 use App\Visits\View\VisitsView;
 use App\Visits\View\VisitView;
 use Illuminate\Http\JsonResponse;
@@ -39,6 +40,15 @@ final class VisitController
         $visit = $create($request->person(), $request->string('mark')->value(), $request->string('title')->value(), $request->string('bay')->value(), Day::parse($request->string('start')->value()), Day::parse($request->string('end')->value()), array_values(array_map(strval(...), $request->array('items'))));
 
         return new JsonResponse($read->one($visit->id), 201);
+    }
+
+    #[OA\Post(path: '/api/findings/{id}/card', operationId: 'fixCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['hours'], properties: [new OA\Property(property: 'hours', description: 'of work that is reckoned with', type: 'number')])), responses: [new OA\Response(response: 201, description: 'The visit with the card', content: new OA\JsonContent(ref: VisitView::class))])]
+    public function fixCard(int $id, FixCardRequest $request, MakeFixCard $make, PlanVisit $plan, ReadVisits $read): JsonResponse
+    {
+        $card = $make($request->person(), Finding::findOrFail($id), $request->float('hours'));
+        $plan($card->visit()->with('aircraft.type')->firstOrFail(), $request->person(), "{$card->number} was made for a finding");
+
+        return new JsonResponse($read->one($card->visit_id), 201);
     }
 
     #[OA\Get(path: '/api/cards/{id}/candidates', operationId: 'candidates', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'role', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Everybody, with why not', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: Candidate::class)))])]

@@ -47,12 +47,15 @@ final readonly class World
     public function load(): void
     {
         DB::transaction(function (): void {
-            $this->clock->start(Instant::parse((string) config('jorvel.demo_now')));
-            $this->library();
-            $this->people();
-            $this->aircraft();
-            $this->tools();
-            $this->story();
+            $now = Instant::parse((string) config('jorvel.demo_now'));
+            $this->clock->still($now, function (): void {
+                $this->library();
+                $this->people();
+                $this->aircraft();
+                $this->tools();
+                $this->story();
+            });
+            $this->clock->start($now);
             $this->records->write(null, 'demo.loaded', 'world:vantry', ['aircraft' => Aircraft::count(), 'people' => Person::count()]);
         });
     }

@@ -20,6 +20,11 @@ const Calendar = room(() => import('./rooms/fleet/Calendar'), 'Calendar');
 const Visits = room(() => import('./rooms/visits/Visits'), 'Visits');
 const Visit = room(() => import('./rooms/visits/Visit'), 'Visit');
 const Board = room(() => import('./rooms/visits/Board'), 'Board');
+const Window = room(() => import('./rooms/visits/Window'), 'Window');
+const Progress = room(() => import('./rooms/visits/Progress'), 'Progress');
+const Pack = room(() => import('./rooms/visits/Pack'), 'Pack');
+const Bays = room(() => import('./rooms/visits/Bays'), 'Bays');
+const Phases = room(() => import('./rooms/visits/Phases'), 'Phases');
 const Crew = room(() => import('./rooms/crew/Crew'), 'Crew');
 const Floor = room(() => import('./rooms/floor/Floor'), 'Floor');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
@@ -64,6 +69,11 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                             <Route path="/fleet/:mark" element={<Aircraft />} />
                             <Route path="/visits" element={<Visits />} />
                             <Route path="/visits/:id" element={<Visit />} />
+                            <Route path="/visits/pack" element={<Pack />} />
+                            <Route path="/visits/bays" element={<Bays />} />
+                            <Route path="/visits/phases" element={<Phases />} />
+                            <Route path="/visits/:id/window" element={<Window />} />
+                            <Route path="/visits/:id/progress" element={<Progress />} />
                             <Route path="/visits/:id/board" element={<Board />} />
                             <Route path="/crew" element={<Crew />} />
                             <Route path="/floor" element={<Floor />} />

@@ -40,7 +40,13 @@ final class AnswersTest extends WorldCase
         yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/60F', 12];
         yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 22];
         yield 'visits' => ['/api/visits', 'visits', 12];
-        yield 'one visit' => ['/api/visits/{id}', 'visits/1', 12];
+        yield 'one visit' => ['/api/visits/{id}', 'visits/1', 27];
+        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 30];
+        yield 'look and fix windows' => ['/api/visits/{id}/window', 'visits/1/window', 18];
+        yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 14];
+        yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];
+        yield 'bays' => ['/api/bays', 'bays', 10];
+        yield 'phases' => ['/api/phases', 'phases?type=T9&phases=3', 12];
         yield 'crew' => ['/api/crew', 'crew', 8];
         yield 'floor' => ['/api/floor', 'floor', 14];
         yield 'one card' => ['/api/cards/{id}', 'cards/1', 28];
@@ -154,6 +160,8 @@ final class AnswersTest extends WorldCase
     public function test_a_deferral_carries_its_safing_devices_through_release(): void
     {
         $card = Card::where('state', Card::IN_WORK)->firstOrFail();
+        Finding::where('aircraft_id', $card->aircraft_id)->update(['state' => 'fixed']);
+        SafingDevice::query()->update(['removed_at' => '2026-05-05T10:00:00Z']);
         $step = $card->steps()->firstOrFail();
         SafingDevice::create(['aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'fitted_step_id' => $step->id, 'fitted_by' => $this->person('oda')->id, 'kind' => 'Collar', 'place' => 'panel', 'flag' => 'red', 'fitted_at' => '2026-05-05T10:00:00Z']);
         $finding = Finding::create(['aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->person('oda')->id, 'number' => 'F0099', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => '2026-05-05T10:00:00Z']);

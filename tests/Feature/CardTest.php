@@ -139,7 +139,7 @@ final class CardTest extends WorldCase
         $make = fn(string $start, string $end) => $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => $start, 'end' => $end, 'items' => [$item->id]])->assertStatus(422)->json('message');
         self::assertStringContainsString('must be done by 2026-05-13; a visit from 2026-05-20 is too late', $make('2026-05-20', '2026-05-21'));
         self::assertStringContainsString('before it begins', $make('2026-05-07', '2026-05-06'));
-        $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11', 'items' => [$item->id]])->assertStatus(422)->assertJsonFragment(['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-18. Choose other dates; nothing was saved.']);
+        $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11', 'items' => [$item->id]])->assertStatus(422)->assertJsonFragment(['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-14. Choose other dates; nothing was saved.']);
     }
 
     public function test_release_lists_what_blocks_in_order_and_refuses(): void
@@ -155,6 +155,6 @@ final class CardTest extends WorldCase
         self::assertStringContainsString('5 things still stand in the way', $this->as('tor', 'POST', "release/{$card->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->json('message'));
         $finding = $card->findings()->firstOrFail();
         $this->as('oda', 'POST', "findings/{$finding->id}/fixed", ['how' => 'dressed out', 'stamp' => 'T27', 'pin' => '2741'])->assertOk()->assertJsonPath('state', 'fixed');
-        $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => 1, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'])->assertStatus(422)->assertJsonPath('message', 'Finding F0006 is already fixed.');
+        $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => 1, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'])->assertStatus(422)->assertJsonPath('message', 'Finding F0020 is already fixed.');
     }
 }

@@ -24,5 +24,15 @@ final readonly class VisitCard
         /** @var list<AssignedView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: AssignedView::class))] public array $people,
         #[OA\Property] public ?string $lacks,
+        #[OA\Property] public string $phase,
+        #[OA\Property] public ?string $when,
+        #[OA\Property] public string $needs,
+        /** @var list<string> people who must stand at a place, and where */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $positions,
+        /** @var list<string> parts reserved */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $parts,
+        /** @var list<string> what it will not have on its day */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $short,
+        #[OA\Property] public ?string $finding,
     ) {}
 }

@@ -22,7 +22,10 @@ final readonly class VisitView
         #[OA\Property] public string $sentence,
         #[OA\Property] public float $hours,
         #[OA\Property] public int $closed,
-        /** @var list<VisitCard> */
+        #[OA\Property] public int $total,
+        /** @var list<VisitFinding> of one visit; empty in the list of visits */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: VisitFinding::class))] public array $findings,
+        /** @var list<VisitCard> of one visit; empty in the list of visits */
         #[OA\Property(type: 'array', items: new OA\Items(ref: VisitCard::class))] public array $cards,
     ) {}
 }

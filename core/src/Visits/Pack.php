@@ -82,6 +82,38 @@ final class Pack
         return $search->result();
     }
 
+    /**
+     * A packing made by hand: what it costs, and what of it cannot be.
+     *
+     * @param list<PackItem> $items
+     * @param list<PackVisit> $visits
+     * @param array<string, float> $access
+     * @param array<array-key, string> $into visit of each placed item, by their ids
+     */
+    public static function given(array $items, array $visits, array $access, float $weight, array $into): PackGiven
+    {
+        $search = new self($items, $visits, $access, $weight, Deadline::in(1));
+        $place = [];
+        foreach ($visits as $v => $visit) {
+            $place["#{$visit->id}"] = $v;
+        }
+        $misfits = $packed = [];
+        foreach ($items as $i => $item) {
+            $v = isset($into[$item->id]) ? $place["#{$into[$item->id]}"] ?? null : null;
+            if ($v === null) {
+                continue;
+            }
+            $packed[$i] = $v;
+            if (! $item->fits($visits[$v])) {
+                $misfits[$item->id] = $visits[$v]->end->number > $item->latest->number ? 'too_late' : 'too_early';
+            }
+        }
+        $search->keep($packed);
+        $full = array_values(array_filter(array_map(static fn(PackVisit $v, float $hours): ?string => Near::atMost($hours, $v->capacity) ? null : $v->id, $visits, $search->state($packed)[0])));
+
+        return new PackGiven($search->result(), $misfits, $full);
+    }
+
     /** A greedy packing, and others from it with some items taken out and put back, while they are better. */
     private function begin(): void
     {

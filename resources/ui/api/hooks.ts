@@ -58,6 +58,30 @@ export const useBoard = (id: number) =>
         queryFn: () => take(api.GET('/api/visits/{id}/board', { params: { path: { id } } })),
         refetchInterval: 60_000,
     });
+export const useWindow = (id: number) =>
+    useQuery<Schemas['WindowView'], Failure>({
+        queryKey: ['visits', id, 'window'],
+        queryFn: () => take(api.GET('/api/visits/{id}/window', { params: { path: { id } } })),
+    });
+export const useProgress = (id: number) =>
+    useQuery<Schemas['ProgressView'], Failure>({
+        queryKey: ['visits', id, 'progress'],
+        queryFn: () => take(api.GET('/api/visits/{id}/progress', { params: { path: { id } } })),
+    });
+export const usePack = (query: { mark?: string; days: number; skip: string }) =>
+    useQuery<Schemas['PackView'], Failure>({
+        queryKey: ['visits', 'pack', query],
+        queryFn: () => take(api.GET('/api/pack', { params: { query: { ...query, skip: query.skip === '' ? undefined : query.skip } } })),
+        placeholderData: (old) => old,
+    });
+export const useBays = () =>
+    useQuery<Schemas['BaysView'], Failure>({ queryKey: ['visits', 'bays'], queryFn: () => take(api.GET('/api/bays')) });
+export const usePhases = (query: { type?: string; months: number; phases: number }) =>
+    useQuery<Schemas['PhasesView'], Failure>({
+        queryKey: ['visits', 'phases', query],
+        queryFn: () => take(api.GET('/api/phases', { params: { query } })),
+        placeholderData: (old) => old,
+    });
 export const useFloor = () => useQuery<Schemas['FloorView'], Failure>({ queryKey: ['floor'], queryFn: () => take(api.GET('/api/floor')) });
 export const useCard = (id: number) =>
     useQuery<Schemas['CardView'], Failure>({

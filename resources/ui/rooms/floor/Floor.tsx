@@ -4,7 +4,7 @@ import { useFloor } from '../../api/hooks';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { cardStates } from '../visits/Visit';
-import { Progress } from '../visits/Visits';
+import { Done } from '../visits/Visits';
 
 /** The cards in work: mine first, then those waiting for an inspection, then the rest. */
 export function Floor() {
@@ -45,7 +45,7 @@ function Cards({ title, cards }: { title: string; cards: Schemas['CardRow'][] })
                                     <span className="font-mono text-sm text-soft">{c.number}</span> <b>{c.title}</b>
                                     <span className="block truncate text-sm text-soft">{c.hold ?? `${c.visit}, ${c.zone}`}</span>
                                 </span>
-                                <Progress done={c.stepsDone} of={c.steps} />
+                                <Done done={c.stepsDone} of={c.steps} />
                             </Link>
                         </li>
                     );

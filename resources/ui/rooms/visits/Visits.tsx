@@ -3,6 +3,8 @@ import { useVisits } from '../../api/hooks';
 import { short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { Tabs } from '../../parts/Tabs';
+import { visitsViews } from './views';
 
 const states: Record<string, [string, string]> = {
     planned: ['clear', 'planned'],
@@ -15,7 +17,7 @@ export function Visits() {
     return (
         <Wait query={useVisits()}>
             {(room) => (
-                <Page sentence={room.sentence}>
+                <Page over={<Tabs label="Visits" tabs={visitsViews} />} sentence={room.sentence}>
                     <ul className="divide-y divide-rule border-y border-rule">
                         {room.visits.map((v) => {
                             const [state, word] = states[v.state] ?? ['clear', v.state];
@@ -35,7 +37,7 @@ export function Visits() {
                                             {short(v.start, v.start)} to {short(v.end, v.start)}
                                             <span className="block text-sm text-soft">{v.bay}</span>
                                         </span>
-                                        <Progress done={v.closed} of={v.cards.length} hours={v.hours} />
+                                        <Done done={v.closed} of={v.total} hours={v.hours} />
                                     </Link>
                                 </li>
                             );
@@ -47,7 +49,7 @@ export function Visits() {
     );
 }
 
-export function Progress({ done, of, hours }: { done: number; of: number; hours?: number }) {
+export function Done({ done, of, hours }: { done: number; of: number; hours?: number }) {
     return (
         <span className="block">
             <svg viewBox="0 0 100 8" preserveAspectRatio="none" className="h-2 w-full" aria-hidden="true">

@@ -1,0 +1,272 @@
+import { type DragEvent, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { api, type Schemas, take } from '../../api/client';
+import { useMe, usePack, useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
+import { Page, Trouble, Wait } from '../../parts/Page';
+import { State } from '../../parts/State';
+import { Choice, Tabs } from '../../parts/Tabs';
+import { visitsViews } from './views';
+
+type Line = Schemas['PackLine'];
+type Slot = Schemas['PackSlot'];
+type Into = Record<string, string>;
+
+/** Which due items go into which visit: proposed, moved by hand, and saved only when nothing is overdue or too much. */
+export function Pack() {
+    const [search, setSearch] = useSearchParams();
+    const mark = search.get('mark') ?? undefined;
+    const days = Number(search.get('days') ?? 90);
+    const skip = search.get('skip') ?? '';
+    const set = (key: string, value: string) => {
+        const next = new URLSearchParams(search);
+        value === '' ? next.delete(key) : next.set(key, value);
+        setSearch(next, { replace: true });
+    };
+    return (
+        <Wait query={usePack({ mark, days, skip })}>
+            {(pack) => <PackOf key={`${pack.mark}/${days}/${skip}`} proposal={pack} days={days} skip={skip} set={set} />}
+        </Wait>
+    );
+}
+
+function PackOf({
+    proposal,
+    days,
+    skip,
+    set,
+}: {
+    proposal: Schemas['PackView'];
+    days: number;
+    skip: string;
+    set: (key: string, value: string) => void;
+}) {
+    const navigate = useNavigate();
+    const may = (useMe().data?.may ?? []).includes('plan');
+    const [laid, setLaid] = useState<Schemas['PackView'] | null>(null);
+    const [chosen, setChosen] = useState<string | null>(null);
+    const pack = laid ?? proposal;
+    const judge = useSend(
+        (into: Into) => take(api.POST('/api/pack', { body: { mark: pack.mark, days, into } })),
+        (out) => setLaid(out),
+    );
+    const save = useSend(
+        (into: Into, headers) => take(api.POST('/api/pack/save', { body: { mark: pack.mark, days, into }, headers })),
+        (ids) => void navigate(ids.length === 1 ? `/visits/${ids[0]}` : '/visits'),
+    );
+    const into = (): Into => Object.fromEntries(pack.items.flatMap((l) => (l.slot ? [[l.key, l.slot]] : [])));
+    const move = (key: string, slot: string | null) => {
+        const next = into();
+        delete next[key];
+        judge.mutate(slot === null ? next : { ...next, [key]: slot });
+    };
+    const skipped = skip.split(',').filter(Boolean);
+    const line = pack.items.find((l) => l.key === chosen);
+    const drop = (slot: string | null) => (e: DragEvent) => {
+        e.preventDefault();
+        const key = e.dataTransfer.getData('text/plain');
+        if (key !== '') {
+            move(key, slot);
+        }
+    };
+    const items = (slot: string | null) => pack.items.filter((l) => (l.slot ?? null) === slot);
+    return (
+        <Page
+            over={<Tabs label="Visits" tabs={visitsViews} />}
+            sentence={
+                <>
+                    <State state={pack.verdict} word="" /> {pack.sentence}
+                </>
+            }
+            note={
+                pack.items.length > 0 &&
+                `${pack.proposed ? (pack.proven ? 'No packing is better.' : 'The best found in the time; there may be a better one.') : 'Laid by hand.'} ${Math.round(pack.lifeDays)} days of life thrown away.`
+            }
+            actions={
+                may && (
+                    <>
+                        {laid && <Button onClick={() => setLaid(null)}>Back to the proposal</Button>}
+                        <Button kind="main" disabled={!pack.maySave || save.isPending} onClick={() => save.mutate(into())}>
+                            Save the visits
+                        </Button>
+                    </>
+                )
+            }
+        >
+            <div className="noprint mb-4 flex flex-wrap items-center gap-4">
+                <label className="flex items-center gap-2">
+                    Aircraft
+                    <select
+                        className="min-h-9 rounded-lg border border-rule bg-sheet px-2 font-mono"
+                        value={pack.mark}
+                        onChange={(e) => set('mark', e.target.value)}
+                    >
+                        {pack.aircraft.map((a) => (
+                            <option key={a.mark} value={a.mark}>
+                                {a.mark} {a.type} {a.base}
+                            </option>
+                        ))}
+                    </select>
+                </label>
+                <Choice
+                    label="How far ahead"
+                    value={days}
+                    onChange={(d) => set('days', String(d))}
+                    options={[
+                        { value: 45, name: '45 days' },
+                        { value: 90, name: '90 days' },
+                        { value: 180, name: '180 days' },
+                    ]}
+                />
+                {judge.isPending && (
+                    <span role="status" className="text-soft">
+                        Working it out…
+                    </span>
+                )}
+            </div>
+            <Trouble error={save.error ?? judge.error} />
+            {line && (
+                <div
+                    className="mb-4 flex flex-wrap items-center gap-3 rounded-lg border border-ink bg-sheet px-3 py-2"
+                    data-testid="chosen"
+                >
+                    <b className="font-mono">{line.code}</b> {line.title}
+                    <span className="text-soft">
+                        {line.hours} h, by {short(line.latest, line.latest)}
+                        {line.access.length > 0 && `, panels ${line.access.join(', ')}`}. {line.problem ?? line.waste}
+                    </span>
+                    {may && (
+                        <label className="ml-auto flex items-center gap-2">
+                            Move to
+                            <select
+                                className="min-h-9 rounded-lg border border-rule bg-paper px-2"
+                                value={line.slot ?? ''}
+                                onChange={(e) => move(line.key, e.target.value === '' ? null : e.target.value)}
+                            >
+                                <option value="">no visit</option>
+                                {pack.slots.map((s) => (
+                                    <option key={s.id} value={s.id}>
+                                        {short(s.start, s.start)} to {short(s.end, s.start)}, {s.bay}
+                                    </option>
+                                ))}
+                            </select>
+                        </label>
+                    )}
+                </div>
+            )}
+            {pack.items.length === 0 && pack.slots.length === 0 ? (
+                <p className="text-soft">Look further ahead, or open a free slot under Bays.</p>
+            ) : (
+                <div className="grid grid-cols-[17rem_minmax(0,1fr)] items-start gap-6">
+                    <section
+                        className="rounded-lg border-2 border-dashed border-rule p-3"
+                        aria-label="In no visit"
+                        onDragOver={(e) => e.preventDefault()}
+                        onDrop={drop(null)}
+                    >
+                        <h2 className="mb-2 font-semibold">In no visit ({items(null).length})</h2>
+                        <Chips lines={items(null)} may={may} chosen={chosen} onChoose={setChosen} />
+                        {items(null).length === 0 && <p className="text-soft">Everything has its visit.</p>}
+                    </section>
+                    <div className="space-y-3">
+                        {pack.slots.length === 0 && (
+                            <p className="text-soft">No visit is planned and no bay is free in this time. Open a free slot under Bays.</p>
+                        )}
+                        {pack.slots.map((s) => (
+                            <section
+                                key={s.id}
+                                data-slot={s.id}
+                                className={`rounded-lg border bg-sheet p-3 ${s.problem ? 'border-2 border-rust' : s.kind === 'free' ? 'border-dashed border-soft' : 'border-ink'}`}
+                                aria-label={`${s.title}, ${s.start} to ${s.end}`}
+                                onDragOver={(e) => e.preventDefault()}
+                                onDrop={drop(s.id)}
+                            >
+                                <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+                                    <b>
+                                        {short(s.start, s.start)} to {short(s.end, s.start)}
+                                    </b>
+                                    <span>{s.bay}</span>
+                                    <span className="text-soft">{s.title}</span>
+                                    <span className="flex-1" />
+                                    <Filled slot={s} />
+                                    {may && s.kind === 'free' && (
+                                        <label className="flex items-center gap-1.5 text-sm">
+                                            <input
+                                                type="checkbox"
+                                                className="size-4 accent-spruce"
+                                                checked={!skipped.includes(s.id)}
+                                                onChange={(e) =>
+                                                    set(
+                                                        'skip',
+                                                        (e.target.checked ? skipped.filter((x) => x !== s.id) : [...skipped, s.id]).join(
+                                                            ',',
+                                                        ),
+                                                    )
+                                                }
+                                            />
+                                            propose it
+                                        </label>
+                                    )}
+                                </div>
+                                <Chips lines={items(s.id)} may={may} chosen={chosen} onChoose={setChosen} />
+                                {items(s.id).length === 0 && <p className="text-sm text-soft">Nothing goes in here.</p>}
+                            </section>
+                        ))}
+                    </div>
+                </div>
+            )}
+        </Page>
+    );
+}
+
+/** Hours of items, of opening panels, and what is left, as a bar with its numbers. */
+function Filled({ slot }: { slot: Slot }) {
+    const of = Math.max(slot.capacity, slot.itemHours + slot.accessHours, 1);
+    const w = (h: number) => (h / of) * 160;
+    return (
+        <span className="flex items-center gap-2 text-sm">
+            <svg width="160" height="12" aria-hidden="true">
+                <rect width={w(slot.capacity)} height="12" className="fill-shade" />
+                <rect width={w(slot.itemHours)} height="12" className="fill-spruce" />
+                <rect x={w(slot.itemHours)} width={w(slot.accessHours)} height="12" className="fill-slate" />
+                <line x1={w(slot.capacity)} x2={w(slot.capacity)} y1="0" y2="12" className="stroke-ink" strokeWidth="3" />
+            </svg>
+            {slot.problem ? (
+                <State state="stop" word={slot.problem} />
+            ) : (
+                <span>
+                    {slot.itemHours} h{slot.accessHours > 0 && ` + ${slot.accessHours} h panels`} of {slot.capacity}
+                </span>
+            )}
+        </span>
+    );
+}
+
+function Chips({ lines, may, chosen, onChoose }: { lines: Line[]; may: boolean; chosen: string | null; onChoose: (key: string) => void }) {
+    return (
+        <ul className="flex flex-wrap gap-1.5">
+            {lines.map((l) => (
+                <li key={l.key}>
+                    <button
+                        type="button"
+                        draggable={may}
+                        data-line={l.code}
+                        aria-pressed={chosen === l.key}
+                        onDragStart={(e) => {
+                            e.dataTransfer.setData('text/plain', l.key);
+                            onChoose(l.key);
+                        }}
+                        onClick={() => onChoose(l.key)}
+                        title={`${l.title}, ${l.hours} h, by ${l.latest}. ${l.problem ?? l.waste ?? ''}`}
+                        className={`min-h-8 max-w-full truncate lg:max-w-60 rounded-lg border px-2 text-left ${chosen === l.key ? 'border-2 border-ink' : 'border-rule'} ${l.slot && l.problem ? 'bg-rust-wash' : 'bg-paper'}`}
+                    >
+                        {l.slot && l.problem && <State state="stop" word="" />}
+                        <span className="font-mono text-sm">{l.code}</span> {l.title} <span className="text-sm text-soft">{l.hours} h</span>
+                    </button>
+                    {!l.slot && l.problem && <p className="px-1 text-sm text-soft">{l.problem}</p>}
+                </li>
+            ))}
+        </ul>
+    );
+}
