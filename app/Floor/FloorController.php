@@ -61,11 +61,11 @@ final class FloorController
         return new JsonResponse(new Preview($result->verdict->value, ReadFloor::said($result->verdict->value, $result->margin, $result->unit->value), $result->value));
     }
 
-    #[OA\Post(path: '/api/cards/{id}/sign', operationId: 'signCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, signed', content: new OA\JsonContent(ref: CardView::class))])]
+    #[OA\Post(path: '/api/cards/{id}/sign', operationId: 'signCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'spent', description: 'hours that it took; as planned where absent', type: 'number', nullable: true)])), responses: [new OA\Response(response: 200, description: 'The card, signed', content: new OA\JsonContent(ref: CardView::class))])]
     public function sign(int $id, SignRequest $request, SignCard $sign, ReadFloor $read): JsonResponse
     {
         $card = $this->card($id);
-        $sign->sign($request->person(), $card, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value());
+        $sign->sign($request->person(), $card, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value(), $request->input('spent') === null ? null : $request->float('spent'));
 
         return $this->answer($card, $request, $read);
     }

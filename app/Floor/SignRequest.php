@@ -21,6 +21,7 @@ final class SignRequest extends RoomRequest
             'version' => 'required|integer',
             'stamp' => 'required|string|max:20',
             'pin' => 'required|string|max:20',
+            'spent' => 'sometimes|nullable|numeric|gt:0|max:1000',
         ];
     }
 }

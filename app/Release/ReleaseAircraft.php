@@ -10,9 +10,12 @@ use App\Fleet\DueBook;
 use App\Fleet\DueRow;
 use App\Fleet\ItemDoing;
 use App\Fleet\ItemStatus;
+use App\Floor\Card;
+use App\Floor\Finding;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Visits\PastVisit;
 use App\Visits\Visit;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\DueResult;
@@ -43,12 +46,26 @@ final readonly class ReleaseAircraft
                 'number' => sprintf('JV-%s-%04d', substr((string) $this->clock->today(), 0, 4), (int) Certificate::max('id') + 1),
             ]);
             $visit->update(['state' => Visit::RELEASED]);
+            $this->remember($visit);
             $this->records->write($by, 'aircraft.released', "visit:{$visit->id}", [
                 'certificate' => $certificate->number, 'aircraft' => $visit->aircraft->mark, 'stamp' => $by->stamp, 'items' => array_column($moved, 'code'),
             ]);
 
             return $certificate;
         });
+    }
+
+    /** What its inspection turned up tells what the next of the type will. */
+    private function remember(Visit $visit): void
+    {
+        $hours = (float) $visit->cards->where('phase', 'look')->sum('hours');
+        if ($hours > 0) {
+            $findings = Finding::whereIn('card_id', $visit->cards->modelKeys())->get();
+            PastVisit::create([
+                'type_id' => $visit->aircraft->type_id, 'visit_id' => $visit->id, 'mark' => $visit->aircraft->mark, 'title' => $visit->title, 'ended' => (string) $this->clock->today(), 'hours' => $hours,
+                'findings' => $findings->count(), 'fix_hours' => array_values($visit->cards->whereNotNull('finding_id')->map(static fn(Card $c): float => $c->spent ?? $c->hours)->all()),
+            ]);
+        }
     }
 
     /** @return list<array{code: string, title: string, next: string}> */

@@ -38,6 +38,7 @@ final class Stage
         }
         $root = dirname(__DIR__, 2);
         $stage->start([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:{$port}", '-t', "{$root}/public", "{$root}/server.php"], 'server');
+        $stage->start([PHP_BINARY, "{$root}/artisan", 'queue:work', '--sleep=0.2', '--tries=3'], 'worker');
         $stage->start(['chromedriver', "--port={$driverPort}"], 'driver');
         $stage->wait($port);
         $stage->wait($driverPort);

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useCard, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
 import { Defers, Wait } from '../../parts/Page';
 import { Signature } from '../../parts/Signature';
 import { Glyph } from '../../parts/State';
@@ -201,8 +202,9 @@ function Beside({ card, onRaise }: { card: CardData; onRaise: () => void }) {
 }
 
 function Sign({ card, what, onClose }: { card: CardData; what: 'sign' | 'inspect'; onClose: () => void }) {
+    const [spent, setSpent] = useState(String(card.hours));
     const send = useSend(
-        (body: { version: number; stamp: string; pin: string }, headers) =>
+        (body: { version: number; stamp: string; pin: string; spent?: number }, headers) =>
             take(
                 what === 'sign'
                     ? api.POST('/api/cards/{id}/sign', { params: { path: { id: card.id } }, body, headers })
@@ -221,8 +223,23 @@ function Sign({ card, what, onClose }: { card: CardData; what: 'sign' | 'inspect
             }
             busy={send.isPending}
             error={send.error}
-            onSign={(stamp, pin) => send.mutate({ version: card.version, stamp, pin })}
+            onSign={(stamp, pin) =>
+                send.mutate({ version: card.version, stamp, pin, ...(what === 'sign' ? { spent: Number(spent.replace(',', '.')) } : {}) })
+            }
             onClose={onClose}
-        />
+        >
+            {what === 'sign' && (
+                <Field
+                    label="Hours that it took"
+                    name="spent"
+                    inputMode="decimal"
+                    required
+                    className="mb-3"
+                    hint={`Planned: ${card.hours} h`}
+                    value={spent}
+                    onChange={(e) => setSpent(e.target.value)}
+                />
+            )}
+        </Signature>
     );
 }

@@ -1,15 +1,15 @@
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useBoard, useMe, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
-import { Choice, Tabs } from '../../parts/Tabs';
+import { Choice } from '../../parts/Tabs';
 import { BoardDetails } from './BoardDetails';
 import { BoardDrawing } from './BoardDrawing';
 import { PlanSearch } from './PlanSearch';
-import { visitViews } from './views';
+import { VisitPage } from './VisitPage';
 
 type Move = { card: number; slot: number | null; version: number; keep: boolean };
 
@@ -39,23 +39,7 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
     const cards = board.zones.flatMap((z) => z.cards);
     const card = cards.find((c) => c.id === chosen);
     return (
-        <Page
-            over={
-                <>
-                    <Tabs label="Visit" tabs={visitViews(saved.id)} />
-                    <Link to={`/fleet/${saved.mark}`} className="font-mono font-bold text-ink underline underline-offset-4">
-                        {saved.mark}
-                    </Link>{' '}
-                    · {saved.type} · {saved.title} · {saved.bay}
-                </>
-            }
-            sentence={
-                <>
-                    <State state={board.verdict} word="" /> {board.sentence}
-                </>
-            }
-            note={board.jacks}
-        >
+        <VisitPage visit={saved} place={saved.bay} verdict={board.verdict} sentence={board.sentence} note={board.jacks}>
             <div className="noprint mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
                 <Choice
                     label="How much of it is shown"
@@ -153,6 +137,6 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                     </ul>
                 </Section>
             )}
-        </Page>
+        </VisitPage>
     );
 }

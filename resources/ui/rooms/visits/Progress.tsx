@@ -1,11 +1,10 @@
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useProgress } from '../../api/hooks';
-import { Page, Section, Wait } from '../../parts/Page';
+import { Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { ticks } from '../../parts/scale';
-import { Tabs } from '../../parts/Tabs';
-import { visitViews } from './views';
+import { VisitPage } from './VisitPage';
 
 const one = (v: number) => v.toLocaleString('en-GB', { maximumFractionDigits: 1 });
 
@@ -14,21 +13,10 @@ export function Progress() {
     return (
         <Wait query={useProgress(Number(useParams().id))}>
             {(p) => (
-                <Page
-                    over={
-                        <>
-                            <Tabs label="Visit" tabs={visitViews(p.id)} />
-                            <Link to={`/fleet/${p.mark}`} className="font-mono font-bold text-ink underline underline-offset-4">
-                                {p.mark}
-                            </Link>{' '}
-                            · {p.type} · {p.title}
-                        </>
-                    }
-                    sentence={
-                        <>
-                            <State state={p.verdict} word="" /> {p.sentence}
-                        </>
-                    }
+                <VisitPage
+                    visit={p}
+                    verdict={p.verdict}
+                    sentence={p.sentence}
                     note={`${one(p.worked)} of ${one(p.hours)} planned hours are worked, and took ${one(p.spent)} h.`}
                 >
                     {p.days.length === 0 ? (
@@ -42,7 +30,7 @@ export function Progress() {
                             <Days days={p.days} />
                         </>
                     )}
-                </Page>
+                </VisitPage>
             )}
         </Wait>
     );

@@ -6,11 +6,11 @@ import { useMe, useSend, useVisit } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
-import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
-import { Choice, Tabs } from '../../parts/Tabs';
+import { Choice } from '../../parts/Tabs';
+import { VisitPage } from './VisitPage';
 import { Done } from './Visits';
-import { visitViews } from './views';
 
 type Role = 'perform' | 'duplicate';
 
@@ -29,16 +29,9 @@ export function Visit() {
     return (
         <Wait query={query}>
             {(v) => (
-                <Page
-                    over={
-                        <>
-                            <Tabs label="Visit" tabs={visitViews(v.id)} />
-                            <Link to={`/fleet/${v.mark}`} className="font-mono font-bold text-ink underline underline-offset-4">
-                                {v.mark}
-                            </Link>{' '}
-                            · {v.type} · {v.bay} · {short(v.start, v.start)} to {short(v.end, v.start)}
-                        </>
-                    }
+                <VisitPage
+                    visit={v}
+                    place={`${v.bay} · ${short(v.start, v.start)} to ${short(v.end, v.start)}`}
                     sentence={`${v.title}: ${v.sentence}`}
                     actions={
                         <>
@@ -62,7 +55,7 @@ export function Visit() {
                     <Findings findings={v.findings} may={may.includes('plan')} />
                     <Cards visit={v} may={may.includes('plan')} onChoose={setChoosing} />
                     {choosing && <Choose {...choosing} onClose={() => setChoosing(null)} />}
-                </Page>
+                </VisitPage>
             )}
         </Wait>
     );

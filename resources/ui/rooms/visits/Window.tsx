@@ -1,16 +1,14 @@
 import { type FormEvent, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useMe, useSend, useWindow } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
-import { Page, Section, Trouble, Wait } from '../../parts/Page';
-import { State } from '../../parts/State';
+import { Section, Trouble, Wait } from '../../parts/Page';
 import { ticks } from '../../parts/scale';
-import { Tabs } from '../../parts/Tabs';
-import { visitViews } from './views';
+import { VisitPage } from './VisitPage';
 
 const one = (v: number) => v.toLocaleString('en-GB', { maximumFractionDigits: 1 });
 const percent = (v: number) => `${Math.round(100 * v)} %`;
@@ -24,21 +22,10 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
     const may = (useMe().data?.may ?? []).includes('plan');
     const [setting, setSetting] = useState(false);
     return (
-        <Page
-            over={
-                <>
-                    <Tabs label="Visit" tabs={visitViews(w.id)} />
-                    <Link to={`/fleet/${w.mark}`} className="font-mono font-bold text-ink underline underline-offset-4">
-                        {w.mark}
-                    </Link>{' '}
-                    · {w.type} · {w.title}
-                </>
-            }
-            sentence={
-                <>
-                    <State state={w.verdict} word="" /> {w.sentence}
-                </>
-            }
+        <VisitPage
+            visit={w}
+            verdict={w.verdict}
+            sentence={w.sentence}
             note={`Look until ${short(w.lookUntil, w.lookUntil)}${w.lookSet ? '' : ' as planned'}, fix until ${short(w.fixUntil, w.lookUntil)}. ${w.byHand ?? `Expected from ${w.past.length} past inspections of the type.`}`}
             actions={may && <Button onClick={() => setSetting(true)}>Judge it otherwise</Button>}
         >
@@ -92,7 +79,7 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
                 )}
             </Section>
             {setting && <Judge w={w} onClose={() => setSetting(false)} />}
-        </Page>
+        </VisitPage>
     );
 }
 
