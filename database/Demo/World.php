@@ -224,6 +224,7 @@ final readonly class World
                 foreach ($logins as $login) {
                     Assignment::create(['card_id' => $card->id, 'person_id' => $people[$login]->id, 'role' => 'perform']);
                 }
+                $card->steps->take($v['work'][$code] ?? 0)->where('state', Step::OPEN)->each(fn(Step $s) => $this->finish($s, $people[$logins[0]], (string) $this->clock->now()));
             }
             if ($v['start'] <= (string) $this->clock->today()) {
                 $visit->update(['state' => Visit::IN_WORK]);

@@ -45,6 +45,12 @@ final class ScreensTest extends TestCase
         yield 'a programme' => ['/library/programme/60F', 'table'];
         yield 'Visits' => ['/visits', 'main li a'];
         yield 'a visit' => ['/visits/1', '[data-card]'];
+        yield 'a board' => ['/visits/1/board', '[data-board-card]'];
+        yield 'look and fix windows' => ['/visits/1/window', '[data-lever]'];
+        yield 'progress' => ['/visits/1/progress', 'svg[role="img"]'];
+        yield 'packing' => ['/visits/pack?mark=QA-VFC', '[data-slot]'];
+        yield 'bays' => ['/visits/bays', '[data-bay]'];
+        yield 'phases' => ['/visits/phases', 'h3'];
         yield 'Crew' => ['/crew', 'table'];
         yield 'Floor' => ['/floor', '[data-card]'];
         yield 'a card' => ['/floor/1', '[data-step]'];
@@ -213,7 +219,7 @@ final class ScreensTest extends TestCase
     public function test_a_viewer_sees_everything_and_is_offered_nothing(): void
     {
         $mika = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('mika');
-        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Suppose it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/60F' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release'];
+        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Suppose it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/60F' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release'];
         foreach ($offers as $path => $words) {
             self::assertStringNotContainsString($words, $mika->go($path)->see('Fleet')->find('h1, [data-step]')->getText().$mika->text(), $path);
         }

@@ -215,7 +215,7 @@ final class FleetTest extends WorldCase
     }
 
     /** @return list<array{uid: string, summary: string, start: string, end: string}> as ical.js reads them */
-    private static function readByAnother(string $ics): array
+    public static function readByAnother(string $ics): array
     {
         $script = 'import ICAL from "ical.js"; let t = ""; process.stdin.on("data", d => t += d).on("end", () => { const c = new ICAL.Component(ICAL.parse(t)); console.log(JSON.stringify(c.getAllSubcomponents("vevent").map(e => new ICAL.Event(e)).map(e => ({ uid: e.uid, summary: e.summary, start: e.startDate.toString(), end: e.endDate.toString() })))); });';
         $process = proc_open(['node', '--input-type=module', '-e', $script], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, base_path());

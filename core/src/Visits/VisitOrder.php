@@ -10,8 +10,8 @@ use function count;
  * What each card of a visit waits for: induct, make safe, open, look, fix, close, test, release.
  *
  * A panel is opened before the first card that needs it and closed after the last. What needs jacks lies between raising and
- * lowering; what needs the wheels before the one, or, where it is a test, after the other. A test that needs no panel open
- * waits until all are closed. Everything waits for induction and making safe, and the last look for everything.
+ * lowering; what needs the wheels before the one, or, where it is a test that needs no panel open, after the other. A test that
+ * needs no panel open waits until all are closed. Everything waits for induction and making safe, and the last look for everything.
  */
 final class VisitOrder
 {
@@ -66,7 +66,7 @@ final class VisitOrder
         $lower = $this->making('lower');
         $up = array_filter($this->tasks, static fn(VisitTask $t): bool => $t->makes === null && $t->jacks === 'on');
         $down = array_filter($this->tasks, static fn(VisitTask $t): bool => $t->makes === null && $t->jacks === 'off');
-        $late = array_filter($down, static fn(VisitTask $t): bool => $t->phase->place() >= VisitPhase::Test->place());
+        $late = array_filter($down, static fn(VisitTask $t): bool => $t->phase === VisitPhase::Test && $t->panels === []);
         $this->wait($up, $raise);
         $this->wait($lower, [...$up, ...$raise]);
         $this->wait($late, $lower);

@@ -2,6 +2,7 @@ import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { useFleet, useFloor, useMe, useVisits } from '../api/hooks';
 import { fleetViews } from '../rooms/fleet/views';
+import { visitsViews } from '../rooms/visits/views';
 import { rooms } from './rooms';
 
 /** One box to go anywhere or do anything by typing. */
@@ -38,6 +39,11 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
                             Bring in a programme or yesterday's flying
                         </Command.Item>
                     )}
+                    {visitsViews.slice(1).map((v) => (
+                        <Command.Item key={v.to} className={item} onSelect={to(v.to)}>
+                            {v.name} <span className="text-soft">Visits</span>
+                        </Command.Item>
+                    ))}
                     {fleetViews.slice(1).map((v) => (
                         <Command.Item key={v.to} className={item} onSelect={to(v.to)}>
                             {v.name} <span className="text-soft">Fleet</span>
@@ -69,6 +75,7 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
                         <Command.Item
                             key={c.id}
                             value={`${c.number} ${c.mark} ${c.title}`}
+                            keywords={[`JORVEL CARD ${c.number}`]}
                             className={item}
                             onSelect={to(`/floor/${c.id}`)}
                         >
@@ -80,6 +87,16 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
                     ))}
                 </Command.Group>
                 <Command.Group heading="Visits" className={group}>
+                    {visits?.visits.map((v) => (
+                        <Command.Item
+                            key={`board-${v.id}`}
+                            value={`board ${v.mark} ${v.title}`}
+                            className={item}
+                            onSelect={to(`/visits/${v.id}/board`)}
+                        >
+                            Board of {v.title} <span className="text-soft">{v.mark}</span>
+                        </Command.Item>
+                    ))}
                     {visits?.visits.map((v) => (
                         <Command.Item key={v.id} value={`visit ${v.mark} ${v.title}`} className={item} onSelect={to(`/visits/${v.id}`)}>
                             {v.title} <span className="text-soft">{v.mark}</span>

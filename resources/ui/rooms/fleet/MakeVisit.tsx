@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
-import { useMoment, useSend } from '../../api/hooks';
+import { useBays, useMoment, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { plus } from '../../parts/dates';
@@ -12,10 +12,12 @@ import { Trouble } from '../../parts/Page';
 export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['AircraftView']; items: string[]; onClose: () => void }) {
     const navigate = useNavigate();
     const moment = useMoment().data;
+    const bays = useBays().data;
     const today = moment ? new Date(moment.now).toLocaleDateString('sv-SE', { timeZone: moment.zone }) : '';
     const taken = aircraft.items.filter((i) => items.includes(i.key));
     const [title, setTitle] = useState(taken.length === 1 ? (taken[0]?.title ?? '') : `${taken.length} items`);
-    const [bay, setBay] = useState(`${aircraft.base} bay 2`);
+    const [bay, setBay] = useState<string | null>(null);
+    const where = bay ?? bays?.bays.find((b) => b.base === aircraft.base)?.name ?? aircraft.base;
     const [start, setStart] = useState(today);
     const [end, setEnd] = useState(today === '' ? '' : plus(today, 2));
     const make = useSend(
@@ -25,13 +27,18 @@ export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['Air
     );
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        make.mutate({ mark: aircraft.mark, title, bay, start, end, items });
+        make.mutate({ mark: aircraft.mark, title, bay: where, start, end, items });
     };
     return (
         <Dialog open onClose={onClose} title={`A visit for ${aircraft.mark}`}>
             <form onSubmit={submit} className="grid grid-cols-2 gap-4">
                 <Field label="What for" name="title" className="col-span-2" value={title} onChange={(e) => setTitle(e.target.value)} />
-                <Field label="Where" name="bay" className="col-span-2" value={bay} onChange={(e) => setBay(e.target.value)} />
+                <Field label="Where" name="bay" className="col-span-2" value={where} list="bays" onChange={(e) => setBay(e.target.value)} />
+                <datalist id="bays">
+                    {bays?.bays.map((b) => (
+                        <option key={b.id} value={b.name} />
+                    ))}
+                </datalist>
                 <Field label="First day" name="start" type="date" value={start} onChange={(e) => setStart(e.target.value)} />
                 <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
                 <ul className="col-span-2 max-h-40 overflow-auto text-sm">

@@ -16,7 +16,7 @@ type Move = { card: number; slot: number | null; version: number; keep: boolean 
 /** When each card of a visit is worked; a card that is moved shows what it moves before it is kept. */
 export function Board() {
     const id = Number(useParams().id);
-    return <Wait query={useBoard(id)}>{(board) => <BoardOf key={board.version} saved={board} />}</Wait>;
+    return <Wait query={useBoard(id)}>{(board) => <BoardOf saved={board} />}</Wait>;
 }
 
 function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {

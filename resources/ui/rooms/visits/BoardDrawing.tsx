@@ -35,33 +35,42 @@ export function BoardDrawing({
     onDrop: (card: Card, slot: number) => void;
 }) {
     const scroll = useRef<HTMLDivElement>(null);
-    const [drag, setDrag] = useState<{ card: Card; from: number; by: number } | null>(null);
+    const [drag, setDrag] = useState<{ card: Card; by: number } | null>(null);
     const layout = rows(board.zones);
     const head = 22 + board.bands.length * BAND + 6;
     const body = head + layout.height;
     const height = body + board.people.length * (PEOPLE + 10) + 14;
     const width = board.slots * wide;
     const now = board.now;
+    const begun = useRef(now);
     useEffect(() => {
-        // Begin where work goes on now.
+        // Begin where work goes on now; later on it stays where it was left.
         const box = scroll.current;
-        if (box && now !== null && width > box.clientWidth) {
-            box.scrollLeft = Math.max(0, now * wide - box.clientWidth / 3);
+        if (box && begun.current !== null) {
+            box.scrollLeft = Math.max(0, begun.current * wide - box.clientWidth / 3);
         }
-    }, [now, wide, width]);
-    const start = (card: Card) => (e: PointerEvent<SVGGElement>) => {
+    }, [wide]);
+    const start = (card: Card) => (e: PointerEvent) => {
         onChoose(card.id);
-        if (may && card.state === 'open') {
-            e.currentTarget.setPointerCapture(e.pointerId);
-            setDrag({ card, from: e.clientX, by: 0 });
+        if (!may || card.state !== 'open' || e.button !== 0) {
+            return;
         }
-    };
-    const go = (e: PointerEvent<SVGGElement>) => drag && setDrag({ ...drag, by: e.clientX - drag.from });
-    const end = () => {
-        if (drag && Math.abs(drag.by) >= wide / 2 && Math.abs(drag.by) > 3) {
-            onDrop(drag.card, dropped(drag.card.from, drag.by, wide));
-        }
-        setDrag(null);
+        // On the window, so that the pointer may leave the card on its way.
+        const from = e.clientX;
+        const go = (m: globalThis.PointerEvent) => setDrag({ card, by: m.clientX - from });
+        const end = (m: globalThis.PointerEvent) => {
+            const by = m.type === 'pointerup' ? m.clientX - from : 0;
+            window.removeEventListener('pointermove', go);
+            window.removeEventListener('pointerup', end);
+            window.removeEventListener('pointercancel', end);
+            setDrag(null);
+            if (Math.abs(by) >= wide / 2 && Math.abs(by) > 3) {
+                onDrop(card, dropped(card.from, by, wide));
+            }
+        };
+        window.addEventListener('pointermove', go);
+        window.addEventListener('pointerup', end);
+        window.addEventListener('pointercancel', end);
     };
     const key = (card: Card) => (e: KeyboardEvent) => {
         const by = { ArrowLeft: -1, ArrowRight: 1 }[e.key];
@@ -167,14 +176,10 @@ export function BoardDrawing({
                                     key={c.id}
                                     role="button"
                                     tabIndex={0}
-                                    aria-label={`${c.number} ${c.title}, ${c.when}, ${c.state.replace('_', ' ')}`}
                                     aria-pressed={chosen === c.id}
                                     data-board-card={c.number}
                                     className={`outline-none [&:focus-visible_path]:stroke-[3] ${may && c.state === 'open' ? 'cursor-grab touch-none' : 'cursor-pointer'}`}
                                     onPointerDown={start(c)}
-                                    onPointerMove={go}
-                                    onPointerUp={end}
-                                    onPointerCancel={() => setDrag(null)}
                                     onKeyDown={key(c)}
                                 >
                                     <Block

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
@@ -17,10 +17,12 @@ export function PlanSearch({ visit, version, run }: { visit: number; version: nu
         refetchInterval: (q) => (q.state.data && !q.state.data.ended ? 700 : false),
     }).data;
     const ended = latest?.ended ?? true;
+    const was = useRef(ended);
     useEffect(() => {
-        if (ended) {
+        if (ended && !was.current) {
             void client.invalidateQueries({ queryKey: ['visits', visit, 'board'] });
         }
+        was.current = ended;
     }, [ended, client, visit]);
     const search = useSend((body: { seconds: number; version: number }, headers) =>
         take(api.POST('/api/visits/{id}/plan', { params: { path: { id: visit } }, body, headers })),

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Tests\Visits;
+
+use Jorvel\Core\Visits\VisitOrder;
+use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitTask;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What each card of a visit waits for. */
+final class VisitOrderTest extends TestCase
+{
+    /** @return list<VisitTask> a whole check: one of everything, in no order */
+    private static function check(): array
+    {
+        return [
+            new VisitTask('end', VisitPhase::Release),
+            new VisitTask('close', VisitPhase::Close, [], null, 'close:P1'),
+            new VisitTask('look', VisitPhase::Look, ['P1']),
+            new VisitTask('gear', VisitPhase::Test, [], 'on'),
+            new VisitTask('taxi', VisitPhase::Test, [], 'off'),
+            new VisitTask('weigh', VisitPhase::Look, [], 'off'),
+            new VisitTask('open', VisitPhase::Open, [], null, 'open:P1'),
+            new VisitTask('lower', VisitPhase::Close, [], null, 'lower'),
+            new VisitTask('fix', VisitPhase::Fix, ['P1'], null, null, ['look']),
+            new VisitTask('raise', VisitPhase::Open, [], null, 'raise'),
+            new VisitTask('safe', VisitPhase::Safe),
+            new VisitTask('induct', VisitPhase::Induct),
+            new VisitTask('oil', VisitPhase::Fix),
+            new VisitTask('probe', VisitPhase::Test, ['P1']),
+        ];
+    }
+
+    /** @return iterable<string, array{string, list<string>}> card, what it waits for */
+    public static function waits(): iterable
+    {
+        yield 'induction for nothing' => ['induct', []];
+        yield 'making safe for induction' => ['safe', ['induct']];
+        yield 'opening for making safe' => ['open', ['safe']];
+        yield 'a look for its panel' => ['look', ['open']];
+        yield 'a fix for the look that found it, and its panel' => ['fix', ['look', 'open']];
+        yield 'a test at an open panel for that alone' => ['probe', ['open']];
+        yield 'closing for all that need it open' => ['close', ['fix', 'look', 'open', 'probe']];
+        yield 'raising for what needs the wheels' => ['raise', ['weigh']];
+        yield 'a test on jacks for raising and closed panels' => ['gear', ['close', 'raise']];
+        yield 'lowering for what is done on jacks' => ['lower', ['gear', 'raise']];
+        yield 'a test on wheels for lowering and closed panels' => ['taxi', ['close', 'lower']];
+        yield 'work that needs nothing for making safe' => ['oil', ['safe']];
+        yield 'the last look for everything' => ['end', ['close', 'fix', 'gear', 'induct', 'look', 'lower', 'oil', 'open', 'probe', 'raise', 'safe', 'taxi', 'weigh']];
+    }
+
+    /** @param list<string> $for */
+    #[DataProvider('waits')]
+    public function test_it_waits_for(string $card, array $for): void
+    {
+        $waits = VisitOrder::of(self::check())["#{$card}"];
+        sort($waits);
+        self::assertSame($for, $waits);
+    }
+
+    public function test_no_visit_goes_in_a_circle(): void
+    {
+        mt_srand(3);
+        for ($n = 0; $n < 200; $n++) {
+            $tasks = [];
+            foreach (['P1', 'P2'] as $p) {
+                $tasks[] = new VisitTask("open {$p}", VisitPhase::Open, [], null, "open:{$p}");
+                $tasks[] = new VisitTask("close {$p}", VisitPhase::Close, [], null, "close:{$p}");
+            }
+            $tasks = [...$tasks, new VisitTask('raise', VisitPhase::Open, [], null, 'raise'), new VisitTask('lower', VisitPhase::Close, [], null, 'lower'), new VisitTask('induct', VisitPhase::Induct), new VisitTask('end', VisitPhase::Release)];
+            for ($c = 0; $c < 12; $c++) {
+                $phase = [VisitPhase::Look, VisitPhase::Fix, VisitPhase::Test][mt_rand(0, 2)];
+                $tasks[] = new VisitTask("c{$c}", $phase, array_slice(['P1', 'P2'], 0, mt_rand(0, 2)), [null, 'on', 'off'][mt_rand(0, 2)]);
+            }
+            $waits = VisitOrder::of($tasks);
+            $done = [];
+            do {
+                $free = array_filter(array_diff_key($waits, $done), static fn(array $for): bool => array_diff(array_map(static fn(string $id): string => "#{$id}", $for), array_keys($done)) === []);
+                $done += $free;
+            } while ($free !== []);
+            self::assertCount(count($tasks), $done, "visit {$n}");
+        }
+    }
+}

@@ -1,0 +1,423 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Crew\Person;
+use App\Crew\Qualification;
+use App\Floor\Card;
+use App\Floor\Finding;
+use App\Floor\Step;
+use App\Library\ProgrammeItem;
+use App\Shared\Csv;
+use App\Shared\Records;
+use App\Stores\Part;
+use App\Visits\BaySlot;
+use App\Visits\PastVisit;
+use App\Visits\PlanJob;
+use App\Visits\PlanRun;
+use App\Visits\PlanRuns;
+use App\Visits\Visit;
+use App\Visits\VisitPlan;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+
+/** The board of a visit, what a move does, long searches, windows, progress; packing and bays. */
+final class BoardTest extends WorldCase
+{
+    /** @return array<string, mixed> */
+    private function board(int $visit = 1): array
+    {
+        return $this->as('ines', 'GET', "visits/{$visit}/board")->assertOk()->json();
+    }
+
+    /**
+     * @param array<string, mixed> $board
+     *
+     * @return array<int, array<string, mixed>> by card id
+     */
+    private static function cards(array $board): array
+    {
+        return array_column(array_merge(...array_column($board['zones'], 'cards')), null, 'id');
+    }
+
+    /** @return TestResponse<Response> */
+    private function move(int $card, ?float $slot, int $version, bool $keep): TestResponse
+    {
+        return $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $card, 'slot' => $slot, 'version' => $version, 'keep' => $keep]);
+    }
+
+    /** @return array<string, mixed> an open card that nothing but the exit depends on */
+    private function openCard(): array
+    {
+        $open = array_filter(self::cards($this->board()), static fn(array $c): bool => $c['state'] === 'open' && str_starts_with($c['title'], 'Fix'));
+        usort($open, static fn(array $a, array $b): int => $a['from'] <=> $b['from']);
+
+        return $open[0];
+    }
+
+    /** What the planner promises holds on what it wrote: waits, states, people and the bay, on real hours. */
+    public function test_the_demo_plan_can_be_worked(): void
+    {
+        $cards = Card::with('waitsFor')->where('visit_id', 1)->whereIn('state', [Card::OPEN, Card::IN_WORK])->get();
+        self::assertGreaterThan(40, $cards->count());
+        $ends = $cards->pluck('planned_end', 'id');
+        foreach ($cards as $card) {
+            self::assertLessThan($card->planned_end, $card->planned_start, $card->number);
+            self::assertLessThanOrEqual($card->latest_start, $card->planned_start);
+            foreach ($card->waitsFor as $before) {
+                self::assertLessThanOrEqual($card->planned_start, $ends[$before->id] ?? '', "{$card->number} after {$before->number}");
+            }
+            foreach ($cards as $other) {
+                $clash = array_filter(array_intersect_key($card->states ?? [], $other->states ?? []), static fn(string $v, string $k): bool => $other->states[$k] !== $v, ARRAY_FILTER_USE_BOTH);
+                self::assertTrue($clash === [] || $card->planned_end <= $other->planned_start || $other->planned_end <= $card->planned_start, "{$card->number} beside {$other->number}");
+            }
+        }
+        foreach ($cards->pluck('planned_start') as $at) {
+            $people = $cards->filter(static fn(Card $c): bool => $c->planned_start <= $at && $at < $c->planned_end)->sum(static fn(Card $c): int => array_sum($c->needs ?? []));
+            self::assertLessThanOrEqual(4, $people, "the bay holds four, at {$at}");
+            $local = (new \DateTimeImmutable((string) $at))->setTimezone(new \DateTimeZone('Europe/Oslo'));
+            self::assertTrue($local->format('H') >= 6 && $local->format('H') < 22 && $local->format('N') <= 6, "{$at} is a working hour");
+        }
+        $lift = $cards->firstOrFail('makes', 'lower');
+        self::assertGreaterThanOrEqual($cards->filter(static fn(Card $c): bool => ($c->states['jacks'] ?? null) === 'on')->max('planned_end'), $lift->planned_start);
+    }
+
+    public function test_a_visit_makes_its_own_cards_once(): void
+    {
+        $cards = Card::where('visit_id', 1)->get();
+        foreach (['induct', 'safe', 'raise', 'lower', 'last'] as $once) {
+            self::assertCount(1, $cards->where('makes', $once), $once);
+        }
+        $open = $cards->where('state', '!=', Card::CLOSED);
+        foreach ($open->pluck('panels')->flatten()->unique() as $panel) {
+            self::assertCount(1, $open->where('makes', "close:{$panel}"), "{$panel} is closed once");
+        }
+        $small = $this->as('ines', 'GET', 'visits/3')->json('cards');
+        self::assertSame(['look', 'look'], array_column($small, 'phase'), 'a day\'s work needs no induction');
+        $reserved = DB::table('card_parts')->join('parts', 'parts.id', '=', 'part_id')->where('card_id', $small[1]['id'])->pluck('quantity', 'number')->all();
+        self::assertSame(['JV-3242-11' => 4], $reserved);
+        self::assertSame(['2 × JV-3242-11 Brake packing: not'], array_map(static fn(string $s): string => substr($s, 0, 34), $this->short(3, 'Brake', ['stock' => 2])));
+    }
+
+    /**
+     * @param array<string, int> $part
+     *
+     * @return list<string>
+     */
+    private function short(int $visit, string $title, array $part): array
+    {
+        Part::where('number', 'JV-3242-11')->firstOrFail()->orders()->delete();
+        Part::where('number', 'JV-3242-11')->update($part);
+
+        return array_merge(...array_column(array_filter($this->as('ines', 'GET', "visits/{$visit}")->json('cards'), static fn(array $c): bool => str_starts_with($c['title'], $title)), 'short'));
+    }
+
+    public function test_a_move_is_shown_first_and_saves_nothing(): void
+    {
+        $board = $this->board();
+        $card = $this->openCard();
+        $rows = DB::table('cards')->orderBy('id')->get(['planned_start', 'not_before', 'first'])->toJson();
+        $shown = $this->move($card['id'], $card['from'] + 40, $board['version'], false)->assertOk()->json();
+        self::assertSame($card['id'], $shown['moved'][0]['id'], 'the moved card comes first');
+        self::assertGreaterThanOrEqual($card['from'] + 39, self::cards($shown)[$card['id']]['from']);
+        self::assertStringStartsWith('The exit ', $shown['effect']);
+        self::assertSame($rows, DB::table('cards')->orderBy('id')->get(['planned_start', 'not_before', 'first'])->toJson());
+        $now = ['now' => 0];
+        self::assertSame([...$board, ...$now], [...$this->board(), ...$now], 'but for the time of day nothing is another');
+    }
+
+    public function test_a_kept_move_stands_and_can_be_let_go(): void
+    {
+        $board = $this->board();
+        $card = $this->openCard();
+        $slot = ceil($card['from']) + 40;
+        $kept = $this->move($card['id'], $slot, $board['version'], true)->assertOk()->json();
+        self::assertSame($board['version'] + 1, $kept['version']);
+        $after = $this->board();
+        self::assertSame(array_column(self::cards($kept), 'from', 'id'), array_column(self::cards($after), 'from', 'id'), 'what was shown is what stands');
+        self::assertStringStartsWith('not before ', self::cards($after)[$card['id']]['held']);
+        self::assertSame(1, DB::table('records')->where('what', 'card.moved')->count());
+        $this->move($card['id'], $slot, $board['version'], true)->assertStatus(409)->assertJsonPath('current', $after['version']);
+        $free = $this->move($card['id'], null, $after['version'], true)->assertOk()->json();
+        self::assertNull(self::cards($free)[$card['id']]['held']);
+        $sooner = $this->move($card['id'], max(0.0, $card['from'] - 20), $free['version'], true)->assertOk()->json();
+        self::assertSame('put before others by the controller', self::cards($sooner)[$card['id']]['held']);
+        self::assertTrue(app(Records::class)->verify()['broken'] === null);
+    }
+
+    public function test_what_is_worked_or_elsewhere_cannot_be_moved(): void
+    {
+        $version = $this->board()['version'];
+        $closed = Card::where(['visit_id' => 1, 'state' => Card::CLOSED])->firstOrFail();
+        $work = Card::where(['visit_id' => 1, 'state' => Card::IN_WORK])->firstOrFail();
+        $this->move($closed->id, 300, $version, false)->assertStatus(422)->assertJsonPath('message', "Card {$closed->number} is worked; it cannot be moved any more.");
+        $this->move($work->id, 300, $version, false)->assertStatus(422);
+        $this->move(Card::where('visit_id', 3)->firstOrFail()->id, 300, $version, false)->assertStatus(422)->assertJsonPath('message', 'This card is not of this visit.');
+        $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $work->id, 'version' => $version, 'keep' => false])->assertStatus(422)->assertJsonValidationErrors('slot');
+    }
+
+    public function test_a_slip_costs_more_the_longer_it_is(): void
+    {
+        foreach (self::cards($this->board()) as $card) {
+            if ($card['state'] === 'open' && $card['onChain']) {
+                $rows = $this->as('oda', 'GET', "visits/1/cards/{$card['id']}/slip")->assertOk()->json();
+                self::assertSame([2, 4, 8, 16], array_column($rows, 'hours'));
+                $later = array_column($rows, 'later');
+                self::assertGreaterThan(0, $later[3], "{$card['number']} decides the exit");
+                $sorted = $later;
+                sort($sorted);
+                self::assertSame($sorted, $later);
+
+                return;
+            }
+        }
+        self::fail('no card decides the exit');
+    }
+
+    public function test_what_nobody_can_work_is_named_with_what_to_do(): void
+    {
+        Qualification::where(['kind' => 'skill', 'value' => 'avionics'])->delete();
+        $aircraft = DB::table('aircraft')->where('mark', 'QA-VFC')->value('type_id');
+        $item = ProgrammeItem::where(['type_id' => $aircraft, 'code' => '23-11'])->value('id');
+        $made = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'Skarnholm bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]])->assertCreated()->json();
+        $board = $this->board($made['id']);
+        self::assertSame('stop', $board['verdict']);
+        self::assertStringContainsString("Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the skill avionics; nobody who may work on a 60F is at work in Skarnholm. Ask for people", $board['problem']);
+        $this->as('ines', 'POST', "visits/{$made['id']}/plan", ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)->assertJsonPath('message', $board['problem']);
+        self::assertSame(0, PlanRun::count());
+    }
+
+    public function test_a_search_runs_in_the_queue_and_saves_only_what_is_shorter(): void
+    {
+        $board = $this->board();
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version'] - 1])->assertStatus(409);
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(202)->assertJsonPath('words', 'Waiting for the planner.');
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)->assertJsonPath('message', 'A search for this visit is already under way. Wait for it, or cancel it first.');
+        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        $run = $this->as('ines', 'GET', 'visits/1/plan')->assertOk()->json();
+        self::assertSame(['done', true], [$run['state'], $run['ended']], $run['words']);
+        $after = $this->board();
+        $better = $after['exit']['at'] < $board['exit']['at'];
+        self::assertSame($better ? $board['version'] + 1 : $board['version'], $after['version']);
+        self::assertStringStartsWith($better ? 'A shorter plan was found' : 'No shorter plan was found', $run['words']);
+        self::assertLessThanOrEqual($board['exit']['at'], $after['exit']['at']);
+        self::assertSame(0, DB::table('jobs')->count());
+    }
+
+    public function test_a_search_is_cancelled_superseded_or_taken_up_after_a_crash(): void
+    {
+        $ask = fn() => $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $this->board()['version']])->assertStatus(202)->json('id');
+        $first = $ask();
+        $this->as('ines', 'POST', "plan-runs/{$first}/cancel")->assertOk()->assertJsonPath('words', 'Cancelled. The plan was left as it was.');
+        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        self::assertSame('cancelled', PlanRun::findOrFail($first)->state);
+
+        $second = $ask();
+        VisitPlan::whereKey(1)->increment('version');
+        app(PlanRuns::class)->work($second);
+        self::assertStringStartsWith('Somebody changed the plan', (string) PlanRun::findOrFail($second)->message);
+
+        $third = $ask();
+        // Its worker died in the middle: the run says so, and another worker begins it again.
+        PlanRun::whereKey($third)->update(['state' => PlanRun::RUNNING, 'beat_at' => '2026-05-05T12:00:00Z']);
+        self::assertStringContainsString('It begins again by itself; nothing is lost.', $this->as('ines', 'GET', 'visits/1/plan')->json('words'));
+        app(PlanRuns::class)->work($third);
+        self::assertSame('done', PlanRun::findOrFail($third)->state);
+
+        DB::table('jobs')->delete();
+        $fourth = $ask();
+        (new PlanJob($fourth))->failed(null);
+        self::assertStringContainsString('stopped three times', (string) PlanRun::findOrFail($fourth)->message);
+    }
+
+    public function test_the_plan_can_be_taken_away(): void
+    {
+        $lines = Csv::read((string) $this->as('mika', 'GET', 'visits/1/plan.csv')->assertOk()->getContent());
+        $cards = Card::where('visit_id', 1)->orderBy('id')->get();
+        self::assertSame('card', $lines[0][0]);
+        self::assertSame($cards->pluck('number')->all(), array_column(array_slice($lines, 1), 0));
+        self::assertSame($cards->map(static fn(Card $c): ?string => $c->begun_at ?? $c->planned_start)->all(), array_column(array_slice($lines, 1), 8));
+        $events = FleetTest::readByAnother((string) $this->as('mika', 'GET', 'visits/1/plan.ics')->assertOk()->getContent());
+        self::assertCount($cards->count(), $events);
+        $card = $cards->firstOrFail('makes', 'lower');
+        $event = array_column($events, null, 'uid')["card-{$card->id}@jorvel"];
+        self::assertSame(["QA-VFA {$card->number} Lower to the wheels", $card->planned_start, $card->planned_end], [$event['summary'], $event['start'], $event['end']]);
+    }
+
+    public function test_a_card_waits_for_those_before_it_on_the_floor_too(): void
+    {
+        $waiting = Card::with('waitsFor')->where(['visit_id' => 1, 'state' => Card::OPEN, 'makes' => 'last'])->firstOrFail();
+        $oda = $this->person('oda');
+        $this->as('ines', 'POST', "cards/{$waiting->id}/assignments", ['person' => $oda->id, 'role' => 'perform'])->assertOk();
+        $held = array_column($this->as('oda', 'GET', 'floor')->json('cards'), 'hold', 'id')[$waiting->id];
+        self::assertStringStartsWith('waits for 001-', $held);
+        $message = $this->as('oda', 'POST', "cards/{$waiting->id}/steps/1", ['version' => $waiting->version, 'do' => 'done'])->assertStatus(422)->json('message');
+        self::assertStringContainsString('That is worked first', $message);
+    }
+
+    public function test_a_finding_gets_its_card_and_the_card_settles_it(): void
+    {
+        $look = Card::where(['visit_id' => 1, 'state' => Card::IN_WORK])->firstOrFail();
+        Step::where('card_id', $look->id)->update(['state' => Step::OPEN]);
+        $this->as('ines', 'POST', "cards/{$look->id}/findings", ['place' => 'rib 4', 'extent' => 'cracked'])->assertOk();
+        $finding = Finding::orderByDesc('id')->firstOrFail();
+        self::assertSame([$finding->number], array_column($this->as('ines', 'GET', 'visits/1')->json('findings'), 'number'));
+        $visit = $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])->assertCreated()->json();
+        self::assertSame([], $visit['findings']);
+        $card = Card::with('waitsFor')->where('finding_id', $finding->id)->firstOrFail();
+        self::assertContains($look->id, $card->waitsFor->modelKeys(), 'the look that found it comes first');
+        self::assertNotNull($card->planned_start);
+        $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])->assertStatus(422)->assertJsonPath('message', "Finding {$finding->number} already has a card.");
+        $this->as('ines', 'POST', 'findings/1/card', ['hours' => 0])->assertStatus(422);
+        Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
+        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+        $card->update(['critical' => false]);
+        $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5])->assertOk();
+        self::assertSame(['fixed', "by card {$card->number}"], [$finding->refresh()->state, $finding->fixed_how]);
+        self::assertSame(7.5, $card->refresh()->spent);
+    }
+
+    public function test_the_windows_tell_the_story_and_can_be_judged_otherwise(): void
+    {
+        $window = $this->as('ines', 'GET', 'visits/1/window')->json();
+        self::assertSame('watch', $window['verdict']);
+        self::assertStringContainsString('act while there is time. 14 findings so far', $window['sentence']);
+        self::assertSame(7, count($window['days']));
+        self::assertSame([14, $window['chance']], [end($window['days'])['found'], end($window['days'])['chance']]);
+        foreach ($window['levers'] as $lever) {
+            self::assertGreaterThanOrEqual($window['chance'], $lever['chance'], $lever['what']);
+        }
+        $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as('ines', 'POST', 'visits/1/window', ['look_until' => $look, 'prior' => $prior, 'reason' => 'an old aircraft']);
+        $worse = $judge(['per_hundred' => 30, 'worth_hours' => 200])->assertOk()->json();
+        self::assertGreaterThan($window['expectedMore'], $worse['expectedMore']);
+        self::assertLessThan($window['chance'], $worse['chance']);
+        self::assertSame(['Set by Ines Maro (C01): an old aircraft', '2026-05-09'], [$worse['byHand'], $worse['lookUntil']]);
+        self::assertSame($window['chance'], $judge(null, '2026-05-11')->assertOk()->json('chance'), 'back to the history');
+        $judge(null, '2026-06-11')->assertStatus(422)->assertJsonPath('message', 'The look window must end between 2026-04-29 and 2026-05-14. Nothing was saved.');
+        $judge(['per_hundred' => -1, 'worth_hours' => 5])->assertStatus(422);
+        $this->as('ines', 'POST', 'visits/1/window', ['look_until' => null, 'prior' => null, 'reason' => ''])->assertStatus(422)->assertJsonValidationErrors('reason');
+    }
+
+    public function test_progress_adds_up(): void
+    {
+        $p = $this->as('mika', 'GET', 'visits/1/progress')->json();
+        $closed = Card::where('visit_id', 1)->whereNotNull('closed_at')->get();
+        self::assertSame($closed->count(), array_sum(array_column($p['days'], 'closed')));
+        self::assertEqualsWithDelta($closed->sum('spent'), array_sum(array_column($p['days'], 'spent')), 1e-6);
+        self::assertSame(Finding::whereIn('card_id', Card::where('visit_id', 1)->pluck('id'))->count(), array_sum(array_column($p['days'], 'raised')));
+        self::assertSame($p['openFindings'], end($p['days'])['openFindings']);
+        self::assertSame('watch', $p['verdict'], 'a third more than planned');
+        self::assertSame([], $this->as('mika', 'GET', 'visits/4/progress')->json('days'), 'not begun');
+    }
+
+    public function test_a_released_visit_teaches_the_next(): void
+    {
+        $before = PastVisit::count();
+        $visit = Visit::findOrFail(3);
+        Card::where('visit_id', 3)->update(['state' => Card::CLOSED, 'spent' => 5]);
+        Step::whereIn('card_id', Card::where('visit_id', 3)->pluck('id'))->update(['state' => Step::DONE]);
+        Card::where(['visit_id' => 3, 'critical' => true])->update(['inspected_by' => $this->person('runa')->id]);
+        $this->as('tor', 'POST', 'release/3', ['stamp' => 'X02', 'pin' => '5520'])->assertOk();
+        $past = PastVisit::orderByDesc('id')->firstOrFail();
+        self::assertSame([$before + 1, 3, 0], [PastVisit::count(), $past->visit_id, $past->findings]);
+        self::assertSame((float) $visit->cards()->where('phase', 'look')->sum('hours'), $past->hours);
+    }
+
+    public function test_a_packing_is_proposed_moved_and_saved(): void
+    {
+        $pack = $this->as('ines', 'GET', 'pack?mark=QC-TAA&days=90')->assertOk()->json();
+        self::assertTrue($pack['proposed'] && $pack['maySave']);
+        $into = array_column(array_filter($pack['items'], static fn(array $l): bool => $l['slot'] !== null), 'slot', 'key');
+        self::assertNotEmpty($into);
+        $ends = array_column($pack['slots'], 'end', 'id');
+        foreach ($pack['items'] as $line) {
+            self::assertTrue($line['slot'] === null || $ends[$line['slot']] <= $line['latest'], "{$line['code']} is not overdue");
+        }
+        $same = $this->as('ines', 'POST', 'pack', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $into])->assertOk()->json();
+        self::assertSame([$pack['cost'], $pack['lifeDays'], $pack['slots']], [$same['cost'], $same['lifeDays'], $same['slots']]);
+        $late = array_key_first($ends);
+        foreach ($ends as $id => $end) {
+            $late = $end > $ends[$late] ? $id : $late;
+        }
+        $first = array_key_first($into);
+        $bad = [...$into, $first => $late];
+        $judged = $this->as('ines', 'POST', 'pack', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $bad])->assertOk()->json();
+        self::assertSame(['stop', false], [$judged['verdict'], $judged['maySave']]);
+        self::assertStringContainsString('would be overdue', array_column($judged['items'], 'problem', 'key')[$first]);
+        $counts = [Visit::count(), BaySlot::count()];
+        $message = $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $bad])->assertStatus(422)->json('message');
+        self::assertStringEndsWith('Nothing was saved.', $message);
+        self::assertSame($counts, [Visit::count(), BaySlot::count()]);
+        $ids = $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $into])->assertCreated()->json();
+        self::assertSame([$counts[0] + count($ids), $counts[1] - count($ids)], [Visit::count(), BaySlot::count()]);
+        self::assertSame(count($into), Card::whereIn('visit_id', $ids)->whereNotNull('item_id')->count());
+        self::assertSame(0, Card::whereIn('visit_id', $ids)->whereNull('planned_start')->count(), 'planned at once');
+        $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $into])->assertStatus(422);
+    }
+
+    public function test_items_join_a_visit_that_is_planned_and_a_full_slot_is_refused(): void
+    {
+        $pack = $this->as('ines', 'GET', 'pack?mark=QA-VFB&days=60')->json();
+        $line = array_values(array_filter($pack['items'], static fn(array $l): bool => $l['latest'] >= '2026-05-25'))[0];
+        $cards = Card::where('visit_id', 3)->count();
+        self::assertSame([3], $this->as('ines', 'POST', 'pack/save', ['mark' => 'QA-VFB', 'days' => 60, 'into' => [$line['key'] => 'visit-3']])->assertCreated()->json());
+        self::assertGreaterThan($cards, Card::where('visit_id', 3)->count());
+        $slot = array_values(array_filter($pack['slots'], static fn(array $s): bool => $s['kind'] === 'free' && $s['itemHours'] > 0))[0];
+        BaySlot::whereKey((int) explode('-', $slot['id'])[1])->update(['hours' => 1]);
+        $into = array_column(array_filter($pack['items'], static fn(array $l): bool => $l['slot'] === $slot['id']), 'slot', 'key');
+        $message = $this->as('ines', 'POST', 'pack/save', ['mark' => 'QA-VFB', 'days' => 60, 'into' => $into])->assertStatus(422)->json('message');
+        self::assertStringContainsString('h more than it holds. Nothing was saved.', $message);
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> bay, slot, what is said */
+    public static function wrongSlots(): iterable
+    {
+        yield 'backwards' => ['Skarnholm bay 2', ['start' => '2026-07-20', 'end' => '2026-07-18', 'hours' => 10], 'before it begins'];
+        yield 'on a visit' => ['Skarnholm bay 2', ['start' => '2026-05-24', 'end' => '2026-05-28', 'hours' => 10], 'QA-VFB stands in Skarnholm bay 2 from 2026-05-21 to 2026-05-25'];
+        yield 'on another slot' => ['Skarnholm bay 2', ['start' => '2026-06-05', 'end' => '2026-06-06', 'hours' => 10], 'already has a free slot from 2026-06-01 to 2026-06-05'];
+        yield 'no hours' => ['Skarnholm bay 2', ['start' => '2026-07-20', 'end' => '2026-07-22', 'hours' => 0], 'hours'];
+    }
+
+    /** @param array<string, mixed> $slot */
+    #[DataProvider('wrongSlots')]
+    public function test_a_slot_that_cannot_be_is_refused(string $bay, array $slot, string $said): void
+    {
+        $id = DB::table('bays')->where('name', $bay)->value('id');
+        self::assertStringContainsString($said, $this->as('ines', 'POST', "bays/{$id}/slots", $slot)->assertStatus(422)->json('message'));
+    }
+
+    public function test_slots_come_and_go_and_the_sentence_with_them(): void
+    {
+        $id = DB::table('bays')->where('name', 'Skarnholm bay 3')->value('id');
+        $bays = $this->as('ines', 'POST', "bays/{$id}/slots", ['start' => '2026-05-07', 'end' => '2026-05-08', 'hours' => 40, 'note' => 'gap'])->assertCreated()->json();
+        self::assertSame('Skarnholm bay 3 is free next, from Thursday 7 May, for 40 h of work.', $bays['sentence']);
+        $slot = BaySlot::orderByDesc('id')->firstOrFail();
+        $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")->assertOk()->assertJsonPath('sentence', 'Skarnholm bay 2 is free next, from Monday 11 May, for 160 h of work.');
+        $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")->assertNotFound();
+    }
+
+    public function test_phases_hold_the_whole_block(): void
+    {
+        foreach ([['60F', 24, 1], ['60F', 30, 4], ['T9', 12, 3], ['R4', 12, 2]] as [$type, $months, $phases]) {
+            $cut = $this->as('mika', 'GET', "phases?type={$type}&months={$months}&phases={$phases}")->assertOk()->json();
+            self::assertCount($phases, $cut['cut']);
+            self::assertEqualsWithDelta($cut['blockHours'], array_sum(array_column($cut['cut'], 'hours')), 1e-6, 'no hour is lost');
+            self::assertGreaterThanOrEqual($cut['blockAccess'] - 1e-9, $cut['totalAccess']);
+            self::assertEqualsWithDelta($cut['longest'], max(array_column($cut['cut'], 'total')), 1e-9);
+        }
+        $this->as('mika', 'GET', 'phases?phases=13')->assertStatus(422);
+        $this->as('mika', 'GET', 'phases?type=none')->assertStatus(422);
+        self::assertStringStartsWith('Nothing of the R4 programme', $this->as('mika', 'GET', 'phases?type=R4&months=240')->json('sentence'));
+    }
+
+    public function test_the_roster_counts_who_is_there(): void
+    {
+        self::assertSame(26, Person::count());
+        self::assertSame(3, Qualification::where(['kind' => 'authority', 'value' => 'certify'])->count());
+    }
+}
