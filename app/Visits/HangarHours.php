@@ -59,7 +59,7 @@ final class HangarHours
      */
     public function free(Visit $visit, WorkHours $hours): array
     {
-        $free = $hours->people();
+        $there = $free = $hours->people();
         $bays = Bay::where('base', $this->base($visit))->pluck('name');
         $others = Card::whereNotNull('planned_start')->whereNot('state', Card::CLOSED)->whereNot('visit_id', $visit->id)
             ->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED)->whereIn('bay', $bays))->get(['id', 'needs', 'planned_start', 'planned_end']);
@@ -67,10 +67,10 @@ final class HangarHours
             $needs = [...$card->needs ?? [], '*' => array_sum($card->needs ?? [])];
             $until = min($hours->count(), $hours->at(Instant::parse((string) $card->planned_end)));
             for ($slot = $hours->at(Instant::parse((string) $card->planned_start)); $slot < $until; $slot++) {
-                foreach ($needs as $skill => $many) {
-                    if (isset($free[$skill][$slot])) {
-                        $free[$skill][$slot] = max(0, $free[$skill][$slot] - $many);
-                    }
+                // Where its people are not on shift it rests, and takes nobody.
+                $rests = array_filter($needs, static fn(int $many, string $skill): bool => ($there[$skill][$slot] ?? 0) < $many, ARRAY_FILTER_USE_BOTH) !== [];
+                foreach ($rests ? [] : $needs as $skill => $many) {
+                    $free[$skill][$slot] = max(0, $free[$skill][$slot] - $many);
                 }
             }
         }

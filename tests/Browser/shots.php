@@ -42,8 +42,12 @@ try {
     $ines->click('[data-person="T27"] button')->see('Its one card is open');
     $ines->go('/visits')->find('[data-testid="sentence"]');
     $shot($ines, '06-visits');
-    $ines->go('/crew')->find('table');
-    $shot($ines, '07-crew');
+    $ines->go('/visits/1/board')->find('[data-board-card]');
+    $shot($ines, '07-board');
+    $ines->go('/visits/1/window')->find('[data-lever]');
+    $shot($ines, '14-look-and-fix');
+    $ines->go('/visits/pack?mark=QA-VFC')->find('[data-slot]');
+    $shot($ines, '19-pack');
 
     $oda = (new Visitor($stage->browser(), $stage->url))->signIn('oda');
     $oda->go('/floor')->see('Mine');
@@ -65,21 +69,17 @@ try {
     $shot($oda, '11-rigging');
     $oda->press('Something is wrong', '//aside')->type('place', 'propeller 1, blade 3')->type('extent', 'de-ice boot edge lifted over 40 mm')->press('Raise the finding')->find('[data-finding]');
 
-    $ines->go('/deferrals')->see('waits for a decision');
+    $ines->go('/deferrals')->find('[data-deferral]');
     $shot($ines, '12-deferrals');
     $tor = (new Visitor($stage->browser(), $stage->url))->signIn('tor');
     $tor->go("/release/{$visit}")->find('[data-testid="blockers"]');
     $shot($tor, '13-release');
-    $tor->go('/stores')->find('table');
-    $shot($tor, '14-stores');
     $ines->go('/fleet/stagger')->find('[data-stagger]');
     $shot($ines, '16-stagger');
     $ines->go('/fleet/bottles')->find('[data-testid="bottle"]');
     $shot($ines, '17-bottles');
     $ines->go('/fleet/what-if?mark=QC-TAA')->press('It moves to another base')->press('Suppose it')->see('nothing is saved yet');
     $shot($ines, '18-what-if');
-    $ines->go('/fleet/QA-VFD?view=flying')->see('Flown, by month');
-    $shot($ines, '19-flying-and-history');
     $tor->go('/fleet')->find('[data-mark]');
     $tor->browser->executeScript("localStorage.setItem('jorvel.theme', 'night')");
     $tor->go('/fleet')->find('[data-mark]');

@@ -345,14 +345,14 @@ final class BoardTest extends WorldCase
             $late = $end > $ends[$late] ? $id : $late;
         }
         $first = array_key_first($into);
-        $bad = [...$into, $first => $late];
+        $bad = array_replace($into, [$first => $late]);
         $judged = $this->as('ines', 'POST', 'pack', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $bad])->assertOk()->json();
         self::assertSame(['stop', false], [$judged['verdict'], $judged['maySave']]);
         self::assertStringContainsString('would be overdue', array_column($judged['items'], 'problem', 'key')[$first]);
-        $counts = [Visit::count(), BaySlot::count()];
+        $counts = [(int) Visit::count(), (int) BaySlot::count()];
         $message = $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $bad])->assertStatus(422)->json('message');
         self::assertStringEndsWith('Nothing was saved.', $message);
-        self::assertSame($counts, [Visit::count(), BaySlot::count()]);
+        self::assertEquals($counts, [Visit::count(), BaySlot::count()]);
         $ids = $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $into])->assertCreated()->json();
         self::assertSame([$counts[0] + count($ids), $counts[1] - count($ids)], [Visit::count(), BaySlot::count()]);
         self::assertSame(count($into), Card::whereIn('visit_id', $ids)->whereNotNull('item_id')->count());
