@@ -18,7 +18,7 @@ abstract class WorldCase extends TestCase
 {
     private static ?string $template = null;
 
-    private string $database = '';
+    protected string $database = '';
 
     public function createApplication(): Application
     {

@@ -42,7 +42,7 @@ final class HangarPlanTest extends TestCase
      *
      * @param array<string, list<int>> $there
      *
-     * @return list<int>
+     * @return non-empty-list<int>
      */
     private static function worked(PlanCard $card, array $there, int $start): array
     {
@@ -55,6 +55,7 @@ final class HangarPlanTest extends TestCase
             }
             $slots[] = $slot;
         }
+        assert($slots !== []);
 
         return $slots;
     }
@@ -159,6 +160,87 @@ final class HangarPlanTest extends TestCase
             foreach ($again->starts as $c => $start) {
                 self::assertLessThanOrEqual($plan->starts[$c], $start, "seed {$seed}: c{$c} moved later");
             }
+        }
+    }
+
+    /**
+     * The shortest plan there is, by placing cards one after another in every order, each at its first slot; an active schedule is among the shortest.
+     *
+     * @param list<PlanCard> $cards
+     * @param array<string, list<int>> $there
+     * @param array<int, int> $starts of the cards that are placed
+     */
+    private static function shortest(array $cards, array $there, array $starts, int $best): int
+    {
+        if (count($starts) === count($cards)) {
+            return min($best, max(array_map(static fn(int $c): int => max(self::worked($cards[$c], $there, $starts[$c])) + 1, array_keys($starts))));
+        }
+        foreach ($cards as $c => $card) {
+            if (isset($starts[$c]) || array_diff($card->after, array_keys($starts)) !== []) {
+                continue;
+            }
+            for ($t = $card->earliest; $t < $best; $t++) {
+                if (self::fits($cards, $there, $starts, $c, $t)) {
+                    $best = self::shortest($cards, $there, $starts + [$c => $t], $best);
+                    break;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param list<PlanCard> $cards
+     * @param array<string, list<int>> $there
+     * @param array<int, int> $starts
+     */
+    private static function fits(array $cards, array $there, array $starts, int $c, int $t): bool
+    {
+        $slots = self::worked($cards[$c], $there, $t);
+        if ($slots[0] !== $t) {
+            return false;
+        }
+        foreach ($cards[$c]->after as $a) {
+            if (max(self::worked($cards[$a], $there, $starts[$a])) >= $t) {
+                return false;
+            }
+        }
+        foreach ($slots as $slot) {
+            $used = $cards[$c]->needs;
+            $zone = $cards[$c]->zone === null ? 0 : 1;
+            foreach ($starts as $o => $start) {
+                if (! in_array($slot, self::worked($cards[$o], $there, $start), true)) {
+                    continue;
+                }
+                foreach ($cards[$o]->needs as $skill => $many) {
+                    $used[$skill] = ($used[$skill] ?? 0) + $many;
+                }
+                $zone += $cards[$o]->zone === null ? 0 : 1;
+                if (isset($cards[$c]->state['power'], $cards[$o]->state['power']) && $cards[$c]->state !== $cards[$o]->state) {
+                    return false;
+                }
+            }
+            foreach ($used as $skill => $many) {
+                if ($many > ($there[$skill][$slot] ?? self::MOST[$skill])) {
+                    return false;
+                }
+            }
+            if ($zone > ($cards[$c]->zone === null ? PHP_INT_MAX : 2)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function test_small_plans_on_real_hours_are_as_short_as_can_be(): void
+    {
+        for ($seed = 1; $seed <= 25; $seed++) {
+            [$all, $there] = self::hangar(700 + $seed);
+            $cards = array_map(static fn(PlanCard $c): PlanCard => new PlanCard($c->id, $c->hours, $c->needs, array_values(array_filter($c->after, static fn(int $a): bool => $a < 5)), $c->zone, 1, $c->state, $c->earliest), array_slice($all, 0, 5));
+            $plan = Plan::of(PlanProblem::of($cards, self::MOST, ['bay' => 2], $there), Deadline::in(10_000), 1, 120);
+            self::assertSame(self::shortest($cards, $there, [], 400), $plan->makespan(), "seed {$seed}");
         }
     }
 
