@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Deferrals;
 
 use App\Crew\Person;
+use App\Floor\Card;
 use App\Floor\Finding;
 use App\Floor\SafingDevice;
 use App\Shared\Clock;
@@ -34,6 +35,9 @@ final readonly class Defer
             if (! $safed) {
                 throw Refused::because("Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. Nothing was deferred.");
             }
+            if ($finding->fixCard !== null && $finding->fixCard->state !== Card::OPEN) {
+                throw Refused::because("Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take its steps back; nothing was deferred.");
+            }
             $by->requireSignature($stamp, $pin);
             $deferral = Deferral::create([
                 'finding_id' => $finding->id, 'aircraft_id' => $finding->aircraft_id, 'listed_item_id' => $item->id, 'deferred_by' => $by->id,
@@ -42,6 +46,7 @@ final readonly class Defer
                 'procedure_done' => true, 'state' => 'open',
             ]);
             $finding->update(['state' => 'deferred']);
+            $finding->fixCard?->withdraw();
             if ($carrySafing) {
                 SafingDevice::where('card_id', $finding->card_id)->whereNull('removed_at')->update(['carried_by' => $finding->id]);
             }

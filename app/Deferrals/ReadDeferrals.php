@@ -27,19 +27,21 @@ final readonly class ReadDeferrals
             ->map($this->deferral(...))
             ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
         $listed = ListedItem::orderBy('code')->get()->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
-        $findings = Finding::with(['aircraft', 'card', 'raiser'])->where('state', 'open')->orderBy('id')->get()
-            ->map(fn(Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));
+        $open = Finding::with(['aircraft', 'card', 'raiser', 'fixCard'])->where('state', 'open')->orderBy('id')->get();
+        $waiting = $open->whereNull('fixCard')->count();
+        $findings = $open->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)->values()->map(fn(Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));
         $first = $carried->first();
         $sentence = match (true) {
             $first !== null => "{$first->mark} first: {$first->title} ".lcfirst($first->said).'.',
-            $findings->isNotEmpty() => 'Nothing is carried yet.',
+            $waiting > 0 => 'Nothing is carried yet.',
             default => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
         };
-        if ($findings->isNotEmpty()) {
-            $sentence .= $findings->count() === 1 ? ' One finding waits for a decision.' : " {$findings->count()} findings wait for a decision.";
+        if ($waiting > 0) {
+            $sentence .= $waiting === 1 ? ' One finding waits for a decision.' : " {$waiting} findings wait for a decision.";
         }
 
-        return new DeferralsView($sentence, $carried->all(), $findings->all());
+        // What has its card and may not be deferred is decided.
+        return new DeferralsView($sentence, $carried->all(), array_values($findings->filter(static fn(OpenFinding $f): bool => $f->fixCard === null || $f->options !== [])->all()));
     }
 
     public function deferral(Deferral $d): DeferralView
@@ -83,6 +85,7 @@ final readonly class ReadDeferrals
             $f->extent,
             $this->clock->local(Instant::parse($f->raised_at)),
             $f->raiser->name,
+            $f->fixCard?->number,
             array_values($listed->map(function (ListedItem $i) use ($f): OptionView {
                 $clock = $this->deferrals->preview($f, $i, $f->aircraft);
 

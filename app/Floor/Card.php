@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Visits\VisitPhase;
 
 /**
@@ -181,6 +182,16 @@ final class Card extends Model
     public function mustWaitFor(): ?self
     {
         return $this->state === self::OPEN ? $this->waitsFor->sortBy('id')->first(static fn(self $c): bool => ! $c->worked()) : null;
+    }
+
+    /** Takes a card that nobody has begun out of its visit; the record of its making stays. */
+    public function withdraw(): void
+    {
+        DB::table('card_waits')->where('card_id', $this->id)->orWhere('after_id', $this->id)->delete();
+        $this->parts()->delete();
+        $this->assignments()->delete();
+        $this->steps()->delete();
+        $this->delete();
     }
 
     /** Hours of work left, by the steps that are done; load `steps` first. */

@@ -8,6 +8,7 @@ use App\Crew\Person;
 use App\Fleet\Aircraft;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * Something found wrong on an aircraft.
@@ -25,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $settled_at
  * @property-read Aircraft $aircraft
  * @property-read Card $card
+ * @property-read Card|null $fixCard
  * @property-read Person $raiser
  */
 final class Finding extends Model
@@ -39,6 +41,12 @@ final class Finding extends Model
     public function card(): BelongsTo
     {
         return $this->belongsTo(Card::class, 'card_id');
+    }
+
+    /** @return HasOne<Card, $this> the card that was made to fix it */
+    public function fixCard(): HasOne
+    {
+        return $this->hasOne(Card::class);
     }
 
     /** @return BelongsTo<Person, $this> */

@@ -26,7 +26,7 @@ final class MomentController
             'fleet' => DB::table('aircraft')->count(),
             'visits' => $open,
             'floor' => DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('visits.state', '!=', Visit::RELEASED)->where('cards.state', '!=', Card::CLOSED)->count(),
-            'deferrals' => DB::table('deferrals')->where('state', 'open')->count() + Finding::where('state', 'open')->count(),
+            'deferrals' => DB::table('deferrals')->where('state', 'open')->count() + Finding::where('state', 'open')->whereDoesntHave('fixCard')->count(),
             'release' => $open,
         ];
 

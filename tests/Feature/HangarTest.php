@@ -250,4 +250,24 @@ final class HangarTest extends WorldCase
         self::assertSame(0, $fitted(), 'nothing is left in it');
         self::assertSame($visit->cards()->count(), $visit->cards()->where('state', Card::CLOSED)->count());
     }
+
+    public function test_deferring_a_finding_withdraws_the_card_that_was_to_fix_it(): void
+    {
+        $look = Card::where('visit_id', 3)->firstOrFail();
+        $finding = Finding::create(['aircraft_id' => $look->aircraft_id, 'card_id' => $look->id, 'raised_by' => $this->person('oda')->id, 'number' => 'F0700', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => '2026-05-05T10:00:00Z']);
+        $waiting = fn(): string => (string) $this->as('ines', 'GET', 'deferrals')->json('sentence');
+        self::assertStringContainsString('One finding waits for a decision.', $waiting());
+        $card = app(MakeFixCard::class)($this->person('ines'), $finding, 4.0);
+        self::assertStringNotContainsString('for a decision', $waiting());
+        $row = array_column($this->as('ines', 'GET', 'deferrals')->json('findings'), null, 'number')['F0700'];
+        self::assertSame($card->number, $row['fixCard'], 'it may still be deferred');
+        $defer = fn() => $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => $row['options'][0]['id'], 'safed' => true, 'stamp' => 'C01', 'pin' => '1101']);
+        $card->update(['state' => Card::IN_WORK]);
+        self::assertStringContainsString("Card {$card->number}, which fixes F0700, is begun.", $defer()->assertStatus(422)->json('message'));
+        $card->update(['state' => Card::OPEN]);
+        $defer()->assertOk();
+        self::assertNull(Card::find($card->id));
+        self::assertSame(0, Step::where('card_id', $card->id)->count());
+        self::assertSame('deferred', $finding->refresh()->state);
+    }
 }

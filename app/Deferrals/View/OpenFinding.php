@@ -20,6 +20,7 @@ final readonly class OpenFinding
         #[OA\Property] public string $extent,
         #[OA\Property] public string $raisedAt,
         #[OA\Property] public string $raisedBy,
+        #[OA\Property] public ?string $fixCard,
         /** @var list<OptionView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: OptionView::class))] public array $options,
     ) {}

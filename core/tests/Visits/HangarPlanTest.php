@@ -173,7 +173,7 @@ final class HangarPlanTest extends TestCase
     private static function shortest(array $cards, array $there, array $starts, int $best): int
     {
         if (count($starts) === count($cards)) {
-            return min($best, max(array_map(static fn(int $c): int => max(self::worked($cards[$c], $there, $starts[$c])) + 1, array_keys($starts))));
+            return min($best, max([0, ...array_map(static fn(int $c): int => max(self::worked($cards[$c], $there, $starts[$c])) + 1, array_keys($starts))]));
         }
         foreach ($cards as $c => $card) {
             if (isset($starts[$c]) || array_diff($card->after, array_keys($starts)) !== []) {

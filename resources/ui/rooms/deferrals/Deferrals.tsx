@@ -28,6 +28,7 @@ export function Deferrals() {
                                                 <Link to={`/floor/${f.cardId}`} className="underline underline-offset-4">
                                                     card {f.card}
                                                 </Link>
+                                                {f.fixCard && `; card ${f.fixCard} is to fix it, and is withdrawn if it is deferred`}
                                             </span>
                                         </p>
                                         {f.options.length === 0 && (
