@@ -37,6 +37,7 @@ final readonly class CreateVisit
                     throw Refused::because("{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.");
                 }
             }
+            $this->requireBay($bay, $start, $end);
             $chosen = $this->chosen($aircraft, $keys, $start);
             $visit = Visit::create(['aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end, 'state' => Visit::PLANNED]);
             foreach ($chosen->values() as $n => $row) {
@@ -52,6 +53,17 @@ final readonly class CreateVisit
 
             return $visit;
         });
+    }
+
+    /** A bay of the list takes one aircraft at a time; elsewhere there is room. */
+    private function requireBay(string $bay, Day $start, Day $end): void
+    {
+        $other = Bay::where('name', $bay)->exists()
+            ? Visit::with('aircraft')->where('bay', $bay)->where('state', '!=', Visit::RELEASED)->where('start', '<=', (string) $end)->where('end', '>=', (string) $start)->first()
+            : null;
+        if ($other !== null) {
+            throw Refused::because("{$other->aircraft->mark} stands in {$bay} from {$other->start} to {$other->end}. Choose another bay or other dates; nothing was saved.");
+        }
     }
 
     /**

@@ -94,6 +94,18 @@ final class HangarTest extends WorldCase
         self::assertSame('2026-05-10', app(Clock::class)->today()->plusDays(5)->__toString());
     }
 
+    public function test_a_bay_takes_one_aircraft_at_a_time(): void
+    {
+        $item = (string) ProgrammeItem::where(['type_id' => Aircraft::where('mark', 'QA-VFC')->value('type_id'), 'code' => '53-11'])->value('id');
+        $make = fn(string $bay, string $start, string $end) => $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => $bay, 'start' => $start, 'end' => $end, 'items' => [$item]]);
+        $count = Visit::count();
+        foreach ([['2026-05-14', '2026-05-20'], ['2026-05-05', '2026-05-06']] as [$start, $end]) {
+            $make('Skarnholm bay 1', $start, $end)->assertStatus(422)->assertJsonPath('message', 'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-14. Choose another bay or other dates; nothing was saved.');
+        }
+        self::assertSame($count, Visit::count());
+        $make('the apron', '2026-05-14', '2026-05-15')->assertCreated();
+    }
+
     public function test_a_bay_that_is_not_in_the_list_has_the_usual_hours_at_the_aircrafts_base(): void
     {
         $visit = $this->visit('Q-402', ['53-42', '62-22'], '2026-05-06', '2026-05-08', 'the apron');

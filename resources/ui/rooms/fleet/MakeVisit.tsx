@@ -17,9 +17,13 @@ export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['Air
     const taken = aircraft.items.filter((i) => items.includes(i.key));
     const [title, setTitle] = useState(taken.length === 1 ? (taken[0]?.title ?? '') : `${taken.length} items`);
     const [bay, setBay] = useState<string | null>(null);
-    const where = bay ?? bays?.bays.find((b) => b.base === aircraft.base)?.name ?? aircraft.base;
     const [start, setStart] = useState(today);
     const [end, setEnd] = useState(today === '' ? '' : plus(today, 2));
+    // A bay of the base that nobody stands in then; the server has the last word.
+    const free = bays?.bays.find(
+        (b) => b.base === aircraft.base && !b.blocks.some((k) => k.kind !== 'free' && k.start <= end && start <= k.end),
+    );
+    const where = bay ?? free?.name ?? aircraft.base;
     const make = useSend(
         (body: { mark: string; title: string; bay: string; start: string; end: string; items: string[] }, headers) =>
             take(api.POST('/api/visits', { body, headers })),

@@ -96,17 +96,20 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
             {cards.length === 0 ? (
                 <p className="text-soft">{board.problem ?? 'No card is planned yet.'}</p>
             ) : (
-                <BoardDrawing
-                    board={board}
-                    wide={zoom}
-                    chosen={chosen}
-                    moved={new Set(shown?.board.moved.map((m) => m.id) ?? [])}
-                    may={may}
-                    onChoose={setChosen}
-                    onDrop={move}
-                />
+                <div className="noprint">
+                    <BoardDrawing
+                        board={board}
+                        wide={zoom}
+                        chosen={chosen}
+                        moved={new Set(shown?.board.moved.map((m) => m.id) ?? [])}
+                        may={may}
+                        onChoose={setChosen}
+                        onDrop={move}
+                    />
+                </div>
             )}
-            <p className="mt-2 text-sm text-soft">
+            <Printed cards={cards} />
+            <p className="noprint mt-2 text-sm text-soft">
                 Pointed cards decide the exit. A heavy left edge is in work, filled is worked, a notched mark lacks something or is late.
                 {may && ' Drag a card, or move it with the arrow keys (with Shift four hours).'}
             </p>
@@ -138,5 +141,36 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                 </Section>
             )}
         </VisitPage>
+    );
+}
+
+/** On paper the plan is a list: the drawing is wider than any sheet. */
+function Printed({ cards }: { cards: Schemas['BoardCard'][] }) {
+    const open = cards.filter((c) => c.state !== 'closed').sort((a, b) => a.from - b.from || a.id - b.id);
+    return (
+        <table className="hidden w-full text-left print:table">
+            <thead>
+                <tr className="border-b border-rule">
+                    {['Card', 'When', 'What', 'Zone', 'People', 'Decides the exit', 'Lacks'].map((h) => (
+                        <th key={h} scope="col" className="pr-3">
+                            {h}
+                        </th>
+                    ))}
+                </tr>
+            </thead>
+            <tbody>
+                {open.map((c) => (
+                    <tr key={c.id} className="border-b border-rule/70 align-top">
+                        <td className="pr-3 font-mono">{c.number}</td>
+                        <td className="pr-3">{c.when}</td>
+                        <td className="pr-3">{c.title}</td>
+                        <td className="pr-3">{c.zone}</td>
+                        <td className="pr-3">{c.people}</td>
+                        <td className="pr-3">{c.onChain ? 'yes' : c.slack}</td>
+                        <td>{c.lacks.join(' ')}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
     );
 }
