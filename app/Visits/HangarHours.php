@@ -36,9 +36,11 @@ final class HangarHours
         return $this->bay($visit->bay)->base ?? $visit->aircraft->base;
     }
 
-    /** The hours of a visit from an instant on; load `aircraft.type` first. */
+    /** The hours of a visit from the next half hour on; load `aircraft.type` first. */
     public function of(Visit $visit, Instant $from): WorkHours
     {
+        // On the half hour, so that a plan of some minutes later has the same slots.
+        $from = Instant::fromEpoch((int) ceil($from->epoch() / 1800) * 1800);
         $bay = $this->bay($visit->bay);
         $first = $from->dayIn($this->clock->zone());
         $last = max($first->number, Day::parse($visit->end)->number) + self::BEYOND;

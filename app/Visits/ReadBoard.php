@@ -61,6 +61,10 @@ final readonly class ReadBoard
         $last = max([1.0, ...array_map(static fn(BoardCard $c): float => $c->to, $views), $hours->place($must), $hours->place($now)]);
         $slots = ceil($last + 2);
         $leaves = $this->leaves($visit, $exit, $must, $plan);
+        $late = count(array_filter($views, static fn(BoardCard $c): bool => $c->late));
+        if ($late > 0) {
+            $leaves = [$leaves[0].' '.($late === 1 ? 'One card is' : "{$late} cards are").' behind it: search, and it is planned anew from now.', $leaves[1] === 'clear' ? 'watch' : $leaves[1]];
+        }
         $lacking = array_filter($short);
 
         return new BoardView(
@@ -146,7 +150,7 @@ final readonly class ReadBoard
             max($a + 0.25, $hours->place($to)),
             0,
             $card->on_chain && ! $card->worked(),
-            ! $card->worked() && $to->isBefore($now),
+            ! $card->worked() && ($to->isBefore($now) || ($card->begun_at === null && $from->isBefore($now))),
             $this->clock->moment($from).' to '.($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number ? $this->clock->time($to) : $this->clock->moment($to)),
             implode(', ', array_map(static fn(string $skill, int $many): string => "{$many} {$skill}", array_keys($needs), $needs)).', '.Words::number($card->hours).' h',
             match (true) {

@@ -209,6 +209,25 @@ final class BoardTest extends WorldCase
         self::assertSame(0, DB::table('jobs')->count());
     }
 
+    public function test_work_that_has_slipped_is_planned_anew_though_it_leaves_later(): void
+    {
+        $card = Card::where(['visit_id' => 1, 'state' => Card::OPEN])->orderBy('planned_start')->firstOrFail();
+        Card::whereKey($card->id)->update(['planned_start' => '2026-05-05T08:00:00Z', 'planned_end' => '2026-05-05T09:00:00Z']);
+        // A plan that promised too much.
+        VisitPlan::whereKey(1)->update(['result' => json_encode(['exit' => '2026-05-08T10:00:00Z'])]);
+        $board = $this->board();
+        self::assertStringEndsWith('One card is behind it: search, and it is planned anew from now.', $board['sentence']);
+        self::assertTrue(self::cards($board)[$card->id]['late']);
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(202);
+        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        self::assertStringStartsWith('Work has slipped: as it went the aircraft would have left on ', $this->as('ines', 'GET', 'visits/1/plan')->json('words'));
+        $after = $this->board();
+        self::assertSame($board['version'] + 1, $after['version']);
+        self::assertStringNotContainsString('behind it', $after['sentence']);
+        $days = $this->as('ines', 'GET', 'visits/1/progress')->json('days');
+        self::assertSame('work had slipped; planned anew', end($days)['why']);
+    }
+
     public function test_a_search_is_cancelled_superseded_or_taken_up_after_a_crash(): void
     {
         $ask = fn() => $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $this->board()['version']])->assertStatus(202)->json('id');
