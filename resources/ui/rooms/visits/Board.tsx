@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
@@ -34,7 +35,19 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
         setChosen(card.id);
         look.mutate(body, { onSuccess: (board) => setShown({ board, move: body }) });
     };
-    const keep = () => shown && look.mutate({ ...shown.move, keep: true }, { onSuccess: () => setShown(null) });
+    const client = useQueryClient();
+    const keep = () =>
+        shown &&
+        look.mutate(
+            { ...shown.move, keep: true },
+            {
+                onSuccess: (board) => {
+                    // The next move rests on what was just saved.
+                    client.setQueryData(['visits', saved.id, 'board'], board);
+                    setShown(null);
+                },
+            },
+        );
     const board = shown?.board ?? saved;
     const cards = board.zones.flatMap((z) => z.cards);
     const card = cards.find((c) => c.id === chosen);
