@@ -88,7 +88,10 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                             <b>{shown.board.effect}</b>{' '}
                             {shown.board.moved.length === 0
                                 ? 'Nothing moves.'
-                                : `${shown.board.moved.length === 1 ? 'One card moves' : `${shown.board.moved.length} cards move`}. Nothing is saved yet.`}
+                                : shown.board.moved.length === 1
+                                  ? 'One card moves.'
+                                  : `${shown.board.moved.length} cards move.`}{' '}
+                            Nothing is saved yet.
                         </p>
                         <span className="flex shrink-0 gap-2">
                             <Button onClick={() => setShown(null)}>Put it back</Button>
