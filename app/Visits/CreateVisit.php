@@ -40,9 +40,7 @@ final readonly class CreateVisit
             $this->requireBay($bay, $start, $end);
             $chosen = $this->chosen($aircraft, $keys, $start);
             $visit = Visit::create(['aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end, 'state' => Visit::PLANNED]);
-            foreach ($chosen->values() as $n => $row) {
-                $this->card($visit, $row, $n + 1);
-            }
+            $this->cards($visit, $chosen, 0);
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
             ($this->plan)($visit, $by, 'planned when the visit was made');
@@ -82,9 +80,7 @@ final readonly class CreateVisit
             $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
             $n = $visit->cards()->count();
             $chosen = $this->chosen($aircraft, $keys, Day::parse($visit->start));
-            foreach ($chosen->values() as $i => $row) {
-                $this->card($visit, $row, $n + $i + 1);
-            }
+            $this->cards($visit, $chosen, $n);
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
             ($this->plan)($visit, $by, 'planned with more items');
@@ -127,13 +123,20 @@ final readonly class CreateVisit
         }
     }
 
-    private function card(Visit $visit, DueRow $row, int $n): void
+    /**
+     * @param Collection<int, DueRow> $chosen
+     * @param int $n how many cards the visit has already
+     */
+    private function cards(Visit $visit, Collection $chosen, int $n): void
     {
-        $item = $row->of->item;
-        $zone = $item->access === [] ? null : Panel::where(['type_id' => $item->type_id, 'code' => $item->access[0]])->value('zone');
-        ($this->make)($visit, $item->template, $n, [
-            'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(), 'hours' => $item->workHours(),
-            'zone' => $zone ?? $item->template->zone, 'panels' => $item->access, 'states' => $item->states ?? [],
-        ]);
+        $codes = $chosen->flatMap(static fn(DueRow $r): array => $r->of->item->access);
+        $zones = Panel::where('type_id', $chosen->firstOrFail()->of->item->type_id)->whereIn('code', $codes)->pluck('zone', 'code');
+        foreach ($chosen as $row) {
+            $item = $row->of->item;
+            ($this->make)($visit, $item->template, ++$n, [
+                'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(), 'hours' => $item->workHours(),
+                'zone' => $zones[$item->access[0] ?? ''] ?? $item->template->zone, 'panels' => $item->access, 'states' => $item->states ?? [],
+            ]);
+        }
     }
 }

@@ -93,25 +93,9 @@ final readonly class PlanVisit
                 ])->save();
             }
             $exit = $result->makespan() === 0 ? null : $ask->hours->ends($result->makespan());
-            $this->keep($visit, [
-                'exit' => $exit === null ? null : (string) $exit, 'bound' => (string) $ask->hours->ends($result->lowerBound), 'jacks' => $this->jacks($visit),
-            ], $from ?? $this->clock->now(), $exit, $why);
+            $this->keep($visit, ['exit' => $exit === null ? null : (string) $exit], $from ?? $this->clock->now(), $exit, $why);
             $this->records->write($by, 'visit.planned', "visit:{$visit->id}", ['exit' => (string) $exit, 'cards' => count($ask->cards), 'why' => $why]);
         });
-    }
-
-    /**
-     * From the raising to the lowering, worked or planned.
-     *
-     * @return array{from: string, until: string, hours: float}|null
-     */
-    private function jacks(Visit $visit): ?array
-    {
-        $cards = $visit->cards()->whereIn('makes', ['raise', 'lower'])->get()->keyBy('makes');
-        $from = $cards->get('raise')->begun_at ?? $cards->get('raise')?->planned_start;
-        $until = $cards->get('lower')->closed_at ?? $cards->get('lower')?->planned_end;
-
-        return $from === null || $until === null ? null : ['from' => $from, 'until' => $until, 'hours' => (Instant::parse($until)->epoch() - Instant::parse($from)->epoch()) / 3600];
     }
 
     /** @param array<string, mixed> $result */

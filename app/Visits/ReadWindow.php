@@ -30,10 +30,6 @@ final readonly class ReadWindow
     /** Hours of closed cards from which on their pace tells something. */
     private const ENOUGH = 20.0;
 
-    private const SURE = 0.9;
-
-    private const LIKELY = 0.5;
-
     public function __construct(private Clock $clock, private HangarHours $hangar) {}
 
     public function one(int $id): WindowView
@@ -226,11 +222,13 @@ final readonly class ReadWindow
         $holds = 'The fix window holds with a chance of '.self::percent($chance);
         $findings = Words::count($found, 'finding').' so far'.($more < 0.5 ? ', no more to expect.' : ', about '.Words::count((int) round($more), 'more', 'more').' to come.');
 
-        return match (true) {
-            $chance >= self::SURE => ["{$holds}. {$findings}", 'clear'],
-            $chance >= self::LIKELY => ["{$holds}: act while there is time. {$findings}", 'watch'],
-            default => ["{$holds} only: it will not do as it stands. {$findings}", 'stop'],
-        };
+        $state = FixWindow::state($chance);
+
+        return [match ($state) {
+            'clear' => "{$holds}. {$findings}",
+            'watch' => "{$holds}: act while there is time. {$findings}",
+            default => "{$holds} only: it will not do as it stands. {$findings}",
+        }, $state];
     }
 
     private static function percent(float $chance): string

@@ -10,6 +10,11 @@ final readonly class FixWindow
     /** Share of people's hours that becomes work on cards: the rest goes to hand-over, fetching, and cards that do not fit together. */
     public const USABLE = 0.85;
 
+    /** The chance from which on the window is taken to hold, and below which it will not do. */
+    private const SURE = 0.9;
+
+    private const LIKELY = 0.5;
+
     /**
      * @param float $openFix hours of fixes known and not worked
      * @param float $personHours there until the aircraft must leave
@@ -33,6 +38,16 @@ final readonly class FixWindow
     public function chance(int $seed = 1, int $draws = 20_000): float
     {
         return $this->findings->chanceToFit($this->median, $this->sigma, $this->capacity() - $this->openFix, $seed, $draws);
+    }
+
+    /** What a chance means: `clear`, `watch` while there is time to act, `stop`. @pure */
+    public static function state(float $chance): string
+    {
+        return match (true) {
+            $chance >= self::SURE => 'clear',
+            $chance >= self::LIKELY => 'watch',
+            default => 'stop',
+        };
     }
 
     /** The same with more people's hours, or with fixes put off. @pure */

@@ -15,10 +15,4 @@ enum VisitPhase: string
     case Close = 'close';
     case Test = 'test';
     case Release = 'release';
-
-    /** Place in the order, from 0. @pure */
-    public function place(): int
-    {
-        return (int) array_search($this, self::cases(), true);
-    }
 }

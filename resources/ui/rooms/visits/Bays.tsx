@@ -39,6 +39,14 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                         </text>
                     </g>
                 ))}
+                <line
+                    x1={x(room.from, 7)}
+                    x2={x(room.from, 7)}
+                    y1="0"
+                    y2={30 + room.bays.length * ROW}
+                    className="stroke-ink"
+                    strokeWidth="2"
+                />
                 {room.bays.map((b, i) => (
                     <g key={b.id} transform={`translate(0 ${30 + i * ROW})`}>
                         <line x1="0" x2={WIDE} y1="0" y2="0" className="stroke-rule" />
@@ -76,7 +84,8 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                                         x={a + width / 2}
                                         y="36"
                                         textAnchor="middle"
-                                        className="fill-ink font-mono text-[11px] font-semibold"
+                                        className="fill-ink stroke-sheet font-mono text-[11px] font-semibold [paint-order:stroke]"
+                                        strokeWidth="4"
                                     >
                                         {width > 38 ? (k.mark ?? `${k.hours} h`) : ''}
                                     </text>
@@ -85,14 +94,6 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                         })}
                     </g>
                 ))}
-                <line
-                    x1={x(room.from, 7)}
-                    x2={x(room.from, 7)}
-                    y1="0"
-                    y2={30 + room.bays.length * ROW}
-                    className="stroke-ink"
-                    strokeWidth="2"
-                />
             </svg>
             <p className="mt-2 text-sm text-soft">Brackets are visits, heavy when in work; dashed is free.</p>
             <Section title="Bays">

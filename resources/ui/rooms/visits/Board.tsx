@@ -59,7 +59,7 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                     value={zoom}
                     onChange={setZoom}
                     options={[
-                        { value: 3, name: 'Whole visit' },
+                        { value: 0, name: 'Whole visit' },
                         { value: 8, name: 'Days' },
                         { value: 20, name: 'Hours' },
                     ]}

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { BAND, clipped, dropped, GAP, LANE, outline, PEOPLE, rows, steps } from './board';
 
@@ -19,7 +19,7 @@ const textures: Record<string, string> = {
 /** The board: zones and time, the aircraft's states behind, people beneath, now and the exit across. */
 export function BoardDrawing({
     board,
-    wide,
+    wide: asked,
     chosen,
     moved,
     may,
@@ -27,6 +27,7 @@ export function BoardDrawing({
     onDrop,
 }: {
     board: Schemas['BoardView'];
+    /** Pixels a slot; 0 for as many as let the whole be seen. */
     wide: number;
     chosen: number | null;
     moved: Set<number>;
@@ -35,6 +36,8 @@ export function BoardDrawing({
     onDrop: (card: Card, slot: number) => void;
 }) {
     const scroll = useRef<HTMLDivElement>(null);
+    const [room, setRoom] = useState(900);
+    const wide = asked === 0 ? (room - 2) / board.slots : asked;
     const [drag, setDrag] = useState<{ card: Card; by: number } | null>(null);
     const layout = rows(board.zones);
     const head = 22 + board.bands.length * BAND + 6;
@@ -42,6 +45,12 @@ export function BoardDrawing({
     const height = body + board.people.length * (PEOPLE + 10) + 14;
     const width = board.slots * wide;
     const now = board.now;
+    useLayoutEffect(() => {
+        const measure = () => scroll.current && setRoom(scroll.current.clientWidth);
+        measure();
+        window.addEventListener('resize', measure);
+        return () => window.removeEventListener('resize', measure);
+    }, []);
     const begun = useRef(now);
     useEffect(() => {
         // Begin where work goes on now; later on it stays where it was left.

@@ -1,6 +1,7 @@
 import { useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useProgress } from '../../api/hooks';
+import { DayLabels } from '../../parts/DayLabels';
 import { Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { ticks } from '../../parts/scale';
@@ -79,14 +80,7 @@ function Exit({ p }: { p: Schemas['ProgressView'] }) {
                         {last.d.exit}
                     </text>
                 )}
-                {p.days.map(
-                    (d, i) =>
-                        (n <= 9 || i % Math.ceil(n / 8) === 0) && (
-                            <text key={d.date} x={x(i)} y="232" textAnchor="middle" className="fill-soft text-[12px]">
-                                {d.words.slice(4, 10)}
-                            </text>
-                        ),
-                )}
+                <DayLabels days={p.days} at={x} y={232} said={(t) => t.slice(4, 10)} />
             </svg>
         </figure>
     );
@@ -121,13 +115,9 @@ function Hours({ days }: { days: Schemas['ProgressDay'][] }) {
                             className="fill-none stroke-ink"
                             strokeWidth="2"
                         />
-                        {(days.length <= 9 || i % Math.ceil(days.length / 8) === 0) && (
-                            <text x={54 + i * wide + wide * 0.35} y="232" textAnchor="middle" className="fill-soft text-[12px]">
-                                {d.words.slice(4, 10)}
-                            </text>
-                        )}
                     </g>
                 ))}
+                <DayLabels days={days} at={(i) => 54 + i * wide + wide * 0.35} y={232} said={(t) => t.slice(4, 10)} />
             </svg>
         </figure>
     );

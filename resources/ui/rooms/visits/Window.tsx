@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useMe, useSend, useWindow } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { DayLabels } from '../../parts/DayLabels';
 import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
@@ -153,14 +154,7 @@ function Forecast({ w }: { w: Schemas['WindowView'] }) {
                         {percent(last.chance)}
                     </text>
                 )}
-                {w.days.map(
-                    (d, i) =>
-                        (n <= 9 || i % Math.ceil(n / 8) === 0) && (
-                            <text key={d.date} x={x(i)} y="342" textAnchor="middle" className="fill-soft text-[12px]">
-                                {d.words.slice(0, 6)}
-                            </text>
-                        ),
-                )}
+                <DayLabels days={w.days} at={x} y={342} said={(t) => t.slice(0, 6)} />
             </svg>
             <p className="text-sm text-soft">
                 Stepped: found. Dashed: expected in all, with its range. Beneath: the chance that the fix window holds.
