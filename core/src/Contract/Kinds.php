@@ -6,6 +6,8 @@ namespace Jorvel\Core\Contract;
 
 use Jorvel\Core\Bench\LimitKind;
 use Jorvel\Core\Bench\RigKind;
+use Jorvel\Core\Bench\SetKind;
+use Jorvel\Core\Crew\AssignKind;
 use Jorvel\Core\Deferrals\ClockKind;
 use Jorvel\Core\Fleet\DepletionKind;
 use Jorvel\Core\Fleet\DueKind;
@@ -23,7 +25,7 @@ final class Kinds
     public static function all(): array
     {
         $kinds = [];
-        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind, new PackKind, new PlanKind, new PhaseKind, new FindingsKind] as $kind) {
+        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind, new PackKind, new PlanKind, new PhaseKind, new FindingsKind, new AssignKind, new SetKind] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
 

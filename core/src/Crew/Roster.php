@@ -61,7 +61,7 @@ final readonly class Roster
     {
         $counts = [];
         foreach ($this->people as $person) {
-            if ($person->shift !== $shift || ! $person->worksOn($day)) {
+            if ($person->shiftOn($day) !== $shift) {
                 continue;
             }
             $may = array_values(array_filter($person->skills, static fn(string $skill): bool => $person->holds->unfit('perform', $type, $skill, $day) === null));

@@ -12,12 +12,28 @@ final readonly class Rostered
     /**
      * @param list<string> $skills
      * @param list<int> $weekdays ISO, 1 for Monday
+     * @param array<string, string|null> $days by date, the shift worked instead; null on leave
      */
-    public function __construct(public string $shift, public array $weekdays, public array $skills, public Qualified $holds) {}
+    public function __construct(public string $shift, public array $weekdays, public array $skills, public Qualified $holds, private array $days = []) {}
+
+    /**
+     * The shift they work on a day; null when they are not there.
+     *
+     * @pure
+     */
+    public function shiftOn(Day $day): ?string
+    {
+        $date = (string) $day;
+        if (array_key_exists($date, $this->days)) {
+            return $this->days[$date];
+        }
+
+        return in_array($day->weekday(), $this->weekdays, true) ? $this->shift : null;
+    }
 
     /** @pure */
     public function worksOn(Day $day): bool
     {
-        return in_array($day->weekday(), $this->weekdays, true);
+        return $this->shiftOn($day) !== null;
     }
 }

@@ -10,20 +10,25 @@ final class StepOrder
     /**
      * The first step that must be done before another may be; null when that one is free.
      *
-     * A finding prompt asks a question at any time and holds nothing up.
+     * Steps of one group are worked in any order, but only once all before the group are done; a free step is asked at any
+     * time after those before it and holds nothing up.
      *
-     * @param list<array{int, bool, bool}> $steps number, done, free of order; in the card's order
+     * @param list<StepPlace> $steps in the card's order
      *
      * @pure
      */
     public static function blocking(array $steps, int $wanted): ?int
     {
-        foreach ($steps as [$no, $done, $free]) {
-            if ($no === $wanted) {
+        $group = null;
+        foreach ($steps as $step) {
+            $group = $step->no === $wanted ? $step->group : $group;
+        }
+        foreach ($steps as $step) {
+            if ($step->no === $wanted) {
                 return null;
             }
-            if (! $done && ! $free) {
-                return $no;
+            if (! $step->done && ! $step->free && ($group === null || $step->group !== $group)) {
+                return $step->no;
             }
         }
 

@@ -116,6 +116,12 @@ final readonly class Input
         return is_array($value) ? array_map(strval(...), array_values($value)) : [];
     }
 
+    /** @return list<float> */
+    public function floats(string $field): array
+    {
+        return array_map(floatval(...), array_values((array) $this->get($field)));
+    }
+
     /** @return array{float, float} */
     public function pair(string $field): array
     {

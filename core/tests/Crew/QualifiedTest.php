@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Crew;
 
 use Jorvel\Core\Crew\Qualified;
-use Jorvel\Core\Floor\StepOrder;
 use Jorvel\Core\Shared\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -32,11 +31,5 @@ final class QualifiedTest extends TestCase
     {
         $held = new Qualified(array_map(static fn(?string $d): ?Day => $d === null ? null : Day::parse($d), self::ALL));
         self::assertSame($why, $held->unfit($role, $type, $skill, Day::parse('2026-05-05'), $tookPart));
-    }
-
-    public function test_steps_are_worked_in_order_and_a_question_holds_nothing_up(): void
-    {
-        $steps = [[1, true, false], [2, false, true], [3, false, false], [4, false, false]];
-        self::assertSame([null, null, null, 3], array_map(static fn(int $no): ?int => StepOrder::blocking($steps, $no), [1, 2, 3, 4]));
     }
 }

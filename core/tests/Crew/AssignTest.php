@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Tests\Crew;
+
+use Jorvel\Core\Crew\Assign;
+use Jorvel\Core\Crew\AssignGround;
+use Jorvel\Core\Crew\AssignPerson;
+use Jorvel\Core\Crew\AssignResult;
+use Jorvel\Core\Crew\AssignSlot;
+use Jorvel\Core\Crew\Qualified;
+use Jorvel\Core\Crew\Role;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Deadline;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Who works what. */
+final class AssignTest extends TestCase
+{
+    /** @return array{list<AssignPerson>, list<AssignSlot>} from a seed */
+    private static function world(int $seed, int $many, int $places, bool $alike): array
+    {
+        mt_srand($seed);
+        $some = static fn(array $of, int $odds): array => array_values(array_filter($of, static fn(): bool => mt_rand(0, $odds) > 0));
+        $people = $slots = [];
+        for ($i = 0; $i < $many; $i++) {
+            $held = [];
+            foreach (['skill' => $some(['engine', 'airframe'], 2), 'rating' => $some(['60F', 'T9'], 3), 'authority' => $some(['perform', 'duplicate'], 3)] as $kind => $values) {
+                foreach ($values as $value) {
+                    $held["{$kind}:{$value}"] = mt_rand(0, 5) === 0 ? Day::parse('2026-05-05') : null;
+                }
+            }
+            $people[] = AssignPerson::of("p{$i}", new Qualified($held), mt_rand(0, 4) === 0 ? 4.0 : 8.0);
+        }
+        for ($i = 0; $i < $places; $i++) {
+            $role = $i % 3 === 2 ? Role::Duplicate : Role::Perform;
+            $slots[] = AssignSlot::of("s{$i}", 'c'.intdiv($i, 3), $role, $role === Role::Duplicate ? null : ['engine', 'airframe'][mt_rand(0, 1)], ['60F', 'T9'][mt_rand(0, 1)], Day::parse('2026-05-0'.mt_rand(5, 6)), $alike ? 4.0 : [1.0, 2.0, 3.5, 4.0, 6.0, 8 / 7][mt_rand(0, 5)]);
+        }
+
+        return [$people, $slots];
+    }
+
+    /**
+     * Whether a result keeps every rule, how many it fills, and the sum of squares.
+     *
+     * @param list<AssignPerson> $people
+     * @param list<AssignSlot> $slots
+     * @param array<array-key, string> $assigned
+     *
+     * @return array{int, float}|null
+     */
+    private static function judge(array $people, array $slots, array $assigned): ?array
+    {
+        $by = [];
+        foreach ($people as $p) {
+            $by[$p->id] = $p;
+        }
+        $day = $load = $sides = [];
+        foreach ($slots as $s) {
+            $id = $assigned[$s->id] ?? null;
+            if ($id === null) {
+                continue;
+            }
+            $day["{$id} {$s->date}"] = ($day["{$id} {$s->date}"] ?? 0.0) + $s->hours;
+            $load[$id] = ($load[$id] ?? 0.0) + $s->hours;
+            $sides["{$id} {$s->card}"][$s->role->value] = true;
+            if ($s->unfit($by[$id]->holds) !== null || $day["{$id} {$s->date}"] > $by[$id]->hours + 1e-6 || isset($sides["{$id} {$s->card}"]['perform'], $sides["{$id} {$s->card}"]['duplicate'])) {
+                return null;
+            }
+        }
+
+        return [count($assigned), array_sum(array_map(static fn(float $l): float => $l * $l, $load))];
+    }
+
+    /**
+     * @param list<AssignPerson> $people
+     * @param list<AssignSlot> $slots
+     *
+     * @return array{int, float} the best of every way there is
+     */
+    private static function bestOfAll(array $people, array $slots): array
+    {
+        $best = [-1, INF];
+        $ways = count($people) + 1;
+        for ($n = 0, $all = $ways ** count($slots); $n < $all; $n++) {
+            $assigned = [];
+            for ($s = 0, $m = $n; $s < count($slots); $s++, $m = intdiv($m, $ways)) {
+                if ($m % $ways > 0) {
+                    $assigned[$slots[$s]->id] = $people[$m % $ways - 1]->id;
+                }
+            }
+            $judged = count($assigned) < $best[0] ? null : self::judge($people, $slots, $assigned);
+            if ($judged !== null && ($judged[0] > $best[0] || $judged[1] < $best[1] - 1e-9)) {
+                $best = $judged;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return iterable<string, array{int, int, int, bool}> */
+    public static function small(): iterable
+    {
+        for ($seed = 1; $seed <= 24; $seed++) {
+            [$many, $places] = [[2, 8], [3, 6], [4, 6], [5, 5]][$seed % 4];
+            yield "seed {$seed}: {$many} people, {$places} slots" => [$seed, $many, $places, $seed % 3 === 0];
+        }
+    }
+
+    #[DataProvider('small')]
+    public function test_small_ones_beside_every_way_there_is(int $seed, int $many, int $places, bool $alike): void
+    {
+        [$people, $slots] = self::world($seed, $many, $places, $alike);
+        $result = Assign::of($people, $slots);
+        $judged = self::judge($people, $slots, $result->assigned);
+        [$filled, $squares] = self::bestOfAll($people, $slots);
+        self::assertNotNull($judged, 'a rule is broken');
+        self::assertSame($filled, $judged[0]);
+        self::assertEqualsWithDelta($squares, $judged[1], 1e-3);
+        self::assertTrue($result->proven);
+    }
+
+    /** @return iterable<string, array{int, int, int}> */
+    public static function large(): iterable
+    {
+        yield 'a shift' => [7, 12, 30];
+        yield 'a week' => [8, 26, 60];
+        yield 'a hangar' => [9, 40, 150];
+    }
+
+    #[DataProvider('large')]
+    public function test_larger_ones_keep_the_rules_and_say_why_for_everybody(int $seed, int $many, int $places): void
+    {
+        [$people, $slots] = self::world($seed, $many, $places, true);
+        $result = Assign::of($people, $slots, Deadline::in(1500));
+        $judged = self::judge($people, $slots, $result->assigned);
+        self::assertNotNull($judged, 'a rule is broken');
+        self::assertSame(array_map(static fn(AssignSlot $s): string => $s->id, $slots), array_values(array_filter(array_map(static fn(AssignSlot $s): string => $s->id, $slots), static fn(string $id): bool => isset($result->assigned[$id]) !== in_array($id, array_column($result->open, 'slot'), true))));
+        $ground = new AssignGround($people, $slots);
+        self::assertLessThanOrEqual($ground->most(), $judged[0]);
+        // Slots are four hours each, which is the grain: the sum in grains is a sixteenth.
+        self::assertGreaterThanOrEqual($ground->least($judged[0]), (int) round($judged[1] / 16));
+        self::assertSame($result->proven, $ground->most() === $judged[0] && $ground->least($judged[0]) === (int) round($judged[1] / 16), 'what is proven meets both bounds');
+        foreach ($result->open as $open) {
+            self::assertSame(array_map(static fn(AssignPerson $p): string => $p->id, $people), array_keys($open['why']));
+            foreach ($people as $p) {
+                $more = [...$result->assigned, $open['slot'] => $p->id];
+                self::assertNull(self::judge($people, $slots, $more), "{$p->id} could take {$open['slot']} after all");
+            }
+        }
+    }
+
+    public function test_someone_is_moved_on_to_make_room_and_the_search_by_rounds_repeats_itself(): void
+    {
+        [$people, $slots] = self::world(31, 8, 24, false);
+        $first = Assign::of($people, $slots, null, 3);
+        self::assertEquals($first, Assign::of($people, $slots, null, 3));
+
+        $both = new Qualified(['skill:a' => null, 'skill:b' => null, 'rating:T' => null, 'authority:perform' => null]);
+        $one = new Qualified(['skill:a' => null, 'rating:T' => null, 'authority:perform' => null]);
+        $day = Day::parse('2026-05-05');
+        $slot = static fn(string $id, string $skill): AssignSlot => AssignSlot::of($id, $id, Role::Perform, $skill, 'T', $day, 8.0);
+        $result = Assign::of([AssignPerson::of('both', $both, 8), AssignPerson::of('one', $one, 8)], [$slot('x', 'a'), $slot('y', 'b')]);
+        self::assertSame(['x' => 'one', 'y' => 'both'], $result->assigned);
+        self::assertInstanceOf(AssignResult::class, $result);
+    }
+}

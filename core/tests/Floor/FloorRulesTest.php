@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Tests\Floor;
+
+use Jorvel\Core\Floor\Interlock;
+use Jorvel\Core\Floor\Recent;
+use Jorvel\Core\Floor\RollCall;
+use Jorvel\Core\Floor\Standing;
+use Jorvel\Core\Floor\StepOrder;
+use Jorvel\Core\Floor\StepPlace;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Stores\PartFit;
+use Jorvel\Core\Stores\ToolCheck;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The small rules of the floor and the store. */
+final class FloorRulesTest extends TestCase
+{
+    /** @return iterable<string, array{string, list<int|null>}> a card as `done!`, `question?`, `group:name`, and what each step waits for */
+    public static function orders(): iterable
+    {
+        yield 'in order' => ['x! x x', [null, null, 2]];
+        yield 'a question holds nothing up' => ['x! ? x x', [null, null, null, 3]];
+        yield 'a group in any order, once all before it is done' => ['x g g g x', [null, 1, 1, 1, 1]];
+        yield 'a group that is reached' => ['x! g g! g x', [null, null, null, null, 2]];
+        yield 'groups that are mixed' => ['g! h g h', [null, null, 2, 3]];
+        yield 'nothing left' => ['x! g! x!', [null, null, null]];
+    }
+
+    /** @param list<int|null> $waits */
+    #[DataProvider('orders')]
+    public function test_what_a_step_waits_for(string $card, array $waits): void
+    {
+        $steps = [];
+        foreach (explode(' ', $card) as $i => $s) {
+            $steps[] = new StepPlace($i + 1, str_contains($s, '!'), $s === '?', in_array($s[0], ['g', 'h'], true) ? $s[0] : null);
+        }
+        self::assertSame($waits, array_map(static fn(StepPlace $s): ?int => StepOrder::blocking($steps, $s->no), $steps));
+    }
+
+    public function test_the_interlock_names_people_first_and_frees_itself(): void
+    {
+        $standing = [
+            new Standing('device', '1', 'Down-lock pin', 'nose gear', ['landing gear', 'hydraulics']),
+            new Standing('open_line', '2', 'Open line, capped', 'wheel well', ['hydraulics']),
+            new Standing('person', '3', 'Oda Fenn', 'tail', ['flight controls', 'hydraulics']),
+            new Standing('device', '4', 'Do not touch notice', 'flight deck', ['*']),
+        ];
+        /**
+         * @param list<string> $systems
+         * @param list<Standing> $of
+         */
+        $ids = static fn(array $systems, array $of): array => array_map(static fn(Standing $s): string => $s->id, Interlock::holding($systems, $of));
+        self::assertSame(['3', '2', '1', '4'], $ids(['hydraulics'], $standing));
+        self::assertSame(['3', '4'], $ids(['flight controls'], $standing));
+        self::assertSame([], $ids([], $standing), 'a step that acts on nothing is never held');
+        self::assertSame(['4'], $ids(['hydraulics'], [$standing[3]]));
+        self::assertSame([], $ids(['hydraulics'], []));
+    }
+
+    public function test_a_call_stands_for_its_time(): void
+    {
+        $now = Instant::parse('2026-05-05T12:00:00Z');
+        $calls = ['nose' => Instant::parse('2026-05-05T11:55:00Z'), 'tail' => Instant::parse('2026-05-05T11:54:59Z'), '3' => $now];
+        self::assertSame(['tail', 'left wing'], RollCall::missing(['nose', 'tail', '3', 'left wing'], $calls, $now, 300));
+        self::assertSame([], RollCall::missing([], [], $now, 0));
+    }
+
+    /** @return iterable<string, array{string, int, bool, bool}> day, flights since, by days, by flights */
+    public static function recents(): iterable
+    {
+        yield 'today' => ['2026-05-05', 0, true, true];
+        yield 'ninety days ago, many flights' => ['2026-02-04', 200, true, false];
+        yield 'a day more, few flights' => ['2026-02-03', 30, false, true];
+        yield 'long ago either way' => ['2025-12-01', 31, false, false];
+        yield 'not yet' => ['2026-05-06', 0, false, false];
+    }
+
+    #[DataProvider('recents')]
+    public function test_what_is_recent(string $of, int $flown, bool $byDays, bool $byFlights): void
+    {
+        $recent = Recent::usual();
+        [$day, $today] = [Day::parse($of), Day::parse('2026-05-05')];
+        self::assertSame([$byDays, $byFlights, $byDays || $byFlights], [$recent->byDays($day, $today), $recent->byFlights($day, $today, $flown), $recent->holds($day, $today, $flown)]);
+    }
+
+    public function test_a_place_is_the_same_however_it_is_written(): void
+    {
+        self::assertTrue(Recent::samePlace('Propeller 1, blade 3', ' propeller 1 - Blade 3.'));
+        self::assertFalse(Recent::samePlace('propeller 1, blade 3', 'propeller 1, blade 4'));
+    }
+
+    /** @return iterable<string, array{list<string>|null, string|null, bool, bool, int, int, list<string>}> */
+    public static function parts(): iterable
+    {
+        yield 'fits' => [['A', 'B'], '2026-05-05', true, false, 2, 2, []];
+        yield 'fits every tail' => [null, null, false, false, 1, 1, []];
+        yield 'another tail\'s' => [['B'], null, false, false, 1, 1, ['not_effective']];
+        yield 'shelf life over since yesterday' => [null, '2026-05-04', false, false, 1, 1, ['shelf_life']];
+        yield 'a seal a second time' => [null, null, true, true, 1, 0, ['used_before']];
+        yield 'a bracket a second time' => [null, null, false, true, 1, 0, []];
+        yield 'not enough in the batch' => [null, null, true, false, 3, 2, ['too_few']];
+        yield 'everything at once' => [[], '2026-01-01', true, true, 3, 2, ['not_effective', 'shelf_life', 'used_before']];
+    }
+
+    /**
+     * @param list<string>|null $codes
+     * @param list<string> $refusals
+     */
+    #[DataProvider('parts')]
+    public function test_whether_a_part_may_be_fitted(?array $codes, ?string $expires, bool $oneTime, bool $again, int $wanted, int $inBatch, array $refusals): void
+    {
+        self::assertSame($refusals, PartFit::refusals($codes, 'A', $expires === null ? null : Day::parse($expires), Day::parse('2026-05-05'), $oneTime, $again, $wanted, $inBatch));
+    }
+
+    public function test_the_last_check_that_found_a_tool_good(): void
+    {
+        $check = static fn(string $day, bool $good): ToolCheck => new ToolCheck(Day::parse($day), $good);
+        $checks = [$check('2026-03-02', true), $check('2025-09-01', true), $check('2026-04-01', false), $check('2026-05-05', true)];
+        self::assertSame('2026-03-02', (string) ToolCheck::lastGood($checks, Day::parse('2026-05-05')));
+        self::assertSame('2025-09-01', (string) ToolCheck::lastGood($checks, Day::parse('2026-03-02')));
+        self::assertNull(ToolCheck::lastGood($checks, Day::parse('2025-09-01')));
+    }
+}
