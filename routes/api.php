@@ -11,8 +11,11 @@ use App\Fleet\ComponentController;
 use App\Fleet\FleetController;
 use App\Fleet\FlyingController;
 use App\Fleet\WhatIfController;
+use App\Floor\FindingController;
 use App\Floor\FloorController;
+use App\Floor\RegisterController;
 use App\Library\LibraryController;
+use App\Library\RevisionController;
 use App\Release\ReleaseController;
 use App\Shared\ComputeController;
 use App\Shared\MomentController;
@@ -81,6 +84,10 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     // Crew
     Route::get('crew', [CrewController::class, 'index']);
+    Route::get('crew/shift', [CrewController::class, 'shift']);
+    Route::post('crew/shift/propose', [CrewController::class, 'propose']);
+    Route::post('crew/shift', [CrewController::class, 'keep'])->middleware('once');
+    Route::post('crew/{id}/days', [CrewController::class, 'days'])->middleware('once');
 
     // Floor
     Route::get('floor', [FloorController::class, 'index']);
@@ -89,8 +96,18 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('cards/{id}/steps/{no}/preview', [FloorController::class, 'preview']);
     Route::post('cards/{id}/sign', [FloorController::class, 'sign'])->middleware(['throttle:sign', 'once']);
     Route::post('cards/{id}/inspect', [FloorController::class, 'inspect'])->middleware(['throttle:sign', 'once']);
-    Route::post('cards/{id}/findings', [FloorController::class, 'raise'])->middleware('once');
-    Route::post('findings/{id}/fixed', [FloorController::class, 'fixed'])->middleware(['throttle:sign', 'once']);
+    Route::post('cards/{id}/steps/{no}/inspect', [FloorController::class, 'inspectStep'])->middleware(['throttle:sign', 'once']);
+    Route::post('cards/{id}/hand-over', [FloorController::class, 'handOver'])->middleware('once');
+    Route::post('cards/{id}/take-over', [FloorController::class, 'takeOver'])->middleware('once');
+    Route::post('cards/{id}/clear', [FloorController::class, 'clear'])->middleware('once');
+    Route::post('cards/{id}/loans', [FloorController::class, 'takeOut'])->middleware('once');
+    Route::post('cards/{id}/findings', [FindingController::class, 'raise'])->middleware('once');
+    Route::get('findings/{id}', [FindingController::class, 'show']);
+    Route::post('findings/{id}/fixed', [FindingController::class, 'fixed'])->middleware(['throttle:sign', 'once']);
+    Route::post('findings/{id}/photos', [FindingController::class, 'photo']);
+    Route::get('photos/{id}', [FindingController::class, 'picture']);
+    Route::get('registers', [RegisterController::class, 'index']);
+    Route::get('registers/{mark}', [RegisterController::class, 'show']);
 
     // Bench
     Route::get('bench', [BenchController::class, 'index']);
@@ -110,9 +127,18 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('library', [LibraryController::class, 'index']);
     Route::get('library/programmes/{type}', [LibraryController::class, 'programme']);
     Route::get('library/programmes/{type}/file.{form}', [LibraryController::class, 'file'])->where('form', 'json|csv');
+    Route::get('library/manuals/{code}', [RevisionController::class, 'show']);
+    Route::post('library/templates/{id}/reread', [RevisionController::class, 'template'])->middleware('once');
+    Route::post('cards/{id}/reread', [RevisionController::class, 'card'])->middleware('once');
+    Route::post('library/manuals/{code}/questions', [RevisionController::class, 'ask'])->middleware('once');
+    Route::post('library/questions/{id}/answer', [RevisionController::class, 'answer'])->middleware('once');
     Route::post('library/imports', [LibraryController::class, 'look']);
     Route::post('library/imports/{id}/apply', [LibraryController::class, 'apply'])->middleware('once');
 
     // Stores
     Route::get('stores', [StoresController::class, 'index']);
+    Route::get('tools/{code}', [StoresController::class, 'tool']);
+    Route::post('tools/{code}/checks', [StoresController::class, 'check'])->middleware('once');
+    Route::post('recalls/{id}/rechecks', [StoresController::class, 'recheck'])->middleware('once');
+    Route::post('loans/{id}/in', [StoresController::class, 'countIn'])->middleware('once');
 });

@@ -5,41 +5,52 @@ declare(strict_types=1);
 namespace App\Crew;
 
 use App\Crew\View\CrewView;
-use App\Crew\View\PersonView;
-use App\Crew\View\QualificationView;
-use App\Floor\Assignment;
-use App\Floor\Card;
-use App\Shared\Clock;
-use App\Shared\Words;
+use App\Crew\View\ShiftView;
+use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 use Jorvel\Core\Shared\Day;
 use OpenApi\Attributes as OA;
 
-/** The room Crew: who is there, and what they hold. */
+/** The room Crew: who is there, what they hold, and who works what on a shift. */
 final class CrewController
 {
-    #[OA\Get(path: '/api/crew', operationId: 'crew', responses: [new OA\Response(response: 200, description: 'People with what they hold', content: new OA\JsonContent(ref: CrewView::class))])]
-    public function index(Clock $clock): JsonResponse
+    #[OA\Get(path: '/api/crew', operationId: 'crew', responses: [new OA\Response(response: 200, description: 'People with what they hold, and what lapses', content: new OA\JsonContent(ref: CrewView::class))])]
+    public function index(ViewRequest $request, ReadCrew $read): JsonResponse
     {
-        $today = $clock->today();
-        $cards = Assignment::whereHas('card', static fn($q) => $q->where('state', '!=', Card::CLOSED))->selectRaw('person_id, count(*) as n')->groupBy('person_id')->pluck('n', 'person_id');
-        $soon = 0;
-        $people = Person::with('qualifications')->orderBy('shift')->orderBy('name')->get()->map(static function (Person $p) use ($today, $cards, &$soon): PersonView {
-            $held = $p->qualifications->map(static function (Qualification $q) use ($today, &$soon): QualificationView {
-                $days = $q->valid_until === null ? null : $today->daysUntil(Day::parse($q->valid_until));
-                $state = match (true) {
-                    $days === null, $days > 60 => 'clear',
-                    $days < 0 => 'stop',
-                    default => 'watch',
-                };
-                $soon += $state === 'clear' ? 0 : 1;
+        return new JsonResponse($read->all($request->person()));
+    }
 
-                return new QualificationView($q->kind, $q->value, $q->valid_until, $state, $days === null ? '' : ($days < 0 ? 'lapsed '.Words::fromNow($days) : 'lapses '.Words::fromNow($days)));
-            });
+    #[OA\Get(path: '/api/crew/shift', operationId: 'shift', parameters: [new OA\QueryParameter(name: 'base', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'date', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'shift', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'A shift with its slots and people', content: new OA\JsonContent(ref: ShiftView::class))])]
+    public function shift(ShiftRequest $request, ReadShift $read): JsonResponse
+    {
+        return new JsonResponse($read->read($request->base(), $request->day(), $request->shift(), $request->person()));
+    }
 
-            return new PersonView($p->id, $p->name, $p->stamp, $p->role->value, $p->base, $p->shift, array_values($held->all()), (int) ($cards[$p->id] ?? 0));
-        });
+    #[OA\Post(path: '/api/crew/shift/propose', operationId: 'proposeCrew', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'date', 'shift', 'places'], properties: [new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'fill', type: 'boolean'), new OA\Property(property: 'places', description: 'person by slot, already placed', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))])), responses: [new OA\Response(response: 200, description: 'The shift as it would be; nothing is saved', content: new OA\JsonContent(ref: ShiftView::class))])]
+    public function propose(CrewRequest $request, ReadShift $read): JsonResponse
+    {
+        return new JsonResponse($request->boolean('fill', true)
+            ? $read->propose($request->base(), $request->day(), $request->shift(), $request->places(), $request->person())
+            : $read->judge($request->base(), $request->day(), $request->shift(), $request->places(), $request->person()));
+    }
 
-        return new JsonResponse(new CrewView($soon === 0 ? 'Nothing lapses within 60 days.' : ($soon === 1 ? 'One qualification has lapsed or lapses within 60 days.' : "{$soon} qualifications have lapsed or lapse within 60 days."), $people->all()));
+    #[OA\Post(path: '/api/crew/shift', operationId: 'keepCrew', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'date', 'shift', 'version', 'places'], properties: [new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'places', description: 'person by slot', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))])), responses: [new OA\Response(response: 200, description: 'The shift as it was kept', content: new OA\JsonContent(ref: ShiftView::class))])]
+    public function keep(CrewRequest $request, KeepCrew $keep, ReadShift $read): JsonResponse
+    {
+        $keep($request->person(), $request->base(), $request->day(), $request->shift(), $request->integer('version'), $request->places());
+
+        return new JsonResponse($read->read($request->base(), $request->day(), $request->shift(), $request->person()));
+    }
+
+    #[OA\Post(path: '/api/crew/{id}/days', operationId: 'setDays', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['from', 'until', 'do'], properties: [new OA\Property(property: 'from', type: 'string'), new OA\Property(property: 'until', type: 'string'), new OA\Property(property: 'do', type: 'string', enum: ['away', 'shift', 'clear']), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'why', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The room as it now stands', content: new OA\JsonContent(ref: CrewView::class))])]
+    public function days(int $id, DaysRequest $request, SetDays $days, ReadCrew $read): JsonResponse
+    {
+        $person = Person::with('rotaDays')->findOrFail($id);
+        [$from, $until] = [Day::parse($request->string('from')->value()), Day::parse($request->string('until')->value())];
+        $request->string('do')->value() === 'clear'
+            ? $days->clear($request->person(), $person, $from, $until)
+            : $days->set($request->person(), $person, $from, $until, $request->string('do')->value() === 'shift' ? $request->string('shift')->value() : null, $request->string('why')->value());
+
+        return new JsonResponse($read->all($request->person()));
     }
 }

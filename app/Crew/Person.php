@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Facades\Hash;
 use Jorvel\Core\Crew\Qualified;
+use Jorvel\Core\Crew\Rostered;
 use Jorvel\Core\Shared\Day;
 use Laravel\Sanctum\HasApiTokens;
 
@@ -24,8 +25,11 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $base
  * @property string $shift
  * @property string $pin
+ * @property bool $trainee works only under a supervisor
+ * @property int|null $supervisor_id
  * @property list<int> $weekdays ISO, on which the shift is worked
  * @property-read Collection<int, Qualification> $qualifications
+ * @property-read Collection<int, RotaDay> $rotaDays days that differ from the usual week
  */
 final class Person extends User
 {
@@ -39,12 +43,24 @@ final class Person extends User
 
     protected $hidden = ['password', 'pin', 'remember_token'];
 
-    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array'];
+    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array', 'trainee' => 'boolean'];
 
     /** @return HasMany<Qualification, $this> */
     public function qualifications(): HasMany
     {
         return $this->hasMany(Qualification::class);
+    }
+
+    /** @return HasMany<RotaDay, $this> */
+    public function rotaDays(): HasMany
+    {
+        return $this->hasMany(RotaDay::class)->orderBy('date');
+    }
+
+    /** The shift they work on a day; null when they are not there. Load `rotaDays` first. */
+    public function shiftOn(Day $day): ?string
+    {
+        return (new Rostered($this->shift, $this->weekdays, [], new Qualified([]), $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all()))->shiftOn($day);
     }
 
     public function holds(Role ...$roles): bool

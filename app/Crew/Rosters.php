@@ -19,8 +19,8 @@ final class Rosters
     public function of(string $base): Roster
     {
         return $this->at[$base] ??= new Roster(
-            array_values(Person::with('qualifications')->where('base', $base)->whereNot('role', 'viewer')->orderBy('id')->get()
-                ->map(static fn(Person $p): Rostered => new Rostered($p->shift, $p->weekdays, array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all()), $p->qualified()))->all()),
+            array_values(Person::with(['qualifications', 'rotaDays'])->where('base', $base)->whereNot('role', 'viewer')->orderBy('id')->get()
+                ->map(static fn(Person $p): Rostered => new Rostered($p->shift, $p->weekdays, array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all()), $p->qualified(), $p->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all()))->all()),
             ShiftHours::byCode(),
             $this->clock->zone(),
         );

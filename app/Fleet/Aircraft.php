@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $type_id
  * @property int $fleet_id
  * @property string $base
+ * @property string $effectivity code by which parts and manual say what fits this tail
  * @property string $entry_date
  * @property array<string, float> $entry_counters
  * @property array<string, float> $counters as at the end of `counters_as_of`

@@ -15,12 +15,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $arrangement how its work is cut, in words
  * @property array{unit: string, interval: float, most: float}|null $phase of a phased type: hours from one phase to the next, and the most it flies in a week
+ * @property array<string, list<string>> $inspected systems whose work is inspected independently, by chapter, with what is looked at
+ * @property array<string, mixed>|null $outline its drawing in three views, in metres
  * @property-read Collection<int, ProgrammeItem> $items those in force
  * @property-read Collection<int, ProgrammeItem> $programme with those withdrawn
  */
 final class AircraftType extends Model
 {
-    protected $casts = ['phase' => 'array'];
+    protected $casts = ['phase' => 'array', 'inspected' => 'array', 'outline' => 'array'];
 
     /** @return HasMany<ProgrammeItem, $this> */
     public function items(): HasMany

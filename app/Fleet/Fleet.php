@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Fleet;
 
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * @property int $id
@@ -15,4 +16,10 @@ use App\Shared\Model;
 final class Fleet extends Model
 {
     protected $casts = ['task' => 'float'];
+
+    /** @return HasMany<Aircraft, $this> */
+    public function aircraft(): HasMany
+    {
+        return $this->hasMany(Aircraft::class);
+    }
 }

@@ -13,7 +13,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $card_id
  * @property int $person_id
- * @property string $role
+ * @property string $role `perform`, `duplicate`, or `trainee` under a supervisor
+ * @property int|null $under_id who stands over a trainee, and signs
  * @property-read Person $person
  * @property-read Card $card
  */

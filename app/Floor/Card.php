@@ -9,13 +9,17 @@ use App\Fleet\Aircraft;
 use App\Library\CardTemplate;
 use App\Library\ProgrammeItem;
 use App\Shared\Model;
+use App\Shared\Refused;
 use App\Stores\CardPart;
+use App\Stores\Recheck;
+use App\Stores\ToolLoan;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Floor\StepPlace;
 use Jorvel\Core\Visits\VisitPhase;
 
 /**
@@ -26,6 +30,7 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property int $id
  * @property int $visit_id
  * @property int $aircraft_id
+ * @property int $template_id
  * @property int|null $item_id
  * @property int|null $component_id the component that its item is of
  * @property string $number
@@ -48,6 +53,8 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property list<string> $panels that must be open for it
  * @property array<string, string>|null $states of the aircraft that it needs
  * @property list<string> $tools kinds
+ * @property list<string> $systems of the aircraft that whoever works it has their hands in
+ * @property list<string> $covers what its independent inspection looks at
  * @property int|null $finding_id that it fixes
  * @property string|null $not_before the controller holds it until then
  * @property bool $first the controller put it before others
@@ -61,6 +68,10 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property-read Finding|null $finding
  * @property-read Collection<int, Card> $waitsFor
  * @property-read Collection<int, CardPart> $parts
+ * @property-read Collection<int, Presence> $presences
+ * @property-read Collection<int, Handover> $handovers the last one first
+ * @property-read Collection<int, ToolLoan> $loans out now
+ * @property-read Collection<int, Recheck> $rechecks
  * @property-read Visit $visit
  * @property-read Aircraft $aircraft
  * @property-read CardTemplate $template
@@ -85,7 +96,7 @@ final class Card extends Model
 
     protected $casts = [
         'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array', 'states' => 'array', 'tools' => 'array',
-        'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
+        'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
     ];
 
     /** @return BelongsTo<Visit, $this> */
@@ -172,6 +183,50 @@ final class Card extends Model
         return $this->hasMany(CardPart::class);
     }
 
+    /** @return HasMany<Presence, $this> */
+    public function presences(): HasMany
+    {
+        return $this->hasMany(Presence::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Handover, $this> */
+    public function handovers(): HasMany
+    {
+        return $this->hasMany(Handover::class)->orderByDesc('id');
+    }
+
+    /** @return HasMany<ToolLoan, $this> */
+    public function loans(): HasMany
+    {
+        return $this->hasMany(ToolLoan::class)->whereNull('in_at')->orderBy('id');
+    }
+
+    /** @return HasMany<Recheck, $this> where its readings rest on a recalled tool */
+    public function rechecks(): HasMany
+    {
+        return $this->hasMany(Recheck::class);
+    }
+
+    /** @throws Refused for whoever saw an older one; what they sent is still theirs */
+    public function requireVersion(int $seen): void
+    {
+        if ($this->version !== $seen) {
+            throw Refused::stale('Somebody else changed this card while you had it open. It now shows what they did; what you entered is still in its field. Look, then send it again.', $this->version);
+        }
+    }
+
+    /** @return list<StepPlace> load `steps` first */
+    public function order(): array
+    {
+        return array_values($this->steps->map(static fn(Step $s): StepPlace => new StepPlace($s->no, $s->state === Step::DONE, $s->kind === 'finding_prompt', $s->spec['group'] ?? null))->all());
+    }
+
+    /** The step that is worked next; null when all are done. Load `steps` first. */
+    public function nextStep(): ?Step
+    {
+        return $this->steps->first(static fn(Step $s): bool => $s->state !== Step::DONE);
+    }
+
     /** Nothing is left to work on it: closed, or only to be inspected. */
     public function worked(): bool
     {
@@ -205,12 +260,21 @@ final class Card extends Model
     /** Whether the manual still stands at the revision the card was written from. */
     public function revisionCurrent(): bool
     {
-        return $this->revision === $this->template->manual->revision;
+        return $this->revision === $this->template->revisionInForce();
     }
 
-    /** @return list<int> ids of everybody who confirmed one of its steps */
+    /** Whether somebody has had a hand in it, or signed it; load `steps` and `assignments` first. */
+    public function tookPart(int $personId): bool
+    {
+        return $this->signed_by === $personId || in_array($personId, $this->performers(), true);
+    }
+
+    /** @return list<int> ids of everybody who worked one of its steps, and of who stood over a trainee that did; load `steps` and `assignments` first */
     public function performers(): array
     {
-        return array_values($this->steps->pluck('done_by')->filter()->unique()->map(intval(...))->all());
+        $worked = $this->steps->where('kind', '!=', 'inspection')->pluck('done_by')->filter()->unique();
+        $over = $this->assignments->whereIn('person_id', $worked)->pluck('under_id')->filter();
+
+        return array_values($worked->merge($over)->unique()->map(intval(...))->all());
     }
 }

@@ -7,7 +7,9 @@ namespace App\Floor;
 use App\Crew\Person;
 use App\Fleet\Aircraft;
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
@@ -20,6 +22,12 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $chapter
  * @property string $place
  * @property string $extent
+ * @property string $severity `minor`, `major` or `critical`
+ * @property int|null $step_no at which it was found
+ * @property array{view: string, x: float, y: float}|null $spot on one view of the drawing, in metres
+ * @property list<list<array{float, float}>>|null $sketch strokes, 0 to 1 across and down
+ * @property int|null $repeat_of the same place before, not long ago
+ * @property string|null $fixed_how
  * @property string $state
  * @property string $raised_at
  * @property float|null $fix_hours reckoned with
@@ -28,9 +36,20 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Card $card
  * @property-read Card|null $fixCard
  * @property-read Person $raiser
+ * @property-read Collection<int, Photo> $photos
  */
 final class Finding extends Model
 {
+    public const OPEN = 'open';
+
+    protected $casts = ['spot' => 'array', 'sketch' => 'array'];
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class)->orderBy('id');
+    }
+
     /** @return BelongsTo<Aircraft, $this> */
     public function aircraft(): BelongsTo
     {

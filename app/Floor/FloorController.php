@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Floor;
 
 use App\Floor\View\CardView;
-use App\Floor\View\FindingView;
 use App\Floor\View\FloorView;
 use App\Floor\View\Preview;
 use App\Shared\Http\RoomRequest;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Refused;
+use App\Stores\ToolDesk;
 use Illuminate\Http\JsonResponse;
 use Jorvel\Core\Shared\InputError;
 use OpenApi\Attributes as OA;
@@ -25,7 +25,7 @@ final class FloorController
     }
 
     #[OA\Get(path: '/api/cards/{id}', operationId: 'card', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'One card', content: new OA\JsonContent(ref: CardView::class))])]
-    public function show(int $id, ViewRequest $request, ReadFloor $read): JsonResponse
+    public function show(int $id, ViewRequest $request, ReadCard $read): JsonResponse
     {
         return $this->answer($this->card($id), $request, $read);
     }
@@ -35,7 +35,7 @@ final class FloorController
         new OA\Property(property: 'entries', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
         new OA\Property(property: 'tool', type: 'string'), new OA\Property(property: 'note', type: 'string'),
     ])), responses: [new OA\Response(response: 200, description: 'The card as it now stands', content: new OA\JsonContent(ref: CardView::class))])]
-    public function work(int $id, int $no, StepRequest $request, WorkStep $work, ReadFloor $read): JsonResponse
+    public function work(int $id, int $no, StepRequest $request, WorkStep $work, ReadCard $read): JsonResponse
     {
         $card = $this->card($id);
         $work($request->person(), $card, $no, $request->step());
@@ -58,43 +58,72 @@ final class FloorController
             return new JsonResponse(new Preview('invalid', $e->getMessage(), null));
         }
 
-        return new JsonResponse(new Preview($result->verdict->value, ReadFloor::said($result->verdict->value, $result->margin, $result->unit->value), $result->value));
+        return new JsonResponse(new Preview($result->verdict->value, ReadCard::said($result->verdict->value, $result->margin, $result->unit->value), $result->value));
     }
 
-    #[OA\Post(path: '/api/cards/{id}/sign', operationId: 'signCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'spent', description: 'hours that it took; as planned where absent', type: 'number', nullable: true)])), responses: [new OA\Response(response: 200, description: 'The card, signed', content: new OA\JsonContent(ref: CardView::class))])]
-    public function sign(int $id, SignRequest $request, SignCard $sign, ReadFloor $read): JsonResponse
+    #[OA\Post(path: '/api/cards/{id}/sign', operationId: 'signCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'spent', description: 'hours that it took; as planned where absent', type: 'number', nullable: true), new OA\Property(property: 'counted', description: 'what came back, by loan', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))])), responses: [new OA\Response(response: 200, description: 'The card, signed', content: new OA\JsonContent(ref: CardView::class))])]
+    public function sign(int $id, SignRequest $request, SignCard $sign, ReadCard $read): JsonResponse
     {
         $card = $this->card($id);
-        $sign->sign($request->person(), $card, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value(), $request->input('spent') === null ? null : $request->float('spent'));
+        $sign->sign($request->person(), $card, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value(), $request->input('spent') === null ? null : $request->float('spent'), $request->counted());
 
         return $this->answer($card, $request, $read);
     }
 
-    #[OA\Post(path: '/api/cards/{id}/inspect', operationId: 'inspectCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, inspected', content: new OA\JsonContent(ref: CardView::class))])]
-    public function inspect(int $id, SignRequest $request, SignCard $sign, ReadFloor $read): JsonResponse
+    #[OA\Post(path: '/api/cards/{id}/inspect', operationId: 'inspectCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'covers', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, inspected', content: new OA\JsonContent(ref: CardView::class))])]
+    public function inspect(int $id, SignRequest $request, SignCard $sign, ReadCard $read): JsonResponse
     {
         $card = $this->card($id);
-        $sign->inspect($request->person(), $card, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value());
+        $sign->inspect($request->person(), $card, $request->integer('version'), $request->covers(), $request->string('stamp')->value(), $request->string('pin')->value());
 
         return $this->answer($card, $request, $read);
     }
 
-    #[OA\Post(path: '/api/cards/{id}/findings', operationId: 'raiseFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['place', 'extent'], properties: [new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'extent', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card with its finding', content: new OA\JsonContent(ref: CardView::class))])]
-    public function raise(int $id, RaiseRequest $request, RaiseFinding $raise, ReadFloor $read): JsonResponse
+    #[OA\Post(path: '/api/cards/{id}/steps/{no}/inspect', operationId: 'inspectStep', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'no', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'covers', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'covers', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card with its step inspected', content: new OA\JsonContent(ref: CardView::class))])]
+    public function inspectStep(int $id, int $no, SignRequest $request, SignCard $sign, ReadCard $read): JsonResponse
     {
         $card = $this->card($id);
-        $raise->raise($request->person(), $card, $request->string('place')->value(), $request->string('extent')->value());
+        $sign->inspectStep($request->person(), $card, $no, $request->integer('version'), $request->covers(), $request->string('stamp')->value(), $request->string('pin')->value());
 
         return $this->answer($card, $request, $read);
     }
 
-    #[OA\Post(path: '/api/findings/{id}/fixed', operationId: 'fixFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['how', 'stamp', 'pin'], properties: [new OA\Property(property: 'how', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The finding, fixed', content: new OA\JsonContent(ref: FindingView::class))])]
-    public function fixed(int $id, FixedRequest $request, RaiseFinding $raise, ReadFloor $read): JsonResponse
+    #[OA\Post(path: '/api/cards/{id}/hand-over', operationId: 'handOver', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'said'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'said', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, handed over with its state in words', content: new OA\JsonContent(ref: CardView::class))])]
+    public function handOver(int $id, HandOverRequest $request, HandCardOver $handOver, ReadCard $read): JsonResponse
     {
-        $finding = Finding::with(['card.assignments', 'aircraft', 'raiser'])->findOrFail($id);
-        $raise->fixed($request->person(), $finding, $request->string('how')->value(), $request->string('stamp')->value(), $request->string('pin')->value());
+        $card = $this->card($id);
+        $handOver->give($request->person(), $card, $request->integer('version'), $request->string('said')->value());
 
-        return new JsonResponse($read->finding($finding, $finding->aircraft->mark, $finding->card));
+        return $this->answer($card, $request, $read);
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/take-over', operationId: 'takeOver', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The card, taken over', content: new OA\JsonContent(ref: CardView::class))])]
+    public function takeOver(int $id, OnCardRequest $request, HandCardOver $handOver, ReadCard $read): JsonResponse
+    {
+        $card = $this->card($id);
+        $handOver->take($request->person(), $card);
+
+        return $this->answer($card, $request, $read);
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/clear', operationId: 'callClear', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['person'], properties: [new OA\Property(property: 'person', type: 'integer')])), responses: [new OA\Response(response: 200, description: 'The card without that person at it', content: new OA\JsonContent(ref: CardView::class))])]
+    public function clear(int $id, ClearRequest $request, HandCardOver $handOver, ReadCard $read): JsonResponse
+    {
+        $card = $this->card($id);
+        $handOver->clear($request->person(), $card, $request->integer('person'));
+
+        return $this->answer($card, $request, $read);
+    }
+
+    #[OA\Post(path: '/api/cards/{id}/loans', operationId: 'takeOut', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(properties: [new OA\Property(property: 'tool', type: 'string'), new OA\Property(property: 'what', type: 'string'), new OA\Property(property: 'quantity', type: 'integer')])), responses: [new OA\Response(response: 200, description: 'The card with what is out on it', content: new OA\JsonContent(ref: CardView::class))])]
+    public function takeOut(int $id, TakeOutRequest $request, ToolDesk $desk, ReadCard $read): JsonResponse
+    {
+        $card = $this->card($id);
+        $request->filled('tool')
+            ? $desk->takeOut($request->person(), $card, $request->string('tool')->value())
+            : $desk->outSmall($request->person(), $card, $request->string('what')->value(), $request->integer('quantity'));
+
+        return $this->answer($card, $request, $read);
     }
 
     private function card(int $id): Card
@@ -102,7 +131,7 @@ final class FloorController
         return Card::with(['assignments', 'aircraft.type', 'template.manual'])->findOrFail($id);
     }
 
-    private function answer(Card $card, RoomRequest $request, ReadFloor $read): JsonResponse
+    private function answer(Card $card, RoomRequest $request, ReadCard $read): JsonResponse
     {
         return new JsonResponse($read->card($card, $request->person()));
     }

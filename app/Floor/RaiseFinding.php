@@ -10,20 +10,25 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 
-/** Something is wrong: it becomes a finding, and later it is fixed or deferred. */
+/** Something is wrong: it becomes a finding, told at once if the same place was found before, and later it is fixed or deferred. */
 final readonly class RaiseFinding
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private SystemHistory $history) {}
 
-    public function raise(Person $by, Card $card, string $place, string $extent): Finding
+    public function raise(Person $by, Card $card, NewFinding $new): Finding
     {
-        return DB::transaction(function () use ($by, $card, $place, $extent): Finding {
+        return DB::transaction(function () use ($by, $card, $new): Finding {
+            $chapter = $new->chapter ?? $card->template->chapter;
+            $before = $this->history->samePlace($card->aircraft, $chapter, $new->place);
             $finding = Finding::create([
                 'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id,
-                'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $card->template->chapter,
-                'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $this->clock->now(),
+                'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $chapter, 'severity' => $new->severity, 'step_no' => $new->step,
+                'place' => $new->place, 'extent' => $new->extent, 'spot' => $new->spot, 'sketch' => $new->sketch, 'repeat_of' => $before?->id,
+                'state' => Finding::OPEN, 'raised_at' => (string) $this->clock->now(),
             ]);
-            $this->records->write($by, 'finding.raised', "finding:{$finding->id}", ['number' => $finding->number, 'card' => $card->number, 'place' => $place, 'extent' => $extent]);
+            $this->records->write($by, 'finding.raised', "finding:{$finding->id}", [
+                'number' => $finding->number, 'card' => $card->number, 'place' => $new->place, 'extent' => $new->extent, 'severity' => $new->severity, 'repeat_of' => $before?->number,
+            ]);
 
             return $finding;
         });
@@ -32,7 +37,7 @@ final readonly class RaiseFinding
     public function fixed(Person $by, Finding $finding, string $how, string $stamp, string $pin): void
     {
         DB::transaction(function () use ($by, $finding, $how, $stamp, $pin): void {
-            if ($finding->refresh()->state !== 'open') {
+            if ($finding->refresh()->state !== Finding::OPEN) {
                 throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
             }
             $by->requireSignature($stamp, $pin);

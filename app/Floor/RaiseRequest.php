@@ -6,7 +6,7 @@ namespace App\Floor;
 
 use App\Shared\Http\RoomRequest;
 
-/** A finding: where, and how far it goes. */
+/** A finding: where, how far it goes, how bad it is, and where it shows on the drawing. */
 final class RaiseRequest extends RoomRequest
 {
     public function authorize(): bool
@@ -20,6 +20,33 @@ final class RaiseRequest extends RoomRequest
         return [
             'place' => 'required|string|max:200',
             'extent' => 'required|string|max:1000',
+            'severity' => 'sometimes|in:minor,major,critical',
+            'chapter' => ['sometimes', 'nullable', 'string', 'regex:/^\d{2}(-\d{2})?$/'],
+            'step' => 'sometimes|nullable|integer|min:1',
+            'spot' => 'sometimes|nullable|array:view,x,y',
+            'spot.view' => 'required_with:spot|in:side,top,front',
+            'spot.x' => 'required_with:spot|numeric|between:-100,100',
+            'spot.y' => 'required_with:spot|numeric|between:-100,100',
+            'sketch' => 'sometimes|nullable|array|max:200',
+            'sketch.*' => 'array|min:1|max:600',
+            'sketch.*.*' => 'array|size:2',
+            'sketch.*.*.*' => 'numeric|between:0,1',
         ];
+    }
+
+    public function finding(): NewFinding
+    {
+        $spot = $this->input('spot');
+        $sketch = $this->input('sketch');
+
+        return new NewFinding(
+            trim($this->string('place')->value()),
+            trim($this->string('extent')->value()),
+            $this->string('severity', 'minor')->value(),
+            $this->input('chapter') === null ? null : $this->string('chapter')->value(),
+            $this->input('step') === null ? null : $this->integer('step'),
+            is_array($spot) ? ['view' => (string) $spot['view'], 'x' => (float) $spot['x'], 'y' => (float) $spot['y']] : null,
+            is_array($sketch) && $sketch !== [] ? array_values(array_map(static fn(array $stroke): array => array_values(array_map(static fn(array $p): array => [round((float) $p[0], 4), round((float) $p[1], 4)], $stroke)), $sketch)) : null,
+        );
     }
 }

@@ -22,12 +22,24 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $fitted_at
  * @property string|null $removed_at
  * @property int|null $carried_by
+ * @property list<string> $against systems that must not be energised, moved or pressurised while it is on; `*` for all
+ * @property bool $open_line a line or connector left open
+ * @property string|null $storage where what was taken off for it is kept
+ * @property-read Finding|null $carrier
  * @property-read Card $card
  * @property-read Person $fitter
  * @property-read Aircraft $aircraft
  */
 final class SafingDevice extends Model
 {
+    protected $casts = ['against' => 'array', 'open_line' => 'boolean'];
+
+    /** @return BelongsTo<Finding, $this> the finding whose deferral carries it */
+    public function carrier(): BelongsTo
+    {
+        return $this->belongsTo(Finding::class, 'carried_by');
+    }
+
     /** @return BelongsTo<Card, $this> */
     public function card(): BelongsTo
     {

@@ -14,6 +14,18 @@ final class SignRequest extends RoomRequest
         return $this->mayOnCard(str_ends_with($this->path(), '/inspect') ? 'inspect' : 'work', (int) $this->route('id'));
     }
 
+    /** @return list<string> what the inspector looked at */
+    public function covers(): array
+    {
+        return array_values(array_map(strval(...), $this->array('covers')));
+    }
+
+    /** @return array<array-key, int> what came back, by loan */
+    public function counted(): array
+    {
+        return array_map(intval(...), $this->array('counted'));
+    }
+
     /** @return array<string, string|list<string>> */
     public function rules(): array
     {
@@ -21,6 +33,10 @@ final class SignRequest extends RoomRequest
             'version' => 'required|integer',
             'stamp' => 'required|string|max:20',
             'pin' => 'required|string|max:20',
+            'covers' => 'sometimes|array',
+            'covers.*' => 'string|max:80',
+            'counted' => 'sometimes|array',
+            'counted.*' => 'integer|min:0|max:10000',
             'spent' => 'sometimes|nullable|numeric|gt:0|max:1000',
         ];
     }

@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property int $card_id
  * @property int $no
- * @property string $kind `caution`, `instruction`, `safing_fit`, `safing_remove`, `measurement`, `torque`, `test`, `rig`, `finding_prompt`
+ * @property string $kind see {@see Work\StepKinds} and docs/steps.md; `inspection` besides
  * @property string $title
  * @property string $text
  * @property array<string, mixed> $spec what its kind needs: docs/steps.md
@@ -52,6 +52,26 @@ final class Step extends Model
             'tool_kind' => $this->spec['tool_kind'],
             'limit' => ['kind' => 'range', 'unit' => $found['unit'], 'min' => $found['min'], 'max' => $found['max']],
         ];
+    }
+
+    /** What it does to a system, in words: "pressurises hydraulics"; null for a step that acts on none. */
+    public function acts(): ?string
+    {
+        $acts = $this->spec['acts'] ?? null;
+
+        return $acts === null ? null : "{$acts['how']} ".implode(' and ', $acts['systems']);
+    }
+
+    /** @return list<string> that it energises, moves or pressurises */
+    public function systems(): array
+    {
+        return $this->spec['acts']['systems'] ?? [];
+    }
+
+    /** The kind of tool that its readings or its use need. */
+    public function toolKind(): ?string
+    {
+        return $this->spec['reading']['tool_kind'] ?? $this->spec['real']['tool_kind'] ?? $this->spec['tool_kind'] ?? null;
     }
 
     /** @return BelongsTo<Card, $this> */

@@ -20,14 +20,14 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Brings a programme, flying or planned sectors in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
+ * Brings a programme, a manual's revision, flying or planned sectors in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
  *
  * The preview carries a fingerprint of what it was compared with; if that has changed by the time it is applied, it is
  * refused and looked at again.
  */
 final readonly class BringIn
 {
-    public function __construct(private DueBook $book, private FlyingLog $log, private Clock $clock, private Records $records) {}
+    public function __construct(private DueBook $book, private FlyingLog $log, private Clock $clock, private Records $records, private BringRevision $revisions) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
     public function look(Person $by, string $kind, string $name, string $payload): ImportView
@@ -52,6 +52,7 @@ final readonly class BringIn
             match ($import->kind) {
                 'flying' => $this->applyFlying($by, $import),
                 'sectors' => $this->applySectors($import),
+                'revision' => $this->revisions->apply(RevisionFile::read($import->payload)),
                 default => $this->applyProgramme($import),
             };
             $import->update(['state' => 'applied']);
@@ -67,6 +68,7 @@ final readonly class BringIn
         return match ($kind) {
             'flying' => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
             'sectors' => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
+            'revision' => $this->revisions->compare(RevisionFile::read($payload)),
             default => $this->compareProgramme(self::programme($kind, $payload)),
         };
     }
@@ -237,12 +239,13 @@ final readonly class BringIn
     private function view(Import $import, array $changes, array $dates): ImportView
     {
         $n = count($changes);
-        $what = ['flying' => 'counter', 'sectors' => 'sector'][$import->kind] ?? 'item';
+        $what = ['flying' => 'counter', 'sectors' => 'sector', 'revision' => 'passage'][$import->kind] ?? 'item';
         $what .= $n === 1 ? '' : 's';
         $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->what === 'first stop moves'));
         $moved = count(array_filter($dates, static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop')));
         $sentence = match (true) {
             $import->state === 'applied' => "Applied: {$n} {$what} changed.",
+            $import->kind === 'revision' => "Applying this changes {$n} ".($n === 1 ? 'passage or method' : 'passages and methods').'; '.count($dates).' card templates and open cards must then be re-read before anyone starts on them.',
             $n === 0 => 'This file changes nothing: everything in it is already so.',
             default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates').' and '.($moves === 0 ? 'no first stop.' : "the first stop of {$moves} aircraft."),
         };

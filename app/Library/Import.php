@@ -11,7 +11,7 @@ use App\Shared\Model;
  *
  * @property int $id
  * @property int $person_id
- * @property string $kind `programme`, `programme-csv`, `flying` or `sectors`
+ * @property string $kind `programme`, `programme-csv`, `revision`, `flying` or `sectors`
  * @property string $name of the file
  * @property string $payload the file's text
  * @property string $base fingerprint of what the preview was made against

@@ -26,7 +26,7 @@ final class LibraryController
         $templates = CardTemplate::with('manual')->orderBy('code')->get();
         $types = AircraftType::withCount('items')->orderBy('code')->get();
         $codes = $types->pluck('code', 'id');
-        $stale = $templates->filter(static fn(CardTemplate $t): bool => $t->revision !== $t->manual->revision);
+        $stale = $templates->filter(static fn(CardTemplate $t): bool => $t->revision !== $t->revisionInForce());
         $sentence = match ($stale->count()) {
             0 => 'Every card template stands at its manual\'s revision.',
             1 => "{$stale->first()?->code} must be re-read: its manual has a newer revision.",
@@ -37,7 +37,7 @@ final class LibraryController
             $sentence,
             array_values($types->map(static fn(AircraftType $t): ProgrammeView => new ProgrammeView($t->code, $t->name, $t->arrangement, (int) $t->getAttribute('items_count')))->all()),
             array_values(Manual::orderBy('code')->get()->map(static fn(Manual $m): ManualView => new ManualView($m->code, $m->title, $m->revision, $templates->where('manual_id', $m->id)->count(), $stale->where('manual_id', $m->id)->count()))->all()),
-            array_values($templates->map(static fn(CardTemplate $t): TemplateView => new TemplateView($t->code, $codes[$t->type_id], $t->title, $t->chapter, $t->manual->code, $t->revision, $t->revision === $t->manual->revision ? 'clear' : 'stop', count($t->steps), $t->hours, $t->critical))->all()),
+            array_values($templates->map(static fn(CardTemplate $t): TemplateView => new TemplateView($t->code, $codes[$t->type_id], $t->title, $t->chapter, $t->manual->code, $t->revision, $t->revision === $t->revisionInForce() ? 'clear' : 'stop', count($t->steps), $t->hours, $t->critical))->all()),
         ));
     }
 

@@ -18,7 +18,7 @@ final class LookRequest extends RoomRequest
     public function rules(): array
     {
         return [
-            'kind' => 'required|in:programme,programme-csv,flying,sectors',
+            'kind' => 'required|in:programme,programme-csv,revision,flying,sectors',
             'name' => 'required|string|max:200',
             'text' => 'required|string|max:4000000',
         ];

@@ -14,6 +14,7 @@ use App\Floor\Step;
 use App\Release\View\BlockerView;
 use App\Shared\Clock;
 use App\Shared\Words;
+use App\Stores\ToolLoan;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Jorvel\Core\Release\CardState;
@@ -32,7 +33,7 @@ final readonly class Readiness
     {
         return Visit::with([
             'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
-            'cards.readings' => static fn($q) => $q->where('stands', true),
+            'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.loans', 'cards.rechecks.byCard',
         ]);
     }
 
@@ -48,7 +49,7 @@ final readonly class Readiness
             array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c))->all()),
             array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
             array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
-            [],
+            array_values($visit->cards->flatMap(static fn(Card $c) => $c->loans)->map(static fn(ToolLoan $l): string => (string) $l->id)->all()),
             $visit->cards->flatMap(static fn(Card $c) => $c->readings)->pluck('verdict', 'id')->all(),
             new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
         );
@@ -63,6 +64,12 @@ final readonly class Readiness
 
             return $run === null || $run->as_left !== null ? [] : $run->solution['recheck'];
         })->all();
+        // Readings that rest on a recalled tool, until they are taken again.
+        foreach ($card->rechecks as $again) {
+            if ($again->byCard->state !== Card::CLOSED) {
+                $recheck[] = "card {$again->byCard->number}";
+            }
+        }
 
         return new CardState(
             (string) $card->id,
@@ -88,6 +95,7 @@ final readonly class Readiness
             'finding_open', 'deferral_invalid' => ['Finding '.$visit->aircraft->findings->firstWhere('id', $id)?->number, '/deferrals'],
             'safing_left' => $this->device($visit, $id),
             'not_authorised' => [$certifier->name, '/crew'],
+            'tool_out' => $this->loan($visit, $id),
             default => $this->cardName($visit, $id),
         };
 
@@ -108,6 +116,14 @@ final readonly class Readiness
         $reading = $visit->cards->flatMap(static fn(Card $c) => $c->readings)->firstWhere('id', $id);
 
         return ["Reading \"{$reading?->point}\", {$reading?->value} {$reading?->unit},", "/floor/{$reading?->card_id}"];
+    }
+
+    /** @return array{string, string} */
+    private function loan(Visit $visit, int $id): array
+    {
+        $loan = $visit->cards->flatMap(static fn(Card $c) => $c->loans)->firstWhere('id', $id);
+
+        return [ucfirst((string) $loan?->what).', out on card '.$visit->cards->firstWhere('id', $loan?->card_id)?->number.',', '/stores'];
     }
 
     /** @return array{string, string} */

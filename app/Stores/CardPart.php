@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Floor\Card;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -14,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $part_id
  * @property int $quantity
  * @property-read Part $part
+ * @property-read Card $card
  */
 final class CardPart extends Model
 {
@@ -21,5 +23,11 @@ final class CardPart extends Model
     public function part(): BelongsTo
     {
         return $this->belongsTo(Part::class);
+    }
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class);
     }
 }

@@ -4,46 +4,52 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
-use App\Floor\Reading;
-use App\Shared\Clock;
-use App\Shared\Words;
+use App\Shared\Http\ViewRequest;
 use App\Stores\View\StoresView;
-use App\Stores\View\StoreTool;
+use App\Stores\View\ToolRoom;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Unit;
 use OpenApi\Attributes as OA;
 
-/** The room Stores: tools and their calibration. */
+/** The room Stores: tools and their calibration, parts, what is out. */
 final class StoresController
 {
-    #[OA\Get(path: '/api/stores', operationId: 'stores', responses: [new OA\Response(response: 200, description: 'Tools, those not usable first', content: new OA\JsonContent(ref: StoresView::class))])]
-    public function index(Clock $clock): JsonResponse
+    #[OA\Get(path: '/api/stores', operationId: 'stores', responses: [new OA\Response(response: 200, description: 'Tools and parts, those not usable first', content: new OA\JsonContent(ref: StoresView::class))])]
+    public function index(ViewRequest $request, ReadStores $read): JsonResponse
     {
-        $today = $clock->today();
-        $readings = Reading::selectRaw('tool_id, count(*) as n')->groupBy('tool_id')->pluck('n', 'tool_id');
-        $tools = Tool::orderBy('code')->get()->map(static function (Tool $t) use ($today, $readings): StoreTool {
-            $why = $t->unusable($today);
-            $days = $today->daysUntil(Day::parse($t->cal_due));
-            $unit = Unit::parse($t->unit)->label();
+        return new JsonResponse($read->all($request->person()));
+    }
 
-            return new StoreTool(
-                $t->code,
-                $t->title,
-                $t->kind,
-                Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to ".Words::number($t->resolution, 3),
-                $t->cal_due,
-                $why !== null ? 'stop' : ($days <= 14 ? 'watch' : 'clear'),
-                $why ?? 'calibration runs out '.Words::fromNow($days),
-                $t->place,
-                (int) ($readings[$t->id] ?? 0),
-            );
-        })->sortBy(static fn(StoreTool $t): array => [['stop' => 0, 'watch' => 1, 'clear' => 2][$t->state], $t->code])->values();
-        $out = $tools->where('state', 'stop')->count();
+    #[OA\Get(path: '/api/tools/{code}', operationId: 'tool', parameters: [new OA\PathParameter(name: 'code', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'One tool, and what rests on it when it is recalled', content: new OA\JsonContent(ref: ToolRoom::class))])]
+    public function tool(string $code, ViewRequest $request, ReadStores $read): JsonResponse
+    {
+        return new JsonResponse($read->one($code, $request->person()));
+    }
 
-        return new JsonResponse(new StoresView(
-            $tools->isEmpty() ? 'No tool yet.' : ($out === 0 ? 'Every tool may be used.' : "{$out} of {$tools->count()} tools must not be used today."),
-            $tools->all(),
-        ));
+    #[OA\Post(path: '/api/tools/{code}/checks', operationId: 'checkTool', parameters: [new OA\PathParameter(name: 'code', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'good', 'note'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'good', type: 'boolean'), new OA\Property(property: 'note', type: 'string'), new OA\Property(property: 'cal_due', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool, checked or recalled', content: new OA\JsonContent(ref: ToolRoom::class))])]
+    public function check(string $code, CheckToolRequest $request, CheckTool $check, ReadStores $read): JsonResponse
+    {
+        $check($request->person(), Tool::where('code', $code)->firstOrFail(), Day::parse($request->string('date')->value()), $request->boolean('good'), $request->string('note')->value(), $request->filled('cal_due') ? Day::parse($request->string('cal_due')->value()) : null);
+
+        return new JsonResponse($read->one($code, $request->person()));
+    }
+
+    #[OA\Post(path: '/api/recalls/{id}/rechecks', operationId: 'openRechecks', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The tool with its re-checks open', content: new OA\JsonContent(ref: ToolRoom::class))])]
+    public function recheck(int $id, ViewRequest $request, OpenRechecks $open, ReadStores $read): JsonResponse
+    {
+        Gate::authorize('keep', Tool::class);
+        $recall = ToolRecall::with('tool')->findOrFail($id);
+        $open($request->person(), $recall);
+
+        return new JsonResponse($read->one($recall->tool->code, $request->person()));
+    }
+
+    #[OA\Post(path: '/api/loans/{id}/in', operationId: 'countIn', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['counted'], properties: [new OA\Property(property: 'counted', type: 'integer')])), responses: [new OA\Response(response: 200, description: 'The room with it back', content: new OA\JsonContent(ref: StoresView::class))])]
+    public function countIn(int $id, CountInRequest $request, ToolDesk $desk, ReadStores $read): JsonResponse
+    {
+        $desk->in($request->person(), ToolLoan::findOrFail($id), $request->integer('counted'));
+
+        return new JsonResponse($read->all($request->person()));
     }
 }

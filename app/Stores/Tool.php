@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stores;
 
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Jorvel\Core\Bench\Instrument;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Unit;
@@ -24,10 +25,17 @@ use Jorvel\Core\Shared\Unit;
  * @property string $cal_due
  * @property string $state `in`, `calibration` or `recalled`
  * @property string $place
+ * @property-read ToolLoan|null $loan where it is out now
  */
 final class Tool extends Model
 {
     protected $casts = ['resolution' => 'float', 'uncertainty' => 'float', 'low' => 'float', 'high' => 'float'];
+
+    /** @return HasOne<ToolLoan, $this> */
+    public function loan(): HasOne
+    {
+        return $this->hasOne(ToolLoan::class)->whereNull('in_at');
+    }
 
     public function instrument(): Instrument
     {

@@ -24,21 +24,27 @@ final readonly class Assign
     /** @throws Refused with the reason when the person does not fit */
     public function add(Person $by, Card $card, int $personId, string $role): void
     {
+        $role = $role === 'trainee' ? 'perform' : $role;
         $person = Person::with('qualifications')->findOrFail($personId);
         $why = $this->why($person, $card, $role);
         if ($why !== null) {
             throw Refused::because("{$person->name} {$why}. Nobody was assigned.");
         }
         DB::transaction(function () use ($by, $card, $person, $role): void {
-            Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $person->id, 'role' => $role]);
-            $this->records->write($by, 'card.assigned', "card:{$card->id}", ['person' => $person->stamp, 'role' => $role]);
+            $as = $person->trainee && $role === 'perform' ? 'trainee' : $role;
+            Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $person->id, 'role' => $as], ['under_id' => $as === 'trainee' ? $person->supervisor_id : null]);
+            $this->records->write($by, 'card.assigned', "card:{$card->id}", ['person' => $person->stamp, 'role' => $as, 'under' => $as === 'trainee' ? $person->supervisor_id : null]);
         });
     }
 
     public function remove(Person $by, Card $card, int $personId, string $role): void
     {
-        if ($role === 'perform' && $card->steps->contains('done_by', $personId)) {
+        if ($role !== 'duplicate' && $card->steps->contains('done_by', $personId)) {
             throw Refused::because('This person has already worked steps of the card and stays on it.');
+        }
+        $under = $card->assignments->firstWhere('under_id', $personId);
+        if ($role === 'perform' && $under !== null) {
+            throw Refused::because('A trainee works on this card under this person. Take the trainee off first.');
         }
         DB::transaction(function () use ($by, $card, $personId, $role): void {
             Assignment::where(['card_id' => $card->id, 'person_id' => $personId, 'role' => $role])->delete();
@@ -61,6 +67,15 @@ final readonly class Assign
     /** Why a person does not fit a card in a role on the day the visit begins, or today if it has begun. */
     public function why(Person $person, Card $card, string $role): ?string
     {
+        if ($person->trainee && $role === 'perform') {
+            $over = Person::find($person->supervisor_id);
+
+            return match (true) {
+                $over === null => 'is a trainee without a supervisor',
+                $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $over->id && $a->role === 'perform') => null,
+                default => "is a trainee: put the supervisor, {$over->name}, on the card first",
+            };
+        }
         $on = Day::fromNumber(max(Day::parse($card->visit->start)->number, $this->clock->today()->number));
         $other = $role === 'perform' ? 'duplicate' : 'perform';
         $tookPart = ($role === 'duplicate' && $card->steps->contains('done_by', $person->id))

@@ -19,7 +19,7 @@ final class AssignRequest extends RoomRequest
     {
         return [
             'person' => 'required|integer|exists:people,id',
-            'role' => 'required|in:perform,duplicate',
+            'role' => 'required|in:perform,duplicate,trainee',
             'remove' => 'sometimes|boolean',
         ];
     }

@@ -66,7 +66,7 @@ final readonly class VisitFrame
             VisitPhase::from($c->phase),
             $c->panels,
             $c->states['jacks'] ?? null,
-            in_array($c->makes, ['induct', 'safe', 'last', 'fix'], true) ? null : $c->makes,
+            in_array($c->makes, ['induct', 'safe', 'last', 'fix', 'recheck'], true) ? null : $c->makes,
             $c->finding === null ? [] : [(string) $c->finding->card_id],
         ))->all()));
         $ids = $cards->modelKeys();

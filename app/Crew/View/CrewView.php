@@ -12,7 +12,13 @@ final readonly class CrewView
 {
     public function __construct(
         #[OA\Property] public string $sentence,
+        /** @var list<LapseView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LapseView::class))] public array $lapses,
         /** @var list<PersonView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: PersonView::class))] public array $people,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $shifts,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
     ) {}
 }

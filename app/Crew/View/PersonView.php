@@ -17,6 +17,11 @@ final readonly class PersonView
         #[OA\Property] public string $role,
         #[OA\Property] public string $base,
         #[OA\Property] public string $shift,
+        #[OA\Property] public string $today,
+        #[OA\Property] public bool $trainee,
+        #[OA\Property] public ?string $supervisor,
+        /** @var list<AwayView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AwayView::class))] public array $away,
         /** @var list<QualificationView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationView::class))] public array $held,
         #[OA\Property] public int $cards,

@@ -18,7 +18,11 @@ final readonly class CardRow
         #[OA\Property] public string $state,
         #[OA\Property] public bool $mine,
         #[OA\Property] public bool $inspection,
+        #[OA\Property] public ?string $inspectWhy,
         #[OA\Property] public ?string $hold,
+        #[OA\Property] public ?string $handedOver,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $there,
         #[OA\Property] public int $stepsDone,
         #[OA\Property] public int $steps,
         #[OA\Property] public string $zone,

@@ -18,8 +18,11 @@ final readonly class FindingView
         #[OA\Property] public int $cardId,
         #[OA\Property] public string $place,
         #[OA\Property] public string $extent,
+        #[OA\Property] public string $severity,
+        #[OA\Property] public string $chapter,
         #[OA\Property] public string $state,
         #[OA\Property] public string $raisedBy,
         #[OA\Property] public string $raisedAt,
+        #[OA\Property] public int $photos,
     ) {}
 }

@@ -6,7 +6,7 @@ namespace App\Floor\View;
 
 use OpenApi\Attributes as OA;
 
-/** A device now fitted. */
+/** A device now fitted, or a line left open. */
 #[OA\Schema]
 final readonly class SafingView
 {
@@ -19,6 +19,14 @@ final readonly class SafingView
         #[OA\Property] public int $cardId,
         #[OA\Property] public string $since,
         #[OA\Property] public string $by,
-        #[OA\Property] public ?int $removedBy,
+        #[OA\Property] public bool $openLine,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $against,
+        #[OA\Property] public ?string $storage,
+        #[OA\Property] public ?string $carriedBy,
+        #[OA\Property] public ?int $removerCard,
+        #[OA\Property] public ?int $removerStep,
+        #[OA\Property] public ?string $remover,
+        #[OA\Property] public int $days,
     ) {}
 }

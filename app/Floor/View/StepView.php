@@ -18,8 +18,12 @@ final readonly class StepView
         #[OA\Property(type: 'object', additionalProperties: true)] public object $spec,
         #[OA\Property] public string $state,
         #[OA\Property] public ?string $held,
+        #[OA\Property] public ?string $acts,
+        /** @var list<HoldView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: HoldView::class))] public array $holds,
         #[OA\Property] public ?string $startedAt,
         #[OA\Property] public ?int $heldFor,
+        #[OA\Property(type: 'object', additionalProperties: true)] public object $result,
         #[OA\Property] public ?string $doneBy,
         #[OA\Property] public ?string $doneAt,
         /** @var list<ReadingView> */

@@ -14,5 +14,11 @@ final readonly class StoresView
         #[OA\Property] public string $sentence,
         /** @var list<StoreTool> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTool::class))] public array $tools,
+        /** @var list<StorePart> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StorePart::class))] public array $parts,
+        /** @var list<LoanRow> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LoanRow::class))] public array $out,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
     ) {}
 }

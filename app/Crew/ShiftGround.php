@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew;
+
+use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Crew\Qualified;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Near;
+
+/** What a crew is made on: the slots of a shift, and the people of its base. */
+final readonly class ShiftGround
+{
+    /**
+     * @param list<ShiftSlot> $slots
+     * @param Collection<int, Person> $people with `qualifications` and `rotaDays`
+     */
+    public function __construct(
+        public string $base,
+        public Day $day,
+        public string $shift,
+        public Instant $from,
+        public Instant $until,
+        public array $slots,
+        public Collection $people,
+    ) {}
+
+    /** Hours of the shift. */
+    public function length(): float
+    {
+        return ($this->until->epoch() - $this->from->epoch()) / 3600;
+    }
+
+    public function there(Person $person): bool
+    {
+        return $person->shiftOn($this->day) === $this->shift;
+    }
+
+    /** @param array<array-key, int> $places person by slot */
+    public function given(int $person, array $places): float
+    {
+        return array_sum(array_map(static fn(ShiftSlot $s): float => ($places[$s->slot->id] ?? null) === $person ? $s->slot->hours : 0.0, $this->slots));
+    }
+
+    /** @param array<array-key, int> $places */
+    public function free(Person $person, array $places): float
+    {
+        return $this->there($person) ? $this->length() - $this->given($person->id, $places) : 0.0;
+    }
+
+    /** What somebody holds for the search, which puts no trainee anywhere. */
+    public function held(Person $person): Qualified
+    {
+        return $person->trainee ? new Qualified([]) : $person->qualified();
+    }
+
+    /**
+     * Why somebody cannot take a slot beside those already placed; null when they can. As the core has it, and `away` for
+     * whoever does not work this shift, `trainee` for one whose supervisor is not on the card.
+     *
+     * @param array<array-key, int> $places without the slot itself
+     */
+    public function why(ShiftSlot $s, int $personId, array $places): ?string
+    {
+        $person = $this->people->firstWhere('id', $personId);
+        if ($person === null) {
+            return 'away';
+        }
+        if ($person->trainee && $s->slot->role->value === 'perform') {
+            return ! $this->there($person) ? 'away' : (in_array($person->supervisor_id, $this->on($s, 'perform', $places), true) ? null : 'trainee');
+        }
+        $excluded = $s->slot->role->excludes();
+        $took = $excluded !== null && (in_array($personId, $this->on($s, $excluded->value, $places), true) || ($excluded->value === 'perform' && $s->card !== null && $s->card->tookPart($personId)));
+        $unfit = $s->slot->unfit($person->qualified());
+
+        return match (true) {
+            $unfit !== null => $unfit,
+            $took => 'not_independent',
+            ! $this->there($person) => 'away',
+            ! Near::atMost($this->given($personId, $places) + $s->slot->hours, $this->length()) => 'no_hours',
+            default => null,
+        };
+    }
+
+    /**
+     * @param array<array-key, int> $places
+     *
+     * @return list<int> who has a role on the same card
+     */
+    private function on(ShiftSlot $s, string $role, array $places): array
+    {
+        $people = [];
+        foreach ($this->slots as $other) {
+            if ($other->slot->card === $s->slot->card && $other->slot->role->value === $role && isset($places[$other->slot->id])) {
+                $people[] = $places[$other->slot->id];
+            }
+        }
+
+        return $people;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew;
+
+use App\Floor\Card;
+use Jorvel\Core\Crew\AssignSlot;
+use Jorvel\Core\Shared\Instant;
+
+/** A place to be filled on a shift: a role on a card that is planned in it, or the certificate of a visit that ends in it. */
+final readonly class ShiftSlot
+{
+    public function __construct(public AssignSlot $slot, public ?Card $card, public string $mark, public string $title, public Instant $from, public Instant $until) {}
+}

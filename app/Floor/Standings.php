@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Crew\Person;
+use App\Fleet\Aircraft;
+use App\Floor\View\HoldView;
+use App\Floor\Work\CallClear;
+use App\Shared\Clock;
+use App\Shared\Refused;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Floor\Interlock;
+use Jorvel\Core\Floor\Standing;
+use Jorvel\Core\Shared\Instant;
+
+/**
+ * What stands on an aircraft against its systems' being energised, moved or pressurised, and which steps that holds.
+ *
+ * People on the same card are called clear by its roll-call; those on every other card hold the step by name.
+ */
+final readonly class Standings
+{
+    public function __construct(private SafingRegister $register, private CallClear $calls, private Clock $clock) {}
+
+    /** @throws Refused naming everything that says no */
+    public function requireFree(Person $by, Card $card, Step $step): void
+    {
+        $holds = $step->acts() === null ? [] : $this->holding($by, $card, [$step])[$step->no] ?? [];
+        if ($holds !== []) {
+            throw Refused::because("Step {$step->no} {$step->acts()} and is held: ".implode('; ', array_map(static fn(HoldView $h): string => $h->said, $holds)).'. Nothing overrides this; it is free as soon as they are gone.');
+        }
+    }
+
+    /**
+     * What holds each step that acts on a system.
+     *
+     * @param iterable<Step> $steps of the card
+     *
+     * @return array<int, list<HoldView>> by step number
+     */
+    public function holding(Person $by, Card $card, iterable $steps): array
+    {
+        $acting = collect($steps)->filter(static fn(Step $s): bool => $s->acts() !== null && $s->state !== Step::DONE);
+        [$standing, $views] = $acting->isEmpty() ? [[], []] : $this->standing($by, $card);
+        $holds = [];
+        foreach ($acting as $step) {
+            $stale = $this->staleCall($card, $step);
+            $holds[$step->no] = [...$stale === null ? [] : [$stale], ...array_map(static fn(Standing $s): HoldView => $views["{$s->kind}:{$s->id}"], Interlock::holding($step->systems(), $standing))];
+        }
+
+        return $holds;
+    }
+
+    /** @return array{list<Standing>, array<string, HoldView>} */
+    private function standing(Person $by, Card $card): array
+    {
+        $devices = $this->register->of($card->aircraft);
+        $removers = $this->register->removers($devices);
+        $standing = $views = [];
+        foreach ($devices as $d) {
+            $kind = $d->open_line ? 'open_line' : 'device';
+            $remover = $removers[$d->id] ?? null;
+            $standing[] = new Standing($kind, (string) $d->id, $d->kind, $d->place, $d->against);
+            $views["{$kind}:{$d->id}"] = new HoldView(
+                $kind,
+                $d->kind,
+                "{$d->kind}, {$d->place}, fitted by {$d->fitter->name}",
+                $remover === null ? "/floor/{$d->card_id}" : "/floor/{$remover->card_id}?step={$remover->no}",
+                $remover === null ? "Open card {$d->card->number}" : "Take it off: step {$remover->no} of {$remover->card->number}",
+            );
+        }
+        foreach ($this->people($card->aircraft) as $p) {
+            if ($p->card_id === $card->id || $p->person_id === $by->id) {
+                continue;
+            }
+            $standing[] = new Standing('person', (string) $p->id, $p->person->name, $p->card->zone, $p->card->systems);
+            $views["person:{$p->id}"] = new HoldView('person', $p->person->name, "{$p->person->name} works on {$p->card->title}, {$p->card->zone}, since ".$this->clock->time(Instant::parse($p->since)), "/floor/{$p->card_id}", "Call {$p->person->name} clear: card {$p->card->number}");
+        }
+
+        return [$standing, $views];
+    }
+
+    /** @return Collection<int, Presence> on any card of an aircraft */
+    public function people(Aircraft $aircraft): Collection
+    {
+        return Presence::with(['person', 'card'])->whereHas('card', static fn(Builder $q) => $q->where('aircraft_id', $aircraft->id))->orderBy('id')->get();
+    }
+
+    /** A roll-call before a step that moves something must still stand when it moves. */
+    private function staleCall(Card $card, Step $step): ?HoldView
+    {
+        $call = $card->steps->last(static fn(Step $s): bool => $s->kind === 'rollcall' && $s->no < $step->no);
+        if ($call === null || $call->state !== Step::DONE) {
+            return null;
+        }
+        $missing = $this->calls->missing($call);
+
+        return $missing === [] ? null : new HoldView('call', 'Roll-call', 'the roll-call of step '.$call->no.' no longer stands for '.implode(', ', $missing), "/floor/{$card->id}?step={$call->no}", "Call again: step {$call->no}");
+    }
+}

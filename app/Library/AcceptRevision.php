@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Crew\Person;
+use App\Floor\Card;
+use App\Floor\Step;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Visits\Visit;
+use Illuminate\Support\Facades\DB;
+
+/** A card template or an open card is read again after a revision and accepted, by name and with a note. */
+final readonly class AcceptRevision
+{
+    public function __construct(private Clock $clock, private Records $records) {}
+
+    /**
+     * @param string $outcome `stands`: its steps hold; `new`: the revision's method for every fleet; `both`: the revision's method for the fleets named, the present one for the others
+     * @param list<string> $fleets codes, for `both`
+     *
+     * @throws Refused when it is current, or the revision proposes no method for it
+     */
+    public function template(Person $by, CardTemplate $template, string $outcome, string $note, array $fleets = []): void
+    {
+        DB::transaction(function () use ($by, $template, $outcome, $note, $fleets): void {
+            $template->refresh()->load('manual.revisions');
+            $now = $template->manual->revision;
+            if ($template->revision === $template->revisionInForce()) {
+                throw Refused::because("{$template->code} stands at revision {$template->revision} already.");
+            }
+            $from = $template->revision;
+            if ($outcome === 'stands') {
+                $template->update(['revision' => $now]);
+            } else {
+                $proposed = $this->proposed($template, $from);
+                $outcome === 'new'
+                    ? $template->update(['revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method']])
+                    : $this->both($template, $proposed, $fleets, $now);
+            }
+            Reread::create(['template_id' => $template->id, 'person_id' => $by->id, 'from_revision' => $from, 'to_revision' => $now, 'outcome' => $outcome, 'note' => $note, 'at' => (string) $this->clock->now()]);
+            $this->records->write($by, 'template.reread', "template:{$template->id}", ['code' => $template->code, 'from' => $from, 'to' => $now, 'outcome' => $outcome, 'note' => $note, 'fleets' => $fleets]);
+        });
+    }
+
+    /**
+     * @param string $outcome `stands`: its steps hold, or held when they were worked; `new`: nothing is done yet, and its steps are made anew
+     *
+     * @throws Refused while its template is not re-read, or steps are done that would be lost
+     */
+    public function card(Person $by, Card $card, int $version, string $outcome, string $note): void
+    {
+        DB::transaction(function () use ($by, $card, $version, $outcome, $note): void {
+            $card->refresh()->load(['template.manual', 'template.methods', 'visit', 'aircraft.fleet', 'steps']);
+            $card->requireVersion($version);
+            if ($card->visit->state === Visit::RELEASED) {
+                throw Refused::because('The visit is released; its cards stand as they are.');
+            }
+            $template = $card->template;
+            if ($card->revisionCurrent()) {
+                throw Refused::because("Card {$card->number} stands at the revision in force already.");
+            }
+            if ($template->revision !== $template->revisionInForce()) {
+                throw Refused::because("The card template {$template->code} is not re-read yet. That comes first, in Library.");
+            }
+            $from = $card->revision;
+            $method = $template->methods->first(static fn(CardTemplate $t): bool => in_array($card->aircraft->fleet->code, $t->fleets ?? [], true)) ?? $template;
+            if ($outcome === 'new') {
+                $this->rebuild($card, $method);
+            }
+            $card->update(['revision' => $method->revision, 'template_id' => $outcome === 'new' ? $method->id : $template->id, 'version' => $card->version + 1]);
+            Reread::create(['card_id' => $card->id, 'person_id' => $by->id, 'from_revision' => $from, 'to_revision' => $card->revision, 'outcome' => $outcome, 'note' => $note, 'at' => (string) $this->clock->now()]);
+            $this->records->write($by, 'card.reread', "card:{$card->id}", ['number' => $card->number, 'from' => $from, 'to' => $card->revision, 'outcome' => $outcome, 'note' => $note]);
+        });
+    }
+
+    /** @return array{of: string, method: string, steps: list<array<string, mixed>>} of the latest revision since that has one */
+    private function proposed(CardTemplate $template, int $since): array
+    {
+        foreach ($template->manual->revisions as $revision) {
+            $method = $revision->revision > $since ? $revision->methodFor($template) : null;
+            if ($method !== null) {
+                return $method;
+            }
+        }
+        throw Refused::because("The revision proposes no method for {$template->code}. Say that its steps stand, or bring in a revision with the method.");
+    }
+
+    /**
+     * @param array{of: string, method: string, steps: list<array<string, mixed>>} $proposed
+     * @param list<string> $fleets
+     */
+    private function both(CardTemplate $template, array $proposed, array $fleets, int $now): void
+    {
+        if ($fleets === []) {
+            throw Refused::because('Say which fleets work by the new method; the others keep the present one.');
+        }
+        $n = CardTemplate::where('of_id', $template->id)->count() + 2;
+        CardTemplate::create([
+            ...$template->only(['type_id', 'manual_id', 'title', 'chapter', 'section', 'skill', 'hours', 'zone', 'critical', 'phase', 'makes', 'needs', 'positions', 'states', 'parts', 'systems', 'covers']),
+            'code' => "{$template->code}/{$n}", 'revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method'], 'fleets' => $fleets, 'of_id' => $template->id,
+        ]);
+        // The present method stays at its revision, as the approved data of the other fleets says.
+        $template->update(['held_at' => true]);
+    }
+
+    private function rebuild(Card $card, CardTemplate $method): void
+    {
+        if ($card->worked() || $card->steps->contains('state', Step::DONE)) {
+            throw Refused::because("Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the steps stand, or have the controller take the task into another card.");
+        }
+        $card->steps()->delete();
+        Step::insert($method->stepRows($card->id));
+    }
+}

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Crew\Person;
+use App\Fleet\AircraftType;
+use App\Fleet\Fleet;
+use App\Floor\Card;
+use App\Floor\Step;
+use App\Library\View\DiffPiece;
+use App\Library\View\ManualRoom;
+use App\Library\View\MarkedCard;
+use App\Library\View\MarkedTemplate;
+use App\Library\View\PassageView;
+use App\Library\View\QuestionView;
+use App\Library\View\RevisionView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Library\TextDiff;
+use Jorvel\Core\Shared\Instant;
+
+/** A manual with its revisions, old text beside new, and what must be re-read. */
+final readonly class ReadRevisions
+{
+    public function __construct(private Clock $clock) {}
+
+    public function manual(string $code, Person $me): ManualRoom
+    {
+        $manual = Manual::with('revisions.passages')->where('code', $code)->firstOrFail();
+        $templates = CardTemplate::where('manual_id', $manual->id)->orderBy('code')->get();
+        $rereads = Reread::with('person')->whereIn('template_id', $templates->modelKeys())->orderBy('id')->get()->keyBy('template_id');
+        $marked = $templates->filter(static fn(CardTemplate $t): bool => ! $t->held_at && $t->revision !== $manual->revision);
+        $cards = $this->cards($templates, $manual);
+        $sentence = match (true) {
+            $marked->isEmpty() && $cards === [] => "Everything written from {$manual->code} stands at revision {$manual->revision}.",
+            $marked->isEmpty() => ucfirst(Words::count(count($cards), 'open card', 'open cards')).' must be re-read and accepted before anyone goes on.',
+            default => ucfirst(Words::count($marked->count(), 'card template', 'card templates')).' and '.Words::count(count($cards), 'open card', 'open cards')." must be re-read against revision {$manual->revision}.",
+        };
+
+        return new ManualRoom(
+            $manual->code,
+            AircraftType::whereKey($manual->type_id)->value('code'),
+            $manual->title,
+            $manual->revision,
+            $sentence,
+            array_values($manual->revisions->map(static fn(ManualRevision $r): RevisionView => new RevisionView($r->revision, $r->issued, $r->summary, $r->passages->count()))->all()),
+            $this->passages($manual),
+            array_values($templates->sortBy(static fn(CardTemplate $t): int => $marked->contains($t) ? 0 : 1)->map(fn(CardTemplate $t): MarkedTemplate => $this->template($t, $manual, $rereads->get($t->id)))->all()),
+            $cards,
+            $this->questions($manual),
+            array_values(Fleet::whereHas('aircraft', static fn(Builder $q) => $q->where('type_id', $manual->type_id))->orderBy('code')->pluck('code')->all()),
+            array_keys(array_filter(['reread' => $me->can('reread', CardTemplate::class), 'ask' => $me->can('ask', Manual::class)])),
+        );
+    }
+
+    /** @return list<QuestionView> about a manual, or one section of it; those without an answer first */
+    public function questions(Manual $manual, ?string $section = null): array
+    {
+        $query = Question::with(['asker', 'answerer'])->where('manual_id', $manual->id)->when($section !== null, static fn(Builder $q) => $q->where('section', $section));
+
+        return array_values($query->orderByRaw('answer is not null')->orderByDesc('id')->get()->map(fn(Question $q): QuestionView => new QuestionView(
+            $q->id,
+            $manual->code,
+            $q->section,
+            $q->asker->name,
+            $this->clock->moment(Instant::parse($q->asked_at)),
+            $q->text,
+            $q->answer,
+            $q->reference,
+            $q->answerer?->name,
+            $q->answered_at === null ? null : $this->clock->moment(Instant::parse($q->answered_at)),
+        ))->all());
+    }
+
+    /** @return list<PassageView> those that the latest revision changed first */
+    private function passages(Manual $manual): array
+    {
+        $now = $manual->revisions->firstWhere('revision', $manual->revision)->passages ?? new Collection;
+        $before = $manual->revisions->first(static fn(ManualRevision $r): bool => $r->revision < $manual->revision)->passages ?? new Collection;
+        $views = [];
+        foreach ($now->concat($before->whereNotIn('section', $now->pluck('section'))) as $p) {
+            $old = $before->firstWhere('section', $p->section)?->text;
+            $new = $now->firstWhere('section', $p->section)?->text;
+            $views[] = new PassageView($p->section, $p->title, match (true) {
+                $old === $new => 'same', $old === null => 'new', $new === null => 'withdrawn', default => 'changed',
+            }, $old ?? '', $new ?? '', self::pieces($old ?? '', $new ?? ''));
+        }
+        usort($views, static fn(PassageView $a, PassageView $b): int => [$a->state === 'same' ? 1 : 0, $a->section] <=> [$b->state === 'same' ? 1 : 0, $b->section]);
+
+        return $views;
+    }
+
+    private function template(CardTemplate $t, Manual $manual, ?Reread $reread): MarkedTemplate
+    {
+        $marked = ! $t->held_at && $t->revision !== $manual->revision;
+        $old = $manual->passage($t->revision, $t->section)?->text;
+        $new = $manual->passage($manual->revision, $t->section)?->text;
+        $proposed = null;
+        foreach ($marked ? $manual->revisions->where('revision', '>', $t->revision) : [] as $r) {
+            $proposed ??= $r->methodFor($t)['method'] ?? null;
+        }
+
+        return new MarkedTemplate(
+            $t->id,
+            $t->code,
+            $t->title,
+            $t->section,
+            $t->revision,
+            $t->method,
+            $t->fleets ?? [],
+            $marked,
+            $t->held_at,
+            $proposed,
+            match (true) {
+                ! $marked => null,
+                $old === null && $new === null => 'its text is not kept here; read it in the manual',
+                $old === $new => 'its text is the same',
+                default => 'its text is changed',
+            },
+            $reread === null ? null : "{$reread->person->name}, ".$this->clock->moment(Instant::parse($reread->at)).": {$reread->note}",
+            $marked && $old !== $new ? self::pieces($old ?? '', $new ?? '') : [],
+        );
+    }
+
+    /**
+     * @param Collection<int, CardTemplate> $templates
+     *
+     * @return list<MarkedCard>
+     */
+    private function cards(Collection $templates, Manual $manual): array
+    {
+        $by = $templates->keyBy('id');
+
+        return array_values(Card::with(['aircraft', 'steps', 'visit'])->whereIn('template_id', $templates->modelKeys())->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))->orderBy('id')->get()
+            ->filter(static fn(Card $c): bool => $c->revision !== ($by[$c->template_id]->held_at ? $by[$c->template_id]->revision : $manual->revision))
+            ->map(static fn(Card $c): MarkedCard => new MarkedCard($c->id, $c->number, $c->aircraft->mark, $c->title, $c->revision, $c->version, $c->state, $by[$c->template_id]->held_at || $by[$c->template_id]->revision === $manual->revision, $c->steps->contains('state', Step::DONE)))->all());
+    }
+
+    /** @return list<DiffPiece> */
+    private static function pieces(string $old, string $new): array
+    {
+        return array_map(static fn(array $p): DiffPiece => new DiffPiece($p['kind'], $p['text']), TextDiff::of($old, $new));
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use App\Crew\Person;
+use App\Floor\Card;
+use App\Floor\Reading;
+use App\Floor\View\BatchView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Stores\View\CheckLine;
+use App\Stores\View\LoanRow;
+use App\Stores\View\RecallView;
+use App\Stores\View\RestingAircraft;
+use App\Stores\View\RestingCard;
+use App\Stores\View\RestingReading;
+use App\Stores\View\StorePart;
+use App\Stores\View\StoresView;
+use App\Stores\View\StoreTool;
+use App\Stores\View\ToolRoom;
+use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Unit;
+
+/** What the room Stores shows. */
+final readonly class ReadStores
+{
+    private const ORDER = ['stop' => 0, 'watch' => 1, 'waiting' => 2, 'clear' => 3];
+
+    public function __construct(private Clock $clock, private RestsOn $rests) {}
+
+    public function all(Person $me): StoresView
+    {
+        $readings = Reading::whereNotNull('tool_id')->selectRaw('tool_id, count(*) as n')->groupBy('tool_id')->pluck('n', 'tool_id');
+        $tools = Tool::with(['loan.card', 'loan.person'])->orderBy('code')->get()->map(fn(Tool $t): StoreTool => $this->tool($t, (int) ($readings[$t->id] ?? 0)))
+            ->sortBy(static fn(StoreTool $t): array => [self::ORDER[$t->state], $t->code])->values();
+        $loans = ToolLoan::with(['card.aircraft', 'person'])->whereNull('in_at')->orderBy('out_at')->orderBy('id')->get();
+        $recalled = Tool::where('state', 'recalled')->orderBy('code')->pluck('code');
+        $bad = $tools->where('state', 'stop')->count();
+        $sentence = match (true) {
+            $tools->isEmpty() => 'No tool yet.',
+            $recalled->isNotEmpty() => $recalled->implode(', ').' is recalled: see what rests on it. '.ucfirst(Words::count($bad, 'tool', 'tools')).' must not be used today.',
+            $bad === 0 => 'Every tool may be used.',
+            default => "{$bad} of {$tools->count()} tools must not be used today.",
+        };
+
+        return new StoresView($sentence, $tools->all(), $this->parts(), array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->moment(Instant::parse($l->out_at)), $l->tool_id !== null))->all()), $this->may($me));
+    }
+
+    public function one(string $code, Person $me): ToolRoom
+    {
+        $tool = Tool::with(['loan.card', 'loan.person'])->where('code', $code)->firstOrFail();
+        $checks = ToolCheckEntry::with('person')->where('tool_id', $tool->id)->orderByDesc('date')->orderByDesc('id')->get();
+        $recall = $tool->state === 'recalled' ? ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first() : null;
+        $view = $this->tool($tool, Reading::where('tool_id', $tool->id)->count());
+        $reach = $recall === null ? null : $this->recall($recall);
+        $sentence = match (true) {
+            $reach === null => "{$tool->code} ".lcfirst($view->said).'.',
+            $reach->aircraft === [] => "{$tool->code} is recalled; nothing rests on it since its last good check.",
+            default => "{$tool->code} is recalled: ".Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(count($reach->aircraft), 'aircraft', 'aircraft').' rest on it'.($reach->toOpen === 0 ? '; every re-check is open or done.' : ', '.Words::count($reach->toOpen, 'card').' still without a re-check.'),
+        };
+
+        return new ToolRoom($view, $sentence, array_values($checks->map(static fn(ToolCheckEntry $c): CheckLine => new CheckLine($c->date, $c->good, $c->note, $c->person?->name))->all()), $reach, $this->may($me));
+    }
+
+    public function recall(ToolRecall $recall): RecallView
+    {
+        $readings = $this->rests->readings($recall);
+        $uses = $this->rests->uses($recall);
+        $rechecks = Recheck::with('byCard')->where('recall_id', $recall->id)->get()->keyBy('card_id');
+        $aircraft = [];
+        foreach ($readings->concat($uses)->groupBy('mark')->sortKeys() as $mark => $of) {
+            $aircraft[] = new RestingAircraft((string) $mark, array_values($of->groupBy('card_id')->map(fn(Collection $rows): RestingCard => $this->card($rows, $rechecks->get($rows->firstOrFail()->card_id)))->all()));
+        }
+        $cards = $readings->concat($uses)->pluck('card_id')->unique();
+
+        return new RecallView($recall->id, $recall->found_on, $recall->last_good, $recall->note, $readings->count(), $uses->count(), $aircraft, $cards->diff($rechecks->keys())->count());
+    }
+
+    /** @param Collection<int, \stdClass> $rows */
+    private function card(Collection $rows, ?Recheck $recheck): RestingCard
+    {
+        $first = $rows->firstOrFail();
+
+        return new RestingCard($first->card_id, $first->number, $first->title, $first->visit_state, $recheck?->by_card_id, $recheck?->byCard->number, match (true) {
+            $recheck === null => 'stop', $recheck->byCard->state === Card::CLOSED => 'clear', default => 'waiting',
+        }, array_values($rows->map(fn(\stdClass $r): RestingReading => new RestingReading($r->point ?? 'used', $r->value ?? null, isset($r->unit) ? Unit::parse($r->unit)->label() : '', $r->verdict ?? '', $this->clock->local(Instant::parse($r->at)), $r->taker))->all()));
+    }
+
+    private function tool(Tool $t, int $readings): StoreTool
+    {
+        $today = $this->clock->today();
+        $why = $t->unusable($today);
+        $days = $today->daysUntil(Day::parse($t->cal_due));
+        $unit = Unit::parse($t->unit)->label();
+
+        return new StoreTool(
+            $t->code,
+            $t->title,
+            $t->kind,
+            Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to ".Words::number($t->resolution, 3),
+            $t->cal_due,
+            match (true) {
+                $why !== null => 'stop', $days <= config('jorvel.warn_days') => 'watch', default => 'clear',
+            },
+            $why ?? 'calibration runs out '.Words::fromNow($days),
+            $t->place,
+            $readings,
+            $t->loan === null ? null : "{$t->loan->person->name}, card {$t->loan->card->number}",
+            $t->loan?->id,
+        );
+    }
+
+    /** @return list<StorePart> what is short or running out first */
+    private function parts(): array
+    {
+        $today = $this->clock->today();
+        $reserved = CardPart::with('card.aircraft')->whereHas('card', static fn(Builder $q) => $q->whereNot('state', Card::CLOSED)->whereHas('visit', static fn(Builder $v) => $v->whereNot('state', Visit::RELEASED)))->orderBy('card_id')->get()->groupBy('part_id');
+
+        return array_values(Part::with(['orders', 'batches'])->orderBy('number')->get()->map(function (Part $p) use ($today, $reserved): StorePart {
+            $for = $reserved->get($p->id) ?? collect();
+            $wanted = (int) $for->sum('quantity');
+            $order = $p->orders->first();
+            $expired = $p->batches->filter(static fn(PartBatch $b): bool => $b->quantity > 0 && $b->expires !== null && Day::parse($b->expires)->number < $today->number);
+            $soon = $p->batches->filter(static fn(PartBatch $b): bool => $b->quantity > 0 && $b->expires !== null && Day::parse($b->expires)->number >= $today->number && $today->daysUntil(Day::parse($b->expires)) <= 30);
+            [$state, $said] = match (true) {
+                $wanted > $p->stock && $order === null => ['stop', Words::count($wanted - $p->stock, 'piece').' short, none ordered'],
+                $wanted > $p->stock => ['watch', Words::count($wanted - $p->stock, 'piece').' short until the order comes'],
+                $expired->isNotEmpty() => ['stop', "batch {$expired->firstOrFail()->batch} is past its shelf life"],
+                $soon->isNotEmpty() => ['watch', "batch {$soon->firstOrFail()->batch} runs out ".Words::fromNow($today->daysUntil(Day::parse((string) $soon->firstOrFail()->expires)))],
+                default => ['clear', 'enough for what is reserved'],
+            };
+
+            return new StorePart(
+                $p->number,
+                $p->title,
+                $p->stock,
+                $wanted,
+                array_values($for->map(static fn(CardPart $c): string => "{$c->quantity} for {$c->card->number} {$c->card->aircraft->mark}")->all()),
+                $order === null ? null : "{$order->quantity} on {$order->expected}",
+                $p->effectivity === null ? null : implode(', ', $p->effectivity),
+                $p->one_time,
+                array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView($b->batch, $b->quantity, $b->expires, $b->quantity > 0 && ($b->expires === null || Day::parse($b->expires)->number >= $today->number), $b->expires !== null && Day::parse($b->expires)->number < $today->number ? "shelf life ran out on {$b->expires}" : null))->all()),
+                $state,
+                $said,
+                $p->place,
+            );
+        })->sortBy(static fn(StorePart $p): array => [self::ORDER[$p->state], $p->number])->all());
+    }
+
+    /** @return list<string> */
+    private function may(Person $me): array
+    {
+        return array_keys(array_filter(['keep' => $me->can('keep', Tool::class), 'count' => $me->can('count', Tool::class)]));
+    }
+}
