@@ -64,7 +64,7 @@ final readonly class KeepCrew
             if ($card !== null) {
                 $who = $ground->people->firstWhere('id', $person);
                 $role = $who !== null && $who->trainee ? 'trainee' : $slots[$id]->slot->role->value;
-                Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $person, 'role' => $role], ['under_id' => $role === 'trainee' ? $who?->supervisor_id : null]);
+                Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $person, 'role' => $role], ['under_id' => $role === 'trainee' ? $who->supervisor_id : null]);
             }
         }
         ShiftPlace::insert($rows);

@@ -68,7 +68,7 @@ final readonly class ReadCrew
         };
         $note = $days === null ? '' : ($days < 0 ? 'lapsed '.Words::fromNow($days) : 'lapses '.Words::fromNow($days));
         $view = new QualificationView($q->kind, $q->value, $q->valid_until, $state, $note);
-        if ($state === 'clear' || $days === null) {
+        if ($days === null || $state === 'clear') {
             return [$view, null];
         }
         $what = ['skill' => "the skill {$q->value}", 'rating' => "the {$q->value} rating", 'authority' => 'the authority to '.(['perform' => 'work cards', 'duplicate' => 'inspect', 'certify' => 'certify'][$q->value] ?? $q->value)][$q->kind] ?? $q->value;

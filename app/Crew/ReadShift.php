@@ -8,7 +8,6 @@ use App\Crew\View\ShiftPerson;
 use App\Crew\View\ShiftView;
 use App\Crew\View\SlotCandidate;
 use App\Crew\View\SlotView;
-use App\Floor\Assignment;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use App\Shared\Words;
@@ -85,7 +84,6 @@ final readonly class ReadShift
         $places = [];
         foreach ($ground->slots as $s) {
             foreach ($s->card->assignments ?? [] as $a) {
-                assert($a instanceof Assignment);
                 $taken = in_array($a->person_id, array_intersect_key($places, array_flip(array_map(static fn(ShiftSlot $o): string => $o->slot->id, array_filter($ground->slots, static fn(ShiftSlot $o): bool => $o->slot->card === $s->slot->card)))), true);
                 if ($a->role === $s->slot->role->value && ! $taken && ! isset($places[$s->slot->id]) && $ground->why($s, $a->person_id, $places) === null) {
                     $places[$s->slot->id] = $a->person_id;

@@ -39,7 +39,7 @@ final readonly class ShiftSlots
     public function of(string $base, Day $day, Instant $from, Instant $until): array
     {
         $bays = Bay::where('base', $base)->pluck('name');
-        $inBase = static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED)->where(static fn(Builder $v) => $v->whereIn('bay', $bays)->orWhere(static fn(Builder $o) => $o->whereNotIn('bay', Bay::pluck('name'))->whereHas('aircraft', static fn(Builder $a) => $a->where('base', $base))));
+        $inBase = static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED)->where(static fn(Builder $v) => $v->whereIn('bay', $bays)->orWhere(static fn(Builder $o) => $o->whereHas('aircraft', static fn(Builder $a) => $a->where('base', $base))->whereNotIn('bay', Bay::pluck('name'))));
         $cards = Card::with(['aircraft.type', 'assignments', 'steps'])->whereNotNull('planned_start')->whereNot('state', Card::CLOSED)
             ->where('planned_start', '<', (string) $until)->where('planned_end', '>', (string) $from)->whereHas('visit', $inBase)->orderBy('planned_start')->orderBy('id')->get();
         $slots = [];

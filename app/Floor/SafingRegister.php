@@ -17,13 +17,17 @@ final class SafingRegister
         return SafingDevice::with(['card.steps', 'fitter', 'carrier'])->where('aircraft_id', $aircraft->id)->whereNull('removed_at')->orderBy('fitted_at')->orderBy('id')->get();
     }
 
-    /** The device that a step takes off; null when it is not in the register. */
+    /** The device that a step takes off, or the same one fitted again since by another card; null when it is not in the register. */
     public function removedBy(Step $step): ?SafingDevice
     {
         $fitter = isset($step->spec['made']) ? Card::with('steps')->where('visit_id', $step->card->visit_id)->where('makes', $step->spec['made'])->first() : $step->card;
         $fitted = $fitter?->steps->firstWhere('no', $step->spec['of']);
+        if ($fitted === null) {
+            return null;
+        }
+        $now = SafingDevice::where('aircraft_id', $step->card->aircraft_id)->whereNull('removed_at')->get();
 
-        return SafingDevice::where('fitted_step_id', $fitted?->id)->whereNull('removed_at')->first();
+        return $now->firstWhere('fitted_step_id', $fitted->id) ?? $now->first(static fn(SafingDevice $d): bool => self::same($d, $fitted));
     }
 
     /**
@@ -37,17 +41,26 @@ final class SafingRegister
     {
         $visits = $devices->pluck('card.visit_id')->unique();
         $steps = Step::with('card')->where('kind', 'safing_remove')->where('state', Step::OPEN)->whereHas('card', static fn(Builder $q) => $q->whereIn('visit_id', $visits))->get();
+        $makers = Card::with('steps')->whereIn('visit_id', $visits)->whereIn('makes', $steps->map(static fn(Step $s): ?string => $s->spec['made'] ?? null)->filter()->unique())->get();
         $removers = [];
         foreach ($devices as $device) {
-            $no = $device->card->steps->firstWhere('id', $device->fitted_step_id)?->no;
-            $remover = $steps->first(static fn(Step $s): bool => $s->spec['of'] === $no && (isset($s->spec['made'])
-                ? $s->card->visit_id === $device->card->visit_id && $s->spec['made'] === $device->card->makes
-                : $s->card_id === $device->card_id));
+            // On the same card first; of several, the one that comes first.
+            $remover = $steps->sortBy(static fn(Step $s): array => [$s->card_id === $device->card_id ? 0 : 1, $s->card_id, $s->no])->first(static function (Step $s) use ($device, $makers): bool {
+                $fitter = isset($s->spec['made']) ? $makers->first(static fn(Card $c): bool => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made']) : ($s->card_id === $device->card_id ? $device->card : null);
+                $fitted = $fitter?->steps->firstWhere('no', $s->spec['of']);
+
+                return $fitted !== null && $s->card->visit_id === $device->card->visit_id && ($fitted->id === $device->fitted_step_id || self::same($device, $fitted));
+            });
             if ($remover !== null) {
                 $removers[$device->id] = $remover;
             }
         }
 
         return $removers;
+    }
+
+    private static function same(SafingDevice $device, Step $fitted): bool
+    {
+        return $device->kind === $fitted->spec['device'] && $device->place === $fitted->spec['place'];
     }
 }

@@ -65,7 +65,7 @@ final readonly class VisitStory
             foreach ($card->steps->take($done)->where('state', Step::OPEN) as $step) {
                 $step->update(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => (string) $start, 'result' => []]);
                 if ($step->kind === 'safing_fit') {
-                    SafingDevice::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'fitted_step_id' => $step->id, 'fitted_by' => $by->id, 'kind' => $step->spec['device'], 'place' => $step->spec['place'], 'flag' => $step->spec['flag'], 'fitted_at' => (string) $start]);
+                    SafingDevice::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'fitted_step_id' => $step->id, 'fitted_by' => $by->id, 'kind' => $step->spec['device'], 'place' => $step->spec['place'], 'flag' => $step->spec['flag'], 'fitted_at' => (string) $start, 'against' => $step->spec['against'] ?? [], 'storage' => $step->spec['storage'] ?? null]);
                 }
             }
             $card->fill($until->isBefore($end)

@@ -6,6 +6,7 @@ namespace Database\Demo;
 
 use App\Crew\Person;
 use App\Crew\Role;
+use App\Crew\RotaDay;
 use App\Deferrals\Deferral;
 use App\Deferrals\ListedItem;
 use App\Fleet\Aircraft;
@@ -16,25 +17,36 @@ use App\Fleet\Fleet;
 use App\Floor\Assignment;
 use App\Floor\Card;
 use App\Floor\Finding;
+use App\Floor\Reading;
 use App\Floor\Step;
+use App\Floor\TakeReading;
 use App\Library\CardTemplate;
 use App\Library\Manual;
+use App\Library\ManualRevision;
 use App\Library\ProgrammeFile;
 use App\Library\ProgrammeItem;
+use App\Library\Question;
 use App\Release\Certificate;
 use App\Shared\Clock;
 use App\Shared\Records;
+use App\Stores\CheckTool;
 use App\Stores\Part;
 use App\Stores\Tool;
+use App\Stores\ToolCheckEntry;
+use App\Stores\ToolRecall;
 use App\Visits\Bay;
 use App\Visits\CreateVisit;
 use App\Visits\Visit;
 use App\Visits\VisitDay;
 use App\Visits\VisitPlan;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Jorvel\Core\Bench\Limit;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Quantity;
+use Jorvel\Core\Shared\Unit;
 
 /** Loads the demo world from the readable files in database/demo; the same at every load. */
 final readonly class World
@@ -42,7 +54,7 @@ final readonly class World
     /** The demo people's password; their PINs stand in people.json. */
     public const PASSWORD = 'hangar-demo';
 
-    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory) {}
+    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory, private FloorStory $floorStory) {}
 
     public function load(): void
     {
@@ -53,6 +65,7 @@ final readonly class World
                 $this->people();
                 $this->aircraft();
                 $this->tools();
+                $this->checks();
                 $this->story();
             });
             $this->clock->start($now);
@@ -67,7 +80,7 @@ final readonly class World
             Base::create($base);
         }
         foreach ($world['types'] as $type) {
-            AircraftType::create($type);
+            AircraftType::create([...$type, 'outline' => self::json("outlines/{$type['code']}.json")]);
         }
         foreach ($world['fleets'] as $fleet) {
             Fleet::create($fleet);
@@ -77,6 +90,7 @@ final readonly class World
             Manual::create(['type_id' => $types[$manual['type']], 'code' => $manual['code'], 'title' => $manual['title'], 'revision' => $manual['revision']]);
         }
         $manuals = Manual::pluck('id', 'code');
+        $this->revisions($manuals);
         foreach ($types as $code => $id) {
             foreach (self::json("cards/{$code}.json") as $card) {
                 $manual = $card['manual'];
@@ -85,6 +99,7 @@ final readonly class World
             }
             ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->items->each(static fn(ProgrammeItem $i) => $i->save());
         }
+        self::insert('places', self::csv('places.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
         self::insert('zones', self::csv('zones.csv'), static fn(array $r): array => ['type_id' => $types[$r['type']], 'name' => $r['name'], 'most' => (int) $r['most']]);
         self::insert('panels', self::csv('panels.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
         self::insert('past_looks', self::csv('past_looks.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
@@ -101,20 +116,52 @@ final readonly class World
         }
     }
 
+    /** @param Collection<string, int> $manuals */
+    private function revisions(Collection $manuals): void
+    {
+        $passages = [];
+        foreach (self::json('revisions.json') as $r) {
+            $revision = ManualRevision::create(['manual_id' => $manuals[$r['manual']], 'revision' => $r['revision'], 'issued' => $r['issued'], 'summary' => $r['summary'], 'methods' => $r['methods'] ?? []]);
+            // What a revision does not name goes on as it was.
+            $passages[$r['manual']] = [...$passages[$r['manual']] ?? [], ...array_column($r['passages'], null, 'section')];
+            foreach ($passages[$r['manual']] as $p) {
+                $revision->passages()->create($p);
+            }
+        }
+    }
+
     private function people(): void
     {
         // Quickly made hashes: the demo's passwords and PINs stand in the open anyway.
         $hash = static fn(string $text): string => Hash::make($text, ['rounds' => 4]);
         $password = $hash(self::PASSWORD);
+        $over = [];
         foreach (self::json('people.json') as $row) {
             $held = $row['held'];
-            unset($row['held']);
+            $over[$row['login']] = $row['supervisor'] ?? null;
+            unset($row['held'], $row['supervisor']);
             $person = Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password, 'pin' => $hash($row['pin'])]);
             foreach ($held as $kind => $values) {
                 foreach ($values as $value => $until) {
                     $person->qualifications()->create(['kind' => $kind, 'value' => (string) $value, 'valid_until' => $until]);
                 }
             }
+        }
+        $ids = Person::pluck('id', 'login');
+        foreach (array_filter($over) as $login => $supervisor) {
+            Person::where('login', $login)->update(['supervisor_id' => $ids[$supervisor]]);
+        }
+        foreach (self::csv('rota.csv') as $r) {
+            for ($day = Day::parse($r['from']); $day->number <= Day::parse($r['until'])->number; $day = $day->plusDays(1)) {
+                RotaDay::create(['person_id' => $ids[$r['login']], 'date' => (string) $day, 'shift' => $r['shift'] === '' ? null : $r['shift'], 'why' => $r['why']]);
+            }
+        }
+        $manuals = Manual::pluck('id', 'code');
+        foreach (self::json('questions.json') as $q) {
+            Question::create([
+                'manual_id' => $manuals[$q['manual']], 'section' => $q['section'], 'asked_by' => $ids[$q['by']], 'asked_at' => $q['at'], 'text' => $q['text'],
+                'answer' => $q['answer'] ?? null, 'reference' => $q['reference'] ?? null, 'answered_at' => $q['answered'] ?? null, 'answered_by' => isset($q['answered_by']) ? $ids[$q['answered_by']] : null,
+            ]);
         }
     }
 
@@ -128,7 +175,7 @@ final readonly class World
                 'entry_date' => $row['entry_date'], 'entry_counters' => ['fh' => 0.0, 'ldg' => 0.0],
                 'counters' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']], 'counters_as_of' => $row['as_of'],
                 'rates' => ['fh' => (float) $row['rate_fh'], 'ldg' => (float) $row['rate_ldg']],
-                'conditions' => json_decode($row['conditions'], true), 'week' => $row['week'] === '' ? null : json_decode($row['week'], true),
+                'conditions' => json_decode($row['conditions'], true), 'week' => $row['week'] === '' ? null : json_decode($row['week'], true), 'effectivity' => $row['effectivity'],
             ]);
         }
         $this->components();
@@ -199,10 +246,23 @@ final readonly class World
             Tool::create($row);
         }
         foreach (self::csv('parts.csv') as $row) {
-            $part = Part::create(array_intersect_key($row, array_flip(['number', 'title', 'stock', 'place'])));
+            $part = Part::create([...array_intersect_key($row, array_flip(['number', 'title', 'stock', 'place'])), 'one_time' => $row['one_time'] === 'yes', 'effectivity' => $row['effectivity'] === '' ? null : explode(' ', $row['effectivity'])]);
             if ($row['ordered'] !== '') {
                 $part->orders()->create(['quantity' => (int) $row['ordered'], 'expected' => $row['expected']]);
             }
+        }
+    }
+
+    private function checks(): void
+    {
+        $tools = Tool::pluck('id', 'code');
+        $people = Person::pluck('id', 'login');
+        self::insert('tool_checks', self::csv('tool_checks.csv'), static fn(array $r): array => ['tool_id' => $tools[$r['code']], 'date' => $r['date'], 'good' => $r['good'] === 'yes', 'note' => $r['note'], 'person_id' => $people[$r['by']]]);
+        $parts = Part::pluck('id', 'number');
+        self::insert('part_batches', self::csv('part_batches.csv'), static fn(array $r): array => ['part_id' => $parts[$r['number']], 'batch' => $r['batch'], 'quantity' => (int) $r['quantity'], 'expires' => $r['expires'] === '' ? null : $r['expires']]);
+        foreach (Tool::where('state', 'recalled')->get() as $tool) {
+            $found = ToolCheckEntry::where(['tool_id' => $tool->id, 'good' => false])->orderByDesc('date')->firstOrFail();
+            ToolRecall::create(['tool_id' => $tool->id, 'person_id' => $found->person_id, 'found_on' => $found->date, 'last_good' => CheckTool::lastGood($tool, Day::parse($found->date)), 'note' => $found->note, 'at' => (string) $this->clock->now()]);
         }
     }
 
@@ -233,6 +293,31 @@ final readonly class World
         foreach ($story['deferred'] as $n => $d) {
             $this->deferred($controller, $people[$d['by']], $n + 1, $d);
         }
+        foreach ($story['past'] as $past) {
+            $visit = $this->lived($controller, $people[$past['by']], $past['mark'], $past['item'], $past['at']);
+            $this->readings($visit, $people[$past['by']], $past);
+        }
+        $this->floorStory->live($this->visit($controller, $story['line']['mark'], $story['line']['title'], $story['line']['bay'], $story['line']['start'], $story['line']['end'], $story['line']['items']), $story['line'], $people);
+        $this->floorStory->handOver($story['handover'], $people);
+    }
+
+    /**
+     * The readings of a visit of the past, with the tools that took them.
+     *
+     * @param array<string, mixed> $past
+     */
+    private function readings(Visit $visit, Person $by, array $past): void
+    {
+        $tools = Tool::pluck('id', 'code');
+        $card = $visit->cards()->with('steps')->firstOrFail();
+        foreach ($past['readings'] as [$point, $value, $unit, $tool]) {
+            $step = $card->steps->firstOrFail(static fn(Step $s): bool => ($s->spec['reading']['point'] ?? null) === $point);
+            $result = Limit::judge(Quantity::of((float) $value, Unit::parse($unit)), TakeReading::limit($step->spec['reading']), Day::parse(substr($past['at'], 0, 10)));
+            Reading::create([
+                'step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tools[$tool], 'person_id' => $by->id, 'point' => $point, 'phase' => 'reading', 'run' => 1,
+                'value' => $value, 'unit' => $unit, 'verdict' => $result->verdict->value, 'margin' => $result->margin, 'reasons' => $result->reasons, 'at' => $past['at'], 'stands' => true,
+            ]);
+        }
     }
 
     /**
@@ -243,15 +328,8 @@ final readonly class World
     private function deferred(Person $controller, Person $by, int $n, array $d): void
     {
         $date = substr($d['at'], 0, 10);
-        $visit = $this->visit($controller, $d['mark'], 'Line work', 'line', $date, $date, [$d['item']]);
-        $certifier = Person::firstWhere('login', str_starts_with($d['mark'], 'Q-') ? 'wenna' : 'tor');
-        assert($certifier !== null);
-        $cards = $visit->cards()->with('steps')->get();
-        foreach ($cards as $each) {
-            $each->steps->each(fn(Step $s) => $this->finish($s, $by, $d['at']));
-            $each->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $d['at'], 'closed_at' => $d['at'], 'spent' => $each->hours, 'inspected_by' => $each->critical ? $certifier->id : null, 'inspected_at' => $each->critical ? $d['at'] : null]);
-        }
-        $card = $cards->firstOrFail();
+        $visit = $this->lived($controller, $by, $d['mark'], $d['item'], $d['at']);
+        $card = $visit->cards()->firstOrFail();
         $listed = ListedItem::where('code', $d['listed'])->firstOrFail();
         $finding = Finding::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id, 'number' => sprintf('F%04d', $n), 'chapter' => $listed->chapter, 'place' => $d['place'], 'extent' => $d['extent'], 'state' => 'deferred', 'raised_at' => $d['at']]);
         $aircraft = Aircraft::findOrFail($visit->aircraft_id);
@@ -265,10 +343,24 @@ final readonly class World
             'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits, 'at_discovery' => $at, 'counted_to' => $date,
             'placard' => $listed->placard, 'procedure_done' => true, 'state' => 'open',
         ]);
-        Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => sprintf('JV-2026-%04d', $n), 'at' => $d['at'], 'moved' => []]);
+    }
+
+    /** A visit of the past for one item, worked by one person and released the same hour. */
+    private function lived(Person $controller, Person $by, string $mark, string $item, string $at): Visit
+    {
+        $date = substr($at, 0, 10);
+        $visit = $this->visit($controller, $mark, 'Line work', 'line', $date, $date, [$item]);
+        $certifier = Person::where('login', str_starts_with($mark, 'Q-') ? 'wenna' : 'tor')->firstOrFail();
+        foreach ($visit->cards()->with('steps')->get() as $each) {
+            $each->steps->each(fn(Step $s) => $this->finish($s, $s->kind === 'inspection' ? $certifier : $by, $at));
+            $each->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $at, 'closed_at' => $at, 'spent' => $each->hours, 'inspected_by' => $each->critical ? $certifier->id : null, 'inspected_at' => $each->critical ? $at : null]);
+        }
+        Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => sprintf('JV-%s-%04d', substr($date, 0, 4), (int) Certificate::max('id') + 1), 'at' => $at, 'moved' => []]);
         $visit->update(['state' => Visit::RELEASED]);
         VisitPlan::whereKey($visit->id)->delete();
         VisitDay::where('visit_id', $visit->id)->delete();
+
+        return $visit;
     }
 
     /** @param list<string> $codes */
