@@ -8,12 +8,16 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use Jorvel\Core\Crew\Rest;
 use Jorvel\Core\Crew\RestBreach;
+use Jorvel\Core\Crew\Shift;
 use Jorvel\Core\Shared\Day;
 
 /** Rest between somebody's shifts, as they stand or as they would. */
-final readonly class RestRules
+final class RestRules
 {
-    public function __construct(private Clock $clock, private ShiftSlots $slots) {}
+    /** @var array<string, Shift>|null by code, for one request */
+    private ?array $hours = null;
+
+    public function __construct(private readonly Clock $clock, private readonly ShiftSlots $slots) {}
 
     /**
      * What breaks the rules around some days, in words.
@@ -24,7 +28,7 @@ final readonly class RestRules
      */
     public function broken(Person $person, Day $from, Day $until, array $instead = []): array
     {
-        $hours = ShiftHours::byCode();
+        $hours = $this->hours ??= ShiftHours::byCode();
         $shifts = [];
         for ($day = $from->plusDays(-2); $day->number <= $until->number + 2; $day = $day->plusDays(1)) {
             $shift = $hours[(array_key_exists((string) $day, $instead) ? $instead[(string) $day] : $person->shiftOn($day)) ?? ''] ?? null;

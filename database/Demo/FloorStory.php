@@ -13,13 +13,14 @@ use App\Floor\StepInput;
 use App\Floor\WorkStep;
 use App\Shared\Clock;
 use App\Stores\ToolDesk;
+use App\Visits\PlanVisit;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Works the cards of a visit step by step, as its people would, and leaves one handed over. */
 final readonly class FloorStory
 {
-    public function __construct(private WorkStep $work, private ToolDesk $desk, private HandCardOver $handOver, private Clock $clock) {}
+    public function __construct(private WorkStep $work, private ToolDesk $desk, private HandCardOver $handOver, private Clock $clock, private PlanVisit $plan) {}
 
     /**
      * @param array<string, mixed> $story people by item; steps as `[item, who, step, answer, more?]`; small things out
@@ -41,6 +42,7 @@ final readonly class FloorStory
             $card = $cards[$code]->refresh();
             ($this->work)($people[$login], $card, $no, new StepInput($card->version, $do, $more['entry'] ?? '', $more['entries'] ?? [], $more['tool'] ?? '', $more['note'] ?? ''));
         }
+        ($this->plan)($visit->load('aircraft.type'), $people['ines'], 'planned with what is in work');
         [$code, $login, $what, $many] = $story['rags'];
         $this->desk->outSmall($people[$login], $cards[$code], $what, $many);
     }

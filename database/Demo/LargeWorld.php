@@ -59,7 +59,7 @@ final class LargeWorld
     {
         $password = Hash::make(World::PASSWORD);
         foreach (json_decode((string) file_get_contents(database_path('demo/people.json')), true) as $row) {
-            unset($row['held']);
+            unset($row['held'], $row['supervisor']);
             Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password]);
         }
     }

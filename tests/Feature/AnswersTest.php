@@ -40,22 +40,29 @@ final class AnswersTest extends WorldCase
         yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/60F', 12];
         yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 22];
         yield 'visits' => ['/api/visits', 'visits', 12];
-        yield 'one visit' => ['/api/visits/{id}', 'visits/1', 27];
-        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 30];
+        yield 'one visit' => ['/api/visits/{id}', 'visits/1', 28];
+        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 31];
         yield 'look and fix windows' => ['/api/visits/{id}/window', 'visits/1/window', 18];
         yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 14];
         yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];
         yield 'bays' => ['/api/bays', 'bays', 10];
         yield 'phases' => ['/api/phases', 'phases?type=T9&phases=3', 12];
-        yield 'crew' => ['/api/crew', 'crew', 8];
-        yield 'floor' => ['/api/floor', 'floor', 14];
-        yield 'one card' => ['/api/cards/{id}', 'cards/1', 28];
+        yield 'crew' => ['/api/crew', 'crew', 12];
+        yield 'a shift' => ['/api/crew/shift', 'crew/shift', 24];
+        yield 'floor' => ['/api/floor', 'floor', 18];
+        yield 'one card' => ['/api/cards/{id}', 'cards/1', 40];
+        yield 'a card held by others' => ['/api/cards/{id}', 'cards/98', 40];
+        yield 'one finding' => ['/api/findings/{id}', 'findings/6', 26];
+        yield 'registers' => ['/api/registers', 'registers', 10];
+        yield 'one register' => ['/api/registers/{mark}', 'registers/QC-TAC', 20];
         yield 'bench' => ['/api/bench', 'bench', 8];
         yield 'deferrals' => ['/api/deferrals', 'deferrals', 14];
         yield 'releases' => ['/api/release', 'release', 22];
         yield 'one release' => ['/api/release/{id}', 'release/1', 24];
         yield 'library' => ['/api/library', 'library', 10];
-        yield 'stores' => ['/api/stores', 'stores', 8];
+        yield 'one manual' => ['/api/library/manuals/{code}', 'library/manuals/BM-R4', 16];
+        yield 'stores' => ['/api/stores', 'stores', 19];
+        yield 'a recalled tool' => ['/api/tools/{code}', 'tools/CT-03', 14];
     }
 
     #[DataProvider('rooms')]
@@ -194,7 +201,7 @@ final class AnswersTest extends WorldCase
     {
         DB::statement('pragma foreign_keys = off');
         DB::table('tenures')->delete();
-        foreach (['releases', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'steps', 'cards', 'visits', 'item_statuses', 'flying_entries', 'aircraft', 'tools'] as $table) {
+        foreach (['releases', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'presences', 'handovers', 'tool_loans', 'tool_recalls', 'parts', 'steps', 'cards', 'visits', 'item_statuses', 'flying_entries', 'aircraft', 'tools'] as $table) {
             DB::table($table)->delete();
         }
         $said = [

@@ -86,10 +86,10 @@ final class CardTest extends WorldCase
         foreach ($refused as [$given, $why]) {
             self::assertStringContainsString($why, $this->work($card, 4, 'read', $given)->assertStatus(422)->json('message'));
         }
-        self::assertSame(0, Reading::count());
+        self::assertSame(0, Reading::where('card_id', $card->id)->count());
         $this->work($card, 4, 'read', ['entry' => '45', 'tool' => 'PG-21'])->assertOk()->assertJsonPath('next', 4);
         $this->work($card, 4, 'read', ['entry' => '48,5', 'tool' => 'PG-21'])->assertOk()->assertJsonPath('next', 5);
-        self::assertSame([['fail', false], ['pass', true]], Reading::orderBy('id')->get()->map(static fn(Reading $r): array => [$r->verdict, $r->stands])->all());
+        self::assertSame([['fail', false], ['pass', true]], Reading::where('card_id', $card->id)->orderBy('id')->get()->map(static fn(Reading $r): array => [$r->verdict, $r->stands])->all());
         $this->as('mika', 'POST', "cards/{$card->id}/steps/4/preview", ['entry' => '49', 'tool' => 'PG-21'])->assertOk()->assertJsonPath('verdict', 'pass');
     }
 
@@ -122,7 +122,8 @@ final class CardTest extends WorldCase
         // Somebody who worked a step cannot inspect, whatever their role.
         Step::where(['card_id' => $card->id, 'no' => 2])->update(['done_by' => $this->person('runa')->id]);
         self::assertStringContainsString('you cannot inspect it independently', $sign('runa', 'inspect', ['stamp' => 'I04', 'pin' => '4410'])->assertStatus(422)->json('message'));
-        $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->assertJsonPath('state', 'closed');
+        self::assertStringContainsString('Not yet looked at: torque, locking', $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly']])->assertStatus(422)->json('message'));
+        $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly', 'torque', 'locking']])->assertOk()->assertJsonPath('state', 'closed');
     }
 
     public function test_a_card_written_from_an_old_revision_is_held(): void

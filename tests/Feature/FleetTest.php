@@ -231,10 +231,10 @@ final class FleetTest extends WorldCase
 
     public function test_a_release_moves_a_component_on_and_what_a_deeper_block_includes(): void
     {
-        $craft = Aircraft::where('mark', 'QC-TAC')->firstOrFail();
-        $items = array_column($this->as('ines', 'GET', 'fleet/QC-TAC')->json('items'), null, 'code');
-        $engine = array_values(array_filter($this->as('ines', 'GET', 'fleet/QC-TAC')->json('items'), static fn(array $i): bool => $i['title'] === 'Borescope inspection, engine 2'))[0];
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QC-TAC', 'title' => 'both', 'bay' => 'bay 3', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$items['05-24']['key'], $engine['key']]])->assertCreated()->json('id');
+        $craft = Aircraft::where('mark', 'QC-TAA')->firstOrFail();
+        $items = array_column($this->as('ines', 'GET', 'fleet/QC-TAA')->json('items'), null, 'code');
+        $engine = array_values(array_filter($this->as('ines', 'GET', 'fleet/QC-TAA')->json('items'), static fn(array $i): bool => $i['title'] === 'Borescope inspection, engine 2'))[0];
+        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QC-TAA', 'title' => 'both', 'bay' => 'bay 3', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$items['05-24']['key'], $engine['key']]])->assertCreated()->json('id');
         self::assertSame('Borescope inspection, engine 2', Card::where(['visit_id' => $visit])->whereNotNull('component_id')->firstOrFail()->title);
         Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T12:00:00Z']);
         Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z']);

@@ -102,7 +102,7 @@ final class WordsTest extends WorldCase
     {
         $moment = $this->as('mika', 'GET', 'moment')->json();
         self::assertSame(['Skarnholm', 'Europe/Oslo', 'late shift'], [$moment['base'], $moment['zone'], $moment['shift']]);
-        self::assertEquals(['fleet' => 18, 'visits' => 5, 'floor' => 73, 'deferrals' => 5, 'release' => 5], $moment['waiting']);
+        self::assertEquals(['fleet' => 18, 'visits' => 6, 'floor' => 77, 'deferrals' => 5, 'release' => 6], $moment['waiting']);
         app(Clock::class)->start(Instant::parse('2026-05-05T05:00:00Z'));
         self::assertSame('early shift', $this->as('mika', 'GET', 'moment')->json('shift'));
     }
