@@ -37,12 +37,19 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Card|null $fixCard
  * @property-read Person $raiser
  * @property-read Collection<int, Photo> $photos
+ * @property-read Finding|null $before found at the same place
  */
 final class Finding extends Model
 {
     public const OPEN = 'open';
 
     protected $casts = ['spot' => 'array', 'sketch' => 'array'];
+
+    /** @return BelongsTo<Finding, $this> */
+    public function before(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'repeat_of');
+    }
 
     /** @return HasMany<Photo, $this> */
     public function photos(): HasMany

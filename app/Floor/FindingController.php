@@ -39,7 +39,7 @@ final class FindingController
     #[OA\Post(path: '/api/findings/{id}/fixed', operationId: 'fixFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['how', 'stamp', 'pin'], properties: [new OA\Property(property: 'how', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The finding, fixed', content: new OA\JsonContent(ref: FindingView::class))])]
     public function fixed(int $id, FixedRequest $request, RaiseFinding $raise, ReadCard $read): JsonResponse
     {
-        $finding = Finding::with(['card.assignments', 'aircraft', 'raiser', 'photos'])->findOrFail($id);
+        $finding = Finding::with(['card.assignments', 'aircraft', 'raiser', 'photos', 'before'])->findOrFail($id);
         $raise->fixed($request->person(), $finding, $request->string('how')->value(), $request->string('stamp')->value(), $request->string('pin')->value());
 
         return new JsonResponse($read->finding($finding, $finding->aircraft->mark, $finding->card));

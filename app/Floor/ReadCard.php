@@ -41,7 +41,7 @@ final readonly class ReadCard
 
     public function card(Card $card, Person $me): CardView
     {
-        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'template.manual', 'assignments.person', 'findings.raiser', 'findings.photos', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
+        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'template.manual', 'assignments.person', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
         $next = $card->nextStep();
         $holds = $this->standings->holding($me, $card, $card->steps);
         $inspection = ReadFloor::atInspection($card);
@@ -114,7 +114,7 @@ final readonly class ReadCard
 
     public function finding(Finding $f, string $mark, Card $card): FindingView
     {
-        return new FindingView($f->id, $f->number, $mark, $card->number, $card->id, $f->place, $f->extent, $f->severity, $f->chapter, $f->state, "{$f->raiser->name} ({$f->raiser->stamp})", $this->clock->local(Instant::parse($f->raised_at)), $f->photos->count());
+        return new FindingView($f->id, $f->number, $mark, $card->number, $card->id, $f->place, $f->extent, $f->severity, $f->chapter, $f->state, "{$f->raiser->name} ({$f->raiser->stamp})", $this->clock->local(Instant::parse($f->raised_at)), $f->photos->count(), $f->before === null ? null : "{$f->before->number}, ".$this->clock->shortWords(Instant::parse($f->before->raised_at)->dayIn($this->clock->zone())).": {$f->before->extent}".($f->before->fixed_how === null ? '' : "; fixed: {$f->before->fixed_how}"));
     }
 
     /**

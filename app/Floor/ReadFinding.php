@@ -23,26 +23,27 @@ final readonly class ReadFinding
 
     public function one(Finding $finding, Person $me): FindingDetail
     {
-        $finding->load(['raiser', 'photos', 'card.visit', 'aircraft.type', 'fixCard']);
+        $finding->load(['raiser', 'photos', 'card.visit', 'aircraft.type', 'fixCard', 'before']);
         $today = $this->clock->today();
         $recent = Recent::usual();
         $raised = Instant::parse($finding->raised_at)->dayIn($this->clock->zone());
         $events = $this->history->of($finding->aircraft, $finding->chapter, $finding->id);
         $suspect = $events->first(static fn(PastEvent $e): bool => $e->touched() && $e->on->number <= $raised->number);
-        $before = $finding->repeat_of === null ? null : Finding::find($finding->repeat_of);
+        $before = $finding->before;
+        $view = $this->cards->finding($finding, $finding->aircraft->mark, $finding->card);
         $outline = $finding->aircraft->type->outline;
         $open = $finding->state === Finding::OPEN;
         $system = substr($finding->chapter, 0, 2);
         $listed = $open ? ListedItem::where('type_id', $finding->aircraft->type_id)->where('chapter', 'like', "{$system}%")->orderBy('code')->get() : collect();
 
         return new FindingDetail(
-            $this->cards->finding($finding, $finding->aircraft->mark, $finding->card),
+            $view,
             $this->sentence($finding, $before, $suspect),
             $finding->spot === null ? null : (object) $finding->spot,
             $finding->sketch ?? [],
             $outline === null ? null : new DrawingView((object) $outline, []),
             array_values($finding->photos->map(fn(Photo $p): PhotoView => new PhotoView($p->id, "/api/photos/{$p->id}", $this->clock->local(Instant::parse($p->at)), $p->bytes))->all()),
-            $before === null ? null : "{$before->number}, ".$this->clock->shortWords(Instant::parse($before->raised_at)->dayIn($this->clock->zone())).": {$before->extent}".($before->fixed_how === null ? '' : "; fixed: {$before->fixed_how}"),
+            $view->repeat,
             $before?->id,
             array_values($events->map(fn(PastEvent $e): HistoryLine => new HistoryLine(
                 $e->kind,

@@ -27,6 +27,14 @@ const Bays = room(() => import('./rooms/visits/Bays'), 'Bays');
 const Phases = room(() => import('./rooms/visits/Phases'), 'Phases');
 const Crew = room(() => import('./rooms/crew/Crew'), 'Crew');
 const Floor = room(() => import('./rooms/floor/Floor'), 'Floor');
+const Registers = room(() => import('./rooms/floor/Register'), 'Registers');
+const Register = room(() => import('./rooms/floor/Register'), 'Register');
+const Finding = room(() => import('./rooms/floor/Finding'), 'Finding');
+const Shift = room(() => import('./rooms/crew/Shift'), 'Shift');
+const Manual = room(() => import('./rooms/library/Manual'), 'Manual');
+const Parts = room(() => import('./rooms/stores/Parts'), 'Parts');
+const Out = room(() => import('./rooms/stores/Out'), 'Out');
+const Tool = room(() => import('./rooms/stores/Tool'), 'Tool');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
 const Bench = room(() => import('./rooms/bench/Bench'), 'Bench');
 const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals');
@@ -77,6 +85,10 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                             <Route path="/visits/:id/board" element={<Board />} />
                             <Route path="/crew" element={<Crew />} />
                             <Route path="/floor" element={<Floor />} />
+                            <Route path="/crew/shift" element={<Shift />} />
+                            <Route path="/floor/registers" element={<Registers />} />
+                            <Route path="/floor/registers/:mark" element={<Register />} />
+                            <Route path="/floor/findings/:id" element={<Finding />} />
                             <Route path="/floor/:id" element={<Card />} />
                             <Route path="/bench" element={<Bench />} />
                             <Route path="/deferrals" element={<Deferrals />} />
@@ -85,6 +97,10 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                             <Route path="/library" element={<Library />} />
                             <Route path="/library/programme/:type" element={<Programme />} />
                             <Route path="/stores" element={<Stores />} />
+                            <Route path="/library/manuals/:code" element={<Manual />} />
+                            <Route path="/stores/parts" element={<Parts />} />
+                            <Route path="/stores/out" element={<Out />} />
+                            <Route path="/stores/tools/:code" element={<Tool />} />
                             <Route path="/practice" element={<Practice />} />
                         </Routes>
                     </Suspense>

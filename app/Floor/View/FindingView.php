@@ -24,5 +24,6 @@ final readonly class FindingView
         #[OA\Property] public string $raisedBy,
         #[OA\Property] public string $raisedAt,
         #[OA\Property] public int $photos,
+        #[OA\Property] public ?string $repeat,
     ) {}
 }

@@ -87,6 +87,37 @@ export const useCard = (id: number) =>
     useQuery<Schemas['CardView'], Failure>({
         queryKey: ['cards', id],
         queryFn: () => take(api.GET('/api/cards/{id}', { params: { path: { id } } })),
+        // Who and what holds a step changes while somebody waits for it.
+        refetchInterval: 15_000,
+    });
+export const useFinding = (id: number) =>
+    useQuery<Schemas['FindingDetail'], Failure>({
+        queryKey: ['findings', id],
+        queryFn: () => take(api.GET('/api/findings/{id}', { params: { path: { id } } })),
+    });
+export const useRegisters = () =>
+    useQuery<Schemas['RegistersView'], Failure>({ queryKey: ['registers'], queryFn: () => take(api.GET('/api/registers')) });
+export const useRegister = (mark: string) =>
+    useQuery<Schemas['RegisterView'], Failure>({
+        queryKey: ['registers', mark],
+        queryFn: () => take(api.GET('/api/registers/{mark}', { params: { path: { mark } } })),
+        refetchInterval: 60_000,
+    });
+export const useShift = (query: { base?: string; date?: string; shift?: string }) =>
+    useQuery<Schemas['ShiftView'], Failure>({
+        queryKey: ['crew', 'shift', query],
+        queryFn: () => take(api.GET('/api/crew/shift', { params: { query } })),
+        placeholderData: (old) => old,
+    });
+export const useManual = (code: string) =>
+    useQuery<Schemas['ManualRoom'], Failure>({
+        queryKey: ['library', 'manual', code],
+        queryFn: () => take(api.GET('/api/library/manuals/{code}', { params: { path: { code } } })),
+    });
+export const useToolRoom = (code: string) =>
+    useQuery<Schemas['ToolRoom'], Failure>({
+        queryKey: ['stores', code],
+        queryFn: () => take(api.GET('/api/tools/{code}', { params: { path: { code } } })),
     });
 export const useBench = () => useQuery<Schemas['BenchView'], Failure>({ queryKey: ['bench'], queryFn: () => take(api.GET('/api/bench')) });
 export const useCrew = () => useQuery<Schemas['CrewView'], Failure>({ queryKey: ['crew'], queryFn: () => take(api.GET('/api/crew')) });

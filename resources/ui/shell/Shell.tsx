@@ -3,10 +3,12 @@ import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { api, take } from '../api/client';
 import { useMe, useMoment } from '../api/hooks';
+import { useSendWaiting } from '../api/useQueue';
 import { Dialog } from '../parts/Dialog';
 import { Loading } from '../parts/Page';
 import { rooms } from './rooms';
 import { SignIn } from './SignIn';
+import { WaitingHere } from './WaitingHere';
 
 const Go = lazy(async () => ({ default: (await import('./Go')).Go }));
 
@@ -24,6 +26,7 @@ export function Shell({ children }: { children: ReactNode }) {
     const [wasIn, setWasIn] = useState(false);
     const [night, setNight] = useState(() => localStorage.getItem('jorvel.theme') === 'night');
     const signedIn = me.data !== undefined && !me.error;
+    useSendWaiting(signedIn ? me.data?.id : undefined);
 
     useEffect(() => {
         document.documentElement.dataset.theme = night ? 'night' : 'day';
@@ -84,6 +87,7 @@ export function Shell({ children }: { children: ReactNode }) {
                 onHelp={() => setHelp(true)}
                 onOut={() => void signOut()}
             />
+            {me.data && <WaitingHere who={me.data.id} />}
             <div className="flex">
                 <Rooms />
                 {children}
@@ -108,6 +112,7 @@ export function Shell({ children }: { children: ReactNode }) {
                         ...rooms.map((r) => [`g then ${r.key}`, r.name]),
                         ['j, k', 'next, previous aircraft in Fleet'],
                         ['Enter', 'open; keep a reading; confirm a step'],
+                        ['Space', 'count one more stroke or turn'],
                         ['p', 'plan the chosen aircraft'],
                         ['v', 'make a visit: of what stops the chosen aircraft, or of the chosen items'],
                     ].map(([keys, what]) => (

@@ -4,7 +4,7 @@ import { Arc } from '../../parts/Arc';
 import { Button } from '../../parts/Button';
 import { Trouble } from '../../parts/Page';
 import { ToolPick, unitLabel, usePreview, useTool, verdictColour } from '../floor/ReadingField';
-import { type StepProps, useStep } from '../floor/StepWork';
+import { type StepProps, useStep } from '../floor/useStep';
 
 type Point = { id: string; title: string; unit: string; min: number; max: number };
 type Spec = { tool_kind: string; points: Point[]; adjusters: { id: string; shape?: string }[] };
@@ -25,7 +25,7 @@ export function RigSheet({ card, step, onConflict }: StepProps) {
     const submit = (e?: FormEvent) => {
         e?.preventDefault();
         if (!send.isPending) {
-            send.mutate({ version: card.version, do: phase, entries, tool });
+            send.mutate({ do: phase, entries, tool });
         }
     };
     // The server's own verdict on the last reading of a point.

@@ -1,24 +1,34 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useFloor } from '../../api/hooks';
+import { useFloor, useMe } from '../../api/hooks';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { Tabs } from '../../parts/Tabs';
 import { cardStates } from '../visits/Visit';
 import { Done } from '../visits/Visits';
+import { floorTabs } from './tabs';
 
-/** The cards in work: mine first, then those waiting for an inspection, then the rest. */
+/** The cards in work: for an inspector what waits for them first, then mine, then the rest. */
 export function Floor() {
+    const inspector = ['inspector', 'certifier'].includes(useMe().data?.role ?? '');
     return (
         <Wait query={useFloor()}>
             {(floor) => {
-                const mine = floor.cards.filter((c) => c.mine);
-                const inspect = floor.cards.filter((c) => !c.mine && c.inspection);
+                const waits = floor.cards.filter((c) => c.inspection);
+                const forMe = waits.filter((c) => c.inspectWhy === null);
+                const notMe = waits.filter((c) => c.inspectWhy !== null && !c.mine);
+                const mine = floor.cards.filter((c) => c.mine && !forMe.includes(c));
                 const rest = floor.cards.filter((c) => !c.mine && !c.inspection);
                 return (
-                    <Page sentence={floor.sentence}>
-                        {mine.length > 0 && <Cards title="Mine" cards={mine} />}
-                        {inspect.length > 0 && <Cards title="Waiting for an independent inspection" cards={inspect} />}
-                        {rest.length > 0 && <Cards title="Other open cards" cards={rest} />}
+                    <Page over={<Tabs label="Floor" tabs={floorTabs} />} sentence={floor.sentence}>
+                        {inspector && <Cards title="For you to inspect" cards={forMe} />}
+                        <Cards title="Mine" cards={mine} />
+                        <Cards
+                            title={inspector ? 'Waiting for an inspection by somebody else' : 'Waiting for an independent inspection'}
+                            cards={inspector ? notMe : notMe.filter((c) => !mine.includes(c))}
+                            inspector={inspector}
+                        />
+                        <Cards title="Other open cards" cards={rest} />
                     </Page>
                 );
             }}
@@ -26,24 +36,40 @@ export function Floor() {
     );
 }
 
-function Cards({ title, cards }: { title: string; cards: Schemas['CardRow'][] }) {
+function Cards({ title, cards, inspector }: { title: string; cards: Schemas['CardRow'][]; inspector?: boolean }) {
+    if (cards.length === 0) {
+        return null;
+    }
     return (
         <Section title={title}>
             <ul className="divide-y divide-rule/70">
                 {cards.map((c) => {
-                    const [state, word] = c.hold ? ['stop', 'held'] : (cardStates[c.state] ?? ['clear', c.state]);
+                    const [state, word] = c.hold
+                        ? ['stop', 'held']
+                        : c.inspection
+                          ? ['waiting', 'to inspect']
+                          : c.handedOver
+                            ? ['watch', 'handed over']
+                            : (cardStates[c.state] ?? ['clear', c.state]);
                     return (
                         <li key={c.id}>
                             <Link
                                 to={`/floor/${c.id}`}
                                 data-card={c.number}
-                                className="grid min-h-14 grid-cols-[7rem_6rem_minmax(0,1fr)_10rem] items-center gap-3 py-2 hover:bg-sheet"
+                                className="grid min-h-14 grid-cols-[8rem_6rem_minmax(0,1fr)_10rem] items-center gap-3 py-2 hover:bg-sheet"
                             >
                                 <State state={state} word={word} />
                                 <b className="font-mono">{c.mark}</b>
                                 <span className="min-w-0">
                                     <span className="font-mono text-sm text-soft">{c.number}</span> <b>{c.title}</b>
-                                    <span className="block truncate text-sm text-soft">{c.hold ?? `${c.visit}, ${c.zone}`}</span>
+                                    <span className="block truncate text-sm text-soft">
+                                        {c.hold ??
+                                            (inspector && c.inspectWhy ? `not you: ${c.inspectWhy}` : null) ??
+                                            c.handedOver ??
+                                            [`${c.visit}, ${c.zone}`, ...(c.there.length > 0 ? [`at it: ${c.there.join(', ')}`] : [])].join(
+                                                '; ',
+                                            )}
+                                    </span>
                                 </span>
                                 <Done done={c.stepsDone} of={c.steps} />
                             </Link>

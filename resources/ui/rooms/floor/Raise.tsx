@@ -1,43 +1,169 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { api, type Schemas, take } from '../../api/client';
-import { useSend } from '../../api/hooks';
+import { Link } from 'react-router';
+import { api, Failure, type Schemas, take } from '../../api/client';
+import { useRegister, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
+import { Drawing, type Outline, type View } from '../../parts/Drawing';
 import { Field } from '../../parts/Field';
 import { Trouble } from '../../parts/Page';
+import { State } from '../../parts/State';
+import { Choice } from '../../parts/Tabs';
+import { Sketch, type Strokes } from './Sketch';
 
-/** A finding: where it is, and how far it goes. */
-export function Raise({ card, onClose }: { card: Schemas['CardView']; onClose: () => void }) {
+type Spot = { view: View; x: number; y: number };
+type Body = { place: string; extent: string; severity: Severity; step?: number; spot?: Spot; sketch?: Strokes };
+type Severity = 'minor' | 'major' | 'critical';
+
+const severities: { value: Severity; name: string }[] = [
+    { value: 'minor', name: 'minor' },
+    { value: 'major', name: 'major' },
+    { value: 'critical', name: 'critical' },
+];
+
+export async function sendPhoto(finding: number, file: File): Promise<void> {
+    const form = new FormData();
+    form.append('photo', file);
+    await take(
+        api.POST('/api/findings/{id}/photos', {
+            params: { path: { id: finding } },
+            body: form as unknown as { photo: string },
+            bodySerializer: (b) => b as unknown as FormData,
+        }),
+    );
+}
+
+/** A finding: where it is, how far it goes, how bad it is; on the drawing, in a photo, in a sketch. */
+export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step: number | null; onClose: () => void }) {
+    const client = useQueryClient();
+    const register = useRegister(card.mark);
     const [place, setPlace] = useState('');
     const [extent, setExtent] = useState('');
+    const [severity, setSeverity] = useState<Severity>('minor');
+    const [spot, setSpot] = useState<Spot | null>(null);
+    const [sketch, setSketch] = useState<Strokes>([]);
+    const [more, setMore] = useState<'none' | 'drawing' | 'sketch'>('none');
+    const [photo, setPhoto] = useState<File | null>(null);
+    const [raised, setRaised] = useState<Schemas['FindingView'] | null>(null);
+    const [trouble, setTrouble] = useState<Failure | null>(null);
     const send = useSend(
-        (body: { place: string; extent: string }, headers) =>
-            take(api.POST('/api/cards/{id}/findings', { params: { path: { id: card.id } }, body, headers })),
-        onClose,
+        (body: Body, headers) => take(api.POST('/api/cards/{id}/findings', { params: { path: { id: card.id } }, body, headers })),
+        (out) => {
+            const made = out.findings.at(-1) ?? null;
+            const repeat = made?.repeat ?? null;
+            const keep = async () => {
+                if (made && photo) {
+                    try {
+                        await sendPhoto(made.id, photo);
+                        void client.invalidateQueries({ queryKey: ['cards'] });
+                    } catch (e) {
+                        setTrouble(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent. The finding itself is kept.'));
+                        setRaised(made);
+                        return;
+                    }
+                }
+                if (repeat !== null) {
+                    setRaised(made);
+                } else {
+                    onClose();
+                }
+            };
+            void keep();
+        },
     );
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        send.mutate({ place, extent });
+        send.mutate({
+            place,
+            extent,
+            severity,
+            ...(step === null ? {} : { step }),
+            ...(spot ? { spot } : {}),
+            ...(sketch.length > 0 ? { sketch } : {}),
+        });
     };
+    const outline = register.data?.drawing?.outline as Outline | undefined;
+    if (raised) {
+        return (
+            <Dialog open onClose={onClose} title={`${raised.number} is raised`}>
+                {raised.repeat && (
+                    <p className="rounded-lg border-2 border-ochre bg-ochre-wash p-3" data-testid="repeat">
+                        <State state="watch" word="Found there before:" /> {raised.repeat}
+                    </p>
+                )}
+                <Trouble error={trouble} />
+                <div className="mt-4 flex gap-3">
+                    <Link
+                        to={`/floor/findings/${raised.id}`}
+                        className="inline-flex min-h-14 items-center rounded-lg border border-spruce bg-spruce px-5 font-semibold text-on-spruce"
+                    >
+                        What was done there last
+                    </Link>
+                    <Button big onClick={onClose}>
+                        Back to the card
+                    </Button>
+                </div>
+            </Dialog>
+        );
+    }
     return (
-        <Dialog open onClose={onClose} title={`Something is wrong on ${card.mark}`}>
+        <Dialog open onClose={onClose} title={`Something is wrong on ${card.mark}`} wide>
             <form onSubmit={submit} className="space-y-4">
-                <Field
-                    label="Place"
-                    name="place"
-                    autoFocus
-                    placeholder="propeller 1, blade 3, leading edge"
-                    value={place}
-                    onChange={(e) => setPlace(e.target.value)}
-                />
-                <Field
-                    label="Extent"
-                    name="extent"
-                    placeholder="boot edge lifted over 40 mm"
-                    value={extent}
-                    onChange={(e) => setExtent(e.target.value)}
-                    hint="What it is and how far it goes: from hole to edge, so long, so deep."
-                />
+                <div className="grid grid-cols-2 gap-4">
+                    <Field
+                        label="Place"
+                        name="place"
+                        autoFocus
+                        placeholder="propeller 1, blade 3, leading edge"
+                        value={place}
+                        onChange={(e) => setPlace(e.target.value)}
+                    />
+                    <Field
+                        label="Extent"
+                        name="extent"
+                        placeholder="boot edge lifted over 40 mm"
+                        value={extent}
+                        onChange={(e) => setExtent(e.target.value)}
+                        hint="What it is and how far it goes: from hole to edge, so long, so deep."
+                    />
+                </div>
+                <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+                    <span className="flex items-center gap-2">
+                        <b>How bad</b>
+                        <Choice label="How bad" options={severities} value={severity} onChange={setSeverity} />
+                    </span>
+                    <span className="flex items-center gap-2">
+                        <b>Show it</b>
+                        <Choice
+                            label="Show it"
+                            options={[
+                                { value: 'none', name: 'in words' },
+                                ...(outline ? [{ value: 'drawing' as const, name: 'on the drawing' }] : []),
+                                { value: 'sketch', name: 'in a sketch' },
+                            ]}
+                            value={more}
+                            onChange={setMore}
+                        />
+                    </span>
+                    <label className="flex min-h-12 cursor-pointer items-center gap-2 rounded-lg border border-ink bg-sheet px-4 font-semibold focus-within:outline-2 focus-within:outline-spruce">
+                        {photo ? photo.name : 'Add a photo'}
+                        <input
+                            type="file"
+                            name="photo"
+                            accept="image/jpeg,image/png,image/webp"
+                            className="sr-only"
+                            onChange={(e) => setPhoto(e.target.files?.[0] ?? null)}
+                        />
+                    </label>
+                </div>
+                {more === 'drawing' && outline && (
+                    <div>
+                        <p className="mb-1 text-soft">Touch the place on any view.</p>
+                        <Drawing outline={outline} spot={spot} onPick={setSpot} />
+                    </div>
+                )}
+                {more === 'sketch' && <Sketch value={sketch} onChange={setSketch} />}
                 <Trouble error={send.error} />
                 <Button kind="main" big type="submit" disabled={send.isPending || place === '' || extent === ''}>
                     Raise the finding

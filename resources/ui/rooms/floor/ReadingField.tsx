@@ -3,7 +3,7 @@ import { api, type Schemas, take } from '../../api/client';
 import { Scale } from '../../parts/Scale';
 import { band, drawn, type LimitSpec } from '../../parts/scale';
 
-export type ReadingSpec = { point: string; tool_kind: string; limit: LimitSpec; decision?: string };
+export type ReadingSpec = { point: string; tool_kind?: string; limit: LimitSpec; decision?: string };
 
 const labels: Record<string, string> = { Nm: 'N·m', lbf_in: 'lbf·in', lbf_ft: 'lbf·ft', deg: '°', C: '°C', F: '°F' };
 export const unitLabel = (unit: string): string => labels[unit] ?? unit;
@@ -112,7 +112,7 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                     {preview?.said ?? (entry === '' ? `Read ${spec.point}.` : '…')}
                 </p>
             </div>
-            <ToolPick card={card} kind={spec.tool_kind} tool={tool} onTool={onTool} />
+            {spec.tool_kind && <ToolPick card={card} kind={spec.tool_kind} tool={tool} onTool={onTool} />}
         </div>
     );
 }

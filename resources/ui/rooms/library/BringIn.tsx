@@ -5,12 +5,12 @@ import { Section } from '../../parts/Page';
 import { ImportPreview } from './ImportPreview';
 
 type View = Schemas['ImportView'];
-type Kind = 'programme' | 'programme-csv' | 'flying' | 'sectors';
+type Kind = 'programme' | 'programme-csv' | 'revision' | 'flying' | 'sectors';
 
 /** Which kind of file it is, by its name and its head; the server checks it whole. */
 const kindOf = (name: string, text: string): Kind => {
     if (name.toLowerCase().endsWith('.json')) {
-        return 'programme';
+        return /"manual"\s*:/.test(text) && /"passages"\s*:/.test(text) ? 'revision' : 'programme';
     }
     const head = text.slice(0, text.search(/[\r\n]|$/)).toLowerCase();
     return head.includes('interval') ? 'programme-csv' : head.includes('number') ? 'sectors' : 'flying';
@@ -55,7 +55,7 @@ export function BringIn() {
             }
         >
             <label className="flex min-h-16 cursor-pointer items-center gap-4 rounded-xl border-2 border-dashed border-soft bg-sheet px-5 focus-within:outline-2 focus-within:outline-spruce">
-                <b>{busy ? 'Looking at the file…' : 'Choose a programme (JSON, CSV), flying or sectors (CSV)'}</b>
+                <b>{busy ? 'Looking at the file…' : 'Choose a programme (JSON, CSV), a manual revision (JSON), flying or sectors (CSV)'}</b>
                 <span className="text-soft">It is checked whole and shown first; nothing changes until you apply it.</span>
                 <input
                     type="file"

@@ -44,7 +44,10 @@ export function Library() {
                         <Section title="Manuals">
                             {room.manuals.map((m) => (
                                 <p key={m.code} className="border-b border-rule/60 py-1.5">
-                                    <b className="font-mono">{m.code}</b> revision {m.revision}
+                                    <Link className="underline underline-offset-4" to={`/library/manuals/${m.code}`}>
+                                        <b className="font-mono">{m.code}</b>
+                                    </Link>{' '}
+                                    revision {m.revision}
                                     <span className="block text-sm text-soft">
                                         {m.title}; {m.templates} cards cite it
                                         {m.stale > 0 && <b className="text-rust">, {m.stale} from an older revision</b>}

@@ -1,8 +1,11 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useStores } from '../../api/hooks';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
+import { Tabs } from '../../parts/Tabs';
+import { storeTabs } from './tabs';
 
 const columns: Column<Schemas['StoreTool']>[] = [
     {
@@ -17,7 +20,11 @@ const columns: Column<Schemas['StoreTool']>[] = [
         id: 'code',
         header: 'Tool',
         accessorKey: 'code',
-        cell: ({ row }) => <b className="font-mono whitespace-nowrap">{row.original.code}</b>,
+        cell: ({ row }) => (
+            <Link to={`/stores/tools/${row.original.code}`} className="font-mono font-bold whitespace-nowrap underline underline-offset-4">
+                {row.original.code}
+            </Link>
+        ),
     },
     { id: 'title', header: 'What', accessorKey: 'title' },
     {
@@ -33,7 +40,7 @@ const columns: Column<Schemas['StoreTool']>[] = [
         accessorKey: 'calDue',
         cell: ({ row }) => <span className="whitespace-nowrap">{row.original.calDue}</span>,
     },
-    { id: 'place', header: 'Place', accessorKey: 'place' },
+    { id: 'place', header: 'Place', accessorFn: (t) => (t.out ? `out: ${t.out}` : t.place) },
     { id: 'readings', header: 'Readings', accessorKey: 'readings' },
 ];
 
@@ -42,7 +49,7 @@ export function Stores() {
     return (
         <Wait query={useStores()}>
             {(room) => (
-                <Page sentence={room.sentence}>
+                <Page over={<Tabs label="Stores" tabs={storeTabs} />} sentence={room.sentence}>
                     <Table name="tools" rows={room.tools} columns={columns} empty="No tool yet." />
                 </Page>
             )}

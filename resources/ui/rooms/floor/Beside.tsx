@@ -1,0 +1,164 @@
+import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
+import { api, type Schemas, take } from '../../api/client';
+import { useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Trouble } from '../../parts/Page';
+import { Glyph } from '../../parts/State';
+
+type Card = Schemas['CardView'];
+
+/** Beside the step: what is fitted on the aircraft, who is at this card, what is out on it, what was found and asked. */
+export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
+    return (
+        <aside className="border-l border-rule px-4 pt-4 pb-10 max-[1150px]:col-span-2 max-[1150px]:border-t max-[1150px]:border-l-0">
+            <div className="flex items-baseline justify-between gap-2">
+                <h2 className="font-semibold">Fitted on {card.mark} now</h2>
+                <Link to={`/floor/registers/${card.mark}`} className="text-sm underline underline-offset-4">
+                    register
+                </Link>
+            </div>
+            {card.safing.length === 0 && <p className="mt-1 text-sm text-soft">No lock, pin, cap, collar or notice is in the register.</p>}
+            <ul className="mt-1 divide-y divide-rule">
+                {card.safing.map((d, i) => (
+                    <li key={d.id} className="grid grid-cols-[1.8rem_1fr] py-2">
+                        <span className="mt-0.5 grid size-5 place-items-center rounded-full bg-ink font-mono text-xs text-paper">
+                            {i + 1}
+                        </span>
+                        <span>
+                            <b>{d.kind}</b>
+                            <span className="block text-sm text-soft">
+                                {d.place}, {d.flag}; since {d.since}, {d.by}
+                                {d.remover !== null && `; off at ${d.remover}`}
+                            </span>
+                        </span>
+                    </li>
+                ))}
+            </ul>
+            {card.there.length > 0 && (
+                <>
+                    <h2 className="mt-5 font-semibold">At this card</h2>
+                    <People card={card} />
+                </>
+            )}
+            <h2 className="mt-5 font-semibold">Findings on this card</h2>
+            {card.findings.length === 0 && <p className="mt-1 text-sm text-soft">None yet.</p>}
+            <ul className="mt-1 divide-y divide-rule">
+                {card.findings.map((f) => (
+                    <li key={f.id} className="py-2" data-finding={f.number}>
+                        <Glyph state={f.state === 'open' ? 'stop' : f.state === 'deferred' ? 'watch' : 'clear'} />{' '}
+                        <Link to={`/floor/findings/${f.id}`} className="font-mono font-bold underline underline-offset-4">
+                            {f.number}
+                        </Link>{' '}
+                        {f.state}
+                        {f.severity !== 'minor' && `, ${f.severity}`}
+                        <span className="block text-sm">{f.place}</span>
+                        <span className="block text-sm text-soft">{f.extent}</span>
+                    </li>
+                ))}
+            </ul>
+            {card.may.includes('raise') && card.state !== 'closed' && (
+                <Button className="mt-2 min-h-12 w-full" onClick={onRaise}>
+                    Something is wrong
+                </Button>
+            )}
+            <Out card={card} />
+            {card.questions.length > 0 && (
+                <>
+                    <h2 className="mt-5 font-semibold">Asked about {card.section}</h2>
+                    <ul className="divide-y divide-rule">
+                        {card.questions.map((q) => (
+                            <li key={q.id} className="py-2 text-sm">
+                                <p>{q.text}</p>
+                                <p className={q.answer ? 'text-soft' : 'text-ochre'}>
+                                    {q.answer ?? 'No answer yet.'} {q.reference && `(${q.reference})`}
+                                </p>
+                            </li>
+                        ))}
+                    </ul>
+                </>
+            )}
+        </aside>
+    );
+}
+
+function People({ card }: { card: Card }) {
+    const clear = useSend((person: number, headers) =>
+        take(api.POST('/api/cards/{id}/clear', { params: { path: { id: card.id } }, body: { person }, headers })),
+    );
+    return (
+        <ul className="mt-1 divide-y divide-rule">
+            {card.there.map((p) => (
+                <li key={p.personId} className="flex items-center justify-between gap-2 py-1">
+                    <span>
+                        {p.name} <span className="text-sm text-soft">since {p.since}</span>
+                    </span>
+                    {card.may.includes('raise') && (
+                        <Button className="min-h-12" disabled={clear.isPending} onClick={() => clear.mutate(p.personId)}>
+                            Clear
+                        </Button>
+                    )}
+                </li>
+            ))}
+            <Trouble error={clear.error} />
+        </ul>
+    );
+}
+
+/** Tools, rags and small things out on the card. */
+function Out({ card }: { card: Card }) {
+    const [what, setWhat] = useState('rags');
+    const [many, setMany] = useState('');
+    const take1 = useSend(
+        (body: { what: string; quantity: number }, headers) =>
+            take(api.POST('/api/cards/{id}/loans', { params: { path: { id: card.id } }, body, headers })),
+        () => setMany(''),
+    );
+    const mayTake = card.may.includes('work') && (card.state === 'open' || card.state === 'in_work');
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        take1.mutate({ what, quantity: Number(many) });
+    };
+    if (!mayTake && card.loans.length === 0) {
+        return null;
+    }
+    return (
+        <>
+            <h2 className="mt-5 font-semibold">Out on this card</h2>
+            {card.loans.length === 0 && <p className="mt-1 text-sm text-soft">No tool, no rag. A tool goes out with its first reading.</p>}
+            <ul className="mt-1 divide-y divide-rule">
+                {card.loans.map((l) => (
+                    <li key={l.id} className="py-1.5" data-loan={l.what}>
+                        {l.quantity > 1 && <b className="font-mono">{l.quantity} </b>}
+                        {l.what}{' '}
+                        <span className="block text-sm text-soft">
+                            since {l.since}, {l.by}
+                        </span>
+                    </li>
+                ))}
+            </ul>
+            {mayTake && (
+                <form onSubmit={submit} className="mt-2 flex gap-2">
+                    <input
+                        aria-label="Small things taken out"
+                        value={what}
+                        onChange={(e) => setWhat(e.target.value)}
+                        className="h-12 min-w-0 flex-1 rounded-lg border-2 border-soft bg-sheet px-3"
+                    />
+                    <input
+                        aria-label="How many"
+                        inputMode="numeric"
+                        placeholder="0"
+                        value={many}
+                        onChange={(e) => setMany(e.target.value)}
+                        className="h-12 w-14 rounded-lg border-2 border-soft bg-sheet px-2 text-right font-mono"
+                    />
+                    <Button type="submit" className="min-h-12" disabled={take1.isPending || !/^[1-9]\d*$/.test(many)}>
+                        Out
+                    </Button>
+                </form>
+            )}
+            <Trouble error={take1.error} />
+        </>
+    );
+}

@@ -1,0 +1,235 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, Failure, type Schemas, take } from '../../api/client';
+import { useFinding, useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Drawing, type Outline, type View } from '../../parts/Drawing';
+import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { Glyph, State } from '../../parts/State';
+import { type Column, Table } from '../../parts/Table';
+import { sendPhoto } from './Raise';
+import { strokes } from './Sketch';
+
+type Detail = Schemas['FindingDetail'];
+
+const kinds: Record<string, string> = { finding: 'found', card: 'worked', item: 'worked', part: 'fitted' };
+
+const columns: Column<Schemas['HistoryLine']>[] = [
+    {
+        id: 'kind',
+        header: 'What',
+        accessorFn: (h) => kinds[h.kind] ?? h.kind,
+        cell: ({ row }) => (
+            <span className="whitespace-nowrap">
+                <Glyph state={row.original.suspect ? 'watch' : row.original.kind === 'finding' ? 'stop' : 'clear'} />{' '}
+                {kinds[row.original.kind] ?? row.original.kind}
+            </span>
+        ),
+    },
+    { id: 'on', header: 'When', accessorKey: 'on', cell: ({ row }) => <span className="whitespace-nowrap">{row.original.ago}</span> },
+    { id: 'flights', header: 'Flights since', accessorKey: 'flights' },
+    {
+        id: 'title',
+        header: 'On the system',
+        accessorKey: 'title',
+        cell: ({ row }) =>
+            row.original.link ? (
+                <Link to={row.original.link} className="font-semibold underline underline-offset-4">
+                    {row.original.title}
+                </Link>
+            ) : (
+                <b>{row.original.title}</b>
+            ),
+    },
+    { id: 'said', header: 'Said', accessorKey: 'said' },
+    {
+        id: 'window',
+        header: 'Within',
+        accessorFn: (h) => [h.inFlights && '30 flights', h.inDays && '90 days'].filter(Boolean).join(', '),
+    },
+];
+
+/** One finding: where it is, what was done to its system before, and what can be done about it. */
+export function Finding() {
+    return <Wait query={useFinding(Number(useParams().id))}>{(f) => <FindingOf f={f} />}</Wait>;
+}
+
+function FindingOf({ f }: { f: Detail }) {
+    const v = f.finding;
+    return (
+        <Page
+            over={
+                <>
+                    <Link className="underline underline-offset-4" to={`/floor/${v.cardId}`}>
+                        Card {v.card}
+                    </Link>{' '}
+                    · raised by {v.raisedBy}, {v.raisedAt}
+                </>
+            }
+            sentence={f.sentence}
+            note={`${v.severity}, chapter ${v.chapter}: ${v.extent}`}
+            actions={<Button onClick={() => window.print()}>Print</Button>}
+        >
+            {f.repeat && (
+                <p className="mb-4 rounded-lg border-2 border-ochre bg-ochre-wash p-3" data-testid="repeat">
+                    <State state="watch" word="Found there before:" />{' '}
+                    <Link className="underline underline-offset-4" to={`/floor/findings/${f.repeatId}`}>
+                        {f.repeat}
+                    </Link>
+                </p>
+            )}
+            <Decide f={f} />
+            <div className="mt-6 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 max-[1150px]:grid-cols-1">
+                {f.drawing && (
+                    <div>
+                        <Drawing outline={f.drawing.outline as Outline} spot={f.spot as { view: View; x: number; y: number } | null} />
+                        {f.spot === null && <p className="mt-1 text-sm text-soft">Nobody marked it on the drawing: {v.place}.</p>}
+                    </div>
+                )}
+                <div>
+                    {f.sketch.length > 0 && (
+                        <svg
+                            viewBox="0 0 400 200"
+                            role="img"
+                            aria-label="Sketch"
+                            className="mb-3 w-full rounded-lg border border-rule bg-sheet"
+                        >
+                            <path
+                                d={strokes(f.sketch, 400, 200)}
+                                className="fill-none stroke-ink"
+                                strokeWidth="2.5"
+                                strokeLinecap="round"
+                                strokeLinejoin="round"
+                            />
+                        </svg>
+                    )}
+                    <Photos f={f} />
+                </div>
+            </div>
+            <Section title={`What was found on chapter ${v.chapter.slice(0, 2)} of ${v.mark}, and done to it`}>
+                <Table
+                    name={`history-${v.number}`}
+                    rows={f.history}
+                    columns={columns}
+                    empty="Nothing in the last 90 days and the last 30 flights."
+                />
+            </Section>
+        </Page>
+    );
+}
+
+function Decide({ f }: { f: Detail }) {
+    const [hours, setHours] = useState('');
+    const make = useSend((body: { hours: number }, headers) =>
+        take(api.POST('/api/findings/{id}/card', { params: { path: { id: f.finding.id } }, body, headers })),
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        make.mutate({ hours: Number(hours.replace(',', '.')) });
+    };
+    return (
+        <div className="noprint">
+            <div className="flex flex-wrap items-end gap-3">
+                {f.fixCardId !== null && (
+                    <Link
+                        className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
+                        to={`/floor/${f.fixCardId}`}
+                    >
+                        Card {f.fixCard} fixes it
+                    </Link>
+                )}
+                {f.may.includes('card') && (
+                    <form onSubmit={submit} className="flex items-end gap-2">
+                        <label>
+                            <span className="mb-1 block text-sm font-semibold">Hours to fix it</span>
+                            <input
+                                name="hours"
+                                inputMode="decimal"
+                                value={hours}
+                                onChange={(e) => setHours(e.target.value)}
+                                className="h-12 w-28 rounded-lg border-2 border-soft bg-sheet px-3 font-mono"
+                            />
+                        </label>
+                        <Button kind="main" type="submit" className="min-h-12" disabled={hours === '' || make.isPending}>
+                            Make its card
+                        </Button>
+                    </form>
+                )}
+                {f.may.includes('defer') && (
+                    <Link
+                        className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
+                        to="/deferrals"
+                    >
+                        Defer it under {f.options[0]}
+                        {f.options.length > 1 && ' or another item'}
+                    </Link>
+                )}
+                {f.fixedHow && (
+                    <p>
+                        <State state="clear" word="Fixed" /> {f.fixedHow}
+                    </p>
+                )}
+            </div>
+            <Trouble error={make.error} />
+        </div>
+    );
+}
+
+function Photos({ f }: { f: Detail }) {
+    const client = useQueryClient();
+    const [error, setError] = useState<Failure | null>(null);
+    const [busy, setBusy] = useState(false);
+    const add = async (file: File) => {
+        setBusy(true);
+        setError(null);
+        try {
+            await sendPhoto(f.finding.id, file);
+            await client.invalidateQueries({ queryKey: ['findings', f.finding.id] });
+        } catch (e) {
+            setError(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent.'));
+        } finally {
+            setBusy(false);
+        }
+    };
+    return (
+        <>
+            <ul className="grid grid-cols-2 gap-3">
+                {f.photos.map((p) => (
+                    <li key={p.id}>
+                        <a href={p.url} target="_blank" rel="noreferrer">
+                            <img
+                                src={p.url}
+                                alt={`${f.finding.number}, ${p.at}`}
+                                className="aspect-[4/3] w-full rounded-lg border border-rule object-cover"
+                            />
+                        </a>
+                        <span className="text-sm text-soft">
+                            {p.at}, {Math.ceil(p.bytes / 1024)} kB
+                        </span>
+                    </li>
+                ))}
+            </ul>
+            {f.photos.length === 0 && f.sketch.length === 0 && <p className="text-soft">No photo and no sketch yet.</p>}
+            {f.may.includes('photo') && (
+                <label className="noprint mt-3 flex min-h-12 w-fit cursor-pointer items-center rounded-lg border border-ink bg-sheet px-4 font-semibold focus-within:outline-2 focus-within:outline-spruce">
+                    {busy ? 'Sending…' : 'Add a photo'}
+                    <input
+                        type="file"
+                        name="photo"
+                        accept="image/jpeg,image/png,image/webp"
+                        className="sr-only"
+                        onChange={(e) => {
+                            const file = e.target.files?.[0];
+                            if (file) {
+                                void add(file);
+                            }
+                            e.target.value = '';
+                        }}
+                    />
+                </label>
+            )}
+            <Trouble error={error} />
+        </>
+    );
+}

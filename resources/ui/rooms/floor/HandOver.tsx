@@ -1,0 +1,98 @@
+import { type FormEvent, useState } from 'react';
+import { api, type Schemas, take } from '../../api/client';
+import { useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
+import { Trouble } from '../../parts/Page';
+
+type Card = Schemas['CardView'];
+
+/** What the one before left: the card's state in words, and what they say of it. */
+export function Given({ card }: { card: Card }) {
+    const take1 = useSend((_: null, headers) =>
+        take(api.POST('/api/cards/{id}/take-over', { params: { path: { id: card.id } }, headers })),
+    );
+    const left = card.handover;
+    if (left === null || card.state === 'closed' || card.state === 'signed') {
+        return null;
+    }
+    return (
+        <section className="mt-3 rounded-lg border-2 border-slate bg-sheet p-3" aria-label="Handed over" data-testid="given">
+            <p className="text-soft">
+                Handed over by {left.by}, {left.at}
+                {left.takenBy ? `; taken over by ${left.takenBy}` : ''}
+            </p>
+            <p className="mt-1 text-[1.1rem] font-semibold">{left.said}</p>
+            <p className="mt-1">{left.state}</p>
+            {!left.takenBy && card.may.includes('work') && (
+                <Button className="mt-2 min-h-12" disabled={take1.isPending} onClick={() => take1.mutate(null)}>
+                    I take it over
+                </Button>
+            )}
+            <Trouble error={take1.error} />
+        </section>
+    );
+}
+
+/** Leaving a card: handed over, or only called clear of it. */
+export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
+    const me = card.there.find((p) => p.me);
+    const clear = useSend((person: number, headers) =>
+        take(api.POST('/api/cards/{id}/clear', { params: { path: { id: card.id } }, body: { person }, headers })),
+    );
+    return (
+        <div className="mt-5 grid gap-2">
+            <Button className="min-h-12" onClick={onHand}>
+                Hand over
+            </Button>
+            {me && (
+                <Button className="min-h-12" disabled={clear.isPending} onClick={() => clear.mutate(me.personId)}>
+                    I am clear of it
+                </Button>
+            )}
+            <Trouble error={clear.error} />
+        </div>
+    );
+}
+
+/** Hands a half-done card over: Jorvel says where it stands, whoever leaves says the rest. */
+export function HandOver({ card, onClose }: { card: Card; onClose: () => void }) {
+    const [said, setSaid] = useState('');
+    const send = useSend(
+        (body: { version: number; said: string }, headers) =>
+            take(api.POST('/api/cards/{id}/hand-over', { params: { path: { id: card.id } }, body, headers })),
+        onClose,
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        send.mutate({ version: card.version, said });
+    };
+    return (
+        <Dialog open onClose={onClose} title={`Hand over ${card.number} ${card.title}`}>
+            <form onSubmit={submit}>
+                <p className="rounded-lg bg-sheet p-3">{card.stateNow}</p>
+                <label className="mt-4 block">
+                    <span className="mb-1 block font-semibold">What must the next one know?</span>
+                    <textarea
+                        name="said"
+                        autoFocus
+                        rows={4}
+                        value={said}
+                        onChange={(e) => setSaid(e.target.value)}
+                        placeholder="What is half done, what is unsafe to touch, what was asked of whom"
+                        className="w-full rounded-lg border-2 border-soft bg-sheet p-3"
+                    />
+                </label>
+                <Trouble error={send.error} />
+                <div className="mt-4 flex gap-3">
+                    <Button kind="main" big type="submit" disabled={send.isPending || said.trim() === ''}>
+                        Hand over
+                    </Button>
+                    <Button big onClick={onClose}>
+                        Not now
+                    </Button>
+                </div>
+            </form>
+        </Dialog>
+    );
+}

@@ -1,0 +1,82 @@
+import { useEffect, useState } from 'react';
+import { Button } from '../../../parts/Button';
+import { Trouble } from '../../../parts/Page';
+import { type StepProps, useStep } from '../useStep';
+
+/** Strokes or turns by hand: one big key to count with, or the space bar; the number can be typed, too. */
+export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
+    const { counts, min, max } = step.spec as { counts: string; min?: number; max?: number };
+    const send = useStep({ card, step, onConflict });
+    const [entry, setEntry] = useState('0');
+    const count = () => setEntry((v) => String((Number(v) || 0) + 1));
+    useEffect(() => {
+        const onKey = (e: KeyboardEvent) => {
+            if (
+                e.key === ' ' &&
+                !(e.target instanceof HTMLElement && e.target.closest('input, textarea, select, button, a, [role=dialog]'))
+            ) {
+                e.preventDefault();
+                setEntry((v) => String((Number(v) || 0) + 1));
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, []);
+    const keep = () => send.mutate({ do: 'count', entry });
+    const last = step.result as { counted?: number; verdict?: string };
+    const asked =
+        min !== undefined && max !== undefined
+            ? `${min} to ${max}`
+            : min !== undefined
+              ? `at least ${min}`
+              : max !== undefined
+                ? `at most ${max}`
+                : '';
+    return (
+        <>
+            <div className="mt-5 flex flex-wrap items-stretch gap-5">
+                <button
+                    type="button"
+                    onClick={count}
+                    className="min-h-32 min-w-56 rounded-xl border-2 border-ink bg-sheet px-8 text-[1.3rem] font-semibold active:bg-shade"
+                >
+                    One more <kbd className="ml-1 font-mono text-sm font-normal text-soft">Space</kbd>
+                </button>
+                <label className="flex w-56 flex-col justify-center rounded-xl border-2 border-ink bg-sheet px-4">
+                    <span className="text-soft">{counts}</span>
+                    <input
+                        name="entry"
+                        inputMode="numeric"
+                        value={entry}
+                        onChange={(e) => setEntry(e.target.value)}
+                        onKeyDown={(e) => e.key === 'Enter' && keep()}
+                        className="w-full bg-transparent font-mono text-[2.6rem] leading-tight font-bold outline-none"
+                    />
+                </label>
+                {asked !== '' && (
+                    <p className="self-center text-[1.1rem]">
+                        Expected: <b className="font-mono">{asked}</b> {counts}
+                    </p>
+                )}
+            </div>
+            {last.verdict === 'fail' && (
+                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                    Kept: <b className="font-mono">{last.counted}</b> {counts}, outside {asked}. Find out why, put it right and count again,
+                    or raise a finding.
+                </p>
+            )}
+            <Trouble error={send.error} />
+            <div className="mt-6 flex flex-wrap gap-3">
+                <Button kind="main" big disabled={send.isPending || entry === '' || entry === '0'} onClick={keep}>
+                    Keep the count
+                </Button>
+                <Button big onClick={() => setEntry('0')}>
+                    From nought
+                </Button>
+                <Button big onClick={onWrong}>
+                    Something is wrong
+                </Button>
+            </div>
+        </>
+    );
+}

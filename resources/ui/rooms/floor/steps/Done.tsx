@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { Button } from '../../../parts/Button';
+import { Trouble } from '../../../parts/Page';
+import { State } from '../../../parts/State';
+import { band, type LimitSpec } from '../../../parts/scale';
+import type { ReadingSpec } from '../ReadingField';
+import { type StepProps, useStep } from '../useStep';
+
+const results: Record<string, (r: Record<string, unknown>) => string> = {
+    counted: (r) => `Counted ${String(r.counted)}.`,
+    held: (r) => `Held for ${String(r.held)} s.`,
+    batch: (r) => (r.again ? 'The one that was there.' : `Batch ${String(r.batch)}, ${String(r.quantity)} ${String(r.part)}.`),
+    tool: (r) => `With ${String(r.tool)}.`,
+    covers: (r) => `Looked at: ${(r.covers as string[]).join(', ')}.`,
+    calls: (r) =>
+        `Called clear: ${Object.entries(r.calls as Record<string, { name: string }>)
+            .map(([place, c]) => `${place} (${c.name})`)
+            .join(', ')}.`,
+};
+
+/** A step that is done: what was entered, and the way to take it back. */
+export function DoneStep({ card, step, may, onConflict }: StepProps) {
+    const send = useStep({ card, step, onConflict });
+    const [why, setWhy] = useState('');
+    const [asking, setAsking] = useState(false);
+    return (
+        <div className="mt-5">
+            <p>
+                <State state="clear" word="Done" /> by {step.doneBy}, {step.doneAt}.
+            </p>
+            {Object.entries(results).map(([key, say]) => key in step.result && <p key={key}>{say(step.result)}</p>)}
+            {step.readings.length > 0 && (
+                <table className="mt-3 text-left">
+                    <tbody>
+                        {step.readings.map((r, i) => (
+                            // biome-ignore lint/suspicious/noArrayIndexKey: readings are only ever added
+                            <tr key={i} className={`border-t border-rule/60 ${r.stands ? '' : 'text-soft'}`}>
+                                <td className="py-1 pr-6">
+                                    {r.point} {r.phase !== 'reading' && `(${r.phase.replace('_', '-')}, run ${r.run})`}
+                                </td>
+                                <td className="pr-2 text-right font-mono">{r.value}</td>
+                                <td className="pr-6">{r.unit}</td>
+                                <td className="pr-6">
+                                    {r.said}
+                                    {!r.stands && r.phase !== 'as_found' && ', superseded'}
+                                </td>
+                                <td className="font-mono text-sm">{r.tool}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            )}
+            {step.readings.length > 0 && step.kind !== 'rig' && <Limits spec={step.spec} />}
+            {may && !step.kind.startsWith('safing') && step.kind !== 'inspection' && (
+                <div className="mt-5">
+                    {asking ? (
+                        <form
+                            className="flex max-w-xl gap-2"
+                            onSubmit={(e) => {
+                                e.preventDefault();
+                                send.mutate({ do: 'reopen', note: why });
+                            }}
+                        >
+                            <input
+                                autoFocus
+                                value={why}
+                                onChange={(e) => setWhy(e.target.value)}
+                                aria-label="Why it is taken back"
+                                placeholder="Why? The first entry stays in the record."
+                                className="h-12 flex-1 rounded-lg border-2 border-soft bg-sheet px-3"
+                            />
+                            <Button big type="submit" disabled={why === '' || send.isPending}>
+                                Take back
+                            </Button>
+                        </form>
+                    ) : (
+                        <Button kind="quiet" onClick={() => setAsking(true)}>
+                            Take this step back
+                        </Button>
+                    )}
+                    <Trouble error={send.error} />
+                </div>
+            )}
+        </div>
+    );
+}
+
+function Limits({ spec }: { spec: Record<string, unknown> }) {
+    const limit = (spec.reading as ReadingSpec | undefined)?.limit as LimitSpec | undefined;
+    if (!limit) {
+        return null;
+    }
+    const { low, high } = band(limit);
+    return (
+        <p className="mt-2 text-sm text-soft">
+            Limits: {low === null ? `at most ${high}` : high === null ? `at least ${low}` : `${low} to ${high}`} {limit.unit}.
+        </p>
+    );
+}

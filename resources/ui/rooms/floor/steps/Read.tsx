@@ -1,0 +1,35 @@
+import { useState } from 'react';
+import { Button } from '../../../parts/Button';
+import { Trouble } from '../../../parts/Page';
+import { ReadingField, type ReadingSpec, useTool } from '../ReadingField';
+import { type StepProps, useStep } from '../useStep';
+
+/** One reading against its limit. */
+export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
+    const spec = step.spec.reading as ReadingSpec;
+    const send = useStep({ card, step, onConflict });
+    const [entry, setEntry] = useState('');
+    const [tool, setTool] = useTool(card, spec.tool_kind ?? '');
+    const last = step.readings.filter((r) => r.stands).at(-1);
+    const keep = () => send.mutate({ do: 'read', entry, tool });
+    return (
+        <>
+            <ReadingField card={card} step={step} spec={spec} entry={entry} onEntry={setEntry} tool={tool} onTool={setTool} onKeep={keep} />
+            {last && last.verdict !== 'pass' && (
+                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                    Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right and read again, or
+                    raise a finding.
+                </p>
+            )}
+            <Trouble error={send.error} />
+            <div className="mt-6 flex gap-3">
+                <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={keep}>
+                    Keep the reading
+                </Button>
+                <Button big onClick={onWrong}>
+                    Something is wrong
+                </Button>
+            </div>
+        </>
+    );
+}

@@ -1,0 +1,88 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { Failure, type Schemas } from '../../api/client';
+import { useMe } from '../../api/hooks';
+import { type Body, mayWait, queue, versionAfter } from '../../api/queue';
+import { sendStep, useWaiting } from '../../api/useQueue';
+
+export type StepProps = {
+    card: Schemas['CardView'];
+    step: Schemas['StepView'];
+    may: boolean;
+    onWrong: () => void;
+    onConflict: (said: string) => void;
+};
+
+/**
+ * Sends an answer to a step; the card that comes back is shown as it is. Without a connection, what may wait is kept on this
+ * device under the key it was first sent with, so that it is worked once.
+ */
+export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'step' | 'onConflict'>) {
+    const client = useQueryClient();
+    const me = useMe().data;
+    const waiting = useWaiting();
+    return useMutation<Schemas['CardView'] | null, Failure, Omit<Body, 'version'>>({
+        mutationFn: async (answer) => {
+            const body = { ...answer, version: versionAfter(waiting, card.id, card.version) };
+            const key = crypto.randomUUID();
+            const keep = () => {
+                const at = `${new Date().toISOString()} ${String(queue?.all().length ?? 0).padStart(4, '0')}`;
+                queue?.set([
+                    ...queue.all(),
+                    { key, who: me?.id ?? 0, card: card.id, number: card.number, no: step.no, title: step.title, body, at, refused: null },
+                ]);
+                return null;
+            };
+            // Behind what waits already, so that the order stays as it was worked.
+            if (waiting.some((w) => w.card === card.id)) {
+                if (!mayWait(step, answer.do)) {
+                    throw new Failure(0, 'This step needs the connection: what waits on this device is sent first. Nothing was confirmed.');
+                }
+                return keep();
+            }
+            try {
+                return await sendStep({ card: card.id, no: step.no, body, key });
+            } catch (e) {
+                if (e instanceof Failure && e.status === 0 && mayWait(step, answer.do)) {
+                    return keep();
+                }
+                throw e;
+            }
+        },
+        onSuccess: (out) => {
+            if (out !== null) {
+                client.setQueryData(['cards', card.id], out);
+                void client.invalidateQueries({
+                    predicate: (q) => q.queryKey[0] !== 'me' && !(q.queryKey[0] === 'cards' && q.queryKey[1] === card.id),
+                });
+            }
+        },
+        onError: (error, body) => {
+            if (error.status === 409) {
+                const kept = [body.entry, ...Object.values(body.entries ?? {})].filter((v) => v);
+                onConflict(
+                    `${error.message}${kept.length > 0 ? ` Your entry for step ${step.no}, not yet sent: ${kept.join(', ')}.` : ''}`,
+                );
+                void client.invalidateQueries({ queryKey: ['cards'] });
+            }
+            if (error.status === 401) {
+                void client.invalidateQueries({ queryKey: ['me'] });
+            }
+        },
+    });
+}
+
+/** Enter confirms, unless something is being typed. */
+export function useEnter(run: () => void, on: boolean) {
+    useEffect(() => {
+        const onKey = (e: KeyboardEvent) => {
+            const t = e.target;
+            if (on && e.key === 'Enter' && !(t instanceof HTMLElement && t.closest('input, textarea, select, button, a, [role=dialog]'))) {
+                e.preventDefault();
+                run();
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    });
+}

@@ -1,0 +1,86 @@
+import type { Schemas } from '../../api/client';
+import { useStores } from '../../api/hooks';
+import { Page, Wait } from '../../parts/Page';
+import { State } from '../../parts/State';
+import { type Column, Table } from '../../parts/Table';
+import { Tabs } from '../../parts/Tabs';
+import { storeTabs } from './tabs';
+
+const columns: Column<Schemas['StorePart']>[] = [
+    {
+        id: 'state',
+        header: 'State',
+        accessorKey: 'state',
+        cell: ({ row }) => <State state={row.original.state} word={{ stop: 'look', watch: 'soon', clear: 'enough' }[row.original.state]} />,
+    },
+    {
+        id: 'number',
+        header: 'Part',
+        accessorKey: 'number',
+        cell: ({ row }) => <b className="font-mono whitespace-nowrap">{row.original.number}</b>,
+    },
+    {
+        id: 'title',
+        header: 'What',
+        accessorKey: 'title',
+        cell: ({ row }) => (
+            <>
+                {row.original.title}
+                {row.original.oneTime && <span className="block text-sm text-soft">never used twice</span>}
+            </>
+        ),
+    },
+    { id: 'stock', header: 'In stock', accessorKey: 'stock' },
+    {
+        id: 'reserved',
+        header: 'Reserved',
+        accessorKey: 'reserved',
+        cell: ({ row }) => (
+            <>
+                <b>{row.original.reserved}</b>
+                {row.original.reservedBy.map((r) => (
+                    <span key={r} className="block text-sm whitespace-nowrap text-soft">
+                        {r}
+                    </span>
+                ))}
+            </>
+        ),
+    },
+    { id: 'ordered', header: 'Ordered', accessorFn: (p) => p.ordered ?? '' },
+    { id: 'effectivity', header: 'Fits', accessorFn: (p) => p.effectivity ?? 'every tail' },
+    {
+        id: 'batches',
+        header: 'Batches',
+        accessorFn: (p) => p.batches.map((b) => b.batch).join(' '),
+        cell: ({ row }) =>
+            row.original.batches.map((b) => (
+                <span key={b.batch} className={`block text-sm whitespace-nowrap ${b.why ? 'text-rust' : ''}`}>
+                    <span className="font-mono">{b.batch}</span>: {b.quantity}
+                    {b.expires && (b.why ? `, ${b.why}` : `, until ${b.expires}`)}
+                </span>
+            )),
+    },
+    { id: 'said', header: 'Said', accessorKey: 'said' },
+];
+
+/** Parts: what is short, what runs out, what is reserved for which card. */
+export function Parts() {
+    return (
+        <Wait query={useStores()}>
+            {(room) => {
+                const short = room.parts.filter((p) => p.state === 'stop');
+                const sentence =
+                    room.parts.length === 0
+                        ? 'No part yet.'
+                        : short.length === 0
+                          ? 'Every reserved part is here or on its way, and no shelf life is over.'
+                          : `${short[0]?.number} ${short[0]?.title}: ${short[0]?.said}.${short.length > 1 ? ` ${short.length} parts in all need a look.` : ''}`;
+                return (
+                    <Page over={<Tabs label="Stores" tabs={storeTabs} />} sentence={sentence}>
+                        <Table name="parts" rows={room.parts} columns={columns} empty="No part yet." />
+                    </Page>
+                );
+            }}
+        </Wait>
+    );
+}

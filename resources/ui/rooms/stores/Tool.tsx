@@ -1,0 +1,172 @@
+import { type FormEvent, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, type Schemas, take } from '../../api/client';
+import { useSend, useToolRoom } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
+import { Field } from '../../parts/Field';
+import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { State } from '../../parts/State';
+import { Choice, Tabs } from '../../parts/Tabs';
+import { storeTabs } from './tabs';
+
+type Room = Schemas['ToolRoom'];
+
+/** One tool: its checks, where it is, and, when it is recalled, everything that rests on it. */
+export function Tool() {
+    return <Wait query={useToolRoom(String(useParams().code))}>{(room) => <ToolOf room={room} />}</Wait>;
+}
+
+function ToolOf({ room }: { room: Room }) {
+    const [checking, setChecking] = useState(false);
+    const t = room.tool;
+    const keep = room.may.includes('keep');
+    return (
+        <Page
+            over={<Tabs label="Stores" tabs={storeTabs} />}
+            sentence={room.sentence}
+            note={`${t.title}, ${t.range}; ${t.out ? `out: ${t.out}` : t.place}; ${t.readings} readings in all.`}
+            actions={
+                <>
+                    <Button onClick={() => window.print()}>Print</Button>
+                    {keep && <Button onClick={() => setChecking(true)}>Enter a check</Button>}
+                </>
+            }
+        >
+            {room.recall && <Recall code={t.code} recall={room.recall} keep={keep} />}
+            <Section title="Checks">
+                <ul>
+                    {room.checks.map((c) => (
+                        <li
+                            key={c.date + c.note}
+                            className="grid grid-cols-[7rem_11rem_minmax(0,1fr)] gap-3 border-b border-rule/60 py-1.5"
+                        >
+                            <span className="font-mono">{c.date}</span>
+                            <State state={c.good ? 'clear' : 'stop'} word={c.good ? 'good' : 'out of tolerance'} />
+                            <span>
+                                {c.note} <span className="text-soft">{c.by}</span>
+                            </span>
+                        </li>
+                    ))}
+                    {room.checks.length === 0 && <li className="text-soft">No check is entered.</li>}
+                </ul>
+            </Section>
+            {checking && <Check code={t.code} onClose={() => setChecking(false)} />}
+        </Page>
+    );
+}
+
+const checkWords: Record<string, string> = { stop: 'no re-check yet', waiting: 're-check open', clear: 'read again' };
+
+/** What rests on a recalled tool, by aircraft and card. */
+function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallView']; keep: boolean }) {
+    const open = useSend((_: null, headers) =>
+        take(api.POST('/api/recalls/{id}/rechecks', { params: { path: { id: recall.id } }, headers })),
+    );
+    return (
+        <section aria-label="What rests on it" data-testid="recall">
+            <p className="rounded-lg border-2 border-rust bg-rust-wash p-3">
+                <b>Found out of tolerance on {recall.foundOn}:</b> {recall.note}.{' '}
+                {recall.lastGood
+                    ? `Last known good on ${recall.lastGood}; every reading since then is in doubt.`
+                    : 'No check says that it ever was good; every reading is in doubt.'}
+            </p>
+            {keep && recall.toOpen > 0 && (
+                <Button kind="main" big className="mt-3" disabled={open.isPending} onClick={() => open.mutate(null)}>
+                    {open.isPending ? 'Opening…' : `Open ${recall.toOpen === 1 ? 'the re-check' : `all ${recall.toOpen} re-checks`}`}
+                </Button>
+            )}
+            <Trouble error={open.error} />
+            {recall.aircraft.map((a) => (
+                <div key={a.mark} className="mt-5">
+                    <h2 className="border-b border-rule pb-1 font-mono text-[1.1rem] font-bold">{a.mark}</h2>
+                    {a.cards.map((c) => (
+                        <div
+                            key={c.id}
+                            className="grid grid-cols-[minmax(0,18rem)_minmax(0,1fr)] gap-4 border-b border-rule/60 py-2 max-[900px]:grid-cols-1"
+                        >
+                            <div>
+                                <Link className="font-semibold underline underline-offset-4" to={`/floor/${c.id}`}>
+                                    {c.number} {c.title}
+                                </Link>
+                                <span className="block text-sm text-soft">
+                                    {c.visitState === 'released' ? 'released since' : 'in work'}
+                                </span>
+                                <State state={c.state} word={checkWords[c.state]} />{' '}
+                                {c.byCardId !== null && (
+                                    <Link className="underline underline-offset-4" to={`/floor/${c.byCardId}`}>
+                                        {c.byCard}
+                                    </Link>
+                                )}
+                            </div>
+                            <table className="w-full text-left">
+                                <tbody>
+                                    {c.readings.map((r) => (
+                                        <tr key={r.point + r.at} className="border-t border-rule/40 first:border-0">
+                                            <td className="py-1 pr-4">{r.point}</td>
+                                            <td className="pr-4 text-right font-mono whitespace-nowrap">
+                                                {r.value} {r.unit}
+                                            </td>
+                                            <td className="pr-4 text-sm">{r.verdict}</td>
+                                            <td className="text-sm whitespace-nowrap text-soft">
+                                                {r.at}, {r.by}
+                                            </td>
+                                        </tr>
+                                    ))}
+                                </tbody>
+                            </table>
+                        </div>
+                    ))}
+                </div>
+            ))}
+            {recall.aircraft.length === 0 && <p className="mt-3 text-soft">No reading and no use of {code} since then.</p>}
+        </section>
+    );
+}
+
+function Check({ code, onClose }: { code: string; onClose: () => void }) {
+    const [date, setDate] = useState('');
+    const [good, setGood] = useState<'yes' | 'no'>('yes');
+    const [note, setNote] = useState('');
+    const [due, setDue] = useState('');
+    const send = useSend(
+        (body: { date: string; good: boolean; note: string; cal_due?: string }, headers) =>
+            take(api.POST('/api/tools/{code}/checks', { params: { path: { code } }, body, headers })),
+        onClose,
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        send.mutate({ date, good: good === 'yes', note, ...(good === 'yes' ? { cal_due: due } : {}) });
+    };
+    return (
+        <Dialog open onClose={onClose} title={`A check of ${code}`}>
+            <form onSubmit={submit} className="space-y-4">
+                <Choice
+                    label="Result"
+                    options={[
+                        { value: 'yes', name: 'good' },
+                        { value: 'no', name: 'out of tolerance: recall it' },
+                    ]}
+                    value={good}
+                    onChange={setGood}
+                />
+                <div className="grid grid-cols-2 gap-3">
+                    <Field label="Checked on" name="date" type="date" value={date} onChange={(e) => setDate(e.target.value)} />
+                    {good === 'yes' && (
+                        <Field label="Stands until" name="due" type="date" value={due} onChange={(e) => setDue(e.target.value)} />
+                    )}
+                </div>
+                <Field label="What was found" name="note" value={note} onChange={(e) => setNote(e.target.value)} />
+                <Trouble error={send.error} />
+                <Button
+                    kind="main"
+                    big
+                    type="submit"
+                    disabled={send.isPending || date === '' || note === '' || (good === 'yes' && due === '')}
+                >
+                    {good === 'yes' ? 'Enter the check' : 'Recall the tool'}
+                </Button>
+            </form>
+        </Dialog>
+    );
+}

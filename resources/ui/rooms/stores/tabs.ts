@@ -1,0 +1,5 @@
+export const storeTabs = [
+    { to: '/stores', name: 'Tools', end: true },
+    { to: '/stores/parts', name: 'Parts' },
+    { to: '/stores/out', name: 'What is out' },
+] as const;
