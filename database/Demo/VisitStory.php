@@ -28,7 +28,7 @@ final readonly class VisitStory
 
     /**
      * @param float $pace how many times its planned time a card takes
-     * @param list<array{string, string, string, string, string, float}> $findings day, item, what raised it (`item`, or what the card makes), place, extent, hours to fix
+     * @param list<array{string, string, string, string, string, float, array<string, mixed>}> $findings day, item, what raised it (`item`, or what the card makes), place, extent, hours to fix, what else is known
      * @param Collection<string, Person> $people
      */
     public function live(Visit $visit, Person $controller, float $pace, array $findings, Collection $people): void
@@ -39,9 +39,9 @@ final readonly class VisitStory
             ($this->plan)($visit, $controller, 'planned in the morning', $morning);
             $end = $this->local($day, '22:00');
             $this->work($visit, $now->isBefore($end) ? $now : $end, $pace, $people);
-            foreach ($findings as [$on, $item, $by, $place, $extent, $hours]) {
+            foreach ($findings as [$on, $item, $by, $place, $extent, $hours, $more]) {
                 if ($on === (string) $day) {
-                    $this->find($visit, $controller, $item, $by, $place, $extent, $hours, $this->local($day, '13:10'));
+                    $this->find($visit, $controller, $item, $by, $place, $extent, $hours, $this->local($day, '13:10'), $more);
                 }
             }
         }
@@ -87,13 +87,15 @@ final readonly class VisitStory
         return $card->assignments->isNotEmpty() ? $people->firstOrFail('id', $card->assignments->firstOrFail()->person_id) : $able->get($card->id % max(1, $able->count())) ?? $people['tor'];
     }
 
-    private function find(Visit $visit, Person $controller, string $item, string $by, string $place, string $extent, float $hours, Instant $at): void
+    /** @param array<string, mixed> $more severity, spot, sketch, chapter */
+    private function find(Visit $visit, Person $controller, string $item, string $by, string $place, string $extent, float $hours, Instant $at, array $more): void
     {
         $cards = $visit->cards()->with(['item', 'template', 'assignments']);
         $card = $by === 'item' ? $cards->whereHas('item', static fn($q) => $q->where('code', $item))->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
         $finding = Finding::create([
             'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $card->assignments->first()->person_id ?? $controller->id, 'number' => sprintf('F%04d', 6 + Finding::count()),
             'chapter' => $by === 'item' ? substr($item, 0, 2) : $item, 'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $at,
+            ...$more,
         ]);
         ($this->fix)($controller, $finding, $hours);
     }

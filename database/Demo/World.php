@@ -43,6 +43,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Jorvel\Core\Bench\Limit;
+use Jorvel\Core\Floor\Recent;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Quantity;
@@ -277,7 +278,7 @@ final readonly class World
                 VisitPlan::whereKey($visit->id)->update(['look_until' => $v['look_until']]);
             }
             if (isset($v['pace'])) {
-                $this->visitStory->live($visit, $controller, $v['pace'], $v['findings'], $people);
+                $this->visitStory->live($visit, $controller, $v['pace'], array_map(static fn(array $f): array => array_pad($f, 7, []), $v['findings']), $people);
             }
             foreach ($v['assign'] as $code => $logins) {
                 $card = $visit->cards()->with('steps')->whereHas('item', static fn($q) => $q->where('code', $code))->firstOrFail();
@@ -296,9 +297,26 @@ final readonly class World
         foreach ($story['past'] as $past) {
             $visit = $this->lived($controller, $people[$past['by']], $past['mark'], $past['item'], $past['at']);
             $this->readings($visit, $people[$past['by']], $past);
+            if (isset($past['finding'])) {
+                $this->foundBefore($visit, $people[$past['by']], $past['at'], $past['finding']);
+            }
         }
         $this->floorStory->live($this->visit($controller, $story['line']['mark'], $story['line']['title'], $story['line']['bay'], $story['line']['start'], $story['line']['end'], $story['line']['items']), $story['line'], $people);
         $this->floorStory->handOver($story['handover'], $people);
+    }
+
+    /**
+     * Something found and fixed in a visit of the past, which has come again since.
+     *
+     * @param array<string, string> $f
+     */
+    private function foundBefore(Visit $visit, Person $by, string $at, array $f): void
+    {
+        $finding = Finding::create([
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id, 'raised_by' => $by->id, 'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $f['chapter'],
+            'place' => $f['place'], 'extent' => $f['extent'], 'state' => 'fixed', 'fixed_how' => $f['fixed'], 'raised_at' => $at, 'settled_at' => $at,
+        ]);
+        Finding::where('aircraft_id', $visit->aircraft_id)->where('raised_at', '>', $at)->get()->filter(static fn(Finding $again): bool => Recent::samePlace($again->place, $f['place']))->each(static fn(Finding $again) => $again->update(['repeat_of' => $finding->id]));
     }
 
     /**

@@ -156,7 +156,7 @@ final class ThreadTest extends TestCase
     {
         $oda = self::$oda;
         $oda->press('Something is wrong')->type('place', 'propeller 1, blade 3')->type('extent', 'de-ice boot edge lifted over 40 mm');
-        $oda->press('Raise the finding')->find('[data-finding="F0020"]');
+        $oda->press('Raise the finding')->find('[data-finding="F0021"]');
         $oda->press('Looked at; nothing more found');
         $oda->find('[data-testid="step-9"]');
         $oda->press('Removed, flag back')->see('Every step is done.');
@@ -176,7 +176,7 @@ final class ThreadTest extends TestCase
         $ines = self::$ines->go('/deferrals');
         $ines->see('One finding waits for a decision')->see('Runs out at the end of Friday 15 May, in 10 days');
         $ines->press('Defer under 61-L1')->type('stamp', 'C01')->type('pin', '1101')->click('input[name="safed"]')->press('Sign', '//form');
-        $row = $ines->find('[data-deferral="F0020"]')->getText();
+        $row = $ines->find('[data-deferral="F0021"]')->getText();
         self::assertStringContainsString('Propeller de-ice boot segment', $row);
         self::assertStringContainsString('expires 16 May 2026, 00:00 local', $row);
         $ines->go('/fleet')->find('[data-mark="QA-VFC"]');
@@ -203,7 +203,7 @@ final class ThreadTest extends TestCase
         $tor->press('Sign the release')->type('stamp', 'X02')->type('pin', '5520')->press('Sign', '//form');
         $tor->see('is released to service under JV-2026-0006')->see('61-21 Propeller governor check: next by');
         self::assertSame('2026-05-05', $this->scalar("select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'"));
-        foreach (['certificate' => ['JV-2026-0006', 'Tor Aldis', 'F0020'], 'cards' => ['Governor mounting nuts', '20.1 Nm', 'Runa Vale']] as $paper => $words) {
+        foreach (['certificate' => ['JV-2026-0006', 'Tor Aldis', 'F0021'], 'cards' => ['Governor mounting nuts', '20.1 Nm', 'Runa Vale']] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript("const done = arguments[0]; fetch('/api/release/".self::$visit."/{$paper}.pdf').then(r => r.blob()).then(b => { const f = new FileReader(); f.onload = () => done(f.result.split(',')[1]); f.readAsDataURL(b); });");
             file_put_contents($file = tempnam(sys_get_temp_dir(), 'pdf'), (string) base64_decode($pdf, true));
             $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');

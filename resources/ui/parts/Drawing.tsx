@@ -23,9 +23,9 @@ export function path({ p, c, s }: Pick<Line, 'p' | 'c' | 's'>): string {
     return c ? `${d}Z` : d;
 }
 
-/** A place in metres on one of the views: across and down the sheet. */
+/** A place in metres on one of the views: across and down the sheet. From above the nose points left, so that the right side is up; from the front the right side is on the left. */
 export const onView = (view: View, m: { x: number; y: number; z: number }): [number, number] =>
-    view === 'side' ? [m.x, -m.z] : view === 'top' ? [m.x, m.y] : [m.y, -m.z];
+    view === 'side' ? [m.x, -m.z] : view === 'top' ? [m.x, -m.y] : [-m.y, -m.z];
 
 /** Arrow keys move the place picked: across, and up. */
 const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
@@ -57,12 +57,12 @@ export function Drawing({
     const box: Record<View, [number, number, number, number]> = {
         side: [-pad - 1, -height - pad, length + 2 * pad + 1, height + 2 * pad],
         top: [-pad - 1, -half - pad / 2, length + 2 * pad + 1, 2 * half + pad],
-        front: [-half - pad / 2, -height - pad, 2 * half + pad, height + 2 * pad],
+        front: [-(length + 2 * pad + 1) / 2, -height - pad, length + 2 * pad + 1, height + 2 * pad],
     };
     const pick = (view: View, x: number, y: number) => onPick?.({ view, x: Math.round(x * 100) / 100, y: Math.round(y * 100) / 100 });
     const one = (view: View): ReactNode => {
         const [x, y, w, h] = box[view];
-        const lines = outline[view].map((l) => ({ ...l, p: l.p.map(([a, b]) => (view === 'top' ? [a, b] : [a, -b]) as [number, number]) }));
+        const lines = outline[view].map((l) => ({ ...l, p: l.p.map(([a, b]) => [a, -b] as [number, number]) }));
         const r = length * 0.024;
         return (
             <figure key={view} className="min-w-0">
@@ -79,7 +79,7 @@ export function Drawing({
                             at.x = e.clientX;
                             at.y = e.clientY;
                             const m = at.matrixTransform(e.currentTarget.getScreenCTM()?.inverse());
-                            pick(view, m.x, view === 'top' ? m.y : -m.y);
+                            pick(view, m.x, -m.y);
                         },
                         onKeyDown: (e: KeyboardEvent<SVGSVGElement>) => {
                             const by = arrows[e.key];
@@ -87,7 +87,7 @@ export function Drawing({
                                 e.preventDefault();
                                 const from = spot?.view === view ? spot : { x: x + w / 2, y: view === 'top' ? 0 : height / 2 };
                                 const step = e.shiftKey ? 1 : 0.25;
-                                pick(view, from.x + by[0] * step, from.y + by[1] * step * (view === 'top' ? -1 : 1));
+                                pick(view, from.x + by[0] * step, from.y + by[1] * step);
                             }
                         },
                     })}
@@ -122,16 +122,18 @@ export function Drawing({
                             </g>
                         );
                     })}
-                    {spot && spot.view === view && <Spot x={spot.x} y={view === 'top' ? spot.y : -spot.y} r={r * 1.1} />}
+                    {spot && spot.view === view && <Spot x={spot.x} y={-spot.y} r={r * 1.1} />}
                 </svg>
                 <figcaption className="mt-1 text-sm text-soft">{names[view]}</figcaption>
             </figure>
         );
     };
     return (
-        <div className="grid gap-3" style={{ gridTemplateColumns: `${box.side[2]}fr ${box.front[2]}fr` }}>
-            {one('side')}
-            {one('front')}
+        <div className="grid max-w-5xl grid-cols-2 items-start gap-3">
+            <div className="grid gap-3">
+                {one('side')}
+                {one('front')}
+            </div>
             {one('top')}
         </div>
     );

@@ -108,13 +108,13 @@ function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
             {lapses.map((l) => (
                 <li
                     key={`${l.personId}${l.kind}${l.value}`}
-                    className="grid grid-cols-[1.4rem_minmax(0,15rem)_12rem_minmax(0,1fr)] items-center gap-3 py-2 max-[1000px]:grid-cols-[1.4rem_1fr]"
+                    className="grid grid-cols-[1.4rem_minmax(0,20rem)_14rem_minmax(0,1fr)] items-center gap-3 py-2 max-[1000px]:grid-cols-[1.4rem_1fr]"
                 >
                     <Glyph state={l.state} />
                     <span>
                         <b>{l.name}</b> <span className="block text-sm text-soft">{l.said}</span>
                     </span>
-                    <svg viewBox="0 0 180 22" className="w-44" role="img" aria-label={`${Math.max(0, l.days)} of 60 days left`}>
+                    <svg viewBox="0 0 232 22" className="w-full" role="img" aria-label={`${Math.max(0, l.days)} of 60 days left`}>
                         <line x1="0" x2="180" y1="11" y2="11" className="stroke-rule" strokeWidth="2" />
                         <line
                             x1="0"
@@ -125,7 +125,7 @@ function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                             strokeWidth="7"
                             className={stateColour(l.state)}
                         />
-                        <text x={Math.min(132, Math.max(0, l.days) * 3 + 6)} y="16" className="fill-ink font-mono text-[13px]">
+                        <text x={Math.max(0, Math.min(60, l.days)) * 3 + 6} y="16" className="fill-ink font-mono text-[13px]">
                             {l.days < 0 ? 'lapsed' : `${l.days} d`}
                         </text>
                     </svg>

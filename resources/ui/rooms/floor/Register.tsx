@@ -55,16 +55,20 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
             note={`${r.mark}, ${r.type}. As of ${r.asOf}.`}
             actions={<Button onClick={() => window.print()}>Print for the folder</Button>}
         >
-            <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-8 max-[1100px]:grid-cols-1 print:grid-cols-1">
+            <div className="grid gap-4">
                 <div>
                     {r.drawing && <Drawing outline={r.drawing.outline as Outline} marks={r.drawing.marks} />}
                     {r.undrawn.length > 0 && <p className="mt-1 text-sm text-soft">Not on the drawing: {r.undrawn.join('; ')}.</p>}
                 </div>
                 <div>
                     {r.devices.length === 0 && <p className="text-soft">No lock, pin, cap, collar, notice or open line.</p>}
-                    <ol className="divide-y divide-rule">
+                    <ol className="grid grid-cols-2 gap-x-8 max-[1100px]:grid-cols-1">
                         {r.devices.map((d, i) => (
-                            <li key={d.id} className="grid grid-cols-[2.4rem_minmax(0,1fr)_auto] gap-2 py-3" data-device={d.kind}>
+                            <li
+                                key={d.id}
+                                className="grid grid-cols-[2.4rem_minmax(0,1fr)_auto] gap-2 border-t border-rule py-3"
+                                data-device={d.kind}
+                            >
                                 <span className="grid size-8 place-items-center rounded-full border-2 border-ink font-mono font-bold">
                                     {i + 1}
                                 </span>

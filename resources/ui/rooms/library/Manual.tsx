@@ -20,7 +20,8 @@ function ManualOf({ room }: { room: Room }) {
     const [accepting, setAccepting] = useState<Schemas['MarkedCard'] | null>(null);
     const [all, setAll] = useState(false);
     const marked = room.templates.filter((t) => t.marked);
-    const changed = room.passages.filter((p) => p.state !== 'same');
+    // What a marked template already shows is not told twice.
+    const changed = room.passages.filter((p) => p.state !== 'same' && !marked.some((t) => t.section === p.section));
     return (
         <Page
             over={
@@ -84,7 +85,9 @@ function ManualOf({ room }: { room: Room }) {
                 </Section>
             )}
             {changed.length > 0 && (
-                <Section title={`What revision ${room.revision} changed`}>
+                <Section
+                    title={marked.length > 0 ? `What else revision ${room.revision} changed` : `What revision ${room.revision} changed`}
+                >
                     {changed.map((p) => (
                         <div key={p.section} className="mb-4">
                             <h3 className="font-semibold">

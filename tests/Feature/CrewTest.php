@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Crew\Qualification;
+use App\Crew\RotaDay;
+use App\Crew\ShiftCrew;
+use App\Floor\Assignment;
+use App\Floor\Card;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Who works what on a shift, who is away, and what lapses. */
+final class CrewTest extends WorldCase
+{
+    private const SHIFT = ['base' => 'Skarnholm', 'date' => '2026-05-05', 'shift' => 'late'];
+
+    /** @return array<string, mixed> */
+    private function shift(array $more = []): array
+    {
+        return $this->as('ines', 'GET', 'crew/shift?'.http_build_query([...self::SHIFT, ...$more]))->assertOk()->json();
+    }
+
+    /** @return array<string, int> */
+    private static function places(array $view): array
+    {
+        return array_filter(array_column($view['slots'], 'person', 'id'));
+    }
+
+    public function test_the_open_places_are_filled_and_kept_and_everyone_is_on_their_cards(): void
+    {
+        $now = $this->shift();
+        self::assertGreaterThan(5, count($now['slots']));
+        self::assertFalse($now['kept']);
+        $filled = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => self::places($now)])->assertOk()->json();
+        foreach (self::places($now) as $slot => $person) {
+            self::assertSame($person, self::places($filled)[$slot], 'whom the controller placed stays');
+        }
+        self::assertGreaterThan(count(self::places($now)), count(self::places($filled)));
+        foreach ($filled['slots'] as $slot) {
+            self::assertNull($slot['conflict'], $slot['id']);
+            self::assertCount(18, $slot['candidates']);
+            if ($slot['person'] === null) {
+                self::assertNotContains(null, array_column($slot['candidates'], 'why'), "{$slot['id']} stays open though somebody could take it");
+            }
+        }
+        self::assertFalse(ShiftCrew::query()->exists(), 'a proposal saves nothing');
+        $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => self::places($filled)])->assertOk()->assertJsonPath('kept', true)->assertJsonPath('version', 1);
+        $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => []])->assertStatus(409);
+        foreach (self::places($filled) as $slot => $person) {
+            if (! str_starts_with($slot, 'v')) {
+                self::assertTrue(Assignment::where(['card_id' => (int) $slot, 'person_id' => $person])->exists(), $slot);
+            }
+        }
+        // Taken out again: off the card too, unless they have worked on it.
+        $gear = Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
+        $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 1, 'places' => []])->assertOk();
+        self::assertSame([$this->person('oda')->id], Assignment::where('card_id', $gear->id)->where('role', 'perform')->pluck('person_id')->all());
+    }
+
+    public function test_a_place_that_cannot_stand_is_refused_with_why_and_nothing_is_kept(): void
+    {
+        $slots = array_column($this->shift()['slots'], null, 'id');
+        $inspect = array_values(array_filter(array_keys($slots), static fn(string $id): bool => str_contains($id, ':duplicate:')))[0];
+        $card = (int) $inspect;
+        $work = array_values(array_filter(array_keys($slots), static fn(string $id): bool => str_starts_with($id, "{$card}:perform")))[0];
+        $runa = $this->person('runa')->id;
+        $why = fn(array $places): array => array_column($this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => $places])->assertStatus(422)->json('lines'), 'message');
+        self::assertSame(['Runa Vale (not_independent)', 'Runa Vale (not_independent)'], $why([$work => $runa, $inspect => $runa]));
+        self::assertSame(['Jory Falk (no_rating)'], $why([$work => $this->person('jory')->id]));
+        self::assertSame(['Oda Fenn (no_authority)'], $why([$inspect => $this->person('oda')->id]));
+        self::assertSame(['Runa Vale (is no longer a place of this shift)'], $why(['999:perform:airframe:1' => $runa]));
+        self::assertSame(0, ShiftCrew::query()->where('version', '>', 0)->count());
+        $judged = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => [$work => $runa, $inspect => $runa]])->assertOk()->json();
+        self::assertStringContainsString('cannot stand as kept', $judged['sentence']);
+        self::assertStringContainsString('would not be independent', array_column($judged['slots'], 'conflict', 'id')[$inspect]);
+    }
+
+    public function test_the_inspection_that_nobody_on_shift_may_do_is_named_person_by_person(): void
+    {
+        $card = Card::where('title', 'Engine control change-over check')->where('state', Card::OPEN)->firstOrFail();
+        $card->update(['planned_start' => '2026-05-06T13:00:00Z', 'planned_end' => '2026-05-06T15:00:00Z']);
+        $view = $this->shift(['base' => 'Port Ellery', 'date' => '2026-05-06']);
+        $slot = array_column($view['slots'], null, 'role')['duplicate'];
+        $why = [];
+        foreach ($slot['candidates'] as $c) {
+            $why[array_column($view['people'], 'name', 'id')[$c['person']]] = $c['why'];
+        }
+        self::assertSame(['Aki Brandt' => 'does not hold the authority to inspect independently', 'Hald Mersey' => 'is on the early shift', 'Ivo Sand' => 'does not hold the authority to inspect independently'], array_intersect_key($why, array_flip(['Aki Brandt', 'Hald Mersey', 'Ivo Sand'])));
+        self::assertNotContains(null, $why);
+        self::assertStringContainsString('nobody can take', $view['sentence']);
+        self::assertStringContainsString('the independent inspection of 002-01', $view['sentence']);
+    }
+
+    public function test_leave_takes_people_out_of_shifts_and_of_the_hangar_s_hours(): void
+    {
+        $cora = $this->person('cora');
+        $there = fn(string $date): bool => array_column($this->shift(['date' => $date])['people'], 'there', 'id')[$cora->id];
+        self::assertSame([true, false], [$there('2026-05-08'), $there('2026-05-11')]);
+        $this->as('ines', 'POST', "crew/{$cora->id}/days", ['from' => '2026-05-11', 'until' => '2026-05-12', 'do' => 'clear'])->assertOk();
+        self::assertSame([true, true, false], [$there('2026-05-11'), $there('2026-05-12'), $there('2026-05-13')]);
+        $this->as('ines', 'POST', "crew/{$cora->id}/days", ['from' => '2026-05-11', 'until' => '2026-05-12', 'do' => 'clear'])->assertStatus(422);
+        $days = array_column($this->as('mika', 'GET', 'crew')->json('people'), 'away', 'id')[$cora->id];
+        self::assertSame([['from' => '2026-05-13', 'until' => '2026-05-15', 'shift' => null, 'why' => 'leave']], $days);
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> */
+    public static function wrongDays(): iterable
+    {
+        yield 'gone by' => [['from' => '2026-05-04', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'Days gone by'];
+        yield 'backwards' => [['from' => '2026-05-08', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'lies before'];
+        yield 'too many' => [['from' => '2026-05-08', 'until' => '2026-12-06', 'do' => 'away', 'why' => 'leave'], 'At most 92 days'];
+        yield 'too little rest' => [['from' => '2026-05-08', 'until' => '2026-05-08', 'do' => 'shift', 'shift' => 'early', 'why' => 'swap'], 'only 8 h of rest before Fri 8 May 06:00, at least 11 h are due'];
+    }
+
+    /** @param array<string, string> $body */
+    #[DataProvider('wrongDays')]
+    public function test_days_that_cannot_be(array $body, string $why): void
+    {
+        $before = RotaDay::count();
+        self::assertStringContainsString($why, $this->as('ines', 'POST', "crew/{$this->person('oda')->id}/days", $body)->assertStatus(422)->json('message'));
+        self::assertSame($before, RotaDay::count());
+    }
+
+    public function test_a_lapse_tells_which_planned_cards_it_hits(): void
+    {
+        $oda = $this->person('oda');
+        $hits = fn(): array => array_column(array_values(array_filter($this->as('ines', 'GET', 'crew')->json('lapses'), static fn(array $l): bool => $l['personId'] === $oda->id))[0]['hits'] ?? [], 'number');
+        self::assertSame([], $hits());
+        $block = Card::where('number', '001-01')->firstOrFail();
+        $last = substr((string) $block->planned_end, 0, 10);
+        Qualification::where(['person_id' => $oda->id, 'value' => '60F'])->update(['valid_until' => $last]);
+        self::assertSame([], $hits(), 'the last day itself is still valid');
+        Qualification::where(['person_id' => $oda->id, 'value' => '60F'])->update(['valid_until' => '2026-05-05']);
+        self::assertSame(['001-01'], $hits());
+        self::assertStringContainsString('cannot be worked as assigned', $this->as('ines', 'GET', 'crew')->json('sentence'));
+        DB::table('cards')->where('id', $block->id)->update(['state' => Card::CLOSED]);
+        self::assertSame([], $hits());
+    }
+}

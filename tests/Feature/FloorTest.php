@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Floor\Card;
+use App\Floor\Handover;
+use App\Floor\Presence;
+use App\Floor\SafingDevice;
+use App\Floor\Step;
+use App\Shared\Clock;
+use App\Stores\FittedPart;
+use App\Stores\Part;
+use App\Stores\PartBatch;
+use App\Stores\ToolLoan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Jorvel\Core\Shared\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Cards worked safely: every kind of step, the interlock, hand-over, inspections. */
+final class FloorTest extends WorldCase
+{
+    private function gear(): Card
+    {
+        return Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
+    }
+
+    private function flaps(): Card
+    {
+        return Card::where('visit_id', $this->gear()->visit_id)->where('title', 'Flap travel timing')->firstOrFail();
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return TestResponse<Response>
+     */
+    private function work(string $who, Card $card, int $no, string $do, array $more = []): TestResponse
+    {
+        return $this->as($who, 'POST', "cards/{$card->id}/steps/{$no}", ['version' => $card->refresh()->version, 'do' => $do, ...$more]);
+    }
+
+    private function said(TestResponse $response): string
+    {
+        return (string) $response->assertStatus(422)->json('message');
+    }
+
+    /** Takes everything off QC-TAC that holds the gear. */
+    private function free(): void
+    {
+        Presence::where('card_id', $this->flaps()->id)->delete();
+        SafingDevice::where('card_id', $this->flaps()->id)->update(['removed_at' => '2026-05-05T12:20:00Z', 'removed_by' => 1]);
+    }
+
+    public function test_a_step_is_held_by_name_until_everything_is_gone_and_nothing_overrides_it(): void
+    {
+        $gear = $this->gear();
+        $holds = fn(): array => array_column(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps'), null, 'no')[8]['holds'], 'name');
+        self::assertSame(['Stig Omdal', 'Lio Kest', 'Flap travel lock'], $holds());
+        self::assertStringStartsWith('Step 8 moves landing gear and hydraulics and is held: Stig Omdal works on Flap travel timing', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        self::assertSame('open', Step::where(['card_id' => $gear->id, 'no' => 8])->value('state'));
+        $links = array_column(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps'), null, 'no')[8]['holds'], 'link');
+        self::assertSame(["/floor/{$this->flaps()->id}", "/floor/{$this->flaps()->id}", "/floor/{$this->flaps()->id}?step=6"], $links);
+
+        // Each cause goes: people called clear, the lock off by its own step.
+        $flaps = $this->flaps();
+        $this->as('ines', 'POST', "cards/{$flaps->id}/clear", ['person' => $this->person('lio')->id])->assertOk();
+        self::assertSame(['Stig Omdal', 'Flap travel lock'], $holds());
+        $this->work('stig', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])->assertOk();
+        $this->work('stig', $flaps, 5, 'read', ['entry' => '0.2', 'tool' => 'FG-11'])->assertOk();
+        $this->work('stig', $flaps, 6, 'done')->assertOk();
+        self::assertSame(['Stig Omdal'], $holds());
+        $this->as('stig', 'POST', "cards/{$flaps->id}/clear", ['person' => $this->person('stig')->id])->assertOk();
+        $this->as('stig', 'POST', "cards/{$flaps->id}/clear", ['person' => $this->person('stig')->id])->assertStatus(422);
+        self::assertSame([], $holds());
+        $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk()->assertJsonPath('next', 9);
+        // Whoever works on another card is no longer where they were.
+        $this->work('stig', $flaps, 7, 'call', ['entry' => 'left wing', 'note' => 'Stig Omdal'])->assertOk();
+        self::assertSame([$flaps->id], Presence::where('person_id', $this->person('stig')->id)->pluck('card_id')->all());
+    }
+
+    public function test_a_roll_call_lapses_and_is_called_again_before_anything_moves(): void
+    {
+        $gear = $this->gear();
+        $this->free();
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:31:00Z'));
+        self::assertStringContainsString('the roll-call of step 6 no longer stands for nose, left wing tip, right wing tip, flight deck', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        foreach (['nose', 'left wing tip', 'right wing tip'] as $place) {
+            $this->work('oda', $gear, 6, 'call', ['entry' => $place, 'note' => 'Noor Hadley'])->assertOk();
+        }
+        self::assertStringContainsString('no longer stands for flight deck', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        $this->work('oda', $gear, 6, 'call', ['entry' => 'flight deck', 'note' => 'Oda Fenn'])->assertOk();
+        $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
+        $flaps = $this->flaps();
+        Step::where('card_id', $flaps->id)->where('no', '<', 7)->update(['state' => 'done']);
+        self::assertStringContainsString('Who calls left wing clear', $this->said($this->work('stig', $flaps, 7, 'call', ['entry' => 'left wing'])));
+        self::assertStringContainsString('is not a place of this roll-call', $this->said($this->work('stig', $flaps, 7, 'call', ['entry' => 'tail', 'note' => 'x'])));
+        self::assertStringContainsString('Not called clear, or too long ago: left wing, right wing, flight deck', $this->said($this->work('stig', $flaps, 7, 'done')));
+    }
+
+    public function test_the_card_goes_on_through_every_kind_to_its_inspection_and_signature(): void
+    {
+        $gear = $this->gear();
+        $this->free();
+        self::assertStringContainsString('as a whole number', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => 'fifty'])));
+        $this->work('oda', $gear, 8, 'count', ['entry' => '70'])->assertOk()->assertJsonPath('next', 8)->assertJsonPath('steps.7.result.verdict', 'fail');
+        $this->work('oda', $gear, 8, 'count', ['entry' => '55'])->assertOk()->assertJsonPath('next', 9);
+
+        self::assertStringContainsString('one of them alone proves nothing', $this->said($this->work('oda', $gear, 9, 'compare', ['entries' => ['shown' => '92'], 'tool' => 'PG-28'])));
+        $this->work('oda', $gear, 9, 'compare', ['entries' => ['shown' => '92', 'real' => '85'], 'tool' => 'PG-28'])->assertOk()->assertJsonPath('next', 9);
+        $this->work('oda', $gear, 9, 'compare', ['entries' => ['shown' => '92', 'real' => '89,5'], 'tool' => 'PG-28'])->assertOk()->assertJsonPath('next', 10);
+        self::assertSame([['fail', 0], ['fail', 0], ['pass', 1], ['pass', 1]], DB::table('readings')->where('card_id', $gear->id)->where('point', 'like', 'emergency line%')->orderBy('id')->get()->map(static fn($r): array => [$r->verdict, $r->stands])->all());
+
+        self::assertSame('Start the hold first.', $this->said($this->work('oda', $gear, 10, 'done')));
+        $this->work('oda', $gear, 10, 'start')->assertOk();
+        self::assertStringContainsString('of 8 seconds', $this->said($this->work('oda', $gear, 10, 'done')));
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:20:40Z'));
+        $this->work('oda', $gear, 10, 'done')->assertOk()->assertJsonPath('next', 11);
+        $this->work('oda', $gear, 11, 'read', ['entry' => '8.2'])->assertOk()->assertJsonPath('next', 11);
+        $this->work('oda', $gear, 11, 'read', ['entry' => '6.1'])->assertOk()->assertJsonPath('next', 12);
+        $this->work('oda', $gear, 12, 'done')->assertOk();
+        self::assertSame(2, SafingDevice::where('kind', 'Gear lock pins')->where('aircraft_id', $gear->aircraft_id)->count(), 'out by step 7, in again by step 12');
+
+        // An inspection in the middle: by another, of everything it covers; it stands in the inspectors' list.
+        self::assertStringContainsString('is signed by its inspector', $this->said($this->work('oda', $gear, 13, 'done')));
+        self::assertSame("For you to inspect: {$gear->number} on QC-TAC, Gear extension by hand pump.", $this->as('runa', 'GET', 'floor')->json('sentence'));
+        $inspect = fn(string $who, array $body): TestResponse => $this->as($who, 'POST', "cards/{$gear->id}/steps/13/inspect", ['version' => $gear->refresh()->version, ...$body]);
+        $all = ['leak', 'locking', 'free and full movement'];
+        self::assertStringContainsString('Not yet looked at: locking, free and full movement', $this->said($inspect('runa', ['covers' => ['leak'], 'stamp' => 'I04', 'pin' => '4410'])));
+        self::assertStringContainsString('Stamp or PIN', $this->said($inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '1'])));
+        $inspect('oda', ['covers' => $all, 'stamp' => 'T27', 'pin' => '2741'])->assertStatus(403);
+        $inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])->assertOk()->assertJsonPath('next', 14);
+        self::assertStringContainsString('not waiting', $this->said($inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])));
+        $this->work('oda', $gear, 14, 'done')->assertOk();
+        $this->work('oda', $gear, 15, 'done')->assertOk()->assertJsonPath('next', null);
+
+        // Signed with what went out counted in; fewer than went out stay out, and nothing is signed.
+        $loans = ToolLoan::where('card_id', $gear->id)->whereNull('in_at')->get()->keyBy('what');
+        self::assertSame(['PG-28 Pressure gauge 0 to 100', 'TW-113 Torque wrench 2 to 20', 'rags'], $loans->keys()->all());
+        $sign = fn(array $counted): TestResponse => $this->as('oda', 'POST', "cards/{$gear->id}/sign", ['version' => $gear->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'counted' => $counted]);
+        self::assertStringContainsString('12 of rags went out, 11 came back', $this->said($sign([$loans['rags']->id => 11])));
+        $sign([$loans['rags']->id => 12, $loans['PG-28 Pressure gauge 0 to 100']->id => 1])->assertOk()->assertJsonPath('state', 'closed');
+        self::assertSame($this->person('runa')->id, $gear->refresh()->inspected_by, 'the step\'s inspection is the card\'s');
+        self::assertContains('tool_out', array_column($this->as('tor', 'GET', "release/{$gear->visit_id}")->json('blockers'), 'code'));
+        $left = $loans['TW-113 Torque wrench 2 to 20'];
+        $this->as('ines', 'POST', "loans/{$left->id}/in", ['counted' => 1])->assertOk();
+        self::assertNotContains('tool_out', array_column($this->as('tor', 'GET', "release/{$gear->visit_id}")->json('blockers'), 'code'));
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> */
+    public static function wrongParts(): iterable
+    {
+        $care = ['seat' => 'yes', 'lubricated' => 'yes'];
+        yield 'no batch' => [$care, 'Enter the batch on the label'];
+        yield 'none such' => [['batch' => 'X1', ...$care], 'There is no batch X1'];
+        yield 'another part' => [['batch' => 'B3231-A', ...$care], 'is JV-3231-09 Hand pump seal kit; this step needs JV-2914-02'];
+        yield 'shelf life over' => [['batch' => 'B2914-A', ...$care], 'The shelf life of batch B2914-A ran out on 2026-04-30'];
+        yield 'a seal a second time' => [['again' => 'yes', ...$care], 'is never used twice'];
+        yield 'seat not looked at' => [['batch' => 'B2914-B', 'lubricated' => 'yes'], 'Look at seat and groove'];
+        yield 'dry' => [['batch' => 'B2914-B', 'seat' => 'yes'], 'Lubricate with the fluid of the system'];
+    }
+
+    /** @param array<string, string> $entries */
+    #[DataProvider('wrongParts')]
+    public function test_a_wrong_part_is_not_fitted(array $entries, string $why): void
+    {
+        $card = $this->accumulator();
+        self::assertStringContainsString($why, $this->said($this->work('oda', $card, 6, 'fit', ['entries' => $entries])));
+        self::assertSame(0, FittedPart::where('card_id', $card->id)->count());
+    }
+
+    public function test_a_part_is_fitted_from_its_batch_and_uses_its_reservation(): void
+    {
+        $card = $this->accumulator();
+        $part = Part::where('number', 'JV-2914-02')->firstOrFail();
+        $before = $part->stock;
+        DB::table('aircraft')->where('id', $card->aircraft_id)->update(['effectivity' => 'Z9']);
+        self::assertStringContainsString('fits K1, K2; QA-VFC is Z9', $this->said($this->work('oda', $card, 6, 'fit', ['entries' => ['batch' => 'B2914-B', 'seat' => 'yes', 'lubricated' => 'yes']])));
+        DB::table('aircraft')->where('id', $card->aircraft_id)->update(['effectivity' => 'K1']);
+        self::assertSame(1, $card->parts()->count());
+        $this->work('oda', $card, 6, 'fit', ['entries' => ['batch' => 'B2914-B', 'seat' => 'yes', 'lubricated' => 'yes']])->assertOk()->assertJsonPath('steps.5.result.batch', 'B2914-B');
+        self::assertSame([$before - 1, 3, 0], [$part->refresh()->stock, PartBatch::where('batch', 'B2914-B')->value('quantity'), $card->parts()->count()]);
+        // Taken back: the seal is spent, a new one is wanted.
+        $this->work('oda', $card, 6, 'reopen', ['note' => 'twisted'])->assertOk();
+        $this->work('oda', $card, 6, 'fit', ['entries' => ['batch' => 'B2914-B', 'seat' => 'yes', 'lubricated' => 'yes']])->assertOk();
+        self::assertSame(2, PartBatch::where('batch', 'B2914-B')->value('quantity'));
+    }
+
+    private function accumulator(): Card
+    {
+        $item = DB::table('programme_items')->where('code', '29-14')->value('id');
+        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'Accumulator', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$item]])->assertCreated()->json();
+        $card = Card::where('visit_id', $visit['id'])->whereNotNull('item_id')->firstOrFail();
+        DB::table('card_waits')->where('card_id', $card->id)->delete();
+        Step::where('card_id', $card->id)->where('no', '<', 6)->update(['state' => 'done', 'done_by' => $this->person('oda')->id]);
+        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+
+        return $card;
+    }
+
+    public function test_a_card_is_handed_over_with_its_state_in_words(): void
+    {
+        $gear = $this->gear();
+        $this->as('oda', 'POST', "cards/{$gear->id}/hand-over", ['version' => $gear->version - 1, 'said' => 'x'])->assertStatus(409);
+        $view = $this->as('oda', 'POST', "cards/{$gear->id}/hand-over", ['version' => $gear->version, 'said' => 'Pump handle is stiff'])->assertOk()->json('handover');
+        self::assertSame(['Oda Fenn', 'Pump handle is stiff', null], [$view['by'], $view['said'], $view['takenBy']]);
+        self::assertStringContainsString('7 of 15 steps done. Next: step 8, Pump the gear down by hand. Still fitted: Nose door lock, nose gear.', $view['state']);
+        self::assertStringContainsString('Out on the card: PG-28 Pressure gauge 0 to 100; TW-113', $view['state']);
+        self::assertFalse(Presence::where('person_id', $this->person('oda')->id)->exists(), 'who hands over is gone');
+        self::assertStringContainsString('handed over already', $this->said($this->as('oda', 'POST', "cards/{$gear->id}/hand-over", ['version' => $gear->refresh()->version, 'said' => 'y'])));
+        $this->as('ines', 'POST', "cards/{$gear->id}/assignments", ['person' => $this->person('cora')->id, 'role' => 'perform'])->assertOk();
+        self::assertStringStartsWith('Handed over to you', $this->as('cora', 'GET', 'floor')->json('sentence'));
+        $this->as('cora', 'POST', "cards/{$gear->id}/take-over")->assertOk()->assertJsonPath('handover.takenBy', 'Cora Lindell');
+        $this->as('cora', 'POST', "cards/{$gear->id}/take-over")->assertStatus(422);
+        self::assertSame(1, Handover::where('card_id', $gear->id)->whereNotNull('taken_at')->count());
+    }
+
+    public function test_a_trainee_works_under_a_supervisor_who_signs_and_who_cannot_inspect(): void
+    {
+        $flaps = $this->flaps();
+        $this->work('lio', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])->assertOk();
+        Step::where('card_id', $flaps->id)->where('kind', '!=', 'inspection')->update(['state' => 'done', 'done_by' => $this->person('lio')->id]);
+        $sign = fn(string $who, string $stamp, string $pin): TestResponse => $this->as($who, 'POST', "cards/{$flaps->id}/sign", ['version' => $flaps->refresh()->version, 'stamp' => $stamp, 'pin' => $pin]);
+        self::assertStringContainsString('your supervisor signs', $this->said($sign('lio', 'T38', '1')));
+        $pins = array_column(json_decode((string) file_get_contents(database_path('demo/people.json')), true), 'pin', 'login');
+        $sign('stig', 'T45', $pins['stig'])->assertOk()->assertJsonPath('state', 'signed');
+        $card = Card::with(['steps', 'assignments'])->findOrFail($flaps->id);
+        self::assertEqualsCanonicalizing([$this->person('lio')->id, $this->person('stig')->id], $card->performers());
+        // A supervisor stays while the trainee is on the card.
+        self::assertStringContainsString('Take the trainee off first', $this->said($this->as('ines', 'POST', "cards/{$flaps->id}/assignments", ['person' => $this->person('stig')->id, 'role' => 'perform', 'remove' => true])));
+    }
+
+    public function test_the_register_draws_what_is_fitted_and_names_what_takes_it_off(): void
+    {
+        $register = $this->as('mika', 'GET', 'registers/QC-TAC')->assertOk()->json();
+        self::assertSame(['Chocks and ground wire', 'Jack collars', 'Flap travel lock', 'Nose door lock'], array_column($register['devices'], 'kind'));
+        self::assertNotContains(null, array_column($register['devices'], 'remover'));
+        self::assertSame('nose door fairing on rack B4', $register['devices'][3]['storage']);
+        self::assertSame([], $register['undrawn']);
+        self::assertSame([1, 2, 3, 4], array_column($register['drawing']['marks'], 'no'));
+        self::assertSame(['Stig Omdal, Flap travel timing', 'Lio Kest, Flap travel timing', 'Oda Fenn, Gear extension by hand pump'], array_column($register['people'], 'name'));
+        SafingDevice::where('kind', 'Nose door lock')->update(['place' => 'somewhere else']);
+        self::assertSame(['Nose door lock, somewhere else'], $this->as('mika', 'GET', 'registers/QC-TAC')->json('undrawn'));
+        self::assertContains('QA-VFA', array_column($this->as('mika', 'GET', 'registers')->json('aircraft'), 'mark'));
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Fleet\Aircraft;
+use App\Floor\Card;
+use App\Floor\Step;
+use App\Library\CardTemplate;
+use App\Library\Reread;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** A manual's revision: what it marks, who reads it again, and two methods for two fleets. */
+final class RevisionTest extends WorldCase
+{
+    private function template(): CardTemplate
+    {
+        return CardTemplate::where('code', 'R4-76-22')->firstOrFail();
+    }
+
+    private function held(): Card
+    {
+        return Card::where('template_id', $this->template()->id)->where('state', Card::OPEN)->firstOrFail();
+    }
+
+    public function test_the_text_stands_old_beside_new_and_the_card_waits_for_its_template(): void
+    {
+        $room = $this->as('ivo', 'GET', 'library/manuals/BM-R4')->assertOk()->json();
+        self::assertSame('1 card template and 1 open card must be re-read against revision 7.', $room['sentence']);
+        $marked = array_values(array_filter($room['templates'], static fn(array $t): bool => $t['marked']));
+        self::assertSame(['R4-76-22', 'both engines', 'its text is changed'], [$marked[0]['code'], $marked[0]['proposed'], $marked[0]['textState']]);
+        self::assertContains(['kind' => 'new', 'text' => ' both engines'], $marked[0]['pieces']);
+        self::assertSame(['76-22'], array_column(array_filter($room['passages'], static fn(array $p): bool => $p['state'] !== 'same'), 'section'));
+        $card = $this->held();
+        $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'stands', 'note' => 'read'])->assertStatus(422)->assertJsonFragment(['message' => 'The card template R4-76-22 is not re-read yet. That comes first, in Library.']);
+        $this->as('ivo', 'POST', "library/templates/{$this->template()->id}/reread", ['outcome' => 'stands', 'note' => 'x'])->assertStatus(403);
+        $this->as('ines', 'POST', "library/templates/{$this->template()->id}/reread", ['outcome' => 'new', 'note' => ''])->assertStatus(422);
+    }
+
+    public function test_the_new_method_for_every_fleet_and_the_card_made_anew(): void
+    {
+        $template = $this->template();
+        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'both engines now'])->assertOk();
+        self::assertSame([7, 'both engines', 6], [$template->refresh()->revision, $template->method, count($template->steps)]);
+        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'stands', 'note' => 'again'])->assertStatus(422);
+        $card = $this->held();
+        $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version + 1, 'outcome' => 'new', 'note' => 'x'])->assertStatus(409);
+        $view = $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'new', 'note' => 'read with Hald'])->assertOk()->json();
+        self::assertSame([7, null, 6], [$view['revision'], $view['held'], count($view['steps'])]);
+        $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $view['version'], 'do' => 'done'])->assertOk();
+        self::assertSame([['new', 6, 7], ['new', 6, 7]], Reread::orderBy('id')->get()->map(static fn(Reread $r): array => [$r->outcome, $r->from_revision, $r->to_revision])->all());
+        self::assertSame(2, DB::table('records')->whereIn('what', ['template.reread', 'card.reread'])->count());
+    }
+
+    public function test_a_card_that_is_begun_is_accepted_as_it_stands_and_loses_nothing(): void
+    {
+        $template = $this->template();
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])->assertOk();
+        $card = $this->held();
+        Step::where(['card_id' => $card->id, 'no' => 1])->update(['state' => Step::DONE]);
+        $refused = $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'new', 'note' => 'n'])->assertStatus(422)->json('message');
+        self::assertStringContainsString('has steps done', $refused);
+        $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'stands', 'note' => 'what is done holds'])->assertOk()->assertJsonPath('held', null);
+        self::assertSame(4, $card->steps()->count());
+    }
+
+    public function test_both_methods_stay_each_to_its_fleet(): void
+    {
+        $template = $this->template();
+        $other = DB::table('fleets')->insertGetId(['code' => 'school', 'name' => 'Coast school']);
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'n'])->assertStatus(422)->assertJsonFragment(['message' => 'Say which fleets work by the new method; the others keep the present one.']);
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'the school only', 'fleets' => ['school']])->assertOk();
+        self::assertSame([6, true], [$template->refresh()->revision, $template->held_at]);
+        // The held card's own method is in force for its fleet again.
+        self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
+        DB::table('aircraft')->where('mark', 'Q-404')->update(['fleet_id' => $other]);
+        $made = [];
+        foreach (['Q-404', 'Q-405'] as $mark) {
+            $item = DB::table('programme_items')->where(['code' => '76-22', 'type_id' => Aircraft::where('mark', $mark)->value('type_id')])->value('id');
+            $visit = $this->as('ines', 'POST', 'visits', ['mark' => $mark, 'title' => 'x', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$item]])->assertCreated()->json('id');
+            $card = Card::with('template')->where('visit_id', $visit)->whereNotNull('item_id')->firstOrFail();
+            $made[$mark] = [$card->template->method, $card->revision, $card->steps()->count()];
+        }
+        self::assertSame(['Q-404' => ['both engines', 7, 6], 'Q-405' => ['one engine', 6, 4]], $made);
+    }
+
+    public function test_a_revision_is_brought_in_looked_at_first_and_marks_what_cites_it(): void
+    {
+        $file = ['manual' => 'AM-60F', 'revision' => 13, 'issued' => '2026-05-04', 'summary' => 'Governor pressures.', 'passages' => [['section' => '61-21', 'title' => 'Propeller governor', 'text' => 'Engines off and cold. Read twice.'], ['section' => '99-01', 'title' => 'New', 'text' => 'New text.'], ['section' => '29-14', 'title' => 'Hydraulic accumulator', 'text' => '']]];
+        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'rev13.json', 'text' => json_encode($file)])->assertOk()->json();
+        self::assertSame([['61-21 Propeller governor', 'changed'], ['99-01 New', 'new passage'], ['29-14 Hydraulic accumulator', 'withdrawn']], array_map(static fn(array $c): array => [$c['subject'], $c['what']], $look['changes']));
+        self::assertNotSame([], $look['dates']);
+        self::assertSame(12, DB::table('manuals')->where('code', 'AM-60F')->value('revision'), 'a look changes nothing');
+        $this->as('ines', 'POST', "library/imports/{$look['id']}/apply")->assertOk();
+        $room = $this->as('ines', 'GET', 'library/manuals/AM-60F')->json();
+        self::assertSame([13, 29], [$room['revision'], count(array_filter($room['templates'], static fn(array $t): bool => $t['marked']))]);
+        self::assertSame(['27-31'], array_column(array_filter($room['passages'], static fn(array $p): bool => $p['state'] === 'same'), 'section'), 'what it does not name goes on');
+        $untouched = array_column($room['templates'], 'textState', 'code')['60F-27-31'];
+        self::assertSame('its text is the same', $untouched);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function badFiles(): iterable
+    {
+        yield 'not newer' => [['revision' => 12], 'revision'];
+        yield 'no such manual' => [['manual' => 'XX'], 'manual'];
+        yield 'no date' => [['issued' => 'May'], 'issued'];
+        yield 'a section twice' => [['passages' => [['section' => 'a', 'title' => 't', 'text' => 'x'], ['section' => 'a', 'title' => 't', 'text' => 'y']]], 'passages.1.section'];
+        yield 'a method of nothing' => [['methods' => [['of' => 'R4-76-22', 'method' => 'm', 'steps' => [['kind' => 'instruction', 'title' => 't']]]]], 'methods.0.of'];
+        yield 'a step without what its kind needs' => [['methods' => [['of' => '60F-61-21', 'method' => 'm', 'steps' => [['kind' => 'count', 'title' => 't']]]]], 'methods.0.steps.0.spec'];
+        yield 'a step with what its kind has not' => [['methods' => [['of' => '60F-61-21', 'method' => 'm', 'steps' => [['kind' => 'hold', 'title' => 't', 'spec' => ['hold' => ['seconds' => 5, 'what' => 'x'], 'colour' => 'red']]]]]], 'methods.0.steps.0.spec.colour'];
+    }
+
+    /** @param array<string, mixed> $spoilt */
+    #[DataProvider('badFiles')]
+    public function test_a_bad_revision_is_refused_by_its_place(array $spoilt, string $place): void
+    {
+        $file = [...['manual' => 'AM-60F', 'revision' => 13, 'issued' => '2026-05-04', 'summary' => 's', 'passages' => []], ...$spoilt];
+        $lines = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'x.json', 'text' => json_encode($file)])->assertStatus(422)->json('lines');
+        self::assertSame($place, $lines[0]['line']);
+    }
+
+    public function test_questions_are_kept_with_their_answers_and_shown_on_the_card(): void
+    {
+        $card = $this->held();
+        self::assertNull($this->as('ivo', 'GET', "cards/{$card->id}")->json('questions.0.answer'));
+        $id = $this->as('ivo', 'POST', 'library/manuals/BM-R4/questions', ['section' => '76-22', 'text' => 'Cool down between the two?'])->assertOk()->json('questions.0.id');
+        $this->as('ivo', 'POST', "library/questions/{$id}/answer", ['answer' => 'yes'])->assertStatus(403);
+        $this->as('wenna', 'POST', "library/questions/{$id}/answer", ['answer' => 'Only after the second.', 'reference' => 'desk answer R4-0044'])->assertOk();
+        $this->as('wenna', 'POST', "library/questions/{$id}/answer", ['answer' => 'No.'])->assertStatus(422);
+        self::assertContains('Only after the second.', array_column($this->as('ivo', 'GET', "cards/{$card->id}")->json('questions'), 'answer'));
+    }
+}

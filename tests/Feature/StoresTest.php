@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Floor\Card;
+use App\Stores\Recheck;
+use App\Stores\ToolLoan;
+use App\Stores\ToolRecall;
+use App\Visits\Visit;
+use Illuminate\Support\Facades\DB;
+
+/** Tools checked, lent and recalled; parts in the store. */
+final class StoresTest extends WorldCase
+{
+    public function test_a_recall_reaches_every_reading_since_the_last_good_check_and_opens_the_re_checks_at_once(): void
+    {
+        $room = $this->as('ines', 'GET', 'tools/CT-03')->assertOk()->json();
+        self::assertSame(['2026-05-04', '2026-01-12', 4, 2], [$room['recall']['foundOn'], $room['recall']['lastGood'], $room['recall']['readings'], $room['recall']['toOpen']]);
+        self::assertSame(['QA-VFE', 'QA-VFF'], array_column($room['recall']['aircraft'], 'mark'), 'the one read before the last good check is not in doubt');
+        $id = $room['recall']['id'];
+        $after = $this->as('tor', 'POST', "recalls/{$id}/rechecks")->assertOk()->json('recall');
+        self::assertSame([0, 'waiting'], [$after['toOpen'], $after['aircraft'][0]['cards'][0]['state']]);
+        $this->as('tor', 'POST', "recalls/{$id}/rechecks")->assertOk();
+        self::assertSame(2, Recheck::count(), 'opened once');
+        $card = Card::with(['steps', 'visit'])->findOrFail($after['aircraft'][0]['cards'][0]['byCardId']);
+        self::assertSame(['Re-check after CT-03: Elevator cable tension and travel', true], [$card->title, $card->critical]);
+        self::assertSame(['caution', 'measurement', 'measurement'], $card->steps->pluck('kind')->all());
+        self::assertSame(['elevator cable, left', 'tensiometer', ['kind' => 'range', 'unit' => 'lbf', 'min' => 54, 'max' => 66]], array_values(array_intersect_key($card->steps[1]->spec['reading'], array_flip(['point', 'tool_kind', 'limit']))));
+        self::assertSame([Visit::PLANNED, 'Re-check after CT-03'], [$card->visit->state, $card->visit->title], 'in service: a visit of its own');
+    }
+
+    public function test_release_waits_for_the_re_check(): void
+    {
+        $visit = Visit::where('title', 'Block check')->firstOrFail();
+        $card = $visit->cards()->with('steps')->where('title', 'Elevator cable tension and travel')->firstOrFail();
+        $card->update(['state' => Card::CLOSED]);
+        DB::table('steps')->where('card_id', $card->id)->update(['state' => 'done']);
+        $step = $card->steps->firstOrFail(static fn($s): bool => ($s->spec['reading']['point'] ?? '') === 'elevator cable, left');
+        $tool = DB::table('tools')->where('code', 'CT-04')->value('id');
+        DB::table('readings')->insert(['step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tool, 'person_id' => 2, 'point' => 'elevator cable, left', 'phase' => 'reading', 'value' => 60, 'unit' => 'lbf', 'verdict' => 'pass', 'reasons' => '[]', 'at' => '2026-05-05T08:00:00Z']);
+        $codes = fn(): array => array_count_values(array_column($this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'), 'code'));
+        self::assertArrayNotHasKey('recheck_open', $codes());
+        $open = $codes()['card_open'];
+        $this->as('tor', 'POST', 'tools/CT-04/checks', ['date' => '2026-05-05', 'good' => false, 'note' => 'dropped'])->assertOk();
+        $recall = ToolRecall::where('tool_id', $tool)->firstOrFail();
+        self::assertSame('2025-12-05', $recall->last_good);
+        $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks")->assertOk();
+        self::assertSame([1, $open + 1], [$codes()['recheck_open'], $codes()['card_open']]);
+        $by = Recheck::where('card_id', $card->id)->firstOrFail()->byCard;
+        self::assertSame($visit->id, $by->visit_id, 'in the visit the aircraft is in');
+        $by->update(['state' => Card::CLOSED]);
+        self::assertArrayNotHasKey('recheck_open', $codes());
+        self::assertSame('clear', $this->as('tor', 'GET', 'tools/CT-04')->json('recall.aircraft.0.cards.0.state'));
+    }
+
+    public function test_the_day_of_a_good_check_itself_is_good_in_the_operator_s_zone(): void
+    {
+        $recall = ToolRecall::firstOrFail();
+        $count = function (string $at) use ($recall): int {
+            DB::table('readings')->where('tool_id', $recall->tool_id)->update(['at' => $at]);
+
+            return $this->as('ines', 'GET', 'tools/CT-03')->json('recall.readings');
+        };
+        self::assertSame(0, $count('2026-01-12T22:59:59Z'), 'a minute before midnight in winter');
+        self::assertSame(6, $count('2026-01-12T23:00:00Z'));
+        $recall->update(['last_good' => null]);
+        self::assertSame(6, $count('2020-01-01T00:00:00Z'), 'never known to be good: everything');
+        DB::table('readings')->where('tool_id', $recall->tool_id)->update(['stands' => false]);
+        self::assertSame(0, $this->as('ines', 'GET', 'tools/CT-03')->json('recall.readings'), 'what was read again since does not rest on it');
+    }
+
+    public function test_checks(): void
+    {
+        $check = fn(array $body) => $this->as('tor', 'POST', 'tools/TW-104/checks', ['good' => true, 'note' => 'n', ...$body]);
+        $check(['date' => '2026-05-06', 'cal_due' => '2027-05-06'])->assertStatus(422)->assertJsonFragment(['message' => '2026-05-06 is yet to come. Enter the day on which TW-104 was checked.']);
+        $check(['date' => '2026-05-05'])->assertStatus(422);
+        $check(['date' => '2026-05-05', 'cal_due' => '2026-05-05'])->assertStatus(422);
+        self::assertSame('stop', $this->as('tor', 'GET', 'tools/TW-104')->json('tool.state'));
+        $check(['date' => '2026-05-05', 'cal_due' => '2027-05-04'])->assertOk()->assertJsonPath('tool.state', 'clear');
+    }
+
+    public function test_a_tool_is_on_one_card_at_a_time_and_is_counted_in(): void
+    {
+        $flaps = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
+        $take = fn(array $body) => $this->as('stig', 'POST', "cards/{$flaps->id}/loans", $body);
+        self::assertStringContainsString('PG-28 is out on card', $take(['tool' => 'PG-28'])->assertStatus(422)->json('message'));
+        $take(['tool' => 'PG-31'])->assertStatus(422);
+        $take(['tool' => 'nothing'])->assertStatus(422);
+        $take(['what' => 'rags'])->assertStatus(422);
+        $take(['tool' => 'FG-11'])->assertOk()->assertJsonPath('loans.0.what', 'FG-11 Feeler gauges');
+        $take(['tool' => 'FG-11'])->assertOk()->assertJsonCount(1, 'loans');
+        $take(['what' => 'caps', 'quantity' => 4])->assertOk()->assertJsonCount(2, 'loans');
+        $caps = ToolLoan::where('what', 'caps')->firstOrFail();
+        self::assertStringContainsString('4 of caps went out, 3 came back', $this->as('ines', 'POST', "loans/{$caps->id}/in", ['counted' => 3])->assertStatus(422)->json('message'));
+        $this->as('ines', 'POST', "loans/{$caps->id}/in", ['counted' => 4])->assertOk();
+        $this->as('ines', 'POST', "loans/{$caps->id}/in", ['counted' => 4])->assertStatus(422);
+    }
+
+    public function test_the_store_says_what_is_short_reserved_and_running_out(): void
+    {
+        $parts = array_column($this->as('mika', 'GET', 'stores')->json('parts'), null, 'number');
+        self::assertSame(['stop', '1 piece short, none ordered'], [$parts['JV-0512-20']['state'], $parts['JV-0512-20']['said']]);
+        self::assertSame('stop', $parts['JV-2914-02']['state'], 'a batch past its shelf life');
+        self::assertSame('shelf life ran out on 2026-04-30', $parts['JV-2914-02']['batches'][0]['why']);
+        self::assertSame('watch', $parts['JV-3511-03']['state'], 'a batch that runs out in two weeks');
+        self::assertStringContainsString('QA-VFA', implode(' ', $parts['JV-2914-02']['reservedBy']));
+    }
+}
