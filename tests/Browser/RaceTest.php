@@ -69,7 +69,7 @@ final class RaceTest extends TestCase
 
     private function card(): int
     {
-        return $this->number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'");
+        return $this->number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id");
     }
 
     private function version(int $card): int

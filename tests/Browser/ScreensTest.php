@@ -52,7 +52,17 @@ final class ScreensTest extends TestCase
         yield 'bays' => ['/visits/bays', '[data-bay]'];
         yield 'phases' => ['/visits/phases', 'h3'];
         yield 'Crew' => ['/crew', 'table'];
+        yield 'a shift' => ['/crew/shift', '[data-slot]'];
         yield 'Floor' => ['/floor', '[data-card]'];
+        yield 'a card that is held' => ['/floor/124', '[data-testid="holds"]'];
+        yield 'a roll-call' => ['/floor/124?step=6', '[data-place]'];
+        yield 'safing registers' => ['/floor/registers', 'main li a'];
+        yield 'a safing register' => ['/floor/registers/QC-TAC', '[data-device]'];
+        yield 'a finding found before' => ['/floor/findings/14', '[data-testid="repeat"]'];
+        yield 'a manual to be re-read' => ['/library/manuals/BM-R4', '[data-template]'];
+        yield 'parts' => ['/stores/parts', 'table'];
+        yield 'what is out' => ['/stores/out', '[data-loan]'];
+        yield 'a recalled tool' => ['/stores/tools/CT-03', '[data-testid="recall"]'];
         yield 'a card' => ['/floor/1', '[data-step]'];
         yield 'Bench' => ['/bench', '[data-testid="sentence"]'];
         yield 'Deferrals' => ['/deferrals', '[data-deferral]'];
@@ -164,7 +174,7 @@ final class ScreensTest extends TestCase
         $oda->see('Mine');
         $small = "return [...document.querySelectorAll('main button, main a, main select, main input')].filter(e => e.offsetParent !== null && !e.closest('p, h2, dl')).map(e => [e.innerText || e.name, Math.round((e.closest('label') ?? e).getBoundingClientRect().height)]).filter(([, h]) => h < 47)";
         self::assertSame([], $oda->browser->executeScript($small));
-        $card = (int) self::$stage->database()->query("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'")->fetchColumn();
+        $card = (int) self::$stage->database()->query("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id")->fetchColumn();
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
         self::assertSame([], $oda->browser->executeScript($small), 'on a card, with a reading to enter');
         self::assertSame('entry', $oda->browser->executeScript('return document.activeElement.name'), 'the field is ready to type into');
@@ -176,7 +186,7 @@ final class ScreensTest extends TestCase
         $ines->find('table');
         $codes = static fn(): array => $ines->browser->executeScript("return [...document.querySelectorAll('tbody tr td:nth-child(2)')].map(c => c.innerText)");
         $before = $codes();
-        self::assertSame(['CT-03', 'PG-27', 'TW-104'], array_slice($before, 0, 3), 'what must not be used comes first');
+        self::assertSame(['CT-03', 'PG-27', 'PG-31', 'TW-104', 'TW-117'], array_slice($before, 0, 5), 'what must not be used comes first');
         $ines->press('Tool');
         $sorted = $before;
         sort($sorted);
@@ -185,13 +195,15 @@ final class ScreensTest extends TestCase
         self::assertSame(array_reverse($sorted), $codes());
         $ines->find('input[aria-label="Filter tools"]')->sendKeys('gauge');
         $ines->see(' of '.count($before));
-        self::assertSame(['PG-27', 'PG-22', 'PG-21', 'FG-11'], $codes());
+        $gauges = $codes();
+        self::assertSame([], array_values(array_filter($gauges, static fn(string $c): bool => preg_match('/^(PG|FG|DG)-/', $c) !== 1)));
+        self::assertContains('FG-11', $gauges);
         $ines->browser->executeScript('window.saved = null; const make = URL.createObjectURL; URL.createObjectURL = b => { b.text().then(t => { window.saved = t; }); return make(b); }');
         $ines->press('CSV');
         $ines->browser->wait(5, 100)->until(static fn(): bool => $ines->browser->executeScript('return window.saved') !== null);
         $csv = explode("\r\n", (string) $ines->browser->executeScript('return window.saved'));
         self::assertStringStartsWith('State,Tool,What', $csv[0]);
-        self::assertCount(6, $csv, 'a head, four tools, and the end of the last line');
+        self::assertCount(count($gauges) + 2, $csv, 'a head, the gauges, and the end of the last line');
         $ines->click('summary:not(header summary)');
         $ines->browser->findElement(WebDriverBy::xpath('//details//label[contains(., "Range")]'))->click();
         self::assertNotContains('Range', $ines->browser->executeScript("return [...document.querySelectorAll('th')].map(c => c.innerText)"));
@@ -219,7 +231,7 @@ final class ScreensTest extends TestCase
     public function test_a_viewer_sees_everything_and_is_offered_nothing(): void
     {
         $mika = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('mika');
-        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Suppose it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/60F' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release'];
+        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Suppose it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/60F' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release', '/crew' => 'Days of', '/crew/shift' => 'Keep this crew', '/library/manuals/BM-R4' => 'I read it again', '/stores/tools/CT-03' => 'Open all', '/stores/out' => 'Counted in', '/floor/findings/14' => 'Add a photo'];
         foreach ($offers as $path => $words) {
             self::assertStringNotContainsString($words, $mika->go($path)->see('Fleet')->find('h1, [data-step]')->getText().$mika->text(), $path);
         }
@@ -227,34 +239,65 @@ final class ScreensTest extends TestCase
 
     public function test_two_people_on_one_card_and_a_lost_connection(): void
     {
-        $card = (int) self::$stage->database()->query("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work'")->fetchColumn();
+        $database = self::$stage->database();
+        $number = static fn(string $sql): int => (int) $database->query($sql)->fetchColumn();
+        $card = $number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id");
         $other = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('oda');
         $oda = self::$oda->go("/floor/{$card}");
         $oda->find('[data-testid="step-3"]');
         $other->go("/floor/{$card}")->find('[data-testid="step-3"]');
 
-        // The connection drops in mid-step: the entry stays, and is sent again when it is back.
+        // The connection drops in mid-card: two steps are confirmed, kept on the tablet and marked as waiting.
         $oda->type('entry', '26')->see('inside, 2 N·m in hand');
         $this->connection($oda, false);
-        $oda->press('Keep the reading')->see('No connection. What you entered is still here');
-        self::assertSame('26', $oda->find('input[name="entry"]')->getAttribute('value'));
-        $this->connection($oda, true);
         $oda->press('Keep the reading')->find('[data-testid="step-4"]');
+        $oda->press('Done')->find('[data-testid="step-5"]');
+        $oda->see('2 steps wait on this device');
+        self::assertSame(['waiting', 'waiting'], [$oda->find('[data-step="3"]')->getAttribute('data-state'), $oda->find('[data-step="4"]')->getAttribute('data-state')]);
+        self::assertSame(0, $number("select count(*) from readings where card_id = {$card}"), 'nothing has left the tablet');
+
+        // It comes back: both are sent by themselves, in their order, once each.
+        $this->connection($oda, true);
+        $this->until(static fn(): bool => $number("select count(*) from steps where card_id = {$card} and no in (3, 4) and state = 'done'") === 2);
+        $this->until(static fn(): bool => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
+        self::assertSame([1, 1, 1], [$number("select count(*) from readings where card_id = {$card}"), $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":3%'"), $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'")]);
+        self::assertSame('done', $oda->find('[data-step="3"]')->getAttribute('data-state'));
 
         // The other still sees step 3; being second is said, and what was typed is still there.
         $other->type('entry', '25')->press('Keep the reading')->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
-        $other->find('[data-testid="step-4"]');
-        self::assertSame('1', (string) self::$stage->database()->query("select count(*) from readings where card_id = {$card}")->fetchColumn());
+        self::assertSame(1, $number("select count(*) from readings where card_id = {$card}"));
+
+        // Without a connection again, and somebody else is faster: told when it is back, nothing overwritten, nothing lost.
+        $oda->find('[data-testid="step-5"]');
+        $this->connection($oda, false);
+        $oda->press('Looked at; nothing more found')->see('1 step waits on this device');
+        $oda->browser->executeScript('window.stop()');
+        $other->go("/floor/{$card}")->find('[data-testid="step-5"]');
+        $other->press('Looked at; nothing more found')->find('[data-testid="step-6"]');
+        $this->connection($oda, true);
+        $oda->see('was not worked. Somebody else changed this card');
+        self::assertSame(1, $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":5%'"));
+        $oda->press('Drop my entry');
+        $this->until(static fn(): bool => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
 
         // A reload in mid-card loses no confirmed step.
         $oda->browser->navigate()->refresh();
-        $oda->find('[data-testid="step-4"]');
+        $oda->find('[data-testid="step-6"]');
         self::assertSame('done', $oda->find('[data-step="3"]')->getAttribute('data-state'));
 
         // Taken back with a reason, the first reading stays in the record.
         $oda->click('[data-step="3"]')->press('Take this step back');
         $oda->find('input[aria-label="Why it is taken back"]')->sendKeys('wrench slipped');
         $oda->press('Take back')->find('[data-testid="step-3"] input[name="entry"]');
+    }
+
+    /** @param callable(): bool $so */
+    private function until(callable $so): void
+    {
+        for ($i = 0; $i < 150 && ! $so(); $i++) {
+            usleep(100_000);
+        }
+        self::assertTrue($so());
     }
 
     public function test_a_session_that_ran_out_asks_to_sign_in_over_the_page(): void

@@ -88,7 +88,7 @@ final class ThreadTest extends TestCase
         self::$card = $this->scalar('select id from cards where visit_id = '.(int) self::$visit);
 
         $ines->press('Assign');
-        foreach (['T33' => 'has no rating on the 60F', 'T19' => 'has let lapse: engine', 'T38' => 'does not hold the authority to work cards', 'T22' => 'does not hold the skill engine'] as $stamp => $why) {
+        foreach (['T33' => 'has no rating on the 60F', 'T19' => 'has let lapse: engine', 'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first', 'T22' => 'does not hold the skill engine'] as $stamp => $why) {
             self::assertStringContainsString($why, $ines->find("[data-person=\"{$stamp}\"]")->getText());
         }
         $ines->click('[data-person="T33"] button')->see('Pell Harrow has no rating on the 60F. Nobody was assigned.');
@@ -163,6 +163,10 @@ final class ThreadTest extends TestCase
         self::assertSame('0', $this->scalar('select count(*) from safing_devices where removed_at is null and card_id = '.self::$card));
 
         $oda->press('Sign the card')->type('stamp', 'T27')->type('pin', '0000')->press('Sign', '//form')->see('Stamp or PIN is wrong. Nothing was signed');
+        // What went out on the card is counted in with the signature.
+        foreach ($oda->browser->findElements(WebDriverBy::cssSelector('input[aria-label^="How many of"]')) as $count) {
+            $count->sendKeys('1');
+        }
         $oda->type('pin', '2741');
         // Two clicks in one breath.
         $oda->browser->executeScript("const b = [...document.querySelectorAll('form button')].find(b => b.textContent.startsWith('Sign')); b.click(); b.click();");
@@ -191,8 +195,13 @@ final class ThreadTest extends TestCase
         $tor->click('[data-code="card_open"]')->see('waits for its independent inspection');
 
         self::assertStringNotContainsString('Inspect and sign', self::$oda->go('/floor/'.self::$card)->see('waits for its independent inspection')->text(), 'the one who worked it is not offered the inspection');
-        $runa = self::$runa->go('/floor')->see('One card waits for an independent inspection.');
-        $runa->go('/floor/'.self::$card)->press('Inspect and sign')->type('stamp', 'I04')->type('pin', '4410')->press('Sign', '//form');
+        $runa = self::$runa->go('/floor')->see('For you to inspect')->see('Propeller governor check');
+        $runa->go('/floor/'.self::$card)->press('Inspect and sign')->type('stamp', 'I04')->type('pin', '4410');
+        self::assertFalse($runa->browser->findElement(WebDriverBy::xpath('//form//button[.="Sign"]'))->isEnabled(), 'not before everything it covers is looked at');
+        foreach (['assembly', 'torque', 'locking'] as $covered) {
+            $runa->browser->findElement(WebDriverBy::xpath("//form//label[contains(., '{$covered}')]"))->click();
+        }
+        $runa->press('Sign', '//form');
         $runa->see('is closed');
     }
 
@@ -201,9 +210,9 @@ final class ThreadTest extends TestCase
     {
         $tor = self::$tor->go('/release/'.self::$visit)->see('Nothing stands in the way');
         $tor->press('Sign the release')->type('stamp', 'X02')->type('pin', '5520')->press('Sign', '//form');
-        $tor->see('is released to service under JV-2026-0006')->see('61-21 Propeller governor check: next by');
+        $tor->see('is released to service under JV-2026-0010')->see('61-21 Propeller governor check: next by');
         self::assertSame('2026-05-05', $this->scalar("select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'"));
-        foreach (['certificate' => ['JV-2026-0006', 'Tor Aldis', 'F0021'], 'cards' => ['Governor mounting nuts', '20.1 Nm', 'Runa Vale']] as $paper => $words) {
+        foreach (['certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0021'], 'cards' => ['Governor mounting nuts', '20.1 Nm', 'Runa Vale']] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript("const done = arguments[0]; fetch('/api/release/".self::$visit."/{$paper}.pdf').then(r => r.blob()).then(b => { const f = new FileReader(); f.onload = () => done(f.result.split(',')[1]); f.readAsDataURL(b); });");
             file_put_contents($file = tempnam(sys_get_temp_dir(), 'pdf'), (string) base64_decode($pdf, true));
             $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');

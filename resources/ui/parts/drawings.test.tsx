@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { Arc } from './Arc';
+import { onView, path } from './Drawing';
 import { Months } from './Months';
 import { Caution } from './Page';
 import { Reach } from './Reach';
@@ -253,5 +254,26 @@ describe('the months flown', () => {
         const planned = Number(svg.match(/y1="([\d.]+)" y2="[\d.]+" class="stroke-ink"/)?.[1]);
         expect(120 - planned).toBeCloseTo(b * (60.8 / 60), 1);
         expect(renderToStaticMarkup(<Months months={[]} mean={2} />)).toContain('Nothing was flown yet');
+    });
+});
+
+describe('an aircraft in three views', () => {
+    it('puts a place where it is: the right side is up from above, and on the left from the front', () => {
+        const right = { x: 5, y: 2, z: 1 };
+        expect(onView('side', right)).toEqual([5, -1]);
+        expect(onView('top', right)).toEqual([5, -2]);
+        expect(onView('front', right)).toEqual([-2, -1]);
+    });
+
+    it('draws a smooth line through its points, and closes it where it is closed', () => {
+        const p: [number, number][] = [
+            [0, 0],
+            [2, 0],
+            [2, 2],
+        ];
+        expect(path({ p, c: 0, s: 0 })).toBe('M0 0L2 0L2 2');
+        expect(path({ p, c: 1, s: 0 })).toBe('M0 0L2 0L2 2L0 0Z');
+        expect(path({ p, c: 1, s: 1 }).match(/C/g)).toHaveLength(3);
+        expect(path({ p, c: 0, s: 1 }).endsWith('2 2')).toBe(true);
     });
 });
