@@ -230,7 +230,7 @@ final class ThreadTest extends TestCase
         [$code, $said] = self::$stage->artisan('jorvel:verify');
         self::assertSame(0, $code, $said);
         $db = self::$stage->database();
-        $id = (int) $db->query("select id from records where what = 'reading.taken' limit 1")->fetchColumn();
+        $id = (int) $db->query("select id from records where what = 'reading.taken' and data like '%46.2%' limit 1")->fetchColumn();
         $db->exec('drop trigger records_no_update');
         $db->exec("update records set data = replace(data, '46.2', '47.2') where id = {$id}");
         [$code, $said] = self::$stage->artisan('jorvel:verify');

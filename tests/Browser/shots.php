@@ -23,14 +23,12 @@ try {
         $who->shot("{$folder}/{$name}.png");
     };
     $ines->go('/')->find('input[name="login"]');
-    $shot($ines, '01-sign-in');
     $ines->signIn('ines')->find('[data-mark]');
     $shot($ines, '02-fleet');
 
     $ines->go('/library')->see('Choose a programme');
     $ines->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-60F.json');
     $ines->see('Applying this changes');
-    $shot($ines, '03-import-preview');
 
     $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="61-21"] button');
     $ines->browser->executeScript('window.scrollTo(0, 0)');
@@ -38,7 +36,6 @@ try {
     $ines->press('Make a visit of 1')->press('Make the visit and its 1 card')->see('nobody to work it');
     $visit = basename((string) parse_url($ines->browser->getCurrentURL(), PHP_URL_PATH));
     $ines->press('Assign')->find('[data-person="T27"]');
-    $shot($ines, '05-who-works-it');
     $ines->click('[data-person="T27"] button')->see('Its one card is open');
     $ines->go('/visits')->find('[data-testid="sentence"]');
     $shot($ines, '06-visits');
@@ -61,8 +58,6 @@ try {
     $oda->type('entry', '48,5')->see('inside, 2.5')->press('Keep the reading')->find('[data-testid="step-5"]');
     $oda->type('entry', '20,1')->see('inside')->press('Keep the reading')->find('[data-testid="step-6"]');
     $oda->press('Set up; start the hold');
-    sleep(3);
-    $shot($oda, '10-hold');
     $oda->find('input[name="entry"]');
     $oda->type('entry', '44')->see('inside')->press('Keep the reading')->find('[data-testid="step-7"]');
     $oda->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Keep the as-found')->find('[data-testid="moves"]');
@@ -74,12 +69,21 @@ try {
     $tor = (new Visitor($stage->browser(), $stage->url))->signIn('tor');
     $tor->go("/release/{$visit}")->find('[data-testid="blockers"]');
     $shot($tor, '13-release');
+    $oda->go('/floor')->see('Mine')->press('', '//li[.//b[text()="Gear extension by hand pump"]]')->find('[data-testid="holds"]');
+    $shot($oda, '01-held');
+    $oda->go('/floor/registers/QC-TAC')->find('[data-device]');
+    $shot($oda, '03-safing-register');
+    $ines->go('/crew/shift')->find('[data-slot]');
+    $ines->press('Fill the open places')->see('not saved yet');
+    $shot($ines, '05-shift');
+    $ines->go('/library/manuals/BM-R4')->find('[data-template]');
+    $shot($ines, '10-read-again');
+    $ines->go('/stores/tools/CT-03')->find('[data-testid="recall"]');
+    $shot($ines, '18-recall');
     $ines->go('/fleet/stagger')->find('[data-stagger]');
     $shot($ines, '16-stagger');
     $ines->go('/fleet/bottles')->find('[data-testid="bottle"]');
     $shot($ines, '17-bottles');
-    $ines->go('/fleet/what-if?mark=QC-TAA')->press('It moves to another base')->press('Suppose it')->see('nothing is saved yet');
-    $shot($ines, '18-what-if');
     $tor->go('/fleet')->find('[data-mark]');
     $tor->browser->executeScript("localStorage.setItem('jorvel.theme', 'night')");
     $tor->go('/fleet')->find('[data-mark]');

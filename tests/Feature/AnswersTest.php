@@ -50,8 +50,8 @@ final class AnswersTest extends WorldCase
         yield 'crew' => ['/api/crew', 'crew', 12];
         yield 'a shift' => ['/api/crew/shift', 'crew/shift', 24];
         yield 'floor' => ['/api/floor', 'floor', 18];
-        yield 'one card' => ['/api/cards/{id}', 'cards/1', 40];
-        yield 'a card held by others' => ['/api/cards/{id}', 'cards/98', 40];
+        yield 'one card' => ['/api/cards/{id}', 'cards/1', 43];
+        yield 'a card held by others' => ['/api/cards/{id}', 'cards/98', 43];
         yield 'one finding' => ['/api/findings/{id}', 'findings/6', 26];
         yield 'registers' => ['/api/registers', 'registers', 10];
         yield 'one register' => ['/api/registers/{mark}', 'registers/QC-TAC', 20];

@@ -17,13 +17,21 @@ final class CrewTest extends WorldCase
 {
     private const SHIFT = ['base' => 'Skarnholm', 'date' => '2026-05-05', 'shift' => 'late'];
 
-    /** @return array<string, mixed> */
+    /**
+     * @param array<string, string> $more
+     *
+     * @return array<string, mixed>
+     */
     private function shift(array $more = []): array
     {
         return $this->as('ines', 'GET', 'crew/shift?'.http_build_query([...self::SHIFT, ...$more]))->assertOk()->json();
     }
 
-    /** @return array<string, int> */
+    /**
+     * @param array<string, mixed> $view
+     *
+     * @return array<string, int>
+     */
     private static function places(array $view): array
     {
         return array_filter(array_column($view['slots'], 'person', 'id'));

@@ -23,6 +23,13 @@ use Symfony\Component\HttpFoundation\Response;
 /** Cards worked safely: every kind of step, the interlock, hand-over, inspections. */
 final class FloorTest extends WorldCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // However long the tests before took: a roll-call stands for its minutes.
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:20:00Z'));
+    }
+
     private function gear(): Card
     {
         return Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
@@ -43,6 +50,7 @@ final class FloorTest extends WorldCase
         return $this->as($who, 'POST', "cards/{$card->id}/steps/{$no}", ['version' => $card->refresh()->version, 'do' => $do, ...$more]);
     }
 
+    /** @param TestResponse<Response> $response */
     private function said(TestResponse $response): string
     {
         return (string) $response->assertStatus(422)->json('message');

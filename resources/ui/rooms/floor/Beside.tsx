@@ -14,7 +14,10 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
         <aside className="border-l border-rule px-4 pt-4 pb-10 max-[1150px]:col-span-2 max-[1150px]:border-t max-[1150px]:border-l-0">
             <div className="flex items-baseline justify-between gap-2">
                 <h2 className="font-semibold">Fitted on {card.mark} now</h2>
-                <Link to={`/floor/registers/${card.mark}`} className="text-sm underline underline-offset-4">
+                <Link
+                    to={`/floor/registers/${card.mark}`}
+                    className="-my-3 inline-flex min-h-12 items-center px-2 text-sm underline underline-offset-4"
+                >
                     register
                 </Link>
             </div>
@@ -47,7 +50,10 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
                 {card.findings.map((f) => (
                     <li key={f.id} className="py-2" data-finding={f.number}>
                         <Glyph state={f.state === 'open' ? 'stop' : f.state === 'deferred' ? 'watch' : 'clear'} />{' '}
-                        <Link to={`/floor/findings/${f.id}`} className="font-mono font-bold underline underline-offset-4">
+                        <Link
+                            to={`/floor/findings/${f.id}`}
+                            className="inline-flex min-h-12 items-center pr-2 font-mono font-bold underline underline-offset-4"
+                        >
                             {f.number}
                         </Link>{' '}
                         {f.state}

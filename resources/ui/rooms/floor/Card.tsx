@@ -43,6 +43,15 @@ function CardOf({ card }: { card: CardData }) {
         }
     }, [asked, setQuery]);
     const step = card.steps.find((s) => s.no === (chosen ?? next));
+    // A step chosen out of its turn, and done now, gives way to the next one.
+    const stands = `${step?.no ?? 0} ${step?.state ?? ''}`;
+    const [before, setBefore] = useState(stands);
+    if (before !== stands) {
+        setBefore(stands);
+        if (before === `${step?.no} open` && step?.state === 'done') {
+            setChosen(null);
+        }
+    }
     const mayWork = card.may.includes('work') && card.held === null && (card.state === 'open' || card.state === 'in_work');
     return (
         <main className="grid min-w-0 flex-1 grid-cols-[17.5rem_minmax(0,1fr)_17rem] max-[1150px]:grid-cols-[15rem_minmax(0,1fr)]">

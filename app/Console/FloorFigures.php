@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Crew\Person;
+use App\Floor\Card;
+use App\Floor\Step;
+use App\Stores\ReadStores;
+use App\Stores\ToolRecall;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The figures of Floor and Stores, in a demo world of its own: opening a card of sixty steps, the verdict on a reading, and a
+ * recall among 200,000 readings of which 4,000 rest on the tool.
+ *
+ * @phpstan-import-type Figure from LargeFigures
+ */
+final readonly class FloorFigures
+{
+    private const STEPS = 60;
+
+    private const READINGS = 200_000;
+
+    private const TOOLS = 50;
+
+    /** @return iterable<Figure> */
+    public function measure(): iterable
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'jorvel-bench');
+        $kept = config('database.connections.sqlite.database');
+        config(['database.connections.sqlite.database' => $file]);
+        app('db')->purge();
+        try {
+            Artisan::call('jorvel:demo', ['--fresh' => true]);
+            $card = $this->card();
+            Auth::login(Person::where('login', 'oda')->firstOrFail());
+            yield self::figure('opening a card of 60 steps at the server, median of 15', $this->median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15), 150.0);
+            yield self::figure('the verdict on a reading at the server, median of 25', $this->median(fn() => $this->ask('POST', "/api/cards/{$card}/steps/3/preview", ['entry' => '26', 'tool' => 'TW-108']), 25), 50.0);
+            $recall = $this->readings($card);
+            $read = app(ReadStores::class);
+            $found = 0;
+            yield self::figure('a recall among 200,000 readings, median of 9', $this->median(function () use ($read, $recall, &$found): void {
+                $found = $read->recall($recall)->readings;
+            }, 9), 300.0);
+            yield self::figure('readings that rest on the tool', (float) $found, null);
+        } finally {
+            config(['database.connections.sqlite.database' => $kept]);
+            app('db')->purge();
+            array_map(unlink(...), glob("{$file}*") ?: []);
+        }
+    }
+
+    /** @return Figure */
+    private static function figure(string $metric, float $value, ?float $aim): array
+    {
+        return ['bench' => 'floor', 'metric' => $metric, 'value' => $value, 'unit' => $aim === null ? '' : 'ms', 'aim' => $aim, 'more' => false];
+    }
+
+    private function card(): int
+    {
+        $card = Card::where('number', '001-01')->firstOrFail();
+        $first = Step::where(['card_id' => $card->id, 'no' => 3])->firstOrFail();
+        for ($no = Step::where('card_id', $card->id)->max('no') + 1; $no <= self::STEPS; $no++) {
+            Step::create([...$first->only(['card_id', 'kind', 'title', 'text', 'spec', 'state']), 'no' => $no]);
+        }
+
+        return $card->id;
+    }
+
+    private function readings(int $card): ToolRecall
+    {
+        $recall = ToolRecall::firstOrFail();
+        $cards = DB::table('steps')->where('kind', '!=', 'inspection')->orderBy('id')->limit(400)->get(['id', 'card_id']);
+        $tools = DB::table('tools')->whereNot('id', $recall->tool_id)->limit(self::TOOLS - 1)->pluck('id')->push($recall->tool_id);
+        $rows = [];
+        for ($i = 0; $i < self::READINGS; $i++) {
+            $step = $cards[$i % count($cards)];
+            $rows[] = ['step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $tools[intdiv($i, count($cards)) % self::TOOLS], 'person_id' => 2, 'point' => "point {$i}", 'phase' => 'reading', 'run' => 1, 'value' => 60, 'unit' => 'lbf', 'verdict' => 'pass', 'reasons' => '[]', 'at' => sprintf('2026-%02d-%02dT10:00:00Z', 2 + $i % 3, 1 + $i % 28), 'stands' => true];
+            if (count($rows) === 500) {
+                DB::table('readings')->insert($rows);
+                $rows = [];
+            }
+        }
+
+        return $recall;
+    }
+
+    /** @param array<string, mixed> $body */
+    private function ask(string $method, string $path, array $body = []): void
+    {
+        $response = app(Kernel::class)->handle(Request::create($path, $method, $body, [], [], ['HTTP_ACCEPT' => 'application/json']));
+        if ($response->getStatusCode() !== 200) {
+            throw new \RuntimeException("{$path} answered {$response->getStatusCode()}");
+        }
+    }
+
+    /** @param callable(): void $do */
+    private function median(callable $do, int $times): float
+    {
+        $do();
+        $took = [];
+        for ($i = 0; $i < $times; $i++) {
+            $from = hrtime(true);
+            $do();
+            $took[] = (hrtime(true) - $from) / 1e6;
+        }
+        sort($took);
+
+        return round($took[intdiv($times, 2)], 1);
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Attributes\Depends;
+use PHPUnit\Framework\TestCase;
+
+/** A day on the floor, in real browsers: a gear held by what stands against it, freed, worked and inspected; a crew; a re-reading; a recall. */
+final class FloorTest extends TestCase
+{
+    private static Stage $stage;
+
+    private static Visitor $ines;
+
+    private static Visitor $oda;
+
+    private static Visitor $stig;
+
+    private static string $gear;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$stage = Stage::open();
+        self::$oda = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('oda');
+        self::$stig = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('stig');
+        self::$ines = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('ines');
+        self::$gear = (string) self::number("select id from cards where title = 'Gear extension by hand pump' and state = 'in_work'");
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$stage->close();
+    }
+
+    private static function number(string $sql): int
+    {
+        return (int) self::$stage->database()->query($sql)->fetchColumn();
+    }
+
+    public function test_a_held_step_leads_to_each_cause_and_frees_itself(): void
+    {
+        $oda = self::$oda->go('/floor/'.self::$gear);
+        $oda->find('[data-testid="holds"]');
+        $oda->see('Stig Omdal works on Flap travel timing')->see('Flap travel lock, left flap, fitted by Stig Omdal');
+        self::assertSame([], $oda->browser->findElements(WebDriverBy::cssSelector('input[name="entry"]')), 'no control stands beside the hold');
+
+        $stig = self::$stig;
+        $oda->press('Take it off: step 6');
+        $oda->find('[data-testid="step-6"]');
+        // Stig reads both screwjacks, in any order, and takes the lock off; he and his trainee are called clear.
+        $flaps = basename((string) parse_url($oda->browser->getCurrentURL(), PHP_URL_PATH));
+        $stig->go("/floor/{$flaps}")->click('[data-step="5"]')->type('entry', '0.2')->see('inside')->press('Keep the reading')->find('[data-testid="step-4"]');
+        $stig->type('entry', '0.3')->see('inside')->press('Keep the reading')->find('[data-testid="step-6"]');
+        $stig->press('Removed, flag back')->find('[data-testid="step-7"]');
+        foreach (['Lio Kest', 'Stig Omdal'] as $name) {
+            $stig->press('Clear', "//aside//li[contains(., '{$name}')]");
+            $stig->browser->wait(10, 100)->until(static fn(): bool => ! str_contains($stig->find('aside:last-of-type')->getText(), "{$name} since"));
+        }
+        $oda->go('/floor/'.self::$gear)->find('input[name="entry"]');
+        // Six strokes by the space bar; the rest is typed.
+        $oda->browser->findElement(WebDriverBy::cssSelector('h1'))->click();
+        for ($i = 0; $i < 6; $i++) {
+            $oda->browser->getKeyboard()->sendKeys(' ');
+        }
+        self::assertSame('6', $oda->find('input[name="entry"]')->getAttribute('value'));
+        $oda->press('Keep the count')->see('outside 42 to 64');
+        $oda->type('entry', '51')->press('Keep the count')->find('[data-testid="step-9"]');
+    }
+
+    #[Depends('test_a_held_step_leads_to_each_cause_and_frees_itself')]
+    public function test_the_card_goes_to_an_inspector_who_finds_it_in_their_own_list(): void
+    {
+        $oda = self::$oda;
+        $oda->type('shown', '92')->type('real', '80')->press('Keep both')->see('differ by more than 4');
+        $oda->type('shown', '92')->type('real', '90')->press('Keep both')->find('[data-testid="step-10"]');
+        $oda->press('Start the hold')->see('Holding')->press('It held')->find('[data-testid="step-11"]');
+        $oda->click('button[aria-label="Start the watch"]');
+        usleep(700_000);
+        $oda->click('button[aria-label="Stop the watch"]')->see('inside')->press('Keep the time')->find('[data-testid="step-12"]');
+        $oda->press('Fitted, flag showing')->find('[data-testid="step-13"]');
+        $oda->see('Waits')->see('you do not hold the authority to inspect independently');
+        $runa = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('runa');
+        $runa->go('/floor')->see('For you to inspect')->press('', '//li[.//b[text()="Gear extension by hand pump"]]')->find('[data-testid="step-13"]');
+        $runa->press('Inspect and sign')->type('stamp', 'I04')->type('pin', '4410');
+        foreach (['leak', 'locking', 'free and full movement'] as $covered) {
+            $runa->browser->findElement(WebDriverBy::xpath("//form//label[contains(., '{$covered}')]"))->click();
+        }
+        $runa->press('Sign', '//form')->find('[data-testid="step-14"]');
+        $oda->go('/floor/'.self::$gear)->find('[data-testid="step-14"]');
+
+        // Something is wrong: the same place twice is told at once.
+        foreach ([1, 2] as $time) {
+            $oda->press('Something is wrong')->type('place', 'hand pump, rod seal')->type('extent', "wet, seen {$time}")->press('on the drawing')->click('[data-view="side"]');
+            $oda->find('[data-testid="spot"]');
+            $oda->browser->getKeyboard()->sendKeys(WebDriverKeys::ARROW_RIGHT);
+            $oda->press('Raise the finding')->browser->wait(20, 100)->until(static fn(): bool => self::number("select count(*) from findings where place = 'hand pump, rod seal'") === $time);
+        }
+        $oda->find('[data-testid="repeat"]');
+        $oda->press('What was done there last')->see('It was found there before')->see('JV-3231-09 Hand pump seal kit');
+        self::assertGreaterThan(0.0, json_decode((string) self::$stage->database()->query("select spot from findings where place = 'hand pump, rod seal' limit 1")->fetchColumn(), true)['x']);
+        $oda->go('/floor/'.self::$gear)->press('Hand over')->type('said', 'Rod seal weeps; leave the pump handle wired')->press('Hand over', '//form')->find('[data-testid="given"]');
+    }
+
+    public function test_a_crew_is_moved_by_keyboard_and_by_dragging_and_kept(): void
+    {
+        $ines = self::$ines->go('/crew/shift');
+        $slot = $ines->find('[data-slot$=":perform:airframe:1"][data-person=""], [data-slot$=":perform:airframe:2"][data-person=""]')->getAttribute('data-slot');
+        $filled = static fn(): string => (string) $ines->browser->executeScript('return document.querySelector(`[data-slot="${arguments[0]}"]`).dataset.person', [$slot]);
+        // By keyboard: onto the place, Enter, the first who can, Enter.
+        $ines->browser->executeScript('document.querySelector(`[data-slot="${arguments[0]}"] button`).focus()', [$slot]);
+        $ines->browser->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+        $ines->find('[role="dialog"]');
+        $ines->browser->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+        $ines->see('not saved yet');
+        self::assertNotSame('', $filled());
+        // By dragging somebody who cannot: said, and nobody is moved.
+        $before = $filled();
+        $ines->browser->executeScript('const d = new DataTransfer(); d.setData("text/person", arguments[1]); document.querySelector(`[data-slot="${arguments[0]}"]`).dispatchEvent(new DragEvent("drop", { bubbles: true, cancelable: true, dataTransfer: d }));', [$slot, (string) self::number("select id from people where login = 'ines'")]);
+        $ines->find('[data-testid="said"]');
+        $ines->see('Ines Maro does not hold the authority to work cards. Nobody was moved.');
+        self::assertSame($before, $filled());
+        $ines->press('Fill the open places')->see('shift of Tuesday 5 May')->press('Keep this crew');
+        $ines->browser->wait(20, 100)->until(static fn(): bool => self::number('select count(*) from shift_places') > 5);
+    }
+
+    public function test_a_method_is_read_again_and_the_card_made_anew_and_a_recall_opens_its_re_checks(): void
+    {
+        $ines = self::$ines->go('/library/manuals/BM-R4');
+        $ines->press('I read it again')->find('textarea[name="note"]');
+        $ines->browser->findElement(WebDriverBy::xpath('//label[contains(., "for every fleet")]'))->click();
+        $ines->find('textarea[name="note"]')->sendKeys('Both engines run now; the other takes up the load.');
+        $ines->press('Accept, under my name')->press('Accept it')->find('textarea[name="note"]')->sendKeys('Steps made anew.');
+        $ines->press('Accept, under my name')->see('Everything written from BM-R4 stands at revision 7.');
+        self::assertSame(6, self::number("select count(*) from steps s join cards c on c.id = s.card_id where c.number = '002-01'"));
+        $ines->go('/stores/tools/CT-03')->press('Open all 2 re-checks')->see('every re-check is open or done');
+        self::assertSame(2, self::number("select count(*) from cards where makes = 'recheck'"));
+        $ines->go('/stores/out')->find('[data-loan="rags"] input')->sendKeys('12');
+        $ines->press('Counted in', '//li[@data-loan="rags"]');
+        $ines->browser->wait(20, 100)->until(static fn(): bool => self::number("select count(*) from tool_loans where what = 'rags' and in_at is null") === 0);
+    }
+}
