@@ -68,7 +68,7 @@ final readonly class ReadFloor
         return match ($code) {
             null => null,
             'not_independent' => 'you worked on it',
-            default => 'you '.Words::unfit($code, 'duplicate', $type, null),
+            default => "{$me->name} ".Words::unfit($code, 'duplicate', $type, null),
         };
     }
 

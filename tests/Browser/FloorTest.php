@@ -82,7 +82,7 @@ final class FloorTest extends TestCase
         usleep(700_000);
         $oda->click('button[aria-label="Stop the watch"]')->see('inside')->press('Keep the time')->find('[data-testid="step-12"]');
         $oda->press('Fitted, flag showing')->find('[data-testid="step-13"]');
-        $oda->see('Waits')->see('you do not hold the authority to inspect independently');
+        $oda->see('Waits')->see('Oda Fenn does not hold the authority to inspect independently');
         $runa = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('runa');
         $runa->go('/floor')->see('For you to inspect')->press('', '//li[.//b[text()="Gear extension by hand pump"]]')->find('[data-testid="step-13"]');
         $runa->press('Inspect and sign')->type('stamp', 'I04')->type('pin', '4410');
@@ -102,7 +102,9 @@ final class FloorTest extends TestCase
         $oda->find('[data-testid="repeat"]');
         $oda->press('What was done there last')->see('It was found there before')->see('JV-3231-09 Hand pump seal kit');
         self::assertGreaterThan(0.0, json_decode((string) self::$stage->database()->query("select spot from findings where place = 'hand pump, rod seal' limit 1")->fetchColumn(), true)['x']);
-        $oda->go('/floor/'.self::$gear)->press('Hand over')->type('said', 'Rod seal weeps; leave the pump handle wired')->press('Hand over', '//form')->find('[data-testid="given"]');
+        $oda->go('/floor/'.self::$gear)->press('Hand over')->find('textarea[name="said"]')->sendKeys('Rod seal weeps; leave the pump handle wired');
+        $oda->press('Hand over', '//form')->find('[data-testid="given"]');
+        self::assertSame(1, self::number('select count(*) from handovers where card_id = '.self::$gear));
     }
 
     public function test_a_crew_is_moved_by_keyboard_and_by_dragging_and_kept(): void
@@ -123,7 +125,9 @@ final class FloorTest extends TestCase
         $ines->find('[data-testid="said"]');
         $ines->see('Ines Maro does not hold the authority to work cards. Nobody was moved.');
         self::assertSame($before, $filled());
-        $ines->press('Fill the open places')->see('shift of Tuesday 5 May')->press('Keep this crew');
+        $ines->press('Fill the open places');
+        $ines->browser->wait(20, 100)->until(static fn(): bool => (int) $ines->browser->executeScript('return document.querySelectorAll("[data-slot]:not([data-person=\\"\\"])").length') > 5);
+        $ines->press('Keep this crew');
         $ines->browser->wait(20, 100)->until(static fn(): bool => self::number('select count(*) from shift_places') > 5);
     }
 

@@ -73,7 +73,7 @@ function FindingOf({ f }: { f: Detail }) {
         >
             {f.repeat && (
                 <p className="mb-4 rounded-lg border-2 border-ochre bg-ochre-wash p-3" data-testid="repeat">
-                    <State state="watch" word="Found there before:" />{' '}
+                    <Glyph state="watch" /> <b>Found there before:</b>{' '}
                     <Link className="underline underline-offset-4" to={`/floor/findings/${f.repeatId}`}>
                         {f.repeat}
                     </Link>

@@ -8,7 +8,7 @@ import { Dialog } from '../../parts/Dialog';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
 import { Field } from '../../parts/Field';
 import { Trouble } from '../../parts/Page';
-import { State } from '../../parts/State';
+import { Glyph } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { Sketch, type Strokes } from './Sketch';
 
@@ -89,7 +89,7 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
             <Dialog open onClose={onClose} title={`${raised.number} is raised`}>
                 {raised.repeat && (
                     <p className="rounded-lg border-2 border-ochre bg-ochre-wash p-3" data-testid="repeat">
-                        <State state="watch" word="Found there before:" /> {raised.repeat}
+                        <Glyph state="watch" /> <b>Found there before:</b> {raised.repeat}
                     </p>
                 )}
                 <Trouble error={trouble} />

@@ -61,7 +61,7 @@ export function StepWork(props: StepProps) {
             return (
                 <>
                     <DoneStep {...props} />
-                    {step.kind === 'rollcall' && may && <RollCallStep {...props} />}
+                    {step.kind === 'rollcall' && <RollCallStep {...props} />}
                 </>
             );
         }
