@@ -42,6 +42,17 @@ final class FloorRulesTest extends TestCase
         self::assertSame($waits, array_map(static fn(StepPlace $s): ?int => StepOrder::blocking($steps, $s->no), $steps));
     }
 
+    /**
+     * @param list<string> $systems
+     * @param list<Standing> $standing
+     *
+     * @return list<string> ids of what says no
+     */
+    private static function held(array $systems, array $standing): array
+    {
+        return array_map(static fn(Standing $s): string => $s->id, Interlock::holding($systems, $standing));
+    }
+
     public function test_the_interlock_names_people_first_and_frees_itself(): void
     {
         $standing = [
@@ -50,16 +61,11 @@ final class FloorRulesTest extends TestCase
             new Standing('person', '3', 'Oda Fenn', 'tail', ['flight controls', 'hydraulics']),
             new Standing('device', '4', 'Do not touch notice', 'flight deck', ['*']),
         ];
-        /**
-         * @param list<string> $systems
-         * @param list<Standing> $of
-         */
-        $ids = static fn(array $systems, array $of): array => array_map(static fn(Standing $s): string => $s->id, Interlock::holding($systems, $of));
-        self::assertSame(['3', '2', '1', '4'], $ids(['hydraulics'], $standing));
-        self::assertSame(['3', '4'], $ids(['flight controls'], $standing));
-        self::assertSame([], $ids([], $standing), 'a step that acts on nothing is never held');
-        self::assertSame(['4'], $ids(['hydraulics'], [$standing[3]]));
-        self::assertSame([], $ids(['hydraulics'], []));
+        self::assertSame(['3', '2', '1', '4'], self::held(['hydraulics'], $standing));
+        self::assertSame(['3', '4'], self::held(['flight controls'], $standing));
+        self::assertSame([], self::held([], $standing), 'a step that acts on nothing is never held');
+        self::assertSame(['4'], self::held(['hydraulics'], [$standing[3]]));
+        self::assertSame([], self::held(['hydraulics'], []));
     }
 
     public function test_a_call_stands_for_its_time(): void
