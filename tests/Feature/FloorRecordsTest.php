@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Floor\Card;
+use App\Floor\Finding;
+use App\Floor\SafingDevice;
+use App\Floor\Step;
+use App\Library\CardTemplate;
+use App\Shared\Records;
+use App\Stores\ToolLoan;
+use App\Stores\ToolRecall;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Everything done on the floor, in the crew, the library and the store stands in the record, by name, and the chain holds. */
+final class FloorRecordsTest extends WorldCase
+{
+    private static function gear(): Card
+    {
+        return Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
+    }
+
+    /** @return iterable<string, array{callable(self): array{string, string, string, array<string, mixed>}, string, string, list<string>}> who and what, the record, by whom, what it holds */
+    public static function doings(): iterable
+    {
+        $gear = static fn(): string => 'cards/'.self::gear()->id;
+        yield 'handed over' => [static fn(): array => ['oda', 'POST', "{$gear()}/hand-over", ['version' => self::gear()->version, 'said' => 'half done']], 'card.handed_over', 'Oda Fenn (T27)', ['number', 'state', 'said']];
+        yield 'called clear' => [static fn(self $t): array => ['ines', 'POST', "{$gear()}/clear", ['person' => $t->person('oda')->id]], 'person.clear', 'Ines Maro (C01)', ['person', 'since']];
+        yield 'rags out' => [static fn(): array => ['oda', 'POST', "{$gear()}/loans", ['what' => 'rags', 'quantity' => 3]], 'tool.out', 'Oda Fenn (T27)', ['what', 'quantity']];
+        yield 'a tool in' => [static fn(): array => ['ines', 'POST', 'loans/'.ToolLoan::whereNotNull('tool_id')->value('id').'/in', ['counted' => 1]], 'tool.in', 'Ines Maro (C01)', ['what', 'quantity']];
+        yield 'a place called clear' => [static fn(): array => ['oda', 'POST', "{$gear()}/steps/6", ['version' => self::gear()->version, 'do' => 'call', 'entry' => 'nose', 'note' => 'Noor Hadley']], 'step.called_clear', 'Oda Fenn (T27)', ['step', 'place', 'name']];
+        yield 'a finding' => [static fn(): array => ['oda', 'POST', "{$gear()}/findings", ['place' => 'p', 'extent' => 'e', 'severity' => 'critical']], 'finding.raised', 'Oda Fenn (T27)', ['number', 'card', 'place', 'extent', 'severity', 'repeat_of']];
+        yield 'a template read again' => [static fn(): array => ['tor', 'POST', 'library/templates/'.CardTemplate::where('code', 'R4-76-22')->value('id').'/reread', ['outcome' => 'stands', 'note' => 'read']], 'template.reread', 'Tor Aldis (X02)', ['code', 'from', 'to', 'outcome', 'note', 'fleets']];
+        yield 'a question' => [static fn(): array => ['oda', 'POST', 'library/manuals/TM-T9/questions', ['section' => '27-51', 'text' => 'why']], 'question.asked', 'Oda Fenn (T27)', ['manual', 'section', 'text']];
+        yield 'an answer' => [static fn(): array => ['tor', 'POST', 'library/questions/'.DB::table('questions')->whereNull('answer')->value('id').'/answer', ['answer' => 'the higher one']], 'question.answered', 'Tor Aldis (X02)', ['answer', 'reference']];
+        yield 'a tool checked' => [static fn(): array => ['tor', 'POST', 'tools/TW-104/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'n', 'cal_due' => '2027-01-01']], 'tool.checked', 'Tor Aldis (X02)', ['tool', 'date', 'note']];
+        yield 'a tool recalled' => [static fn(): array => ['tor', 'POST', 'tools/TW-104/checks', ['date' => '2026-05-05', 'good' => false, 'note' => 'n']], 'tool.recalled', 'Tor Aldis (X02)', ['tool', 'date', 'note']];
+        yield 're-checks' => [static fn(): array => ['tor', 'POST', 'recalls/'.ToolRecall::value('id').'/rechecks', []], 'recheck.opened', 'Tor Aldis (X02)', ['number', 'tool', 'for']];
+        yield 'leave' => [static fn(self $t): array => ['ines', 'POST', "crew/{$t->person('oda')->id}/days", ['from' => '2026-05-20', 'until' => '2026-05-21', 'do' => 'away', 'why' => 'leave']], 'person.days_set', 'Ines Maro (C01)', ['from', 'until', 'shift', 'why']];
+        yield 'a crew' => [static fn(): array => ['ines', 'POST', 'crew/shift', ['base' => 'Skarnholm', 'date' => '2026-05-05', 'shift' => 'late', 'version' => 0, 'places' => []]], 'crew.kept', 'Ines Maro (C01)', ['base', 'date', 'shift', 'places']];
+    }
+
+    /**
+     * @param callable(self): array{string, string, string, array<string, mixed>} $do
+     * @param list<string> $holds
+     */
+    #[DataProvider('doings')]
+    public function test_what_is_done_is_recorded_by_name_and_the_chain_holds(callable $do, string $what, string $who, array $holds): void
+    {
+        $before = (int) DB::table('records')->max('id');
+        $this->as(...$do($this))->assertSuccessful();
+        $record = DB::table('records')->where('id', '>', $before)->where('what', $what)->orderBy('id')->first();
+        self::assertNotNull($record, $what);
+        self::assertSame($who, $record->who);
+        self::assertEqualsCanonicalizing($holds, array_keys(json_decode($record->data, true)));
+        self::assertNull(app(Records::class)->verify()['broken']);
+    }
+
+    public function test_what_is_refused_leaves_no_record(): void
+    {
+        $before = DB::table('records')->count();
+        $gear = self::gear();
+        foreach ([['steps/8', ['do' => 'count', 'entry' => '50']], ['steps/3', ['do' => 'reopen', 'note' => 'x']], ['steps/9', ['do' => 'compare']], ['hand-over', ['said' => '']], ['loans', ['what' => 'rags', 'quantity' => 0]]] as [$path, $body]) {
+            $this->as('oda', 'POST', "cards/{$gear->id}/{$path}", ['version' => $gear->version, ...$body])->assertStatus(422);
+        }
+        self::assertSame([$before, $gear->version], [DB::table('records')->count(), $gear->refresh()->version]);
+    }
+
+    public function test_a_finding_closes_with_its_card_and_a_device_carried_by_a_deferral_has_no_step_to_take_it_off(): void
+    {
+        $finding = Finding::where('number', 'F0019')->firstOrFail();
+        $view = $this->as('mika', 'GET', "findings/{$finding->id}")->json();
+        self::assertSame(['001-97', []], [$view['fixCard'], $view['may']]);
+        $card = Card::where('finding_id', $finding->id)->firstOrFail();
+        DB::table('card_waits')->where('card_id', $card->id)->delete();
+        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+        Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
+        $card->update(['critical' => false]);
+        $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'])->assertOk();
+        self::assertSame(['fixed', 'by card 001-97'], [$finding->refresh()->state, $finding->fixed_how]);
+        self::assertStringContainsString('fixed', $this->as('mika', 'GET', "findings/{$finding->id}")->json('sentence'));
+
+        SafingDevice::where('kind', 'Nose door lock')->update(['carried_by' => Finding::where('state', 'deferred')->value('id')]);
+        $device = array_column($this->as('mika', 'GET', 'registers/QC-TAC')->json('devices'), null, 'kind')['Nose door lock'];
+        self::assertStringStartsWith('F', $device['carriedBy']);
+    }
+}
