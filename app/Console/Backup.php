@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Floor\KeepPhoto;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -12,7 +13,7 @@ final class Backup extends Command
 {
     protected $signature = 'jorvel:backup {file : where to write it; must not be there yet}';
 
-    protected $description = 'Copy the database into one file, safely while it is in use';
+    protected $description = 'Copy the database into one file, safely while it is in use, and the photos into a folder beside it';
 
     public function handle(): int
     {
@@ -24,6 +25,14 @@ final class Backup extends Command
         }
         DB::statement('vacuum into ?', [$file]);
         $this->line("{$file}: ".filesize($file).' bytes.');
+        $photos = glob(KeepPhoto::folder().'/*') ?: [];
+        if ($photos !== []) {
+            mkdir("{$file}.photos");
+            foreach ($photos as $photo) {
+                copy($photo, "{$file}.photos/".basename($photo));
+            }
+            $this->line("{$file}.photos: ".count($photos).' photos.');
+        }
 
         return self::SUCCESS;
     }

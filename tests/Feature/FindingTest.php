@@ -9,6 +9,7 @@ use App\Floor\Finding;
 use App\Floor\KeepPhoto;
 use App\Floor\Photo;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -97,6 +98,13 @@ final class FindingTest extends WorldCase
         $response = $this->actingAs($this->person('mika'))->get("/api/photos/{$photo->id}")->assertOk()->assertHeader('Content-Type', 'image/png');
         self::assertSame($bytes, $response->streamedContent());
         self::assertSame(hash('sha256', $bytes), $photo->sha256);
+
+        $file = sys_get_temp_dir().'/jorvel-backup-'.getmypid();
+        self::assertSame(0, Artisan::call('jorvel:backup', ['file' => $file]));
+        self::assertStringContainsString('1 photo', Artisan::output());
+        self::assertSame($bytes, file_get_contents("{$file}.photos/{$photo->file}"));
+        array_map(unlink(...), ["{$file}.photos/{$photo->file}", $file]);
+        rmdir("{$file}.photos");
     }
 
     /** @return iterable<string, array{string, string}> */
