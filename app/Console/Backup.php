@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Floor\KeepPhoto;
+use App\Shared\Words;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -31,7 +32,7 @@ final class Backup extends Command
             foreach ($photos as $photo) {
                 copy($photo, "{$file}.photos/".basename($photo));
             }
-            $this->line("{$file}.photos: ".count($photos).' photos.');
+            $this->line("{$file}.photos: ".Words::count(count($photos), 'photo').'.');
         }
 
         return self::SUCCESS;

@@ -10,6 +10,7 @@ export const useWaiting = (): Waiting[] =>
     useSyncExternalStore(
         (f) => queue?.listen(f) ?? (() => undefined),
         () => queue?.all() ?? none,
+        () => none,
     );
 
 export const sendStep = (w: Pick<Waiting, 'card' | 'no' | 'body' | 'key'>) =>

@@ -1,0 +1,182 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { MemoryRouter } from 'react-router';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { strokes } from './Sketch';
+import { StepWork } from './StepWork';
+
+vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
+
+type Step = Schemas['StepView'];
+type Card = Schemas['CardView'];
+
+const step = (kind: string, spec: Record<string, unknown>, more: Partial<Step> = {}): Step => ({
+    no: 4,
+    kind,
+    title: 'The step',
+    text: 'Its text',
+    spec,
+    state: 'open',
+    held: null,
+    acts: null,
+    holds: [],
+    startedAt: null,
+    heldFor: null,
+    result: {},
+    doneBy: null,
+    doneAt: null,
+    readings: [],
+    runs: [],
+    ...more,
+});
+
+const card = (one: Step, more: Partial<Card> = {}): Card =>
+    ({
+        id: 7,
+        number: '001-07',
+        mark: 'QA-VFC',
+        type: '60F',
+        effectivity: 'K1',
+        state: 'in_work',
+        version: 3,
+        held: null,
+        may: ['work', 'raise'],
+        inspectWhy: null,
+        people: ['Oda Fenn'],
+        steps: [one],
+        safing: [],
+        tools: [
+            {
+                code: 'PG-21',
+                title: 'Gauge',
+                kind: 'pressure gauge',
+                unit: 'bar',
+                resolution: 0.1,
+                calDue: '2026-08-15',
+                usable: true,
+                why: null,
+            },
+        ],
+        parts: [
+            {
+                number: 'JV-1',
+                title: 'Seal',
+                oneTime: true,
+                effective: true,
+                effectivity: 'K1, K2',
+                batches: [
+                    { batch: 'B-1', quantity: 2, expires: '2026-04-30', usable: false, why: 'shelf life ran out on 2026-04-30' },
+                    { batch: 'B-2', quantity: 4, expires: null, usable: true, why: null },
+                ],
+            },
+        ],
+        ...more,
+    }) as unknown as Card;
+
+const drawn = (one: Step, may = true, more: Partial<Card> = {}): string =>
+    renderToStaticMarkup(
+        <QueryClientProvider client={new QueryClient()}>
+            <MemoryRouter>
+                <StepWork card={card(one, more)} step={one} may={may} onWrong={() => undefined} onConflict={() => undefined} />
+            </MemoryRouter>
+        </QueryClientProvider>,
+    );
+
+const reading = { point: 'p', tool_kind: 'pressure gauge', limit: { kind: 'range', unit: 'bar', min: 1, max: 2 } };
+
+describe('each kind of step has its own control', () => {
+    const table: [string, Record<string, unknown>, string[]][] = [
+        ['caution', { level: 'warning' }, ['Warning', 'Read and understood']],
+        ['instruction', {}, ['Done', 'Something is wrong']],
+        ['finding_prompt', {}, ['Looked at; nothing more found']],
+        ['safing_fit', { device: 'Pin', place: 'nose gear', flag: 'red', storage: 'rack 2' }, ['Fitted, flag showing', 'kept: rack 2']],
+        ['safing_remove', { of: 2 }, ['Removed, flag back']],
+        ['measurement', { reading }, ['Keep the reading', 'PG-21']],
+        ['timing', { reading: { point: 'p', limit: { kind: 'max', unit: 's', max: 7 } } }, ['Start the watch', 'Keep the time']],
+        ['count', { counts: 'strokes', min: 4, max: 9 }, ['One more', '4 to 9', 'Keep the count']],
+        ['count', { counts: 'turns', max: 9 }, ['at most 9']],
+        ['hold', { hold: { seconds: 30, what: 'steady' } }, ['Start the hold', '0 of 30 seconds held', 'steady']],
+        [
+            'compare',
+            { point: 'p', unit: 'bar', within: 2, shown: { title: 'flight deck' }, real: { title: 'gauge', tool_kind: 'pressure gauge' } },
+            ['Shown: flight deck', 'Real: gauge', 'Keep both'],
+        ],
+        [
+            'part',
+            { part: 'JV-1', quantity: 1, position: 'pump', seat: true, lubricate: 'oil' },
+            [
+                'Never used twice',
+                'Fits K1, K2; QA-VFC is K1',
+                'shelf life ran out',
+                'Seat and groove looked at',
+                'Lubricated with oil',
+                'Fitted',
+            ],
+        ],
+        ['tool', { tool_kind: 'pressure gauge' }, ['In use', 'PG-21']],
+        ['rollcall', { places: ['nose', 'tail'], stands: 300 }, ['5 minutes', '0 of 2 clear']],
+        [
+            'test',
+            { setup: ['a'], restore: ['b'], hold: { seconds: 6, what: 'steady' }, reading },
+            ['Set up; start the hold', 'Hold for 6 s', 'on the Bench'],
+        ],
+        ['inspection', { covers: ['leak', 'locking'] }, ['leak, locking', 'for an inspector who did not work the card']],
+    ];
+    it.each(table)('%s %j', (kind, spec, words) => {
+        const html = drawn(step(kind, spec)).replaceAll('<!-- -->', '');
+        for (const word of words) {
+            expect(html.replaceAll(/<[^>]+>/g, ' ').replaceAll(/\s+/g, ' ') + html).toContain(word);
+        }
+    });
+
+    it('offers nothing to whoever may not work the card, or while another step comes first', () => {
+        for (const [kind, spec] of table) {
+            expect(drawn(step(kind, spec), false)).not.toContain('Something is wrong');
+            expect(drawn(step(kind, spec, { held: 'Step 3 comes first.' }))).not.toContain('Something is wrong');
+        }
+        expect(drawn(step('instruction', {}, { held: 'Step 3 comes first.' }))).toContain('Step 3 comes first.');
+    });
+
+    it('shows what holds a step in place of its control, each with its way', () => {
+        const holds = [
+            { kind: 'person', name: 'Stig', said: 'stig works at the flaps', link: '/floor/9', action: 'Call Stig clear' },
+            { kind: 'device', name: 'Lock', said: 'lock on the flap', link: '/floor/9?step=6', action: 'Take it off' },
+        ];
+        const html = drawn(step('count', { counts: 'strokes' }, { acts: 'moves flaps', holds }));
+        expect(html).toContain('Stig works at the flaps');
+        expect(html).toContain('href="/floor/9?step=6"');
+        expect(html).toContain('Nothing overrides it');
+        expect(html).not.toContain('Keep the count');
+    });
+
+    it('tells a done step with what was entered, and takes back all but devices and inspections', () => {
+        const done = { state: 'done', doneBy: 'Oda Fenn (T27)', doneAt: 'today' };
+        expect(drawn(step('count', { counts: 'strokes' }, { ...done, result: { counted: 51 } }))).toContain('Counted 51.');
+        expect(drawn(step('part', {}, { ...done, result: { part: 'JV-1', batch: 'B-2', quantity: 1, again: false } }))).toContain(
+            'Batch B-2, 1 JV-1.',
+        );
+        expect(drawn(step('inspection', { covers: ['leak'] }, { ...done, result: { covers: ['leak'] } }))).toContain('Looked at: leak.');
+        expect(drawn(step('instruction', {}, done))).toContain('Take this step back');
+        for (const kind of ['safing_fit', 'safing_remove', 'inspection']) {
+            expect(drawn(step(kind, {}, done))).not.toContain('Take this step back');
+        }
+    });
+
+    it('draws a sketch from strokes that run from nought to one', () => {
+        expect(
+            strokes(
+                [
+                    [
+                        [0, 0],
+                        [0.5, 1],
+                    ],
+                    [[1, 1]],
+                ],
+                400,
+                200,
+            ),
+        ).toBe('M0.0 0.0L200.0 200.0M400.0 200.0h0.1');
+        expect(strokes([], 400, 200)).toBe('');
+    });
+});
