@@ -10,6 +10,8 @@ return [
     'demo_now' => '2026-05-05T12:20:00Z',
     // How long before its date a limit is worth watching, in days.
     'warn_days' => 14,
+    // How long before its end a shelf life is worth telling, in days.
+    'shelf_days' => 30,
     // How long before it lapses a qualification is worth telling, in days.
     'lapse_days' => 60,
     // Rest: hours free between two stretches of work, at least, and hours in one stretch, at most.

@@ -28,16 +28,18 @@ final readonly class KeepCrew
                 throw Refused::stale('Somebody else kept a crew for this shift while you had it open. Yours is still on the screen and not saved; read theirs, then keep again.', $crew->version);
             }
             $ground = $this->read->ground($base, $day, $shift);
-            $slots = [];
-            foreach ($ground->slots as $s) {
-                $slots[$s->slot->id] = $s;
-            }
+            $slots = $ground->bySlot();
             $bad = [];
-            foreach ($places as $id => $person) {
+            foreach ($places as $id => $personId) {
                 $slot = $slots[$id] ?? null;
-                $why = $slot === null ? 'is no longer a place of this shift' : $ground->why($slot, $person, array_diff_key($places, [$id => 0]));
+                $person = $ground->people->firstWhere('id', $personId);
+                $why = match (true) {
+                    $slot === null => 'this is no longer a place of the shift',
+                    $person === null => 'somebody who is not of this base',
+                    default => ($code = $ground->why($slot, $personId, array_diff_key($places, [$id => 0]))) === null ? null : "{$person->name} ".$ground->said($slot, $person, $code),
+                };
                 if ($why !== null) {
-                    $bad[] = ['line' => $slot === null ? (string) $id : "{$slot->card?->number} {$slot->title}", 'message' => ($ground->people->firstWhere('id', $person)->name ?? 'somebody')." ({$why})"];
+                    $bad[] = ['line' => $slot === null ? (string) $id : trim("{$slot->card?->number} {$slot->title}"), 'message' => $why];
                 }
             }
             if ($bad !== []) {

@@ -47,7 +47,7 @@ final readonly class ReadCrew
         $sentence = match (true) {
             $first === null => 'Nothing lapses within '.config('jorvel.lapse_days').' days.',
             $hitting !== [] => "{$first->name} {$first->said}: ".Words::count(count($first->hits), 'planned card').' cannot be worked as assigned.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
-            default => ucfirst(Words::count(count($lapses), 'qualification has lapsed or lapses', 'qualifications have lapsed or lapse')).' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
+            default => Words::count(count($lapses), 'qualification has lapsed or lapses', 'qualifications have lapsed or lapse').' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
         };
 
         return new CrewView($sentence, $lapses, $views, array_keys(ShiftHours::byCode()), $me->can('roster', Person::class) ? ['roster'] : []);

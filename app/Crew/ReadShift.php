@@ -40,23 +40,17 @@ final readonly class ReadShift
     {
         $ground = $this->ground($base, $day, $shift);
         $kept = ShiftCrew::firstWhere(['base' => $base, 'date' => (string) $day, 'shift' => $shift]);
-        $slots = array_column(array_map(static fn(ShiftSlot $s): array => [$s->slot->id, $s], $ground->slots), 1, 0);
         // Those already placed stay, as far as they may; the rest is filled around them.
-        $places = [];
-        foreach ($fixed as $slot => $person) {
-            if (isset($slots[$slot]) && $ground->why($slots[$slot], $person, $places) === null) {
-                $places[$slot] = $person;
-            }
+        $places = $ground->standing($fixed);
+        $open = array_values(array_filter($ground->slots, static fn(ShiftSlot $s): bool => ! isset($places[$s->slot->id])));
+        $people = $ground->people->map(static fn(Person $p): AssignPerson => AssignPerson::of((string) $p->id, $ground->held($p), max(0.0, $ground->free($p, $places))))->values()->all();
+        $barred = [];
+        foreach ($open as $s) {
+            $barred[$s->slot->id] = array_values($ground->people->filter(static fn(Person $p): bool => $ground->tookPart($s, $p->id, $places))->map(static fn(Person $p): string => (string) $p->id)->all());
         }
-        $people = $ground->people->map(fn(Person $p): AssignPerson => AssignPerson::of((string) $p->id, $ground->held($p), max(0.0, $ground->free($p, $places))))->values()->all();
-        $result = Assign::of(array_values($people), array_values(array_map(static fn(ShiftSlot $s): AssignSlot => $s->slot, array_filter($ground->slots, static fn(ShiftSlot $s): bool => ! isset($places[$s->slot->id])))));
-        foreach ($result->assigned as $slot => $person) {
-            if ($ground->why($slots[$slot], (int) $person, $places) === null) {
-                $places[$slot] = (int) $person;
-            }
-        }
+        $result = Assign::of(array_values($people), array_map(static fn(ShiftSlot $s): AssignSlot => $s->slot, $open), null, 40, $barred);
 
-        return $this->view($ground, $places, $kept, $result->proven, $me);
+        return $this->view($ground, array_replace($places, array_map(intval(...), $result->assigned)), $kept, $result->proven, $me);
     }
 
     /**
@@ -144,23 +138,11 @@ final readonly class ReadShift
         $candidates = [];
         foreach ($ground->people as $p) {
             $why = $ground->why($s, $p->id, $others);
-            $candidates[] = new SlotCandidate($p->id, $why === null ? null : $this->said($ground, $s, $p, $why));
+            $candidates[] = new SlotCandidate($p->id, $why === null ? null : $ground->said($s, $p, $why));
         }
         $conflict = $person === null ? null : array_values(array_filter($candidates, static fn(SlotCandidate $c): bool => $c->person === $person))[0] ?? new SlotCandidate($person, 'is not of this base');
 
         return new SlotView($id, $s->card?->id, $s->card->number ?? '', $s->mark, $s->title, $s->slot->role->value, $s->slot->skill, $this->clock->time($s->from), $this->clock->time($s->until), $s->slot->hours, $person, $conflict?->why, $candidates);
-    }
-
-    private function said(ShiftGround $ground, ShiftSlot $s, Person $p, string $why): string
-    {
-        $usual = $p->rotaDays->firstWhere('date', (string) $ground->day);
-
-        return match ($why) {
-            'away' => $usual !== null && $usual->shift === null ? "is away: {$usual->why}" : ($p->shiftOn($ground->day) === null ? 'does not work that day' : "is on the {$p->shiftOn($ground->day)} shift"),
-            'no_hours' => 'has no '.Words::number($s->slot->hours).' h left on this shift',
-            'trainee' => 'is a trainee: the supervisor must be on the card',
-            default => Words::unfit($why, $s->slot->role->value, $s->slot->type, $s->slot->skill),
-        };
     }
 
     /**

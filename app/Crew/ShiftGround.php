@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Crew;
 
+use App\Shared\Words;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Crew\Qualified;
+use Jorvel\Core\Crew\Role as SlotRole;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Near;
@@ -68,18 +70,85 @@ final readonly class ShiftGround
         if ($person === null) {
             return 'away';
         }
-        if ($person->trainee && $s->slot->role->value === 'perform') {
-            return ! $this->there($person) ? 'away' : (in_array($person->supervisor_id, $this->on($s, 'perform', $places), true) ? null : 'trainee');
+        if ($person->trainee && $s->slot->role === SlotRole::Perform) {
+            return $this->busy($s, $person, $places) ?? (in_array($person->supervisor_id, $this->on($s, 'perform', $places), true) ? null : 'trainee');
         }
-        $excluded = $s->slot->role->excludes();
-        $took = $excluded !== null && (in_array($personId, $this->on($s, $excluded->value, $places), true) || ($excluded->value === 'perform' && $s->card !== null && $s->card->tookPart($personId)));
         $unfit = $s->slot->unfit($person->qualified());
 
         return match (true) {
             $unfit !== null => $unfit,
-            $took => 'not_independent',
+            $this->tookPart($s, $personId, $places) => 'not_independent',
+            default => $this->busy($s, $person, $places),
+        };
+    }
+
+    /**
+     * Whether somebody would not be independent in a slot: they have the other role on its card, or worked the card before.
+     *
+     * @param array<array-key, int> $places
+     */
+    public function tookPart(ShiftSlot $s, int $personId, array $places): bool
+    {
+        $excluded = $s->slot->role->excludes();
+
+        return $excluded !== null && (in_array($personId, $this->on($s, $excluded->value, $places), true) || ($excluded === SlotRole::Perform && $s->card !== null && $s->card->tookPart($personId)));
+    }
+
+    /**
+     * Of the places as somebody has them on the screen, those that can stand together.
+     *
+     * @param array<array-key, int> $places person by slot
+     *
+     * @return array<array-key, int>
+     */
+    public function standing(array $places): array
+    {
+        $slots = $this->bySlot();
+        $places = array_intersect_key($places, $slots);
+        do {
+            $falls = null;
+            foreach ($places as $id => $person) {
+                $falls ??= $this->why($slots[$id], $person, array_diff_key($places, [$id => 0])) === null ? null : $id;
+            }
+            if ($falls !== null) {
+                unset($places[$falls]);
+            }
+        } while ($falls !== null);
+
+        return $places;
+    }
+
+    /** @return array<array-key, ShiftSlot> by their ids */
+    public function bySlot(): array
+    {
+        $slots = [];
+        foreach ($this->slots as $s) {
+            $slots[$s->slot->id] = $s;
+        }
+
+        return $slots;
+    }
+
+    /** Why somebody cannot take a slot, in words after their name. */
+    public function said(ShiftSlot $s, Person $p, string $why): string
+    {
+        $usual = $p->rotaDays->firstWhere('date', (string) $this->day);
+        $shift = $p->shiftOn($this->day);
+
+        return match ($why) {
+            'away' => $usual !== null && $usual->shift === null ? "is away: {$usual->why}" : ($shift === null ? 'does not work that day' : "is on the {$shift} shift"),
+            'no_hours' => 'has no '.Words::number($s->slot->hours).' h left on this shift',
+            'trainee' => 'is a trainee: the supervisor must be on the card',
+            default => Words::unfit($why, $s->slot->role->value, $s->slot->type, $s->slot->skill),
+        };
+    }
+
+    /** @param array<array-key, int> $places */
+    private function busy(ShiftSlot $s, Person $person, array $places): ?string
+    {
+        return match (true) {
             ! $this->there($person) => 'away',
-            ! Near::atMost($this->given($personId, $places) + $s->slot->hours, $this->length()) => 'no_hours',
+            ! Near::atMost($this->given($person->id, $places) + $s->slot->hours, $this->length()) => 'no_hours',
             default => null,
         };
     }

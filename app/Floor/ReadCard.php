@@ -30,7 +30,6 @@ use App\Stores\ToolLoan;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\StepOrder;
-use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
 
@@ -262,15 +261,7 @@ final readonly class ReadCard
             $p->one_time,
             $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
             $p->effectivity === null ? null : implode(', ', $p->effectivity),
-            array_values($p->batches->map(static function (PartBatch $b) use ($today): BatchView {
-                $why = match (true) {
-                    $b->expires !== null && Day::parse($b->expires)->number < $today->number => "shelf life ran out on {$b->expires}",
-                    $b->quantity < 1 => 'none left',
-                    default => null,
-                };
-
-                return new BatchView($b->batch, $b->quantity, $b->expires, $why === null, $why);
-            })->all()),
+            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView($b->batch, $b->quantity, $b->expires, $b->spent($today) === null, $b->spent($today)))->all()),
         ))->all());
     }
 }

@@ -34,7 +34,7 @@ final readonly class ReadFloor
             $cards->isEmpty() => 'No card is open. Cards come here when the controller makes a visit.',
             $inspector && $forMe !== null => "For you to inspect: {$forMe->number} on {$forMe->mark}, {$forMe->title}.",
             $next !== null => ($next->handedOver !== null ? 'Handed over to you: ' : 'Your next card: ')."{$next->number} on {$next->mark}, {$next->title}.",
-            $waiting->isNotEmpty() => ucfirst(Words::count($waiting->count(), 'card waits', 'cards wait')).' for an independent inspection'.($inspector ? '; none of them may be yours' : '').'.',
+            $waiting->isNotEmpty() => Words::count($waiting->count(), 'card waits', 'cards wait').' for an independent inspection'.($inspector ? '; none of them may be yours' : '').'.',
             default => 'None of the open cards is yours.',
         };
 

@@ -35,7 +35,7 @@ final readonly class ReadRegister
         $many = (int) $rows->sum('devices') + (int) $rows->sum('openLines');
 
         return new RegistersView(
-            $many === 0 ? 'Nothing is fitted to any aircraft: no lock, pin, cap, collar or notice.' : ucfirst(Words::count($many, 'thing is', 'things are')).' fitted or open on '.Words::count($rows->count(), 'aircraft', 'aircraft').'.',
+            $many === 0 ? 'Nothing is fitted to any aircraft: no lock, pin, cap, collar or notice.' : Words::count($many, 'thing is', 'things are').' fitted or open on '.Words::count($rows->count(), 'aircraft', 'aircraft').'.',
             $rows->all(),
         );
     }
@@ -58,8 +58,8 @@ final readonly class ReadRegister
         $lost = array_filter($devices, static fn($d): bool => $d->remover === null && $d->carriedBy === null);
         $sentence = match (true) {
             $many === 0 => "Nothing is fitted to {$aircraft->mark}.",
-            $lost !== [] => ucfirst(Words::count($many, 'thing is', 'things are'))." fitted to {$aircraft->mark}; no step takes off ".implode(', ', array_map(static fn($d): string => lcfirst($d->kind), $lost)).'.',
-            default => ucfirst(Words::count($many, 'thing is', 'things are'))." fitted to {$aircraft->mark}; each has a step that takes it off.",
+            $lost !== [] => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; no step takes off ".implode(', ', array_map(static fn($d): string => lcfirst($d->kind), $lost)).'.',
+            default => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; each has a step that takes it off.",
         };
 
         return new RegisterView(

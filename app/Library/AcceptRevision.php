@@ -11,6 +11,7 @@ use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** A card template or an open card is read again after a revision and accepted, by name and with a note. */
@@ -54,7 +55,7 @@ final readonly class AcceptRevision
     public function card(Person $by, Card $card, int $version, string $outcome, string $note): void
     {
         DB::transaction(function () use ($by, $card, $version, $outcome, $note): void {
-            $card->refresh()->load(['template.manual', 'template.methods', 'visit', 'aircraft.fleet', 'steps']);
+            $card->refresh()->load(['template.manual', 'visit', 'steps']);
             $card->requireVersion($version);
             if ($card->visit->state === Visit::RELEASED) {
                 throw Refused::because('The visit is released; its cards stand as they are.');
@@ -67,11 +68,10 @@ final readonly class AcceptRevision
                 throw Refused::because("The card template {$template->code} is not re-read yet. That comes first, in Library.");
             }
             $from = $card->revision;
-            $method = $template->methods->first(static fn(CardTemplate $t): bool => in_array($card->aircraft->fleet->code, $t->fleets ?? [], true)) ?? $template;
             if ($outcome === 'new') {
-                $this->rebuild($card, $method);
+                $this->rebuild($card, $template);
             }
-            $card->update(['revision' => $method->revision, 'template_id' => $outcome === 'new' ? $method->id : $template->id, 'version' => $card->version + 1]);
+            $card->update(['revision' => $template->revision, 'version' => $card->version + 1]);
             Reread::create(['card_id' => $card->id, 'person_id' => $by->id, 'from_revision' => $from, 'to_revision' => $card->revision, 'outcome' => $outcome, 'note' => $note, 'at' => (string) $this->clock->now()]);
             $this->records->write($by, 'card.reread', "card:{$card->id}", ['number' => $card->number, 'from' => $from, 'to' => $card->revision, 'outcome' => $outcome, 'note' => $note]);
         });
@@ -99,20 +99,23 @@ final readonly class AcceptRevision
             throw Refused::because('Say which fleets work by the new method; the others keep the present one.');
         }
         $n = CardTemplate::where('of_id', $template->id)->count() + 2;
-        CardTemplate::create([
+        $other = CardTemplate::create([
             ...$template->only(['type_id', 'manual_id', 'title', 'chapter', 'section', 'skill', 'hours', 'zone', 'critical', 'phase', 'makes', 'needs', 'positions', 'states', 'parts', 'systems', 'covers']),
             'code' => "{$template->code}/{$n}", 'revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method'], 'fleets' => $fleets, 'of_id' => $template->id,
         ]);
         // The present method stays at its revision, as the approved data of the other fleets says.
         $template->update(['held_at' => true]);
+        // What is open on those fleets was written from the old method, and waits to be read again against the new one.
+        Card::where('template_id', $template->id)->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))
+            ->whereHas('aircraft.fleet', static fn(Builder $q) => $q->whereIn('code', $fleets))->update(['template_id' => $other->id]);
     }
 
-    private function rebuild(Card $card, CardTemplate $method): void
+    private function rebuild(Card $card, CardTemplate $template): void
     {
         if ($card->worked() || $card->steps->contains('state', Step::DONE)) {
             throw Refused::because("Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the steps stand, or have the controller take the task into another card.");
         }
         $card->steps()->delete();
-        Step::insert($method->stepRows($card->id));
+        Step::insert($template->stepRows($card->id));
     }
 }

@@ -38,8 +38,8 @@ final readonly class ReadRevisions
         $cards = $this->cards($templates, $manual);
         $sentence = match (true) {
             $marked->isEmpty() && $cards === [] => "Everything written from {$manual->code} stands at revision {$manual->revision}.",
-            $marked->isEmpty() => ucfirst(Words::count(count($cards), 'open card', 'open cards')).' must be re-read and accepted before anyone goes on.',
-            default => ucfirst(Words::count($marked->count(), 'card template', 'card templates')).' and '.Words::count(count($cards), 'open card', 'open cards')." must be re-read against revision {$manual->revision}.",
+            $marked->isEmpty() => Words::count(count($cards), 'open card', 'open cards').' must be re-read and accepted before anyone goes on.',
+            default => Words::count($marked->count(), 'card template', 'card templates').' and '.Words::count(count($cards), 'open card', 'open cards')." must be re-read against revision {$manual->revision}.",
         };
 
         return new ManualRoom(

@@ -7,6 +7,7 @@ namespace App\Stores;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Jorvel\Core\Shared\Day;
 
 /**
  * A part number in the store.
@@ -14,7 +15,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property string $number
  * @property string $title
- * @property int $stock
  * @property string $place
  * @property list<string>|null $effectivity codes of the tails it fits; every tail where null
  * @property bool $one_time a seal, packing, locking wire or split pin, never used twice
@@ -29,6 +29,12 @@ final class Part extends Model
     public function batches(): HasMany
     {
         return $this->hasMany(PartBatch::class)->orderBy('expires')->orderBy('batch');
+    }
+
+    /** What can be taken on a day: what no shelf life keeps back. Load `batches` first. */
+    public function usable(Day $on): int
+    {
+        return (int) $this->batches->filter(static fn(PartBatch $b): bool => ! $b->expired($on))->sum('quantity');
     }
 
     /** @return HasMany<PartOrder, $this> */

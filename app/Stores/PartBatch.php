@@ -6,6 +6,7 @@ namespace App\Stores;
 
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Day;
 
 /**
  * Parts that came together, with one shelf life.
@@ -19,6 +20,22 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class PartBatch extends Model
 {
+    /** Its last day itself is still good. */
+    public function expired(Day $on): bool
+    {
+        return $this->expires !== null && Day::parse($this->expires)->number < $on->number;
+    }
+
+    /** Why nothing can be taken from it on a day; null when something can. */
+    public function spent(Day $on): ?string
+    {
+        return match (true) {
+            $this->expired($on) => "shelf life ran out on {$this->expires}",
+            $this->quantity < 1 => 'none left',
+            default => null,
+        };
+    }
+
     /** @return BelongsTo<Part, $this> */
     public function part(): BelongsTo
     {

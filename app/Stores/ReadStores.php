@@ -7,7 +7,6 @@ namespace App\Stores;
 use App\Crew\Person;
 use App\Floor\Card;
 use App\Floor\Reading;
-use App\Floor\View\BatchView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Stores\View\CheckLine;
@@ -16,12 +15,9 @@ use App\Stores\View\RecallView;
 use App\Stores\View\RestingAircraft;
 use App\Stores\View\RestingCard;
 use App\Stores\View\RestingReading;
-use App\Stores\View\StorePart;
 use App\Stores\View\StoresView;
 use App\Stores\View\StoreTool;
 use App\Stores\View\ToolRoom;
-use App\Visits\Visit;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -32,7 +28,7 @@ final readonly class ReadStores
 {
     private const ORDER = ['stop' => 0, 'watch' => 1, 'waiting' => 2, 'clear' => 3];
 
-    public function __construct(private Clock $clock, private RestsOn $rests) {}
+    public function __construct(private Clock $clock, private RestsOn $rests, private ReadParts $parts) {}
 
     public function all(Person $me): StoresView
     {
@@ -44,12 +40,15 @@ final readonly class ReadStores
         $bad = $tools->where('state', 'stop')->count();
         $sentence = match (true) {
             $tools->isEmpty() => 'No tool yet.',
-            $recalled->isNotEmpty() => $recalled->implode(', ').' is recalled: see what rests on it. '.ucfirst(Words::count($bad, 'tool', 'tools')).' must not be used today.',
+            $recalled->isNotEmpty() => $recalled->implode(', ').' is recalled: see what rests on it. '.Words::count($bad, 'tool').' must not be used today.',
             $bad === 0 => 'Every tool may be used.',
             default => "{$bad} of {$tools->count()} tools must not be used today.",
         };
 
-        return new StoresView($sentence, $tools->all(), $this->parts(), array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->moment(Instant::parse($l->out_at)), $l->tool_id !== null))->all()), $this->may($me));
+        $parts = $this->parts->all();
+        $out = $loans->isEmpty() ? 'Everything is in: no tool, no rag is out.' : Words::count($loans->count(), 'thing is', 'things are').' out. No aircraft is released with anything out on its cards.';
+
+        return new StoresView($sentence, ReadParts::sentence($parts), $out, $tools->all(), $parts, array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->moment(Instant::parse($l->out_at)), $l->tool_id !== null))->all()), $this->may($me));
     }
 
     public function one(string $code, Person $me): ToolRoom
@@ -114,43 +113,6 @@ final readonly class ReadStores
             $t->loan === null ? null : "{$t->loan->person->name}, card {$t->loan->card->number}",
             $t->loan?->id,
         );
-    }
-
-    /** @return list<StorePart> what is short or running out first */
-    private function parts(): array
-    {
-        $today = $this->clock->today();
-        $reserved = CardPart::with('card.aircraft')->whereHas('card', static fn(Builder $q) => $q->whereNot('state', Card::CLOSED)->whereHas('visit', static fn(Builder $v) => $v->whereNot('state', Visit::RELEASED)))->orderBy('card_id')->get()->groupBy('part_id');
-
-        return array_values(Part::with(['orders', 'batches'])->orderBy('number')->get()->map(function (Part $p) use ($today, $reserved): StorePart {
-            $for = $reserved->get($p->id) ?? collect();
-            $wanted = (int) $for->sum('quantity');
-            $order = $p->orders->first();
-            $expired = $p->batches->filter(static fn(PartBatch $b): bool => $b->quantity > 0 && $b->expires !== null && Day::parse($b->expires)->number < $today->number);
-            $soon = $p->batches->filter(static fn(PartBatch $b): bool => $b->quantity > 0 && $b->expires !== null && Day::parse($b->expires)->number >= $today->number && $today->daysUntil(Day::parse($b->expires)) <= 30);
-            [$state, $said] = match (true) {
-                $wanted > $p->stock && $order === null => ['stop', Words::count($wanted - $p->stock, 'piece').' short, none ordered'],
-                $wanted > $p->stock => ['watch', Words::count($wanted - $p->stock, 'piece').' short until the order comes'],
-                $expired->isNotEmpty() => ['stop', "batch {$expired->firstOrFail()->batch} is past its shelf life"],
-                $soon->isNotEmpty() => ['watch', "batch {$soon->firstOrFail()->batch} runs out ".Words::fromNow($today->daysUntil(Day::parse((string) $soon->firstOrFail()->expires)))],
-                default => ['clear', 'enough for what is reserved'],
-            };
-
-            return new StorePart(
-                $p->number,
-                $p->title,
-                $p->stock,
-                $wanted,
-                array_values($for->map(static fn(CardPart $c): string => "{$c->quantity} for {$c->card->number} {$c->card->aircraft->mark}")->all()),
-                $order === null ? null : "{$order->quantity} on {$order->expected}",
-                $p->effectivity === null ? null : implode(', ', $p->effectivity),
-                $p->one_time,
-                array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView($b->batch, $b->quantity, $b->expires, $b->quantity > 0 && ($b->expires === null || Day::parse($b->expires)->number >= $today->number), $b->expires !== null && Day::parse($b->expires)->number < $today->number ? "shelf life ran out on {$b->expires}" : null))->all()),
-                $state,
-                $said,
-                $p->place,
-            );
-        })->sortBy(static fn(StorePart $p): array => [self::ORDER[$p->state], $p->number])->all());
     }
 
     /** @return list<string> */

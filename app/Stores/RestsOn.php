@@ -34,7 +34,6 @@ final readonly class RestsOn
         $from = $recall->last_good === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (new \DateTimeImmutable("{$recall->last_good} 24:00", $this->clock->zone()))->getTimestamp());
 
         return $query->join('cards', 'cards.id', '=', "{$table}.card_id")->join('visits', 'visits.id', '=', 'cards.visit_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')->join('people', 'people.id', '=', "{$table}.person_id")
-            ->where("{$table}.tool_id", $recall->tool_id)->where("{$table}.at", '>=', $from)
-            ->orderBy('aircraft.mark')->orderBy('cards.number')->orderBy("{$table}.id");
+            ->where("{$table}.tool_id", $recall->tool_id)->where("{$table}.at", '>=', $from)->orderBy('aircraft.mark')->orderBy('cards.number')->orderBy("{$table}.id");
     }
 }

@@ -19,10 +19,24 @@ final readonly class ToolDesk
     /** @throws Refused when there is no such tool, it is of another kind, or it must not be used today */
     public function usable(string $kind, string $code): Tool
     {
-        $tool = Tool::firstWhere('code', $code) ?? throw Refused::because($code === '' ? "Choose the {$kind} that takes the reading." : "There is no tool {$code} in the store.");
+        if ($code === '') {
+            throw Refused::because("Choose the {$kind} that takes the reading.");
+        }
+        $tool = $this->inStore($code);
         if ($tool->kind !== $kind) {
             throw Refused::because("{$tool->code} is a {$tool->kind}; this reading needs a {$kind}.");
         }
+
+        return $this->fit($tool);
+    }
+
+    private function inStore(string $code): Tool
+    {
+        return Tool::firstWhere('code', $code) ?? throw Refused::because("There is no tool {$code} in the store.");
+    }
+
+    private function fit(Tool $tool): Tool
+    {
         $why = $tool->unusable($this->clock->today());
         if ($why !== null) {
             throw Refused::because("{$tool->code} {$why}. Take another {$tool->kind}; nothing was kept.");
@@ -50,8 +64,7 @@ final readonly class ToolDesk
     /** @throws Refused for a tool that is not there, must not be used, or is out elsewhere */
     public function takeOut(Person $by, Card $card, string $code): void
     {
-        $tool = Tool::firstWhere('code', $code);
-        $this->out($by, $card, $this->usable($tool->kind ?? 'tool', $code));
+        $this->out($by, $card, $this->fit($this->inStore($code)));
     }
 
     /** Rags and small things without a number of their own. */

@@ -31,8 +31,9 @@ final readonly class ReadShortages
     {
         $titles = [];
         $stock = $coming = [];
-        foreach (Part::with('orders')->get() as $part) {
-            [$titles[$part->number], $stock[$part->number]] = [$part->title, $part->stock];
+        $today = $this->clock->today();
+        foreach (Part::with(['orders', 'batches'])->get() as $part) {
+            [$titles[$part->number], $stock[$part->number]] = [$part->title, $part->usable($today)];
             $coming[$part->number] = array_values($part->orders->map(static fn($o): array => [(int) $o->quantity, Day::parse($o->expected)])->all());
         }
         $open = Card::with(['visit:id,start', 'parts.part'])->whereNot('state', Card::CLOSED)->whereHas('parts')->whereNot('visit_id', $visit->id)->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED))->get();

@@ -247,7 +247,7 @@ final readonly class World
             Tool::create($row);
         }
         foreach (self::csv('parts.csv') as $row) {
-            $part = Part::create([...array_intersect_key($row, array_flip(['number', 'title', 'stock', 'place'])), 'one_time' => $row['one_time'] === 'yes', 'effectivity' => $row['effectivity'] === '' ? null : explode(' ', $row['effectivity'])]);
+            $part = Part::create([...array_intersect_key($row, array_flip(['number', 'title', 'place'])), 'one_time' => $row['one_time'] === 'yes', 'effectivity' => $row['effectivity'] === '' ? null : explode(' ', $row['effectivity'])]);
             if ($row['ordered'] !== '') {
                 $part->orders()->create(['quantity' => (int) $row['ordered'], 'expected' => $row['expected']]);
             }

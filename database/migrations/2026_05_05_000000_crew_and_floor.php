@@ -227,6 +227,8 @@ return new class extends Migration {
         Schema::table('parts', function (Blueprint $t): void {
             $t->json('effectivity')->nullable();
             $t->boolean('one_time')->default(false);
+            // What is in stock is the sum of the batches.
+            $t->dropColumn('stock');
         });
         Schema::create('part_batches', function (Blueprint $t): void {
             $t->id();

@@ -102,6 +102,20 @@ final class FloorTest extends TestCase
         $oda->find('[data-testid="repeat"]');
         $oda->press('What was done there last')->see('It was found there before')->see('JV-3231-09 Hand pump seal kit');
         self::assertGreaterThan(0.0, json_decode((string) self::$stage->database()->query("select spot from findings where place = 'hand pump, rod seal' limit 1")->fetchColumn(), true)['x']);
+        // A photo and a sketch, drawn with the pointer, stand on the finding's page.
+        $picture = (string) tempnam(sys_get_temp_dir(), 'jorvel-photo').'.png';
+        imagepng(imagecreatetruecolor(60, 40), $picture);
+        $oda->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($picture);
+        $oda->find('main img');
+        self::assertSame(60, $oda->browser->executeAsyncScript('const i = document.querySelector("main img"); const done = arguments[0]; i.complete ? done(i.naturalWidth) : i.onload = () => done(i.naturalWidth);'));
+        file_put_contents($picture, 'no picture');
+        $oda->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($picture);
+        $oda->see('no JPEG, PNG or WebP picture');
+        unlink($picture);
+        $oda->go('/floor/'.self::$gear)->press('Something is wrong')->type('place', 'hand pump, handle')->type('extent', 'bent 10 mm')->press('in a sketch')->find('[data-testid="sketch"]');
+        $sheet = $oda->browser->findElement(WebDriverBy::cssSelector('[data-testid="sketch"]'));
+        $oda->browser->action()->moveToElement($sheet, -60, 0)->clickAndHold()->moveByOffset(60, 20)->moveByOffset(60, -20)->release()->perform();
+        $oda->see('Take the last stroke back')->press('Raise the finding')->browser->wait(20, 100)->until(static fn(): bool => self::number("select json_array_length(sketch) from findings where place = 'hand pump, handle'") === 1);
         $oda->go('/floor/'.self::$gear)->press('Hand over')->find('textarea[name="said"]')->sendKeys('Rod seal weeps; leave the pump handle wired');
         $oda->press('Hand over', '//form')->find('[data-testid="given"]');
         self::assertSame(1, self::number('select count(*) from handovers where card_id = '.self::$gear));

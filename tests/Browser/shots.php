@@ -73,8 +73,7 @@ try {
     $shot($oda, '01-held');
     $oda->go('/floor/registers/QC-TAC')->find('[data-device]');
     $shot($oda, '03-safing-register');
-    $ines->go('/crew/shift')->find('[data-slot]');
-    $ines->press('Fill the open places')->see('not saved yet');
+    $ines->go('/crew/shift?base=Port%20Ellery&date=2026-05-06&shift=early')->find('[data-slot]');
     $shot($ines, '05-shift');
     $ines->go('/library/manuals/BM-R4')->find('[data-template]');
     $shot($ines, '10-read-again');

@@ -41,7 +41,7 @@ final class AnswersTest extends WorldCase
         yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 22];
         yield 'visits' => ['/api/visits', 'visits', 12];
         yield 'one visit' => ['/api/visits/{id}', 'visits/1', 28];
-        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 31];
+        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 32];
         yield 'look and fix windows' => ['/api/visits/{id}/window', 'visits/1/window', 18];
         yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 14];
         yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];

@@ -101,18 +101,15 @@ final class BoardTest extends WorldCase
         self::assertSame(['look', 'look'], array_column($small, 'phase'), 'a day\'s work needs no induction');
         $reserved = DB::table('card_parts')->join('parts', 'parts.id', '=', 'part_id')->where('card_id', $small[1]['id'])->pluck('quantity', 'number')->all();
         self::assertSame(['JV-3242-11' => 4], $reserved);
-        self::assertSame(['2 × JV-3242-11 Brake packing: not'], array_map(static fn(string $s): string => substr($s, 0, 34), $this->short(3, 'Brake', ['stock' => 2])));
+        self::assertSame(['2 × JV-3242-11 Brake packing: not'], array_map(static fn(string $s): string => substr($s, 0, 34), $this->short(3, 'Brake', 2)));
     }
 
-    /**
-     * @param array<string, int> $part
-     *
-     * @return list<string>
-     */
-    private function short(int $visit, string $title, array $part): array
+    /** @return list<string> */
+    private function short(int $visit, string $title, int $inStock): array
     {
-        Part::where('number', 'JV-3242-11')->firstOrFail()->orders()->delete();
-        Part::where('number', 'JV-3242-11')->update($part);
+        $part = Part::where('number', 'JV-3242-11')->firstOrFail();
+        $part->orders()->delete();
+        $part->batches()->update(['quantity' => $inStock]);
 
         return array_merge(...array_column(array_filter($this->as('ines', 'GET', "visits/{$visit}")->json('cards'), static fn(array $c): bool => str_starts_with($c['title'], $title)), 'short'));
     }

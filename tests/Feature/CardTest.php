@@ -73,6 +73,24 @@ final class CardTest extends WorldCase
         $this->work($card, 3, 'done', [], 'k2')->assertStatus(200);
     }
 
+    public function test_steps_that_waited_on_a_tablet_are_worked_once_each_in_their_order(): void
+    {
+        $card = $this->governorCard();
+        $from = $card->refresh()->version;
+        $queue = [[1, 'done', 'q1'], [2, 'done', 'q2'], [3, 'done', 'q3']];
+        // The first answer is lost on its way; the tablet sends everything again.
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['version' => $from, 'do' => 'done'], 'q1')->assertOk();
+        foreach ($queue as $n => [$no, $do, $key]) {
+            $answer = $this->as('oda', 'POST', "cards/{$card->id}/steps/{$no}", ['version' => $from + $n, 'do' => $do], $key)->assertOk();
+            self::assertSame($no === 1 ? 'true' : null, $answer->headers->get('Idempotent-Replay'));
+        }
+        self::assertSame($from + 3, $card->refresh()->version);
+        self::assertSame([1, 2, 3], DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->orderBy('id')->pluck('data')->map(static fn(string $d): int => json_decode($d)->step)->all());
+        // One that comes too late for its version is refused, and leaves everything as it is.
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/4", ['version' => $from, 'do' => 'read', 'entry' => '48', 'tool' => 'PG-21'], 'q4')->assertStatus(409);
+        self::assertSame([$from + 3, 0], [$card->refresh()->version, Reading::where('card_id', $card->id)->count()]);
+    }
+
     public function test_readings(): void
     {
         $card = $this->governorCard();

@@ -181,8 +181,9 @@ final class HangarTest extends WorldCase
 
     public function test_parts_go_to_the_visit_that_needs_them_first(): void
     {
-        Part::where('number', 'JV-3242-11')->update(['stock' => 4]);
-        Part::where('number', 'JV-3242-11')->firstOrFail()->orders()->delete();
+        $packing = Part::where('number', 'JV-3242-11')->firstOrFail();
+        $packing->batches()->update(['quantity' => 4]);
+        $packing->orders()->delete();
         $short = static function (Visit $visit): array {
             $visit->load(['aircraft.type', 'cards.parts.part']);
 

@@ -86,6 +86,33 @@ final class RevisionTest extends WorldCase
         self::assertSame(['Q-404' => ['both engines', 7, 6], 'Q-405' => ['one engine', 6, 4]], $made);
     }
 
+    public function test_an_open_card_of_a_fleet_that_goes_over_to_the_new_method_is_held_until_it_is_read_again(): void
+    {
+        $template = $this->template();
+        $card = $this->held();
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'this fleet', 'fleets' => ['coast']])->assertOk();
+        self::assertStringContainsString('must be re-read', (string) $this->as('ivo', 'GET', "cards/{$card->id}")->json('held'), 'the old method is not in force here');
+        $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->version, 'do' => 'done'])->assertStatus(422);
+        $room = $this->as('ivo', 'GET', 'library/manuals/BM-R4')->json();
+        self::assertSame([[$card->number, true]], array_map(static fn(array $c): array => [$c['number'], $c['templateRead']], $room['cards']));
+        $view = $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'new', 'note' => 'read'])->assertOk()->json();
+        self::assertSame([null, 7, 'both engines', 6], [$view['held'], $view['revision'], $view['method'], count($view['steps'])]);
+    }
+
+    public function test_a_closed_card_that_a_later_revision_blocks_is_accepted_as_it_stands_and_lets_the_release_go_on(): void
+    {
+        $template = $this->template();
+        $card = $this->held();
+        Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('ivo')->id]);
+        $card->update(['state' => Card::CLOSED, 'critical' => false]);
+        $codes = fn(): array => array_column($this->as('wenna', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
+        self::assertContains('revision_stale', $codes());
+        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])->assertOk();
+        $this->as('wenna', 'POST', "cards/{$card->id}/reread", ['version' => $card->refresh()->version, 'outcome' => 'new', 'note' => 'n'])->assertStatus(422);
+        $this->as('wenna', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'stands', 'note' => 'worked before it was issued'])->assertOk()->assertJsonPath('state', 'closed');
+        self::assertNotContains('revision_stale', $codes());
+    }
+
     public function test_a_revision_is_brought_in_looked_at_first_and_marks_what_cites_it(): void
     {
         $file = ['manual' => 'AM-60F', 'revision' => 13, 'issued' => '2026-05-04', 'summary' => 'Governor pressures.', 'passages' => [['section' => '61-21', 'title' => 'Propeller governor', 'text' => 'Engines off and cold. Read twice.'], ['section' => '99-01', 'title' => 'New', 'text' => 'New text.'], ['section' => '29-14', 'title' => 'Hydraulic accumulator', 'text' => '']]];

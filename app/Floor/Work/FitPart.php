@@ -39,7 +39,6 @@ final readonly class FitPart implements StepKind
         }
         if ($batch !== null) {
             $batch->update(['quantity' => $batch->quantity - $spec['quantity']]);
-            $part->update(['stock' => max(0, $part->stock - $spec['quantity'])]);
             CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->where('quantity', '<=', $spec['quantity'])->delete();
             CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->decrement('quantity', $spec['quantity']);
         }

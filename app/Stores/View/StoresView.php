@@ -12,6 +12,8 @@ final readonly class StoresView
 {
     public function __construct(
         #[OA\Property] public string $sentence,
+        #[OA\Property] public string $partsSentence,
+        #[OA\Property] public string $outSentence,
         /** @var list<StoreTool> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTool::class))] public array $tools,
         /** @var list<StorePart> */

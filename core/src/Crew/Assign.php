@@ -19,12 +19,13 @@ final class Assign
      * @param list<AssignSlot> $slots
      * @param Deadline|null $deadline for a search by the clock
      * @param int $rounds of search at most; the same result on every machine where there is no deadline
+     * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did before
      *
      * @pure but for the deadline
      */
-    public static function of(array $people, array $slots, ?Deadline $deadline = null, int $rounds = 40): AssignResult
+    public static function of(array $people, array $slots, ?Deadline $deadline = null, int $rounds = 40, array $barred = []): AssignResult
     {
-        $search = new AssignSearch(new AssignGround($people, $slots), $deadline);
+        $search = new AssignSearch(new AssignGround($people, $slots, $barred), $deadline);
         $proven = $search->run($rounds);
         $assigned = $open = [];
         foreach ($slots as $s => $slot) {
@@ -36,7 +37,7 @@ final class Assign
             }
             $why = [];
             foreach ($people as $n => $person) {
-                $why[$person->id] = $slot->unfit($person->holds) ?? $search->unfree($s, $n);
+                $why[$person->id] = $slot->unfit($person->holds) ?? (in_array($person->id, $barred[$slot->id] ?? [], true) ? 'not_independent' : $search->unfree($s, $n));
             }
             $open[] = ['slot' => $slot->id, 'why' => $why];
         }

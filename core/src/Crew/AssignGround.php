@@ -43,8 +43,9 @@ final readonly class AssignGround
     /**
      * @param list<AssignPerson> $people
      * @param list<AssignSlot> $slots
+     * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did before
      */
-    public function __construct(array $people, array $slots)
+    public function __construct(array $people, array $slots, array $barred = [])
     {
         $this->people = count($people);
         $minutes = array_map(static fn(AssignSlot $s): float => $s->hours * 60, $slots);
@@ -61,7 +62,7 @@ final readonly class AssignGround
         }, $slots);
         $fits = [];
         foreach ($slots as $i => $slot) {
-            $fits[] = array_keys(array_filter($people, fn(AssignPerson $p, int $n): bool => $this->has[$n] >= $this->hours[$i] && $slot->unfit($p->holds) === null, ARRAY_FILTER_USE_BOTH));
+            $fits[] = array_keys(array_filter($people, fn(AssignPerson $p, int $n): bool => $this->has[$n] >= $this->hours[$i] && ! in_array($p->id, $barred[$slot->id] ?? [], true) && $slot->unfit($p->holds) === null, ARRAY_FILTER_USE_BOTH));
         }
         $this->fits = $fits;
     }

@@ -78,9 +78,11 @@ final class AssignTest extends TestCase
      * @param list<AssignPerson> $people
      * @param list<AssignSlot> $slots
      *
+     * @param array<array-key, list<string>> $barred
+     *
      * @return array{int, float} the best of every way there is
      */
-    private static function bestOfAll(array $people, array $slots): array
+    private static function bestOfAll(array $people, array $slots, array $barred = []): array
     {
         $best = [-1, INF];
         $ways = count($people) + 1;
@@ -91,7 +93,8 @@ final class AssignTest extends TestCase
                     $assigned[$slots[$s]->id] = $people[$m % $ways - 1]->id;
                 }
             }
-            $judged = count($assigned) < $best[0] ? null : self::judge($people, $slots, $assigned);
+            $bars = array_filter($assigned, static fn(string $p, string $s): bool => in_array($p, $barred[$s] ?? [], true), ARRAY_FILTER_USE_BOTH);
+            $judged = count($assigned) < $best[0] || $bars !== [] ? null : self::judge($people, $slots, $assigned);
             if ($judged !== null && ($judged[0] > $best[0] || $judged[1] < $best[1] - 1e-9)) {
                 $best = $judged;
             }
@@ -148,6 +151,38 @@ final class AssignTest extends TestCase
             foreach ($people as $p) {
                 $more = [...$result->assigned, $open['slot'] => $p->id];
                 self::assertNull(self::judge($people, $slots, $more), "{$p->id} could take {$open['slot']} after all");
+            }
+        }
+    }
+
+    public function test_whoever_worked_a_card_before_is_not_given_its_inspection_and_is_told_why(): void
+    {
+        $held = new Qualified(['rating:T' => null, 'authority:perform' => null, 'authority:duplicate' => null]);
+        $people = [AssignPerson::of('a', $held, 8), AssignPerson::of('b', $held, 8)];
+        $slot = static fn(string $id, Role $role, string $card): AssignSlot => AssignSlot::of($id, $card, $role, null, 'T', Day::parse('2026-05-05'), 2.0);
+        $slots = [$slot('inspect', Role::Duplicate, '1'), $slot('other', Role::Perform, '2')];
+        self::assertSame(['inspect' => 'b', 'other' => 'a'], Assign::of($people, $slots, null, 3, ['inspect' => ['a']])->assigned);
+        $none = Assign::of($people, $slots, null, 3, ['inspect' => ['a', 'b']]);
+        self::assertSame([['slot' => 'inspect', 'why' => ['a' => 'not_independent', 'b' => 'not_independent']]], $none->open);
+        self::assertTrue($none->proven);
+    }
+
+    public function test_small_ones_with_people_barred_beside_every_way_there_is(): void
+    {
+        for ($seed = 40; $seed < 52; $seed++) {
+            [$people, $slots] = self::world($seed, 3, 5, $seed % 2 === 0);
+            $barred = [];
+            foreach ($slots as $i => $slot) {
+                $barred[$slot->id] = ($i + $seed) % 3 === 0 ? [$people[$seed % 3]->id] : [];
+            }
+            $result = Assign::of($people, $slots, null, 10, $barred);
+            [$filled, $squares] = self::bestOfAll($people, $slots, $barred);
+            $judged = self::judge($people, $slots, $result->assigned);
+            self::assertNotNull($judged);
+            self::assertSame($filled, $judged[0]);
+            self::assertEqualsWithDelta($squares, $judged[1], 1e-3);
+            foreach ($result->assigned as $slot => $person) {
+                self::assertNotContains($person, $barred[$slot]);
             }
         }
     }

@@ -13,6 +13,7 @@ use Jorvel\Core\Floor\StepPlace;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Stores\PartFit;
+use Jorvel\Core\Stores\PartStock;
 use Jorvel\Core\Stores\ToolCheck;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -121,6 +122,34 @@ final class FloorRulesTest extends TestCase
     public function test_whether_a_part_may_be_fitted(?array $codes, ?string $expires, bool $oneTime, bool $again, int $wanted, int $inBatch, array $refusals): void
     {
         self::assertSame($refusals, PartFit::refusals($codes, 'A', $expires === null ? null : Day::parse($expires), Day::parse('2026-05-05'), $oneTime, $again, $wanted, $inBatch));
+    }
+
+    /** @return iterable<string, array{list<array{string, int, string|null}>, int, int, array{int, int, string, string|null}}> batches, wanted, ordered; usable, short, code, batch */
+    public static function stocks(): iterable
+    {
+        yield 'nothing, and nothing wanted' => [[], 0, 0, [0, 0, 'enough', null]];
+        yield 'enough' => [[['A', 4, null]], 4, 0, [4, 0, 'enough', null]];
+        yield 'short, none ordered' => [[['A', 4, null]], 5, 0, [4, 1, 'short', null]];
+        yield 'short, too few ordered' => [[['A', 1, null]], 5, 3, [1, 4, 'short', null]];
+        yield 'short until the order comes' => [[['A', 1, null]], 5, 4, [1, 4, 'waiting', null]];
+        yield 'what is past its shelf life cannot be taken' => [[['A', 3, '2026-05-04'], ['B', 1, null]], 2, 0, [1, 1, 'short', null]];
+        yield 'past, but enough without it' => [[['A', 3, '2026-05-04'], ['B', 2, null]], 2, 0, [2, 0, 'expired', 'A']];
+        yield 'the last day itself is still good' => [[['A', 3, '2026-05-05']], 3, 0, [3, 0, 'soon', 'A']];
+        yield 'thirty days on is soon, a day more is not' => [[['A', 1, '2026-06-05'], ['B', 1, '2026-06-04']], 2, 0, [2, 0, 'soon', 'B']];
+        yield 'later than soon' => [[['A', 1, '2026-06-05']], 1, 0, [1, 0, 'enough', null]];
+        yield 'an empty batch tells nothing' => [[['A', 0, '2026-01-01'], ['B', 1, null]], 1, 0, [1, 0, 'enough', null]];
+        yield 'the earliest of several' => [[['A', 1, '2026-05-03'], ['B', 1, '2026-05-01'], ['C', 1, null]], 0, 0, [1, 0, 'expired', 'B']];
+    }
+
+    /**
+     * @param list<array{string, int, string|null}> $batches
+     * @param array{int, int, string, string|null} $stands
+     */
+    #[DataProvider('stocks')]
+    public function test_how_a_part_stands_in_the_store(array $batches, int $wanted, int $ordered, array $stands): void
+    {
+        $stock = PartStock::of(array_map(static fn(array $b): array => [$b[0], $b[1], $b[2] === null ? null : Day::parse($b[2])], $batches), $wanted, $ordered, Day::parse('2026-05-05'), 30);
+        self::assertSame($stands, [$stock->usable, $stock->short, $stock->code, $stock->batch]);
     }
 
     public function test_the_last_check_that_found_a_tool_good(): void

@@ -125,7 +125,7 @@ function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                             strokeWidth="7"
                             className={stateColour(l.state)}
                         />
-                        <text x={Math.max(0, Math.min(60, l.days)) * 3 + 6} y="16" className="fill-ink font-mono text-[13px]">
+                        <text x="188" y="16" className="fill-ink font-mono text-[13px]">
                             {l.days < 0 ? 'lapsed' : `${l.days} d`}
                         </text>
                     </svg>
@@ -134,7 +134,7 @@ function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                             <span className="text-soft">no planned card hit</span>
                         ) : (
                             l.hits.map((h) => (
-                                <Link key={h.cardId + h.role} to={`/visits`} className="block underline underline-offset-4">
+                                <Link key={h.cardId + h.role} to={`/floor/${h.cardId}`} className="block underline underline-offset-4">
                                     {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'} on {h.on}
                                 </Link>
                             ))

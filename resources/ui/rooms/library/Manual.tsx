@@ -1,6 +1,6 @@
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, type Schemas, take } from '../../api/client';
+import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useManual, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
@@ -166,137 +166,153 @@ function Beside({ pieces, old, now }: { pieces: Piece[]; old: string; now: strin
 }
 
 type Outcome = 'stands' | 'new' | 'both';
+type Option<O extends Outcome> = { value: O; says: string };
+
+/** Accepts something that was read again: what follows from it, and a note, under one's own name. */
+function Agree<O extends Outcome>({
+    title,
+    options,
+    first,
+    busy,
+    error,
+    ready = true,
+    onPick,
+    onSend,
+    onClose,
+    children,
+}: {
+    title: string;
+    options: Option<O>[];
+    first: O | null;
+    busy: boolean;
+    error: Failure | null;
+    ready?: boolean;
+    onPick?: (outcome: O) => void;
+    onSend: (outcome: O, note: string) => void;
+    onClose: () => void;
+    children?: ReactNode;
+}) {
+    const [outcome, setOutcome] = useState<O | null>(first);
+    const [note, setNote] = useState('');
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        if (outcome) {
+            onSend(outcome, note);
+        }
+    };
+    return (
+        <Dialog open onClose={onClose} title={title}>
+            <form onSubmit={submit} className="space-y-3">
+                <fieldset className="grid gap-2">
+                    <legend className="sr-only">Outcome</legend>
+                    {options.map((o) => (
+                        <label
+                            key={o.value}
+                            className={`flex min-h-14 items-center gap-3 rounded-lg border-2 bg-sheet px-4 ${outcome === o.value ? 'border-ink' : 'border-rule'}`}
+                        >
+                            <input
+                                type="radio"
+                                name="outcome"
+                                className="size-6 accent-spruce"
+                                checked={outcome === o.value}
+                                onChange={() => {
+                                    setOutcome(o.value);
+                                    onPick?.(o.value);
+                                }}
+                            />
+                            {o.says}
+                        </label>
+                    ))}
+                </fieldset>
+                {children}
+                <label className="block">
+                    <span className="mb-1 block font-semibold">What you read, and what it means for the work</span>
+                    <textarea
+                        name="note"
+                        rows={3}
+                        value={note}
+                        onChange={(e) => setNote(e.target.value)}
+                        className="w-full rounded-lg border-2 border-soft bg-sheet p-3"
+                    />
+                </label>
+                <Trouble error={error} />
+                <Button kind="main" big type="submit" disabled={busy || !ready || outcome === null || note.trim() === ''}>
+                    Accept, under my name
+                </Button>
+            </form>
+        </Dialog>
+    );
+}
 
 function Reread({ template, room, onClose }: { template: Schemas['MarkedTemplate']; room: Room; onClose: () => void }) {
-    const [outcome, setOutcome] = useState<Outcome | null>(null);
+    const [both, setBoth] = useState(false);
     const [fleets, setFleets] = useState<string[]>([]);
-    const [note, setNote] = useState('');
     const send = useSend(
         (body: { outcome: Outcome; note: string; fleets?: string[] }, headers) =>
             take(api.POST('/api/library/templates/{id}/reread', { params: { path: { id: template.id } }, body, headers })),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        if (outcome) {
-            send.mutate({ outcome, note, ...(outcome === 'both' ? { fleets } : {}) });
-        }
-    };
-    const options: { value: Outcome; says: string; on: boolean }[] = [
-        { value: 'stands', says: 'Its steps stand as they are written', on: true },
-        { value: 'new', says: `The new method, ${template.proposed}, for every fleet`, on: template.proposed !== null },
-        {
-            value: 'both',
-            says: `Both: ${template.proposed} for the fleets named, the present one for the others`,
-            on: template.proposed !== null && room.fleets.length > 0,
-        },
+    const options: Option<Outcome>[] = [
+        { value: 'stands', says: 'Its steps stand as they are written' },
+        ...(template.proposed === null
+            ? []
+            : [
+                  { value: 'new' as const, says: `The new method, ${template.proposed}, for every fleet` },
+                  { value: 'both' as const, says: `Both: ${template.proposed} for the fleets named, the present one for the others` },
+              ]),
     ];
     return (
-        <Dialog open onClose={onClose} title={`${template.code} ${template.title}, read against revision ${room.revision}`}>
-            <form onSubmit={submit} className="space-y-3">
-                <fieldset className="grid gap-2">
-                    <legend className="sr-only">Outcome</legend>
-                    {options
-                        .filter((o) => o.on)
-                        .map((o) => (
-                            <Radio
-                                key={o.value}
-                                name="outcome"
-                                checked={outcome === o.value}
-                                onChange={() => setOutcome(o.value)}
-                                label={o.says}
+        <Agree
+            title={`${template.code} ${template.title}, read against revision ${room.revision}`}
+            options={options}
+            first={null}
+            busy={send.isPending}
+            error={send.error}
+            ready={!both || fleets.length > 0}
+            onPick={(o) => setBoth(o === 'both')}
+            onSend={(outcome, note) => send.mutate({ outcome, note, ...(outcome === 'both' ? { fleets } : {}) })}
+            onClose={onClose}
+        >
+            {both && (
+                <fieldset>
+                    <legend className="font-semibold">Fleets whose approved data has the new method</legend>
+                    {room.fleets.map((f) => (
+                        <label key={f} className="flex min-h-12 items-center gap-3">
+                            <input
+                                type="checkbox"
+                                className="size-6 accent-spruce"
+                                checked={fleets.includes(f)}
+                                onChange={(e) => setFleets((s) => (e.target.checked ? [...s, f] : s.filter((x) => x !== f)))}
                             />
-                        ))}
+                            {f}
+                        </label>
+                    ))}
                 </fieldset>
-                {outcome === 'both' && (
-                    <fieldset>
-                        <legend className="font-semibold">Fleets whose approved data has the new method</legend>
-                        {room.fleets.map((f) => (
-                            <label key={f} className="flex min-h-11 items-center gap-3">
-                                <input
-                                    type="checkbox"
-                                    className="size-6 accent-spruce"
-                                    checked={fleets.includes(f)}
-                                    onChange={(e) => setFleets((s) => (e.target.checked ? [...s, f] : s.filter((x) => x !== f)))}
-                                />
-                                {f}
-                            </label>
-                        ))}
-                    </fieldset>
-                )}
-                <Note value={note} onChange={setNote} />
-                <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || outcome === null || note.trim() === ''}>
-                    Accept, under my name
-                </Button>
-            </form>
-        </Dialog>
+            )}
+        </Agree>
     );
 }
 
 function Accept({ card, onClose }: { card: Schemas['MarkedCard']; onClose: () => void }) {
-    const [outcome, setOutcome] = useState<'stands' | 'new'>(card.begun ? 'stands' : 'new');
-    const [note, setNote] = useState('');
     const send = useSend(
         (body: { version: number; outcome: 'stands' | 'new'; note: string }, headers) =>
             take(api.POST('/api/cards/{id}/reread', { params: { path: { id: card.id } }, body, headers })),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ version: card.version, outcome, note });
-    };
+    const options: Option<'stands' | 'new'>[] = [
+        ...(card.begun ? [] : [{ value: 'new' as const, says: 'Make its steps anew from the template' }]),
+        { value: 'stands', says: 'Its steps stand as they are' },
+    ];
     return (
-        <Dialog open onClose={onClose} title={`Card ${card.number} on ${card.mark}`}>
-            <form onSubmit={submit} className="space-y-3">
-                <fieldset className="grid gap-2">
-                    <legend className="sr-only">Outcome</legend>
-                    {!card.begun && (
-                        <Radio
-                            name="outcome"
-                            checked={outcome === 'new'}
-                            onChange={() => setOutcome('new')}
-                            label="Make its steps anew from the template"
-                        />
-                    )}
-                    <Radio
-                        name="outcome"
-                        checked={outcome === 'stands'}
-                        onChange={() => setOutcome('stands')}
-                        label="Its steps stand as they are"
-                    />
-                </fieldset>
-                <Note value={note} onChange={setNote} />
-                <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || note.trim() === ''}>
-                    Accept, under my name
-                </Button>
-            </form>
-        </Dialog>
-    );
-}
-
-function Radio({ name, checked, onChange, label }: { name: string; checked: boolean; onChange: () => void; label: string }) {
-    return (
-        <label className={`flex min-h-14 items-center gap-3 rounded-lg border-2 bg-sheet px-4 ${checked ? 'border-ink' : 'border-rule'}`}>
-            <input type="radio" name={name} className="size-6 accent-spruce" checked={checked} onChange={onChange} />
-            {label}
-        </label>
-    );
-}
-
-function Note({ value, onChange }: { value: string; onChange: (v: string) => void }) {
-    return (
-        <label className="block">
-            <span className="mb-1 block font-semibold">What you read, and what it means for the work</span>
-            <textarea
-                name="note"
-                rows={3}
-                value={value}
-                onChange={(e) => onChange(e.target.value)}
-                className="w-full rounded-lg border-2 border-soft bg-sheet p-3"
-            />
-        </label>
+        <Agree
+            title={`Card ${card.number} on ${card.mark}`}
+            options={options}
+            first={card.begun ? 'stands' : 'new'}
+            busy={send.isPending}
+            error={send.error}
+            onSend={(outcome, note) => send.mutate({ version: card.version, outcome, note })}
+            onClose={onClose}
+        />
     );
 }
 

@@ -12,14 +12,7 @@ export function Out() {
     return (
         <Wait query={useStores()}>
             {(room) => (
-                <Page
-                    over={<Tabs label="Stores" tabs={storeTabs} />}
-                    sentence={
-                        room.out.length === 0
-                            ? 'Everything is in: no tool, no rag is out.'
-                            : `${room.out.length === 1 ? 'One thing is' : `${room.out.length} things are`} out. No aircraft is released with anything out on its cards.`
-                    }
-                >
+                <Page over={<Tabs label="Stores" tabs={storeTabs} />} sentence={room.outSentence}>
                     <ul className="divide-y divide-rule">
                         {room.out.map((l) => (
                             <Loan key={l.id} loan={l} may={room.may.includes('count')} />

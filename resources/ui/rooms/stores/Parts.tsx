@@ -11,7 +11,12 @@ const columns: Column<Schemas['StorePart']>[] = [
         id: 'state',
         header: 'State',
         accessorKey: 'state',
-        cell: ({ row }) => <State state={row.original.state} word={{ stop: 'look', watch: 'soon', clear: 'enough' }[row.original.state]} />,
+        cell: ({ row }) => (
+            <>
+                <State state={row.original.state} word={{ stop: 'look', watch: 'watch', clear: 'enough' }[row.original.state]} />
+                {row.original.state !== 'clear' && <span className="block text-sm">{row.original.said}</span>}
+            </>
+        ),
     },
     {
         id: 'number',
@@ -30,7 +35,7 @@ const columns: Column<Schemas['StorePart']>[] = [
             </>
         ),
     },
-    { id: 'stock', header: 'In stock', accessorKey: 'stock' },
+    { id: 'stock', header: 'Usable', accessorKey: 'stock' },
     {
         id: 'reserved',
         header: 'Reserved',
@@ -46,7 +51,12 @@ const columns: Column<Schemas['StorePart']>[] = [
             </>
         ),
     },
-    { id: 'ordered', header: 'Ordered', accessorFn: (p) => p.ordered ?? '' },
+    {
+        id: 'ordered',
+        header: 'Ordered',
+        accessorFn: (p) => p.ordered ?? '',
+        cell: ({ row }) => <span className="whitespace-nowrap">{row.original.ordered}</span>,
+    },
     { id: 'effectivity', header: 'Fits', accessorFn: (p) => p.effectivity ?? 'every tail' },
     {
         id: 'batches',
@@ -60,27 +70,17 @@ const columns: Column<Schemas['StorePart']>[] = [
                 </span>
             )),
     },
-    { id: 'said', header: 'Said', accessorKey: 'said' },
 ];
 
 /** Parts: what is short, what runs out, what is reserved for which card. */
 export function Parts() {
     return (
         <Wait query={useStores()}>
-            {(room) => {
-                const short = room.parts.filter((p) => p.state === 'stop');
-                const sentence =
-                    room.parts.length === 0
-                        ? 'No part yet.'
-                        : short.length === 0
-                          ? 'Every reserved part is here or on its way, and no shelf life is over.'
-                          : `${short[0]?.number} ${short[0]?.title}: ${short[0]?.said}.${short.length > 1 ? ` ${short.length} parts in all need a look.` : ''}`;
-                return (
-                    <Page over={<Tabs label="Stores" tabs={storeTabs} />} sentence={sentence}>
-                        <Table name="parts" rows={room.parts} columns={columns} empty="No part yet." />
-                    </Page>
-                );
-            }}
+            {(room) => (
+                <Page over={<Tabs label="Stores" tabs={storeTabs} />} sentence={room.partsSentence}>
+                    <Table name="parts" rows={room.parts} columns={columns} empty="No part yet." />
+                </Page>
+            )}
         </Wait>
     );
 }

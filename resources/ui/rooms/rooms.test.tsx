@@ -1,0 +1,390 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../api/client';
+import { Shift } from './crew/Shift';
+import { Floor } from './floor/Floor';
+import { Register, Registers } from './floor/Register';
+import { Manual } from './library/Manual';
+import { Out } from './stores/Out';
+import { Tool } from './stores/Tool';
+
+vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
+
+/** A room as it is drawn from what the server said, without tags. */
+function drawn(
+    room: ReactNode,
+    key: unknown[],
+    data: unknown,
+    path = '/',
+    route = '/',
+    me: Partial<Schemas['Me']> = {},
+): { html: string; words: string } {
+    const client = new QueryClient();
+    client.setQueryData(key, data);
+    client.setQueryData(['me'], { id: 2, role: 'technician', may: [], ...me });
+    const html = renderToStaticMarkup(
+        <QueryClientProvider client={client}>
+            <MemoryRouter initialEntries={[path]}>
+                <Routes>
+                    <Route path={route} element={room} />
+                </Routes>
+            </MemoryRouter>
+        </QueryClientProvider>,
+    ).replaceAll('<!-- -->', '');
+    return { html, words: html.replaceAll(/<[^>]+>/g, ' ').replaceAll(/\s+/g, ' ') };
+}
+
+const row = (number: string, more: Partial<Schemas['CardRow']> = {}): Schemas['CardRow'] => ({
+    id: Number(number),
+    number,
+    mark: 'QA-VFC',
+    title: `Card ${number}`,
+    state: 'open',
+    mine: false,
+    inspection: false,
+    inspectWhy: null,
+    hold: null,
+    handedOver: null,
+    there: [],
+    stepsDone: 1,
+    steps: 4,
+    zone: 'tail',
+    visit: 'Block check',
+    ...more,
+});
+
+describe('Floor', () => {
+    const cards = [
+        row('1', { mine: true }),
+        row('2', { inspection: true }),
+        row('3', { inspection: true, inspectWhy: 'you worked on it' }),
+        row('4', { handedOver: 'Jory, 14:00: half done' }),
+        row('5', { hold: 'waits for 6' }),
+        row('6', { there: ['Stig'] }),
+    ];
+    const data = { sentence: 'Your next card: 1.', cards };
+
+    it('gives an inspector what is theirs first, and says of the rest why not', () => {
+        const { words } = drawn(<Floor />, ['floor'], data, '/', '/', { role: 'inspector' });
+        expect(words.indexOf('For you to inspect')).toBeGreaterThan(words.indexOf('Your next card'));
+        expect(words.indexOf('Card 2')).toBeLessThan(words.indexOf('Mine'));
+        expect(words).toContain('not you: you worked on it');
+    });
+
+    it('gives a technician their own first; each card says how it stands', () => {
+        const { words } = drawn(<Floor />, ['floor'], data);
+        expect(words).not.toContain('For you to inspect');
+        expect(words.indexOf('Card 1')).toBeLessThan(words.indexOf('Waiting for an independent inspection'));
+        for (const said of ['handed over', 'Jory, 14:00: half done', 'held', 'waits for 6', 'at it: Stig', 'to inspect']) {
+            expect(words).toContain(said);
+        }
+    });
+});
+
+const device = (id: number, more: Partial<Schemas['SafingView']> = {}): Schemas['SafingView'] => ({
+    id,
+    kind: `Pin ${id}`,
+    place: 'nose gear',
+    flag: 'red',
+    card: '001-02',
+    cardId: 2,
+    since: '5 May',
+    by: 'Oda',
+    openLine: false,
+    against: ['landing gear'],
+    storage: null,
+    carriedBy: null,
+    removerCard: 2,
+    removerStep: 5,
+    remover: 'step 5 of 001-02',
+    days: 0,
+    ...more,
+});
+
+describe('the safing register', () => {
+    const outline = { length: 10, half: 5, height: 3, side: [], top: [], front: [] };
+    const data = {
+        mark: 'QA-VFC',
+        type: '60F',
+        sentence: 'said',
+        asOf: 'now',
+        people: [{ personId: 2, name: 'Oda, Gear', since: '14:20', me: true }],
+        undrawn: ['Cap, somewhere'],
+        drawing: { outline, marks: [{ id: 1, no: 1, name: 'Pin 1', state: 'watch', x: 2, y: 1, z: 0.5 }] },
+        devices: [
+            device(1, { storage: 'rack 2', days: 3 }),
+            device(2, { openLine: true, against: ['*'], remover: null, removerCard: null, removerStep: null }),
+            device(3, { carriedBy: 'F0003', remover: null }),
+        ],
+    };
+
+    it('leads from each thing to the step that takes it off, and says where nothing does', () => {
+        const { html, words } = drawn(<Register />, ['registers', 'QA-VFC'], data, '/floor/registers/QA-VFC', '/floor/registers/:mark');
+        expect(html).toContain('href="/floor/2?step=5"');
+        expect(words).toContain('Kept: rack 2');
+        expect(words).toContain('(3 days)');
+        expect(words).toContain('against every system');
+        expect(words).toContain('open line');
+        expect(words).toContain('carried by F0003');
+        expect(words.match(/no step takes it off/g)).toHaveLength(1);
+        expect(words).toContain('Not on the drawing: Cap, somewhere.');
+        expect(html.match(/data-view="/g)).toHaveLength(3);
+    });
+
+    it('lists the aircraft, with what is open and who is there', () => {
+        const aircraft = [{ mark: 'QA-VFC', type: '60F', devices: 2, openLines: 1, people: 3, said: 'Pin' }];
+        const { words } = drawn(<Registers />, ['registers'], { sentence: 's', aircraft });
+        expect(words).toContain('2 fitted, 1 open 3 at work on it');
+    });
+});
+
+const slot = (id: string, more: Partial<Schemas['SlotView']> = {}): Schemas['SlotView'] => ({
+    id,
+    cardId: 7,
+    number: '001-07',
+    mark: 'QA-VFC',
+    title: 'Gear',
+    role: 'perform',
+    skill: 'airframe',
+    from: '14:00',
+    until: '16:00',
+    hours: 2,
+    person: null,
+    conflict: null,
+    candidates: [
+        { person: 1, why: null },
+        { person: 2, why: 'has no rating on the 60F' },
+    ],
+    ...more,
+});
+
+describe('a shift', () => {
+    const people = [1, 2].map((id) => ({
+        id,
+        name: id === 1 ? 'Oda Fenn' : 'Ivo Sand',
+        stamp: `T${id}`,
+        there: true,
+        said: '',
+        hours: 8,
+        given: id === 1 ? 4 : 0,
+        skills: [],
+        trainee: id === 2,
+        conflicts: id === 1 ? ['9 h given'] : [],
+    }));
+    const data = (may: string[]): Schemas['ShiftView'] => ({
+        base: 'Skarnholm',
+        date: '2026-05-05',
+        shift: 'late',
+        hours: '14:00 to 22:00',
+        sentence: 'Late shift.',
+        version: 0,
+        kept: false,
+        proven: true,
+        slots: [
+            slot('a', { person: 1 }),
+            slot('b'),
+            slot('c', { role: 'duplicate', skill: null, candidates: [{ person: 2, why: 'is a trainee' }] }),
+            slot('d', { person: 1, conflict: 'has let lapse: 60F' }),
+        ],
+        people,
+        bases: ['Skarnholm'],
+        shifts: ['early', 'late'],
+        may,
+    });
+
+    it('shows who has a place, who could, why nobody can, and what cannot stand', () => {
+        const { words } = drawn(<Shift />, ['crew', 'shift', {}], data(['roster']));
+        expect(words).toContain('Oda Fenn T1');
+        expect(words).toContain('open; 1 could take it');
+        expect(words).toContain('nobody can Ivo Sand is a trainee');
+        expect(words).toContain('has let lapse: 60F');
+        expect(words).toContain('4 of 8 h');
+        expect(words).toContain('9 h given');
+        expect(words).toContain('Ivo Sand (trainee)');
+        expect(words).toContain('Keep this crew');
+    });
+
+    it('offers nothing to whoever may not roster', () => {
+        const { html, words } = drawn(<Shift />, ['crew', 'shift', {}], data([]));
+        expect(words).not.toContain('Keep this crew');
+        expect(words).not.toContain('Fill the open places');
+        expect(html).not.toContain('draggable="true"');
+    });
+});
+
+describe('a manual', () => {
+    const template = (id: number, more: Partial<Schemas['MarkedTemplate']> = {}): Schemas['MarkedTemplate'] => ({
+        id,
+        code: `T-${id}`,
+        title: 'Task',
+        section: '76-22',
+        revision: 6,
+        method: '',
+        fleets: [],
+        marked: true,
+        heldAt: false,
+        proposed: 'both engines',
+        textState: 'its text is changed',
+        reread: null,
+        pieces: [
+            { kind: 'same', text: 'Run' },
+            { kind: 'gone', text: ' one' },
+            { kind: 'new', text: ' both' },
+        ],
+        ...more,
+    });
+    const room = (may: string[]): Schemas['ManualRoom'] => ({
+        code: 'BM-R4',
+        type: 'R4',
+        title: 'Manual',
+        revision: 7,
+        sentence: 'One must be re-read.',
+        revisions: [{ revision: 7, issued: '2026-04-27', summary: 'both run', passages: 1 }],
+        passages: [{ section: '76-22', title: 'Change-over', state: 'changed', old: '', now: '', pieces: [] }],
+        templates: [template(1), template(2, { marked: false, reread: 'Tor: read', heldAt: true, fleets: ['coast'], pieces: [] })],
+        cards: [
+            {
+                id: 9,
+                number: '002-01',
+                mark: 'Q-403',
+                title: 'Check',
+                revision: 6,
+                version: 1,
+                state: 'open',
+                templateRead: false,
+                begun: false,
+            },
+            {
+                id: 8,
+                number: '002-02',
+                mark: 'Q-404',
+                title: 'Check',
+                revision: 6,
+                version: 1,
+                state: 'in_work',
+                templateRead: true,
+                begun: true,
+            },
+        ],
+        questions: [
+            {
+                id: 1,
+                manual: 'BM-R4',
+                section: '76-22',
+                by: 'Ivo',
+                at: 'today',
+                text: 'Which?',
+                answer: null,
+                reference: null,
+                answeredBy: null,
+                answeredAt: null,
+            },
+        ],
+        fleets: ['coast'],
+        may,
+    });
+
+    it('shows what went on one side and what came on the other, and nothing twice', () => {
+        const { html, words } = drawn(
+            <Manual />,
+            ['library', 'manual', 'BM-R4'],
+            room(['reread', 'ask']),
+            '/library/manuals/BM-R4',
+            '/library/manuals/:code',
+        );
+        expect(html).toMatch(/<del[^>]*> one<\/del>/);
+        expect(html).toMatch(/<ins[^>]*> both<\/ins>/);
+        expect(words).not.toContain('What else revision 7 changed');
+        expect(words).toContain('The revision brings a method for it: both engines .');
+        expect(words).toContain('its template comes first');
+        expect(words.match(/Accept it/g)).toHaveLength(1);
+        expect(words).toContain('held there');
+        expect(words).toContain('Read again by Tor: read');
+        expect(html).toContain('aria-label="Answer"');
+    });
+
+    it('lets whoever may not answer for it look, and ask nothing of them', () => {
+        const { html, words } = drawn(
+            <Manual />,
+            ['library', 'manual', 'BM-R4'],
+            room([]),
+            '/library/manuals/BM-R4',
+            '/library/manuals/:code',
+        );
+        expect(words).not.toContain('I read it again');
+        expect(words).toContain('no answer yet');
+        expect(html).not.toContain('aria-label="Question"');
+    });
+});
+
+describe('Stores', () => {
+    const tool: Schemas['StoreTool'] = {
+        code: 'CT-03',
+        title: 'Tensiometer',
+        kind: 'tensiometer',
+        range: '10 to 250',
+        calDue: '2026-08-01',
+        state: 'stop',
+        said: 'is recalled',
+        place: 'shelf',
+        readings: 6,
+        out: null,
+        loan: null,
+    };
+    const card = (id: number, state: string): Schemas['RestingCard'] => ({
+        id,
+        number: `01${id}-01`,
+        title: 'Cables',
+        visitState: 'released',
+        byCardId: state === 'stop' ? null : 40 + id,
+        byCard: state === 'stop' ? null : `01${id}-02`,
+        state,
+        readings: [{ point: 'left', value: 58, unit: 'lbf', verdict: 'pass', at: 'then', by: 'Tuva' }],
+    });
+    const room = (may: string[], toOpen: number): Schemas['ToolRoom'] => ({
+        tool,
+        sentence: 'CT-03 is recalled.',
+        may,
+        checks: [{ date: '2026-05-04', good: false, note: 'reads low', by: 'Tor' }],
+        recall: {
+            id: 1,
+            foundOn: '2026-05-04',
+            lastGood: null,
+            note: 'reads low',
+            readings: 2,
+            uses: 0,
+            toOpen,
+            aircraft: [{ mark: 'QA-VFE', cards: [card(1, 'stop'), card(2, 'waiting'), card(3, 'clear')] }],
+        },
+    });
+
+    it('lists what rests on a recalled tool and opens the re-checks in one action', () => {
+        const { html, words } = drawn(<Tool />, ['stores', 'CT-03'], room(['keep'], 3), '/stores/tools/CT-03', '/stores/tools/:code');
+        expect(words).toContain('Open all 3 re-checks');
+        expect(words).toContain('No check says that it ever was good');
+        for (const said of ['no re-check yet', 're-check open', 'read again', '58 lbf']) {
+            expect(words).toContain(said);
+        }
+        expect(html).toContain('href="/floor/42"');
+        expect(drawn(<Tool />, ['stores', 'CT-03'], room(['keep'], 1), '/stores/tools/CT-03', '/stores/tools/:code').words).toContain(
+            'Open the re-check',
+        );
+        expect(drawn(<Tool />, ['stores', 'CT-03'], room([], 3), '/stores/tools/CT-03', '/stores/tools/:code').words).not.toContain(
+            'Open all',
+        );
+    });
+
+    it('counts in where one may', () => {
+        const out = [
+            { id: 5, what: 'rags', quantity: 12, card: '001-07', cardId: 7, mark: 'QA-VFC', by: 'Oda', since: 'today', tool: false },
+        ];
+        const said = { sentence: '', partsSentence: '', outSentence: 'One thing is out.', tools: [], parts: [], out };
+        expect(drawn(<Out />, ['stores'], { ...said, may: ['count'] }).words).toContain('Counted in');
+        const looked = drawn(<Out />, ['stores'], { ...said, may: [] });
+        expect(looked.words).toContain('12 rags');
+        expect(looked.words).not.toContain('Counted in');
+    });
+});
