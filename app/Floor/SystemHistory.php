@@ -18,6 +18,9 @@ use Jorvel\Core\Shared\Instant;
 /** What was found on a system of an aircraft and what was done to it, in the last ninety days and the last thirty flights. */
 final readonly class SystemHistory
 {
+    /** Days beyond which nothing is looked at, however little an aircraft flies. */
+    private const FURTHEST = 730;
+
     public function __construct(private Clock $clock) {}
 
     /**
@@ -54,8 +57,7 @@ final readonly class SystemHistory
     private function flights(Aircraft $aircraft): array
     {
         $flights = [];
-        // As far back as either window can reach where the aircraft flies at all.
-        $from = (string) $this->clock->today()->plusDays(-730);
+        $from = (string) $this->clock->today()->plusDays(-self::FURTHEST);
         foreach (FlyingEntry::where('aircraft_id', $aircraft->id)->where('current', true)->where('date', '>=', $from)->orderByDesc('date')->get(['date', 'flown']) as $entry) {
             $flights[Day::parse($entry->date)->number] = (int) ($entry->flown['ldg'] ?? 0);
         }
@@ -86,7 +88,8 @@ final readonly class SystemHistory
             }
         }
 
-        return (string) Day::fromNumber(min($back, $flights === [] ? $back : array_key_last($flights)));
+        // It has flown too little for the flights to end it.
+        return (string) $this->clock->today()->plusDays(-self::FURTHEST);
     }
 
     /**
