@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Floor\Card;
+use App\Stores\Part;
 use App\Stores\Recheck;
 use App\Stores\ToolLoan;
 use App\Stores\ToolRecall;
@@ -106,5 +107,25 @@ final class StoresTest extends WorldCase
         self::assertSame('shelf life ran out on 2026-04-30', $parts['JV-2914-02']['batches'][0]['why']);
         self::assertSame('watch', $parts['JV-3511-03']['state'], 'a batch that runs out in two weeks');
         self::assertStringContainsString('QA-VFA', implode(' ', $parts['JV-2914-02']['reservedBy']));
+    }
+
+    public function test_each_view_of_the_store_opens_with_what_it_is_looked_at_for(): void
+    {
+        $room = fn(): array => $this->as('mika', 'GET', 'stores')->json();
+        self::assertStringStartsWith('CT-03 is recalled: see what rests on it.', $room()['sentence']);
+        self::assertSame('JV-0512-20 Filter set, 12-month check: 1 piece short, none ordered. 2 parts in all need a look.', $room()['partsSentence']);
+        self::assertSame('3 things are out. No aircraft is released with anything out on its cards.', $room()['outSentence']);
+        // An order that is too small does not help; one that is large enough does.
+        $part = Part::where('number', 'JV-0512-20')->firstOrFail();
+        DB::table('card_parts')->where('part_id', $part->id)->update(['quantity' => 3]);
+        $part->orders()->create(['quantity' => 2, 'expected' => '2026-05-20']);
+        self::assertStringContainsString('3 pieces short, and too few ordered', $room()['partsSentence']);
+        $part->orders()->update(['quantity' => 3]);
+        self::assertStringStartsWith('JV-2914-02 Accumulator valve seal: batch B2914-A is past its shelf life.', $room()['partsSentence']);
+        DB::table('part_batches')->where('batch', 'B2914-A')->delete();
+        self::assertSame('Every reserved part is here or on its way, and no shelf life is over.', $room()['partsSentence']);
+        ToolLoan::query()->update(['in_at' => '2026-05-05T12:30:00Z']);
+        DB::table('tools')->update(['state' => 'in', 'cal_due' => '2027-01-01']);
+        self::assertSame(['Everything is in: no tool, no rag is out.', 'Every tool may be used.'], [$room()['outSentence'], $room()['sentence']]);
     }
 }
