@@ -70,7 +70,6 @@ final readonly class ReadCard
             $card->zone,
             $card->critical,
             $card->covers,
-            $card->systems,
             $card->state,
             $card->version,
             $card->hours,

@@ -65,7 +65,6 @@ final readonly class ReadFinding
                 'defer' => $open && $listed->isNotEmpty(),
                 'photo' => $me->can('raise', $finding->card),
             ])),
-            $finding->card->visit_id,
             array_values($listed->map(static fn(ListedItem $i): string => "{$i->code} {$i->title}")->all()),
         );
     }

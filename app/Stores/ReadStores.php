@@ -48,7 +48,7 @@ final readonly class ReadStores
         $parts = $this->parts->all();
         $out = $loans->isEmpty() ? 'Everything is in: no tool, no rag is out.' : Words::count($loans->count(), 'thing is', 'things are').' out. No aircraft is released with anything out on its cards.';
 
-        return new StoresView($sentence, ReadParts::sentence($parts), $out, $tools->all(), $parts, array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->moment(Instant::parse($l->out_at)), $l->tool_id !== null))->all()), $this->may($me));
+        return new StoresView($sentence, ReadParts::sentence($parts), $out, $tools->all(), $parts, array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->moment(Instant::parse($l->out_at))))->all()), $this->may($me));
     }
 
     public function one(string $code, Person $me): ToolRoom
@@ -111,7 +111,6 @@ final readonly class ReadStores
             $t->place,
             $readings,
             $t->loan === null ? null : "{$t->loan->person->name}, card {$t->loan->card->number}",
-            $t->loan?->id,
         );
     }
 

@@ -117,9 +117,6 @@ return new class extends Migration {
 
     private function library(): void
     {
-        Schema::table('manuals', function (Blueprint $t): void {
-            $t->integer('version')->default(1);
-        });
         Schema::create('manual_revisions', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('manual_id')->constrained('manuals');

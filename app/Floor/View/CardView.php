@@ -30,8 +30,6 @@ final readonly class CardView
         #[OA\Property] public bool $critical,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $covers,
-        /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $systems,
         #[OA\Property] public string $state,
         #[OA\Property] public int $version,
         #[OA\Property] public float $hours,

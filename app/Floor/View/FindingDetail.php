@@ -28,7 +28,6 @@ final readonly class FindingDetail
         #[OA\Property] public ?string $fixedHow,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
-        #[OA\Property] public int $visitId,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $options,
     ) {}

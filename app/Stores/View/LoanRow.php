@@ -19,6 +19,5 @@ final readonly class LoanRow
         #[OA\Property] public string $mark,
         #[OA\Property] public string $by,
         #[OA\Property] public string $since,
-        #[OA\Property] public bool $tool,
     ) {}
 }

@@ -21,6 +21,5 @@ final readonly class StoreTool
         #[OA\Property] public string $place,
         #[OA\Property] public int $readings,
         #[OA\Property] public ?string $out,
-        #[OA\Property] public ?int $loan,
     ) {}
 }

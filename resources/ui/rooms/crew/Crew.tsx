@@ -114,7 +114,7 @@ function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                     <span>
                         <b>{l.name}</b> <span className="block text-sm text-soft">{l.said}</span>
                     </span>
-                    <svg viewBox="0 0 232 22" className="w-full" role="img" aria-label={`${Math.max(0, l.days)} of 60 days left`}>
+                    <svg viewBox="0 0 246 22" className="w-full" role="img" aria-label={`${Math.max(0, l.days)} of 60 days left`}>
                         <line x1="0" x2="180" y1="11" y2="11" className="stroke-rule" strokeWidth="2" />
                         <line
                             x1="0"

@@ -89,7 +89,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
         <Page
             over={<Tabs label="Crew" tabs={crewTabs} />}
             sentence={view.sentence}
-            note={`${view.hours} local time${view.kept ? '' : '; no crew is kept for it yet'}${changed ? '; what you see is not saved yet' : ''}.`}
+            note={`${view.hours} local time${view.kept ? '' : '; no crew is kept for it yet'}${changed ? '; what you see is not saved yet' : ''}.${view.proven ? '' : ' The search ended before it could show that nothing is more even.'}`}
             actions={
                 may && (
                     <>
@@ -202,7 +202,12 @@ function Place({
     const [over, setOver] = useState(false);
     const person = view.people.find((p) => p.id === slot.person);
     const can = slot.candidates.filter((c) => c.why === null).length;
-    const there = slot.candidates.filter((c) => view.people.find((p) => p.id === c.person)?.there);
+    // Everybody, with those of one reason together.
+    const reasons = new Map<string, string[]>();
+    for (const c of slot.candidates) {
+        const why = c.why ?? '';
+        reasons.set(why, [...(reasons.get(why) ?? []), view.people.find((p) => p.id === c.person)?.name ?? '']);
+    }
     return (
         // biome-ignore lint/a11y/noStaticElementInteractions: the button inside does the same by keyboard
         <div
@@ -241,7 +246,11 @@ function Place({
                     <span className="text-rust">
                         <Glyph state="stop" size={13} /> nobody can
                         <span className="block py-1 text-sm text-ink">
-                            {there.map((c) => `${view.people.find((p) => p.id === c.person)?.name} ${c.why}`).join('; ')}
+                            {[...reasons].map(([why, names]) => (
+                                <span key={why} className="block">
+                                    <b>{names.join(', ')}</b>: {why}
+                                </span>
+                            ))}
                         </span>
                     </span>
                 )}
@@ -269,6 +278,7 @@ function People({ view, may }: { view: Shown; may: boolean }) {
                             <span className={p.there ? 'font-semibold' : ''}>
                                 {p.name}
                                 {p.trainee && ' (trainee)'}
+                                <span className="ml-2 text-sm font-normal text-soft">{p.skills.join(', ')}</span>
                             </span>
                             <span className="text-sm text-soft">{p.there ? `${p.given} of ${p.hours} h` : p.said}</span>
                         </span>

@@ -130,7 +130,7 @@ function Steps({
                     {card.mark}
                 </Link>{' '}
                 {card.effectivity} · card {card.number} ·{' '}
-                <Link to={`/library/manuals/${card.manual}`} className="underline underline-offset-4">
+                <Link to={`/library/manuals/${card.manual}`} className="whitespace-nowrap underline underline-offset-4">
                     {card.manual}
                 </Link>{' '}
                 {card.section} rev. {card.revision}

@@ -213,7 +213,7 @@ function Agree<O extends Outcome>({
                             <input
                                 type="radio"
                                 name="outcome"
-                                className="size-6 accent-spruce"
+                                className="size-6 shrink-0 accent-spruce"
                                 checked={outcome === o.value}
                                 onChange={() => {
                                     setOutcome(o.value);
@@ -280,7 +280,7 @@ function Reread({ template, room, onClose }: { template: Schemas['MarkedTemplate
                         <label key={f} className="flex min-h-12 items-center gap-3">
                             <input
                                 type="checkbox"
-                                className="size-6 accent-spruce"
+                                className="size-6 shrink-0 accent-spruce"
                                 checked={fleets.includes(f)}
                                 onChange={(e) => setFleets((s) => (e.target.checked ? [...s, f] : s.filter((x) => x !== f)))}
                             />

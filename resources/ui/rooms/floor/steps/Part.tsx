@@ -44,7 +44,7 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
                             type="radio"
                             name="batch"
                             value={b.batch}
-                            className="size-6 accent-spruce"
+                            className="size-6 shrink-0 accent-spruce"
                             checked={batch === b.batch && !again}
                             onChange={() => {
                                 setBatch(b.batch);
@@ -62,7 +62,13 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
                     <label
                         className={`flex min-h-14 items-center gap-3 rounded-lg border-2 bg-sheet px-4 ${again ? 'border-ink' : 'border-rule'}`}
                     >
-                        <input type="radio" name="batch" className="size-6 accent-spruce" checked={again} onChange={() => setAgain(true)} />
+                        <input
+                            type="radio"
+                            name="batch"
+                            className="size-6 shrink-0 accent-spruce"
+                            checked={again}
+                            onChange={() => setAgain(true)}
+                        />
                         The one that was there, looked over
                     </label>
                 )}
@@ -85,7 +91,12 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
 export function Tick({ checked, onChange, label }: { checked: boolean; onChange: (v: boolean) => void; label: string }) {
     return (
         <label className={`flex min-h-14 items-center gap-3 rounded-lg border-2 bg-sheet px-4 ${checked ? 'border-ink' : 'border-rule'}`}>
-            <input type="checkbox" className="size-6 accent-spruce" checked={checked} onChange={(e) => onChange(e.target.checked)} />
+            <input
+                type="checkbox"
+                className="size-6 shrink-0 accent-spruce"
+                checked={checked}
+                onChange={(e) => onChange(e.target.checked)}
+            />
             {label}
         </label>
     );
