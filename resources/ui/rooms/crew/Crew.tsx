@@ -134,7 +134,11 @@ function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                             <span className="text-soft">no planned card hit</span>
                         ) : (
                             l.hits.map((h) => (
-                                <Link key={h.cardId + h.role} to={`/floor/${h.cardId}`} className="block underline underline-offset-4">
+                                <Link
+                                    key={h.cardId + h.role}
+                                    to={`/floor/${h.cardId}`}
+                                    className="block w-fit py-1 underline underline-offset-4"
+                                >
                                     {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'} on {h.on}
                                 </Link>
                             ))
