@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use App\Bench\BenchController;
 use App\Crew\CrewController;
+use App\Crew\PersonController;
 use App\Crew\SessionController;
+use App\Crew\StillHere;
 use App\Deferrals\DeferralController;
 use App\Fleet\CalendarController;
 use App\Fleet\ComponentController;
@@ -28,8 +30,9 @@ use Illuminate\Support\Facades\Route;
 
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 
-Route::middleware('auth:sanctum')->group(function (): void {
+Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('me', [SessionController::class, 'show']);
+    Route::post('me/secrets', [SessionController::class, 'choose'])->middleware('throttle:sign');
     Route::post('sign-out', [SessionController::class, 'destroy']);
     Route::get('moment', [MomentController::class, 'show']);
     Route::post('compute/{kind}', [ComputeController::class, 'store']);
@@ -88,6 +91,11 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('crew/shift/propose', [CrewController::class, 'propose']);
     Route::post('crew/shift', [CrewController::class, 'keep'])->middleware('once');
     Route::post('crew/{id}/days', [CrewController::class, 'days'])->middleware('once');
+    Route::post('people', [PersonController::class, 'enter'])->middleware('once');
+    Route::get('people/{id}', [PersonController::class, 'show']);
+    Route::post('people/{id}', [PersonController::class, 'change'])->middleware('once');
+    Route::post('people/{id}/held', [PersonController::class, 'held'])->middleware('once');
+    Route::post('people/{id}/secrets', [PersonController::class, 'secrets'])->middleware(['throttle:sign', 'once']);
 
     // Floor
     Route::get('floor', [FloorController::class, 'index']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Crew;
 
 use App\Shared\Refused;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
@@ -28,6 +29,10 @@ use Laravel\Sanctum\HasApiTokens;
  * @property bool $trainee works only under a supervisor
  * @property int|null $supervisor_id
  * @property list<int> $weekdays ISO, on which the shift is worked
+ * @property int $version
+ * @property string|null $leaves the last day on which they are with the organisation
+ * @property bool $own_pin false while it is the one that somebody else gave them
+ * @property bool $own_password likewise
  * @property-read Collection<int, Qualification> $qualifications
  * @property-read Collection<int, RotaDay> $rotaDays days that differ from the usual week
  */
@@ -43,7 +48,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'pin', 'remember_token'];
 
-    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array', 'trainee' => 'boolean'];
+    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array', 'trainee' => 'boolean', 'own_pin' => 'boolean', 'own_password' => 'boolean'];
 
     /** @return HasMany<Qualification, $this> */
     public function qualifications(): HasMany
@@ -60,7 +65,29 @@ final class Person extends User
     /** The shift they work on a day; null when they are not there. Load `rotaDays` first. */
     public function shiftOn(Day $day): ?string
     {
-        return (new Rostered($this->shift, $this->weekdays, [], new Qualified([]), $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all()))->shiftOn($day);
+        return $this->rostered(new Qualified([]))->shiftOn($day);
+    }
+
+    /**
+     * As the roster sees them; load `rotaDays` first.
+     *
+     * @param list<string> $skills
+     */
+    public function rostered(Qualified $holds, array $skills = []): Rostered
+    {
+        return new Rostered($this->shift, $this->weekdays, $skills, $holds, $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all(), $this->leaves === null ? null : Day::parse($this->leaves));
+    }
+
+    /** Whether they have left before a day. */
+    public function goneOn(Day $day): bool
+    {
+        return $this->leaves !== null && Day::parse($this->leaves)->number < $day->number;
+    }
+
+    /** @param Builder<self> $people who is still there on a day */
+    public function scopeThereOn(Builder $people, Day $day): void
+    {
+        $people->where(static fn(Builder $q): Builder => $q->whereNull('leaves')->orWhere('leaves', '>=', (string) $day));
     }
 
     public function holds(Role ...$roles): bool
@@ -77,6 +104,17 @@ final class Person extends User
     {
         if (! hash_equals($this->stamp, trim($stamp)) || ! Hash::check($pin, $this->pin)) {
             throw Refused::because('Stamp or PIN is wrong. Nothing was signed; enter both again.');
+        }
+        if (! $this->own_pin) {
+            throw Refused::because('This PIN was given to you by somebody else. Choose one that only you know, under your name above; nothing was signed.');
+        }
+    }
+
+    /** @throws Refused for whoever saw an older one */
+    public function requireVersion(int $seen): void
+    {
+        if ($this->version !== $seen) {
+            throw Refused::stale("Somebody else changed what is kept about {$this->name} while you had it open. What you entered is still in its fields; read what stands now, then send it again.", $this->version);
         }
     }
 

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Crew;
 
-/** Shifts, leave and crews are the controller's. */
+/** Shifts, leave, crews, and what is kept about people are the controller's. */
 final class PersonPolicy
 {
     public function roster(Person $person): bool
+    {
+        return $person->holds(Role::Controller);
+    }
+
+    /** Who is entered, as what, and what they hold. */
+    public function keep(Person $person): bool
     {
         return $person->holds(Role::Controller);
     }

@@ -20,7 +20,7 @@ final class Rosters
     {
         return $this->at[$base] ??= new Roster(
             array_values(Person::with(['qualifications', 'rotaDays'])->where('base', $base)->whereNot('role', 'viewer')->orderBy('id')->get()
-                ->map(static fn(Person $p): Rostered => new Rostered($p->shift, $p->weekdays, array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all()), $p->qualified(), $p->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all()))->all()),
+                ->map(static fn(Person $p): Rostered => $p->rostered($p->qualified(), array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all())))->all()),
             ShiftHours::byCode(),
             $this->clock->zone(),
         );

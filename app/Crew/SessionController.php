@@ -8,6 +8,7 @@ use App\Crew\View\Me;
 use App\Deferrals\Deferral;
 use App\Fleet\Fleet;
 use App\Library\Import;
+use App\Shared\Clock;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -23,7 +24,7 @@ use OpenApi\Attributes as OA;
 final class SessionController
 {
     #[OA\Post(path: '/api/sign-in', operationId: 'signIn', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['login', 'password'], properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: Me::class))])]
-    public function store(Request $request, Records $records): JsonResponse
+    public function store(Request $request, Records $records, Clock $clock): JsonResponse
     {
         $given = $request->validate(['login' => 'required|string|max:60', 'password' => 'required|string|max:200']);
         if (! $request->hasSession()) {
@@ -32,9 +33,13 @@ final class SessionController
         if (! Auth::attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
-        $request->session()->regenerate();
         $person = Auth::user();
         assert($person instanceof Person);
+        if ($person->goneOn($clock->today())) {
+            Auth::logout();
+            throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
+        }
+        $request->session()->regenerate();
         $records->write($person, 'person.signed_in', "person:{$person->id}");
 
         return new JsonResponse(self::me($person));
@@ -43,6 +48,14 @@ final class SessionController
     #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: Me::class))])]
     public function show(ViewRequest $request): JsonResponse
     {
+        return new JsonResponse(self::me($request->person()));
+    }
+
+    #[OA\Post(path: '/api/me/secrets', operationId: 'chooseSecrets', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['now'], properties: [new OA\Property(property: 'now', description: 'the password of today', type: 'string'), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Chosen', content: new OA\JsonContent(ref: Me::class))])]
+    public function choose(SecretsRequest $request, Secrets $secrets): JsonResponse
+    {
+        $secrets->choose($request->person(), $request->string('now')->value(), $request->filled('password') ? $request->string('password')->value() : null, $request->filled('pin') ? $request->string('pin')->value() : null);
+
         return new JsonResponse(self::me($request->person()));
     }
 
@@ -66,6 +79,6 @@ final class SessionController
             'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
         ]));
 
-        return new Me($p->id, $p->name, $p->login, $p->stamp, $p->role->value, $p->base, $may);
+        return new Me($p->id, $p->name, $p->login, $p->stamp, $p->role->value, $p->base, $p->own_password, $p->own_pin, $may);
     }
 }

@@ -55,7 +55,7 @@ final readonly class Assign
     /** @return Collection<int, Candidate> everybody who works, those who fit first */
     public function candidates(Card $card, string $role): Collection
     {
-        return Person::with('qualifications')->whereNot('role', 'viewer')->orderBy('name')->get()
+        return Person::with('qualifications')->thereOn($this->clock->today())->whereNot('role', 'viewer')->orderBy('name')->get()
             ->map(function (Person $p) use ($card, $role): Candidate {
                 $why = $this->why($p, $card, $role);
 
@@ -67,6 +67,10 @@ final readonly class Assign
     /** Why a person does not fit a card in a role on the day the visit begins, or today if it has begun. */
     public function why(Person $person, Card $card, string $role): ?string
     {
+        $on = Day::fromNumber(max(Day::parse($card->visit->start)->number, $this->clock->today()->number));
+        if ($person->goneOn($on)) {
+            return "leaves on {$person->leaves}";
+        }
         if ($person->trainee && $role === 'perform') {
             $over = Person::find($person->supervisor_id);
 
@@ -76,7 +80,6 @@ final readonly class Assign
                 default => "is a trainee: put the supervisor, {$over->name}, on the card first",
             };
         }
-        $on = Day::fromNumber(max(Day::parse($card->visit->start)->number, $this->clock->today()->number));
         $other = $role === 'perform' ? 'duplicate' : 'perform';
         $tookPart = ($role === 'duplicate' && $card->steps->contains('done_by', $person->id))
             || $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $person->id && $a->role === $other);

@@ -16,8 +16,7 @@ final readonly class CrewView
         #[OA\Property(type: 'array', items: new OA\Items(ref: LapseView::class))] public array $lapses,
         /** @var list<PersonView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: PersonView::class))] public array $people,
-        /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $shifts,
+        #[OA\Property] public ChoicesView $choices,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
     ) {}

@@ -15,8 +15,8 @@ final readonly class LapseView
         #[OA\Property] public string $name,
         #[OA\Property] public string $kind,
         #[OA\Property] public string $value,
-        #[OA\Property] public string $until,
-        #[OA\Property] public int $days,
+        #[OA\Property] public ?string $until,
+        #[OA\Property] public ?int $days,
         #[OA\Property] public string $state,
         #[OA\Property] public string $said,
         /** @var list<HitView> */

@@ -17,6 +17,8 @@ final readonly class Me
         #[OA\Property] public string $stamp,
         #[OA\Property] public string $role,
         #[OA\Property] public string $base,
+        #[OA\Property] public bool $ownPassword,
+        #[OA\Property] public bool $ownPin,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
     ) {}

@@ -13,8 +13,11 @@ final readonly class QualificationView
     public function __construct(
         #[OA\Property] public string $kind,
         #[OA\Property] public string $value,
+        #[OA\Property] public string $words,
         #[OA\Property] public ?string $validUntil,
+        #[OA\Property] public ?int $days,
         #[OA\Property] public string $state,
         #[OA\Property] public string $note,
+        #[OA\Property] public string $paper,
     ) {}
 }
