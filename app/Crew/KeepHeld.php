@@ -7,6 +7,7 @@ namespace App\Crew;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Shared\Words;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
@@ -49,7 +50,7 @@ final readonly class KeepHeld
         DB::transaction(function () use ($by, $person, $version, $kind, $value, $why): void {
             $this->next($person, $version);
             if (Qualification::where(['person_id' => $person->id, 'kind' => $kind, 'value' => $value])->delete() === 0) {
-                throw Refused::because("{$person->name} does not hold ".Lapses::words($kind, $value).'. Nothing was changed.');
+                throw Refused::because("{$person->name} does not hold ".Words::held($kind, $value).'. Nothing was changed.');
             }
             $this->records->write($by, 'person.withdrawn', "person:{$person->id}", ['kind' => $kind, 'value' => $value, 'why' => $why]);
         });

@@ -41,7 +41,7 @@ final readonly class Lapses
             default => 'watch',
         };
 
-        return new QualificationView($q->kind, $q->value, self::words($q->kind, $q->value), $q->valid_until, $days, $state, $days === null ? '' : ($days < 0 ? 'lapsed '.Words::fromNow($days) : 'lapses '.Words::fromNow($days)), $q->paper);
+        return new QualificationView($q->kind, $q->value, Words::held($q->kind, $q->value), $q->valid_until, $days, $state, $days === null ? '' : ($days < 0 ? 'lapsed '.Words::fromNow($days) : 'lapses '.Words::fromNow($days)), $q->paper);
     }
 
     /**
@@ -58,13 +58,13 @@ final readonly class Lapses
         foreach ($p->qualifications as $q) {
             $view = $this->held($q);
             if ($view->state !== 'clear') {
-                $what = self::words($q->kind, $q->value);
-                $found[] = new LapseView($p->id, $p->name, $q->kind, $q->value, (string) $q->valid_until, $view->days, $view->state, ($view->days < 0 ? 'has let lapse ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)), $this->hits($on, fn(Assignment $a, Day $day): bool => self::asks($a, $q) && $day->number > Day::parse((string) $q->valid_until)->number));
+                $what = Words::held($q->kind, $q->value);
+                $found[] = new LapseView($p->id, $p->name, $q->kind, $q->value, (string) $q->valid_until, $view->days, $view->state, ($view->days < 0 ? 'has let lapse ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)), $this->hits($on, fn(Assignment $a, Day $day): bool => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number));
             }
         }
         foreach ($this->lacking($p, $on) as $key => $hits) {
             [$kind, $value] = explode(':', (string) $key, 2);
-            $found[] = new LapseView($p->id, $p->name, $kind, $value, null, null, 'stop', 'does not hold '.self::words($kind, $value), $hits);
+            $found[] = new LapseView($p->id, $p->name, $kind, $value, null, null, 'stop', 'does not hold '.Words::held($kind, $value), $hits);
         }
         $leaves = $p->leaves === null ? null : Day::parse($p->leaves);
         if ($leaves !== null && $this->clock->today()->daysUntil($leaves) <= config('jorvel.lapse_days')) {
@@ -81,23 +81,14 @@ final readonly class Lapses
     /**
      * The cards that ask for something held, whether it lapses or not.
      *
+     * @param Person $p with `qualifications`
      * @param Collection<int, Assignment> $on
      *
      * @return list<HitView>
      */
-    public function asking(Qualification $q, Collection $on): array
+    public function asking(Person $p, Qualification $q, Collection $on): array
     {
-        return $this->hits($on, static fn(Assignment $a): bool => self::asks($a, $q));
-    }
-
-    /** "the skill engine", "the 60F rating", "the authority to inspect". */
-    public static function words(string $kind, string $value): string
-    {
-        return match ($kind) {
-            'skill' => "the skill {$value}",
-            'rating' => "the {$value} rating",
-            default => 'the authority to '.(['perform' => 'work cards', 'duplicate' => 'inspect', 'certify' => 'certify'][$value] ?? $value),
-        };
+        return $this->hits($on, static fn(Assignment $a): bool => self::asks($p, $a, $q));
     }
 
     private function days(Qualification $q): ?int
@@ -105,19 +96,31 @@ final readonly class Lapses
         return $q->valid_until === null ? null : $this->clock->today()->daysUntil(Day::parse($q->valid_until));
     }
 
-    private static function asks(Assignment $a, Qualification $q): bool
+    private static function asks(Person $p, Assignment $a, Qualification $q): bool
     {
-        return in_array($q->value, self::wanted($a)[$q->kind] ?? [], true);
+        return in_array($q->value, self::wanted($p, $a)[$q->kind] ?? [], true);
     }
 
-    /** @return array<string, list<string>> what an assignment asks for, by kind; a trainee's asks for nothing, since another signs */
-    private static function wanted(Assignment $a): array
+    /**
+     * What an assignment asks of somebody, by kind. A trainee's asks for nothing, since another signs; of a card that needs
+     * several skills any one is enough, so that it asks for one only of who has no other.
+     *
+     * @return array<string, list<string>>
+     */
+    private static function wanted(Person $p, Assignment $a): array
     {
-        return match ($a->role) {
-            'trainee' => [],
-            'duplicate' => ['authority' => ['duplicate'], 'rating' => [$a->card->aircraft->type->code]],
-            default => ['authority' => ['perform'], 'rating' => [$a->card->aircraft->type->code], 'skill' => [$a->card->skill]],
-        };
+        if ($a->role === 'trainee') {
+            return [];
+        }
+        $all = ['authority' => [$a->role === 'duplicate' ? 'duplicate' : 'perform'], 'rating' => [$a->card->aircraft->type->code]];
+        if ($a->role === 'duplicate') {
+            return $all;
+        }
+        $has = array_values(array_intersect(array_keys($a->card->needs ?? []) ?: [$a->card->skill], $p->qualifications->where('kind', 'skill')->pluck('value')->all()));
+
+        return [...$all, 'skill' => match (count($has)) {
+            0 => [$a->card->skill], 1 => $has, default => [],
+        }];
     }
 
     /**
@@ -130,7 +133,7 @@ final readonly class Lapses
         $held = $p->qualifications->map(static fn(Qualification $q): string => "{$q->kind}:{$q->value}")->all();
         $lacking = [];
         foreach ($on as $a) {
-            foreach (self::wanted($a) as $kind => $values) {
+            foreach (self::wanted($p, $a) as $kind => $values) {
                 foreach ($values as $value) {
                     if (! in_array("{$kind}:{$value}", $held, true)) {
                         $lacking["{$kind}:{$value}"][] = $this->hit($a);

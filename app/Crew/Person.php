@@ -26,6 +26,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $base
  * @property string $shift
  * @property string $pin
+ * @property string $password
  * @property bool $trainee works only under a supervisor
  * @property int|null $supervisor_id
  * @property list<int> $weekdays ISO, on which the shift is worked
@@ -84,10 +85,10 @@ final class Person extends User
         return $this->leaves !== null && Day::parse($this->leaves)->number < $day->number;
     }
 
-    /** @param Builder<self> $people who is still there on a day */
-    public function scopeThereOn(Builder $people, Day $day): void
+    /** @return Builder<self> who is still with the organisation on a day */
+    public static function thereOn(Day $day): Builder
     {
-        $people->where(static fn(Builder $q): Builder => $q->whereNull('leaves')->orWhere('leaves', '>=', (string) $day));
+        return self::query()->where(static fn(Builder $q): Builder => $q->whereNull('leaves')->orWhere('leaves', '>=', (string) $day));
     }
 
     public function holds(Role ...$roles): bool

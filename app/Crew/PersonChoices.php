@@ -20,11 +20,13 @@ final readonly class PersonChoices
 
     public function all(): ChoicesView
     {
+        $over = Person::thereOn($this->clock->today())->where('trainee', false)->orderBy('name')->get()->reject(static fn(Person $p): bool => $p->holds(Role::Viewer, Role::Controller));
+
         return new ChoicesView(
             array_column(Role::cases(), 'value'),
             array_values(Base::orderBy('name')->pluck('name')->all()),
             array_keys(ShiftHours::byCode()),
-            array_values(Person::thereOn($this->clock->today())->whereNotIn('role', [Role::Viewer, Role::Controller])->where('trainee', false)->orderBy('name')->get(['id', 'name'])->map(static fn(Person $p): SupervisorView => new SupervisorView($p->id, $p->name))->all()),
+            array_values($over->map(static fn(Person $p): SupervisorView => new SupervisorView($p->id, $p->name))->all()),
             $this->skills(),
             array_values(AircraftType::orderBy('code')->pluck('code')->all()),
         );

@@ -13,5 +13,6 @@ use App\Shared\Model;
  * @property string $kind `skill`, `rating` or `authority`
  * @property string $value
  * @property string|null $valid_until
+ * @property string $paper what it rests on
  */
 final class Qualification extends Model {}

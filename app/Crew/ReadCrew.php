@@ -20,7 +20,7 @@ final readonly class ReadCrew
     public function all(Person $me): CrewView
     {
         $today = $this->clock->today();
-        $people = Person::with(['qualifications', 'rotaDays'])->thereOn($today)->orderBy('shift')->orderBy('name')->get();
+        $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])->orderBy('shift')->orderBy('name')->get();
         $names = $people->pluck('name', 'id');
         $assigned = $this->lapses->assigned();
         $lapses = [];

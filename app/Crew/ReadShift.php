@@ -67,7 +67,7 @@ final readonly class ReadShift
     {
         $hours = ShiftHours::byCode()[$shift] ?? throw Refused::because("There is no shift \"{$shift}\".");
         [$from, $until] = $this->slots->hours($day, $hours->from, $hours->until);
-        $people = Person::with(['qualifications', 'rotaDays'])->thereOn($day)->where('base', $base)->whereNot('role', Role::Viewer)->orderBy('name')->get();
+        $people = Person::thereOn($day)->with(['qualifications', 'rotaDays'])->where('base', $base)->whereNot('role', Role::Viewer)->orderBy('name')->get();
 
         return new ShiftGround($base, $day, $shift, $from, $until, $this->slots->of($base, $day, $from, $until), $people);
     }

@@ -215,6 +215,16 @@ final class Card extends Model
         }
     }
 
+    /**
+     * The inspections in mid-card that looked at a step, and fall when it is taken back; load `steps` first.
+     *
+     * @return Collection<int, Step>
+     */
+    public function inspectedAfter(Step $step): Collection
+    {
+        return $this->steps->filter(static fn(Step $s): bool => $s->kind === 'inspection' && $s->state === Step::DONE && $s->no > $step->no)->values();
+    }
+
     /** @return list<StepPlace> load `steps` first */
     public function order(): array
     {

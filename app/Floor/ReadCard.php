@@ -36,18 +36,20 @@ use Jorvel\Core\Shared\Unit;
 /** One card with everything on it. */
 final readonly class ReadCard
 {
-    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ReadFloor $floor, private ReadRevisions $revisions) {}
+    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ReadFloor $floor, private ReadRevisions $revisions, private FitToWork $fit) {}
 
     public function card(Card $card, Person $me): CardView
     {
-        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'template.manual', 'assignments.person', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
+        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'template.manual', 'assignments.person.qualifications', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
         $next = $card->nextStep();
         $holds = $this->standings->holding($me, $card, $card->steps);
         $inspection = ReadFloor::atInspection($card);
         $inspectWhy = $inspection ? $this->floor->inspectWhy($card, $me) : null;
+        $workWhy = $me->can('work', $card) && ! $card->worked() ? $this->fit->why($me, $card) : null;
         $left = $card->handovers->first();
         $may = array_keys(array_filter([
-            'work' => $me->can('work', $card),
+            'work' => $me->can('work', $card) && $workWhy === null,
+            'hand' => $me->can('work', $card),
             'inspect' => $inspection && $me->can('inspect', $card) && $inspectWhy === null,
             'raise' => $me->can('raise', $card),
         ]));
@@ -84,6 +86,7 @@ final readonly class ReadCard
             })->all()),
             $may,
             $inspectWhy,
+            $workWhy === null ? null : "{$me->name} {$workWhy}.",
             array_values($card->presences->map(fn(Presence $p): PresenceView => new PresenceView($p->person_id, $p->person->name, $this->clock->time(Instant::parse($p->since)), $p->person_id === $me->id))->all()),
             $left === null ? null : new HandoverView($left->person->name, $this->clock->moment(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
             $card->worked() ? '' : $this->handOver->state($card),
@@ -178,6 +181,7 @@ final readonly class ReadCard
             $before === null ? null : "Step {$before} comes first.",
             $step->acts(),
             $holds,
+            array_values($card->inspectedAfter($step)->pluck('no')->all()),
             $step->started_at,
             $held,
             (object) ($step->result ?? []),

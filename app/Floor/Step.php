@@ -74,6 +74,12 @@ final class Step extends Model
         return $this->spec['reading']['tool_kind'] ?? $this->spec['real']['tool_kind'] ?? $this->spec['tool_kind'] ?? null;
     }
 
+    /** Open again, as if it had not been worked; the record keeps that it was. */
+    public function open(): void
+    {
+        $this->fill(['state' => self::OPEN, 'result' => null, 'done_by' => null, 'done_at' => null, 'started_at' => null])->save();
+    }
+
     /** @return BelongsTo<Card, $this> */
     public function card(): BelongsTo
     {

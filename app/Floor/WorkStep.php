@@ -9,6 +9,7 @@ use App\Floor\Work\StepKinds;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Stores\FittedPart;
 use App\Visits\Visit;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\StepOrder;
@@ -20,15 +21,16 @@ use Jorvel\Core\Floor\StepOrder;
  */
 final readonly class WorkStep
 {
-    public function __construct(private Clock $clock, private Records $records, private StepKinds $kinds, private Standings $standings) {}
+    public function __construct(private Clock $clock, private Records $records, private StepKinds $kinds, private Standings $standings, private FitToWork $fit) {}
 
     /** @throws Refused with what stands in the way */
     public function __invoke(Person $by, Card $card, int $no, StepInput $in): void
     {
         DB::transaction(function () use ($by, $card, $no, $in): void {
-            $card->refresh()->loadMissing(['steps', 'aircraft.type', 'template.manual']);
+            $card->refresh()->loadMissing(['steps', 'aircraft.type', 'template.manual', 'assignments.person.qualifications']);
             $card->requireVersion($in->version);
             $this->requireWorkable($card);
+            $this->fit->requireFit($by->loadMissing('qualifications'), $card);
             $step = $card->steps->firstWhere('no', $no) ?? throw Refused::because("Card {$card->number} has no step {$no}.");
             $step->setRelation('card', $card);
             match (true) {
@@ -88,11 +90,17 @@ final readonly class WorkStep
         if (str_starts_with($step->kind, 'safing')) {
             throw Refused::because('A safing device is taken out of the register by its own step, not by taking this one back.');
         }
+        if ($step->kind === 'inspection') {
+            throw Refused::because('An inspection stands until something that it looked at is taken back.');
+        }
         if ($in->note === '') {
             throw Refused::because('Say why the step is taken back; the first entry stays in the record.');
         }
         Reading::where('step_id', $step->id)->update(['stands' => false]);
-        $step->fill(['state' => Step::OPEN, 'result' => null, 'done_by' => null, 'done_at' => null, 'started_at' => null])->save();
-        $this->records->write($by, 'step.taken_back', "card:{$step->card_id}", ['step' => $step->no, 'why' => $in->note]);
+        FittedPart::where('step_id', $step->id)->update(['stands' => false]);
+        $step->open();
+        $fallen = $step->card->inspectedAfter($step);
+        $fallen->each(static fn(Step $inspection) => $inspection->open());
+        $this->records->write($by, 'step.taken_back', "card:{$step->card_id}", ['step' => $step->no, 'why' => $in->note, ...($fallen->isEmpty() ? [] : ['inspect_again' => $fallen->pluck('no')->all()])]);
     }
 }

@@ -72,14 +72,34 @@ final class Words
     public static function unfit(string $code, string $role, string $type, ?string $skill): string
     {
         if (str_starts_with($code, 'expired:')) {
-            return 'has let lapse: '.substr($code, 8);
+            $value = substr($code, 8);
+
+            return 'has let lapse '.self::held(match ($value) {
+                $role => 'authority', $type => 'rating', default => 'skill',
+            }, $value);
         }
 
         return sprintf(self::UNFIT[$code] ?? $code, match ($code) {
-            'no_authority' => ['perform' => 'work cards', 'duplicate' => 'inspect independently', 'certify' => 'certify'][$role] ?? $role,
+            'no_authority' => self::role($role),
             'no_rating' => $type,
             default => (string) $skill,
         });
+    }
+
+    /** What somebody holds: "the skill engine", "the 60F rating", "the authority to inspect independently". */
+    public static function held(string $kind, string $value): string
+    {
+        return match ($kind) {
+            'skill' => "the skill {$value}",
+            'rating' => "the {$value} rating",
+            default => 'the authority to '.self::role($value),
+        };
+    }
+
+    /** What a role does: "work cards". */
+    private static function role(string $role): string
+    {
+        return ['perform' => 'work cards', 'duplicate' => 'inspect independently', 'certify' => 'certify'][$role] ?? $role;
     }
 
     /** What a due status is called among the four states. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Crew\Person;
 use App\Floor\Card;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -22,17 +23,32 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $position
  * @property bool $again fitted before
  * @property string $at
+ * @property bool $stands false once the step was taken back
  * @property-read Part $part
+ * @property-read PartBatch|null $batch
+ * @property-read Person $person
  * @property-read Card $card
  */
 final class FittedPart extends Model
 {
-    protected $casts = ['again' => 'boolean'];
+    protected $casts = ['again' => 'boolean', 'stands' => 'boolean'];
 
     /** @return BelongsTo<Part, $this> */
     public function part(): BelongsTo
     {
         return $this->belongsTo(Part::class);
+    }
+
+    /** @return BelongsTo<PartBatch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(PartBatch::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
     }
 
     /** @return BelongsTo<Card, $this> */

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Stores;
 
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -17,6 +19,7 @@ use Jorvel\Core\Shared\Day;
  * @property int $quantity
  * @property string|null $expires last day
  * @property-read Part $part
+ * @property-read Collection<int, PartMove> $moves
  */
 final class PartBatch extends Model
 {
@@ -34,6 +37,18 @@ final class PartBatch extends Model
             $this->quantity < 1 => 'none left',
             default => null,
         };
+    }
+
+    /** Pieces that left for aircraft and have not come back; load `moves` first. */
+    public function taken(): int
+    {
+        return -(int) $this->moves->whereIn('kind', [PartMove::FITTED, PartMove::BACK])->sum('quantity');
+    }
+
+    /** @return HasMany<PartMove, $this> the latest first */
+    public function moves(): HasMany
+    {
+        return $this->hasMany(PartMove::class, 'batch_id')->orderByDesc('id');
     }
 
     /** @return BelongsTo<Part, $this> */

@@ -9,6 +9,7 @@ use App\Shared\Model;
 /**
  * Parts on their way.
  *
+ * @property int $id
  * @property int $part_id
  * @property int $quantity
  * @property string $expected

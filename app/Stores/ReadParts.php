@@ -4,15 +4,22 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Crew\Person;
 use App\Floor\Card;
 use App\Floor\View\BatchView;
 use App\Shared\Clock;
 use App\Shared\Words;
+use App\Stores\View\OrderView;
+use App\Stores\View\PartRoom;
+use App\Stores\View\StockMove;
+use App\Stores\View\StoreBatch;
 use App\Stores\View\StorePart;
+use App\Stores\View\WhereFitted;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Stores\PartStock;
 
 /** The parts of the store: what is short, what runs out, what is reserved for which card. */
@@ -25,11 +32,35 @@ final readonly class ReadParts
     /** @return list<StorePart> what needs a look first */
     public function all(): array
     {
-        $reserved = CardPart::with('card.aircraft')->whereHas('card', static fn(Builder $q) => $q->whereNot('state', Card::CLOSED)->whereHas('visit', static fn(Builder $v) => $v->whereNot('state', Visit::RELEASED)))->orderBy('card_id')->get()->groupBy('part_id');
+        $reserved = self::reserved()->get()->groupBy('part_id');
         $order = ['stop' => 0, 'watch' => 1, 'clear' => 2];
 
         return array_values(Part::with(['orders', 'batches'])->orderBy('number')->get()->map(fn(Part $p): StorePart => $this->part($p, $reserved->get($p->id) ?? collect()))
             ->sortBy(static fn(StorePart $p): array => [$order[$p->state], $p->number])->all());
+    }
+
+    public function one(string $number, Person $me): PartRoom
+    {
+        $p = Part::with(['orders', 'batches.moves.person'])->where('number', $number)->firstOrFail();
+        $view = $this->part($p, self::reserved()->where('part_id', $p->id)->get()->toBase());
+        $fitted = FittedPart::with(['card.aircraft', 'person', 'batch'])->where('part_id', $p->id)->orderByDesc('id')->limit(200)->get();
+        $today = $this->clock->today();
+
+        return new PartRoom(
+            $view,
+            "{$p->number} {$p->title}: {$view->said}.",
+            array_values($p->batches->map(static fn(PartBatch $b): StoreBatch => new StoreBatch($b->id, $b->batch, $b->quantity, $b->expires, $b->spent($today), $b->taken()))->all()),
+            array_values($p->orders->map(static fn(PartOrder $o): OrderView => new OrderView($o->id, $o->quantity, $o->expected))->all()),
+            array_values($p->batches->flatMap(static fn(PartBatch $b) => $b->moves->each(static fn(PartMove $m) => $m->setRelation('batch', $b)))->sortByDesc('id')->map(fn(PartMove $m): StockMove => new StockMove($this->clock->local(Instant::parse($m->at)), $m->person?->name, $m->batch->batch, $m->kind, $m->quantity, $m->left, $m->paper))->all()),
+            array_values($fitted->map(fn(FittedPart $f): WhereFitted => new WhereFitted($this->clock->local(Instant::parse($f->at)), $f->card->aircraft->mark, $f->card->number, $f->card_id, $f->position, $f->batch?->batch, $f->quantity, $f->person->name, $f->stands))->all()),
+            $me->can('keep', Part::class) ? ['keep'] : [],
+        );
+    }
+
+    /** @return Builder<CardPart> what open cards of visits not yet released have reserved */
+    private static function reserved(): Builder
+    {
+        return CardPart::with('card.aircraft')->whereHas('card', static fn(Builder $q) => $q->whereNot('state', Card::CLOSED)->whereHas('visit', static fn(Builder $v) => $v->whereNot('state', Visit::RELEASED)))->orderBy('card_id');
     }
 
     /** @param list<StorePart> $parts */

@@ -117,6 +117,6 @@ final readonly class ReadStores
     /** @return list<string> */
     private function may(Person $me): array
     {
-        return array_keys(array_filter(['keep' => $me->can('keep', Tool::class), 'count' => $me->can('count', Tool::class)]));
+        return array_keys(array_filter(['keep' => $me->can('keep', Tool::class), 'count' => $me->can('count', Tool::class), 'parts' => $me->can('keep', Part::class)]));
     }
 }

@@ -55,7 +55,7 @@ final readonly class Assign
     /** @return Collection<int, Candidate> everybody who works, those who fit first */
     public function candidates(Card $card, string $role): Collection
     {
-        return Person::with('qualifications')->thereOn($this->clock->today())->whereNot('role', 'viewer')->orderBy('name')->get()
+        return Person::thereOn($this->clock->today())->with('qualifications')->whereNot('role', 'viewer')->orderBy('name')->get()
             ->map(function (Person $p) use ($card, $role): Candidate {
                 $why = $this->why($p, $card, $role);
 

@@ -31,6 +31,8 @@ use App\Shared\Clock;
 use App\Shared\Records;
 use App\Stores\CheckTool;
 use App\Stores\Part;
+use App\Stores\PartBatch;
+use App\Stores\PartMove;
 use App\Stores\Tool;
 use App\Stores\ToolCheckEntry;
 use App\Stores\ToolRecall;
@@ -143,8 +145,8 @@ final readonly class World
             unset($row['held'], $row['supervisor']);
             $person = Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password, 'pin' => $hash($row['pin'])]);
             foreach ($held as $kind => $values) {
-                foreach ($values as $value => $until) {
-                    $person->qualifications()->create(['kind' => $kind, 'value' => (string) $value, 'valid_until' => $until]);
+                foreach ($values as $value => $one) {
+                    $person->qualifications()->create(['kind' => $kind, 'value' => (string) $value, 'valid_until' => $one['until'], 'paper' => $one['paper']]);
                 }
             }
         }
@@ -261,6 +263,8 @@ final readonly class World
         self::insert('tool_checks', self::csv('tool_checks.csv'), static fn(array $r): array => ['tool_id' => $tools[$r['code']], 'date' => $r['date'], 'good' => $r['good'] === 'yes', 'note' => $r['note'], 'person_id' => $people[$r['by']]]);
         $parts = Part::pluck('id', 'number');
         self::insert('part_batches', self::csv('part_batches.csv'), static fn(array $r): array => ['part_id' => $parts[$r['number']], 'batch' => $r['batch'], 'quantity' => (int) $r['quantity'], 'expires' => $r['expires'] === '' ? null : $r['expires']]);
+        $batches = PartBatch::pluck('id', 'batch');
+        self::insert('part_moves', self::csv('part_batches.csv'), static fn(array $r): array => ['batch_id' => $batches[$r['batch']], 'kind' => PartMove::IN, 'quantity' => (int) $r['quantity'], 'left' => (int) $r['quantity'], 'paper' => $r['paper'], 'person_id' => $people['ines'], 'at' => "{$r['received']}T08:00:00Z"]);
         foreach (Tool::where('state', 'recalled')->get() as $tool) {
             $found = ToolCheckEntry::where(['tool_id' => $tool->id, 'good' => false])->orderByDesc('date')->firstOrFail();
             ToolRecall::create(['tool_id' => $tool->id, 'person_id' => $found->person_id, 'found_on' => $found->date, 'last_good' => CheckTool::lastGood($tool, Day::parse($found->date)), 'note' => $found->note, 'at' => (string) $this->clock->now()]);

@@ -20,6 +20,9 @@ return new class extends Migration {
         Schema::table('qualifications', function (Blueprint $t): void {
             $t->string('paper')->default('');
         });
+        Schema::table('fitted_parts', function (Blueprint $t): void {
+            $t->boolean('stands')->default(true);
+        });
         Schema::create('part_moves', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('batch_id')->constrained('part_batches');

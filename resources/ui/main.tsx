@@ -26,6 +26,7 @@ const Pack = room(() => import('./rooms/visits/Pack'), 'Pack');
 const Bays = room(() => import('./rooms/visits/Bays'), 'Bays');
 const Phases = room(() => import('./rooms/visits/Phases'), 'Phases');
 const Crew = room(() => import('./rooms/crew/Crew'), 'Crew');
+const Person = room(() => import('./rooms/crew/Person'), 'Person');
 const Floor = room(() => import('./rooms/floor/Floor'), 'Floor');
 const Registers = room(() => import('./rooms/floor/Register'), 'Registers');
 const Register = room(() => import('./rooms/floor/Register'), 'Register');
@@ -33,6 +34,7 @@ const Finding = room(() => import('./rooms/floor/Finding'), 'Finding');
 const Shift = room(() => import('./rooms/crew/Shift'), 'Shift');
 const Manual = room(() => import('./rooms/library/Manual'), 'Manual');
 const Parts = room(() => import('./rooms/stores/Parts'), 'Parts');
+const Part = room(() => import('./rooms/stores/Part'), 'Part');
 const Out = room(() => import('./rooms/stores/Out'), 'Out');
 const Tool = room(() => import('./rooms/stores/Tool'), 'Tool');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
@@ -84,8 +86,9 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                             <Route path="/visits/:id/progress" element={<Progress />} />
                             <Route path="/visits/:id/board" element={<Board />} />
                             <Route path="/crew" element={<Crew />} />
-                            <Route path="/floor" element={<Floor />} />
                             <Route path="/crew/shift" element={<Shift />} />
+                            <Route path="/crew/people/:id" element={<Person />} />
+                            <Route path="/floor" element={<Floor />} />
                             <Route path="/floor/registers" element={<Registers />} />
                             <Route path="/floor/registers/:mark" element={<Register />} />
                             <Route path="/floor/findings/:id" element={<Finding />} />
@@ -99,6 +102,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                             <Route path="/stores" element={<Stores />} />
                             <Route path="/library/manuals/:code" element={<Manual />} />
                             <Route path="/stores/parts" element={<Parts />} />
+                            <Route path="/stores/parts/:number" element={<Part />} />
                             <Route path="/stores/out" element={<Out />} />
                             <Route path="/stores/tools/:code" element={<Tool />} />
                             <Route path="/practice" element={<Practice />} />

@@ -52,6 +52,8 @@ final class ScreensTest extends TestCase
         yield 'bays' => ['/visits/bays', '[data-bay]'];
         yield 'phases' => ['/visits/phases', 'h3'];
         yield 'Crew' => ['/crew', 'table'];
+        yield 'one person' => ['/crew/people/2', '[data-held]'];
+        yield 'one part' => ['/stores/parts/JV-3242-11', '[data-batch]'];
         yield 'a shift' => ['/crew/shift', '[data-slot]'];
         yield 'Floor' => ['/floor', '[data-card]'];
         yield 'a card that is held' => ['/floor/124', '[data-testid="holds"]'];
@@ -231,7 +233,7 @@ final class ScreensTest extends TestCase
     public function test_a_viewer_sees_everything_and_is_offered_nothing(): void
     {
         $mika = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('mika');
-        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Suppose it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/60F' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release', '/crew' => 'Days of', '/crew/shift' => 'Keep this crew', '/library/manuals/BM-R4' => 'I read it again', '/stores/tools/CT-03' => 'Open all', '/stores/out' => 'Counted in', '/floor/findings/14' => 'Add a photo'];
+        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Suppose it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/60F' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release', '/crew' => 'Days of', '/crew/people/2' => 'Renew', '/stores/parts' => 'Enter a part', '/stores/parts/JV-3242-11' => 'Take goods in', '/crew/shift' => 'Keep this crew', '/library/manuals/BM-R4' => 'I read it again', '/stores/tools/CT-03' => 'Open all', '/stores/out' => 'Counted in', '/floor/findings/14' => 'Add a photo'];
         foreach ($offers as $path => $words) {
             self::assertStringNotContainsString($words, $mika->go($path)->see('Fleet')->find('h1, [data-step]')->getText().$mika->text(), $path);
         }

@@ -88,7 +88,7 @@ final class ThreadTest extends TestCase
         self::$card = $this->scalar('select id from cards where visit_id = '.(int) self::$visit);
 
         $ines->press('Assign');
-        foreach (['T33' => 'has no rating on the 60F', 'T19' => 'has let lapse: engine', 'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first', 'T22' => 'does not hold the skill engine'] as $stamp => $why) {
+        foreach (['T33' => 'has no rating on the 60F', 'T19' => 'has let lapse the skill engine', 'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first', 'T22' => 'does not hold the skill engine'] as $stamp => $why) {
             self::assertStringContainsString($why, $ines->find("[data-person=\"{$stamp}\"]")->getText());
         }
         $ines->click('[data-person="T33"] button')->see('Pell Harrow has no rating on the 60F. Nobody was assigned.');

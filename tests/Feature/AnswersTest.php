@@ -47,7 +47,8 @@ final class AnswersTest extends WorldCase
         yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];
         yield 'bays' => ['/api/bays', 'bays', 10];
         yield 'phases' => ['/api/phases', 'phases?type=T9&phases=3', 12];
-        yield 'crew' => ['/api/crew', 'crew', 12];
+        yield 'crew' => ['/api/crew', 'crew', 18];
+        yield 'one person' => ['/api/people/{id}', 'people/2', 22];
         yield 'a shift' => ['/api/crew/shift', 'crew/shift', 24];
         yield 'floor' => ['/api/floor', 'floor', 18];
         yield 'one card' => ['/api/cards/{id}', 'cards/1', 43];
@@ -62,6 +63,7 @@ final class AnswersTest extends WorldCase
         yield 'library' => ['/api/library', 'library', 10];
         yield 'one manual' => ['/api/library/manuals/{code}', 'library/manuals/BM-R4', 16];
         yield 'stores' => ['/api/stores', 'stores', 19];
+        yield 'one part' => ['/api/parts/{number}', 'parts/JV-2914-02', 16];
         yield 'a recalled tool' => ['/api/tools/{code}', 'tools/CT-03', 14];
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Crew\Qualification;
+use App\Floor\Assignment;
 use App\Floor\Card;
 use App\Floor\Handover;
 use App\Floor\Presence;
@@ -142,6 +144,16 @@ final class FloorTest extends WorldCase
         $inspect('oda', ['covers' => $all, 'stamp' => 'T27', 'pin' => '2741'])->assertStatus(403);
         $inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])->assertOk()->assertJsonPath('next', 14);
         self::assertStringContainsString('not waiting', $this->said($inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])));
+        // What it looked at is taken back: the inspection falls with it, and cannot be taken back by itself.
+        self::assertStringContainsString('stands until something that it looked at is taken back', $this->said($this->work('oda', $gear, 13, 'reopen', ['note' => 'x'])));
+        self::assertSame([13], $this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.9.fallsWith'));
+        $this->work('oda', $gear, 10, 'reopen', ['note' => 'the gauge was not read at the end'])->assertOk()->assertJsonPath('steps.12.state', 'open');
+        self::assertSame(['inspect_again' => [13], 'step' => 10, 'why' => 'the gauge was not read at the end'], json_decode((string) DB::table('records')->where('what', 'step.taken_back')->value('data'), true));
+        $this->work('oda', $gear, 10, 'start')->assertOk();
+        self::assertStringContainsString('Step 10 comes first', $this->said($inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])));
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:21:40Z'));
+        $this->work('oda', $gear, 10, 'done')->assertOk();
+        $inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])->assertOk()->assertJsonPath('next', 14);
         $this->work('oda', $gear, 14, 'done')->assertOk();
         $this->work('oda', $gear, 15, 'done')->assertOk()->assertJsonPath('next', null);
 
@@ -239,6 +251,44 @@ final class FloorTest extends WorldCase
         self::assertEqualsCanonicalizing([$this->person('lio')->id, $this->person('stig')->id], $card->performers());
         // A supervisor stays while the trainee is on the card.
         self::assertStringContainsString('Take the trainee off first', $this->said($this->as('ines', 'POST', "cards/{$flaps->id}/assignments", ['person' => $this->person('stig')->id, 'role' => 'perform', 'remove' => true])));
+    }
+
+    /** @return iterable<string, array{string, string, string|null, string}> who loses what, until when, and why the other then cannot work */
+    public static function lapsed(): iterable
+    {
+        yield 'own authority' => ['stig', 'stig', 'perform', 'Stig Omdal has let lapse the authority to work cards'];
+        yield 'own rating' => ['stig', 'stig', 'T9', 'Stig Omdal has let lapse the T9 rating'];
+        yield 'own skill' => ['stig', 'stig', 'airframe', 'Stig Omdal has let lapse the skill airframe'];
+        yield 'the supervisor\'s, for a trainee' => ['lio', 'stig', 'perform', 'Lio Kest is a trainee, and Stig Omdal has let lapse the authority to work cards'];
+        yield 'a trainee alone' => ['lio', 'stig', null, 'Lio Kest is a trainee, and the supervisor is not on this card'];
+    }
+
+    #[DataProvider('lapsed')]
+    public function test_nobody_works_on_with_what_has_lapsed_since(string $who, string $loses, ?string $value, string $why): void
+    {
+        $flaps = $this->flaps();
+        $before = $flaps->version;
+        self::assertNull($this->as($who, 'GET', "cards/{$flaps->id}")->json('workWhy'));
+        $value === null
+            ? Assignment::where(['card_id' => $flaps->id, 'person_id' => $this->person($loses)->id])->delete()
+            : Qualification::where(['person_id' => $this->person($loses)->id, 'value' => $value])->update(['valid_until' => '2026-05-04']);
+        self::assertStringStartsWith($why, $this->said($this->work($who, $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])));
+        self::assertSame($before, $flaps->refresh()->version);
+        $view = $this->as($who, 'GET', "cards/{$flaps->id}");
+        self::assertSame(["{$why}.", false, true], [$view->json('workWhy'), in_array('work', $view->json('may'), true), in_array('hand', $view->json('may'), true)]);
+    }
+
+    public function test_any_one_skill_of_a_card_that_needs_several_is_enough_to_work_on_it(): void
+    {
+        $flaps = $this->flaps();
+        $flaps->update(['needs' => ['airframe' => 1, 'avionics' => 1]]);
+        $stig = $this->person('stig')->id;
+        Qualification::where(['person_id' => $stig, 'kind' => 'skill'])->update(['value' => 'avionics']);
+        self::assertNull($this->as('stig', 'GET', "cards/{$flaps->id}")->json('workWhy'));
+        self::assertSame([], array_column($this->as('ines', 'GET', "people/{$stig}")->json('lapses'), 'said'), 'and lacks nothing for it');
+        Qualification::where(['person_id' => $stig, 'kind' => 'skill'])->update(['valid_until' => '2026-05-04']);
+        self::assertStringContainsString('does not hold the skill airframe', (string) $this->as('stig', 'GET', "cards/{$flaps->id}")->json('workWhy'));
+        self::assertSame([$flaps->number], array_column($this->as('ines', 'GET', "people/{$stig}")->json('lapses.0.hits'), 'number'));
     }
 
     public function test_the_register_draws_what_is_fitted_and_names_what_takes_it_off(): void

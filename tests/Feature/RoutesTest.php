@@ -25,7 +25,7 @@ final class RoutesTest extends WorldCase
         $card = 'cards/{card}';
 
         return [
-            'GET me' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY, 'GET moment' => self::EVERYBODY, 'POST compute/due' => self::EVERYBODY,
+            'GET me' => self::EVERYBODY, 'POST me/secrets' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY, 'GET moment' => self::EVERYBODY, 'POST compute/due' => self::EVERYBODY,
             'GET fleet' => self::EVERYBODY, 'GET fleet/QA-VFA' => self::EVERYBODY,
             'GET fleet/QA-VFA/history' => self::EVERYBODY, 'GET due' => self::EVERYBODY, 'GET due.csv' => self::EVERYBODY, 'GET stagger' => self::EVERYBODY,
             'POST fleet/QA-VFA/flying' => ['ines'], 'POST flying/1/correct' => ['ines'], 'POST flying-programme' => ['ines'], 'POST sectors/1/cancel' => ['ines'],
@@ -39,7 +39,8 @@ final class RoutesTest extends WorldCase
             'GET visits/1/board' => self::EVERYBODY, 'POST visits/1/board/move' => ['ines'], 'GET visits/1/cards/1/slip' => self::EVERYBODY, 'GET visits/1/plan' => self::EVERYBODY, 'POST visits/1/plan' => ['ines'],
             'POST plan-runs/99/cancel' => ['ines'], 'GET visits/1/plan.csv' => self::EVERYBODY, 'GET visits/1/plan.ics' => self::EVERYBODY, 'GET visits/1/window' => self::EVERYBODY, 'POST visits/1/window' => ['ines'],
             'GET visits/1/progress' => self::EVERYBODY, 'POST findings/{finding}/card' => ['ines'],
-            'GET crew' => self::EVERYBODY, 'GET crew/shift' => self::EVERYBODY, 'POST crew/shift/propose' => ['ines'], 'POST crew/shift' => ['ines'], 'POST crew/2/days' => ['ines'], 'GET floor' => self::EVERYBODY, "GET {$card}" => self::EVERYBODY,
+            'GET crew' => self::EVERYBODY, 'GET crew/shift' => self::EVERYBODY, 'POST crew/shift/propose' => ['ines'], 'POST crew/shift' => ['ines'], 'POST crew/2/days' => ['ines'], 'POST people' => ['ines'], 'GET people/2' => self::EVERYBODY, 'POST people/2' => ['ines'], 'POST people/2/held' => ['ines'], 'POST people/2/secrets' => ['ines'],
+            'GET floor' => self::EVERYBODY, "GET {$card}" => self::EVERYBODY,
             "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY, "POST {$card}/sign" => ['oda'],
             "POST {$card}/inspect" => ['runa', 'tor'], "POST {$card}/steps/3/inspect" => ['runa', 'tor'], "POST {$card}/hand-over" => ['oda'], "POST {$card}/take-over" => ['oda'], "POST {$card}/clear" => ['ines', 'oda', 'runa', 'tor'], "POST {$card}/loans" => ['oda'],
             'GET findings/{finding}' => self::EVERYBODY, 'POST findings/{finding}/photos' => ['ines', 'oda', 'runa', 'tor'], 'GET photos/99' => self::EVERYBODY, 'GET registers' => self::EVERYBODY, 'GET registers/QA-VFA' => self::EVERYBODY,
@@ -50,7 +51,8 @@ final class RoutesTest extends WorldCase
             'GET release' => self::EVERYBODY, 'GET release/1' => self::EVERYBODY, 'POST release/1' => ['tor'],
             'GET release/{released}/certificate.pdf' => self::EVERYBODY, 'GET release/1/cards.pdf' => self::EVERYBODY,
             'GET library' => self::EVERYBODY, 'GET library/programmes/60F' => self::EVERYBODY, 'GET library/programmes/60F/file.json' => self::EVERYBODY, 'POST library/imports' => ['ines'], 'POST library/imports/99/apply' => ['ines'],
-            'GET stores' => self::EVERYBODY,
+            'GET stores' => self::EVERYBODY, 'POST parts' => ['ines'], 'GET parts/JV-3242-11' => self::EVERYBODY, 'POST parts/JV-3242-11' => ['ines'], 'POST parts/JV-3242-11/goods' => ['ines'], 'POST parts/JV-3242-11/orders' => ['ines'],
+            'POST part-orders/99/cancel' => ['ines'], 'POST part-batches/1/moves' => ['ines'],
         ];
     }
 
@@ -82,7 +84,7 @@ final class RoutesTest extends WorldCase
 
     public function test_the_table_and_the_description_name_every_route(): void
     {
-        $pattern = static fn(string $path): string => (string) preg_replace(['/\?.*/', '/\{\w+\}|QA-VFA|60F|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|BM-R4|CT-03/'], ['', '*'], $path);
+        $pattern = static fn(string $path): string => (string) preg_replace(['/\?.*/', '/\{\w+\}|QA-VFA|60F|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|BM-R4|CT-03/'], ['', '*'], $path);
         $routes = array_filter(app('router')->getRoutes()->getRoutes(), static fn(Route $r): bool => str_starts_with($r->uri(), 'api/'));
         $table = collect(array_keys(self::table()))->map(static fn(string $r): string => $pattern($r))->push('POST sign-in');
         Artisan::call('jorvel:openapi');

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Floor\Card;
+use App\Stores\Goods;
 use App\Stores\Part;
+use App\Stores\PartBatch;
 use App\Stores\Recheck;
 use App\Stores\ToolLoan;
 use App\Stores\ToolRecall;
 use App\Visits\Visit;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 
 /** Tools checked, lent and recalled; parts in the store. */
 final class StoresTest extends WorldCase
@@ -122,10 +125,67 @@ final class StoresTest extends WorldCase
         self::assertStringContainsString('3 pieces short, and too few ordered', $room()['partsSentence']);
         $part->orders()->update(['quantity' => 3]);
         self::assertStringStartsWith('JV-2914-02 Accumulator valve seal: batch B2914-A is past its shelf life.', $room()['partsSentence']);
-        DB::table('part_batches')->where('batch', 'B2914-A')->delete();
+        DB::table('part_batches')->where('batch', 'B2914-A')->update(['quantity' => 0]);
         self::assertSame('Every reserved part is here or on its way, and no shelf life is over.', $room()['partsSentence']);
         ToolLoan::query()->update(['in_at' => '2026-05-05T12:30:00Z']);
         DB::table('tools')->update(['state' => 'in', 'cal_due' => '2027-01-01']);
         self::assertSame(['Everything is in: no tool, no rag is out.', 'Every tool may be used.'], [$room()['outSentence'], $room()['sentence']]);
+    }
+
+    public function test_goods_come_in_by_their_order_and_end_a_shortage(): void
+    {
+        $part = fn(): array => $this->as('mika', 'GET', 'parts/JV-3242-11')->assertOk()->json();
+        self::assertSame('JV-3242-11 Brake packing: 2 pieces short until the order comes.', $part()['sentence']);
+        $order = $part()['orders'][0]['id'];
+        $take = fn(array $body) => $this->as('ines', 'POST', 'parts/JV-3242-11/goods', ['batch' => 'B3242-B', 'quantity' => 3, 'expires' => '2028-01-31', 'paper' => 'delivery note 4300', ...$body]);
+        $take(['order' => $order])->assertOk()->assertJsonPath('orders.0.quantity', 5)->assertJsonPath('part.stock', 5);
+        self::assertSame('JV-3242-11 Brake packing: enough for what is reserved.', $part()['sentence']);
+        $take(['order' => $order, 'quantity' => 6])->assertOk()->assertJsonPath('orders', [])->assertJsonPath('part.stock', 11);
+        self::assertSame([[6, 9, 'delivery note 4300'], [3, 3, 'delivery note 4300'], [2, 2, 'delivery note 4100']], array_map(static fn(array $m): array => [$m['quantity'], $m['left'], $m['paper']], $part()['moves']));
+        $why = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
+        self::assertStringContainsString('ran out on 2026-05-04', $why($take(['expires' => '2026-05-04'])));
+        self::assertStringContainsString('with a shelf life until 2028-01-31', $why($take(['expires' => null])));
+        self::assertStringContainsString('Batch B2914-A is JV-2914-02', $why($take(['batch' => 'B2914-A'])));
+        $take(['quantity' => 0])->assertStatus(422);
+        $take(['paper' => ''])->assertStatus(422);
+        self::assertSame(11, $part()['part']['stock'], 'nothing was taken in by what was refused');
+    }
+
+    public function test_every_piece_of_a_batch_is_accounted_for(): void
+    {
+        $batch = PartBatch::firstWhere('batch', 'B2914-B');
+        $move = fn(string $do, int $quantity, string $why = 'why') => $this->as('ines', 'POST', "part-batches/{$batch->id}/moves", ['do' => $do, 'quantity' => $quantity, 'why' => $why]);
+        $said = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
+        self::assertStringContainsString('Nothing of batch B2914-B left the store', $said($move('back', 1)));
+        app(Goods::class)->take($this->person('oda'), $batch, 2, 'card 001-01, step 3');
+        self::assertStringContainsString('Only 2 of batch B2914-B', $said($move('back', 3)));
+        $move('back', 1, 'one too many was taken')->assertOk()->assertJsonPath('batches.1.quantity', 3)->assertJsonPath('batches.1.taken', 1);
+        self::assertStringContainsString('holds 3', $said($move('scrapped', 4)));
+        $move('scrapped', 1, 'dropped')->assertOk()->assertJsonPath('batches.1.quantity', 2);
+        self::assertStringContainsString('holds 2 already', $said($move('counted', 2)));
+        self::assertStringContainsString('how many pieces', $said($move('scrapped', 0)));
+        $move('counted', 0, 'none on the shelf')->assertOk()->assertJsonPath('batches.1.why', 'none left');
+        $sums = DB::table('part_moves')->selectRaw('batch_id, sum(quantity) as n')->groupBy('batch_id')->pluck('n', 'batch_id')->all();
+        foreach (PartBatch::all() as $b) {
+            self::assertSame($b->quantity, (int) $sums[$b->id], "what moved of {$b->batch} is what lies there");
+        }
+        $this->expectExceptionMessage('a move of the store stands');
+        DB::table('part_moves')->where('batch_id', $batch->id)->update(['quantity' => 1]);
+    }
+
+    public function test_part_numbers_and_orders(): void
+    {
+        $new = ['number' => 'JV-7777-01', 'title' => 'Test seal', 'place' => 'shelf 3', 'one_time' => true, 'effectivity' => ['K1']];
+        $this->as('ines', 'POST', 'parts', $new)->assertOk()->assertJsonPath('sentence', 'JV-7777-01 Test seal: enough for what is reserved.');
+        $said = fn(string $path, array $body): string => (string) $this->as('ines', 'POST', $path, $body)->assertStatus(422)->json('message');
+        self::assertStringContainsString('is in the store already', $said('parts', $new));
+        self::assertStringContainsString('No aircraft has the effectivity ZZ', $said('parts', [...$new, 'number' => 'JV-7777-02', 'effectivity' => ['K1', 'ZZ']]));
+        self::assertStringContainsString('capital letters', $said('parts', [...$new, 'number' => 'jv 1']));
+        $this->as('ines', 'POST', 'parts/JV-7777-01', [...$new, 'title' => 'Seal', 'effectivity' => null])->assertOk()->assertJsonPath('part.title', 'Seal')->assertJsonPath('part.effectivity', null);
+        self::assertStringContainsString('is past', $said('parts/JV-0512-20/orders', ['quantity' => 2, 'expected' => '2026-05-04']));
+        $ordered = $this->as('ines', 'POST', 'parts/JV-0512-20/orders', ['quantity' => 2, 'expected' => '2026-05-09'])->assertOk();
+        self::assertSame('JV-0512-20', $ordered->json('part.number'));
+        self::assertStringContainsString('until the order comes', $ordered->json('sentence'));
+        self::assertStringContainsString('none ordered', $this->as('ines', 'POST', "part-orders/{$ordered->json('orders.0.id')}/cancel")->assertOk()->json('sentence'));
     }
 }

@@ -44,6 +44,7 @@ final readonly class CardView
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
         #[OA\Property] public ?string $inspectWhy,
+        #[OA\Property] public ?string $workWhy,
         /** @var list<PresenceView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: PresenceView::class))] public array $there,
         #[OA\Property(ref: HandoverView::class, nullable: true)] public ?HandoverView $handover,

@@ -11,6 +11,7 @@ use App\Shared\Clock;
 use App\Shared\Refused;
 use App\Stores\CardPart;
 use App\Stores\FittedPart;
+use App\Stores\Goods;
 use App\Stores\Part;
 use App\Stores\PartBatch;
 use Jorvel\Core\Shared\Day;
@@ -19,7 +20,7 @@ use Jorvel\Core\Stores\PartFit;
 /** A part goes on: the right one for this tail, within its shelf life, and never a seal twice. */
 final readonly class FitPart implements StepKind
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private Goods $goods) {}
 
     public function answers(): array
     {
@@ -38,7 +39,7 @@ final readonly class FitPart implements StepKind
             throw Refused::because(implode(' ', array_map(fn(string $code): string => $this->said($code, $part, $batch, $step), $refused)).' Nothing was fitted.');
         }
         if ($batch !== null) {
-            $batch->update(['quantity' => $batch->quantity - $spec['quantity']]);
+            $this->goods->take($by, $batch, (int) $spec['quantity'], "card {$step->card->number}, step {$step->no}");
             CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->where('quantity', '<=', $spec['quantity'])->delete();
             CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->decrement('quantity', $spec['quantity']);
         }

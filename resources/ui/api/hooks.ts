@@ -119,8 +119,18 @@ export const useToolRoom = (code: string) =>
         queryKey: ['stores', code],
         queryFn: () => take(api.GET('/api/tools/{code}', { params: { path: { code } } })),
     });
+export const usePart = (number: string) =>
+    useQuery<Schemas['PartRoom'], Failure>({
+        queryKey: ['stores', 'part', number],
+        queryFn: () => take(api.GET('/api/parts/{number}', { params: { path: { number } } })),
+    });
 export const useBench = () => useQuery<Schemas['BenchView'], Failure>({ queryKey: ['bench'], queryFn: () => take(api.GET('/api/bench')) });
 export const useCrew = () => useQuery<Schemas['CrewView'], Failure>({ queryKey: ['crew'], queryFn: () => take(api.GET('/api/crew')) });
+export const usePerson = (id: number) =>
+    useQuery<Schemas['PersonRoom'], Failure>({
+        queryKey: ['crew', id],
+        queryFn: () => take(api.GET('/api/people/{id}', { params: { path: { id } } })),
+    });
 export const useDeferrals = () =>
     useQuery<Schemas['DeferralsView'], Failure>({ queryKey: ['deferrals'], queryFn: () => take(api.GET('/api/deferrals')) });
 export const useReleases = () =>

@@ -187,7 +187,7 @@ describe('a shift', () => {
             slot('a', { person: 1 }),
             slot('b'),
             slot('c', { role: 'duplicate', skill: null, candidates: [{ person: 2, why: 'is a trainee' }] }),
-            slot('d', { person: 1, conflict: 'has let lapse: 60F' }),
+            slot('d', { person: 1, conflict: 'has let lapse the 60F rating' }),
         ],
         people,
         bases: ['Skarnholm'],
@@ -200,7 +200,7 @@ describe('a shift', () => {
         expect(words).toContain('Oda Fenn T1');
         expect(words).toContain('open; 1 could take it');
         expect(words).toContain('nobody can Ivo Sand : is a trainee');
-        expect(words).toContain('has let lapse: 60F');
+        expect(words).toContain('has let lapse the 60F rating');
         expect(words).toContain('4 of 8 h');
         expect(words).toContain('9 h given');
         expect(words).toContain('Ivo Sand (trainee)');

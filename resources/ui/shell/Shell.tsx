@@ -1,15 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
-import { NavLink, useLocation, useNavigate } from 'react-router';
+import { NavLink, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { api, take } from '../api/client';
 import { useMe, useMoment } from '../api/hooks';
 import { useSendWaiting } from '../api/useQueue';
+import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
 import { Loading } from '../parts/Page';
 import { rooms } from './rooms';
 import { SignIn } from './SignIn';
 import { WaitingHere } from './WaitingHere';
 
+const OwnSecrets = lazy(async () => ({ default: (await import('./OwnSecrets')).OwnSecrets }));
 const Go = lazy(async () => ({ default: (await import('./Go')).Go }));
 
 const typing = (t: EventTarget | null): boolean =>
@@ -21,8 +23,10 @@ export function Shell({ children }: { children: ReactNode }) {
     const client = useQueryClient();
     const navigate = useNavigate();
     const place = useLocation();
+    const how = useNavigationType();
     const [go, setGo] = useState(false);
     const [help, setHelp] = useState(false);
+    const [secrets, setSecrets] = useState(false);
     const [wasIn, setWasIn] = useState(false);
     const [night, setNight] = useState(() => localStorage.getItem('jorvel.theme') === 'night');
     const signedIn = me.data !== undefined && !me.error;
@@ -40,6 +44,13 @@ export function Shell({ children }: { children: ReactNode }) {
     useEffect(() => {
         const room = rooms.find((r) => place.pathname.startsWith(r.path));
         document.title = room ? `${room.name} · Jorvel` : 'Jorvel';
+    }, [place.pathname]);
+    // A page is read from its top, unless one goes back to where one was.
+    // biome-ignore lint/correctness/useExhaustiveDependencies: only a new path begins a new page
+    useEffect(() => {
+        if (how === 'PUSH') {
+            window.scrollTo(0, 0);
+        }
     }, [place.pathname]);
     useEffect(() => {
         let chord = false;
@@ -85,9 +96,23 @@ export function Shell({ children }: { children: ReactNode }) {
                 night={night}
                 onNight={() => setNight((v) => !v)}
                 onHelp={() => setHelp(true)}
+                onSecrets={() => setSecrets(true)}
                 onOut={() => void signOut()}
             />
             {me.data && <WaitingHere who={me.data.id} />}
+            {me.data && !me.data.ownPin && (
+                <div className="noprint flex flex-wrap items-center gap-3 border-b border-rule bg-ochre-wash px-6 py-2" role="status">
+                    Your PIN was given to you by somebody else, and signs nothing until you choose your own.
+                    <Button className="min-h-12" onClick={() => setSecrets(true)}>
+                        Choose my PIN
+                    </Button>
+                </div>
+            )}
+            {secrets && (
+                <Suspense>
+                    <OwnSecrets onClose={() => setSecrets(false)} />
+                </Suspense>
+            )}
             <div className="flex">
                 <Rooms />
                 {children}
@@ -98,6 +123,7 @@ export function Shell({ children }: { children: ReactNode }) {
                         onClose={() => setGo(false)}
                         actions={[
                             { name: night ? 'Day theme' : 'Night theme', run: () => setNight((v) => !v) },
+                            { name: 'My password and PIN', run: () => setSecrets(true) },
                             { name: 'Sign out', run: () => void signOut() },
                         ]}
                     />
@@ -134,6 +160,7 @@ function TopLine({
     night,
     onNight,
     onHelp,
+    onSecrets,
     onOut,
 }: {
     name: string;
@@ -142,6 +169,7 @@ function TopLine({
     night: boolean;
     onNight: () => void;
     onHelp: () => void;
+    onSecrets: () => void;
     onOut: () => void;
 }) {
     const moment = useMoment().data;
@@ -185,6 +213,7 @@ function TopLine({
                         [
                             [night ? 'Day theme' : 'Night theme', onNight],
                             ['Shortcuts', onHelp],
+                            ['My password and PIN', onSecrets],
                             ['Sign out', onOut],
                         ] as const
                     ).map(([label, run]) => (

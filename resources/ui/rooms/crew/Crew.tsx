@@ -1,14 +1,15 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Schemas, take } from '../../api/client';
-import { useCrew, useSend } from '../../api/hooks';
+import type { Schemas } from '../../api/client';
+import { useCrew } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
-import { Field } from '../../parts/Field';
-import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { Page, Section, Wait } from '../../parts/Page';
 import { Glyph, stateColour } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
-import { Choice, Tabs } from '../../parts/Tabs';
+import { Tabs } from '../../parts/Tabs';
+import { Days } from './Days';
+import { EnterPerson } from './EnterPerson';
+import { Lapses } from './Lapses';
 import { crewTabs } from './tabs';
 
 type Person = Schemas['PersonView'];
@@ -22,7 +23,9 @@ const columns = (onDays: ((p: Person) => void) | null): Column<Person>[] => [
         accessorKey: 'name',
         cell: ({ row }) => (
             <>
-                <b>{row.original.name}</b>
+                <Link className="font-semibold underline underline-offset-4" to={`/crew/people/${row.original.id}`}>
+                    {row.original.name}
+                </Link>
                 {row.original.trainee && <span className="block text-sm text-soft">trainee under {row.original.supervisor}</span>}
             </>
         ),
@@ -81,10 +84,15 @@ const columns = (onDays: ((p: Person) => void) | null): Column<Person>[] => [
 /** Who is there, what they hold, and which planned cards a lapse hits. */
 export function Crew() {
     const [days, setDays] = useState<Person | null>(null);
+    const [entering, setEntering] = useState(false);
     return (
         <Wait query={useCrew()}>
             {(room) => (
-                <Page over={<Tabs label="Crew" tabs={crewTabs} />} sentence={room.sentence}>
+                <Page
+                    over={<Tabs label="Crew" tabs={crewTabs} />}
+                    sentence={room.sentence}
+                    actions={room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter somebody</Button>}
+                >
                     {room.lapses.length > 0 && <Lapses lapses={room.lapses} />}
                     <Section title="People">
                         <Table
@@ -94,116 +102,10 @@ export function Crew() {
                             empty="Nobody yet. People appear here with what they may do."
                         />
                     </Section>
-                    {days && <Days person={days} shifts={room.shifts} onClose={() => setDays(null)} />}
+                    {days && <Days person={days} shifts={room.choices.shifts} onClose={() => setDays(null)} />}
+                    {entering && <EnterPerson choices={room.choices} onClose={() => setEntering(false)} />}
                 </Page>
             )}
         </Wait>
-    );
-}
-
-/** What lapses, as fuses that shorten, and the cards that each would stop. */
-function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
-    return (
-        <ul className="divide-y divide-rule/70 border-y border-rule">
-            {lapses.map((l) => (
-                <li
-                    key={`${l.personId}${l.kind}${l.value}`}
-                    className="grid grid-cols-[1.4rem_minmax(0,20rem)_14rem_minmax(0,1fr)] items-center gap-3 py-2 max-[1000px]:grid-cols-[1.4rem_1fr]"
-                >
-                    <Glyph state={l.state} />
-                    <span>
-                        <b>{l.name}</b> <span className="block text-sm text-soft">{l.said}</span>
-                    </span>
-                    <svg viewBox="0 0 246 22" className="w-full" role="img" aria-label={`${Math.max(0, l.days)} of 60 days left`}>
-                        <line x1="0" x2="180" y1="11" y2="11" className="stroke-rule" strokeWidth="2" />
-                        <line
-                            x1="0"
-                            x2={Math.max(0, Math.min(60, l.days)) * 3}
-                            y1="11"
-                            y2="11"
-                            stroke="currentColor"
-                            strokeWidth="7"
-                            className={stateColour(l.state)}
-                        />
-                        <text x="188" y="16" className="fill-ink font-mono text-[13px]">
-                            {l.days < 0 ? 'lapsed' : `${l.days} d`}
-                        </text>
-                    </svg>
-                    <span className="text-sm">
-                        {l.hits.length === 0 ? (
-                            <span className="text-soft">no planned card hit</span>
-                        ) : (
-                            l.hits.map((h) => (
-                                <Link
-                                    key={h.cardId + h.role}
-                                    to={`/floor/${h.cardId}`}
-                                    className="block w-fit py-1 underline underline-offset-4"
-                                >
-                                    {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'} on {h.on}
-                                </Link>
-                            ))
-                        )}
-                    </span>
-                </li>
-            ))}
-        </ul>
-    );
-}
-
-/** Leave, another shift, or the usual week again. */
-function Days({ person, shifts, onClose }: { person: Person; shifts: string[]; onClose: () => void }) {
-    const [from, setFrom] = useState('');
-    const [until, setUntil] = useState('');
-    const [what, setWhat] = useState<'away' | 'shift' | 'clear'>('away');
-    const [shift, setShift] = useState(shifts.find((s) => s !== person.shift) ?? '');
-    const [why, setWhy] = useState('leave');
-    const send = useSend(
-        (body: { from: string; until: string; do: 'away' | 'shift' | 'clear'; shift?: string; why?: string }, headers) =>
-            take(api.POST('/api/crew/{id}/days', { params: { path: { id: person.id } }, body, headers })),
-        onClose,
-    );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ from, until: until || from, do: what, ...(what === 'clear' ? {} : { why }), ...(what === 'shift' ? { shift } : {}) });
-    };
-    return (
-        <Dialog open onClose={onClose} title={`Days of ${person.name}`}>
-            <form onSubmit={submit} className="space-y-4">
-                <Choice
-                    label="What"
-                    options={[
-                        { value: 'away', name: 'away' },
-                        { value: 'shift', name: 'another shift' },
-                        { value: 'clear', name: 'the usual week again' },
-                    ]}
-                    value={what}
-                    onChange={setWhat}
-                />
-                <div className="grid grid-cols-2 gap-3">
-                    <Field label="From" name="from" type="date" value={from} onChange={(e) => setFrom(e.target.value)} />
-                    <Field label="Until" name="until" type="date" value={until} onChange={(e) => setUntil(e.target.value)} />
-                </div>
-                {what === 'shift' && (
-                    <label className="block">
-                        <span className="mb-1 block font-semibold">Shift</span>
-                        <select
-                            name="shift"
-                            value={shift}
-                            onChange={(e) => setShift(e.target.value)}
-                            className="h-12 w-full rounded-lg border-2 border-soft bg-sheet px-3"
-                        >
-                            {shifts.map((s) => (
-                                <option key={s}>{s}</option>
-                            ))}
-                        </select>
-                    </label>
-                )}
-                {what !== 'clear' && <Field label="Why" name="why" value={why} onChange={(e) => setWhy(e.target.value)} />}
-                <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || from === '' || (what !== 'clear' && why === '')}>
-                    Enter
-                </Button>
-            </form>
-        </Dialog>
     );
 }

@@ -61,6 +61,11 @@ function CardOf({ card }: { card: CardData }) {
                     <span>{step ? `Step ${step.no} of ${card.steps.length}` : `${card.steps.length} steps`}</span>
                     <span className="truncate">{card.people.length > 0 ? card.people.join(', ') : 'nobody is assigned'}</span>
                 </p>
+                {card.workWhy && (
+                    <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash px-3 py-2" role="alert" data-testid="work-why">
+                        <State state="stop" word="Not you, today" />: you cannot work this card. {card.workWhy}
+                    </p>
+                )}
                 {conflict && (
                     <div
                         className="mt-3 flex items-start gap-4 rounded-lg border-2 border-ochre bg-ochre-wash p-3"
@@ -160,7 +165,7 @@ function Steps({
                     );
                 })}
             </ol>
-            {card.may.includes('work') && (card.state === 'open' || card.state === 'in_work') && <Handing card={card} onHand={onHand} />}
+            {card.may.includes('hand') && (card.state === 'open' || card.state === 'in_work') && <Handing card={card} onHand={onHand} />}
         </aside>
     );
 }

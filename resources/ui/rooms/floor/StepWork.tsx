@@ -71,7 +71,7 @@ export function StepWork(props: StepProps) {
         if (!may) {
             return (
                 <p className="mt-4 text-soft">
-                    {card.held
+                    {card.held || card.workWhy
                         ? ''
                         : card.state === 'signed' || card.state === 'closed'
                           ? 'The card is signed.'

@@ -21,6 +21,7 @@ const step = (kind: string, spec: Record<string, unknown>, more: Partial<Step> =
     held: null,
     acts: null,
     holds: [],
+    fallsWith: [],
     startedAt: null,
     heldFor: null,
     result: {},

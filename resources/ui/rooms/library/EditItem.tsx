@@ -1,8 +1,9 @@
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
+import { Pick } from '../../parts/Pick';
 import { ImportPreview } from './ImportPreview';
 import { blank, type Item, type Limit, limitUnits, numbers } from './item';
 
@@ -122,23 +123,6 @@ export function EditItem({ programme, row, onClose }: Props) {
                 </Button>
             </div>
         </Dialog>
-    );
-}
-
-type PickProps = { label: string; value: string; onChange: (v: string) => void; className?: string; children: ReactNode };
-
-function Pick({ label, value, onChange, className = '', children }: PickProps) {
-    return (
-        <label className={`font-semibold ${className}`}>
-            {label}
-            <select
-                className="mt-1 block h-10 w-full rounded-lg border-2 border-soft bg-sheet px-2 font-normal"
-                value={value}
-                onChange={(e) => onChange(e.target.value)}
-            >
-                {children}
-            </select>
-        </label>
     );
 }
 

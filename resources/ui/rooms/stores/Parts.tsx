@@ -1,9 +1,13 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useStores } from '../../api/hooks';
+import { Button } from '../../parts/Button';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { Tabs } from '../../parts/Tabs';
+import { PartForm } from './PartForm';
 import { storeTabs } from './tabs';
 
 const columns: Column<Schemas['StorePart']>[] = [
@@ -22,7 +26,14 @@ const columns: Column<Schemas['StorePart']>[] = [
         id: 'number',
         header: 'Part',
         accessorKey: 'number',
-        cell: ({ row }) => <b className="font-mono whitespace-nowrap">{row.original.number}</b>,
+        cell: ({ row }) => (
+            <Link
+                className="py-1 font-mono font-bold whitespace-nowrap underline underline-offset-4"
+                to={`/stores/parts/${row.original.number}`}
+            >
+                {row.original.number}
+            </Link>
+        ),
     },
     {
         id: 'title',
@@ -74,10 +85,16 @@ const columns: Column<Schemas['StorePart']>[] = [
 
 /** Parts: what is short, what runs out, what is reserved for which card. */
 export function Parts() {
+    const [entering, setEntering] = useState(false);
     return (
         <Wait query={useStores()}>
             {(room) => (
-                <Page over={<Tabs label="Stores" tabs={storeTabs} />} sentence={room.partsSentence}>
+                <Page
+                    over={<Tabs label="Stores" tabs={storeTabs} />}
+                    sentence={room.partsSentence}
+                    actions={room.may.includes('parts') && <Button onClick={() => setEntering(true)}>Enter a part number</Button>}
+                >
+                    {entering && <PartForm part={null} onClose={() => setEntering(false)} />}
                     <Table name="parts" rows={room.parts} columns={columns} empty="No part yet." />
                 </Page>
             )}

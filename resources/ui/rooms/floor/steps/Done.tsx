@@ -53,6 +53,17 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
             {step.readings.length > 0 && step.kind !== 'rig' && <Limits spec={step.spec} />}
             {may && !step.kind.startsWith('safing') && step.kind !== 'inspection' && (
                 <div className="mt-5">
+                    {asking && step.fallsWith.length > 0 && (
+                        <p className="mb-2">
+                            <State state="watch" word="Inspected since" />: with this step the independent inspection of step{' '}
+                            {step.fallsWith.join(', ')} falls, and is done again.
+                        </p>
+                    )}
+                    {asking && step.kind === 'part' && (
+                        <p className="mb-2 text-soft">
+                            What was taken does not go back into its batch; if it comes back unused, Stores enters it.
+                        </p>
+                    )}
                     {asking ? (
                         <form
                             className="flex max-w-xl gap-2"

@@ -1,0 +1,74 @@
+import { type FormEvent, useState } from 'react';
+import { api, type Schemas, take } from '../../api/client';
+import { useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
+import { Field } from '../../parts/Field';
+import { Trouble } from '../../parts/Page';
+
+export type Given = { password: string; pin: string };
+
+type FirstProps = { login?: string; onLogin?: (v: string) => void; given: Given; onGiven: (g: Given) => void };
+
+/** What somebody begins with; they choose their own PIN before it signs anything. */
+export function FirstSecrets({ login, onLogin, given, onGiven }: FirstProps) {
+    return (
+        <fieldset className="rounded-lg border border-rule p-4">
+            <legend className="px-1 font-semibold">To begin with</legend>
+            <div className={`grid gap-4 ${onLogin ? 'grid-cols-3' : 'grid-cols-2'}`}>
+                {onLogin && (
+                    <Field
+                        label="Signs in as"
+                        name="login"
+                        autoComplete="off"
+                        value={login ?? ''}
+                        onChange={(e) => onLogin(e.target.value)}
+                    />
+                )}
+                <Field
+                    label="Password"
+                    name="password"
+                    autoComplete="off"
+                    value={given.password}
+                    onChange={(e) => onGiven({ ...given, password: e.target.value })}
+                />
+                <Field
+                    label="PIN"
+                    name="pin"
+                    inputMode="numeric"
+                    autoComplete="off"
+                    value={given.pin}
+                    onChange={(e) => onGiven({ ...given, pin: e.target.value })}
+                />
+            </div>
+            <p className="mt-2 text-sm text-soft">
+                This PIN signs nothing: they choose one that only they know, under their name at the top, before their first signature.
+            </p>
+        </fieldset>
+    );
+}
+
+/** A new password and PIN, for somebody who has lost theirs. */
+export function GiveSecrets({ person, onClose }: { person: Schemas['PersonView']; onClose: () => void }) {
+    const [given, setGiven] = useState<Given>({ password: '', pin: '' });
+    const send = useSend(
+        (body: Given, headers) => take(api.POST('/api/people/{id}/secrets', { params: { path: { id: person.id } }, body, headers })),
+        onClose,
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        send.mutate(given);
+    };
+    return (
+        <Dialog open onClose={onClose} title={`A new password and PIN for ${person.name}`}>
+            <form onSubmit={submit} className="space-y-4">
+                <FirstSecrets given={given} onGiven={setGiven} />
+                <p className="text-soft">Wherever they are signed in now ends. What they signed stands.</p>
+                <Trouble error={send.error} />
+                <Button kind="main" big type="submit" disabled={send.isPending || given.password === '' || given.pin === ''}>
+                    Give them
+                </Button>
+            </form>
+        </Dialog>
+    );
+}
