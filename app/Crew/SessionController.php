@@ -36,7 +36,7 @@ final class SessionController
         $person = Auth::user();
         assert($person instanceof Person);
         if ($person->goneOn($clock->today())) {
-            Auth::logout();
+            Auth::guard('web')->logout();
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
         $request->session()->regenerate();
@@ -63,7 +63,7 @@ final class SessionController
     public function destroy(Request $request): JsonResponse
     {
         if ($request->hasSession()) {
-            Auth::logout();
+            Auth::guard('web')->logout();
             $request->session()->invalidate();
             $request->session()->regenerateToken();
         }

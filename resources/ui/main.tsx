@@ -3,6 +3,7 @@ import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Failure } from './api/client';
+import { keepReading } from './api/kept';
 import { Loading } from './parts/Page';
 import { Shell } from './shell/Shell';
 import './app.css';
@@ -61,6 +62,12 @@ const client: QueryClient = new QueryClient({
         },
     }),
 });
+
+keepReading(client);
+if (import.meta.env.PROD && 'serviceWorker' in navigator) {
+    // After the page itself, so that it slows nothing down.
+    window.addEventListener('load', () => void navigator.serviceWorker.register('/worker.js'));
+}
 
 createRoot(document.getElementById('app') as HTMLElement).render(
     <StrictMode>

@@ -13,7 +13,7 @@ use RuntimeException;
 /** A served copy of the application with a database of its own, and browsers to look at it with; ends all it started. */
 final class Stage
 {
-    /** @var list<resource> */
+    /** @var array<string, resource> by name */
     private array $processes = [];
 
     /** @var list<RemoteWebDriver> */
@@ -37,13 +37,35 @@ final class Stage
             copy($world, "{$folder}/jorvel.sqlite");
         }
         $root = dirname(__DIR__, 2);
-        $stage->start([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:{$port}", '-t', "{$root}/public", "{$root}/server.php"], 'server');
+        $stage->serve();
         $stage->start([PHP_BINARY, "{$root}/artisan", 'queue:work', '--sleep=0.2', '--tries=3'], 'worker');
         $stage->start(['chromedriver', "--port={$driverPort}"], 'driver');
-        $stage->wait($port);
         $stage->wait($driverPort);
 
         return $stage;
+    }
+
+    private function serve(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $this->start([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', substr($this->url, 7), '-t', "{$root}/public", "{$root}/server.php"], 'server');
+        $this->wait((int) parse_url($this->url, PHP_URL_PORT));
+    }
+
+    /** Nothing reaches the server from now on: it is not there. */
+    public function cut(): void
+    {
+        posix_kill(-proc_get_status($this->processes['server'])['pid'], SIGKILL);
+        proc_close($this->processes['server']);
+        unset($this->processes['server']);
+    }
+
+    /** It is there again, with what it had; nothing happens when it never went. */
+    public function restore(): void
+    {
+        if (! isset($this->processes['server'])) {
+            $this->serve();
+        }
     }
 
     public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
@@ -105,7 +127,7 @@ final class Stage
     {
         $log = ['file', "{$this->folder}/{$name}.log", 'a'];
         $process = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, null, $this->environment());
-        $this->processes[] = $process !== false ? $process : throw new RuntimeException("{$command[0]} could not be started");
+        $this->processes[$name] = $process !== false ? $process : throw new RuntimeException("{$command[0]} could not be started");
     }
 
     /** @return array<string, string> */

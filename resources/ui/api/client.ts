@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { answered } from './connection';
 import type { components, paths } from './generated/schema';
 
 export type Schemas = components['schemas'];
@@ -41,11 +42,13 @@ export async function take<T>(promise: Promise<Answer<T>>): Promise<T> {
     try {
         answer = await promise;
     } catch {
+        answered(false);
         throw new Failure(
             0,
             'No connection. What you entered is still here and nothing confirmed was lost; send it again when the connection is back.',
         );
     }
+    answered(true);
     if (answer.response.ok && answer.data !== undefined) {
         return answer.data;
     }

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, type Failure, type Schemas, take } from './client';
+import { useConnected } from './connection';
 
 export const useMe = () =>
     useQuery<Schemas['Me'], Failure>({
@@ -9,8 +10,15 @@ export const useMe = () =>
         retry: false,
         staleTime: Number.POSITIVE_INFINITY,
     });
-export const useMoment = () =>
-    useQuery<Schemas['Moment'], Failure>({ queryKey: ['moment'], queryFn: () => take(api.GET('/api/moment')), refetchInterval: 60_000 });
+export function useMoment() {
+    // Asked more often while nothing answers, so that it is seen soon when something does.
+    const connected = useConnected();
+    return useQuery<Schemas['Moment'], Failure>({
+        queryKey: ['moment'],
+        queryFn: () => take(api.GET('/api/moment')),
+        refetchInterval: connected ? 60_000 : 4_000,
+    });
+}
 export const useFleet = () => useQuery<Schemas['FleetView'], Failure>({ queryKey: ['fleet'], queryFn: () => take(api.GET('/api/fleet')) });
 export const useAircraft = (mark: string) =>
     useQuery<Schemas['AircraftView'], Failure>({
@@ -83,10 +91,14 @@ export const usePhases = (query: { type?: string; months: number; phases: number
         placeholderData: (old) => old,
     });
 export const useFloor = () => useQuery<Schemas['FloorView'], Failure>({ queryKey: ['floor'], queryFn: () => take(api.GET('/api/floor')) });
-export const useCard = (id: number) =>
-    useQuery<Schemas['CardView'], Failure>({
+export const cardQuery = (id: number) =>
+    queryOptions<Schemas['CardView'], Failure>({
         queryKey: ['cards', id],
         queryFn: () => take(api.GET('/api/cards/{id}', { params: { path: { id } } })),
+    });
+export const useCard = (id: number) =>
+    useQuery({
+        ...cardQuery(id),
         // Who and what holds a step changes while somebody waits for it.
         refetchInterval: 15_000,
     });
@@ -97,12 +109,12 @@ export const useFinding = (id: number) =>
     });
 export const useRegisters = () =>
     useQuery<Schemas['RegistersView'], Failure>({ queryKey: ['registers'], queryFn: () => take(api.GET('/api/registers')) });
-export const useRegister = (mark: string) =>
-    useQuery<Schemas['RegisterView'], Failure>({
+export const registerQuery = (mark: string) =>
+    queryOptions<Schemas['RegisterView'], Failure>({
         queryKey: ['registers', mark],
         queryFn: () => take(api.GET('/api/registers/{mark}', { params: { path: { mark } } })),
-        refetchInterval: 60_000,
     });
+export const useRegister = (mark: string) => useQuery({ ...registerQuery(mark), refetchInterval: 60_000 });
 export const useShift = (query: { base?: string; date?: string; shift?: string }) =>
     useQuery<Schemas['ShiftView'], Failure>({
         queryKey: ['crew', 'shift', query],

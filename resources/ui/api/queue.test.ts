@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { answered, mayWait, nextToSend, renewed, versionAfter, type Waiting } from './queue';
+import { answered, entered, mayWait, named, nextToSend, renewed, versionAfter, type Waiting, type WaitingStep } from './queue';
 
-const one = (key: string, card: number, more: Partial<Waiting> = {}): Waiting => ({
+const one = (key: string, card: number, more: Partial<WaitingStep> = {}): WaitingStep => ({
+    what: 'step',
     key,
     who: 2,
     card,
@@ -34,12 +35,33 @@ describe('what waits on a device', () => {
     it('goes again under new keys against the card as it is, with what was entered after it', () => {
         let n = 0;
         const again = renewed([one('1', 7, { refused: 'x' }), one('2', 8), one('3', 7)], '1', 9, () => `new${n++}`);
-        expect(again.map((w) => [w.key, w.body.version, w.refused])).toEqual([
+        expect(again.map((w) => [w.key, w.what === 'finding' ? null : w.body.version, w.refused])).toEqual([
             ['new0', 9, null],
             ['2', 5, null],
             ['new1', 10, null],
         ]);
         expect(renewed([one('1', 7)], 'none', 9, () => 'x')[0]?.key).toBe('1');
+    });
+
+    it('keeps a finding under its key, which counts no version, and says what each was', () => {
+        const finding: Waiting = {
+            ...one('2', 7),
+            what: 'finding',
+            body: { place: 'left wing', extent: '3 mm', severity: 'minor' },
+            photo: true,
+            refused: 'too big',
+        };
+        const over: Waiting = { ...one('3', 7), what: 'handover', body: { version: 6, said: 'stiff' } };
+        const list = [one('1', 7, { body: { version: 5, do: 'read', entry: '25', entries: { seat: 'no', batch: 'B1' } } }), finding, over];
+        expect(versionAfter(list, 7, 5)).toBe(7);
+        const again = renewed(list, '2', 9, () => 'new');
+        expect(again.map((w) => [w.key, w.refused, 'version' in w.body ? w.body.version : null])).toEqual([
+            ['1', null, 5],
+            ['2', null, null],
+            ['new', null, 9],
+        ]);
+        expect(list.map(named)).toEqual(['007 step 3', 'a finding on 007', 'the hand-over of 007']);
+        expect(list.map(entered)).toEqual(['25, B1', 'left wing: 3 mm', 'stiff']);
     });
 
     it('leaves to the connection whatever moves a system, is timed, called or signed', () => {
@@ -56,6 +78,8 @@ describe('what waits on a device', () => {
             mayWait(step('test'), 'read'),
             mayWait(step('rollcall'), 'call'),
             mayWait(step('instruction'), 'reopen'),
-        ]).toEqual([false, false, false, false, false, false]);
+            mayWait(step('safing_fit'), 'done'),
+        ]).toEqual([false, false, false, false, false, false, false]);
+        expect(mayWait(step('safing_remove'), 'done')).toBe(true);
     });
 });

@@ -5,18 +5,27 @@
  * refuses stays, with its reason, and holds back what was entered on the same card after it.
  */
 
+import type { Schemas } from './client';
+
 export type Body = { version: number; do: string; entry?: string; entries?: Record<string, string>; tool?: string; note?: string };
-export type Waiting = {
-    key: string;
-    who: number;
-    card: number;
-    number: string;
-    no: number;
-    title: string;
-    body: Body;
-    at: string;
-    refused: string | null;
+export type Spot = { view: 'side' | 'top' | 'front'; x: number; y: number };
+export type FindingBody = {
+    place: string;
+    extent: string;
+    severity: 'minor' | 'major' | 'critical';
+    step?: number;
+    spot?: Spot;
+    sketch?: number[][][];
 };
+export type HandOverBody = { version: number; said: string };
+
+type Entry = { key: string; who: number; card: number; number: string; title: string; at: string; refused: string | null };
+export type WaitingStep = Entry & { what: 'step'; no: number; body: Body };
+/** A photo of it lies beside, under the same key; `photo` says that there is one. */
+export type WaitingFinding = Entry & { what: 'finding'; body: FindingBody; photo: boolean };
+export type WaitingHandOver = Entry & { what: 'handover'; body: HandOverBody };
+export type Waiting = WaitingStep | WaitingFinding | WaitingHandOver;
+type New<T> = T extends Waiting ? Omit<T, 'key' | 'who' | 'card' | 'number' | 'title' | 'at' | 'refused'> : never;
 
 export type Sent = 'sent' | 'lost' | { refused: string };
 
@@ -44,27 +53,56 @@ export function nextToSend(list: Waiting[], who: number): Waiting | undefined {
     return undefined;
 }
 
-/** The version that the card will have when what waits has arrived: every step counts it up by one. */
+/** The version that the card will have when what waits has arrived: all but a finding counts it up by one. */
 export const versionAfter = (list: Waiting[], card: number, version: number): number =>
-    version + list.filter((w) => w.card === card && w.refused === null).length;
+    version + list.filter((w) => w.card === card && w.refused === null && w.what !== 'finding').length;
 
 /** An entry to be sent again against the card as it now is; what was entered after it follows on. */
 export function renewed(list: Waiting[], key: string, version: number, fresh: () => string): Waiting[] {
     const one = list.find((w) => w.key === key);
     let n = version;
-    return list.map((w) =>
-        one && w.card === one.card && w.at >= one.at ? { ...w, key: fresh(), refused: null, body: { ...w.body, version: n++ } } : w,
-    );
+    return list.map((w) => {
+        if (!one || w.card !== one.card || w.at < one.at) {
+            return w;
+        }
+        // A finding keeps its key: it may be there already, and only its photo was refused.
+        return w.what === 'finding'
+            ? { ...w, refused: null }
+            : ({ ...w, key: fresh(), refused: null, body: { ...w.body, version: n++ } } as Waiting);
+    });
 }
 
-/** Kinds of answer that need no verdict of the server to go on; what acts on a system, is timed or signed needs the connection. */
+/** What waits, in few words. */
+export function named(w: Waiting): string {
+    return w.what === 'step'
+        ? `${w.number} step ${w.no}`
+        : w.what === 'finding'
+          ? `a finding on ${w.number}`
+          : `the hand-over of ${w.number}`;
+}
+
+/** What somebody entered, so that nothing of it is lost from sight. */
+export function entered(w: Waiting): string {
+    if (w.what === 'step') {
+        return [w.body.entry, ...Object.values(w.body.entries ?? {})].filter((v) => v && v !== 'no').join(', ');
+    }
+    return w.what === 'finding' ? `${w.body.place}: ${w.body.extent}` : w.body.said;
+}
+
+/**
+ * Kinds of answer that need no verdict of the server to go on. What acts on a system, is timed or signed needs the connection;
+ * so does fitting a safing device, which holds nobody else's step before it stands in the register.
+ */
 export const mayWait = (step: { acts: string | null; kind: string }, answer: string): boolean =>
     step.acts === null &&
     ['done', 'read', 'count', 'compare', 'fit', 'use'].includes(answer) &&
-    !['hold', 'test', 'rig', 'rollcall', 'inspection'].includes(step.kind);
+    !['hold', 'test', 'rig', 'rollcall', 'inspection', 'safing_fit'].includes(step.kind);
 
 class Queue {
-    private list: Waiting[] = JSON.parse(localStorage.getItem(STORE) ?? '[]') as Waiting[];
+    // What an older build kept were all steps.
+    private list = (JSON.parse(localStorage.getItem(STORE) ?? '[]') as Waiting[]).map(
+        (w): Waiting => (w.what ? w : { ...(w as WaitingStep), what: 'step' }),
+    );
     private heard = new Set<() => void>();
 
     readonly all = (): Waiting[] => this.list;
@@ -80,6 +118,12 @@ class Queue {
         for (const f of this.heard) {
             f();
         }
+    }
+
+    /** Keeps one more, behind all others, under the key it was first sent with. */
+    keep(key: string, who: number, card: Schemas['CardView'], title: string, one: New<Waiting>): void {
+        const at = `${new Date().toISOString()} ${String(this.list.length).padStart(4, '0')}`;
+        this.set([...this.list, { key, who, card: card.id, number: card.number, title, at, refused: null, ...one } as Waiting]);
     }
 }
 

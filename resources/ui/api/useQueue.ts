@@ -1,7 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { del, get } from 'idb-keyval';
 import { useEffect, useSyncExternalStore } from 'react';
-import { api, type Failure, take } from './client';
-import { answered, nextToSend, queue, type Waiting } from './queue';
+import { api, type Failure, type Schemas, take } from './client';
+import {
+    answered,
+    type FindingBody,
+    type HandOverBody,
+    nextToSend,
+    queue,
+    type Waiting,
+    type WaitingFinding,
+    type WaitingStep,
+} from './queue';
 
 const none: Waiting[] = [];
 
@@ -13,7 +23,7 @@ export const useWaiting = (): Waiting[] =>
         () => none,
     );
 
-export const sendStep = (w: Pick<Waiting, 'card' | 'no' | 'body' | 'key'>) =>
+export const sendStep = (w: Pick<WaitingStep, 'card' | 'no' | 'body' | 'key'>) =>
     take(
         api.POST('/api/cards/{id}/steps/{no}', {
             params: { path: { id: w.card, no: w.no } },
@@ -21,6 +31,39 @@ export const sendStep = (w: Pick<Waiting, 'card' | 'no' | 'body' | 'key'>) =>
             headers: { 'Idempotency-Key': w.key },
         }),
     );
+
+export const sendFinding = (card: number, body: FindingBody, key: string) =>
+    take(api.POST('/api/cards/{id}/findings', { params: { path: { id: card } }, body, headers: { 'Idempotency-Key': key } }));
+
+export const sendHandOver = (card: number, body: HandOverBody, key: string) =>
+    take(api.POST('/api/cards/{id}/hand-over', { params: { path: { id: card } }, body, headers: { 'Idempotency-Key': key } }));
+
+export async function sendPhoto(finding: number, file: Blob): Promise<void> {
+    const form = new FormData();
+    form.append('photo', file);
+    await take(
+        api.POST('/api/findings/{id}/photos', {
+            params: { path: { id: finding } },
+            body: form as unknown as { photo: string },
+            bodySerializer: (b) => b as unknown as FormData,
+        }),
+    );
+}
+
+/** The finding first; then its photo, which the server keeps once however often it comes. */
+async function sendWithPhoto(w: WaitingFinding): Promise<Schemas['CardView']> {
+    const card = await sendFinding(w.card, w.body, w.key);
+    const photo = w.photo ? await get<Blob>(w.key) : undefined;
+    const made = card.findings.at(-1);
+    if (photo && made) {
+        await sendPhoto(made.id, photo);
+        await del(w.key);
+    }
+    return card;
+}
+
+const send = (w: Waiting): Promise<Schemas['CardView']> =>
+    w.what === 'step' ? sendStep(w) : w.what === 'finding' ? sendWithPhoto(w) : sendHandOver(w.card, w.body, w.key);
 
 let busy = false;
 
@@ -41,12 +84,12 @@ export function useSendWaiting(who: number | undefined): void {
             try {
                 for (let w = nextToSend(queue.all(), who); w !== undefined; w = nextToSend(queue.all(), who)) {
                     try {
-                        const card = await sendStep(w);
+                        const card = await send(w);
                         queue.set(answered(queue.all(), w.key, 'sent'));
                         client.setQueryData(['cards', w.card], card);
                     } catch (e) {
                         const f = e as Failure;
-                        if (f.status === 0 || f.status >= 500 || f.status === 401 || f.status === 419) {
+                        if (f.status === undefined || f.status === 0 || f.status >= 500 || f.status === 401 || f.status === 419) {
                             return;
                         }
                         queue.set(answered(queue.all(), w.key, { refused: f.message }));

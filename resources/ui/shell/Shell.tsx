@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { NavLink, useLocation, useNavigate, useNavigationType } from 'react-router';
-import { api, take } from '../api/client';
+import { api, Failure, take } from '../api/client';
 import { useMe, useMoment } from '../api/hooks';
+import { forgetReading } from '../api/kept';
 import { useSendWaiting } from '../api/useQueue';
 import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
@@ -27,9 +28,11 @@ export function Shell({ children }: { children: ReactNode }) {
     const [go, setGo] = useState(false);
     const [help, setHelp] = useState(false);
     const [secrets, setSecrets] = useState(false);
+    const [stays, setStays] = useState<string | null>(null);
     const [wasIn, setWasIn] = useState(false);
     const [night, setNight] = useState(() => localStorage.getItem('jorvel.theme') === 'night');
-    const signedIn = me.data !== undefined && !me.error;
+    // Without a connection nobody can say otherwise.
+    const signedIn = me.data !== undefined && (!me.error || me.error.status === 0);
     useSendWaiting(signedIn ? me.data?.id : undefined);
 
     useEffect(() => {
@@ -82,8 +85,14 @@ export function Shell({ children }: { children: ReactNode }) {
         return <SignIn />;
     }
     const signOut = async () => {
-        await take(api.POST('/api/sign-out'));
+        try {
+            await take(api.POST('/api/sign-out'));
+        } catch (e) {
+            setStays(e instanceof Failure && e.status === 0 ? 'No connection' : 'The server failed');
+            return;
+        }
         client.clear();
+        forgetReading();
         window.location.assign('/');
     };
     return (
@@ -100,6 +109,11 @@ export function Shell({ children }: { children: ReactNode }) {
                 onOut={() => void signOut()}
             />
             {me.data && <WaitingHere who={me.data.id} />}
+            {stays && (
+                <p className="noprint border-b border-rule bg-rust-wash px-6 py-2" role="alert">
+                    {stays}: you are still signed in on this device. Sign out again when it is back, and do not leave the device to others.
+                </p>
+            )}
             {me.data && !me.data.ownPin && (
                 <div className="noprint flex flex-wrap items-center gap-3 border-b border-rule bg-ochre-wash px-6 py-2" role="status">
                     Your PIN was given to you by somebody else, and signs nothing until you choose your own.

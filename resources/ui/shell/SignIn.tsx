@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { api, type Failure, take } from '../api/client';
+import { api, type Failure, type Schemas, take } from '../api/client';
 import { Button } from '../parts/Button';
 import { Field } from '../parts/Field';
 import { Trouble } from '../parts/Page';
@@ -16,7 +16,13 @@ export function SignIn({ over }: { over?: boolean }) {
         e.preventDefault();
         setBusy(true);
         try {
-            client.setQueryData(['me'], await take(api.POST('/api/sign-in', { body: { login, password } })));
+            const before = client.getQueryData<Schemas['Me']>(['me']);
+            const me = await take(api.POST('/api/sign-in', { body: { login, password } }));
+            // What another person had on the screen is not for this one.
+            if (before !== undefined && before.id !== me.id) {
+                client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+            }
+            client.setQueryData(['me'], me);
             await client.invalidateQueries();
         } catch (failure) {
             setError(failure as Failure);

@@ -29,7 +29,7 @@ function CardOf({ card }: { card: CardData }) {
     const [raising, setRaising] = useState(false);
     const [signing, setSigning] = useState<'sign' | 'inspect' | null>(null);
     // What was chosen stays until the card moves on; then the next open step comes up by itself.
-    const here = waiting.filter((w) => w.refused === null).map((w) => w.no);
+    const here = waiting.flatMap((w) => (w.refused === null && w.what === 'step' ? [w.no] : []));
     const next = card.steps.find((s) => s.state !== 'done' && !here.includes(s.no))?.no ?? null;
     const [shown, setShown] = useState(next);
     if (shown !== next) {

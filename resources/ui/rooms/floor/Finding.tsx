@@ -3,12 +3,12 @@ import { type FormEvent, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { useFinding, useSend } from '../../api/hooks';
+import { sendPhoto } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
-import { sendPhoto } from './Raise';
 import { strokes } from './Sketch';
 
 type Detail = Schemas['FindingDetail'];

@@ -1,6 +1,8 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useFloor, useMe } from '../../api/hooks';
+import { cardQuery, registerQuery, useFloor, useMe } from '../../api/hooks';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
@@ -10,6 +12,7 @@ import { floorTabs } from './tabs';
 
 /** The cards in work: for an inspector what waits for them first, then mine, then the rest. */
 export function Floor() {
+    useMineInReach();
     const inspector = ['inspector', 'certifier'].includes(useMe().data?.role ?? '');
     return (
         <Wait query={useFloor()}>
@@ -34,6 +37,18 @@ export function Floor() {
             }}
         </Wait>
     );
+}
+
+/** Reads my cards, and what stands on their aircraft, while there is a connection, so that they open without one. */
+function useMineInReach() {
+    const client = useQueryClient();
+    const cards = useFloor().data?.cards;
+    useEffect(() => {
+        for (const c of cards?.filter((one) => one.mine).slice(0, 12) ?? []) {
+            void client.prefetchQuery({ ...cardQuery(c.id), staleTime: 120_000 });
+            void client.prefetchQuery({ ...registerQuery(c.mark), staleTime: 120_000 });
+        }
+    }, [client, cards]);
 }
 
 function Cards({ title, cards, inspector }: { title: string; cards: Schemas['CardRow'][]; inspector?: boolean }) {

@@ -1,6 +1,9 @@
-import { type FormEvent, useState } from 'react';
-import { api, type Schemas, take } from '../../api/client';
-import { useSend } from '../../api/hooks';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useRef, useState } from 'react';
+import { api, Failure, type Schemas, take } from '../../api/client';
+import { useMe, useSend } from '../../api/hooks';
+import { queue, versionAfter } from '../../api/queue';
+import { sendHandOver, useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Trouble } from '../../parts/Page';
@@ -58,14 +61,42 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
 /** Hands a half-done card over: Jorvel says where it stands, whoever leaves says the rest. */
 export function HandOver({ card, onClose }: { card: Card; onClose: () => void }) {
     const [said, setSaid] = useState('');
-    const send = useSend(
-        (body: { version: number; said: string }, headers) =>
-            take(api.POST('/api/cards/{id}/hand-over', { params: { path: { id: card.id } }, body, headers })),
-        onClose,
-    );
+    const client = useQueryClient();
+    const me = useMe().data;
+    const waiting = useWaiting();
+    const key = useRef(crypto.randomUUID());
+    const send = useMutation<Schemas['CardView'] | null, Failure, string>({
+        mutationFn: async (words) => {
+            const body = { version: versionAfter(waiting, card.id, card.version), said: words };
+            const keep = () => {
+                queue?.keep(key.current, me?.id ?? 0, card, card.title, { what: 'handover', body });
+                return null;
+            };
+            // Behind what waits already, so that the order stays as it was worked.
+            if (waiting.some((w) => w.card === card.id)) {
+                return keep();
+            }
+            try {
+                return await sendHandOver(card.id, body, key.current);
+            } catch (e) {
+                if (e instanceof Failure && e.status === 0) {
+                    return keep();
+                }
+                throw e;
+            }
+        },
+        onSuccess: (out) => {
+            if (out !== null) {
+                client.setQueryData(['cards', card.id], out);
+                void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+            }
+            onClose();
+        },
+        onError: () => void client.invalidateQueries({ queryKey: ['cards'] }),
+    });
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        send.mutate({ version: card.version, said });
+        send.mutate(said);
     };
     return (
         <Dialog open onClose={onClose} title={`Hand over ${card.number} ${card.title}`}>

@@ -1,19 +1,20 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { set } from 'idb-keyval';
+import { type FormEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { api, Failure, type Schemas, take } from '../../api/client';
-import { useRegister, useSend } from '../../api/hooks';
+import { Failure, type Schemas } from '../../api/client';
+import { useMe, useRegister } from '../../api/hooks';
+import { type FindingBody, queue, type Spot } from '../../api/queue';
+import { sendFinding, sendPhoto } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
-import { Drawing, type Outline, type View } from '../../parts/Drawing';
+import { Drawing, type Outline } from '../../parts/Drawing';
 import { Field } from '../../parts/Field';
 import { Trouble } from '../../parts/Page';
 import { Glyph } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { Sketch, type Strokes } from './Sketch';
 
-type Spot = { view: View; x: number; y: number };
-type Body = { place: string; extent: string; severity: Severity; step?: number; spot?: Spot; sketch?: Strokes };
 type Severity = 'minor' | 'major' | 'critical';
 
 const severities: { value: Severity; name: string }[] = [
@@ -22,21 +23,10 @@ const severities: { value: Severity; name: string }[] = [
     { value: 'critical', name: 'critical' },
 ];
 
-export async function sendPhoto(finding: number, file: File): Promise<void> {
-    const form = new FormData();
-    form.append('photo', file);
-    await take(
-        api.POST('/api/findings/{id}/photos', {
-            params: { path: { id: finding } },
-            body: form as unknown as { photo: string },
-            bodySerializer: (b) => b as unknown as FormData,
-        }),
-    );
-}
-
 /** A finding: where it is, how far it goes, how bad it is; on the drawing, in a photo, in a sketch. */
 export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step: number | null; onClose: () => void }) {
     const client = useQueryClient();
+    const me = useMe().data;
     const register = useRegister(card.mark);
     const [place, setPlace] = useState('');
     const [extent, setExtent] = useState('');
@@ -47,31 +37,52 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
     const [photo, setPhoto] = useState<File | null>(null);
     const [raised, setRaised] = useState<Schemas['FindingView'] | null>(null);
     const [trouble, setTrouble] = useState<Failure | null>(null);
-    const send = useSend(
-        (body: Body, headers) => take(api.POST('/api/cards/{id}/findings', { params: { path: { id: card.id } }, body, headers })),
-        (out) => {
-            const made = out.findings.at(-1) ?? null;
-            const repeat = made?.repeat ?? null;
-            const keep = async () => {
-                if (made && photo) {
-                    try {
-                        await sendPhoto(made.id, photo);
-                        void client.invalidateQueries({ queryKey: ['cards'] });
-                    } catch (e) {
-                        setTrouble(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent. The finding itself is kept.'));
-                        setRaised(made);
-                        return;
-                    }
+    // One intention, one key, however often it is sent: also from this device's queue, later.
+    const key = useRef(crypto.randomUUID());
+    const send = useMutation<Schemas['CardView'] | null, Failure, FindingBody>({
+        mutationFn: async (body) => {
+            try {
+                return await sendFinding(card.id, body, key.current);
+            } catch (e) {
+                if (!(e instanceof Failure) || e.status !== 0) {
+                    throw e;
                 }
-                if (repeat !== null) {
-                    setRaised(made);
-                } else {
-                    onClose();
+                if (photo) {
+                    await set(key.current, photo);
                 }
-            };
-            void keep();
+                queue?.keep(key.current, me?.id ?? 0, card, `${body.place}: ${body.extent}`, {
+                    what: 'finding',
+                    body,
+                    photo: photo !== null,
+                });
+                return null;
+            }
         },
-    );
+        onSuccess: async (out) => {
+            if (out === null) {
+                onClose();
+                return;
+            }
+            client.setQueryData(['cards', card.id], out);
+            void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+            const made = out.findings.at(-1) ?? null;
+            if (made && photo) {
+                try {
+                    await sendPhoto(made.id, photo);
+                    void client.invalidateQueries({ queryKey: ['cards'] });
+                } catch (e) {
+                    setTrouble(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent. The finding itself is kept.'));
+                    setRaised(made);
+                    return;
+                }
+            }
+            if (made?.repeat) {
+                setRaised(made);
+            } else {
+                onClose();
+            }
+        },
+    });
     const submit = (e: FormEvent) => {
         e.preventDefault();
         send.mutate({

@@ -35,7 +35,9 @@ const controls: Record<string, (props: StepProps) => ReactNode> = {
 /** The step in hand, with the control its kind needs. */
 export function StepWork(props: StepProps) {
     const { card, step, may } = props;
-    const mine = useWaiting().filter((w) => w.card === card.id);
+    const mine = useWaiting()
+        .filter((w) => w.what === 'step')
+        .filter((w) => w.card === card.id);
     const here = mine.find((w) => w.no === step.no);
     // What comes first and waits on this device is worked, as far as this device knows.
     const before = card.steps.filter((s) => s.no < step.no && s.state !== 'done' && s.kind !== 'finding_prompt');

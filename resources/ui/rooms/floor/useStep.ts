@@ -26,11 +26,7 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
             const body = { ...answer, version: versionAfter(waiting, card.id, card.version) };
             const key = crypto.randomUUID();
             const keep = () => {
-                const at = `${new Date().toISOString()} ${String(queue?.all().length ?? 0).padStart(4, '0')}`;
-                queue?.set([
-                    ...queue.all(),
-                    { key, who: me?.id ?? 0, card: card.id, number: card.number, no: step.no, title: step.title, body, at, refused: null },
-                ]);
+                queue?.keep(key, me?.id ?? 0, card, step.title, { what: 'step', no: step.no, body });
                 return null;
             };
             // Behind what waits already, so that the order stays as it was worked.
@@ -43,8 +39,16 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
             try {
                 return await sendStep({ card: card.id, no: step.no, body, key });
             } catch (e) {
-                if (e instanceof Failure && e.status === 0 && mayWait(step, answer.do)) {
-                    return keep();
+                if (e instanceof Failure && e.status === 0) {
+                    if (mayWait(step, answer.do)) {
+                        return keep();
+                    }
+                    throw new Failure(
+                        0,
+                        step.kind === 'safing_fit'
+                            ? 'No connection. Before this device stands in the register it holds nobody else: tell them, and confirm it when the connection is back. Nothing was confirmed.'
+                            : 'No connection, and this step needs it. What you entered is still here; nothing was confirmed.',
+                    );
                 }
                 throw e;
             }
