@@ -317,7 +317,7 @@ final readonly class World
     private function foundBefore(Visit $visit, Person $by, string $at, array $f): void
     {
         $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id, 'raised_by' => $by->id, 'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $f['chapter'],
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id, 'raised_by' => $by->id, 'number' => $f['number'], 'chapter' => $f['chapter'],
             'place' => $f['place'], 'extent' => $f['extent'], 'state' => 'fixed', 'fixed_how' => $f['fixed'], 'raised_at' => $at, 'settled_at' => $at,
         ]);
         Finding::where('aircraft_id', $visit->aircraft_id)->where('raised_at', '>', $at)->get()->filter(static fn(Finding $again): bool => Recent::samePlace($again->place, $f['place']))->each(static fn(Finding $again) => $again->update(['repeat_of' => $finding->id]));

@@ -133,12 +133,24 @@ final class FloorTest extends TestCase
         $ines->browser->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
         $ines->see('not saved yet');
         self::assertNotSame('', $filled());
-        // By dragging somebody who cannot: said, and nobody is moved.
+        // By the pointer: over a place it says at once whether they could, and dropped where they cannot, nobody is moved.
+        $place = $ines->find("[data-slot=\"{$slot}\"]");
+        $drag = static function (string $name) use ($ines, $place): void {
+            $from = $ines->find("[data-draggable=\"true\"][data-person=\"{$name}\"]");
+            $ines->browser->action()->clickAndHold($from)->moveByOffset(8, 8)->moveToElement($place, 20, 0)->moveByOffset(2, 0)->perform();
+        };
         $before = $filled();
-        $ines->browser->executeScript('const d = new DataTransfer(); d.setData("text/person", arguments[1]); document.querySelector(`[data-slot="${arguments[0]}"]`).dispatchEvent(new DragEvent("drop", { bubbles: true, cancelable: true, dataTransfer: d }));', [$slot, (string) self::number("select id from people where login = 'ines'")]);
+        $drag('Ines Maro');
+        $ines->see('Ines Maro does not hold the authority to work cards');
+        $ines->browser->action()->release()->perform();
         $ines->find('[data-testid="said"]');
         $ines->see('Ines Maro does not hold the authority to work cards. Nobody was moved.');
         self::assertSame($before, $filled());
+        $drag('Noor Hadley');
+        $ines->see('Noor Hadley takes it');
+        $ines->browser->action()->release()->perform();
+        $noor = (string) self::number("select id from people where name = 'Noor Hadley'");
+        $ines->browser->wait(20, 100)->until(static fn(): bool => $filled() === $noor);
         $ines->press('Fill the open places');
         $ines->browser->wait(20, 100)->until(static fn(): bool => (int) $ines->browser->executeScript('return document.querySelectorAll("[data-slot]:not([data-person=\\"\\"])").length') > 5);
         $ines->press('Keep this crew');

@@ -60,6 +60,12 @@ final class VisitsTest extends TestCase
         $save = $ines->browser->findElement(WebDriverBy::xpath("//button[normalize-space(.)='Save the visits']"));
         self::assertFalse($save->isEnabled());
         $ines->press('Back to the proposal')->see('No packing is better');
+        // The same by the pointer: out of its visit, and judged at once.
+        $line = $ines->find('section[data-slot] [data-line]');
+        $code = (string) $line->getAttribute('data-line');
+        $ines->browser->action()->clickAndHold($line)->moveByOffset(-8, 0)->moveToElement($ines->find('section[aria-label="In no visit"]'))->moveByOffset(2, 2)->release()->perform();
+        $ines->find("section[aria-label=\"In no visit\"] [data-line=\"{$code}\"]");
+        $ines->press('Back to the proposal')->see('No packing is better');
         $before = (int) $this->scalar('select count(*) from visits');
         $ines->press('Save the visits')->see('comes in next');
         self::assertGreaterThan($before, (int) $this->scalar('select count(*) from visits'));

@@ -64,9 +64,9 @@ final class FindingTest extends WorldCase
 
         $known = Finding::where('number', 'F0019')->firstOrFail();
         $view = $this->as('ines', 'GET', "findings/{$known->id}")->json();
-        self::assertStringContainsString('It was found there before, as F0020', $view['sentence']);
+        self::assertStringContainsString('It was found there before, as P0118', $view['sentence']);
         self::assertStringContainsString('union tightened', $view['repeat']);
-        self::assertSame(['finding'], array_values(array_unique(array_column(array_filter($view['history'], static fn(array $h): bool => str_starts_with($h['title'], 'F0020')), 'kind'))));
+        self::assertSame(['finding'], array_values(array_unique(array_column(array_filter($view['history'], static fn(array $h): bool => str_starts_with($h['title'], 'P0118')), 'kind'))));
         $suspects = array_filter($view['history'], static fn(array $h): bool => $h['suspect']);
         self::assertLessThanOrEqual(1, count($suspects));
         foreach ($view['history'] as $line) {

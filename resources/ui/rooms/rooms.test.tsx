@@ -211,7 +211,7 @@ describe('a shift', () => {
         const { html, words } = drawn(<Shift />, ['crew', 'shift', {}], data([]));
         expect(words).not.toContain('Keep this crew');
         expect(words).not.toContain('Fill the open places');
-        expect(html).not.toContain('draggable="true"');
+        expect(html).not.toContain('data-draggable="true"');
     });
 });
 

@@ -1,9 +1,11 @@
-import { useEffect, useState } from 'react';
+import { DndContext, useDraggable, useDroppable } from '@dnd-kit/core';
+import { type ReactNode, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend, useShift } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
+import { Dragged, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
@@ -72,12 +74,14 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
         delete places[slot.id];
         void judge(person === null ? places : { ...places, [slot.id]: person }, false);
     };
-    const drop = (e: React.DragEvent, slot: Slot) => {
-        e.preventDefault();
-        const person = Number(e.dataTransfer.getData('text/person'));
-        if (person > 0 && may) {
-            put(slot, person);
+    const [dragged, setDragged] = useState<number | null>(null);
+    const sensors = useDragSensors();
+    const drop = (slotId: string | null) => {
+        const slot = view.slots.find((s) => s.id === slotId);
+        if (slot && dragged !== null) {
+            put(slot, dragged);
         }
+        setDragged(null);
     };
     const day = (n: number) => {
         const d = new Date(`${view.date}T12:00:00Z`);
@@ -148,38 +152,48 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                     {said}
                 </p>
             )}
-            <div className="grid grid-cols-[minmax(0,1fr)_21rem] gap-8 max-[1050px]:grid-cols-1">
-                <div>
-                    {view.slots.length === 0 && <p className="text-soft">No card is planned in this shift. Plans are made in Visits.</p>}
-                    {cards.map((c) => {
-                        const slots = view.slots.filter((s) => `${s.mark}|${s.number}|${s.title}` === c);
-                        const first = slots[0] as Slot;
-                        return (
-                            <section key={c} className="mb-4" aria-label={`${first.mark} ${first.number} ${first.title}`}>
-                                <h2 className="flex items-baseline gap-2 border-b border-rule pb-1">
-                                    <b className="font-mono">{first.mark}</b>
-                                    <span className="min-w-0 truncate font-semibold">
-                                        {first.cardId === null ? (
-                                            first.title
-                                        ) : (
-                                            <Link to={`/floor/${first.cardId}`} className="underline-offset-4 hover:underline">
-                                                <span className="font-mono text-sm text-soft">{first.number}</span> {first.title}
-                                            </Link>
-                                        )}
-                                    </span>
-                                    <span className="ml-auto font-mono text-sm text-soft">
-                                        {first.from}–{first.until}
-                                    </span>
-                                </h2>
-                                {slots.map((s) => (
-                                    <Place key={s.id} slot={s} view={view} may={may} onOpen={() => setOpen(s)} onDrop={(e) => drop(e, s)} />
-                                ))}
-                            </section>
-                        );
-                    })}
+            <DndContext
+                sensors={sensors}
+                onDragStart={(e) => setDragged(Number(e.active.id))}
+                onDragCancel={() => setDragged(null)}
+                onDragEnd={(e) => drop(e.over === null ? null : String(e.over.id))}
+            >
+                <div className="grid grid-cols-[minmax(0,1fr)_21rem] gap-8 max-[1050px]:grid-cols-1">
+                    <div>
+                        {view.slots.length === 0 && (
+                            <p className="text-soft">No card is planned in this shift. Plans are made in Visits.</p>
+                        )}
+                        {cards.map((c) => {
+                            const slots = view.slots.filter((s) => `${s.mark}|${s.number}|${s.title}` === c);
+                            const first = slots[0] as Slot;
+                            return (
+                                <section key={c} className="mb-4" aria-label={`${first.mark} ${first.number} ${first.title}`}>
+                                    <h2 className="flex items-baseline gap-2 border-b border-rule pb-1">
+                                        <b className="font-mono">{first.mark}</b>
+                                        <span className="min-w-0 truncate font-semibold">
+                                            {first.cardId === null ? (
+                                                first.title
+                                            ) : (
+                                                <Link to={`/floor/${first.cardId}`} className="underline-offset-4 hover:underline">
+                                                    <span className="font-mono text-sm text-soft">{first.number}</span> {first.title}
+                                                </Link>
+                                            )}
+                                        </span>
+                                        <span className="ml-auto font-mono text-sm text-soft">
+                                            {first.from}–{first.until}
+                                        </span>
+                                    </h2>
+                                    {slots.map((s) => (
+                                        <Place key={s.id} slot={s} view={view} may={may} onOpen={() => setOpen(s)} dragged={dragged} />
+                                    ))}
+                                </section>
+                            );
+                        })}
+                    </div>
+                    <People view={view} may={may} />
                 </div>
-                <People view={view} may={may} />
-            </div>
+                <Dragged>{dragged !== null && view.people.find((p) => p.id === dragged)?.name}</Dragged>
+            </DndContext>
             {open && <Pick slot={open} view={view} onPut={(p) => put(open, p)} onClose={() => setOpen(null)} />}
         </Page>
     );
@@ -190,16 +204,18 @@ function Place({
     slot,
     view,
     may,
+    dragged,
     onOpen,
-    onDrop,
 }: {
     slot: Slot;
     view: Shown;
     may: boolean;
+    dragged: number | null;
     onOpen: () => void;
-    onDrop: (e: React.DragEvent) => void;
 }) {
-    const [over, setOver] = useState(false);
+    const { setNodeRef, isOver } = useDroppable({ id: slot.id, disabled: !may });
+    // What the server said of whoever is being dragged.
+    const whyNot = dragged === null ? null : (slot.candidates.find((c) => c.person === dragged)?.why ?? null);
     const person = view.people.find((p) => p.id === slot.person);
     const can = slot.candidates.filter((c) => c.why === null).length;
     // Everybody, with those of one reason together.
@@ -209,20 +225,11 @@ function Place({
         reasons.set(why, [...(reasons.get(why) ?? []), view.people.find((p) => p.id === c.person)?.name ?? '']);
     }
     return (
-        // biome-ignore lint/a11y/noStaticElementInteractions: the button inside does the same by keyboard
         <div
+            ref={setNodeRef}
             data-slot={slot.id}
             data-person={slot.person ?? ''}
-            onDragOver={(e) => {
-                e.preventDefault();
-                setOver(true);
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={(e) => {
-                setOver(false);
-                onDrop(e);
-            }}
-            className={`grid min-h-12 grid-cols-[11rem_minmax(0,1fr)_4rem] items-center gap-3 border-b border-rule/60 px-2 ${over ? 'bg-shade' : ''}`}
+            className={`grid min-h-12 grid-cols-[11rem_minmax(0,1fr)_4rem] items-center gap-3 border-b border-rule/60 px-2 ${isOver ? 'bg-shade' : ''} ${whyNot !== null && !isOver ? 'opacity-40' : ''}`}
         >
             <span className="text-sm">
                 {roles[slot.role]} {slot.skill && <b>{slot.skill}</b>}
@@ -233,7 +240,12 @@ function Place({
                 onClick={onOpen}
                 className={`min-h-10 rounded-lg border px-3 text-left ${person ? 'border-ink bg-sheet font-semibold' : can > 0 ? 'border-dashed border-slate' : 'border-2 border-rust'} disabled:opacity-100`}
             >
-                {person ? (
+                {isOver && dragged !== null ? (
+                    <span className={`block text-right ${whyNot === null ? 'text-spruce' : 'text-rust'}`}>
+                        <Glyph state={whyNot === null ? 'clear' : 'stop'} size={13} /> {view.people.find((p) => p.id === dragged)?.name}{' '}
+                        {whyNot ?? 'takes it'}
+                    </span>
+                ) : person ? (
                     <>
                         {person.name} <span className="font-mono text-sm font-normal text-soft">{person.stamp}</span>
                         {slot.conflict && <b className="block text-sm text-rust">{slot.conflict}</b>}
@@ -267,13 +279,7 @@ function People({ view, may }: { view: Shown; may: boolean }) {
             <h2 className="mb-1 font-semibold">At {view.base}</h2>
             <ul className="divide-y divide-rule/60">
                 {view.people.map((p) => (
-                    <li
-                        key={p.id}
-                        draggable={may && p.there}
-                        onDragStart={(e) => e.dataTransfer.setData('text/person', String(p.id))}
-                        data-person={p.name}
-                        className={`py-1.5 ${p.there ? 'cursor-grab' : 'text-soft'}`}
-                    >
+                    <Draggable key={p.id} person={p} may={may}>
                         <span className="flex items-baseline justify-between gap-2">
                             <span className={p.there ? 'font-semibold' : ''}>
                                 {p.name}
@@ -296,10 +302,27 @@ function People({ view, may }: { view: Shown; may: boolean }) {
                                 <Glyph state="stop" size={12} /> {c}
                             </span>
                         ))}
-                    </li>
+                    </Draggable>
                 ))}
             </ul>
         </aside>
+    );
+}
+
+/** Somebody who is there, to be dragged onto a place; by keyboard one begins at the place. */
+function Draggable({ person, may, children }: { person: Schemas['ShiftPerson']; may: boolean; children: ReactNode }) {
+    const able = may && person.there;
+    const { listeners, setNodeRef, isDragging } = useDraggable({ id: person.id, disabled: !able });
+    return (
+        <li
+            ref={setNodeRef}
+            {...(able ? listeners : {})}
+            data-draggable={able}
+            data-person={person.name}
+            className={`touch-manipulation py-1.5 select-none ${person.there ? 'cursor-grab' : 'text-soft'} ${isDragging ? 'opacity-40' : ''}`}
+        >
+            {children}
+        </li>
     );
 }
 

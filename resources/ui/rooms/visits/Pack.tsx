@@ -1,13 +1,17 @@
-import { type DragEvent, useState } from 'react';
+import { DndContext, useDraggable } from '@dnd-kit/core';
+import { type ReactNode, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useMe, usePack, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
+import { Dragged, DropSection, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
 import { visitsViews } from './views';
+
+const NOWHERE = 'in no visit';
 
 type Line = Schemas['PackLine'];
 type Slot = Schemas['PackSlot'];
@@ -63,12 +67,13 @@ function PackOf({
     };
     const skipped = skip.split(',').filter(Boolean);
     const line = pack.items.find((l) => l.key === chosen);
-    const drop = (slot: string | null) => (e: DragEvent) => {
-        e.preventDefault();
-        const key = e.dataTransfer.getData('text/plain');
-        if (key !== '') {
-            move(key, slot);
+    const sensors = useDragSensors();
+    const [dragged, setDragged] = useState<string | null>(null);
+    const drop = (to: string | null) => {
+        if (to !== null && dragged !== null) {
+            move(dragged, to === NOWHERE ? null : to);
         }
+        setDragged(null);
     };
     const items = (slot: string | null) => pack.items.filter((l) => (l.slot ?? null) === slot);
     return (
@@ -158,63 +163,71 @@ function PackOf({
             {pack.items.length === 0 && pack.slots.length === 0 ? (
                 <p className="text-soft">Look further ahead, or open a free slot under Bays.</p>
             ) : (
-                <div className="grid grid-cols-[17rem_minmax(0,1fr)] items-start gap-6">
-                    <section
-                        className="rounded-lg border-2 border-dashed border-rule p-3"
-                        aria-label="In no visit"
-                        onDragOver={(e) => e.preventDefault()}
-                        onDrop={drop(null)}
-                    >
-                        <h2 className="mb-2 font-semibold">In no visit ({items(null).length})</h2>
-                        <Chips lines={items(null)} may={may} chosen={chosen} onChoose={setChosen} />
-                        {items(null).length === 0 && <p className="text-soft">Everything has its visit.</p>}
-                    </section>
-                    <div className="space-y-3">
-                        {pack.slots.length === 0 && (
-                            <p className="text-soft">No visit is planned and no bay is free in this time. Open a free slot under Bays.</p>
-                        )}
-                        {pack.slots.map((s) => (
-                            <section
-                                key={s.id}
-                                data-slot={s.id}
-                                className={`rounded-lg border bg-sheet p-3 ${s.problem ? 'border-2 border-rust' : s.kind === 'free' ? 'border-dashed border-soft' : 'border-ink'}`}
-                                aria-label={`${s.title}, ${s.start} to ${s.end}`}
-                                onDragOver={(e) => e.preventDefault()}
-                                onDrop={drop(s.id)}
-                            >
-                                <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-                                    <b>
-                                        {short(s.start, s.start)} to {short(s.end, s.start)}
-                                    </b>
-                                    <span>{s.bay}</span>
-                                    <span className="text-soft">{s.title}</span>
-                                    <span className="flex-1" />
-                                    <Filled slot={s} />
-                                    {may && s.kind === 'free' && (
-                                        <label className="flex items-center gap-1.5 text-sm">
-                                            <input
-                                                type="checkbox"
-                                                className="size-4 accent-spruce"
-                                                checked={!skipped.includes(s.id)}
-                                                onChange={(e) =>
-                                                    set(
-                                                        'skip',
-                                                        (e.target.checked ? skipped.filter((x) => x !== s.id) : [...skipped, s.id]).join(
-                                                            ',',
-                                                        ),
-                                                    )
-                                                }
-                                            />
-                                            propose it
-                                        </label>
-                                    )}
-                                </div>
-                                <Chips lines={items(s.id)} may={may} chosen={chosen} onChoose={setChosen} />
-                                {items(s.id).length === 0 && <p className="text-sm text-soft">Nothing goes in here.</p>}
-                            </section>
-                        ))}
+                <DndContext
+                    sensors={sensors}
+                    onDragStart={(e) => {
+                        setDragged(String(e.active.id));
+                        setChosen(String(e.active.id));
+                    }}
+                    onDragCancel={() => setDragged(null)}
+                    onDragEnd={(e) => drop(e.over === null ? null : String(e.over.id))}
+                >
+                    <div className="grid grid-cols-[17rem_minmax(0,1fr)] items-start gap-6">
+                        <DropSection id={NOWHERE} className="rounded-lg border-2 border-dashed border-rule p-3" aria-label="In no visit">
+                            <h2 className="mb-2 font-semibold">In no visit ({items(null).length})</h2>
+                            <Chips lines={items(null)} may={may} chosen={chosen} onChoose={setChosen} />
+                            {items(null).length === 0 && <p className="text-soft">Everything has its visit.</p>}
+                        </DropSection>
+                        <div className="space-y-3">
+                            {pack.slots.length === 0 && (
+                                <p className="text-soft">
+                                    No visit is planned and no bay is free in this time. Open a free slot under Bays.
+                                </p>
+                            )}
+                            {pack.slots.map((s) => (
+                                <DropSection
+                                    key={s.id}
+                                    id={s.id}
+                                    data-slot={s.id}
+                                    className={`rounded-lg border bg-sheet p-3 ${s.problem ? 'border-2 border-rust' : s.kind === 'free' ? 'border-dashed border-soft' : 'border-ink'}`}
+                                    aria-label={`${s.title}, ${s.start} to ${s.end}`}
+                                >
+                                    <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+                                        <b>
+                                            {short(s.start, s.start)} to {short(s.end, s.start)}
+                                        </b>
+                                        <span>{s.bay}</span>
+                                        <span className="text-soft">{s.title}</span>
+                                        <span className="flex-1" />
+                                        <Filled slot={s} />
+                                        {may && s.kind === 'free' && (
+                                            <label className="flex items-center gap-1.5 text-sm">
+                                                <input
+                                                    type="checkbox"
+                                                    className="size-4 accent-spruce"
+                                                    checked={!skipped.includes(s.id)}
+                                                    onChange={(e) =>
+                                                        set(
+                                                            'skip',
+                                                            (e.target.checked
+                                                                ? skipped.filter((x) => x !== s.id)
+                                                                : [...skipped, s.id]
+                                                            ).join(','),
+                                                        )
+                                                    }
+                                                />
+                                                propose it
+                                            </label>
+                                        )}
+                                    </div>
+                                    <Chips lines={items(s.id)} may={may} chosen={chosen} onChoose={setChosen} />
+                                    {items(s.id).length === 0 && <p className="text-sm text-soft">Nothing goes in here.</p>}
+                                </DropSection>
+                            ))}
+                        </div>
                     </div>
-                </div>
+                    <Dragged>{dragged !== null && pack.items.find((l) => l.key === dragged)?.title}</Dragged>
+                </DndContext>
             )}
         </Page>
     );
@@ -243,27 +256,35 @@ function Filled({ slot }: { slot: Slot }) {
     );
 }
 
+type ChipProps = { line: Line; may: boolean; chosen: boolean; onChoose: (key: string) => void; children: ReactNode };
+
+function Chip({ line: l, may, chosen, onChoose, children }: ChipProps) {
+    const { listeners, setNodeRef, isDragging } = useDraggable({ id: l.key, disabled: !may });
+    return (
+        <button
+            ref={setNodeRef}
+            {...(may ? listeners : {})}
+            type="button"
+            data-line={l.code}
+            aria-pressed={chosen}
+            onClick={() => onChoose(l.key)}
+            title={`${l.title}, ${l.hours} h, by ${l.latest}. ${l.problem ?? l.waste ?? ''}`}
+            className={`min-h-8 max-w-full truncate lg:max-w-60 touch-manipulation rounded-lg border px-2 text-left ${chosen ? 'border-2 border-ink' : 'border-rule'} ${l.slot && l.problem ? 'bg-rust-wash' : 'bg-paper'} ${isDragging ? 'opacity-40' : ''}`}
+        >
+            {children}
+        </button>
+    );
+}
+
 function Chips({ lines, may, chosen, onChoose }: { lines: Line[]; may: boolean; chosen: string | null; onChoose: (key: string) => void }) {
     return (
         <ul className="flex flex-wrap gap-1.5">
             {lines.map((l) => (
                 <li key={l.key}>
-                    <button
-                        type="button"
-                        draggable={may}
-                        data-line={l.code}
-                        aria-pressed={chosen === l.key}
-                        onDragStart={(e) => {
-                            e.dataTransfer.setData('text/plain', l.key);
-                            onChoose(l.key);
-                        }}
-                        onClick={() => onChoose(l.key)}
-                        title={`${l.title}, ${l.hours} h, by ${l.latest}. ${l.problem ?? l.waste ?? ''}`}
-                        className={`min-h-8 max-w-full truncate lg:max-w-60 rounded-lg border px-2 text-left ${chosen === l.key ? 'border-2 border-ink' : 'border-rule'} ${l.slot && l.problem ? 'bg-rust-wash' : 'bg-paper'}`}
-                    >
+                    <Chip line={l} may={may} chosen={chosen === l.key} onChoose={onChoose}>
                         {l.slot && l.problem && <State state="stop" word="" />}
                         <span className="font-mono text-sm">{l.code}</span> {l.title} <span className="text-sm text-soft">{l.hours} h</span>
-                    </button>
+                    </Chip>
                     {!l.slot && l.problem && <p className="px-1 text-sm text-soft">{l.problem}</p>}
                 </li>
             ))}
