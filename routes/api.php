@@ -147,6 +147,8 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     // Stores
     Route::get('stores', [StoresController::class, 'index']);
     Route::get('tools/{code}', [StoresController::class, 'tool']);
+    Route::post('tools', [StoresController::class, 'enter'])->middleware('once');
+    Route::post('tools/{code}/state', [StoresController::class, 'state'])->middleware('once');
     Route::post('tools/{code}/checks', [StoresController::class, 'check'])->middleware('once');
     Route::post('recalls/{id}/rechecks', [StoresController::class, 'recheck'])->middleware('once');
     Route::post('loans/{id}/in', [StoresController::class, 'countIn'])->middleware('once');

@@ -14,6 +14,7 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\View\Said;
 use App\Visits\Visit;
+use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -30,13 +31,13 @@ final class SessionController
         if (! $request->hasSession()) {
             throw Refused::because('Sign in from the application\'s own page; a script uses a token instead.');
         }
-        if (! Auth::attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
+        if (! self::session()->attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
-        $person = Auth::user();
+        $person = self::session()->user();
         assert($person instanceof Person);
         if ($person->goneOn($clock->today())) {
-            Auth::guard('web')->logout();
+            self::session()->logout();
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
         $request->session()->regenerate();
@@ -63,12 +64,21 @@ final class SessionController
     public function destroy(Request $request): JsonResponse
     {
         if ($request->hasSession()) {
-            Auth::guard('web')->logout();
+            self::session()->logout();
             $request->session()->invalidate();
             $request->session()->regenerateToken();
         }
 
         return new JsonResponse(new Said('You are signed out.'));
+    }
+
+    /** The guard of the browser's session, whichever one let the request in. */
+    private static function session(): StatefulGuard
+    {
+        $guard = Auth::guard('web');
+        assert($guard instanceof StatefulGuard);
+
+        return $guard;
     }
 
     private static function me(Person $p): Me

@@ -243,7 +243,7 @@ final readonly class ReadCard
         $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
         $today = $this->clock->today();
 
-        return array_values(Tool::with('loan.card')->whereIn('kind', $kinds)->orderBy('code')->get()
+        return array_values(Tool::with('loan.card')->whereNot('state', Tool::GONE)->whereIn('kind', $kinds)->orderBy('code')->get()
             ->map(static function (Tool $t) use ($today, $card): ToolView {
                 $why = $t->unusable($today) ?? ($t->loan !== null && $t->loan->card_id !== $card->id ? "is out on card {$t->loan->card->number}" : null);
 

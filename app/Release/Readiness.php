@@ -14,6 +14,7 @@ use App\Floor\Step;
 use App\Release\View\BlockerView;
 use App\Shared\Clock;
 use App\Shared\Words;
+use App\Stores\Recalls;
 use App\Stores\ToolLoan;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Builder;
@@ -26,7 +27,7 @@ use Jorvel\Core\Release\Safing;
 /** Gathers the state of a visit for the core's `release`, and leads from each blocker to its place. */
 final readonly class Readiness
 {
-    public function __construct(private Clock $clock, private DeferralClock $deferrals) {}
+    public function __construct(private Clock $clock, private DeferralClock $deferrals, private Recalls $recalls) {}
 
     /** @return Builder<Visit> with everything {@see blockers()} reads */
     public function query(): Builder
@@ -45,8 +46,13 @@ final readonly class Readiness
         $type = $aircraft->type->code;
         $unfit = $certifier->qualified()->unfit('certify', $type, null, $this->clock->today());
         $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
+        $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
         $found = Release::blockers(
-            array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c))->all()),
+            [
+                ...array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all()),
+                // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
+                ...array_values($doubt->except($visit->cards->modelKeys())->map(static fn(\stdClass $d): CardState => new CardState((string) $d->card_id, true, 0, false, [], null, ["what {$d->tool} read"], true))->all()),
+            ],
             array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
             array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
             array_values($visit->cards->flatMap(static fn(Card $c) => $c->loans)->map(static fn(ToolLoan $l): string => (string) $l->id)->all()),
@@ -57,7 +63,8 @@ final readonly class Readiness
         return array_map(fn(array $b): BlockerView => $this->view($visit, $certifier, $b['code'], (int) $b['id']), $found);
     }
 
-    private function card(Card $card): CardState
+    /** @param string|null $doubt a recalled tool that something of it rests on, with no re-check opened */
+    private function card(Card $card, ?string $doubt): CardState
     {
         $recheck = $card->steps->flatMap(static function (Step $s): array {
             $run = $s->runs->last();
@@ -65,6 +72,9 @@ final readonly class Readiness
             return $run === null || $run->as_left !== null ? [] : $run->solution['recheck'];
         })->all();
         // Readings that rest on a recalled tool, until they are taken again.
+        if ($doubt !== null) {
+            $recheck[] = "what {$doubt} read";
+        }
         foreach ($card->rechecks as $again) {
             if ($again->byCard->state !== Card::CLOSED) {
                 $recheck[] = "card {$again->byCard->number}";
@@ -96,10 +106,19 @@ final readonly class Readiness
             'safing_left' => $this->device($visit, $id),
             'not_authorised' => [$certifier->name, '/crew'],
             'tool_out' => $this->loan($visit, $id),
+            'recheck_open' => $this->recheck($visit, $id),
             default => $this->cardName($visit, $id),
         };
 
         return new BlockerView($code, $title, Words::blocker($code), $link);
+    }
+
+    /** @return array{string, string} the tool's page while nobody opened the re-checks, the card's otherwise */
+    private function recheck(Visit $visit, int $id): array
+    {
+        $doubt = $this->recalls->unopened($visit->aircraft_id)->firstWhere('card_id', $id);
+
+        return $doubt === null ? $this->cardName($visit, $id) : ["Card {$doubt->number}, {$doubt->title}, read with {$doubt->tool}, which is recalled,", "/stores/tools/{$doubt->tool}"];
     }
 
     /** @return array{string, string} */

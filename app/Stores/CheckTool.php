@@ -10,12 +10,11 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Stores\ToolCheck;
 
 /** Enters a check of a tool: good, and it may be used until its next one; or out of tolerance, and it is recalled. */
 final readonly class CheckTool
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private Recalls $recalls) {}
 
     /**
      * @param Day|null $calDue until when a good check stands
@@ -30,21 +29,22 @@ final readonly class CheckTool
         if ($good && ($calDue === null || $calDue->number <= $date->number)) {
             throw Refused::because("Until when does this check stand? Enter a day after {$date}.");
         }
+        if ($tool->state === Tool::GONE) {
+            throw Refused::because("{$tool->code} is out of use. Nothing was entered.");
+        }
         DB::transaction(function () use ($by, $tool, $date, $good, $note, $calDue): void {
+            $recall = ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first();
             ToolCheckEntry::create(['tool_id' => $tool->id, 'date' => (string) $date, 'good' => $good, 'note' => $note, 'person_id' => $by->id]);
-            $tool->update($good ? ['state' => 'in', 'cal_due' => (string) $calDue] : ['state' => 'recalled']);
             $this->records->write($by, $good ? 'tool.checked' : 'tool.recalled', "tool:{$tool->id}", ['tool' => $tool->code, 'date' => (string) $date, 'note' => $note]);
             if (! $good) {
-                ToolRecall::create(['tool_id' => $tool->id, 'person_id' => $by->id, 'found_on' => (string) $date, 'last_good' => self::lastGood($tool, $date), 'note' => $note, 'at' => (string) $this->clock->now()]);
+                $tool->update(['state' => Tool::RECALLED]);
+                $this->recalls->open($by, $tool, $date, $note);
+            } elseif ($recall !== null && $date->number < Day::parse($recall->found_on)->number) {
+                // Entered late, of before it was found wrong: it says less is in doubt, not that the tool is good now.
+                $this->recalls->narrow($by, $recall->setRelation('tool', $tool));
+            } else {
+                $tool->update(['state' => Tool::IN, 'cal_due' => (string) $calDue]);
             }
         });
-    }
-
-    public static function lastGood(Tool $tool, Day $foundOn): ?string
-    {
-        $checks = ToolCheckEntry::where('tool_id', $tool->id)->get()->map(static fn(ToolCheckEntry $c): ToolCheck => new ToolCheck(Day::parse($c->date), $c->good))->all();
-        $last = ToolCheck::lastGood(array_values($checks), $foundOn);
-
-        return $last === null ? null : (string) $last;
     }
 }

@@ -33,10 +33,10 @@ final readonly class ReadStores
     public function all(Person $me): StoresView
     {
         $readings = Reading::whereNotNull('tool_id')->selectRaw('tool_id, count(*) as n')->groupBy('tool_id')->pluck('n', 'tool_id');
-        $tools = Tool::with(['loan.card', 'loan.person'])->orderBy('code')->get()->map(fn(Tool $t): StoreTool => $this->tool($t, (int) ($readings[$t->id] ?? 0)))
+        $tools = Tool::with(['loan.card', 'loan.person'])->whereNot('state', Tool::GONE)->orderBy('code')->get()->map(fn(Tool $t): StoreTool => $this->tool($t, (int) ($readings[$t->id] ?? 0)))
             ->sortBy(static fn(StoreTool $t): array => [self::ORDER[$t->state], $t->code])->values();
         $loans = ToolLoan::with(['card.aircraft', 'person'])->whereNull('in_at')->orderBy('out_at')->orderBy('id')->get();
-        $recalled = Tool::where('state', 'recalled')->orderBy('code')->pluck('code');
+        $recalled = Tool::where('state', Tool::RECALLED)->orderBy('code')->pluck('code');
         $bad = $tools->where('state', 'stop')->count();
         $sentence = match (true) {
             $tools->isEmpty() => 'No tool yet.',
@@ -55,16 +55,19 @@ final readonly class ReadStores
     {
         $tool = Tool::with(['loan.card', 'loan.person'])->where('code', $code)->firstOrFail();
         $checks = ToolCheckEntry::with('person')->where('tool_id', $tool->id)->orderByDesc('date')->orderByDesc('id')->get();
-        $recall = $tool->state === 'recalled' ? ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first() : null;
+        $recall = ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first();
         $view = $this->tool($tool, Reading::where('tool_id', $tool->id)->count());
         $reach = $recall === null ? null : $this->recall($recall);
+        $recalled = $tool->state === Tool::RECALLED;
         $sentence = match (true) {
-            $reach === null => "{$tool->code} ".lcfirst($view->said).'.',
+            $reach === null || (! $recalled && ($reach->aircraft === [] || $reach->toClose === 0)) => "{$tool->code} ".lcfirst($view->said).'.',
             $reach->aircraft === [] => "{$tool->code} is recalled; nothing rests on it since its last good check.",
-            default => "{$tool->code} is recalled: ".Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(count($reach->aircraft), 'aircraft', 'aircraft').' rest on it'.($reach->toOpen === 0 ? '; every re-check is open or done.' : ', '.Words::count($reach->toOpen, 'card').' still without a re-check.'),
+            default => match ($tool->state) {
+                Tool::RECALLED => "{$tool->code} is recalled: ", Tool::IN => "{$tool->code} is back, and what it read before is still in doubt: ", default => "{$tool->code} {$view->said}, and what it read is still in doubt: ",
+            }.Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(count($reach->aircraft), 'aircraft', 'aircraft').' rest on it'.($reach->toOpen === 0 ? '; every re-check is open or done.' : ', '.Words::count($reach->toOpen, 'card').' still without a re-check.'),
         };
 
-        return new ToolRoom($view, $sentence, array_values($checks->map(static fn(ToolCheckEntry $c): CheckLine => new CheckLine($c->date, $c->good, $c->note, $c->person?->name))->all()), $reach, $this->may($me));
+        return new ToolRoom($view, $sentence, array_values($checks->map(static fn(ToolCheckEntry $c): CheckLine => new CheckLine($c->date, $c->good, $c->note, $c->person?->name))->all()), $reach, $tool->state !== Tool::GONE, $tool->state === Tool::AWAY, $this->may($me));
     }
 
     public function recall(ToolRecall $recall): RecallView
@@ -78,7 +81,7 @@ final readonly class ReadStores
         }
         $cards = $readings->concat($uses)->pluck('card_id')->unique();
 
-        return new RecallView($recall->id, $recall->found_on, $recall->last_good, $recall->note, $readings->count(), $uses->count(), $aircraft, $cards->diff($rechecks->keys())->count());
+        return new RecallView($recall->id, $recall->found_on, $recall->last_good, $recall->note, $readings->count(), $uses->count(), $aircraft, $cards->diff($rechecks->keys())->count(), $cards->reject(static fn(int $id): bool => $rechecks->get($id)?->byCard->state === Card::CLOSED)->count());
     }
 
     /** @param Collection<int, \stdClass> $rows */

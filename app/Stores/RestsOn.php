@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
-use App\Shared\Clock;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Every reading and use that rests on a recalled tool: those after the day of its last good check that still stand. */
+/** Every reading and use that rests on a recalled tool: those between the day of its last good check and the recall that still stand. */
 final readonly class RestsOn
 {
-    public function __construct(private Clock $clock) {}
-
     /** @return Collection<int, \stdClass> `{id, card_id, step_id, point, value, unit, verdict, at, taker, number, title, visit_id, aircraft_id, mark, visit_state}`, by aircraft and card */
     public function readings(ToolRecall $recall): Collection
     {
@@ -30,10 +27,7 @@ final readonly class RestsOn
 
     private function on(Builder $query, string $table, ToolRecall $recall): Builder
     {
-        // The day of the last good check itself is good to its end, in the operator's zone.
-        $from = $recall->last_good === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (new \DateTimeImmutable("{$recall->last_good} 24:00", $this->clock->zone()))->getTimestamp());
-
         return $query->join('cards', 'cards.id', '=', "{$table}.card_id")->join('visits', 'visits.id', '=', 'cards.visit_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')->join('people', 'people.id', '=', "{$table}.person_id")
-            ->where("{$table}.tool_id", $recall->tool_id)->where("{$table}.at", '>=', $from)->orderBy('aircraft.mark')->orderBy('cards.number')->orderBy("{$table}.id");
+            ->where("{$table}.tool_id", $recall->tool_id)->whereBetween("{$table}.at", [$recall->doubt_from, $recall->at])->orderBy('aircraft.mark')->orderBy('cards.number')->orderBy("{$table}.id");
     }
 }

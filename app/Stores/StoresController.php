@@ -35,6 +35,25 @@ final class StoresController
         return new JsonResponse($read->one($code, $request->person()));
     }
 
+    #[OA\Post(path: '/api/tools', operationId: 'enterTool', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['code', 'title', 'kind', 'unit', 'resolution', 'uncertainty', 'low', 'high', 'place', 'checked', 'cal_due', 'paper'], properties: [new OA\Property(property: 'code', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'unit', type: 'string'), new OA\Property(property: 'resolution', type: 'number'), new OA\Property(property: 'uncertainty', type: 'number'), new OA\Property(property: 'low', type: 'number'), new OA\Property(property: 'high', type: 'number'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'checked', type: 'string'), new OA\Property(property: 'cal_due', type: 'string'), new OA\Property(property: 'paper', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool entered', content: new OA\JsonContent(ref: ToolRoom::class))])]
+    public function enter(ToolRequest $request, KeepTool $keep, ReadStores $read): JsonResponse
+    {
+        $tool = $keep->enter($request->person(), $request->fields(), Day::parse($request->string('checked')->value()), Day::parse($request->string('cal_due')->value()), $request->string('paper')->value());
+
+        return new JsonResponse($read->one($tool->code, $request->person()));
+    }
+
+    #[OA\Post(path: '/api/tools/{code}/state', operationId: 'moveTool', parameters: [new OA\PathParameter(name: 'code', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['do', 'why'], properties: [new OA\Property(property: 'do', type: 'string', enum: ['away', 'gone']), new OA\Property(property: 'why', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool, away or out of use', content: new OA\JsonContent(ref: ToolRoom::class))])]
+    public function state(string $code, ToolStateRequest $request, KeepTool $keep, ReadStores $read): JsonResponse
+    {
+        $tool = Tool::where('code', $code)->firstOrFail();
+        $request->string('do')->value() === 'away'
+            ? $keep->sendAway($request->person(), $tool, $request->string('why')->value())
+            : $keep->takeOut($request->person(), $tool, $request->string('why')->value());
+
+        return new JsonResponse($read->one($code, $request->person()));
+    }
+
     #[OA\Post(path: '/api/recalls/{id}/rechecks', operationId: 'openRechecks', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The tool with its re-checks open', content: new OA\JsonContent(ref: ToolRoom::class))])]
     public function recheck(int $id, ViewRequest $request, OpenRechecks $open, ReadStores $read): JsonResponse
     {

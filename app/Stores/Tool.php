@@ -23,12 +23,21 @@ use Jorvel\Core\Shared\Unit;
  * @property float $low
  * @property float $high
  * @property string $cal_due
- * @property string $state `in`, `calibration` or `recalled`
+ * @property string $state one of the constants
  * @property string $place
  * @property-read ToolLoan|null $loan where it is out now
  */
 final class Tool extends Model
 {
+    public const IN = 'in';
+
+    public const AWAY = 'calibration';
+
+    public const RECALLED = 'recalled';
+
+    /** Out of use for good. */
+    public const GONE = 'gone';
+
     protected $casts = ['resolution' => 'float', 'uncertainty' => 'float', 'low' => 'float', 'high' => 'float'];
 
     /** @return HasOne<ToolLoan, $this> */
@@ -46,8 +55,9 @@ final class Tool extends Model
     public function unusable(Day $today): ?string
     {
         return match (true) {
-            $this->state === 'recalled' => 'is recalled: it was found out of tolerance',
-            $this->state === 'calibration' => 'is away for calibration',
+            $this->state === self::GONE => 'is out of use',
+            $this->state === self::RECALLED => 'is recalled: it was found out of tolerance',
+            $this->state === self::AWAY => 'is away for calibration',
             Day::parse($this->cal_due)->number < $today->number => "has no valid calibration: it ran out on {$this->cal_due}",
             default => null,
         };

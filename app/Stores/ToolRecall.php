@@ -14,8 +14,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $tool_id
  * @property string $found_on
  * @property string|null $last_good null: no check says it ever was
+ * @property string $doubt_from the instant from which on its readings are in doubt; empty: all of them
  * @property string $note
- * @property string $at
+ * @property string $at until when
  * @property-read Tool $tool
  */
 final class ToolRecall extends Model

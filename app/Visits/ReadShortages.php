@@ -73,8 +73,8 @@ final readonly class ReadShortages
     private function tools(): array
     {
         $tools = [];
-        foreach (Tool::orderBy('id')->get() as $tool) {
-            $tools[$tool->kind][] = $tool->state === 'in' ? Day::parse($tool->cal_due) : null;
+        foreach (Tool::whereNot('state', Tool::GONE)->orderBy('id')->get() as $tool) {
+            $tools[$tool->kind][] = $tool->state === Tool::IN ? Day::parse($tool->cal_due) : null;
         }
 
         return $tools;

@@ -29,13 +29,12 @@ use App\Library\Question;
 use App\Release\Certificate;
 use App\Shared\Clock;
 use App\Shared\Records;
-use App\Stores\CheckTool;
 use App\Stores\Part;
 use App\Stores\PartBatch;
 use App\Stores\PartMove;
+use App\Stores\Recalls;
 use App\Stores\Tool;
 use App\Stores\ToolCheckEntry;
-use App\Stores\ToolRecall;
 use App\Visits\Bay;
 use App\Visits\CreateVisit;
 use App\Visits\Visit;
@@ -57,7 +56,7 @@ final readonly class World
     /** The demo people's password; their PINs stand in people.json. */
     public const PASSWORD = 'hangar-demo';
 
-    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory, private FloorStory $floorStory) {}
+    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory, private FloorStory $floorStory, private Recalls $recalls) {}
 
     public function load(): void
     {
@@ -266,8 +265,8 @@ final readonly class World
         $batches = PartBatch::pluck('id', 'batch');
         self::insert('part_moves', self::csv('part_batches.csv'), static fn(array $r): array => ['batch_id' => $batches[$r['batch']], 'kind' => PartMove::IN, 'quantity' => (int) $r['quantity'], 'left' => (int) $r['quantity'], 'paper' => $r['paper'], 'person_id' => $people['ines'], 'at' => "{$r['received']}T08:00:00Z"]);
         foreach (Tool::where('state', 'recalled')->get() as $tool) {
-            $found = ToolCheckEntry::where(['tool_id' => $tool->id, 'good' => false])->orderByDesc('date')->firstOrFail();
-            ToolRecall::create(['tool_id' => $tool->id, 'person_id' => $found->person_id, 'found_on' => $found->date, 'last_good' => CheckTool::lastGood($tool, Day::parse($found->date)), 'note' => $found->note, 'at' => (string) $this->clock->now()]);
+            $found = ToolCheckEntry::with('person')->where(['tool_id' => $tool->id, 'good' => false])->orderByDesc('date')->firstOrFail();
+            $this->recalls->open($found->person, $tool, Day::parse($found->date), $found->note);
         }
     }
 

@@ -23,6 +23,11 @@ return new class extends Migration {
         Schema::table('fitted_parts', function (Blueprint $t): void {
             $t->boolean('stands')->default(true);
         });
+        Schema::table('tool_recalls', function (Blueprint $t): void {
+            // From when on its readings are in doubt; empty, of a recall before this, means ever since.
+            $t->string('doubt_from')->default('');
+            $t->index('tool_id');
+        });
         Schema::create('part_moves', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('batch_id')->constrained('part_batches');

@@ -45,7 +45,7 @@ final class RoutesTest extends WorldCase
             "POST {$card}/inspect" => ['runa', 'tor'], "POST {$card}/steps/3/inspect" => ['runa', 'tor'], "POST {$card}/hand-over" => ['oda'], "POST {$card}/take-over" => ['oda'], "POST {$card}/clear" => ['ines', 'oda', 'runa', 'tor'], "POST {$card}/loans" => ['oda'],
             'GET findings/{finding}' => self::EVERYBODY, 'POST findings/{finding}/photos' => ['ines', 'oda', 'runa', 'tor'], 'GET photos/99' => self::EVERYBODY, 'GET registers' => self::EVERYBODY, 'GET registers/QA-VFA' => self::EVERYBODY,
             "POST {$card}/reread" => ['ines', 'oda', 'runa', 'tor'], 'GET library/manuals/BM-R4' => self::EVERYBODY, 'POST library/templates/1/reread' => ['ines', 'runa', 'tor'], 'POST library/manuals/BM-R4/questions' => ['ines', 'oda', 'runa', 'tor'], 'POST library/questions/1/answer' => ['ines', 'runa', 'tor'],
-            'GET tools/CT-03' => self::EVERYBODY, 'POST tools/CT-03/checks' => ['ines', 'runa', 'tor'], 'POST recalls/99/rechecks' => ['ines', 'runa', 'tor'], 'POST loans/99/in' => ['ines', 'oda', 'runa', 'tor'],
+            'GET tools/CT-03' => self::EVERYBODY, 'POST tools' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/state' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/checks' => ['ines', 'runa', 'tor'], 'POST recalls/99/rechecks' => ['ines', 'runa', 'tor'], 'POST loans/99/in' => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/findings" => ['ines', 'oda', 'runa', 'tor'], 'POST findings/{finding}/fixed' => ['oda'],
             'GET bench' => self::EVERYBODY, 'GET deferrals' => self::EVERYBODY, 'POST findings/{finding}/defer' => ['ines', 'tor'],
             'GET release' => self::EVERYBODY, 'GET release/1' => self::EVERYBODY, 'POST release/1' => ['tor'],

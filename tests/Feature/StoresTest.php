@@ -50,6 +50,9 @@ final class StoresTest extends WorldCase
         $this->as('tor', 'POST', 'tools/CT-04/checks', ['date' => '2026-05-05', 'good' => false, 'note' => 'dropped'])->assertOk();
         $recall = ToolRecall::where('tool_id', $tool)->firstOrFail();
         self::assertSame('2025-12-05', $recall->last_good);
+        self::assertSame([1, $open], [$codes()['recheck_open'], $codes()['card_open']], 'also before anybody opened a re-check');
+        $blocker = array_column($this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'), null, 'code')['recheck_open'];
+        self::assertSame(['/stores/tools/CT-04', true], [$blocker['link'], str_contains($blocker['title'], 'read with CT-04, which is recalled')]);
         $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks")->assertOk();
         self::assertSame([1, $open + 1], [$codes()['recheck_open'], $codes()['card_open']]);
         $by = Recheck::where('card_id', $card->id)->firstOrFail()->byCard;
@@ -69,7 +72,7 @@ final class StoresTest extends WorldCase
         };
         self::assertSame(0, $count('2026-01-12T22:59:59Z'), 'a minute before midnight in winter');
         self::assertSame(6, $count('2026-01-12T23:00:00Z'));
-        $recall->update(['last_good' => null]);
+        $recall->update(['last_good' => null, 'doubt_from' => '']);
         self::assertSame(6, $count('2020-01-01T00:00:00Z'), 'never known to be good: everything');
         DB::table('readings')->where('tool_id', $recall->tool_id)->update(['stands' => false]);
         self::assertSame(0, $this->as('ines', 'GET', 'tools/CT-03')->json('recall.readings'), 'what was read again since does not rest on it');
@@ -187,5 +190,54 @@ final class StoresTest extends WorldCase
         self::assertSame('JV-0512-20', $ordered->json('part.number'));
         self::assertStringContainsString('until the order comes', $ordered->json('sentence'));
         self::assertStringContainsString('none ordered', $this->as('ines', 'POST', "part-orders/{$ordered->json('orders.0.id')}/cancel")->assertOk()->json('sentence'));
+    }
+
+    public function test_an_earlier_visit_s_reading_that_came_into_doubt_blocks_the_aircraft_s_release(): void
+    {
+        $recall = ToolRecall::firstOrFail();
+        $released = Visit::findOrFail(DB::table('readings')->join('cards', 'cards.id', '=', 'readings.card_id')->where('tool_id', $recall->tool_id)->where('readings.at', '>', '2026-02-01')->value('visit_id'));
+        $visit = Visit::create(['aircraft_id' => $released->aircraft_id, 'title' => 'wash', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06', 'state' => Visit::PLANNED]);
+        $links = fn(): array => array_column(array_filter($this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'), static fn(array $b): bool => $b['code'] === 'recheck_open'), 'link');
+        self::assertSame(['/stores/tools/CT-03'], $links());
+        // The tool comes back good: what it read before is in doubt all the same.
+        $this->as('tor', 'POST', 'tools/CT-03/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'spring changed', 'cal_due' => '2027-05-05'])->assertOk()->assertJsonPath('tool.state', 'clear');
+        self::assertStringStartsWith('CT-03 is back, and what it read before is still in doubt: 4 readings', $this->as('tor', 'GET', 'tools/CT-03')->json('sentence'));
+        self::assertSame(['/stores/tools/CT-03'], $links());
+        $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks")->assertOk();
+        self::assertSame([], $links(), 'the re-check itself, in this visit, holds it now');
+        Card::whereIn('id', Recheck::pluck('by_card_id'))->update(['state' => Card::CLOSED]);
+        self::assertStringContainsString('CT-03 calibration runs out', $this->as('tor', 'GET', 'tools/CT-03')->json('sentence'));
+    }
+
+    public function test_a_good_check_entered_late_narrows_the_doubt_and_does_not_bring_the_tool_back(): void
+    {
+        $readings = fn(): int => $this->as('tor', 'GET', 'tools/CT-03')->json('recall.readings');
+        self::assertSame(4, $readings());
+        $check = fn(string $date) => $this->as('tor', 'POST', 'tools/CT-03/checks', ['date' => $date, 'good' => true, 'note' => 'found in the folder', 'cal_due' => '2027-01-01'])->assertOk();
+        $check('2025-11-01')->assertJsonPath('tool.state', 'stop');
+        self::assertSame(4, $readings(), 'an older one than is known changes nothing');
+        $check('2026-03-01')->assertJsonPath('tool.state', 'stop')->assertJsonPath('recall.lastGood', '2026-03-01');
+        self::assertLessThan(4, $readings());
+        self::assertSame(1, DB::table('records')->where('what', 'recall.narrowed')->count());
+    }
+
+    public function test_a_tool_is_entered_goes_away_and_goes_out_of_use(): void
+    {
+        $new = ['code' => 'DG-90', 'title' => 'Dial gauge', 'kind' => 'Dial gauge', 'unit' => 'mm', 'resolution' => 0.01, 'uncertainty' => 0.005, 'low' => 0, 'high' => 10, 'place' => 'shelf 2', 'checked' => '2026-05-01', 'cal_due' => '2027-05-01', 'paper' => 'certificate 311'];
+        $enter = fn(array $with = []) => $this->as('ines', 'POST', 'tools', [...$new, ...$with]);
+        $said = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
+        foreach ([['unit' => 'furlong', 'Its'], ['checked' => '2026-05-06', 'lies today or before'], ['cal_due' => '2026-05-01', 'lies today or before'], ['code' => 'CT-03', 'in the store already'], ['code' => 'dg 90', 'capital letters'], ['high' => 0, 'up to more']] as $wrong) {
+            $why = (string) array_pop($wrong);
+            self::assertStringContainsString($why, $said($enter($wrong)));
+        }
+        $enter()->assertOk()->assertJsonPath('tool.kind', 'dial gauge')->assertJsonPath('checks.0.note', 'certificate 311');
+        $to = fn(string $code, string $do) => $this->as('ines', 'POST', "tools/{$code}/state", ['do' => $do, 'why' => 'standards room']);
+        self::assertStringContainsString('PG-28 is out on card', $said($to('PG-28', 'away')));
+        $to('DG-90', 'away')->assertOk()->assertJsonPath('sentence', 'DG-90 is away for calibration.');
+        self::assertStringContainsString('is away already', $said($to('DG-90', 'away')));
+        $this->as('ines', 'POST', 'tools/DG-90/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'back', 'cal_due' => '2027-05-05'])->assertOk()->assertJsonPath('away', false);
+        $to('DG-90', 'gone')->assertOk()->assertJsonPath('inUse', false);
+        self::assertNotContains('DG-90', array_column($this->as('mika', 'GET', 'stores')->json('tools'), 'code'));
+        self::assertStringContainsString('is out of use', $said($this->as('ines', 'POST', 'tools/DG-90/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'back', 'cal_due' => '2027-05-05'])));
     }
 }

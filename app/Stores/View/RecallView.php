@@ -20,5 +20,6 @@ final readonly class RecallView
         /** @var list<RestingAircraft> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: RestingAircraft::class))] public array $aircraft,
         #[OA\Property] public int $toOpen,
+        #[OA\Property] public int $toClose,
     ) {}
 }

@@ -16,6 +16,8 @@ final readonly class ToolRoom
         /** @var list<CheckLine> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckLine::class))] public array $checks,
         #[OA\Property(ref: RecallView::class, nullable: true)] public ?RecallView $recall,
+        #[OA\Property] public bool $inUse,
+        #[OA\Property] public bool $away,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
     ) {}

@@ -344,6 +344,8 @@ describe('Stores', () => {
         readings: [{ point: 'left', value: 58, unit: 'lbf', verdict: 'pass', at: 'then', by: 'Tuva' }],
     });
     const room = (may: string[], toOpen: number): Schemas['ToolRoom'] => ({
+        inUse: true,
+        away: false,
         tool,
         sentence: 'CT-03 is recalled.',
         may,
@@ -356,6 +358,7 @@ describe('Stores', () => {
             readings: 2,
             uses: 0,
             toOpen,
+            toClose: 1,
             aircraft: [{ mark: 'QA-VFE', cards: [card(1, 'stop'), card(2, 'waiting'), card(3, 'clear')] }],
         },
     });

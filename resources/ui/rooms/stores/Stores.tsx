@@ -1,10 +1,13 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useStores } from '../../api/hooks';
+import { Button } from '../../parts/Button';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { Tabs } from '../../parts/Tabs';
+import { EnterTool } from './EnterTool';
 import { storeTabs } from './tabs';
 
 const columns: Column<Schemas['StoreTool']>[] = [
@@ -46,10 +49,16 @@ const columns: Column<Schemas['StoreTool']>[] = [
 
 /** Tools and their calibration. */
 export function Stores() {
+    const [entering, setEntering] = useState(false);
     return (
         <Wait query={useStores()}>
             {(room) => (
-                <Page over={<Tabs label="Stores" tabs={storeTabs} />} sentence={room.sentence}>
+                <Page
+                    over={<Tabs label="Stores" tabs={storeTabs} />}
+                    sentence={room.sentence}
+                    actions={room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter a tool</Button>}
+                >
+                    {entering && <EnterTool onClose={() => setEntering(false)} />}
                     <Table name="tools" rows={room.tools} columns={columns} empty="No tool yet." />
                 </Page>
             )}

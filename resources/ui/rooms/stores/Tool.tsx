@@ -19,6 +19,7 @@ export function Tool() {
 
 function ToolOf({ room }: { room: Room }) {
     const [checking, setChecking] = useState(false);
+    const [moving, setMoving] = useState<'away' | 'gone' | null>(null);
     const t = room.tool;
     const keep = room.may.includes('keep');
     return (
@@ -29,7 +30,13 @@ function ToolOf({ room }: { room: Room }) {
             actions={
                 <>
                     <Button onClick={() => window.print()}>Print</Button>
-                    {keep && <Button onClick={() => setChecking(true)}>Enter a check</Button>}
+                    {keep && room.inUse && (
+                        <>
+                            <Button onClick={() => setChecking(true)}>Enter a check</Button>
+                            {!room.away && <Button onClick={() => setMoving('away')}>Send for calibration</Button>}
+                            <Button onClick={() => setMoving('gone')}>Out of use</Button>
+                        </>
+                    )}
                 </>
             }
         >
@@ -51,6 +58,7 @@ function ToolOf({ room }: { room: Room }) {
                     {room.checks.length === 0 && <li className="text-soft">No check is entered.</li>}
                 </ul>
             </Section>
+            {moving && <Move code={t.code} to={moving} onClose={() => setMoving(null)} />}
             {checking && <Check code={t.code} onClose={() => setChecking(false)} />}
         </Page>
     );
@@ -121,6 +129,42 @@ function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallV
             ))}
             {recall.aircraft.length === 0 && <p className="mt-3 text-soft">No reading and no use of {code} since then.</p>}
         </section>
+    );
+}
+
+/** It goes away for calibration, or out of use for good. */
+function Move({ code, to, onClose }: { code: string; to: 'away' | 'gone'; onClose: () => void }) {
+    const [why, setWhy] = useState('');
+    const send = useSend(
+        (body: { do: 'away' | 'gone'; why: string }, headers) =>
+            take(api.POST('/api/tools/{code}/state', { params: { path: { code } }, body, headers })),
+        onClose,
+    );
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        send.mutate({ do: to, why });
+    };
+    return (
+        <Dialog open onClose={onClose} title={to === 'away' ? `${code} goes for calibration` : `${code} goes out of use`}>
+            <form onSubmit={submit} className="space-y-4">
+                <p className="text-soft">
+                    {to === 'away'
+                        ? 'Nobody takes a reading with it until a good check is entered.'
+                        : 'It leaves every list; what was read with it stands. If it was found out of tolerance, enter that check first.'}
+                </p>
+                <Field
+                    label={to === 'away' ? 'To where' : 'Why'}
+                    name="why"
+                    autoComplete="off"
+                    value={why}
+                    onChange={(e) => setWhy(e.target.value)}
+                />
+                <Trouble error={send.error} />
+                <Button kind="main" big type="submit" disabled={send.isPending || why === ''}>
+                    {to === 'away' ? 'Send it' : 'Take it out of use'}
+                </Button>
+            </form>
+        </Dialog>
     );
 }
 
