@@ -19,7 +19,7 @@ use Jorvel\Core\Shared\Instant;
 /**
  * What stands on an aircraft against its systems' being energised, moved or pressurised, and which steps that holds.
  *
- * People on the same card are called clear by its roll-call; those on every other card hold the step by name.
+ * People hold a step by name wherever they work; those on the same card are called clear by a roll-call of it before the step.
  */
 final readonly class Standings
 {
@@ -44,22 +44,24 @@ final readonly class Standings
     public function holding(Person $by, Card $card, iterable $steps): array
     {
         $acting = collect($steps)->filter(static fn(Step $s): bool => $s->acts() !== null && $s->state !== Step::DONE);
-        [$standing, $views] = $acting->isEmpty() ? [[], []] : $this->standing($by, $card);
+        [$standing, $views, $here] = $acting->isEmpty() ? [[], [], []] : $this->standing($by, $card);
         $holds = [];
         foreach ($acting as $step) {
             $stale = $this->staleCall($card, $step);
-            $holds[$step->no] = [...$stale === null ? [] : [$stale], ...array_map(static fn(Standing $s): HoldView => $views["{$s->kind}:{$s->id}"], Interlock::holding($step->systems(), $standing))];
+            $called = self::callBefore($card, $step) !== null;
+            $says = array_filter(Interlock::holding($step->systems(), $standing), static fn(Standing $s): bool => ! $called || ! in_array("{$s->kind}:{$s->id}", $here, true));
+            $holds[$step->no] = [...$stale === null ? [] : [$stale], ...array_values(array_map(static fn(Standing $s): HoldView => $views["{$s->kind}:{$s->id}"], $says))];
         }
 
         return $holds;
     }
 
-    /** @return array{list<Standing>, array<string, HoldView>} */
+    /** @return array{list<Standing>, array<string, HoldView>, list<string>} what stands, how it is said, and who of it is at this same card */
     private function standing(Person $by, Card $card): array
     {
         $devices = $this->register->of($card->aircraft);
         $removers = $this->register->removers($devices);
-        $standing = $views = [];
+        $standing = $views = $here = [];
         foreach ($devices as $d) {
             $kind = $d->open_line ? 'open_line' : 'device';
             $remover = $removers[$d->id] ?? null;
@@ -73,14 +75,17 @@ final readonly class Standings
             );
         }
         foreach ($this->people($card->aircraft) as $p) {
-            if ($p->card_id === $card->id || $p->person_id === $by->id) {
+            if ($p->person_id === $by->id) {
                 continue;
+            }
+            if ($p->card_id === $card->id) {
+                $here[] = "person:{$p->id}";
             }
             $standing[] = new Standing('person', (string) $p->id, $p->person->name, $p->card->zone, $p->card->systems);
             $views["person:{$p->id}"] = new HoldView('person', $p->person->name, "{$p->person->name} works on {$p->card->title}, {$p->card->zone}, since ".$this->clock->time(Instant::parse($p->since)), "/floor/{$p->card_id}", "Call {$p->person->name} clear: card {$p->card->number}");
         }
 
-        return [$standing, $views];
+        return [$standing, $views, $here];
     }
 
     /** @return Collection<int, Presence> on any card of an aircraft */
@@ -92,12 +97,17 @@ final readonly class Standings
     /** A roll-call before a step that moves something must still stand when it moves. */
     private function staleCall(Card $card, Step $step): ?HoldView
     {
-        $call = $card->steps->last(static fn(Step $s): bool => $s->kind === 'rollcall' && $s->no < $step->no);
+        $call = self::callBefore($card, $step);
         if ($call === null || $call->state !== Step::DONE) {
             return null;
         }
         $missing = $this->calls->missing($call);
 
         return $missing === [] ? null : new HoldView('call', 'Roll-call', 'the roll-call of step '.$call->no.' no longer stands for '.implode(', ', $missing), "/floor/{$card->id}?step={$call->no}", "Call again: step {$call->no}");
+    }
+
+    private static function callBefore(Card $card, Step $step): ?Step
+    {
+        return $card->steps->last(static fn(Step $s): bool => $s->kind === 'rollcall' && $s->no < $step->no);
     }
 }

@@ -35,11 +35,12 @@ final readonly class AcceptRevision
             }
             $from = $template->revision;
             if ($outcome === 'stands') {
-                $template->update(['revision' => $now]);
+                // One of two methods stays at the revision that its fleets' data names.
+                $template->update($template->held_until === null ? ['revision' => $now] : ['held_until' => $now]);
             } else {
                 $proposed = $this->proposed($template, $from);
                 $outcome === 'new'
-                    ? $template->update(['revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method']])
+                    ? $template->update(['revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method'], 'held_until' => null])
                     : $this->both($template, $proposed, $fleets, $now);
             }
             Reread::create(['template_id' => $template->id, 'person_id' => $by->id, 'from_revision' => $from, 'to_revision' => $now, 'outcome' => $outcome, 'note' => $note, 'at' => (string) $this->clock->now()]);
@@ -95,6 +96,9 @@ final readonly class AcceptRevision
      */
     private function both(CardTemplate $template, array $proposed, array $fleets, int $now): void
     {
+        if ($template->held_until !== null || $template->of_id !== null) {
+            throw Refused::because("{$template->code} is one of two methods already. Say that it stands, or take the new method for its fleets; nothing was changed.");
+        }
         if ($fleets === []) {
             throw Refused::because('Say which fleets work by the new method; the others keep the present one.');
         }
@@ -104,7 +108,7 @@ final readonly class AcceptRevision
             'code' => "{$template->code}/{$n}", 'revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method'], 'fleets' => $fleets, 'of_id' => $template->id,
         ]);
         // The present method stays at its revision, as the approved data of the other fleets says.
-        $template->update(['held_at' => true]);
+        $template->update(['held_until' => $now]);
         // What is open on those fleets was written from the old method, and waits to be read again against the new one.
         Card::where('template_id', $template->id)->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))
             ->whereHas('aircraft.fleet', static fn(Builder $q) => $q->whereIn('code', $fleets))->update(['template_id' => $other->id]);

@@ -16,10 +16,10 @@ final class BringRevision
     public function compare(RevisionFile $file): array
     {
         $marks = [];
-        foreach ($file->templates->where('held_at', false) as $t) {
+        foreach ($file->templates as $t) {
             $marks[] = new ChangeView($t->code, $t->title, "revision {$t->revision}", 'to be re-read');
         }
-        $cards = Card::with('aircraft')->whereIn('template_id', $file->templates->where('held_at', false)->pluck('id'))->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))->orderBy('id')->get();
+        $cards = Card::with('aircraft')->whereIn('template_id', $file->templates->pluck('id'))->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))->orderBy('id')->get();
         foreach ($cards as $c) {
             $marks[] = new ChangeView("{$c->number} {$c->aircraft->mark}", $c->title, "revision {$c->revision}", 'to be re-read');
         }

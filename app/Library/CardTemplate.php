@@ -38,13 +38,13 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property string $method its name, where more than one is in use
  * @property list<string>|null $fleets whose approved data says so; every fleet where null
  * @property int|null $of_id the template that it is another method of
- * @property bool $held_at it stays at its revision, as the approved data of its fleets says
+ * @property int|null $held_until up to which revision of its manual it is known to stay at its own, as the approved data of its fleets says
  * @property-read Manual $manual
  * @property-read Collection<int, CardTemplate> $methods other methods of the same task
  */
 final class CardTemplate extends Model
 {
-    protected $casts = ['systems' => 'array', 'covers' => 'array', 'fleets' => 'array', 'held_at' => 'boolean', 'steps' => 'array', 'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'states' => 'array', 'parts' => 'array'];
+    protected $casts = ['systems' => 'array', 'covers' => 'array', 'fleets' => 'array', 'steps' => 'array', 'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'states' => 'array', 'parts' => 'array'];
 
     /** @return BelongsTo<Manual, $this> */
     public function manual(): BelongsTo
@@ -58,10 +58,10 @@ final class CardTemplate extends Model
         return $this->hasMany(self::class, 'of_id')->orderBy('id');
     }
 
-    /** The revision that it has to be written from: its manual's, unless it is held at its own. Load `manual` first. */
+    /** The revision that it has to be written from: its manual's, unless it is held at its own and that was looked at since. Load `manual` first. */
     public function revisionInForce(): int
     {
-        return $this->held_at ? $this->revision : $this->manual->revision;
+        return $this->held_until === $this->manual->revision ? $this->revision : $this->manual->revision;
     }
 
     /** @return list<array<string, mixed>> its steps as rows of a card */

@@ -33,8 +33,9 @@ final readonly class ReadRevisions
     {
         $manual = Manual::with('revisions.passages')->where('code', $code)->firstOrFail();
         $templates = CardTemplate::where('manual_id', $manual->id)->orderBy('code')->get();
+        $templates->each(static fn(CardTemplate $t) => $t->setRelation('manual', $manual));
         $rereads = Reread::with('person')->whereIn('template_id', $templates->modelKeys())->orderBy('id')->get()->keyBy('template_id');
-        $marked = $templates->filter(static fn(CardTemplate $t): bool => ! $t->held_at && $t->revision !== $manual->revision);
+        $marked = $templates->filter(static fn(CardTemplate $t): bool => $t->revision !== $t->revisionInForce());
         $cards = $this->cards($templates, $manual);
         $sentence = match (true) {
             $marked->isEmpty() && $cards === [] => "Everything written from {$manual->code} stands at revision {$manual->revision}.",
@@ -97,7 +98,7 @@ final readonly class ReadRevisions
 
     private function template(CardTemplate $t, Manual $manual, ?Reread $reread): MarkedTemplate
     {
-        $marked = ! $t->held_at && $t->revision !== $manual->revision;
+        $marked = $t->revision !== $t->revisionInForce();
         $old = $manual->passage($t->revision, $t->section)?->text;
         $new = $manual->passage($manual->revision, $t->section)?->text;
         $proposed = null;
@@ -114,7 +115,7 @@ final readonly class ReadRevisions
             $t->method,
             $t->fleets ?? [],
             $marked,
-            $t->held_at,
+            $t->held_until !== null,
             $proposed,
             match (true) {
                 ! $marked => null,
@@ -137,8 +138,8 @@ final readonly class ReadRevisions
         $by = $templates->keyBy('id');
 
         return array_values(Card::with(['aircraft', 'steps', 'visit'])->whereIn('template_id', $templates->modelKeys())->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))->orderBy('id')->get()
-            ->filter(static fn(Card $c): bool => $c->revision !== ($by[$c->template_id]->held_at ? $by[$c->template_id]->revision : $manual->revision))
-            ->map(static fn(Card $c): MarkedCard => new MarkedCard($c->id, $c->number, $c->aircraft->mark, $c->title, $c->revision, $c->version, $c->state, $by[$c->template_id]->held_at || $by[$c->template_id]->revision === $manual->revision, $c->steps->contains('state', Step::DONE)))->all());
+            ->filter(static fn(Card $c): bool => $c->revision !== $by[$c->template_id]->revisionInForce())
+            ->map(static fn(Card $c): MarkedCard => new MarkedCard($c->id, $c->number, $c->aircraft->mark, $c->title, $c->revision, $c->version, $c->state, $by[$c->template_id]->revision === $by[$c->template_id]->revisionInForce(), $c->steps->contains('state', Step::DONE)))->all());
     }
 
     /** @return list<DiffPiece> */

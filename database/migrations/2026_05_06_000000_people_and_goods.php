@@ -28,6 +28,10 @@ return new class extends Migration {
             $t->string('doubt_from')->default('');
             $t->index('tool_id');
         });
+        // Up to which revision of its manual a method is known to stay as it is, beside a newer one.
+        DB::statement('alter table card_templates add column held_until integer');
+        DB::statement('update card_templates set held_until = (select revision from manuals where manuals.id = card_templates.manual_id) where held_at');
+        Schema::table('card_templates', static fn(Blueprint $t) => $t->dropColumn('held_at'));
         Schema::create('part_moves', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('batch_id')->constrained('part_batches');

@@ -253,6 +253,19 @@ final class FloorTest extends WorldCase
         self::assertStringContainsString('Take the trainee off first', $this->said($this->as('ines', 'POST', "cards/{$flaps->id}/assignments", ['person' => $this->person('stig')->id, 'role' => 'perform', 'remove' => true])));
     }
 
+    public function test_somebody_at_the_same_card_holds_a_step_that_no_roll_call_comes_before(): void
+    {
+        $gear = $this->gear();
+        $this->free();
+        Presence::create(['card_id' => $gear->id, 'person_id' => $this->person('cora')->id, 'since' => '2026-05-05T12:20:00Z']);
+        self::assertSame([], $this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.7.holds'), 'the roll-call of step 6 called her clear');
+        Step::where(['card_id' => $gear->id, 'no' => 6])->update(['kind' => 'instruction', 'spec' => '{}']);
+        self::assertSame(['Cora Lindell'], array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.7.holds'), 'name'));
+        self::assertStringContainsString('Cora Lindell works on Gear extension by hand pump', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        $this->as('oda', 'POST', "cards/{$gear->id}/clear", ['person' => $this->person('cora')->id])->assertOk();
+        $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
+    }
+
     /** @return iterable<string, array{string, string, string|null, string}> who loses what, until when, and why the other then cannot work */
     public static function lapsed(): iterable
     {

@@ -72,7 +72,7 @@ final class RevisionTest extends WorldCase
         $other = DB::table('fleets')->insertGetId(['code' => 'school', 'name' => 'Coast school']);
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'n'])->assertStatus(422)->assertJsonFragment(['message' => 'Say which fleets work by the new method; the others keep the present one.']);
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'the school only', 'fleets' => ['school']])->assertOk();
-        self::assertSame([6, true], [$template->refresh()->revision, $template->held_at]);
+        self::assertSame([6, 7], [$template->refresh()->revision, $template->held_until]);
         // The held card's own method is in force for its fleet again.
         self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
         DB::table('aircraft')->where('mark', 'Q-404')->update(['fleet_id' => $other]);
@@ -84,6 +84,17 @@ final class RevisionTest extends WorldCase
             $made[$mark] = [$card->template->method, $card->revision, $card->steps()->count()];
         }
         self::assertSame(['Q-404' => ['both engines', 7, 6], 'Q-405' => ['one engine', 6, 4]], $made);
+
+        // A later revision marks both, also the one that is held; each is read again for itself.
+        $file = ['manual' => 'BM-R4', 'revision' => 8, 'issued' => '2026-05-05', 'summary' => 'Cooling.', 'passages' => []];
+        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'rev8.json', 'text' => json_encode($file)])->assertOk()->json();
+        $this->as('ines', 'POST', "library/imports/{$look['id']}/apply")->assertOk();
+        self::assertStringContainsString('must be re-read', (string) $this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'n', 'fleets' => ['coast']])->assertStatus(422);
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'stands', 'note' => 'our data still names revision 6'])->assertOk();
+        self::assertSame([6, 8], [$template->refresh()->revision, $template->held_until]);
+        self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
+        self::assertSame(['R4-76-22/2'], array_values(array_filter(array_column(array_filter($this->as('ines', 'GET', 'library/manuals/BM-R4')->json('templates'), static fn(array $t): bool => $t['marked']), 'code'), static fn(string $c): bool => str_starts_with($c, 'R4-76-22'))), 'the other method is read for itself');
     }
 
     public function test_an_open_card_of_a_fleet_that_goes_over_to_the_new_method_is_held_until_it_is_read_again(): void

@@ -4,8 +4,14 @@ import type { Schemas } from '../../../api/client';
 /** Seconds that a hold has run by the server's clock, ticking here between its answers. */
 export function useHeld(step: Schemas['StepView']): number {
     const [now, setNow] = useState(Date.now());
-    const [base, setBase] = useState({ held: step.heldFor ?? 0, at: Date.now() });
-    useEffect(() => setBase({ held: step.heldFor ?? 0, at: Date.now() }), [step.heldFor]);
+    const [base, setBase] = useState({ held: step.heldFor ?? 0, at: Date.now(), of: step.startedAt });
+    useEffect(() => {
+        // The server counts whole seconds: within one hold the time never goes back, or a field would vanish under what is typed.
+        setBase((b) => {
+            const here = b.of === step.startedAt ? b.held + (Date.now() - b.at) / 1000 : 0;
+            return { held: Math.max(here, step.heldFor ?? 0), at: Date.now(), of: step.startedAt };
+        });
+    }, [step.heldFor, step.startedAt]);
     useEffect(() => {
         const timer = setInterval(() => setNow(Date.now()), 200);
         return () => clearInterval(timer);
