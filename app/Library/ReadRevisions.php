@@ -103,7 +103,7 @@ final readonly class ReadRevisions
         $new = $manual->passage($manual->revision, $t->section)?->text;
         $proposed = null;
         foreach ($marked ? $manual->revisions->where('revision', '>', $t->revision) : [] as $r) {
-            $proposed ??= $r->methodFor($t)['method'] ?? null;
+            $proposed ??= $r->methodFor($t);
         }
 
         return new MarkedTemplate(
@@ -116,7 +116,10 @@ final readonly class ReadRevisions
             $t->fleets ?? [],
             $marked,
             $t->held_until !== null,
-            $proposed,
+            $proposed['method'] ?? null,
+            $proposed !== null && $t->held_until === null && $t->of_id === null,
+            $proposed === null ? [] : self::steps($t->steps),
+            self::steps($proposed['steps'] ?? []),
             match (true) {
                 ! $marked => null,
                 $old === null && $new === null => 'its text is not kept here; read it in the manual',
@@ -140,6 +143,16 @@ final readonly class ReadRevisions
         return array_values(Card::with(['aircraft', 'steps', 'visit'])->whereIn('template_id', $templates->modelKeys())->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))->orderBy('id')->get()
             ->filter(static fn(Card $c): bool => $c->revision !== $by[$c->template_id]->revisionInForce())
             ->map(static fn(Card $c): MarkedCard => new MarkedCard($c->id, $c->number, $c->aircraft->mark, $c->title, $c->revision, $c->version, $c->state, $by[$c->template_id]->revision === $by[$c->template_id]->revisionInForce(), $c->steps->contains('state', Step::DONE)))->all());
+    }
+
+    /**
+     * @param list<array<string, mixed>> $steps
+     *
+     * @return list<string>
+     */
+    private static function steps(array $steps): array
+    {
+        return array_map(static fn(array $s): string => $s['title'].(($s['text'] ?? '') === '' ? '' : (ctype_punct(substr($s['title'], -1)) ? ' ' : ': ').$s['text']), $steps);
     }
 
     /** @return list<DiffPiece> */

@@ -22,6 +22,11 @@ final readonly class MarkedTemplate
         #[OA\Property] public bool $marked,
         #[OA\Property] public bool $heldAt,
         #[OA\Property] public ?string $proposed,
+        #[OA\Property] public bool $mayBoth,
+        /** @var list<string> its steps as they are; empty unless it is marked and a method is proposed */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $stepsNow,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $stepsProposed,
         #[OA\Property] public ?string $textState,
         #[OA\Property] public ?string $reread,
         /** @var list<DiffPiece> */

@@ -227,6 +227,9 @@ describe('a manual', () => {
         marked: true,
         heldAt: false,
         proposed: 'both engines',
+        mayBoth: true,
+        stepsNow: ['Run one'],
+        stepsProposed: ['Run one', 'Run both'],
         textState: 'its text is changed',
         reread: null,
         pieces: [

@@ -93,28 +93,33 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
         <Page
             over={<Tabs label="Crew" tabs={crewTabs} />}
             sentence={view.sentence}
-            note={`${view.hours} local time${view.kept ? '' : '; no crew is kept for it yet'}${changed ? '; what you see is not saved yet' : ''}.${view.proven ? '' : ' The search ended before it could show that nothing is more even.'}`}
+            note={`${view.base}, ${view.hours} local time${view.kept ? '' : '; no crew is kept for it yet'}${changed ? '; what you see is not saved yet' : ''}.${view.proven ? '' : ' The search ended before it could show that nothing is more even.'}`}
             actions={
-                may && (
-                    <>
-                        {changed && (
-                            <Button className="min-h-12" onClick={() => setChanged(false)}>
-                                Back to as it was
+                <>
+                    <Button className="min-h-12" onClick={() => window.print()}>
+                        Print
+                    </Button>
+                    {may && (
+                        <>
+                            {changed && (
+                                <Button className="min-h-12" onClick={() => setChanged(false)}>
+                                    Back to as it was
+                                </Button>
+                            )}
+                            <Button className="min-h-12" onClick={() => void judge(placesOf(view), true)}>
+                                Fill the open places
                             </Button>
-                        )}
-                        <Button className="min-h-12" onClick={() => void judge(placesOf(view), true)}>
-                            Fill the open places
-                        </Button>
-                        <Button
-                            kind="main"
-                            className="min-h-12"
-                            disabled={keep.isPending || (!changed && view.kept) || view.slots.length === 0}
-                            onClick={() => keep.mutate({ ...at, version: view.version, places: placesOf(view) })}
-                        >
-                            Keep this crew
-                        </Button>
-                    </>
-                )
+                            <Button
+                                kind="main"
+                                className="min-h-12"
+                                disabled={keep.isPending || (!changed && view.kept) || view.slots.length === 0}
+                                onClick={() => keep.mutate({ ...at, version: view.version, places: placesOf(view) })}
+                            >
+                                Keep this crew
+                            </Button>
+                        </>
+                    )}
+                </>
             }
         >
             <div className="noprint mb-4 flex flex-wrap items-center gap-x-5 gap-y-2">

@@ -114,6 +114,14 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
                     </ul>
                 </Section>
             )}
+            <div className="mt-10 hidden space-y-6 print:block" aria-hidden="true">
+                {['Counted on the aircraft by', 'Stamp', 'Day and time'].map((line) => (
+                    <p key={line} className="flex gap-4">
+                        <span className="w-52">{line}</span>
+                        <span className="flex-1 border-b border-ink" />
+                    </p>
+                ))}
+            </div>
         </Page>
     );
 }

@@ -165,6 +165,22 @@ function Beside({ pieces, old, now }: { pieces: Piece[]; old: string; now: strin
     );
 }
 
+/** The steps of a method, as they stand on a card. */
+function Steps({ title, steps }: { title: string; steps: string[] }) {
+    return (
+        <div className="rounded-lg border border-rule bg-sheet p-3">
+            <p className="mb-1 font-semibold">
+                {title}, {steps.length} steps
+            </p>
+            <ol className="list-decimal space-y-1 pl-5 text-sm">
+                {steps.map((s) => (
+                    <li key={s}>{s}</li>
+                ))}
+            </ol>
+        </div>
+    );
+}
+
 type Outcome = 'stands' | 'new' | 'both';
 type Option<O extends Outcome> = { value: O; says: string };
 
@@ -179,9 +195,11 @@ function Agree<O extends Outcome>({
     onPick,
     onSend,
     onClose,
+    reads,
     children,
 }: {
     title: string;
+    reads?: ReactNode;
     options: Option<O>[];
     first: O | null;
     busy: boolean;
@@ -201,8 +219,9 @@ function Agree<O extends Outcome>({
         }
     };
     return (
-        <Dialog open onClose={onClose} title={title}>
+        <Dialog open onClose={onClose} title={title} wide={reads !== undefined}>
             <form onSubmit={submit} className="space-y-3">
+                {reads}
                 <fieldset className="grid gap-2">
                     <legend className="sr-only">Outcome</legend>
                     {options.map((o) => (
@@ -253,12 +272,24 @@ function Reread({ template, room, onClose }: { template: Schemas['MarkedTemplate
         onClose,
     );
     const options: Option<Outcome>[] = [
-        { value: 'stands', says: 'Its steps stand as they are written' },
+        {
+            value: 'stands',
+            says: template.heldAt
+                ? `It stays at revision ${template.revision}, as the approved data of its fleets says`
+                : 'Its steps stand as they are written',
+        },
         ...(template.proposed === null
             ? []
             : [
                   { value: 'new' as const, says: `The new method, ${template.proposed}, for every fleet` },
-                  { value: 'both' as const, says: `Both: ${template.proposed} for the fleets named, the present one for the others` },
+                  ...(template.mayBoth
+                      ? [
+                            {
+                                value: 'both' as const,
+                                says: `Both: ${template.proposed} for the fleets named, the present one for the others`,
+                            },
+                        ]
+                      : []),
               ]),
     ];
     return (
@@ -269,6 +300,19 @@ function Reread({ template, room, onClose }: { template: Schemas['MarkedTemplate
             busy={send.isPending}
             error={send.error}
             ready={!both || fleets.length > 0}
+            reads={
+                <>
+                    {template.pieces.length > 0 && (
+                        <Beside pieces={template.pieces} old={`revision ${template.revision}`} now={`revision ${room.revision}`} />
+                    )}
+                    {template.stepsProposed.length > 0 && (
+                        <div className="mt-2 grid grid-cols-2 gap-3 max-[800px]:grid-cols-1">
+                            <Steps title={template.method || 'the present method'} steps={template.stepsNow} />
+                            <Steps title={template.proposed ?? ''} steps={template.stepsProposed} />
+                        </div>
+                    )}
+                </>
+            }
             onPick={(o) => setBoth(o === 'both')}
             onSend={(outcome, note) => send.mutate({ outcome, note, ...(outcome === 'both' ? { fleets } : {}) })}
             onClose={onClose}
