@@ -1,10 +1,8 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
-import { Trouble } from '../../parts/Page';
+import { FormDialog } from '../../parts/FormDialog';
 import { type As, PersonFields } from './PersonFields';
 import { FirstSecrets, type Given } from './Secrets';
 
@@ -28,20 +26,18 @@ export function EnterPerson({ choices, onClose }: { choices: Schemas['ChoicesVie
         (body: As & Given & { login: string }, headers) => take(api.POST('/api/people', { body, headers })),
         (room) => void navigate(`/crew/people/${room.person.id}`),
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ ...as, ...given, login });
-    };
     return (
-        <Dialog open onClose={onClose} title="Enter somebody" wide>
-            <form onSubmit={submit} className="space-y-4">
-                <PersonFields as={as} choices={choices} set={(part) => setAs({ ...as, ...part })} />
-                <FirstSecrets login={login} onLogin={setLogin} given={given} onGiven={setGiven} />
-                <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || as.name === '' || as.stamp === '' || login === ''}>
-                    {send.isPending ? 'Entering…' : `Enter ${as.name || 'them'}`}
-                </Button>
-            </form>
-        </Dialog>
+        <FormDialog
+            title="Enter somebody"
+            wide
+            action={`Enter ${as.name || 'them'}`}
+            ready={as.name !== '' && as.stamp !== '' && login !== ''}
+            send={send}
+            onSend={() => send.mutate({ ...as, ...given, login })}
+            onClose={onClose}
+        >
+            <PersonFields as={as} choices={choices} set={(part) => setAs({ ...as, ...part })} />
+            <FirstSecrets login={login} onLogin={setLogin} given={given} onGiven={setGiven} />
+        </FormDialog>
     );
 }

@@ -1,10 +1,9 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
+import { Check } from '../../parts/Check';
 import { Field } from '../../parts/Field';
-import { Trouble } from '../../parts/Page';
+import { FormDialog } from '../../parts/FormDialog';
 import { Pick } from '../../parts/Pick';
 import { Choice } from '../../parts/Tabs';
 
@@ -25,104 +24,99 @@ export function Holding({ room, one, onClose }: { room: Schemas['PersonRoom']; o
         (body: Body, headers) => take(api.POST('/api/people/{id}/held', { params: { path: { id: room.person.id } }, body, headers })),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ version: room.version, do: what, kind, value, paper, ...(what === 'grant' ? { until: ends ? until : null } : {}) });
-    };
     const values = { skill: room.choices.skills, rating: room.choices.types, authority: Object.keys(authorities) }[kind];
     return (
-        <Dialog open onClose={onClose} title={one ? `${room.person.name}: ${one.held.words}` : `Something ${room.person.name} holds`}>
-            <form onSubmit={submit} className="space-y-4">
-                {one && (
-                    <Choice
-                        label="What to do"
-                        options={[
-                            { value: 'grant', name: 'renew' },
-                            { value: 'withdraw', name: 'withdraw' },
-                        ]}
-                        value={what}
-                        onChange={setWhat}
-                    />
-                )}
-                {!one && (
-                    <div className="grid grid-cols-2 gap-4">
-                        <Pick
-                            big
-                            label="Kind"
-                            name="kind"
-                            value={kind}
-                            onChange={(v) => {
-                                setKind(v as Kind);
-                                setValue('');
-                            }}
-                        >
-                            <option value="skill">skill</option>
-                            <option value="rating">type rating</option>
-                            <option value="authority">authority</option>
-                        </Pick>
-                        <Pick big label="Which" name="value" value={value} onChange={setValue}>
-                            <option value="">choose one</option>
-                            {values.map((v) => (
-                                <option key={v} value={v}>
-                                    {authorities[v as keyof typeof authorities] ?? v}
-                                </option>
-                            ))}
-                        </Pick>
-                    </div>
-                )}
-                {what === 'grant' && (
-                    <div className="grid grid-cols-2 items-end gap-4">
-                        <Field
-                            label="Last day"
-                            name="until"
-                            type="date"
-                            disabled={!ends}
-                            value={ends ? until : ''}
-                            onChange={(e) => setUntil(e.target.value)}
-                        />
-                        <label className="flex min-h-12 items-center gap-3">
-                            <input
-                                type="checkbox"
-                                className="size-6 accent-spruce"
-                                checked={!ends}
-                                onChange={(e) => setEnds(!e.target.checked)}
-                            />
-                            does not lapse
-                        </label>
-                    </div>
-                )}
-                {what === 'withdraw' && one && one.asked.length > 0 && (
-                    <div className="rounded-lg border-2 border-ochre bg-ochre-wash px-3 py-2">
-                        <p>
-                            {one.asked.length === 1 ? 'This open card asks' : `These ${one.asked.length} open cards ask`} for it; whoever
-                            works {one.asked.length === 1 ? 'it' : 'them'} must then be somebody else:
-                        </p>
-                        <ul>
-                            {one.asked.map((h) => (
-                                <li key={h.cardId + h.role}>
-                                    <b>{h.mark}</b> {h.number} {h.title}
-                                </li>
-                            ))}
-                        </ul>
-                    </div>
-                )}
-                <Field
-                    label={what === 'grant' ? 'By which paper' : 'Why'}
-                    name="paper"
-                    autoComplete="off"
-                    value={paper}
-                    onChange={(e) => setPaper(e.target.value)}
+        <FormDialog
+            title={one ? `${room.person.name}: ${one.held.words}` : `Something ${room.person.name} holds`}
+            action={what === 'withdraw' ? 'Withdraw it' : one ? 'Renew it' : 'Enter it'}
+            ready={value !== '' && paper !== '' && (what === 'withdraw' || !ends || until !== '')}
+            send={send}
+            onSend={() =>
+                send.mutate({
+                    version: room.version,
+                    do: what,
+                    kind,
+                    value,
+                    paper,
+                    ...(what === 'grant' ? { until: ends ? until : null } : {}),
+                })
+            }
+            onClose={onClose}
+        >
+            {one && (
+                <Choice
+                    label="What to do"
+                    options={[
+                        { value: 'grant', name: 'renew' },
+                        { value: 'withdraw', name: 'withdraw' },
+                    ]}
+                    value={what}
+                    onChange={setWhat}
                 />
-                <Trouble error={send.error} />
-                <Button
-                    kind="main"
-                    big
-                    type="submit"
-                    disabled={send.isPending || value === '' || paper === '' || (what === 'grant' && ends && until === '')}
-                >
-                    {what === 'withdraw' ? 'Withdraw it' : one ? 'Renew it' : 'Enter it'}
-                </Button>
-            </form>
-        </Dialog>
+            )}
+            {!one && (
+                <div className="grid grid-cols-2 gap-4">
+                    <Pick
+                        big
+                        label="Kind"
+                        name="kind"
+                        value={kind}
+                        onChange={(v) => {
+                            setKind(v as Kind);
+                            setValue('');
+                        }}
+                    >
+                        <option value="skill">skill</option>
+                        <option value="rating">type rating</option>
+                        <option value="authority">authority</option>
+                    </Pick>
+                    <Pick big label="Which" name="value" value={value} onChange={setValue}>
+                        <option value="">choose one</option>
+                        {values.map((v) => (
+                            <option key={v} value={v}>
+                                {authorities[v as keyof typeof authorities] ?? v}
+                            </option>
+                        ))}
+                    </Pick>
+                </div>
+            )}
+            {what === 'grant' && (
+                <div className="grid grid-cols-2 items-end gap-4">
+                    <Field
+                        label="Last day"
+                        name="until"
+                        type="date"
+                        disabled={!ends}
+                        value={ends ? until : ''}
+                        onChange={(e) => setUntil(e.target.value)}
+                    />
+                    <Check checked={!ends} onChange={(yes) => setEnds(!yes)}>
+                        does not lapse
+                    </Check>
+                </div>
+            )}
+            {what === 'withdraw' && one && one.asked.length > 0 && (
+                <div className="rounded-lg border-2 border-ochre bg-ochre-wash px-3 py-2">
+                    <p>
+                        {one.asked.length === 1 ? 'This open card asks' : `These ${one.asked.length} open cards ask`} for it; whoever works{' '}
+                        {one.asked.length === 1 ? 'it' : 'them'} must then be somebody else:
+                    </p>
+                    <ul>
+                        {one.asked.map((h) => (
+                            <li key={h.cardId + h.role}>
+                                <b>{h.mark}</b> {h.number} {h.title}
+                            </li>
+                        ))}
+                    </ul>
+                </div>
+            )}
+            <Field
+                label={what === 'grant' ? 'By which paper' : 'Why'}
+                name="paper"
+                autoComplete="off"
+                value={paper}
+                onChange={(e) => setPaper(e.target.value)}
+            />
+        </FormDialog>
     );
 }

@@ -1,11 +1,11 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { usePerson, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
-import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { FormDialog } from '../../parts/FormDialog';
+import { Page, Section, Wait } from '../../parts/Page';
 import { Tabs } from '../../parts/Tabs';
 import { Days } from './Days';
 import { HeldBars } from './HeldBars';
@@ -112,28 +112,26 @@ function Change({ room, onClose }: { room: Room; onClose: () => void }) {
         (body: As & { version: number }, headers) => take(api.POST('/api/people/{id}', { params: { path: { id: p.id } }, body, headers })),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ ...as, version: room.version });
-    };
     return (
-        <Dialog open onClose={onClose} title={`Change what is kept about ${p.name}`} wide>
-            <form onSubmit={submit} className="space-y-4">
-                <PersonFields as={as} choices={room.choices} set={(part) => setAs({ ...as, ...part })} />
-                <Field
-                    label="Last day"
-                    name="leaves"
-                    type="date"
-                    className="w-64"
-                    hint="Only when they leave. After it they cannot sign in; what they signed stands."
-                    value={as.leaves ?? ''}
-                    onChange={(e) => setAs({ ...as, leaves: e.target.value === '' ? null : e.target.value })}
-                />
-                <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending}>
-                    Keep the change
-                </Button>
-            </form>
-        </Dialog>
+        <FormDialog
+            title={`Change what is kept about ${p.name}`}
+            wide
+            action="Keep the change"
+            ready
+            send={send}
+            onSend={() => send.mutate({ ...as, version: room.version })}
+            onClose={onClose}
+        >
+            <PersonFields as={as} choices={room.choices} set={(part) => setAs({ ...as, ...part })} />
+            <Field
+                label="Last day"
+                name="leaves"
+                type="date"
+                className="w-64"
+                hint="Only when they leave. After it they cannot sign in; what they signed stands."
+                value={as.leaves ?? ''}
+                onChange={(e) => setAs({ ...as, leaves: e.target.value === '' ? null : e.target.value })}
+            />
+        </FormDialog>
     );
 }

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { Check } from '../../parts/Check';
 import { Field } from '../../parts/Field';
 import { Pick } from '../../parts/Pick';
 
@@ -58,16 +59,14 @@ export function PersonFields({ as, choices, set }: { as: As; choices: Schemas['C
                     })}
                 </div>
             </fieldset>
-            <label className="flex min-h-12 items-center gap-3 self-end font-semibold">
-                <input
-                    type="checkbox"
-                    name="trainee"
-                    className="size-6 accent-spruce"
-                    checked={as.trainee}
-                    onChange={(e) => set({ trainee: e.target.checked, supervisor: null })}
-                />
+            <Check
+                name="trainee"
+                className="self-end font-semibold"
+                checked={as.trainee}
+                onChange={(trainee) => set({ trainee, supervisor: null })}
+            >
                 Trainee
-            </label>
+            </Check>
             {as.trainee && (
                 <Pick
                     big

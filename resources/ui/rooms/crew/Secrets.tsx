@@ -1,10 +1,8 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
-import { Trouble } from '../../parts/Page';
+import { FormDialog } from '../../parts/FormDialog';
 
 export type Given = { password: string; pin: string };
 
@@ -55,20 +53,17 @@ export function GiveSecrets({ person, onClose }: { person: Schemas['PersonView']
         (body: Given, headers) => take(api.POST('/api/people/{id}/secrets', { params: { path: { id: person.id } }, body, headers })),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate(given);
-    };
     return (
-        <Dialog open onClose={onClose} title={`A new password and PIN for ${person.name}`}>
-            <form onSubmit={submit} className="space-y-4">
-                <FirstSecrets given={given} onGiven={setGiven} />
-                <p className="text-soft">Wherever they are signed in now ends. What they signed stands.</p>
-                <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || given.password === '' || given.pin === ''}>
-                    Give them
-                </Button>
-            </form>
-        </Dialog>
+        <FormDialog
+            title={`A new password and PIN for ${person.name}`}
+            action="Give them"
+            ready={given.password !== '' && given.pin !== ''}
+            send={send}
+            onSend={() => send.mutate(given)}
+            onClose={onClose}
+        >
+            <FirstSecrets given={given} onGiven={setGiven} />
+            <p className="text-soft">Wherever they are signed in now ends. What they signed stands.</p>
+        </FormDialog>
     );
 }

@@ -1,10 +1,10 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend, useToolRoom } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
+import { FormDialog, useFields } from '../../parts/FormDialog';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
@@ -134,83 +134,62 @@ function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallV
 
 /** It goes away for calibration, or out of use for good. */
 function Move({ code, to, onClose }: { code: string; to: 'away' | 'gone'; onClose: () => void }) {
-    const [why, setWhy] = useState('');
+    const { values: v, bind } = useFields({ why: '' });
     const send = useSend(
         (body: { do: 'away' | 'gone'; why: string }, headers) =>
             take(api.POST('/api/tools/{code}/state', { params: { path: { code } }, body, headers })),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ do: to, why });
-    };
     return (
-        <Dialog open onClose={onClose} title={to === 'away' ? `${code} goes for calibration` : `${code} goes out of use`}>
-            <form onSubmit={submit} className="space-y-4">
-                <p className="text-soft">
-                    {to === 'away'
-                        ? 'Nobody takes a reading with it until a good check is entered.'
-                        : 'It leaves every list; what was read with it stands. If it was found out of tolerance, enter that check first.'}
-                </p>
-                <Field
-                    label={to === 'away' ? 'To where' : 'Why'}
-                    name="why"
-                    autoComplete="off"
-                    value={why}
-                    onChange={(e) => setWhy(e.target.value)}
-                />
-                <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || why === ''}>
-                    {to === 'away' ? 'Send it' : 'Take it out of use'}
-                </Button>
-            </form>
-        </Dialog>
+        <FormDialog
+            title={to === 'away' ? `${code} goes for calibration` : `${code} goes out of use`}
+            action={to === 'away' ? 'Send it' : 'Take it out of use'}
+            ready={v.why !== ''}
+            send={send}
+            onSend={() => send.mutate({ do: to, ...v })}
+            onClose={onClose}
+        >
+            <p className="text-soft">
+                {to === 'away'
+                    ? 'Nobody takes a reading with it until a good check is entered.'
+                    : 'It leaves every list; what was read with it stands. If it was found out of tolerance, enter that check first.'}
+            </p>
+            <Field label={to === 'away' ? 'To where' : 'Why'} {...bind('why')} />
+        </FormDialog>
     );
 }
 
 function Check({ code, onClose }: { code: string; onClose: () => void }) {
-    const [date, setDate] = useState('');
     const [good, setGood] = useState<'yes' | 'no'>('yes');
-    const [note, setNote] = useState('');
-    const [due, setDue] = useState('');
+    const { values: v, bind } = useFields({ date: '', note: '', due: '' });
     const send = useSend(
         (body: { date: string; good: boolean; note: string; cal_due?: string }, headers) =>
             take(api.POST('/api/tools/{code}/checks', { params: { path: { code } }, body, headers })),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ date, good: good === 'yes', note, ...(good === 'yes' ? { cal_due: due } : {}) });
-    };
     return (
-        <Dialog open onClose={onClose} title={`A check of ${code}`}>
-            <form onSubmit={submit} className="space-y-4">
-                <Choice
-                    label="Result"
-                    options={[
-                        { value: 'yes', name: 'good' },
-                        { value: 'no', name: 'out of tolerance: recall it' },
-                    ]}
-                    value={good}
-                    onChange={setGood}
-                />
-                <div className="grid grid-cols-2 gap-3">
-                    <Field label="Checked on" name="date" type="date" value={date} onChange={(e) => setDate(e.target.value)} />
-                    {good === 'yes' && (
-                        <Field label="Stands until" name="due" type="date" value={due} onChange={(e) => setDue(e.target.value)} />
-                    )}
-                </div>
-                <Field label="What was found" name="note" value={note} onChange={(e) => setNote(e.target.value)} />
-                <Trouble error={send.error} />
-                <Button
-                    kind="main"
-                    big
-                    type="submit"
-                    disabled={send.isPending || date === '' || note === '' || (good === 'yes' && due === '')}
-                >
-                    {good === 'yes' ? 'Enter the check' : 'Recall the tool'}
-                </Button>
-            </form>
-        </Dialog>
+        <FormDialog
+            title={`A check of ${code}`}
+            action={good === 'yes' ? 'Enter the check' : 'Recall the tool'}
+            ready={v.date !== '' && v.note !== '' && (good === 'no' || v.due !== '')}
+            send={send}
+            onSend={() => send.mutate({ date: v.date, note: v.note, good: good === 'yes', ...(good === 'yes' ? { cal_due: v.due } : {}) })}
+            onClose={onClose}
+        >
+            <Choice
+                label="Result"
+                options={[
+                    { value: 'yes', name: 'good' },
+                    { value: 'no', name: 'out of tolerance: recall it' },
+                ]}
+                value={good}
+                onChange={setGood}
+            />
+            <div className="grid grid-cols-2 gap-3">
+                <Field label="Checked on" type="date" {...bind('date')} />
+                {good === 'yes' && <Field label="Stands until" type="date" {...bind('due')} />}
+            </div>
+            <Field label="What was found" {...bind('note')} />
+        </FormDialog>
     );
 }
