@@ -66,4 +66,14 @@ final class RestTest extends TestCase
         self::assertSame([0, 0, 1, 0, 0, 0], $counts('late'));
         self::assertSame(0, $roster->able(Day::parse('2026-05-05'), 'T', 'a'));
     }
+
+    public function test_nobody_is_there_after_their_last_day_whatever_else_is_entered(): void
+    {
+        $held = new Qualified(['skill:a' => null, 'rating:T' => null, 'authority:perform' => null]);
+        $leaving = new Rostered('early', [1, 2, 3, 4, 5], ['a'], $held, ['2026-05-09' => 'late'], Day::parse('2026-05-06'));
+        $there = array_map(static fn(int $d): ?string => $leaving->shiftOn(Day::parse("2026-05-0{$d}")), [5, 6, 7, 9]);
+        self::assertSame(['early', 'early', null, null], $there, 'the last day itself is worked');
+        self::assertFalse($leaving->worksOn(Day::parse('2026-05-07')));
+        self::assertSame('late', (new Rostered('early', [], ['a'], $held, ['2026-05-09' => 'late']))->shiftOn(Day::parse('2026-05-09')), 'without an end');
+    }
 }

@@ -4,11 +4,15 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
+import { Crew } from './crew/Crew';
+import { Person } from './crew/Person';
 import { Shift } from './crew/Shift';
 import { Floor } from './floor/Floor';
 import { Register, Registers } from './floor/Register';
 import { Manual } from './library/Manual';
 import { Out } from './stores/Out';
+import { Part } from './stores/Part';
+import { Parts } from './stores/Parts';
 import { Tool } from './stores/Tool';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
@@ -389,5 +393,212 @@ describe('Stores', () => {
         const looked = drawn(<Out />, ['stores'], { ...said, may: [] });
         expect(looked.words).toContain('12 rags');
         expect(looked.words).not.toContain('Counted in');
+    });
+});
+
+describe('people', () => {
+    const held = (value: string, days: number | null, state: string, more: Partial<Schemas['QualificationView']> = {}) => ({
+        kind: 'skill',
+        value,
+        words: `the skill ${value}`,
+        validUntil: days === null ? null : '2026-06-01',
+        days,
+        state,
+        note: days === null ? '' : `lapses in ${days} days`,
+        paper: 'file 27, sheet 1',
+        ...more,
+    });
+    const person: Schemas['PersonView'] = {
+        id: 7,
+        name: 'Sanne Dorn',
+        stamp: 'T22',
+        role: 'technician',
+        base: 'Skarnholm',
+        shift: 'early',
+        today: '',
+        trainee: false,
+        supervisor: null,
+        away: [{ from: '2026-05-11', until: '2026-05-15', shift: null, why: 'leave' }],
+        held: [held('engine', 27, 'watch')],
+        cards: 2,
+    };
+    const choices = {
+        roles: ['technician'],
+        bases: ['Skarnholm'],
+        shifts: ['early', 'late'],
+        supervisors: [],
+        skills: ['engine'],
+        types: ['T9'],
+    };
+    const hit = { cardId: 9, number: '004-01', mark: 'QC-TAD', title: '12-month check', on: '2026-06-09', role: 'perform' };
+    const lapse = (days: number | null, more: Partial<Schemas['LapseView']> = {}): Schemas['LapseView'] => ({
+        personId: 7,
+        name: 'Sanne Dorn',
+        kind: 'skill',
+        value: 'engine',
+        until: '2026-06-01',
+        days,
+        state: 'watch',
+        said: 'loses the skill engine',
+        hits: [],
+        ...more,
+    });
+    const room = (may: string[], more: Partial<Schemas['PersonRoom']> = {}): Schemas['PersonRoom'] => ({
+        person,
+        sentence: 'Sanne Dorn loses the skill engine in 27 days.',
+        login: 'sanne',
+        version: 3,
+        weekdays: [1, 2, 3],
+        supervisorId: null,
+        leaves: '2026-08-31',
+        ownPin: false,
+        held: [
+            { held: held('engine', 27, 'watch'), asked: [hit] },
+            { held: held('airframe', null, 'clear'), asked: [] },
+            { held: held('avionics', 900, 'clear'), asked: [] },
+            { held: held('hydraulics', -3, 'stop', { paper: '' }), asked: [] },
+        ],
+        lapses: [lapse(27, { hits: [hit] })],
+        rest: ['only 8 h of rest before Fri 8 May 06:00, at least 11 h are due'],
+        entries: [{ at: 'Tue 5 May 14:20', who: 'Ines Maro (C01)', said: 'the skill engine renewed' }],
+        choices,
+        may,
+        ...more,
+    });
+    const shown = (r: Schemas['PersonRoom']) => drawn(<Person />, ['crew', 7], r, '/crew/people/7', '/crew/people/:id');
+
+    it('draws what is held to its last day, at most two years, and an arrow where it goes on', () => {
+        const { html, words } = shown(room([]));
+        const ends = [...html.matchAll(/<line x1="2" x2="([\d.]+)" y1="10"/g)].map((m) => Number(m[1]));
+        expect(ends.map((x) => Math.round(((x - 2) / 396) * 730))).toEqual([27, 730, 730, 0]);
+        expect(html.match(/M400 4/g)).toHaveLength(2);
+        expect(['27 days left', 'does not lapse', 'lapsed'].every((l) => html.includes(`aria-label="${l}"`))).toBe(true);
+        expect(words).toContain('1 open card asks for it');
+        expect(words).toContain('no paper entered');
+        expect(words).toContain('last day 2026-08-31');
+    });
+
+    it('says that a PIN is not chosen, that rest is short, and what was entered', () => {
+        const { words } = shown(room([]));
+        expect(words).toContain('has not chosen a PIN yet, and signs nothing until then');
+        expect(words).toContain('Only 8 h of rest');
+        expect(words).toContain('2026-05-11 to 2026-05-15 : leave');
+        expect(words).toContain('the skill engine renewed');
+        const plain = shown(room([], { ownPin: true, rest: [], entries: [], person: { ...person, away: [] }, held: [] })).words;
+        expect(plain).not.toContain('has not chosen a PIN');
+        expect(plain).toContain('The usual week, with rest enough');
+        expect(plain).toContain('Nothing since they were first entered.');
+        expect(plain).toContain('Nothing yet. Skills, type ratings');
+    });
+
+    it('offers to change only what one may', () => {
+        expect(shown(room([])).words).not.toMatch(/Change|Renew|Days/);
+        const own = shown(room(['roster', 'keep'])).words;
+        expect(own).toMatch(/Change/);
+        expect(own).not.toMatch(/Renew|New password/);
+        expect(shown(room(['roster', 'keep', 'held'])).words).toMatch(/Renew.*Enter something held|Enter something held.*Renew/);
+    });
+
+    it('lists lapses as fuses, with what they hit and how to get there', () => {
+        const crew = (lapses: Schemas['LapseView'][], may: string[]): Schemas['CrewView'] => ({
+            sentence: 's',
+            lapses,
+            people: [person],
+            choices,
+            may,
+        });
+        const list = [
+            lapse(27, { hits: [hit] }),
+            lapse(-2, { value: 'a', state: 'stop' }),
+            lapse(null, { value: 'b', state: 'stop' }),
+            lapse(90, { value: 'c' }),
+        ];
+        const { html, words } = drawn(<Crew />, ['crew'], crew(list, ['roster', 'keep']));
+        expect([...html.matchAll(/<line x1="0" x2="([\d.]+)" y1="11" y2="11" stroke="currentColor"/g)].map((m) => Number(m[1]))).toEqual([
+            81, 0, 0, 180,
+        ]);
+        expect(['27 d', 'past', 'not held', '90 d'].every((w) => words.includes(w))).toBe(true);
+        expect(html).toContain('href="/floor/9"');
+        expect(html).toContain('href="/crew/people/7"');
+        expect(words).toContain('Enter somebody');
+        expect(drawn(<Crew />, ['crew'], crew([], [])).words).not.toMatch(/Enter somebody|Days of/);
+    });
+});
+
+describe('parts', () => {
+    const part: Schemas['StorePart'] = {
+        number: 'JV-3242-11',
+        title: 'Brake packing',
+        stock: 2,
+        reserved: 4,
+        reservedBy: ['4 for 003-02 QA-VFB'],
+        ordered: '8 on 2026-05-26',
+        effectivity: 'K1, K2',
+        oneTime: true,
+        batches: [],
+        state: 'watch',
+        said: '2 pieces short until the order comes',
+        place: 'Skarnholm store',
+    };
+    const room = (may: string[]): Schemas['PartRoom'] => ({
+        part,
+        sentence: 'JV-3242-11 Brake packing: 2 pieces short until the order comes.',
+        batches: [
+            { id: 1, batch: 'B1', quantity: 2, expires: '2027-06-30', why: null, taken: 3 },
+            { id: 2, batch: 'B2', quantity: 1, expires: '2026-04-30', why: 'shelf life ran out on 2026-04-30', taken: 0 },
+        ],
+        orders: [{ id: 4, quantity: 8, expected: '2026-05-26' }],
+        moves: [
+            { at: 'then', who: 'Oda Fenn', batch: 'B1', kind: 'fitted', quantity: -3, left: 2, paper: 'card 001-07, step 4' },
+            { at: 'before', who: null, batch: 'B1', kind: 'in', quantity: 5, left: 5, paper: 'delivery note 4100' },
+        ],
+        fitted: [
+            {
+                at: 'then',
+                mark: 'QA-VFB',
+                card: '001-07',
+                cardId: 7,
+                position: 'left brake',
+                batch: 'B1',
+                quantity: 3,
+                by: 'Oda Fenn',
+                stands: false,
+            },
+            {
+                at: 'then',
+                mark: 'QA-VFC',
+                card: '001-08',
+                cardId: 8,
+                position: 'right brake',
+                batch: null,
+                quantity: 1,
+                by: 'Oda Fenn',
+                stands: true,
+            },
+        ],
+        may,
+    });
+    const shown = (may: string[]) =>
+        drawn(<Part />, ['stores', 'part', 'JV-3242-11'], room(may), '/stores/parts/JV-3242-11', '/stores/parts/:number');
+
+    it('accounts for every piece: where it lies, where it went, what moved', () => {
+        const { words } = shown([]);
+        for (const said of [
+            '2 usable, 4 reserved',
+            'fits K1, K2; never used twice',
+            'until 2027-06-30 ; 3 with aircraft',
+            'not usable',
+            '8, expected 2026-05-26',
+        ]) {
+            expect(words).toContain(said);
+        }
+        expect(words).not.toMatch(/Take goods in|cancel the order|Count…/);
+    });
+
+    it('lets who keeps the store take in, order, count and cancel', () => {
+        expect(shown(['keep']).words).toMatch(/Take goods in.*It is ordered.*Change.*Count….*cancel the order/);
+        const stores = { sentence: '', partsSentence: 'p', outSentence: '', tools: [], parts: [part], out: [] };
+        expect(drawn(<Parts />, ['stores'], { ...stores, may: ['parts'] }).words).toContain('Enter a part number');
+        expect(drawn(<Parts />, ['stores'], { ...stores, may: ['keep'] }).words).not.toContain('Enter a part number');
     });
 });

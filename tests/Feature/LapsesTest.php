@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Crew\Person;
+use App\Crew\Qualification;
+use App\Floor\Assignment;
+use App\Floor\Card;
+use App\Shared\Clock;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Which planned cards a lapse, a lack or a leaving hits, from a table. */
+final class LapsesTest extends WorldCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:20:00Z'));
+    }
+
+    /**
+     * One card that ends on 20 May and asks for airframe on the T9, given to one person in one role.
+     *
+     * @return iterable<string, array{array<string, string|null>, string, array<string, int>|null, string|null, array<string, int>}> held with the last day, role, needs of the card, last day of the person, what is said with how many cards hit
+     */
+    public static function cases(): iterable
+    {
+        $all = ['authority:perform' => null, 'authority:duplicate' => null, 'rating:T9' => null, 'skill:airframe' => null];
+        yield 'nothing lapses' => [$all, 'perform', null, null, []];
+        yield 'a day too late' => [[...$all, 'skill:airframe' => '2026-05-20'], 'perform', null, null, ['loses the skill airframe in 15 days' => 0]];
+        yield 'a day too soon' => [[...$all, 'skill:airframe' => '2026-05-19'], 'perform', null, null, ['loses the skill airframe in 14 days' => 1]];
+        yield 'a skill says nothing of an inspection' => [[...$all, 'skill:airframe' => '2026-05-06'], 'duplicate', null, null, ['loses the skill airframe tomorrow' => 0]];
+        yield 'a rating does' => [[...$all, 'rating:T9' => '2026-05-06'], 'duplicate', null, null, ['loses the T9 rating tomorrow' => 1]];
+        yield 'the authority of the other role does not' => [[...$all, 'authority:perform' => '2026-05-06'], 'duplicate', null, null, ['loses the authority to work cards tomorrow' => 0]];
+        yield 'its own does' => [[...$all, 'authority:duplicate' => '2026-05-06'], 'duplicate', null, null, ['loses the authority to inspect independently tomorrow' => 1]];
+        yield 'lapsed already' => [[...$all, 'authority:perform' => '2026-05-04'], 'perform', null, null, ['has let lapse the authority to work cards' => 1]];
+        yield 'sixty days and no more' => [[...$all, 'skill:airframe' => '2026-07-04', 'rating:T9' => '2026-07-05'], 'perform', null, null, ['loses the skill airframe in 60 days' => 0]];
+        yield 'never held' => [array_diff_key($all, ['rating:T9' => 0]), 'perform', null, null, ['does not hold the T9 rating' => 1]];
+        yield 'a trainee is asked for nothing' => [['skill:airframe' => '2026-05-06'], 'trainee', null, null, ['loses the skill airframe tomorrow' => 0]];
+        yield 'another skill of the card is enough' => [[...$all, 'skill:airframe' => '2026-05-06', 'skill:engine' => null], 'perform', ['airframe' => 1, 'engine' => 1], null, ['loses the skill airframe tomorrow' => 0]];
+        yield 'the only one of several' => [[...array_diff_key($all, ['skill:airframe' => 0]), 'skill:engine' => '2026-05-06'], 'perform', ['airframe' => 1, 'engine' => 1], null, ['loses the skill engine tomorrow' => 1]];
+        yield 'none of several' => [array_diff_key($all, ['skill:airframe' => 0]), 'perform', ['airframe' => 1, 'engine' => 1], null, ['does not hold the skill airframe' => 1]];
+        yield 'leaves the day before' => [$all, 'perform', null, '2026-05-19', ['leaves in 14 days' => 1]];
+        yield 'leaves that day' => [$all, 'perform', null, '2026-05-20', ['leaves in 15 days' => 0]];
+        yield 'left with nothing on' => [$all, 'none', null, '2026-05-01', []];
+        yield 'left with a card on' => [$all, 'perform', null, '2026-05-01', ['left 4 days ago' => 1]];
+    }
+
+    /**
+     * @param array<string, string|null> $held
+     * @param array<string, int>|null $needs
+     * @param array<string, int> $said
+     */
+    #[DataProvider('cases')]
+    public function test_what_is_hit(array $held, string $role, ?array $needs, ?string $leaves, array $said): void
+    {
+        $person = $this->person('noor');
+        Assignment::query()->delete();
+        DB::table('qualifications')->where('person_id', $person->id)->delete();
+        foreach ($held as $what => $until) {
+            [$kind, $value] = explode(':', $what);
+            Qualification::create(['person_id' => $person->id, 'kind' => $kind, 'value' => $value, 'valid_until' => $until]);
+        }
+        Person::whereKey($person->id)->update(['leaves' => $leaves]);
+        $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
+        $card->update(['needs' => $needs, 'skill' => 'airframe', 'planned_start' => '2026-05-20T06:00:00Z', 'planned_end' => '2026-05-20T10:00:00Z']);
+        if ($role !== 'none') {
+            Assignment::create(['card_id' => $card->id, 'person_id' => $person->id, 'role' => $role]);
+        }
+        $found = [];
+        foreach ($this->as('mika', 'GET', 'crew')->assertOk()->json('lapses') as $lapse) {
+            if ($lapse['personId'] === $person->id) {
+                $found[$lapse['said']] = count($lapse['hits']);
+            }
+        }
+        self::assertSame($said, $found);
+        self::assertSame(array_keys(array_filter($said)), array_column($this->as('mika', 'GET', "people/{$person->id}")->json('lapses'), 'said'), 'their own page shows those that hit something');
+    }
+}
