@@ -222,7 +222,13 @@ final class Card extends Model
      */
     public function inspectedAfter(Step $step): Collection
     {
-        return $this->steps->filter(static fn(Step $s): bool => $s->kind === 'inspection' && $s->state === Step::DONE && $s->no > $step->no)->values();
+        return $this->steps->whereIn('no', array_filter($this->inspectionsDone(), static fn(int $no): bool => $no > $step->no))->values();
+    }
+
+    /** @return list<int> numbers of the inspections in mid-card that are done; load `steps` first */
+    public function inspectionsDone(): array
+    {
+        return array_values($this->steps->where('kind', 'inspection')->where('state', Step::DONE)->pluck('no')->all());
     }
 
     /** @return list<StepPlace> load `steps` first */

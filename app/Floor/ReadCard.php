@@ -30,6 +30,7 @@ use App\Stores\ToolLoan;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\StepOrder;
+use Jorvel\Core\Floor\StepPlace;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
 
@@ -47,6 +48,8 @@ final readonly class ReadCard
         $inspectWhy = $inspection ? $this->floor->inspectWhy($card, $me) : null;
         $workWhy = $me->can('work', $card) && ! $card->worked() ? $this->fit->why($me, $card) : null;
         $left = $card->handovers->first();
+        $order = $card->order();
+        $inspected = $card->inspectionsDone();
         $may = array_keys(array_filter([
             'work' => $me->can('work', $card) && $workWhy === null,
             'hand' => $me->can('work', $card),
@@ -90,7 +93,7 @@ final readonly class ReadCard
             array_values($card->presences->map(fn(Presence $p): PresenceView => new PresenceView($p->person_id, $p->person->name, $this->clock->time(Instant::parse($p->since)), $p->person_id === $me->id))->all()),
             $left === null ? null : new HandoverView($left->person->name, $this->clock->moment(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
             $card->worked() ? '' : $this->handOver->state($card),
-            array_values($card->steps->map(fn(Step $s): StepView => $this->step($card, $s, $holds[$s->no] ?? []))->all()),
+            array_values($card->steps->map(fn(Step $s): StepView => $this->step($card, $s, $holds[$s->no] ?? [], $order, $inspected))->all()),
             array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
             $this->devices($this->register->of($card->aircraft)),
             $this->tools($card),
@@ -165,10 +168,14 @@ final readonly class ReadCard
         };
     }
 
-    /** @param list<HoldView> $holds */
-    private function step(Card $card, Step $step, array $holds): StepView
+    /**
+     * @param list<HoldView> $holds
+     * @param list<StepPlace> $order of the card
+     * @param list<int> $inspected its inspections that are done
+     */
+    private function step(Card $card, Step $step, array $holds, array $order, array $inspected): StepView
     {
-        $before = $step->state === Step::DONE ? null : StepOrder::blocking($card->order(), $step->no);
+        $before = $step->state === Step::DONE ? null : StepOrder::blocking($order, $step->no);
         $held = $step->started_at === null ? null : max(0, $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch());
 
         return new StepView(
@@ -181,7 +188,7 @@ final readonly class ReadCard
             $before === null ? null : "Step {$before} comes first.",
             $step->acts(),
             $holds,
-            array_values($card->inspectedAfter($step)->pluck('no')->all()),
+            array_values(array_filter($inspected, static fn(int $no): bool => $no > $step->no)),
             $step->started_at,
             $held,
             (object) ($step->result ?? []),
