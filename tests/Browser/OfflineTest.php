@@ -58,10 +58,10 @@ final class OfflineTest extends TestCase
         imagepng(imagecreatetruecolor(50, 30), $picture);
         $stig->press('Something is wrong')->type('place', 'left flap, inboard track')->type('extent', 'scored 20 mm');
         $stig->browser->findElement(WebDriverBy::cssSelector('[role="dialog"] input[type="file"]'))->sendKeys($picture);
-        $stig->press('Raise the finding')->see('2 entries wait on this device')->see('a finding on');
+        $stig->press('Raise the finding')->see('2 entries wait on this device')->see('a finding on')->find('[data-testid="finding-waits"]');
         unlink($picture);
         $stig->press('Hand over')->find('textarea[name="said"]')->sendKeys('Track is scored; flaps stay locked');
-        $stig->press('Hand over', '//form')->see('3 entries wait on this device')->see('the hand-over of');
+        $stig->press('Hand over', '//form')->see('3 entries wait on this device')->see('the hand-over of')->see('told when the connection is back: Track is scored');
 
         // Reloaded without a server: the page is there, and so is what waits. A signature cannot wait, and nobody is signed out.
         $stig->browser->navigate()->refresh();

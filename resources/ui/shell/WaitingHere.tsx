@@ -22,7 +22,7 @@ export function WaitingHere({ who }: { who: number }) {
         return null;
     }
     return (
-        <div className="noprint border-b border-rule bg-sheet px-6 py-2" role="status" data-testid="waiting-here">
+        <div className="noprint sticky top-0 z-20 border-b border-rule bg-sheet px-6 py-2" role="status" data-testid="waiting-here">
             {(mine.length > 0 || lost) && (
                 <p>
                     <State state="waiting" word={lost ? 'No connection' : 'Sending'} />{' '}

@@ -2,14 +2,17 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { entered } from '../../api/queue';
+import { useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Trouble } from '../../parts/Page';
-import { Glyph } from '../../parts/State';
+import { Glyph, State } from '../../parts/State';
 
 type Card = Schemas['CardView'];
 
 /** Beside the step: what is fitted on the aircraft, who is at this card, what is out on it, what was found and asked. */
 export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
+    const waiting = useWaiting().filter((w) => w.card === card.id && w.what === 'finding');
     return (
         <aside className="border-l border-rule px-4 pt-4 pb-10 max-[1150px]:col-span-2 max-[1150px]:border-t max-[1150px]:border-l-0">
             <div className="flex items-baseline justify-between gap-2">
@@ -45,7 +48,7 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
                 </>
             )}
             <h2 className="mt-5 font-semibold">Findings on this card</h2>
-            {card.findings.length === 0 && <p className="mt-1 text-sm text-soft">None yet.</p>}
+            {card.findings.length + waiting.length === 0 && <p className="mt-1 text-sm text-soft">None yet.</p>}
             <ul className="mt-1 divide-y divide-rule">
                 {card.findings.map((f) => (
                     <li key={f.id} className="py-2" data-finding={f.number}>
@@ -60,6 +63,12 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
                         {f.severity !== 'minor' && `, ${f.severity}`}
                         <span className="block text-sm">{f.place}</span>
                         <span className="block text-sm text-soft">{f.extent}</span>
+                    </li>
+                ))}
+                {waiting.map((w) => (
+                    <li key={w.key} className="py-2" data-testid="finding-waits">
+                        <State state="waiting" word="waits on this device" />
+                        <span className="block text-sm">{entered(w)}</span>
                     </li>
                 ))}
             </ul>

@@ -2,11 +2,12 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useRef, useState } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { useMe, useSend } from '../../api/hooks';
-import { queue, versionAfter } from '../../api/queue';
+import { entered, queue, versionAfter } from '../../api/queue';
 import { sendHandOver, useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Trouble } from '../../parts/Page';
+import { State } from '../../parts/State';
 
 type Card = Schemas['CardView'];
 
@@ -40,14 +41,21 @@ export function Given({ card }: { card: Card }) {
 /** Leaving a card: handed over, or only called clear of it. */
 export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
     const me = card.there.find((p) => p.me);
+    const given = useWaiting().find((w) => w.card === card.id && w.what === 'handover');
     const clear = useSend((person: number, headers) =>
         take(api.POST('/api/cards/{id}/clear', { params: { path: { id: card.id } }, body: { person }, headers })),
     );
     return (
         <div className="mt-5 grid gap-2">
-            <Button className="min-h-12" onClick={onHand}>
-                Hand over
-            </Button>
+            {given ? (
+                <p className="rounded-lg border-2 border-dashed border-slate p-3 text-sm">
+                    <State state="waiting" word="Handed over" /> on this device, and told when the connection is back: {entered(given)}
+                </p>
+            ) : (
+                <Button className="min-h-12" onClick={onHand}>
+                    Hand over
+                </Button>
+            )}
             {me && (
                 <Button className="min-h-12" disabled={clear.isPending} onClick={() => clear.mutate(me.personId)}>
                     I am clear of it
