@@ -68,6 +68,21 @@ final readonly class AssignGround
     }
 
     /**
+     * Whether a card asks for work and for an independent inspection of it.
+     *
+     * @pure
+     */
+    public function twoSided(): bool
+    {
+        $sides = [];
+        foreach ($this->side as $s => $side) {
+            $sides[$this->card[$s]][$side] = true;
+        }
+
+        return array_filter($sides, static fn(array $s): bool => isset($s[1], $s[2])) !== [];
+    }
+
+    /**
      * At most so many slots can be filled: shares of slots given out by greatest flow, those of fewest hours first, which is
      * the best of every way to give out shares; independence is left out.
      *

@@ -22,31 +22,16 @@ final class AssignSearch
     /** Ways looked at before the attempt to try them all is given up. */
     private const WAYS = 400_000;
 
-    /** @var array<int, int|null> person by slot */
-    private array $holder;
-
-    /** @var array<int, array<int, int>> grains by person and date */
-    private array $used = [];
-
-    /** @var array<int, int> grains by person */
-    private array $load;
-
-    /** @var array<int, array<int, array<int, int>>> how many slots by person, card and side */
-    private array $sides = [];
-
-    /** @var array<int, array<int, true>> slots by person */
-    private array $of = [];
-
-    private int $filled = 0;
-
-    private int $squares = 0;
-
     /** @var array<int, int|null> */
     private array $best;
 
     private int $bestFilled = -1;
 
     private int $bestSquares = PHP_INT_MAX;
+
+    private readonly AssignSeats $seats;
+
+    private readonly AssignChains $chains;
 
     private readonly int $most;
 
@@ -57,8 +42,9 @@ final class AssignSearch
     public function __construct(private readonly AssignGround $on, private readonly ?Deadline $deadline)
     {
         $this->chance = new Randomizer(new Mt19937(1));
-        $this->holder = $this->best = array_fill(0, count($on->hours), null);
-        $this->load = array_fill(0, $on->people, 0);
+        $this->seats = new AssignSeats($on);
+        $this->chains = new AssignChains($on, $this->seats);
+        $this->best = $this->seats->holder;
         $this->most = $on->most();
     }
 
@@ -66,28 +52,41 @@ final class AssignSearch
     public function run(int $rounds): bool
     {
         $this->fill();
-        $this->keep();
-        $this->round(1);
-        $proven = $this->atBound() || $this->tryAll();
-        for ($n = 2; ! $proven && $n <= $rounds && ! $this->over(); $n++) {
-            $this->take($this->best);
-            $this->round($n);
-            $proven = $this->atBound();
+        $proven = $this->even();
+        if (! $proven) {
+            $this->round(1);
+            $proven = $this->even() || $this->tryAll();
         }
-        $this->take($this->best);
+        for ($n = 2; ! $proven && $n <= $rounds && ! $this->over(); $n++) {
+            $this->seats->take($this->best);
+            $this->round($n);
+            $proven = $this->even();
+        }
+        $this->seats->take($this->best);
 
         return $proven;
     }
 
     public function holder(int $slot): ?int
     {
-        return $this->holder[$slot];
+        return $this->seats->holder[$slot];
     }
 
     /** Why somebody who fits an open slot cannot take it as things stand. */
     public function unfree(int $slot, int $person): string
     {
-        return $this->clashes($slot, $person) ? 'not_independent' : 'no_hours';
+        return $this->seats->clashes($slot, $person) ? 'not_independent' : 'no_hours';
+    }
+
+    /** @return bool whether the best so far, once evened out, is proven to be the best there is */
+    private function even(): bool
+    {
+        $this->keep();
+        $this->seats->take($this->best);
+        $even = $this->chains->even();
+        $this->keep();
+
+        return $this->atBound() || ($even && $this->bestFilled >= $this->most);
     }
 
     private function atBound(): bool
@@ -100,72 +99,19 @@ final class AssignSearch
         return $this->deadline !== null && $this->deadline->passed();
     }
 
-    private function clashes(int $s, int $p): bool
-    {
-        return $this->on->side[$s] !== 0 && ($this->sides[$p][$this->on->card[$s]][3 - $this->on->side[$s]] ?? 0) > 0;
-    }
-
-    private function free(int $s, int $p): bool
-    {
-        return ($this->used[$p][$this->on->date[$s]] ?? 0) + $this->on->hours[$s] <= $this->on->has[$p] && ! $this->clashes($s, $p);
-    }
-
-    private function put(int $s, int $p): void
-    {
-        $hours = $this->on->hours[$s];
-        $this->holder[$s] = $p;
-        $this->of[$p][$s] = true;
-        $this->used[$p][$this->on->date[$s]] = ($this->used[$p][$this->on->date[$s]] ?? 0) + $hours;
-        $this->sides[$p][$this->on->card[$s]][$this->on->side[$s]] = ($this->sides[$p][$this->on->card[$s]][$this->on->side[$s]] ?? 0) + 1;
-        $this->squares += $hours * (2 * $this->load[$p] + $hours);
-        $this->load[$p] += $hours;
-        $this->filled++;
-    }
-
-    /** @return int who had it */
-    private function lift(int $s): int
-    {
-        $p = (int) $this->holder[$s];
-        $hours = $this->on->hours[$s];
-        $this->holder[$s] = null;
-        unset($this->of[$p][$s]);
-        $this->used[$p][$this->on->date[$s]] -= $hours;
-        $this->sides[$p][$this->on->card[$s]][$this->on->side[$s]]--;
-        $this->load[$p] -= $hours;
-        $this->squares -= $hours * (2 * $this->load[$p] + $hours);
-        $this->filled--;
-
-        return $p;
-    }
-
-    /** @param array<int, int|null> $holders */
-    private function take(array $holders): void
-    {
-        foreach ($this->holder as $s => $p) {
-            if ($p !== null && $p !== $holders[$s]) {
-                $this->lift($s);
-            }
-        }
-        foreach ($holders as $s => $p) {
-            if ($p !== null && $this->holder[$s] === null) {
-                $this->put($s, $p);
-            }
-        }
-    }
-
     private function keep(): void
     {
-        if ($this->filled > $this->bestFilled || ($this->filled === $this->bestFilled && $this->squares < $this->bestSquares)) {
-            [$this->best, $this->bestFilled, $this->bestSquares] = [$this->holder, $this->filled, $this->squares];
+        if ($this->seats->filled > $this->bestFilled || ($this->seats->filled === $this->bestFilled && $this->seats->squares < $this->bestSquares)) {
+            [$this->best, $this->bestFilled, $this->bestSquares] = [$this->seats->holder, $this->seats->filled, $this->seats->squares];
         }
     }
 
     private function fill(): void
     {
-        $order = array_keys($this->holder);
+        $order = array_keys($this->seats->holder);
         usort($order, fn(int $a, int $b): int => [count($this->on->fits[$a]), $this->on->hours[$a], $a] <=> [count($this->on->fits[$b]), $this->on->hours[$b], $b]);
         foreach ($order as $s) {
-            if ($this->holder[$s] === null && $this->on->fits[$s] !== []) {
+            if ($this->seats->holder[$s] === null && $this->on->fits[$s] !== []) {
                 $tried = [$s => true];
                 $this->seat($s, $tried);
             }
@@ -180,47 +126,33 @@ final class AssignSearch
     private function seat(int $s, array &$tried): bool
     {
         $fits = $this->on->fits[$s];
-        usort($fits, fn(int $a, int $b): int => [$this->load[$a], $a] <=> [$this->load[$b], $b]);
+        usort($fits, fn(int $a, int $b): int => [$this->seats->load[$a], $a] <=> [$this->seats->load[$b], $b]);
         foreach ($fits as $p) {
-            if ($this->free($s, $p)) {
-                $this->put($s, $p);
+            if ($this->seats->free($s, $p)) {
+                $this->seats->put($s, $p);
 
                 return true;
             }
         }
         foreach ($fits as $p) {
-            foreach ($this->inTheWay($s, $p) as $t) {
+            foreach ($this->seats->inTheWay($s, $p) as $t) {
                 if (isset($tried[$t])) {
                     continue;
                 }
                 $tried[$t] = true;
-                $this->lift($t);
-                if ($this->free($s, $p)) {
-                    $this->put($s, $p);
+                $this->seats->lift($t);
+                if ($this->seats->free($s, $p)) {
+                    $this->seats->put($s, $p);
                     if ($this->seat($t, $tried)) {
                         return true;
                     }
-                    $this->lift($s);
+                    $this->seats->lift($s);
                 }
-                $this->put($t, $p);
+                $this->seats->put($t, $p);
             }
         }
 
         return false;
-    }
-
-    /** @return list<int> slots that a person would have to give up one of, to take another */
-    private function inTheWay(int $s, int $p): array
-    {
-        $clash = $this->clashes($s, $p);
-        $slots = [];
-        foreach (array_keys($this->of[$p] ?? []) as $t) {
-            if ($clash ? $this->on->card[$t] === $this->on->card[$s] && $this->on->side[$t] === 3 - $this->on->side[$s] : $this->on->date[$t] === $this->on->date[$s]) {
-                $slots[] = $t;
-            }
-        }
-
-        return $slots;
     }
 
     /** Moves and exchanges at chance, worse ones ever more seldom; then everything open is tried once more. */
@@ -235,7 +167,7 @@ final class AssignSearch
             }
             $heat = $mean * $mean * ($n === 1 ? 0.3 : 1.5) * (1 - $i / $moves) ** 2;
             $this->move($movable[$this->chance->getInt(0, count($movable) - 1)], $heat);
-            if ($this->filled >= $this->bestFilled) {
+            if ($this->seats->filled >= $this->bestFilled) {
                 $this->keep();
             }
         }
@@ -247,48 +179,49 @@ final class AssignSearch
     {
         $fits = $this->on->fits[$s];
         $q = $fits[$this->chance->getInt(0, count($fits) - 1)];
-        if ($this->holder[$s] === null) {
+        if ($this->seats->holder[$s] === null) {
             $this->trade($s, $q);
 
             return;
         }
-        $before = $this->squares;
-        $p = $this->lift($s);
+        $before = $this->seats->squares;
+        $p = $this->seats->lift($s);
         if ($q === $p) {
-            $this->put($s, $p);
+            $this->seats->put($s, $p);
 
             return;
         }
         $t = null;
-        if (! $this->free($s, $q) || $this->chance->getInt(0, 2) === 0) {
-            $others = $this->inTheWay($s, $q);
+        $free = $this->seats->free($s, $q);
+        if (! $free || $this->chance->getInt(0, 1) === 0) {
+            $others = $free ? $this->seats->of($q) : $this->seats->inTheWay($s, $q);
             $t = $others === [] ? null : $others[$this->chance->getInt(0, count($others) - 1)];
             if ($t !== null) {
-                $this->lift($t);
+                $this->seats->lift($t);
             }
         }
-        $done = $this->free($s, $q);
+        $done = $this->seats->free($s, $q);
         if ($done) {
-            $this->put($s, $q);
-            if ($t !== null && (! in_array($p, $this->on->fits[$t], true) || ! $this->free($t, $p))) {
-                $this->lift($s);
+            $this->seats->put($s, $q);
+            if ($t !== null && (! in_array($p, $this->on->fits[$t], true) || ! $this->seats->free($t, $p))) {
+                $this->seats->lift($s);
                 $done = false;
             } elseif ($t !== null) {
-                $this->put($t, $p);
+                $this->seats->put($t, $p);
             }
         }
-        $worse = $this->squares - $before;
+        $worse = $this->seats->squares - $before;
         if ($done && $worse > 0 && ($heat <= 0 || $this->chance->getInt(0, 1_000_000) >= 1e6 * exp(-$worse / $heat))) {
-            $this->lift($s);
+            $this->seats->lift($s);
             if ($t !== null) {
-                $this->lift($t);
+                $this->seats->lift($t);
             }
             $done = false;
         }
         if (! $done) {
-            $this->put($s, $p);
+            $this->seats->put($s, $p);
             if ($t !== null) {
-                $this->put($t, $q);
+                $this->seats->put($t, $q);
             }
         }
     }
@@ -296,20 +229,20 @@ final class AssignSearch
     /** An open slot against a filled one of the same person, where that leaves them with less to do; or just seated. */
     private function trade(int $s, int $q): void
     {
-        if ($this->free($s, $q)) {
-            $this->put($s, $q);
+        if ($this->seats->free($s, $q)) {
+            $this->seats->put($s, $q);
 
             return;
         }
-        foreach ($this->inTheWay($s, $q) as $t) {
+        foreach ($this->seats->inTheWay($s, $q) as $t) {
             if ($this->on->hours[$t] >= $this->on->hours[$s]) {
-                $this->lift($t);
-                if ($this->free($s, $q)) {
-                    $this->put($s, $q);
+                $this->seats->lift($t);
+                if ($this->seats->free($s, $q)) {
+                    $this->seats->put($s, $q);
 
                     return;
                 }
-                $this->put($t, $q);
+                $this->seats->put($t, $q);
             }
         }
     }
@@ -317,7 +250,7 @@ final class AssignSearch
     /** @return bool whether every way was looked at, or shown to be no better */
     private function tryAll(): bool
     {
-        $this->take(array_fill(0, count($this->holder), null));
+        $this->seats->take(array_fill(0, count($this->seats->holder), null));
         $order = array_keys(array_filter($this->on->fits, static fn(array $f): bool => $f !== []));
         usort($order, fn(int $a, int $b): int => [$this->on->date[$a], count($this->on->fits[$a]), -$this->on->hours[$a], $this->alike($a), $a] <=> [$this->on->date[$b], count($this->on->fits[$b]), -$this->on->hours[$b], $this->alike($b), $b]);
         $this->ways = 0;
@@ -352,15 +285,15 @@ final class AssignSearch
         }
         $s = $order[$at];
         $before = $at > 0 && $this->on->date[$order[$at - 1]] === $this->on->date[$s] && $this->on->hours[$order[$at - 1]] === $this->on->hours[$s] && $this->alike($order[$at - 1]) === $this->alike($s) ? $order[$at - 1] : null;
-        $from = $before === null ? -1 : ($this->holder[$before] ?? PHP_INT_MAX);
+        $from = $before === null ? -1 : ($this->seats->holder[$before] ?? PHP_INT_MAX);
         $fits = array_values(array_filter($this->on->fits[$s], static fn(int $p): bool => $p >= $from));
-        usort($fits, fn(int $a, int $b): int => [$this->load[$a], $a] <=> [$this->load[$b], $b]);
+        usort($fits, fn(int $a, int $b): int => [$this->seats->load[$a], $a] <=> [$this->seats->load[$b], $b]);
         $whole = true;
         foreach ($fits as $p) {
-            if ($this->free($s, $p)) {
-                $this->put($s, $p);
+            if ($this->seats->free($s, $p)) {
+                $this->seats->put($s, $p);
                 $whole = $this->descend($order, $at + 1, $skipped) && $whole;
-                $this->lift($s);
+                $this->seats->lift($s);
                 if ($this->ways > self::WAYS) {
                     return false;
                 }
@@ -392,10 +325,10 @@ final class AssignSearch
         foreach ($rest as $s) {
             $who += array_fill_keys($this->on->fits[$s], true);
         }
-        $loads = array_map(fn(int $p): int => $this->load[$p], array_keys($who));
+        $loads = array_map(fn(int $p): int => $this->seats->load[$p], array_keys($who));
         sort($loads);
 
-        return $this->squares + self::poured($loads, $need) >= $this->bestSquares;
+        return $this->seats->squares + self::poured($loads, $need) >= $this->bestSquares;
     }
 
     /**

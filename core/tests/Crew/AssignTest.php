@@ -155,6 +155,85 @@ final class AssignTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{int, int, int, int}> */
+    public static function equal(): iterable
+    {
+        for ($seed = 60; $seed < 72; $seed++) {
+            [$many, $places, $days] = [[6, 14, 1], [10, 30, 2], [16, 60, 3], [26, 110, 5]][$seed % 4];
+            yield "seed {$seed}: {$many} people, {$places} slots" => [$seed, $many, $places, $days];
+        }
+    }
+
+    #[DataProvider('equal')]
+    public function test_equal_slots_beside_the_cheapest_flow_that_fills_as_many(int $seed, int $many, int $places, int $days): void
+    {
+        mt_srand($seed);
+        $people = $slots = [];
+        for ($i = 0; $i < $many; $i++) {
+            $held = ['rating:T' => null, 'authority:perform' => null, 'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null, 'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null];
+            $people[] = AssignPerson::of("p{$i}", new Qualified($held), [4.0, 6.0, 8.0][mt_rand(0, 2)]);
+        }
+        for ($i = 0; $i < $places; $i++) {
+            $slots[] = AssignSlot::of("s{$i}", "c{$i}", Role::Perform, ['a', 'b', 'c'][mt_rand(0, 2)], 'T', Day::parse('2026-05-0'.mt_rand(1, $days)), 2.0);
+        }
+        $result = Assign::of($people, $slots, null, 1);
+        $judged = self::judge($people, $slots, $result->assigned);
+        self::assertNotNull($judged, 'a rule is broken');
+        [$filled, $squares] = self::cheapestFlow($people, $slots, $days);
+        self::assertSame([$filled, $squares * 4.0], [$judged[0], $judged[1]]);
+        self::assertTrue($result->proven);
+    }
+
+    /**
+     * By successive cheapest paths (Bellman-Ford), the k-th slot of a person costing 2k − 1.
+     *
+     * @param list<AssignPerson> $people
+     * @param list<AssignSlot> $slots of two hours each
+     *
+     * @return array{int, int} slots filled, and the sum of squares of how many each person has
+     */
+    private static function cheapestFlow(array $people, array $slots, int $days): array
+    {
+        $edges = [];
+        $add = static function (string $from, string $to, int $cost) use (&$edges): void {
+            array_push($edges, [$from, $to, 1, $cost], [$to, $from, 0, -$cost]);
+        };
+        foreach ($slots as $slot) {
+            $add('source', "slot {$slot->id}", 0);
+            foreach ($people as $p) {
+                if ($slot->unfit($p->holds) === null) {
+                    $add("slot {$slot->id}", "{$p->id} {$slot->date}", 0);
+                }
+            }
+        }
+        foreach ($people as $p) {
+            for ($k = 0; $k < intdiv((int) $p->hours, 2) * $days; $k++) {
+                $add("{$p->id} 2026-05-0".($k % $days + 1), $p->id, 0);
+                $add($p->id, 'sink', 2 * $k + 1);
+            }
+        }
+        for ($filled = $squares = 0; true; $filled++) {
+            $costs = ['source' => 0];
+            $by = [];
+            do {
+                $shorter = false;
+                foreach ($edges as $e => [$from, $to, $left, $cost]) {
+                    if ($left > 0 && isset($costs[$from]) && $costs[$from] + $cost < ($costs[$to] ?? PHP_INT_MAX)) {
+                        [$costs[$to], $by[$to], $shorter] = [$costs[$from] + $cost, $e, true];
+                    }
+                }
+            } while ($shorter);
+            if (! isset($costs['sink'])) {
+                return [$filled, $squares];
+            }
+            $squares += $costs['sink'];
+            for ($node = 'sink'; $node !== 'source'; $node = $edges[$by[$node]][0]) {
+                $edges[$by[$node]][2]--;
+                $edges[$by[$node] ^ 1][2]++;
+            }
+        }
+    }
+
     public function test_whoever_worked_a_card_before_is_not_given_its_inspection_and_is_told_why(): void
     {
         $held = new Qualified(['rating:T' => null, 'authority:perform' => null, 'authority:duplicate' => null]);
