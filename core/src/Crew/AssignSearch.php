@@ -267,6 +267,8 @@ final class AssignSearch
     /**
      * @param list<int> $order
      * @param int $skipped how many stay open so far
+     *
+     * @return bool false once there are more ways than are looked at
      */
     private function descend(array $order, int $at, int $skipped): bool
     {
@@ -288,19 +290,18 @@ final class AssignSearch
         $from = $before === null ? -1 : ($this->seats->holder[$before] ?? PHP_INT_MAX);
         $fits = array_values(array_filter($this->on->fits[$s], static fn(int $p): bool => $p >= $from));
         usort($fits, fn(int $a, int $b): int => [$this->seats->load[$a], $a] <=> [$this->seats->load[$b], $b]);
-        $whole = true;
         foreach ($fits as $p) {
             if ($this->seats->free($s, $p)) {
                 $this->seats->put($s, $p);
-                $whole = $this->descend($order, $at + 1, $skipped) && $whole;
+                $whole = $this->descend($order, $at + 1, $skipped);
                 $this->seats->lift($s);
-                if ($this->ways > self::WAYS) {
+                if (! $whole) {
                     return false;
                 }
             }
         }
 
-        return $this->descend($order, $at + 1, $skipped + 1) && $whole;
+        return $this->descend($order, $at + 1, $skipped + 1);
     }
 
     /**

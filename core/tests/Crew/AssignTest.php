@@ -194,9 +194,10 @@ final class AssignTest extends TestCase
      */
     private static function cheapestFlow(array $people, array $slots, int $days): array
     {
-        $edges = [];
-        $add = static function (string $from, string $to, int $cost) use (&$edges): void {
-            array_push($edges, [$from, $to, 1, $cost], [$to, $from, 0, -$cost]);
+        $edges = $left = [];
+        $add = static function (string $from, string $to, int $cost) use (&$edges, &$left): void {
+            array_push($edges, [$from, $to, $cost], [$to, $from, -$cost]);
+            array_push($left, 1, 0);
         };
         foreach ($slots as $slot) {
             $add('source', "slot {$slot->id}", 0);
@@ -217,8 +218,8 @@ final class AssignTest extends TestCase
             $by = [];
             do {
                 $shorter = false;
-                foreach ($edges as $e => [$from, $to, $left, $cost]) {
-                    if ($left > 0 && isset($costs[$from]) && $costs[$from] + $cost < ($costs[$to] ?? PHP_INT_MAX)) {
+                foreach ($edges as $e => [$from, $to, $cost]) {
+                    if ($left[$e] > 0 && isset($costs[$from]) && $costs[$from] + $cost < ($costs[$to] ?? PHP_INT_MAX)) {
                         [$costs[$to], $by[$to], $shorter] = [$costs[$from] + $cost, $e, true];
                     }
                 }
@@ -228,8 +229,8 @@ final class AssignTest extends TestCase
             }
             $squares += $costs['sink'];
             for ($node = 'sink'; $node !== 'source'; $node = $edges[$by[$node]][0]) {
-                $edges[$by[$node]][2]--;
-                $edges[$by[$node] ^ 1][2]++;
+                $left[$by[$node]]--;
+                $left[$by[$node] ^ 1]++;
             }
         }
     }
