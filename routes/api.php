@@ -113,6 +113,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('cards/{id}/findings', [FindingController::class, 'raise'])->middleware('once');
     Route::get('findings/{id}', [FindingController::class, 'show']);
     Route::post('findings/{id}/fixed', [FindingController::class, 'fixed'])->middleware(['throttle:sign', 'once']);
+    Route::post('findings/{id}/spot', [FindingController::class, 'mark'])->middleware('once');
     Route::post('findings/{id}/photos', [FindingController::class, 'photo']);
     Route::get('photos/{id}', [FindingController::class, 'picture']);
     Route::get('registers', [RegisterController::class, 'index']);

@@ -30,7 +30,7 @@ final readonly class ShiftSlots
     /** @return array{Instant, Instant} when a shift of a day begins and ends */
     public function hours(Day $day, string $from, string $until): array
     {
-        $at = fn(string $time): Instant => Instant::fromEpoch((new \DateTimeImmutable("{$day} {$time}", $this->clock->zone()))->getTimestamp());
+        $at = fn(string $time): Instant => $this->clock->at($day, $time);
 
         return [$at($from), $at($until)];
     }

@@ -24,6 +24,18 @@ final class AircraftType extends Model
 {
     protected $casts = ['phase' => 'array', 'inspected' => 'array', 'outline' => 'array'];
 
+    /**
+     * What an independent inspection looks at after work on a system; nothing where that system is not always inspected.
+     *
+     * @param string $chapter of the manual; its system is the first two figures
+     *
+     * @return list<string>
+     */
+    public function inspectedOn(string $chapter): array
+    {
+        return $this->inspected[substr($chapter, 0, 2)] ?? [];
+    }
+
     /** @return HasMany<ProgrammeItem, $this> */
     public function items(): HasMany
     {

@@ -43,6 +43,8 @@ final class Finding extends Model
 {
     public const OPEN = 'open';
 
+    public const FIXED = 'fixed';
+
     protected $casts = ['spot' => 'array', 'sketch' => 'array'];
 
     /** @return BelongsTo<Finding, $this> */

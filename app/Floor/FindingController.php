@@ -45,6 +45,15 @@ final class FindingController
         return new JsonResponse($read->finding($finding, $finding->aircraft->mark, $finding->card));
     }
 
+    #[OA\Post(path: '/api/findings/{id}/spot', operationId: 'markFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['view', 'x', 'y'], properties: [new OA\Property(property: 'view', type: 'string', enum: ['side', 'top', 'front']), new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')])), responses: [new OA\Response(response: 200, description: 'The finding, marked', content: new OA\JsonContent(ref: FindingDetail::class))])]
+    public function mark(int $id, SpotRequest $request, RaiseFinding $raise, ReadFinding $read): JsonResponse
+    {
+        $finding = Finding::findOrFail($id);
+        $raise->mark($request->person(), $finding, $request->spot());
+
+        return new JsonResponse($read->one($finding, $request->person()));
+    }
+
     #[OA\Post(path: '/api/findings/{id}/photos', operationId: 'keepPhoto', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['photo'], properties: [new OA\Property(property: 'photo', type: 'string', format: 'binary')]))), responses: [new OA\Response(response: 200, description: 'The finding with its photo', content: new OA\JsonContent(ref: FindingDetail::class))])]
     public function photo(int $id, PhotoRequest $request, KeepPhoto $keep, ReadFinding $read): JsonResponse
     {

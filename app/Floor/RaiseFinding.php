@@ -34,6 +34,25 @@ final readonly class RaiseFinding
         });
     }
 
+    /**
+     * Marks a finding on the drawing, or marks it elsewhere; the record keeps where it was marked before.
+     *
+     * @param array{view: string, x: float, y: float} $spot on one view, in metres
+     *
+     * @throws Refused once it is fixed
+     */
+    public function mark(Person $by, Finding $finding, array $spot): void
+    {
+        DB::transaction(function () use ($by, $finding, $spot): void {
+            if ($finding->refresh()->state === Finding::FIXED) {
+                throw Refused::because("Finding {$finding->number} is fixed; its place stays as it was marked.");
+            }
+            $was = $finding->spot;
+            $finding->update(['spot' => $spot]);
+            $this->records->write($by, 'finding.marked', "finding:{$finding->id}", ['number' => $finding->number, 'spot' => $spot, 'was' => $was]);
+        });
+    }
+
     public function fixed(Person $by, Finding $finding, string $how, string $stamp, string $pin): void
     {
         DB::transaction(function () use ($by, $finding, $how, $stamp, $pin): void {
@@ -41,7 +60,7 @@ final readonly class RaiseFinding
                 throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
             }
             $by->requireSignature($stamp, $pin);
-            $finding->update(['state' => 'fixed', 'fixed_how' => $how, 'settled_at' => (string) $this->clock->now()]);
+            $finding->update(['state' => Finding::FIXED, 'fixed_how' => $how, 'settled_at' => (string) $this->clock->now()]);
             $this->records->write($by, 'finding.fixed', "finding:{$finding->id}", ['number' => $finding->number, 'how' => $how, 'stamp' => $by->stamp]);
         });
     }

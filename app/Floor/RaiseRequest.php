@@ -9,6 +9,9 @@ use App\Shared\Http\RoomRequest;
 /** A finding: where, how far it goes, how bad it is, and where it shows on the drawing. */
 final class RaiseRequest extends RoomRequest
 {
+    /** A place on one view of the drawing, in metres. */
+    public const SPOT = ['view' => 'in:side,top,front', 'x' => 'numeric|between:-100,100', 'y' => 'numeric|between:-100,100'];
+
     public function authorize(): bool
     {
         return $this->mayOnCard('raise', (int) $this->route('id'));
@@ -24,9 +27,9 @@ final class RaiseRequest extends RoomRequest
             'chapter' => ['sometimes', 'nullable', 'string', 'regex:/^\d{2}(-\d{2})?$/'],
             'step' => 'sometimes|nullable|integer|min:1',
             'spot' => 'sometimes|nullable|array:view,x,y',
-            'spot.view' => 'required_with:spot|in:side,top,front',
-            'spot.x' => 'required_with:spot|numeric|between:-100,100',
-            'spot.y' => 'required_with:spot|numeric|between:-100,100',
+            'spot.view' => 'required_with:spot|'.self::SPOT['view'],
+            'spot.x' => 'required_with:spot|'.self::SPOT['x'],
+            'spot.y' => 'required_with:spot|'.self::SPOT['y'],
             'sketch' => 'sometimes|nullable|array|max:200',
             'sketch.*' => 'array|min:1|max:600',
             'sketch.*.*' => 'array|size:2',

@@ -64,6 +64,7 @@ final readonly class ReadFinding
                 'card' => $open && $finding->fixCard === null && $finding->card->visit->state !== Visit::RELEASED && $me->can('plan', Visit::class),
                 'defer' => $open && $listed->isNotEmpty(),
                 'photo' => $me->can('raise', $finding->card),
+                'mark' => $finding->state !== Finding::FIXED && $outline !== null && $me->can('raise', $finding->card),
             ])),
             array_values($listed->map(static fn(ListedItem $i): string => "{$i->code} {$i->title}")->all()),
         );

@@ -30,10 +30,12 @@ final readonly class ReadFloor
         $waiting = $cards->where('inspection', true);
         $forMe = $waiting->firstWhere('inspectWhy', null);
         $inspector = $me->can('inspect', Card::class);
+        $coming = $cards->first(static fn(CardRow $r): bool => $r->inspectNext !== null && ! $r->mine);
         $sentence = match (true) {
             $cards->isEmpty() => 'No card is open. Cards come here when the controller makes a visit.',
             $inspector && $forMe !== null => "For you to inspect: {$forMe->number} on {$forMe->mark}, {$forMe->title}.",
             $next !== null => ($next->handedOver !== null ? 'Handed over to you: ' : 'Your next card: ')."{$next->number} on {$next->mark}, {$next->title}.",
+            $inspector && $waiting->isEmpty() && $coming !== null => "No card waits for an inspection. Next comes {$coming->number} on {$coming->mark}, {$coming->title}: {$coming->inspectNext}.",
             $waiting->isNotEmpty() => Words::count($waiting->count(), 'card waits', 'cards wait').' for an independent inspection'.($inspector ? '; none of them may be yours' : '').'.',
             default => 'None of the open cards is yours.',
         };
@@ -72,6 +74,21 @@ final readonly class ReadFloor
         };
     }
 
+    /** When a card that is in work comes to its independent inspection; null when it is not begun, or none is due. */
+    private function inspectNext(Card $card): ?string
+    {
+        if ($card->state !== Card::IN_WORK) {
+            return null;
+        }
+        $step = $card->steps->first(static fn(Step $s): bool => $s->kind === 'inspection' && $s->state !== Step::DONE);
+        if ($step === null && ! $card->critical) {
+            return null;
+        }
+        $end = $card->planned_end === null ? '' : ', planned to end '.$this->clock->moment(Instant::parse($card->planned_end));
+
+        return ($step === null ? 'when it is signed' : "at step {$step->no}").$end;
+    }
+
     private function row(Card $card, Person $me): CardRow
     {
         $left = $card->handovers->first();
@@ -86,6 +103,7 @@ final readonly class ReadFloor
             $card->assignments->contains('person_id', $me->id),
             $inspection,
             $inspection ? $this->inspectWhy($card, $me) : null,
+            $inspection ? null : $this->inspectNext($card),
             self::hold($card),
             $left === null ? null : "{$left->person->name}, ".$this->clock->time(Instant::parse($left->at)).": {$left->said}",
             array_values($card->presences->map(static fn(Presence $p): string => $p->person->name)->all()),

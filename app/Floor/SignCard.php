@@ -126,7 +126,7 @@ final readonly class SignCard
     private function settle(Card $card): void
     {
         if ($card->state === Card::CLOSED && $card->finding_id !== null) {
-            Finding::whereKey($card->finding_id)->where('state', 'open')->update(['state' => 'fixed', 'fixed_how' => "by card {$card->number}", 'settled_at' => (string) $this->clock->now()]);
+            Finding::whereKey($card->finding_id)->where('state', Finding::OPEN)->update(['state' => Finding::FIXED, 'fixed_how' => "by card {$card->number}", 'settled_at' => (string) $this->clock->now()]);
         }
     }
 

@@ -52,12 +52,19 @@ final class Clock
      */
     public function still(Instant $at, callable $do): void
     {
+        $before = $this->standing;
         $this->standing = $at;
         try {
             $do();
         } finally {
-            $this->standing = null;
+            $this->standing = $before;
         }
+    }
+
+    /** The instant of a local time on a day; `24:00` is the day's end. */
+    public function at(Day $day, string $time): Instant
+    {
+        return Instant::fromEpoch((new DateTimeImmutable("{$day} {$time}", $this->zone()))->getTimestamp());
     }
 
     /** A date in words: "Thursday 14 May", with the year when it is another one. */

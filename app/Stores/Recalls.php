@@ -63,6 +63,6 @@ final class Recalls
         $checks = ToolCheckEntry::where('tool_id', $tool->id)->get()->map(static fn(ToolCheckEntry $c): ToolCheck => new ToolCheck(Day::parse($c->date), $c->good))->all();
         $last = ToolCheck::lastGood(array_values($checks), $foundOn);
 
-        return ['last_good' => $last === null ? null : (string) $last, 'doubt_from' => $last === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (new \DateTimeImmutable("{$last} 24:00", $this->clock->zone()))->getTimestamp())];
+        return ['last_good' => $last === null ? null : (string) $last, 'doubt_from' => $last === null ? '' : (string) $this->clock->at($last, '24:00')];
     }
 }

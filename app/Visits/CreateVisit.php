@@ -136,7 +136,7 @@ final readonly class CreateVisit
             ($this->make)($visit, $item->template, ++$n, [
                 'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(), 'hours' => $item->workHours(),
                 'zone' => $zones[$item->access[0] ?? ''] ?? $item->template->zone, 'panels' => $item->access, 'states' => $item->states ?? [],
-            ]);
+            ], $item->chapter);
         }
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Visits;
 
-use App\Fleet\AircraftType;
 use App\Floor\Card;
 use App\Floor\Step;
 use App\Library\CardTemplate;
@@ -17,12 +16,16 @@ final readonly class MakeCard
     /** What an independent inspection looks at where neither template nor system says. */
     private const USUAL = ['assembly', 'torque', 'locking'];
 
-    /** @param array<string, mixed> $own what differs from the template: title, hours, zone, panels, states, item, finding */
-    public function __invoke(Visit $visit, CardTemplate $template, int $n, array $own = []): Card
+    /**
+     * @param array<string, mixed> $own what differs from the template: title, hours, zone, panels, states, item, finding
+     * @param string|null $chapter of the system that is worked on, where it is not the template's
+     */
+    public function __invoke(Visit $visit, CardTemplate $template, int $n, array $own = [], ?string $chapter = null): Card
     {
         $template = self::methodFor($template, $visit);
         $panels = $own['panels'] ?? [];
-        $covers = $own['covers'] ?? $template->covers ?? self::inspected($template, $visit->aircraft->loadMissing('type')->type) ?? [];
+        // What a visit makes by itself, panels and jacks, is no work on the system.
+        $covers = $own['covers'] ?? $template->covers ?? ($template->makes === null ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter) : []);
         $critical = $own['critical'] ?? $template->critical || $covers !== [] || in_array('inspection', array_column($template->steps, 'kind'), true);
         $card = Card::create([
             'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
@@ -47,12 +50,5 @@ final readonly class MakeCard
         $fleet = $visit->aircraft->loadMissing('fleet')->fleet->code;
 
         return $template->loadMissing('methods')->methods->first(static fn(CardTemplate $t): bool => in_array($fleet, $t->fleets ?? [], true)) ?? $template;
-    }
-
-    /** @return list<string>|null what is looked at where its system is one that is always inspected independently */
-    private static function inspected(CardTemplate $template, AircraftType $type): ?array
-    {
-        // What a visit makes by itself, panels and jacks, is no work on the system.
-        return $template->makes === null ? $type->inspected[substr($template->chapter, 0, 2)] ?? null : null;
     }
 }

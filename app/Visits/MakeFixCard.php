@@ -25,7 +25,7 @@ final readonly class MakeFixCard
     public function __invoke(Person $by, Finding $finding, float $hours, ?string $skill = null): Card
     {
         return DB::transaction(function () use ($by, $finding, $hours, $skill): Card {
-            $finding->refresh()->load('card.visit.aircraft');
+            $finding->refresh()->load('card.visit.aircraft.type');
             $found = $finding->card;
             if ($finding->state !== 'open') {
                 throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
@@ -39,9 +39,11 @@ final readonly class MakeFixCard
             $template = CardTemplate::where(['type_id' => $found->visit->aircraft->type_id, 'makes' => 'fix'])->first()
                 ?? throw Refused::because('There is no card template for fixing a finding of this type. Add one in Library.');
             $skill ??= $found->skill;
+            // Inspected as what it was found on is, and as its own system is.
+            $covers = array_values(array_unique([...$found->covers, ...$found->visit->aircraft->type->inspectedOn($finding->chapter)]));
             $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
                 'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill, 'needs' => [$skill => $hours >= 8 ? 2 : 1],
-                'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical, 'covers' => $found->covers, 'systems' => $found->systems, 'panels' => $found->panels, 'states' => $found->states ?? [],
+                'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical || $covers !== [], 'covers' => $covers, 'systems' => $found->systems, 'panels' => $found->panels, 'states' => $found->states ?? [],
             ]);
             $finding->update(['fix_hours' => $hours]);
             $this->frame->complete($found->visit);

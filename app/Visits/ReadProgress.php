@@ -70,7 +70,7 @@ final readonly class ReadProgress
             $exit = $forecast?->exit === null ? $was : Instant::parse($forecast->exit);
             $moved = $was === null || $exit === null ? 0.0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
             $raised = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) === (string) $day)->count();
-            $open = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== 'fixed' : $this->day($f->settled_at) > (string) $day))->count();
+            $open = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== Finding::FIXED : $this->day($f->settled_at) > (string) $day))->count();
             $days[] = new ProgressDay(
                 (string) $day,
                 $this->clock->shortWords($day),

@@ -9,6 +9,8 @@ use App\Floor\Assignment;
 use App\Floor\Card;
 use App\Floor\Finding;
 use App\Floor\HandCardOver;
+use App\Floor\Presence;
+use App\Floor\Step;
 use App\Floor\StepInput;
 use App\Floor\WorkStep;
 use App\Shared\Clock;
@@ -16,6 +18,8 @@ use App\Stores\ToolDesk;
 use App\Visits\PlanVisit;
 use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Shared\Instant;
+use LogicException;
 
 /** Works the cards of a visit step by step, as its people would, and leaves one handed over. */
 final readonly class FloorStory
@@ -23,7 +27,7 @@ final readonly class FloorStory
     public function __construct(private WorkStep $work, private ToolDesk $desk, private HandCardOver $handOver, private Clock $clock, private PlanVisit $plan) {}
 
     /**
-     * @param array<string, mixed> $story people by item; steps as `[item, who, step, answer, more?]`; small things out
+     * @param array<string, mixed> $story people by item; steps as `[item, who, local time, step, answer, more?]`; small things out
      * @param Collection<string, Person> $people
      */
     public function live(Visit $visit, array $story, Collection $people): void
@@ -35,27 +39,30 @@ final readonly class FloorStory
                 Assignment::create(['card_id' => $cards[$code]->id, 'person_id' => $person->id, 'role' => $person->trainee ? 'trainee' : 'perform', 'under_id' => $person->trainee ? $person->supervisor_id : null]);
             }
         }
-        $this->open($visit, $people[$story['assign']['27-51'][0]]);
+        $this->open($visit, $people[$story['open']['by']], $this->clock->at($this->clock->today(), $story['open']['from']), $story['open']['minutes']);
         foreach ($story['work'] as $line) {
-            [$code, $login, $no, $do] = $line;
-            $more = $line[4] ?? [];
+            [$code, $login, $time, $no, $do] = $line;
+            $more = $line[5] ?? [];
             $card = $cards[$code]->refresh();
-            ($this->work)($people[$login], $card, $no, new StepInput($card->version, $do, $more['entry'] ?? '', $more['entries'] ?? [], $more['tool'] ?? '', $more['note'] ?? ''));
+            $this->clock->still($this->clock->at($this->clock->today(), $time), fn() => ($this->work)($people[$login], $card, $no, new StepInput($card->version, $do, $more['entry'] ?? '', $more['entries'] ?? [], $more['tool'] ?? '', $more['note'] ?? '')));
         }
         ($this->plan)($visit->load('aircraft.type'), $people['ines'], 'planned with what is in work');
-        [$code, $login, $what, $many] = $story['rags'];
-        $this->desk->outSmall($people[$login], $cards[$code], $what, $many);
+        [$code, $login, $time, $what, $many] = $story['rags'];
+        $this->clock->still($this->clock->at($this->clock->today(), $time), fn() => $this->desk->outSmall($people[$login], $cards[$code], $what, $many));
     }
 
-    /** What comes before the work: induct, make safe, jacks, panels; each step worked, each card closed. */
-    private function open(Visit $visit, Person $by): void
+    /** What comes before the work: induct, make safe, jacks, panels; each step worked, each card closed, so many minutes apart. */
+    private function open(Visit $visit, Person $by, Instant $at, int $minutes): void
     {
         while (($card = $visit->cards()->with(['steps', 'waitsFor'])->whereIn('phase', ['induct', 'safe', 'open'])->where('state', Card::OPEN)->get()->first(static fn(Card $c): bool => $c->mustWaitFor() === null)) !== null) {
-            foreach ($card->steps as $step) {
-                ($this->work)($by, $card, $step->no, new StepInput($card->version, 'done'));
-            }
-            $now = (string) $this->clock->now();
-            $card->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now, 'spent' => $card->hours]);
+            $this->clock->still($at, function () use ($by, $card): void {
+                foreach ($card->steps as $step) {
+                    ($this->work)($by, $card, $step->no, new StepInput($card->version, 'done'));
+                }
+            });
+            $at = Instant::fromEpoch($at->epoch() + 60 * $minutes);
+            $card->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => (string) $at, 'closed_at' => (string) $at, 'spent' => $card->hours]);
+            Presence::where('person_id', $by->id)->delete();
         }
     }
 
@@ -67,6 +74,20 @@ final readonly class FloorStory
     {
         $finding = Finding::with('fixCard')->where('place', $story['finding'])->firstOrFail();
         $card = $finding->fixCard()->firstOrFail();
-        $this->handOver->give($people[$story['by']], $card, $card->version, $story['said']);
+        $this->clock->still($this->clock->at($this->clock->today(), $story['at']), fn() => $this->handOver->give($people[$story['by']], $card, $card->version, $story['said']));
+    }
+
+    /**
+     * @param array<string, string> $story the finding whose card is worked and signed today, by whom, from when until when
+     * @param Collection<string, Person> $people
+     */
+    public function toInspect(array $story, Collection $people): void
+    {
+        $card = Finding::with('fixCard.steps')->where('place', $story['finding'])->firstOrFail()->fixCard ?? throw new LogicException("{$story['finding']} has no card");
+        [$from, $until] = array_map(fn(string $time): string => (string) $this->clock->at($this->clock->today(), $time), [$story['from'], $story['until']]);
+        $by = $people[$story['by']];
+        Assignment::create(['card_id' => $card->id, 'person_id' => $by->id, 'role' => 'perform']);
+        $card->steps->each(static fn(Step $s) => $s->update(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => $until, 'result' => []]));
+        $card->update(['state' => Card::SIGNED, 'begun_at' => $from, 'signed_by' => $by->id, 'signed_at' => $until, 'spent' => $card->hours]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Crew\Person;
+use App\Crew\Role;
 use App\Floor\Assignment;
 use App\Floor\Card;
 use App\Floor\Finding;
@@ -35,13 +36,13 @@ final readonly class VisitStory
     {
         $now = $this->clock->now();
         for ($day = Day::parse($visit->start); $day->number <= $this->clock->today()->number; $day = $day->plusDays(1)) {
-            $morning = $this->local($day, '06:00');
+            $morning = $this->clock->at($day, '06:00');
             ($this->plan)($visit, $controller, 'planned in the morning', $morning);
-            $end = $this->local($day, '22:00');
+            $end = $this->clock->at($day, '22:00');
             $this->work($visit, $now->isBefore($end) ? $now : $end, $pace, $people);
             foreach ($findings as [$on, $item, $by, $place, $extent, $hours, $more]) {
                 if ($on === (string) $day) {
-                    $this->find($visit, $controller, $item, $by, $place, $extent, $hours, $this->local($day, '13:10'), $more);
+                    $this->find($visit, $controller, $people, $item, $by, $place, $extent, $hours, $this->clock->at($day, '13:10'), $more);
                 }
             }
         }
@@ -82,26 +83,24 @@ final readonly class VisitStory
     {
         $day = $at->dayIn($this->clock->zone());
         $shift = $this->clock->time($at) < '14:00' ? 'early' : 'late';
-        $able = $people->filter(static fn(Person $p): bool => $p->shift === $shift && $p->qualified()->unfit('perform', $visit->aircraft->type->code, $card->skill, $day) === null)->sortKeys()->values();
+        $able = $people->filter(static fn(Person $p): bool => $p->role === Role::Technician && $p->shift === $shift && $p->qualified()->unfit('perform', $visit->aircraft->type->code, $card->skill, $day) === null)->sortKeys()->values();
 
         return $card->assignments->isNotEmpty() ? $people->firstOrFail('id', $card->assignments->firstOrFail()->person_id) : $able->get($card->id % max(1, $able->count())) ?? $people['tor'];
     }
 
-    /** @param array<string, mixed> $more severity, spot, sketch, chapter */
-    private function find(Visit $visit, Person $controller, string $item, string $by, string $place, string $extent, float $hours, Instant $at, array $more): void
+    /**
+     * @param Collection<string, Person> $people
+     * @param array<string, mixed> $more severity, spot, sketch, chapter
+     */
+    private function find(Visit $visit, Person $controller, Collection $people, string $item, string $by, string $place, string $extent, float $hours, Instant $at, array $more): void
     {
         $cards = $visit->cards()->with(['item', 'template', 'assignments']);
         $card = $by === 'item' ? $cards->whereHas('item', static fn($q) => $q->where('code', $item))->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
         $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $card->assignments->first()->person_id ?? $controller->id, 'number' => sprintf('F%04d', 6 + Finding::count()),
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->worker($card, $visit, $at, $people)->id, 'number' => sprintf('F%04d', 6 + Finding::count()),
             'chapter' => $by === 'item' ? substr($item, 0, 2) : $item, 'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $at,
             ...$more,
         ]);
         ($this->fix)($controller, $finding, $hours);
-    }
-
-    private function local(Day $day, string $time): Instant
-    {
-        return Instant::fromEpoch((new \DateTimeImmutable("{$day} {$time}", $this->clock->zone()))->getTimestamp());
     }
 }

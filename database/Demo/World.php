@@ -306,6 +306,7 @@ final readonly class World
         }
         $this->floorStory->live($this->visit($controller, $story['line']['mark'], $story['line']['title'], $story['line']['bay'], $story['line']['start'], $story['line']['end'], $story['line']['items']), $story['line'], $people);
         $this->floorStory->handOver($story['handover'], $people);
+        $this->floorStory->toInspect($story['inspect'], $people);
     }
 
     /**

@@ -44,6 +44,14 @@ final class FindingTest extends WorldCase
         self::assertSame([$sketch, ['view' => 'side', 'x' => 5.2, 'y' => 1.1], 'major', '32'], [$view['sketch'], $view['spot'], $view['finding']['severity'], $view['finding']['chapter']]);
         self::assertSame(5, $finding->step_no);
         self::assertStringContainsString('fix it or defer it', $view['sentence']);
+        // Marked elsewhere later: the record keeps both places; nobody who only looks may, and what is no place is refused.
+        $this->as('mika', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 5.2, 'y' => -0.4])->assertForbidden();
+        $this->as('oda', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 500, 'y' => 0])->assertStatus(422);
+        $this->as('runa', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 5.2, 'y' => -0.4])->assertOk()->assertJsonPath('spot.view', 'top');
+        $record = json_decode((string) DB::table('records')->where('what', 'finding.marked')->value('data'), true);
+        self::assertEquals([['view' => 'side', 'x' => 5.2, 'y' => 1.1], ['view' => 'top', 'x' => 5.2, 'y' => -0.4]], [$record['was'], $record['spot']]);
+        $finding->update(['state' => 'fixed']);
+        self::assertStringContainsString('its place stays', (string) $this->as('oda', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 1, 'y' => 0])->assertStatus(422)->json('message'));
         $bad = [['spot' => ['view' => 'below', 'x' => 1, 'y' => 1]], ['spot' => ['view' => 'side', 'x' => 500, 'y' => 1]], ['sketch' => [[[2, 0]]]], ['sketch' => [[[0.5]]]], ['severity' => 'dire'], ['chapter' => 'gear']];
         foreach ($bad as $more) {
             $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'x', 'extent' => 'y', ...$more])->assertStatus(422);

@@ -307,9 +307,9 @@ final class FloorTest extends WorldCase
     public function test_the_register_draws_what_is_fitted_and_names_what_takes_it_off(): void
     {
         $register = $this->as('mika', 'GET', 'registers/QC-TAC')->assertOk()->json();
-        self::assertSame(['Chocks and ground wire', 'Jack collars', 'Flap travel lock', 'Nose door lock'], array_column($register['devices'], 'kind'));
+        self::assertSame(['Chocks and ground wire', 'Jack collars', 'Nose door lock', 'Flap travel lock'], array_column($register['devices'], 'kind'));
         self::assertNotContains(null, array_column($register['devices'], 'remover'));
-        self::assertSame('nose door fairing on rack B4', $register['devices'][3]['storage']);
+        self::assertSame('nose door fairing on rack B4', $register['devices'][2]['storage']);
         self::assertSame([], $register['undrawn']);
         self::assertSame([1, 2, 3, 4], array_column($register['drawing']['marks'], 'no'));
         self::assertSame(['Stig Omdal, Flap travel timing', 'Lio Kest, Flap travel timing', 'Oda Fenn, Gear extension by hand pump'], array_column($register['people'], 'name'));

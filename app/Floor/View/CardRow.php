@@ -19,6 +19,7 @@ final readonly class CardRow
         #[OA\Property] public bool $mine,
         #[OA\Property] public bool $inspection,
         #[OA\Property] public ?string $inspectWhy,
+        #[OA\Property] public ?string $inspectNext,
         #[OA\Property] public ?string $hold,
         #[OA\Property] public ?string $handedOver,
         /** @var list<string> */

@@ -2,7 +2,7 @@ import type { ButtonHTMLAttributes } from 'react';
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: 'main' | 'plain' | 'quiet'; big?: boolean; hint?: string };
 
-/** Big ones are for gloves: at least 48 px high. */
+/** Big ones are for gloves; under a finger all are at least 48 px high. */
 export function Button({ kind = 'plain', big, hint, className = '', children, ...rest }: Props) {
     const look = {
         main: 'bg-spruce text-on-spruce border-spruce font-semibold',
@@ -13,7 +13,7 @@ export function Button({ kind = 'plain', big, hint, className = '', children, ..
         <button
             type="button"
             {...rest}
-            className={`rounded-lg border ${look} ${big ? 'min-h-14 px-5 text-[1.05rem]' : 'min-h-9 px-3.5'} disabled:border-rule disabled:bg-shade disabled:text-soft ${className}`}
+            className={`rounded-lg border ${look} ${big ? 'min-h-14 px-5 text-[1.05rem]' : 'min-h-9 px-3.5 pointer-coarse:min-h-12'} disabled:border-rule disabled:bg-shade disabled:text-soft ${className}`}
         >
             {children}
             {hint && <kbd className="ml-2 font-mono text-[0.85em] font-normal opacity-80">{hint}</kbd>}

@@ -10,7 +10,7 @@ export function Tabs({ label, tabs }: { label: string; tabs: readonly { to: stri
                     to={t.to}
                     end={t.end}
                     className={({ isActive }) =>
-                        `flex min-h-8 items-center border-b-[3px] px-2.5 ${isActive ? 'border-spruce font-semibold text-ink' : 'border-transparent text-soft hover:text-ink'}`
+                        `flex min-h-8 items-center border-b-[3px] pointer-coarse:min-h-12 px-2.5 ${isActive ? 'border-spruce font-semibold text-ink' : 'border-transparent text-soft hover:text-ink'}`
                     }
                 >
                     {t.name}
@@ -41,7 +41,7 @@ export function Choice<T extends string | number>({
                     type="button"
                     aria-pressed={o.value === value}
                     onClick={() => onChange(o.value)}
-                    className={`min-h-8 rounded-lg px-3 ${o.value === value ? 'bg-ink font-semibold text-paper' : 'text-ink hover:bg-shade'}`}
+                    className={`min-h-8 rounded-lg px-3 pointer-coarse:min-h-12 ${o.value === value ? 'bg-ink font-semibold text-paper' : 'text-ink hover:bg-shade'}`}
                 >
                     {o.name}
                 </button>

@@ -19,8 +19,11 @@ export function band(limit: LimitSpec): Band {
     return { low: limit.kind === 'max' ? null : (limit.min ?? null), high: limit.kind === 'min' ? null : (limit.max ?? null) };
 }
 
-/** The ends of the drawing: the band with as much again on both sides, and room for every value shown. */
+/** The ends of the drawing: the band with as much again on both sides, from nought where only a most is given, and room for every value shown. */
 export function domain({ low, high }: Band, values: number[] = []): [number, number] {
+    if (low === null && high !== null && high > 0) {
+        return [Math.min(0, ...values.filter(Number.isFinite)), Math.max(high * 1.3, ...values.filter(Number.isFinite))];
+    }
     const span = low !== null && high !== null ? high - low : Math.abs(low ?? high ?? 1) * 0.2;
     const pad = span === 0 ? 1 : span;
     const ends = [(low ?? high ?? 0) - pad, (high ?? low ?? 0) + pad, ...values.filter(Number.isFinite)];

@@ -50,6 +50,7 @@ const row = (number: string, more: Partial<Schemas['CardRow']> = {}): Schemas['C
     mine: false,
     inspection: false,
     inspectWhy: null,
+    inspectNext: null,
     hold: null,
     handedOver: null,
     there: [],
@@ -70,6 +71,21 @@ describe('Floor', () => {
         row('6', { there: ['Stig'] }),
     ];
     const data = { sentence: 'Your next card: 1.', cards };
+
+    it('shows what is asked for, and says how many of how many', () => {
+        const { words } = drawn(<Floor />, ['floor'], data, '/?on=QA-VFC&q=Stig%20tail', '/');
+        expect(words).toContain('1 of 6');
+        expect(words).toContain('Card 6');
+        expect(words).not.toContain('Card 5');
+        expect(drawn(<Floor />, ['floor'], data, '/?on=Q-401', '/').words).toContain('No open card is like that.');
+    });
+
+    it('tells an inspector what comes to an inspection, and nobody else', () => {
+        const coming = { ...data, cards: [row('7', { inspectNext: 'at step 13, planned to end Tue 5 May 19:00' })] };
+        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain('Coming to an inspection');
+        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain('inspection at step 13, planned');
+        expect(drawn(<Floor />, ['floor'], coming).words).not.toContain('Coming to an inspection');
+    });
 
     it('gives an inspector what is theirs first, and says of the rest why not', () => {
         const { words } = drawn(<Floor />, ['floor'], data, '/', '/', { role: 'inspector' });

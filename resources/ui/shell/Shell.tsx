@@ -254,7 +254,7 @@ function Rooms() {
                     to={r.path}
                     title={r.about}
                     className={({ isActive }) =>
-                        `flex h-9 items-center justify-between border-l-[5px] pr-3 pl-3.5 ${isActive ? 'border-spruce font-bold' : 'border-transparent text-soft hover:text-ink'} ${i === 7 ? 'mt-4' : ''}`
+                        `flex h-9 items-center justify-between border-l-[5px] pointer-coarse:h-12 pr-3 pl-3.5 ${isActive ? 'border-spruce font-bold' : 'border-transparent text-soft hover:text-ink'} ${i === 7 ? 'mt-4' : ''}`
                     }
                 >
                     {r.name}

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useCard } from '../../api/hooks';
@@ -128,8 +128,13 @@ function Steps({
     onChoose: (no: number) => void;
     onHand: () => void;
 }) {
+    const list = useRef<HTMLOListElement>(null);
+    // The step in hand stays in sight, however long the card is.
+    useEffect(() => {
+        list.current?.querySelector(`[data-step="${at}"]`)?.scrollIntoView({ block: 'nearest' });
+    }, [at]);
     return (
-        <aside className="border-r border-rule px-4 pt-4 pb-10">
+        <aside className="sticky top-0 flex h-[calc(100vh-2.75rem)] flex-col self-start border-r border-rule px-4 pt-4 pb-3 print:static print:h-auto">
             <p className="text-sm text-soft">
                 <Link to={`/visits/${card.visitId}`} className="font-mono font-bold text-ink underline underline-offset-4">
                     {card.mark}
@@ -142,7 +147,7 @@ function Steps({
                 {card.method && <span className="block">method: {card.method}</span>}
             </p>
             <h2 className="mt-1 mb-3 text-[1.15rem] leading-snug font-semibold">{card.title}</h2>
-            <ol>
+            <ol ref={list} className="min-h-0 flex-1 overflow-y-auto print:overflow-visible">
                 {card.steps.map((s, i) => {
                     const group = s.spec.group as string | undefined;
                     const first = group !== undefined && card.steps[i - 1]?.spec.group !== group;

@@ -81,12 +81,7 @@ function FindingOf({ f }: { f: Detail }) {
             )}
             <Decide f={f} />
             <div className="mt-6 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 max-[1150px]:grid-cols-1">
-                {f.drawing && (
-                    <div>
-                        <Drawing outline={f.drawing.outline as Outline} spot={f.spot as { view: View; x: number; y: number } | null} />
-                        {f.spot === null && <p className="mt-1 text-sm text-soft">Nobody marked it on the drawing: {v.place}.</p>}
-                    </div>
-                )}
+                {f.drawing && <Where f={f} outline={f.drawing.outline as Outline} />}
                 <div>
                     {f.sketch.length > 0 && (
                         <svg
@@ -116,6 +111,44 @@ function FindingOf({ f }: { f: Detail }) {
                 />
             </Section>
         </Page>
+    );
+}
+
+type Spot = { view: View; x: number; y: number };
+
+/** Where it is on the drawing; touched, it is marked there, once that is kept. */
+function Where({ f, outline }: { f: Detail; outline: Outline }) {
+    const kept = f.spot as Spot | null;
+    const [spot, setSpot] = useState<Spot | null>(null);
+    const mark = useSend(
+        (body: Spot, headers) => take(api.POST('/api/findings/{id}/spot', { params: { path: { id: f.finding.id } }, body, headers })),
+        () => setSpot(null),
+    );
+    const may = f.may.includes('mark');
+    return (
+        <div>
+            <Drawing outline={outline} spot={spot ?? kept} onPick={may ? setSpot : undefined} />
+            <div className="mt-2 flex flex-wrap items-center gap-3">
+                {spot === null ? (
+                    <p className="text-sm text-soft">
+                        {kept === null && `Not marked on the drawing yet: ${f.finding.place}. `}
+                        {may && (
+                            <span className="noprint">Touch {kept === null ? 'its place' : 'another place'} on any view to mark it.</span>
+                        )}
+                    </p>
+                ) : (
+                    <>
+                        <Button kind="main" className="min-h-12" disabled={mark.isPending} onClick={() => mark.mutate(spot)}>
+                            Mark it there
+                        </Button>
+                        <Button className="min-h-12" onClick={() => setSpot(null)}>
+                            Leave it
+                        </Button>
+                    </>
+                )}
+            </div>
+            <Trouble error={mark.error} />
+        </div>
     );
 }
 

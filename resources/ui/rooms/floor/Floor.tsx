@@ -1,11 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { cardQuery, registerQuery, useFloor, useMe } from '../../api/hooks';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
-import { Tabs } from '../../parts/Tabs';
+import { Choice, Tabs } from '../../parts/Tabs';
 import { cardStates } from '../visits/Visit';
 import { Done } from '../visits/Visits';
 import { floorTabs } from './tabs';
@@ -14,16 +14,50 @@ import { floorTabs } from './tabs';
 export function Floor() {
     useMineInReach();
     const inspector = ['inspector', 'certifier'].includes(useMe().data?.role ?? '');
+    // In the address, so that going back from a card finds the list as it was.
+    const [query, setQuery] = useSearchParams();
+    const [mark, words] = [query.get('on') ?? '', query.get('q') ?? ''];
+    const set = (name: string, value: string) => {
+        query.set(name, value);
+        if (value === '') {
+            query.delete(name);
+        }
+        setQuery(query, { replace: true });
+    };
     return (
         <Wait query={useFloor()}>
             {(floor) => {
-                const waits = floor.cards.filter((c) => c.inspection);
+                const cards = floor.cards.filter((c) => shown(c, mark, words));
+                const waits = cards.filter((c) => c.inspection);
                 const forMe = waits.filter((c) => c.inspectWhy === null);
                 const notMe = waits.filter((c) => c.inspectWhy !== null && !c.mine);
-                const mine = floor.cards.filter((c) => c.mine && !forMe.includes(c));
-                const rest = floor.cards.filter((c) => !c.mine && !c.inspection);
+                const mine = cards.filter((c) => c.mine && !forMe.includes(c));
+                const coming = inspector ? cards.filter((c) => c.inspectNext !== null && !c.mine) : [];
+                const rest = cards.filter((c) => !c.mine && !c.inspection && !coming.includes(c));
                 return (
                     <Page over={<Tabs label="Floor" tabs={floorTabs} />} sentence={floor.sentence}>
+                        <div className="noprint flex flex-wrap items-center gap-x-5 gap-y-2">
+                            <input
+                                aria-label="Filter"
+                                placeholder="Number, title, zone, name"
+                                value={words}
+                                onChange={(e) => set('q', e.target.value)}
+                                className="h-9 w-60 rounded-lg border border-rule bg-sheet px-2 pointer-coarse:h-12"
+                            />
+                            <Choice
+                                label="Aircraft"
+                                options={[
+                                    { value: '', name: 'all aircraft' },
+                                    ...[...new Set(floor.cards.map((c) => c.mark))].sort().map((m) => ({ value: m, name: m })),
+                                ]}
+                                value={mark}
+                                onChange={(m) => set('on', m)}
+                            />
+                            <span className="text-soft">
+                                {cards.length} of {floor.cards.length}
+                            </span>
+                        </div>
+                        {cards.length === 0 && floor.cards.length > 0 && <p className="mt-6 text-soft">No open card is like that.</p>}
                         {inspector && <Cards title="For you to inspect" cards={forMe} />}
                         <Cards title="Mine" cards={mine} />
                         <Cards
@@ -31,11 +65,24 @@ export function Floor() {
                             cards={inspector ? notMe : notMe.filter((c) => !mine.includes(c))}
                             inspector={inspector}
                         />
+                        <Cards title="Coming to an inspection" cards={coming} inspector />
                         <Cards title="Other open cards" cards={rest} />
                     </Page>
                 );
             }}
         </Wait>
+    );
+}
+
+/** Whether a card is of an aircraft and has every word somewhere in what is said of it. */
+export function shown(c: Schemas['CardRow'], mark: string, words: string): boolean {
+    const text = [c.number, c.title, c.mark, c.zone, c.visit, c.hold, c.handedOver, ...c.there].join(' ').toLowerCase();
+    return (
+        (mark === '' || c.mark === mark) &&
+        words
+            .toLowerCase()
+            .split(/\s+/)
+            .every((w) => text.includes(w))
     );
 }
 
@@ -81,6 +128,7 @@ function Cards({ title, cards, inspector }: { title: string; cards: Schemas['Car
                                         {c.hold ??
                                             (inspector && c.inspectWhy ? `not you: ${c.inspectWhy}` : null) ??
                                             c.handedOver ??
+                                            (inspector && c.inspectNext ? `inspection ${c.inspectNext}` : null) ??
                                             [`${c.visit}, ${c.zone}`, ...(c.there.length > 0 ? [`at it: ${c.there.join(', ')}`] : [])].join(
                                                 '; ',
                                             )}

@@ -46,19 +46,19 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
         take(api.POST('/api/cards/{id}/clear', { params: { path: { id: card.id } }, body: { person }, headers })),
     );
     return (
-        <div className="mt-5 grid gap-2">
+        <div className="noprint flex flex-wrap gap-2 border-t border-rule pt-3">
             {given ? (
-                <p className="rounded-lg border-2 border-dashed border-slate p-3 text-sm">
+                <p className="w-full rounded-lg border-2 border-dashed border-slate p-3 text-sm">
                     <State state="waiting" word="Handed over" /> on this device, and told when the connection is back: {entered(given)}
                 </p>
             ) : (
-                <Button className="min-h-12" onClick={onHand}>
+                <Button className="min-h-12 flex-1 px-2" onClick={onHand}>
                     Hand over
                 </Button>
             )}
             {me && (
-                <Button className="min-h-12" disabled={clear.isPending} onClick={() => clear.mutate(me.personId)}>
-                    I am clear of it
+                <Button className="min-h-12 flex-1 px-2" disabled={clear.isPending} onClick={() => clear.mutate(me.personId)}>
+                    I am clear
                 </Button>
             )}
             <Trouble error={clear.error} />

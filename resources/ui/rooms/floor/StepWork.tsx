@@ -122,11 +122,11 @@ function Held({ step }: { step: StepProps['step'] }) {
             </p>
             <ul className="mt-2 divide-y divide-rule">
                 {step.holds.map((h) => (
-                    <li key={h.said} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 py-2">
+                    <li key={h.said} className="grid grid-cols-[minmax(0,1fr)_17rem] items-center gap-3 py-2">
                         <span>{h.said.charAt(0).toUpperCase() + h.said.slice(1)}</span>
                         <Link
                             to={h.link}
-                            className="inline-flex min-h-12 max-w-64 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
+                            className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
                         >
                             {h.action}
                         </Link>
