@@ -46,9 +46,9 @@ final readonly class ReadShift
         $people = $ground->people->map(static fn(Person $p): AssignPerson => AssignPerson::of((string) $p->id, $ground->held($p), max(0.0, $ground->free($p, $places))))->values()->all();
         $barred = [];
         foreach ($open as $s) {
-            $barred[$s->slot->id] = array_values($ground->people->filter(static fn(Person $p): bool => $ground->tookPart($s, $p->id, $places))->map(static fn(Person $p): string => (string) $p->id)->all());
+            $barred[$s->slot->id] = array_values($ground->people->filter(static fn(Person $p): bool => $ground->tookPart($s, $p->id, $places) || $ground->elsewhere($s, $p->id, $places) !== null)->map(static fn(Person $p): string => (string) $p->id)->all());
         }
-        $result = Assign::of(array_values($people), array_map(static fn(ShiftSlot $s): AssignSlot => $s->slot, $open), null, 40, $barred);
+        $result = Assign::of(array_values($people), array_map(static fn(ShiftSlot $s): AssignSlot => $s->slot, $open), null, 40, $barred, ShiftGround::apart($open));
 
         return $this->view($ground, array_replace($places, array_map(intval(...), $result->assigned)), $kept, $result->proven, $me);
     }

@@ -60,7 +60,8 @@ final readonly class ShiftGround
 
     /**
      * Why somebody cannot take a slot beside those already placed; null when they can. As the core has it, and `away` for
-     * whoever does not work this shift, `trainee` for one whose supervisor is not on the card.
+     * whoever does not work this shift, `elsewhere:<card>` for who has another place at that time, `trainee` for one whose supervisor is
+     * not on the card.
      *
      * @param array<array-key, int> $places without the slot itself
      */
@@ -92,6 +93,43 @@ final readonly class ShiftGround
         $excluded = $s->slot->role->excludes();
 
         return $excluded !== null && (in_array($personId, $this->on($s, $excluded->value, $places), true) || ($excluded === SlotRole::Perform && $s->card !== null && $s->card->tookPart($personId)));
+    }
+
+    /**
+     * The card of a place at the same time that somebody has already; null where they have none.
+     *
+     * @param array<array-key, int> $places
+     */
+    public function elsewhere(ShiftSlot $s, int $personId, array $places): ?string
+    {
+        foreach ($this->slots as $other) {
+            if ($other->slot->id !== $s->slot->id && ($places[$other->slot->id] ?? null) === $personId && $s->meets($other)) {
+                return "{$other->card?->number} {$other->title}";
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Pairs of these slots that nobody can have both of.
+     *
+     * @param list<ShiftSlot> $slots
+     *
+     * @return list<array{string, string}>
+     */
+    public static function apart(array $slots): array
+    {
+        $pairs = [];
+        foreach ($slots as $i => $s) {
+            foreach (array_slice($slots, $i + 1) as $other) {
+                if ($s->meets($other)) {
+                    $pairs[] = [$s->slot->id, $other->slot->id];
+                }
+            }
+        }
+
+        return $pairs;
     }
 
     /**
@@ -135,6 +173,10 @@ final readonly class ShiftGround
         $usual = $p->rotaDays->firstWhere('date', (string) $this->day);
         $shift = $p->shiftOn($this->day);
 
+        if (str_starts_with($why, 'elsewhere:')) {
+            return 'is on '.substr($why, strlen('elsewhere:')).' at that time';
+        }
+
         return match ($why) {
             'away' => $usual !== null && $usual->shift === null ? "is away: {$usual->why}" : ($shift === null ? 'does not work that day' : "is on the {$shift} shift"),
             'no_hours' => 'has no '.Words::number($s->slot->hours).' h left on this shift',
@@ -148,6 +190,7 @@ final readonly class ShiftGround
     {
         return match (true) {
             ! $this->there($person) => 'away',
+            ($other = $this->elsewhere($s, $person->id, $places)) !== null => "elsewhere:{$other}",
             ! Near::atMost($this->given($person->id, $places) + $s->slot->hours, $this->length()) => 'no_hours',
             default => null,
         };

@@ -90,6 +90,7 @@ final readonly class ReadCard
             $may,
             $inspectWhy,
             $workWhy === null ? null : "{$me->name} {$workWhy}.",
+            $me->can('work', $card) ? $this->standings->underway($me, $card) : [],
             array_values($card->presences->map(fn(Presence $p): PresenceView => new PresenceView($p->person_id, $p->person->name, $this->clock->time(Instant::parse($p->since)), $p->person_id === $me->id))->all()),
             $left === null ? null : new HandoverView($left->person->name, $this->clock->moment(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
             $card->worked() ? '' : $this->handOver->state($card),

@@ -20,6 +20,7 @@ use Jorvel\Core\Shared\Instant;
  * What stands on an aircraft against its systems' being energised, moved or pressurised, and which steps that holds.
  *
  * People hold a step by name wherever they work; those on the same card are called clear by a roll-call of it before the step.
+ * The other way round, nobody begins on a card whose systems a step of another card acts on at that moment.
  */
 final readonly class Standings
 {
@@ -56,6 +57,39 @@ final readonly class Standings
         return $holds;
     }
 
+    /** @throws Refused for whoever comes to a card while its systems are acted on from another */
+    public function requireQuiet(Person $by, Card $card): void
+    {
+        $underway = $this->underway($by, $card);
+        if ($underway !== []) {
+            throw Refused::because('Stay away from it now: '.implode('; ', array_map(static fn(HoldView $h): string => $h->said, $underway)).'. You begin here when that has ended. Nothing was changed.');
+        }
+    }
+
+    /**
+     * Holds and tests begun on other cards, with somebody at them, that act on what this card's work is on; nothing for who is at it already.
+     *
+     * @return list<HoldView>
+     */
+    public function underway(Person $by, Card $card): array
+    {
+        if ($card->systems === [] || $card->worked() || Presence::where(['card_id' => $card->id, 'person_id' => $by->id])->exists()) {
+            return [];
+        }
+        $begun = Step::with('card.presences.person')->where('state', Step::OPEN)->whereNotNull('started_at')->where('card_id', '!=', $card->id)
+            ->whereHas('card', static fn(Builder $q) => $q->where('aircraft_id', $card->aircraft_id)->whereHas('presences'))->orderBy('started_at')->get()->keyBy('id');
+        $acting = $begun->map(static fn(Step $s): Standing => new Standing('step', (string) $s->id, $s->title, $s->card->zone, $s->systems()))->values()->all();
+
+        return array_map(fn(Standing $s): HoldView => $this->said($begun[(int) $s->id]), Interlock::holding($card->systems, $acting));
+    }
+
+    private function said(Step $step): HoldView
+    {
+        $who = $step->card->presences->map(static fn(Presence $p): string => $p->person->name)->implode(' and ');
+
+        return new HoldView('step', $step->title, "step {$step->no} of {$step->card->number}, {$step->title}, {$step->acts()} since ".$this->clock->time(Instant::parse((string) $step->started_at)).", with {$who} at it", "/floor/{$step->card_id}?step={$step->no}", "See step {$step->no} of {$step->card->number}");
+    }
+
     /** @return array{list<Standing>, array<string, HoldView>, list<string>} what stands, how it is said, and who of it is at this same card */
     private function standing(Person $by, Card $card): array
     {
@@ -82,7 +116,7 @@ final readonly class Standings
                 $here[] = "person:{$p->id}";
             }
             $standing[] = new Standing('person', (string) $p->id, $p->person->name, $p->card->zone, $p->card->systems);
-            $views["person:{$p->id}"] = new HoldView('person', $p->person->name, "{$p->person->name} works on {$p->card->title}, {$p->card->zone}, since ".$this->clock->time(Instant::parse($p->since)), "/floor/{$p->card_id}", "Call {$p->person->name} clear: card {$p->card->number}");
+            $views["person:{$p->id}"] = new HoldView('person', $p->person->name, "{$p->person->name} works on {$p->card->number} {$p->card->title}, {$p->card->zone}, since ".$this->clock->time(Instant::parse($p->since)), "/floor/{$p->card_id}", "Call {$p->person->name} clear");
         }
 
         return [$standing, $views, $here];

@@ -31,6 +31,7 @@ final readonly class WorkStep
             $card->requireVersion($in->version);
             $this->requireWorkable($card);
             $this->fit->requireFit($by->loadMissing('qualifications'), $card);
+            $this->standings->requireQuiet($by, $card);
             $step = $card->steps->firstWhere('no', $no) ?? throw Refused::because("Card {$card->number} has no step {$no}.");
             $step->setRelation('card', $card);
             match (true) {

@@ -45,7 +45,7 @@ final class FloorTest extends TestCase
     {
         $oda = self::$oda->go('/floor/'.self::$gear);
         $oda->find('[data-testid="holds"]');
-        $oda->see('Stig Omdal works on Flap travel timing')->see('Flap travel lock, left flap, fitted by Stig Omdal');
+        $oda->see('Stig Omdal works on 015-01 Flap travel timing')->see('Flap travel lock, left flap, fitted by Stig Omdal');
         self::assertSame([], $oda->browser->findElements(WebDriverBy::cssSelector('input[name="entry"]')), 'no control stands beside the hold');
 
         $stig = self::$stig;

@@ -130,7 +130,8 @@ final class ThreadTest extends TestCase
     {
         $oda = self::$oda;
         $oda->find('[data-testid="step-6"]');
-        $oda->press('Set up; start the hold')->see('of 6 s');
+        $oda->press('Set up; start the hold');
+        $oda->browser->wait(25, 100)->until(static fn(): bool => ! str_contains($oda->text(), 'Set up; start the hold'));
         // A reload in mid-hold loses nothing: the hold goes on at the server.
         $oda->browser->navigate()->refresh();
         $oda->find('input[name="entry"]');

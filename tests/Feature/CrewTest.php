@@ -54,6 +54,12 @@ final class CrewTest extends WorldCase
                 self::assertNotContains(null, array_column($slot['candidates'], 'why'), "{$slot['id']} stays open though somebody could take it");
             }
         }
+        foreach ($filled['slots'] as $slot) {
+            foreach ($filled['slots'] as $other) {
+                $both = $slot['id'] < $other['id'] && $slot['role'] === 'perform' && $other['role'] === 'perform' && $slot['person'] !== null && $slot['person'] === $other['person'];
+                self::assertFalse($both && $slot['from'] < $other['until'] && $other['from'] < $slot['until'], "{$slot['id']} and {$other['id']} at one time");
+            }
+        }
         self::assertFalse(ShiftCrew::query()->exists(), 'a proposal saves nothing');
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => self::places($filled)])->assertOk()->assertJsonPath('kept', true)->assertJsonPath('version', 1);
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => []])->assertStatus(409);
@@ -79,6 +85,9 @@ final class CrewTest extends WorldCase
         self::assertSame(['Runa Vale would not be independent: has worked on this card or is assigned to it in the other role', 'Runa Vale would not be independent: has worked on this card or is assigned to it in the other role'], $why([$work => $runa, $inspect => $runa]));
         self::assertSame(['Jory Falk has no rating on the T9'], $why([$work => $this->person('jory')->id]));
         self::assertSame(['Oda Fenn does not hold the authority to inspect independently'], $why([$inspect => $this->person('oda')->id]));
+        $same = array_values(array_filter($slots, static fn(array $s): bool => $s['role'] === 'perform' && $s['mark'] === 'QA-VFA'));
+        [$a, $b] = [$same[0], array_values(array_filter($same, static fn(array $s): bool => $s['number'] !== $same[0]['number'] && $s['from'] < $same[0]['until'] && $same[0]['from'] < $s['until']))[0]];
+        self::assertSame(["Bram Oster is on {$b['number']} {$b['title']} at that time", "Bram Oster is on {$a['number']} {$a['title']} at that time"], $why([$a['id'] => $this->person('bram')->id, $b['id'] => $this->person('bram')->id]));
         self::assertSame(['this is no longer a place of the shift'], $why(['999:perform:airframe:1' => $runa]));
         self::assertSame(0, ShiftCrew::query()->where('version', '>', 0)->count());
         $judged = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => [$work => $runa, $inspect => $runa]])->assertOk()->json();

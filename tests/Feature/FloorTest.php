@@ -70,7 +70,7 @@ final class FloorTest extends WorldCase
         $gear = $this->gear();
         $holds = fn(): array => array_column(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps'), null, 'no')[8]['holds'], 'name');
         self::assertSame(['Stig Omdal', 'Lio Kest', 'Flap travel lock'], $holds());
-        self::assertStringStartsWith('Step 8 moves landing gear and hydraulics and is held: Stig Omdal works on Flap travel timing', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        self::assertStringStartsWith('Step 8 moves landing gear and hydraulics and is held: Stig Omdal works on '.$this->flaps()->number.' Flap travel timing', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
         self::assertSame('open', Step::where(['card_id' => $gear->id, 'no' => 8])->value('state'));
         $links = array_column(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps'), null, 'no')[8]['holds'], 'link');
         self::assertSame(["/floor/{$this->flaps()->id}", "/floor/{$this->flaps()->id}", "/floor/{$this->flaps()->id}?step=6"], $links);
@@ -96,7 +96,7 @@ final class FloorTest extends WorldCase
     {
         $gear = $this->gear();
         $this->free();
-        app(Clock::class)->start(Instant::parse('2026-05-05T12:31:00Z'));
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:36:00Z'));
         self::assertStringContainsString('the roll-call of step 6 no longer stands for nose, left wing tip, right wing tip, flight deck', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
         foreach (['nose', 'left wing tip', 'right wing tip'] as $place) {
             $this->work('oda', $gear, 6, 'call', ['entry' => $place, 'note' => 'Noor Hadley'])->assertOk();
@@ -253,6 +253,27 @@ final class FloorTest extends WorldCase
         self::assertStringContainsString('Take the trainee off first', $this->said($this->as('ines', 'POST', "cards/{$flaps->id}/assignments", ['person' => $this->person('stig')->id, 'role' => 'perform', 'remove' => true])));
     }
 
+    public function test_nobody_begins_where_a_system_is_being_acted_on(): void
+    {
+        [$gear, $flaps] = [$this->gear(), $this->flaps()];
+        $this->free();
+        $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
+        $this->work('oda', $gear, 9, 'compare', ['entries' => ['shown' => '92', 'real' => '90'], 'tool' => 'PG-28'])->assertOk();
+        $this->work('oda', $gear, 10, 'start')->assertOk();
+        $underway = fn(): array => array_column($this->as('stig', 'GET', "cards/{$flaps->id}")->json('underway'), 'said');
+        self::assertSame(["step 10 of {$gear->number}, Hold the pressure, pressurises hydraulics since 14:20, with Oda Fenn at it"], $underway());
+        self::assertStringStartsWith('Stay away from it now: step 10', $this->said($this->work('stig', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])));
+        self::assertSame(0, Presence::where('card_id', $flaps->id)->count());
+        // It ends, or whoever ran it is gone: the way is free.
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:20:40Z'));
+        $this->work('oda', $gear, 10, 'done')->assertOk();
+        self::assertSame([], $underway());
+        Step::where(['card_id' => $gear->id, 'no' => 10])->update(['state' => 'open']);
+        self::assertCount(1, $underway());
+        $this->as('ines', 'POST', "cards/{$gear->id}/clear", ['person' => $this->person('oda')->id])->assertOk();
+        $this->work('stig', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])->assertOk();
+    }
+
     public function test_somebody_at_the_same_card_holds_a_step_that_no_roll_call_comes_before(): void
     {
         $gear = $this->gear();
@@ -261,7 +282,7 @@ final class FloorTest extends WorldCase
         self::assertSame([], $this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.7.holds'), 'the roll-call of step 6 called her clear');
         Step::where(['card_id' => $gear->id, 'no' => 6])->update(['kind' => 'instruction', 'spec' => '{}']);
         self::assertSame(['Cora Lindell'], array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.7.holds'), 'name'));
-        self::assertStringContainsString('Cora Lindell works on Gear extension by hand pump', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        self::assertStringContainsString("Cora Lindell works on {$gear->number} Gear extension by hand pump", $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
         $this->as('oda', 'POST', "cards/{$gear->id}/clear", ['person' => $this->person('cora')->id])->assertOk();
         $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
     }

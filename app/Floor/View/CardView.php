@@ -45,6 +45,8 @@ final readonly class CardView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
         #[OA\Property] public ?string $inspectWhy,
         #[OA\Property] public ?string $workWhy,
+        /** @var list<HoldView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: HoldView::class))] public array $underway,
         /** @var list<PresenceView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: PresenceView::class))] public array $there,
         #[OA\Property(ref: HandoverView::class, nullable: true)] public ?HandoverView $handover,

@@ -20,12 +20,13 @@ final class Assign
      * @param Deadline|null $deadline for a search by the clock
      * @param int $rounds of search at most; the same result on every machine where there is no deadline
      * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did before
+     * @param list<array{string, string}> $apart pairs of slots that nobody can have both of, as when they are at the same time
      *
      * @pure but for the deadline
      */
-    public static function of(array $people, array $slots, ?Deadline $deadline = null, int $rounds = 40, array $barred = []): AssignResult
+    public static function of(array $people, array $slots, ?Deadline $deadline = null, int $rounds = 40, array $barred = [], array $apart = []): AssignResult
     {
-        $search = new AssignSearch(new AssignGround($people, $slots, $barred), $deadline);
+        $search = new AssignSearch(new AssignGround($people, $slots, $barred, $apart), $deadline);
         $proven = $search->run($rounds);
         $assigned = $open = [];
         foreach ($slots as $s => $slot) {

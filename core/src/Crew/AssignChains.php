@@ -12,7 +12,7 @@ use function usort;
  * Evens an assignment out along chains: somebody with much gives a slot to the next, who gives one of the same length to
  * another, until it reaches somebody with little. Nobody in between has more or less to do than before.
  *
- * Where all slots are equally long and no card asks for independence, an assignment that fills as many as can be filled and
+ * Where all slots are equally long and none shuts another out, an assignment that fills as many as can be filled and
  * has no such chain left is the most even there is: the cycles of negative cost in its network are just these chains.
  */
 final readonly class AssignChains
@@ -34,7 +34,7 @@ final readonly class AssignChains
             }
         } while ($better);
 
-        return count($lengths) <= 1 && ! $this->on->twoSided();
+        return count($lengths) <= 1 && ! $this->on->divided();
     }
 
     /** One chain of slots of a length, from whoever has the most that can be relieved of one. */

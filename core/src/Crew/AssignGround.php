@@ -32,11 +32,11 @@ final readonly class AssignGround
     /** @var list<int> by slot */
     public array $date;
 
-    /** @var list<int> by slot */
-    public array $card;
+    /** @var list<list<int>> slots of the other side of the card: whoever has one of them would not be independent; by slot */
+    public array $others;
 
-    /** @var list<int> 0 for a role that excludes nothing, 1 to perform, 2 to inspect independently; by slot */
-    public array $side;
+    /** @var list<list<int>> slots that whoever has one of cannot have this one, those of the other side among them; by slot */
+    public array $apart;
 
     public int $people;
 
@@ -44,8 +44,9 @@ final readonly class AssignGround
      * @param list<AssignPerson> $people
      * @param list<AssignSlot> $slots
      * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did before
+     * @param list<array{string, string}> $apart pairs of slots that nobody can have both of, as when they are at the same time
      */
-    public function __construct(array $people, array $slots, array $barred = [])
+    public function __construct(array $people, array $slots, array $barred = [], array $apart = [])
     {
         $this->people = count($people);
         $minutes = array_map(static fn(AssignSlot $s): float => $s->hours * 60, $slots);
@@ -56,10 +57,8 @@ final readonly class AssignGround
         $slack = $whole ? 0 : count($slots);
         $this->has = array_map(static fn(AssignPerson $p): int => (int) floor($p->hours / $grain + 1e-6) + $slack, $people);
         $this->date = self::numbered(array_map(static fn(AssignSlot $s): string => (string) $s->date, $slots));
-        $this->card = self::numbered(array_map(static fn(AssignSlot $s): string => "card {$s->card}", $slots));
-        $this->side = array_map(static fn(AssignSlot $s): int => match ($s->role) {
-            Role::Perform => 1, Role::Duplicate => 2, Role::Certify => 0,
-        }, $slots);
+        $this->others = array_map(static fn(AssignSlot $s): array => array_keys(array_filter($slots, static fn(AssignSlot $o): bool => $o->card === $s->card && $o->role === $s->role->excludes())), $slots);
+        $this->apart = self::joined($this->others, array_map(static fn(AssignSlot $s): string => $s->id, $slots), $apart);
         $fits = [];
         foreach ($slots as $i => $slot) {
             $fits[] = array_keys(array_filter($people, fn(AssignPerson $p, int $n): bool => $this->has[$n] >= $this->hours[$i] && ! in_array($p->id, $barred[$slot->id] ?? [], true) && $slot->unfit($p->holds) === null, ARRAY_FILTER_USE_BOTH));
@@ -68,18 +67,13 @@ final readonly class AssignGround
     }
 
     /**
-     * Whether a card asks for work and for an independent inspection of it.
+     * Whether some slots shut others out, beside the hours.
      *
      * @pure
      */
-    public function twoSided(): bool
+    public function divided(): bool
     {
-        $sides = [];
-        foreach ($this->side as $s => $side) {
-            $sides[$this->card[$s]][$side] = true;
-        }
-
-        return array_filter($sides, static fn(array $s): bool => isset($s[1], $s[2])) !== [];
+        return array_filter($this->apart) !== [];
     }
 
     /**
@@ -200,6 +194,24 @@ final readonly class AssignGround
         }
 
         return [$flow, $edges];
+    }
+
+    /**
+     * @param list<list<int>> $apart by slot
+     * @param list<string> $ids of the slots
+     * @param list<array{string, string}> $pairs that are apart besides
+     *
+     * @return list<list<int>>
+     */
+    private static function joined(array $apart, array $ids, array $pairs): array
+    {
+        $number = array_flip($ids);
+        foreach ($pairs as [$a, $b]) {
+            $apart[$number[$a]][] = $number[$b];
+            $apart[$number[$b]][] = $number[$a];
+        }
+
+        return array_map(static fn(array $of): array => array_values(array_unique($of)), $apart);
     }
 
     /**

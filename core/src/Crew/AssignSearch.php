@@ -75,7 +75,7 @@ final class AssignSearch
     /** Why somebody who fits an open slot cannot take it as things stand. */
     public function unfree(int $slot, int $person): string
     {
-        return $this->seats->clashes($slot, $person) ? 'not_independent' : 'no_hours';
+        return $this->seats->tookPart($slot, $person) ? 'not_independent' : 'no_hours';
     }
 
     /** @return bool whether the best so far, once evened out, is proven to be the best there is */
@@ -261,7 +261,7 @@ final class AssignSearch
     /** The same for slots that could be exchanged without anybody noticing. */
     private function alike(int $s): string
     {
-        return $this->on->card[$s].'/'.$this->on->side[$s].'/'.implode(',', $this->on->fits[$s]);
+        return implode(',', $this->on->apart[$s]).'/'.implode(',', $this->on->fits[$s]);
     }
 
     /**

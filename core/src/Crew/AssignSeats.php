@@ -6,7 +6,7 @@ namespace Jorvel\Core\Crew;
 
 use function count;
 
-/** Who has which slot as a search goes on, with what follows from it: hours by person and date, loads, sides taken on a card. */
+/** Who has which slot as a search goes on, with what follows from it: hours by person and date, loads. */
 final class AssignSeats
 {
     /** @var array<int, int|null> person by slot */
@@ -24,9 +24,6 @@ final class AssignSeats
     /** @var array<int, array<int, int>> grains by person and date */
     private array $used = [];
 
-    /** @var array<int, array<int, array<int, int>>> how many slots by person, card and side */
-    private array $sides = [];
-
     /** @var array<int, array<int, true>> slots by person */
     private array $of = [];
 
@@ -36,10 +33,22 @@ final class AssignSeats
         $this->load = array_fill(0, $on->people, 0);
     }
 
-    /** Whether a person is on the other side of a slot's card: would inspect what they worked, or the other way round. */
+    /** Whether a person has a slot that shuts them out of this one. */
     public function clashes(int $s, int $p): bool
     {
-        return $this->on->side[$s] !== 0 && ($this->sides[$p][$this->on->card[$s]][3 - $this->on->side[$s]] ?? 0) > 0;
+        foreach ($this->on->apart[$s] as $t) {
+            if ($this->holder[$t] === $p) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a person is on the other side of a slot's card: would inspect what they worked, or the other way round. */
+    public function tookPart(int $s, int $p): bool
+    {
+        return array_filter($this->on->others[$s], fn(int $t): bool => $this->holder[$t] === $p) !== [];
     }
 
     /** Whether a person has the hours for a slot on its date. */
@@ -60,7 +69,6 @@ final class AssignSeats
         $this->holder[$s] = $p;
         $this->of[$p][$s] = true;
         $this->used[$p][$this->on->date[$s]] = ($this->used[$p][$this->on->date[$s]] ?? 0) + $hours;
-        $this->sides[$p][$this->on->card[$s]][$this->on->side[$s]] = ($this->sides[$p][$this->on->card[$s]][$this->on->side[$s]] ?? 0) + 1;
         $this->squares += $hours * (2 * $this->load[$p] + $hours);
         $this->load[$p] += $hours;
         $this->filled++;
@@ -74,7 +82,6 @@ final class AssignSeats
         $this->holder[$s] = null;
         unset($this->of[$p][$s]);
         $this->used[$p][$this->on->date[$s]] -= $hours;
-        $this->sides[$p][$this->on->card[$s]][$this->on->side[$s]]--;
         $this->load[$p] -= $hours;
         $this->squares -= $hours * (2 * $this->load[$p] + $hours);
         $this->filled--;
@@ -107,13 +114,7 @@ final class AssignSeats
     public function inTheWay(int $s, int $p): array
     {
         $clash = $this->clashes($s, $p);
-        $slots = [];
-        foreach ($this->of($p) as $t) {
-            if ($clash ? $this->on->card[$t] === $this->on->card[$s] && $this->on->side[$t] === 3 - $this->on->side[$s] : $this->on->date[$t] === $this->on->date[$s]) {
-                $slots[] = $t;
-            }
-        }
 
-        return $slots;
+        return array_values(array_filter($this->of($p), fn(int $t): bool => $clash ? in_array($t, $this->on->apart[$s], true) : $this->on->date[$t] === $this->on->date[$s]));
     }
 }

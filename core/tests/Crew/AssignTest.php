@@ -79,10 +79,11 @@ final class AssignTest extends TestCase
      * @param list<AssignSlot> $slots
      *
      * @param array<array-key, list<string>> $barred
+     * @param list<array{string, string}> $apart
      *
      * @return array{int, float} the best of every way there is
      */
-    private static function bestOfAll(array $people, array $slots, array $barred = []): array
+    private static function bestOfAll(array $people, array $slots, array $barred = [], array $apart = []): array
     {
         $best = [-1, INF];
         $ways = count($people) + 1;
@@ -94,6 +95,7 @@ final class AssignTest extends TestCase
                 }
             }
             $bars = array_filter($assigned, static fn(string $p, string $s): bool => in_array($p, $barred[$s] ?? [], true), ARRAY_FILTER_USE_BOTH);
+            $bars = [...$bars, ...array_filter($apart, static fn(array $p): bool => isset($assigned[$p[0]], $assigned[$p[1]]) && $assigned[$p[0]] === $assigned[$p[1]])];
             $judged = count($assigned) < $best[0] || $bars !== [] ? null : self::judge($people, $slots, $assigned);
             if ($judged !== null && ($judged[0] > $best[0] || $judged[1] < $best[1] - 1e-9)) {
                 $best = $judged;
@@ -245,6 +247,23 @@ final class AssignTest extends TestCase
         $none = Assign::of($people, $slots, null, 3, ['inspect' => ['a', 'b']]);
         self::assertSame([['slot' => 'inspect', 'why' => ['a' => 'not_independent', 'b' => 'not_independent']]], $none->open);
         self::assertTrue($none->proven);
+    }
+
+    public function test_slots_at_one_time_go_to_different_people_beside_every_way_there_is(): void
+    {
+        for ($seed = 80; $seed < 92; $seed++) {
+            [$people, $slots] = self::world($seed, 3, 5, $seed % 2 === 0);
+            $apart = [['s0', 's1'], ['s1', 's4'], ['s3', 's4']];
+            $result = Assign::of($people, $slots, null, 10, [], $apart);
+            $judged = self::judge($people, $slots, $result->assigned);
+            self::assertNotNull($judged);
+            [$filled, $squares] = self::bestOfAll($people, $slots, [], $apart);
+            self::assertSame($filled, $judged[0]);
+            self::assertEqualsWithDelta($squares, $judged[1], 1e-3);
+            foreach ($apart as [$a, $b]) {
+                self::assertFalse(isset($result->assigned[$a], $result->assigned[$b]) && $result->assigned[$a] === $result->assigned[$b]);
+            }
+        }
     }
 
     public function test_small_ones_with_people_barred_beside_every_way_there_is(): void

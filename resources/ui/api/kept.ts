@@ -41,8 +41,8 @@ export function keepReading(client: QueryClient): void {
     const state = restored(localStorage.getItem(STORE), build());
     if (state !== null) {
         hydrate(client, state);
-        // Whether it still stands is asked at once; without a connection it stays as it is.
-        void client.invalidateQueries({ queryKey: ['me'] });
+        // Whether it still stands is asked as soon as it is looked at, however lately it was read; without a connection it stays as it is.
+        void client.invalidateQueries();
     }
     let timer: ReturnType<typeof setTimeout> | null = null;
     client.getQueryCache().subscribe((event) => {
@@ -54,6 +54,7 @@ export function keepReading(client: QueryClient): void {
             write(client);
         }, 500);
     });
+    window.addEventListener('pagehide', () => timer !== null && write(client));
 }
 
 function write(client: QueryClient): void {

@@ -10,6 +10,9 @@ const segment = (from: number, to: number, r: number): string => {
     return `M${x1} ${y1}A${r} ${r} 0 0 1 ${x2} ${y2}`;
 };
 
+const within = ({ low, high }: Band): string =>
+    low === null ? `at most ${high}` : high === null ? `at least ${low}` : `${low} to ${high}`;
+
 /** An angle drawn as an angle: the limit as a band on the arc, each reading as a needle, the prediction dashed. */
 export function Arc({ title, unit, limit, needles }: { title: string; unit: string; limit: Band; needles: Needle[] }) {
     const ends = domain(
@@ -84,7 +87,7 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
             <figcaption className="text-center">
                 <b>{title}</b>
                 <span className="block text-sm text-soft">
-                    {limit.low} to {limit.high} {unit}
+                    {within(limit)} {unit}
                     {needles.map((n) => (
                         <span key={n.name}>
                             {' · '}

@@ -1,5 +1,5 @@
 import type { UseQueryResult } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import type { Failure } from '../api/client';
 import { Button } from './Button';
 
@@ -45,9 +45,28 @@ export function Loading() {
     );
 }
 
+const OPENED = Date.now();
+
+/** How long what was kept on this device stays unseen while the server is asked whether it still stands. */
+const PATIENCE = 2_000;
+
+/**
+ * Whether what there is to show was kept before this page was opened and is being asked for again: whoever typed into it would
+ * see it change under their hands.
+ */
+function useStale<T>({ dataUpdatedAt, isFetching }: UseQueryResult<T, Failure>): boolean {
+    const [patient, setPatient] = useState(Date.now() - OPENED < PATIENCE);
+    useEffect(() => {
+        const timer = setTimeout(() => setPatient(false), Math.max(0, OPENED + PATIENCE - Date.now()));
+        return () => clearTimeout(timer);
+    }, []);
+    return patient && isFetching && dataUpdatedAt > 0 && dataUpdatedAt < OPENED;
+}
+
 /** What a failed read shows: what happened, what was kept, what to do. */
 export function Wait<T>({ query, children }: { query: UseQueryResult<T, Failure>; children: (data: T) => ReactNode }) {
-    if (query.data !== undefined) {
+    const stale = useStale(query);
+    if (query.data !== undefined && !stale) {
         return children(query.data);
     }
     if (query.error) {

@@ -10,7 +10,7 @@ import { Beside } from './Beside';
 import { Given, Handing, HandOver } from './HandOver';
 import { Raise } from './Raise';
 import { Sign } from './Sign';
-import { StepWork } from './StepWork';
+import { Causes, StepWork } from './StepWork';
 
 type CardData = Schemas['CardView'];
 
@@ -52,7 +52,11 @@ function CardOf({ card }: { card: CardData }) {
             setChosen(null);
         }
     }
-    const mayWork = card.may.includes('work') && card.held === null && (card.state === 'open' || card.state === 'in_work');
+    const mayWork =
+        card.may.includes('work') &&
+        card.held === null &&
+        card.underway.length === 0 &&
+        (card.state === 'open' || card.state === 'in_work');
     return (
         <main className="grid min-w-0 flex-1 grid-cols-[17.5rem_minmax(0,1fr)_17rem] max-[1150px]:grid-cols-[15rem_minmax(0,1fr)]">
             <Steps card={card} at={step?.no ?? null} here={here} onChoose={setChosen} onHand={() => setHanding(true)} />
@@ -92,6 +96,7 @@ function CardOf({ card }: { card: CardData }) {
                         )}
                     </div>
                 )}
+                <Underway card={card} />
                 <Given card={card} />
                 {step ? (
                     <StepWork
@@ -112,6 +117,21 @@ function CardOf({ card }: { card: CardData }) {
             {signing && <Sign card={card} what={signing} onClose={() => setSigning(null)} />}
             {handing && <HandOver card={card} onClose={() => setHanding(false)} />}
         </main>
+    );
+}
+
+/** What is moving or under pressure just now where this card's work would be. */
+function Underway({ card }: { card: CardData }) {
+    if (card.underway.length === 0) {
+        return null;
+    }
+    return (
+        <section className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-4" role="alert" data-testid="underway">
+            <p className="text-[1.1rem] font-semibold">
+                <State state="stop" word="Stay away" /> from it until this has ended. Nothing overrides it.
+            </p>
+            <Causes causes={card.underway} />
+        </section>
     );
 }
 

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
+import { Arc } from '../../parts/Arc';
 import { Scale } from '../../parts/Scale';
 import { band, drawn, type LimitSpec } from '../../parts/scale';
 
@@ -76,14 +77,24 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
     const field = useRef<HTMLInputElement>(null);
     useEffect(() => field.current?.focus(), []);
     const unit = unitLabel(spec.limit.unit);
+    const value = preview?.value ?? drawn(entry);
+    const bad = preview !== null && preview.verdict !== 'pass';
+    // What turns is drawn as something that turns: an angle, a wrench.
+    const dial = step.kind === 'torque' || spec.limit.unit === 'deg';
     return (
         <div className="mt-5">
-            <Scale
-                limit={band(spec.limit)}
-                unit={unit}
-                value={preview?.value ?? drawn(entry)}
-                bad={preview !== null && preview.verdict !== 'pass'}
-            />
+            {dial ? (
+                <div className="max-w-sm">
+                    <Arc
+                        title={spec.point}
+                        unit={unit}
+                        limit={band(spec.limit)}
+                        needles={value === null ? [] : [{ name: 'read', value, look: bad ? 'found' : 'good' }]}
+                    />
+                </div>
+            ) : (
+                <Scale limit={band(spec.limit)} unit={unit} value={value} bad={bad} />
+            )}
             <div className="mt-3 grid min-h-20 grid-cols-[13rem_minmax(0,1fr)] items-center gap-5">
                 <label className="flex h-[4.25rem] w-full items-center rounded-xl border-2 border-ink bg-sheet px-4">
                     <span className="sr-only">{spec.point}</span>

@@ -73,7 +73,7 @@ export function StepWork(props: StepProps) {
         if (!may) {
             return (
                 <p className="mt-4 text-soft">
-                    {card.held || card.workWhy
+                    {card.held || card.workWhy || card.underway.length > 0
                         ? ''
                         : card.state === 'signed' || card.state === 'closed'
                           ? 'The card is signed.'
@@ -120,19 +120,26 @@ function Held({ step }: { step: StepProps['step'] }) {
             <p className="text-[1.1rem] font-semibold">
                 <State state="stop" word="Held" /> until {step.holds.length === 1 ? 'this is' : 'these are'} gone. Nothing overrides it.
             </p>
-            <ul className="mt-2 divide-y divide-rule">
-                {step.holds.map((h) => (
-                    <li key={h.said} className="grid grid-cols-[minmax(0,1fr)_17rem] items-center gap-3 py-2">
-                        <span>{h.said.charAt(0).toUpperCase() + h.said.slice(1)}</span>
-                        <Link
-                            to={h.link}
-                            className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
-                        >
-                            {h.action}
-                        </Link>
-                    </li>
-                ))}
-            </ul>
+            <Causes causes={step.holds} />
         </section>
+    );
+}
+
+/** Each with the way to it. */
+export function Causes({ causes }: { causes: StepProps['step']['holds'] }) {
+    return (
+        <ul className="mt-2 divide-y divide-rule">
+            {causes.map((h) => (
+                <li key={h.said} className="grid grid-cols-[minmax(0,1fr)_17rem] items-center gap-3 py-2">
+                    <span>{h.said.charAt(0).toUpperCase() + h.said.slice(1)}</span>
+                    <Link
+                        to={h.link}
+                        className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
+                    >
+                        {h.action}
+                    </Link>
+                </li>
+            ))}
+        </ul>
     );
 }

@@ -42,6 +42,8 @@ const card = (one: Step, more: Partial<Card> = {}): Card =>
         state: 'in_work',
         version: 3,
         held: null,
+        workWhy: null,
+        underway: [],
         may: ['work', 'raise'],
         inspectWhy: null,
         people: ['Oda Fenn'],
@@ -149,6 +151,14 @@ describe('each kind of step has its own control', () => {
         expect(html).toContain('href="/floor/9?step=6"');
         expect(html).toContain('Nothing overrides it');
         expect(html).not.toContain('Keep the count');
+    });
+
+    it('draws what turns as something that turns, and the rest on a scale', () => {
+        const reading = (kind: 'max' | 'range', unit: string) => ({ reading: { point: 'x', limit: { kind, unit, min: 18, max: 24 } } });
+        expect(drawn(step('torque', reading('range', 'Nm')))).toContain('18 to 24 N·m');
+        expect(drawn(step('torque', reading('max', 'Nm')))).toContain('at most 24 N·m');
+        expect(drawn(step('measurement', reading('range', 'deg')))).toContain('18 to 24 °');
+        expect(drawn(step('measurement', reading('range', 'bar')))).toContain('aria-label="Scale in bar"');
     });
 
     it('tells a done step with what was entered, and takes back all but devices and inspections', () => {
