@@ -20,17 +20,19 @@ export function Tabs({ label, tabs }: { label: string; tabs: readonly { to: stri
     );
 }
 
-/** One of a few choices, as a row of buttons. */
+/** One of a few choices, as a row of buttons; big ones at the aircraft. */
 export function Choice<T extends string | number>({
     label,
     options,
     value,
     onChange,
+    big,
 }: {
     label: string;
     options: readonly { value: T; name: string }[];
     value: T;
     onChange: (value: T) => void;
+    big?: boolean;
 }) {
     return (
         <fieldset className="flex items-center">
@@ -41,7 +43,7 @@ export function Choice<T extends string | number>({
                     type="button"
                     aria-pressed={o.value === value}
                     onClick={() => onChange(o.value)}
-                    className={`min-h-8 rounded-lg px-3 pointer-coarse:min-h-12 ${o.value === value ? 'bg-ink font-semibold text-paper' : 'text-ink hover:bg-shade'}`}
+                    className={`${big ? 'min-h-12' : 'min-h-8 pointer-coarse:min-h-12'} rounded-lg px-3 ${o.value === value ? 'bg-ink font-semibold text-paper' : 'text-ink hover:bg-shade'}`}
                 >
                     {o.name}
                 </button>

@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend, useShift } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { DateInput, whole } from '../../parts/DateInput';
 import { Dialog } from '../../parts/Dialog';
 import { Dragged, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
@@ -133,13 +134,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                     <Button aria-label="The day before" onClick={() => onGo({ ...at, date: day(-1) })}>
                         ‹
                     </Button>
-                    <input
-                        type="date"
-                        aria-label="Day"
-                        value={view.date}
-                        onChange={(e) => e.target.value && onGo({ ...at, date: e.target.value })}
-                        className="h-9 rounded-lg border border-ink bg-sheet px-2"
-                    />
+                    <ShiftDay key={view.date} date={view.date} onDate={(date) => onGo({ ...at, date })} />
                     <Button aria-label="The day after" onClick={() => onGo({ ...at, date: day(1) })}>
                         ›
                     </Button>
@@ -201,6 +196,27 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
             </DndContext>
             {open && <Pick slot={open} view={view} onPut={(p) => put(open, p)} onClose={() => setOpen(null)} />}
         </Page>
+    );
+}
+
+/** The day of the shift, typed or chosen; gone to once it is whole. */
+function ShiftDay({ date, onDate }: { date: string; onDate: (date: string) => void }) {
+    const [text, setText] = useState(date);
+    return (
+        <span className="w-44">
+            <DateInput
+                what="the day"
+                aria-label="Day"
+                value={text}
+                onChange={(e) => {
+                    setText(e.target.value);
+                    if (whole(e.target.value)) {
+                        onDate(e.target.value);
+                    }
+                }}
+                className="h-9 rounded-lg border border-ink bg-sheet px-2 pointer-coarse:h-12"
+            />
+        </span>
     );
 }
 

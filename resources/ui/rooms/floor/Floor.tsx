@@ -42,9 +42,10 @@ export function Floor() {
                                 placeholder="Number, title, zone, name"
                                 value={words}
                                 onChange={(e) => set('q', e.target.value)}
-                                className="h-9 w-60 rounded-lg border border-rule bg-sheet px-2 pointer-coarse:h-12"
+                                className="h-12 w-60 rounded-lg border border-rule bg-sheet px-3"
                             />
                             <Choice
+                                big
                                 label="Aircraft"
                                 options={[
                                     { value: '', name: 'all aircraft' },

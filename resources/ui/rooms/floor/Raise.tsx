@@ -142,11 +142,12 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
                 <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
                     <span className="flex items-center gap-2">
                         <b>How bad</b>
-                        <Choice label="How bad" options={severities} value={severity} onChange={setSeverity} />
+                        <Choice big label="How bad" options={severities} value={severity} onChange={setSeverity} />
                     </span>
                     <span className="flex items-center gap-2">
                         <b>Show it</b>
                         <Choice
+                            big
                             label="Show it"
                             options={[
                                 { value: 'none', name: 'in words' },
