@@ -8,6 +8,7 @@ use App\Floor\Card;
 use App\Release\Certificate;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Artisan;
+use Symfony\Component\HttpFoundation\Cookie;
 
 /** Who may call what: a table of role × route, and no route beside it. */
 final class RoutesTest extends WorldCase
@@ -80,6 +81,15 @@ final class RoutesTest extends WorldCase
             [$method, $path] = explode(' ', strtr($route, ['{card}' => '1', '{finding}' => '1', '{released}' => '6']), 2);
             $this->json($method, "/api/{$path}")->assertStatus(401);
         }
+    }
+
+    public function test_what_is_asked_for_while_somebody_signs_in_does_not_sign_them_out_again(): void
+    {
+        $cookies = fn(string $path): array => array_map(static fn(Cookie $c): string => $c->getName(), $this->get($path, ['Accept' => 'application/json', 'Referer' => 'http://localhost'])->headers->getCookies());
+        self::assertContains('XSRF-TOKEN', $cookies('/floor'), 'a page gives the session its cookies');
+        self::assertSame([], $cookies('/api/me'), 'a refusal does not');
+        self::assertSame([], $cookies('/shell'), 'nor does what the worker keeps');
+        $this->get('/shell')->assertOk()->assertSee('<div id="app">', false);
     }
 
     public function test_the_table_and_the_description_name_every_route(): void
