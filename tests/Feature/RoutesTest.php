@@ -86,8 +86,11 @@ final class RoutesTest extends WorldCase
     public function test_what_is_asked_for_while_somebody_signs_in_does_not_sign_them_out_again(): void
     {
         $cookies = fn(string $path): array => array_map(static fn(Cookie $c): string => $c->getName(), $this->get($path, ['Accept' => 'application/json', 'Referer' => 'http://localhost'])->headers->getCookies());
-        self::assertContains('XSRF-TOKEN', $cookies('/floor'), 'a page gives the session its cookies');
-        self::assertSame([], $cookies('/api/me'), 'a refusal does not');
+        $session = (string) config('session.cookie');
+        self::assertSame(['XSRF-TOKEN', $session], $cookies('/floor'), 'a page gives the session its cookies');
+        self::assertSame(['XSRF-TOKEN', $session], $cookies('/api/me'), 'and so does a refusal to whoever has none to sign in with');
+        $this->withUnencryptedCookie($session, 'kept');
+        self::assertSame(['XSRF-TOKEN'], $cookies('/api/me'), 'it leaves the one that is there');
         self::assertSame([], $cookies('/shell'), 'nor does what the worker keeps');
         $this->get('/shell')->assertOk()->assertSee('<div id="app">', false);
     }
