@@ -237,6 +237,12 @@ final class Card extends Model
         return array_values($this->steps->map(static fn(Step $s): StepPlace => new StepPlace($s->no, $s->state === Step::DONE, $s->kind === 'finding_prompt', $s->spec['group'] ?? null))->all());
     }
 
+    /** Of the manual, of the system that it works on: its item's, or its finding's, or its template's. Load `item`, `finding` and `template` first. */
+    public function chapter(): string
+    {
+        return $this->item->chapter ?? $this->finding->chapter ?? $this->template->chapter;
+    }
+
     /** The step that is worked next; null when all are done. Load `steps` first. */
     public function nextStep(): ?Step
     {

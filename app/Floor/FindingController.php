@@ -30,7 +30,7 @@ final class FindingController
     ])), responses: [new OA\Response(response: 200, description: 'The card with its finding', content: new OA\JsonContent(ref: CardView::class))])]
     public function raise(int $id, RaiseRequest $request, RaiseFinding $raise, ReadCard $read): JsonResponse
     {
-        $card = Card::with(['assignments', 'aircraft.type', 'template.manual'])->findOrFail($id);
+        $card = Card::with(['assignments', 'aircraft.type', 'template.manual', 'item', 'finding'])->findOrFail($id);
         $raise->raise($request->person(), $card, $request->finding());
 
         return new JsonResponse($read->card($card, $request->person()));

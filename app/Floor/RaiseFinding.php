@@ -18,7 +18,7 @@ final readonly class RaiseFinding
     public function raise(Person $by, Card $card, NewFinding $new): Finding
     {
         return DB::transaction(function () use ($by, $card, $new): Finding {
-            $chapter = $new->chapter ?? $card->template->chapter;
+            $chapter = $new->chapter ?? $card->chapter();
             $before = $this->history->samePlace($card->aircraft, $chapter, $new->place);
             $finding = Finding::create([
                 'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id,

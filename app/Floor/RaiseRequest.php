@@ -37,6 +37,12 @@ final class RaiseRequest extends RoomRequest
         ];
     }
 
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['chapter.regex' => 'A chapter is two figures, or two and two: 32, or 32-10. Nothing was raised.'];
+    }
+
     public function finding(): NewFinding
     {
         $spot = $this->input('spot');

@@ -41,7 +41,7 @@ final readonly class ReadCard
 
     public function card(Card $card, Person $me): CardView
     {
-        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'template.manual', 'assignments.person.qualifications', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
+        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'item', 'finding', 'template.manual', 'assignments.person.qualifications', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
         $next = $card->nextStep();
         $holds = $this->standings->holding($me, $card, $card->steps);
         $inspection = ReadFloor::atInspection($card);
@@ -64,7 +64,7 @@ final readonly class ReadCard
             $card->aircraft->type->code,
             $card->aircraft->effectivity,
             $card->title,
-            $card->template->chapter,
+            $card->chapter(),
             $card->template->section,
             $card->template->manual->code,
             $card->revision,

@@ -135,8 +135,8 @@ final readonly class SystemHistory
      */
     private function parts(Aircraft $aircraft, string $system, string $since, array $flights): array
     {
-        return array_values(FittedPart::with(['part', 'card.template'])->where('aircraft_id', $aircraft->id)->where('stands', true)->where('at', '>=', $since)->get()
-            ->filter(static fn(FittedPart $p): bool => str_starts_with($p->card->template->chapter, $system))
+        return array_values(FittedPart::with(['part', 'card.template', 'card.item', 'card.finding'])->where('aircraft_id', $aircraft->id)->where('stands', true)->where('at', '>=', $since)->get()
+            ->filter(static fn(FittedPart $p): bool => str_starts_with($p->card->chapter(), $system))
             ->map(fn(FittedPart $p): PastEvent => new PastEvent('part', $day = $this->day($p->at), "{$p->part->number} {$p->part->title}", "fitted at {$p->position}".($p->again ? ', the one that was there' : ''), self::flown($flights, $day), "/floor/{$p->card_id}"))->all());
     }
 

@@ -52,6 +52,15 @@ final class FindingTest extends WorldCase
         self::assertEquals([['view' => 'side', 'x' => 5.2, 'y' => 1.1], ['view' => 'top', 'x' => 5.2, 'y' => -0.4]], [$record['was'], $record['spot']]);
         $finding->update(['state' => 'fixed']);
         self::assertStringContainsString('its place stays', (string) $this->as('oda', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 1, 'y' => 0])->assertStatus(422)->json('message'));
+        // A finding on another system than its card's: its fix is inspected as that system is.
+        $zones = Card::where('title', 'Phase 2 zones: forward fuselage')->where('state', 'open')->firstOrFail();
+        self::assertFalse($zones->critical);
+        $this->as('ines', 'POST', "cards/{$zones->id}/findings", ['place' => 'forward fuselage, quadrant', 'extent' => 'cable off its groove', 'chapter' => '27-30'])->assertOk();
+        $found = $zones->findings()->where('chapter', '27-30')->firstOrFail();
+        $this->as('ines', 'POST', "findings/{$found->id}/card", ['hours' => 2])->assertOk();
+        $fix = Card::where('finding_id', $found->id)->firstOrFail();
+        self::assertSame([true, ['assembly', 'locking', 'free and full movement'], '27-30'], [$fix->critical, $fix->covers, $fix->chapter()]);
+        self::assertSame('53', $zones->chapter(), 'as its item has it, not the template of all such inspections');
         $bad = [['spot' => ['view' => 'below', 'x' => 1, 'y' => 1]], ['spot' => ['view' => 'side', 'x' => 500, 'y' => 1]], ['sketch' => [[[2, 0]]]], ['sketch' => [[[0.5]]]], ['severity' => 'dire'], ['chapter' => 'gear']];
         foreach ($bad as $more) {
             $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'x', 'extent' => 'y', ...$more])->assertStatus(422);

@@ -13,6 +13,7 @@ export type FindingBody = {
     place: string;
     extent: string;
     severity: 'minor' | 'major' | 'critical';
+    chapter?: string;
     step?: number;
     spot?: Spot;
     sketch?: number[][][];

@@ -30,6 +30,7 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
     const register = useRegister(card.mark);
     const [place, setPlace] = useState('');
     const [extent, setExtent] = useState('');
+    const [chapter, setChapter] = useState(card.chapter);
     const [severity, setSeverity] = useState<Severity>('minor');
     const [spot, setSpot] = useState<Spot | null>(null);
     const [sketch, setSketch] = useState<Strokes>([]);
@@ -89,6 +90,7 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
             place,
             extent,
             severity,
+            ...(chapter.trim() === '' ? {} : { chapter: chapter.trim() }),
             ...(step === null ? {} : { step }),
             ...(spot ? { spot } : {}),
             ...(sketch.length > 0 ? { sketch } : {}),
@@ -121,7 +123,7 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
     return (
         <Dialog open onClose={onClose} title={`Something is wrong on ${card.mark}`} wide>
             <form onSubmit={submit} className="space-y-4">
-                <div className="grid grid-cols-2 gap-4">
+                <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_7rem] gap-4">
                     <Field
                         label="Place"
                         name="place"
@@ -137,6 +139,14 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
                         value={extent}
                         onChange={(e) => setExtent(e.target.value)}
                         hint="What it is and how far it goes: from hole to edge, so long, so deep."
+                    />
+                    <Field
+                        label="Chapter"
+                        name="chapter"
+                        inputMode="numeric"
+                        value={chapter}
+                        onChange={(e) => setChapter(e.target.value)}
+                        hint="of its system"
                     />
                 </div>
                 <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
