@@ -57,7 +57,7 @@ final class FindingTest extends WorldCase
         self::assertFalse($zones->critical);
         $this->as('ines', 'POST', "cards/{$zones->id}/findings", ['place' => 'forward fuselage, quadrant', 'extent' => 'cable off its groove', 'chapter' => '27-30'])->assertOk();
         $found = $zones->findings()->where('chapter', '27-30')->firstOrFail();
-        $this->as('ines', 'POST', "findings/{$found->id}/card", ['hours' => 2])->assertOk();
+        $this->as('ines', 'POST', "findings/{$found->id}/card", ['hours' => 2])->assertCreated();
         $fix = Card::where('finding_id', $found->id)->firstOrFail();
         self::assertSame([true, ['assembly', 'locking', 'free and full movement'], '27-30'], [$fix->critical, $fix->covers, $fix->chapter()]);
         self::assertSame('53', $zones->chapter(), 'as its item has it, not the template of all such inspections');
