@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { short } from '../../parts/dates';
 import { Glyph, stateColour } from '../../parts/State';
 
 /** What lapses, as fuses that shorten, and the cards that each would stop. */
@@ -45,7 +46,7 @@ export function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                                     to={`/floor/${h.cardId}`}
                                     className="block w-fit py-1 underline underline-offset-4"
                                 >
-                                    {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'} on {h.on}
+                                    {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'} on {short(h.on)}
                                 </Link>
                             ))
                         )}

@@ -62,7 +62,7 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
                 </div>
                 <div>
                     {r.devices.length === 0 && <p className="text-soft">No lock, pin, cap, collar, notice or open line.</p>}
-                    <ol className="grid grid-cols-2 gap-x-8 max-[1100px]:grid-cols-1">
+                    <ol className="grid grid-cols-2 gap-x-8 max-[1100px]:grid-cols-1 print:grid-cols-2">
                         {r.devices.map((d, i) => (
                             <li
                                 key={d.id}
@@ -89,7 +89,7 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
                                 {d.remover ? (
                                     <Link
                                         to={`/floor/${d.removerCard}?step=${d.removerStep}`}
-                                        className="inline-flex min-h-12 items-center self-center rounded-lg border border-ink bg-sheet px-3 text-sm font-semibold"
+                                        className="inline-flex min-h-12 items-center self-center rounded-lg border border-ink bg-sheet px-3 text-sm font-semibold print:min-h-0 print:self-start print:border-0 print:px-0"
                                     >
                                         off at {d.remover}
                                     </Link>
@@ -114,7 +114,7 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
                     </ul>
                 </Section>
             )}
-            <div className="mt-10 hidden space-y-6 print:block" aria-hidden="true">
+            <div className="mt-8 hidden break-inside-avoid space-y-6 print:block" aria-hidden="true">
                 {['Counted on the aircraft by', 'Stamp', 'Day and time'].map((line) => (
                     <p key={line} className="flex gap-4">
                         <span className="w-52">{line}</span>

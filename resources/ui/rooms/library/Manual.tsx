@@ -4,6 +4,7 @@ import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useManual, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
+import { short } from '../../parts/dates';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 
@@ -30,7 +31,7 @@ function ManualOf({ room }: { room: Room }) {
                 </Link>
             }
             sentence={room.sentence}
-            note={`${room.title}, revision ${room.revision}${room.revisions[0] ? `, issued ${room.revisions[0].issued}: ${room.revisions[0].summary}` : ''}`}
+            note={`${room.title}, revision ${room.revision}${room.revisions[0] ? `, issued ${short(room.revisions[0].issued)}: ${room.revisions[0].summary}` : ''}`}
             actions={<Button onClick={() => window.print()}>Print</Button>}
         >
             {marked.map((t) => (

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend, useToolRoom } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { FormDialog, useFields } from '../../parts/FormDialog';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
@@ -74,9 +75,9 @@ function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallV
     return (
         <section aria-label="What rests on it" data-testid="recall">
             <p className="rounded-lg border-2 border-rust bg-rust-wash p-3">
-                <b>Found out of tolerance on {recall.foundOn}:</b> {recall.note}.{' '}
+                <b>Found out of tolerance on {short(recall.foundOn)}:</b> {recall.note}.{' '}
                 {recall.lastGood
-                    ? `Last known good on ${recall.lastGood}; every reading since then is in doubt.`
+                    ? `Last known good on ${short(recall.lastGood)}; every reading since then is in doubt.`
                     : 'No check says that it ever was good; every reading is in doubt.'}
             </p>
             {keep && recall.toOpen > 0 && (
