@@ -116,7 +116,7 @@ final readonly class Standings
                 $here[] = "person:{$p->id}";
             }
             $standing[] = new Standing('person', (string) $p->id, $p->person->name, $p->card->zone, $p->card->systems);
-            $views["person:{$p->id}"] = new HoldView('person', $p->person->name, "{$p->person->name} works on {$p->card->number} {$p->card->title}, {$p->card->zone}, since ".$this->clock->time(Instant::parse($p->since)), "/floor/{$p->card_id}", "Call {$p->person->name} clear");
+            $views["person:{$p->id}"] = new HoldView('person', $p->person->name, "{$p->person->name} works on {$p->card->number} {$p->card->title}, {$p->card->zone}, since ".$this->clock->time(Instant::parse($p->since)), "/floor/{$p->card_id}", "Call {$p->person->name} clear", $p->person_id, $p->card_id);
         }
 
         return [$standing, $views, $here];

@@ -74,6 +74,8 @@ final class FloorTest extends WorldCase
         self::assertSame('open', Step::where(['card_id' => $gear->id, 'no' => 8])->value('state'));
         $links = array_column(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps'), null, 'no')[8]['holds'], 'link');
         self::assertSame(["/floor/{$this->flaps()->id}", "/floor/{$this->flaps()->id}", "/floor/{$this->flaps()->id}?step=6"], $links);
+        $calls = array_map(static fn(array $h): array => [$h['card'], $h['person']], array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps'), null, 'no')[8]['holds']);
+        self::assertSame([[$this->flaps()->id, $this->person('stig')->id], [$this->flaps()->id, $this->person('lio')->id], [null, null]], $calls);
 
         // Each cause goes: people called clear, the lock off by its own step.
         $flaps = $this->flaps();

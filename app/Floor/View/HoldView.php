@@ -6,7 +6,7 @@ namespace App\Floor\View;
 
 use OpenApi\Attributes as OA;
 
-/** Something that holds a step, with the way to remove it. */
+/** Something that holds a step, with the way to remove it; a person is called clear of their card from here. */
 #[OA\Schema]
 final readonly class HoldView
 {
@@ -16,5 +16,7 @@ final readonly class HoldView
         #[OA\Property] public string $said,
         #[OA\Property] public string $link,
         #[OA\Property] public string $action,
+        #[OA\Property] public ?int $person = null,
+        #[OA\Property] public ?int $card = null,
     ) {}
 }

@@ -7,6 +7,7 @@ import { useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Trouble } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
+import { useClear } from './useClear';
 
 type Card = Schemas['CardView'];
 
@@ -98,9 +99,7 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
 }
 
 function People({ card }: { card: Card }) {
-    const clear = useSend((person: number, headers) =>
-        take(api.POST('/api/cards/{id}/clear', { params: { path: { id: card.id } }, body: { person }, headers })),
-    );
+    const clear = useClear();
     return (
         <ul className="mt-1 divide-y divide-rule">
             {card.there.map((p) => (
@@ -109,7 +108,11 @@ function People({ card }: { card: Card }) {
                         {p.name} <span className="text-sm text-soft">since {p.since}</span>
                     </span>
                     {card.may.includes('raise') && (
-                        <Button className="min-h-12" disabled={clear.isPending} onClick={() => clear.mutate(p.personId)}>
+                        <Button
+                            className="min-h-12"
+                            disabled={clear.isPending}
+                            onClick={() => clear.mutate({ card: card.id, person: p.personId })}
+                        >
                             Clear
                         </Button>
                     )}

@@ -7,10 +7,11 @@ import { Button } from '../../parts/Button';
 import { Defers, Wait } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
 import { Beside } from './Beside';
+import { Causes } from './Causes';
 import { Given, Handing, HandOver } from './HandOver';
 import { Raise } from './Raise';
 import { Sign } from './Sign';
-import { Causes, StepWork } from './StepWork';
+import { StepWork } from './StepWork';
 
 type CardData = Schemas['CardView'];
 
@@ -126,7 +127,7 @@ function Underway({ card }: { card: CardData }) {
         return null;
     }
     return (
-        <section className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-4" role="alert" data-testid="underway">
+        <section className="mt-3 mb-4 rounded-lg border-2 border-rust bg-rust-wash p-4" role="alert" data-testid="underway">
             <p className="text-[1.1rem] font-semibold">
                 <State state="stop" word="Stay away" /> from it until this has ended. Nothing overrides it.
             </p>

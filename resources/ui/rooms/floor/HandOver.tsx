@@ -8,6 +8,7 @@ import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Trouble } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { useClear } from './useClear';
 
 type Card = Schemas['CardView'];
 
@@ -42,9 +43,7 @@ export function Given({ card }: { card: Card }) {
 export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
     const me = card.there.find((p) => p.me);
     const given = useWaiting().find((w) => w.card === card.id && w.what === 'handover');
-    const clear = useSend((person: number, headers) =>
-        take(api.POST('/api/cards/{id}/clear', { params: { path: { id: card.id } }, body: { person }, headers })),
-    );
+    const clear = useClear();
     return (
         <div className="noprint flex flex-wrap gap-2 border-t border-rule pt-3">
             {given ? (
@@ -60,7 +59,7 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
                 <Button
                     className="min-h-12 flex-1 whitespace-nowrap px-1"
                     disabled={clear.isPending}
-                    onClick={() => clear.mutate(me.personId)}
+                    onClick={() => clear.mutate({ card: card.id, person: me.personId })}
                 >
                     I am clear
                 </Button>

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import { useWaiting } from '../../api/useQueue';
 import { Caution } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { RigSheet } from '../bench/RigSheet';
+import { Causes } from './Causes';
 import { CompareStep } from './steps/Compare';
 import { ConfirmStep } from './steps/Confirm';
 import { CountStep } from './steps/Count';
@@ -122,24 +122,5 @@ function Held({ step }: { step: StepProps['step'] }) {
             </p>
             <Causes causes={step.holds} />
         </section>
-    );
-}
-
-/** Each with the way to it. */
-export function Causes({ causes }: { causes: StepProps['step']['holds'] }) {
-    return (
-        <ul className="mt-2 divide-y divide-rule">
-            {causes.map((h) => (
-                <li key={h.said} className="grid grid-cols-[minmax(0,1fr)_17rem] items-center gap-3 py-2">
-                    <span>{h.said.charAt(0).toUpperCase() + h.said.slice(1)}</span>
-                    <Link
-                        to={h.link}
-                        className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
-                    >
-                        {h.action}
-                    </Link>
-                </li>
-            ))}
-        </ul>
     );
 }

@@ -143,12 +143,29 @@ describe('each kind of step has its own control', () => {
 
     it('shows what holds a step in place of its control, each with its way', () => {
         const holds = [
-            { kind: 'person', name: 'Stig', said: 'stig works at the flaps', link: '/floor/9', action: 'Call Stig clear' },
-            { kind: 'device', name: 'Lock', said: 'lock on the flap', link: '/floor/9?step=6', action: 'Take it off' },
+            {
+                kind: 'person',
+                name: 'Stig',
+                said: 'stig works at the flaps',
+                link: '/floor/9',
+                action: 'Call Stig clear',
+                person: 4,
+                card: 9,
+            },
+            {
+                kind: 'device',
+                name: 'Lock',
+                said: 'lock on the flap',
+                link: '/floor/9?step=6',
+                action: 'Take it off',
+                person: null,
+                card: null,
+            },
         ];
         const html = drawn(step('count', { counts: 'strokes' }, { acts: 'moves flaps', holds }));
         expect(html).toContain('Stig works at the flaps');
         expect(html).toContain('href="/floor/9?step=6"');
+        expect(html).toMatch(/<button[^>]*>Call Stig clear/);
         expect(html).toContain('Nothing overrides it');
         expect(html).not.toContain('Keep the count');
     });
