@@ -66,6 +66,19 @@ final class RevisionTest extends WorldCase
         self::assertSame(4, $card->steps()->count());
     }
 
+    public function test_the_revision_that_ships_to_be_tried_holds_a_card_in_work_until_it_is_accepted(): void
+    {
+        $flaps = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
+        $file = (string) file_get_contents(base_path('database/demo/import/revision-TM-T9-6.json'));
+        $seen = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'revision-TM-T9-6.json', 'text' => $file])->assertSuccessful()->json();
+        self::assertNull($this->as('stig', 'GET', "cards/{$flaps->id}")->json('held'), 'looked at, it changes nothing');
+        $this->as('ines', 'POST', "library/imports/{$seen['id']}/apply")->assertOk();
+        self::assertStringContainsString('TM-T9 is at revision 6', (string) $this->as('stig', 'GET', "cards/{$flaps->id}")->json('held'));
+        $this->as('stig', 'POST', "cards/{$flaps->id}/steps/4", ['version' => $flaps->version, 'do' => 'read', 'entry' => '0.2', 'tool' => 'FG-11'])->assertStatus(422);
+        $this->as('tor', 'POST', "library/templates/{$flaps->template_id}/reread", ['outcome' => 'stands', 'note' => 'limits read again with the desk'])->assertOk();
+        $this->as('stig', 'POST', "cards/{$flaps->id}/reread", ['version' => $flaps->version, 'outcome' => 'stands', 'note' => 'both jacks below 0.3'])->assertOk()->assertJsonPath('held', null);
+    }
+
     public function test_both_methods_stay_each_to_its_fleet(): void
     {
         $template = $this->template();
