@@ -49,17 +49,19 @@ final readonly class Lapses
      *
      * @param Person $p with `qualifications`
      * @param Collection<int, Assignment> $on what they are assigned to
+     * @param array<string, list<HitView>> $last cards that nobody can do once something lapses, as {@see LastOnes} has them
      *
      * @return list<LapseView>
      */
-    public function of(Person $p, Collection $on): array
+    public function of(Person $p, Collection $on, array $last = []): array
     {
         $found = [];
         foreach ($p->qualifications as $q) {
             $view = $this->held($q);
             if ($view->state !== 'clear') {
                 $what = Words::held($q->kind, $q->value);
-                $found[] = new LapseView($p->id, $p->name, $q->kind, $q->value, (string) $q->valid_until, $view->days, $view->state, ($view->days < 0 ? 'has let lapse ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)), $this->hits($on, fn(Assignment $a, Day $day): bool => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number));
+                $hits = $this->hits($on, fn(Assignment $a, Day $day): bool => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number);
+                $found[] = new LapseView($p->id, $p->name, $q->kind, $q->value, (string) $q->valid_until, $view->days, $view->state, ($view->days < 0 ? 'has let lapse ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)), self::joined($hits, $last["{$p->id}/{$q->kind}:{$q->value}"] ?? []));
             }
         }
         foreach ($this->lacking($p, $on) as $key => $hits) {
@@ -156,9 +158,24 @@ final readonly class Lapses
         return array_values($on->filter(fn(Assignment $a): bool => $is($a, $this->day($a->card)))->map(fn(Assignment $a): HitView => $this->hit($a))->all());
     }
 
+    /**
+     * A card that nobody can do is told as that, whoever is assigned to it.
+     *
+     * @param list<HitView> $assigned
+     * @param list<HitView> $nobody
+     *
+     * @return list<HitView>
+     */
+    private static function joined(array $assigned, array $nobody): array
+    {
+        $told = array_map(static fn(HitView $h): string => "{$h->cardId}:{$h->role}", $nobody);
+
+        return [...$nobody, ...array_values(array_filter($assigned, static fn(HitView $h): bool => ! in_array("{$h->cardId}:{$h->role}", $told, true)))];
+    }
+
     private function hit(Assignment $a): HitView
     {
-        return new HitView($a->card->id, $a->card->number, $a->card->aircraft->mark, $a->card->title, (string) $this->day($a->card), $a->role === 'duplicate' ? 'duplicate' : 'perform');
+        return new HitView($a->card->id, $a->card->number, $a->card->aircraft->mark, $a->card->title, (string) $this->day($a->card), $a->role === 'duplicate' ? 'duplicate' : 'perform', false);
     }
 
     /** The day on which a card ends as planned; today where it has none, or that is past. */

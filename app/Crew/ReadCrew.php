@@ -6,6 +6,7 @@ namespace App\Crew;
 
 use App\Crew\View\AwayView;
 use App\Crew\View\CrewView;
+use App\Crew\View\HitView;
 use App\Crew\View\LapseView;
 use App\Crew\View\PersonView;
 use App\Shared\Clock;
@@ -15,7 +16,7 @@ use Jorvel\Core\Shared\Day;
 /** Who is there, what they hold, and which planned cards a lapse hits. */
 final readonly class ReadCrew
 {
-    public function __construct(private Clock $clock, private Lapses $lapses, private PersonChoices $choices) {}
+    public function __construct(private Clock $clock, private Lapses $lapses, private LastOnes $last, private PersonChoices $choices) {}
 
     public function all(Person $me): CrewView
     {
@@ -23,26 +24,41 @@ final readonly class ReadCrew
         $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])->orderBy('shift')->orderBy('name')->get();
         $names = $people->pluck('name', 'id');
         $assigned = $this->lapses->assigned();
+        $last = $this->last->hits();
         $lapses = [];
         $views = [];
         foreach ($people as $p) {
             $on = $assigned->get($p->id) ?? collect();
-            $lapses = [...$lapses, ...$this->lapses->of($p, $on)];
+            $lapses = [...$lapses, ...$this->lapses->of($p, $on, $last)];
             $views[] = $this->view($p, $p->supervisor_id === null ? null : $names[$p->supervisor_id] ?? null, $on->count());
         }
         foreach (Person::with('qualifications')->whereIn('id', $assigned->keys()->diff($people->pluck('id')))->get() as $gone) {
-            $lapses = [...$lapses, ...$this->lapses->of($gone, $assigned[$gone->id])];
+            $lapses = [...$lapses, ...$this->lapses->of($gone, $assigned[$gone->id], $last)];
         }
         usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1, $a->name] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1, $b->name]);
         $hitting = array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== []);
         $first = $lapses[0] ?? null;
         $sentence = match (true) {
             $first === null => 'Nothing lapses within '.config('jorvel.lapse_days').' days.',
-            $hitting !== [] => "{$first->name} {$first->said}: ".Words::count(count($first->hits), 'planned card').' cannot be worked as assigned.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
+            $hitting !== [] => "{$first->name} {$first->said}: ".self::hit($first->hits).'.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
             default => Words::count(count($lapses), 'qualification has lapsed or lapses', 'qualifications have lapsed or lapse').' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
         };
 
         return new CrewView($sentence, $lapses, $views, $this->choices->all(), array_values(array_filter(['roster', 'keep'], static fn(string $what): bool => $me->can($what, Person::class))));
+    }
+
+    /**
+     * @param list<HitView> $hits
+     */
+    public static function hit(array $hits): string
+    {
+        $nobody = count(array_filter($hits, static fn(HitView $h): bool => $h->nobody));
+        $others = count($hits) - $nobody;
+
+        return implode(', ', array_filter([
+            $nobody > 0 ? 'nobody is left for '.Words::count($nobody, 'planned card') : '',
+            $others > 0 ? Words::count($others, 'planned card').' cannot be worked as assigned' : '',
+        ]));
     }
 
     /** One of them; load `qualifications` and `rotaDays` first. */

@@ -21,14 +21,14 @@ final readonly class ReadPerson
 
     private const FIELDS = ['name' => 'name', 'stamp' => 'stamp', 'role' => 'role', 'base' => 'base', 'shift' => 'shift', 'weekdays' => 'days of the week', 'trainee' => 'trainee', 'supervisor_id' => 'supervisor', 'leaves' => 'leaves'];
 
-    public function __construct(private Clock $clock, private ReadCrew $crew, private Lapses $lapses, private RestRules $rest, private PersonChoices $choices) {}
+    public function __construct(private Clock $clock, private ReadCrew $crew, private Lapses $lapses, private LastOnes $last, private RestRules $rest, private PersonChoices $choices) {}
 
     public function one(int $id, Person $me): PersonRoom
     {
         $p = Person::with(['qualifications', 'rotaDays'])->findOrFail($id);
         $on = $this->lapses->assigned([$p->id])->get($p->id) ?? collect();
         $names = Person::pluck('name', 'id')->all();
-        $lapses = $this->lapses->of($p, $on);
+        $lapses = $this->lapses->of($p, $on, $this->last->hits());
         usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1]);
         $view = $this->crew->view($p, $names[$p->supervisor_id] ?? null, $on->count());
 
@@ -60,7 +60,7 @@ final readonly class ReadPerson
 
         return match (true) {
             $p->goneOn($this->clock->today()) => "{$p->name} left on {$this->clock->words(Day::parse((string) $p->leaves))}; what they signed stands.",
-            $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".Words::count(count($first->hits), 'planned card').' cannot be worked as assigned.',
+            $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".ReadCrew::hit($first->hits).'.',
             $first !== null => "{$p->name} {$first->said}; no planned card is hit.",
             $does === '' => "{$p->name} holds no authority: works no card, inspects and certifies nothing.",
             default => "{$p->name} {$does}".($p->trainee ? ' under supervision' : '').($ends->isEmpty() ? '; nothing lapses.' : ", and holds all of it until {$this->clock->words(Day::parse((string) $ends[0]))}."),

@@ -50,6 +50,33 @@ final class LapsesTest extends WorldCase
         yield 'left with a card on' => [$all, 'perform', null, '2026-05-01', ['left 4 days ago' => 1]];
     }
 
+    public function test_a_card_that_nobody_is_left_for_is_told_before_anybody_is_assigned(): void
+    {
+        Assignment::query()->delete();
+        [$noor, $runa] = [$this->person('noor'), $this->person('runa')];
+        $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
+        $card->update(['needs' => ['airframe' => 1], 'planned_start' => '2026-05-20T06:00:00Z', 'planned_end' => '2026-05-20T10:00:00Z']);
+        DB::table('qualifications')->where(['kind' => 'authority', 'value' => 'duplicate'])->delete();
+        Qualification::create(['person_id' => $noor->id, 'kind' => 'authority', 'value' => 'duplicate', 'valid_until' => '2026-05-19']);
+        $hits = function (int $person): array {
+            $lapses = array_filter($this->as('mika', 'GET', 'crew')->assertOk()->json('lapses'), static fn(array $l): bool => $l['personId'] === $person && $l['kind'] === 'authority');
+
+            return array_map(static fn(array $h): array => [$h['number'], $h['role'], $h['on'], $h['nobody']], array_merge(...array_column($lapses, 'hits')));
+        };
+        self::assertSame([[$card->number, 'duplicate', '2026-05-20', true]], $hits($noor->id));
+        self::assertStringContainsString('nobody is left for 1 planned card', $this->as('ines', 'GET', "people/{$noor->id}")->json('sentence'));
+        // Assigned besides, it is told once, and as what it is.
+        Assignment::create(['card_id' => $card->id, 'person_id' => $noor->id, 'role' => 'duplicate']);
+        self::assertSame([[$card->number, 'duplicate', '2026-05-20', true]], $hits($noor->id));
+        // One more who can, and only who is assigned is hit; a trainee, somebody of another base, and who has left do not count.
+        Qualification::create(['person_id' => $runa->id, 'kind' => 'authority', 'value' => 'duplicate', 'valid_until' => null]);
+        self::assertSame([[$card->number, 'duplicate', '2026-05-20', false]], $hits($noor->id));
+        foreach ([['trainee' => true], ['base' => 'Port Ellery'], ['leaves' => '2026-05-19']] as $gone) {
+            Person::whereKey($runa->id)->update(['trainee' => false, 'base' => 'Skarnholm', 'leaves' => null, ...$gone]);
+            self::assertSame([[$card->number, 'duplicate', '2026-05-20', true]], $hits($noor->id), (string) json_encode($gone));
+        }
+    }
+
     /**
      * @param array<string, string|null> $held
      * @param array<string, int>|null $needs

@@ -6,7 +6,7 @@ namespace App\Crew\View;
 
 use OpenApi\Attributes as OA;
 
-/** A planned card that a lapse hits. */
+/** A planned card that a lapse hits: who is assigned cannot work it, or nobody can any more. */
 #[OA\Schema]
 final readonly class HitView
 {
@@ -17,5 +17,6 @@ final readonly class HitView
         #[OA\Property] public string $title,
         #[OA\Property] public string $on,
         #[OA\Property] public string $role,
+        #[OA\Property] public bool $nobody,
     ) {}
 }

@@ -446,7 +446,7 @@ describe('people', () => {
         skills: ['engine'],
         types: ['T9'],
     };
-    const hit = { cardId: 9, number: '004-01', mark: 'QC-TAD', title: '12-month check', on: '2026-06-09', role: 'perform' };
+    const hit = { cardId: 9, number: '004-01', mark: 'QC-TAD', title: '12-month check', on: '2026-06-09', role: 'perform', nobody: false };
     const lapse = (days: number | null, more: Partial<Schemas['LapseView']> = {}): Schemas['LapseView'] => ({
         personId: 7,
         name: 'Sanne Dorn',
@@ -524,12 +524,13 @@ describe('people', () => {
             may,
         });
         const list = [
-            lapse(27, { hits: [hit] }),
+            lapse(27, { hits: [hit, { ...hit, cardId: 10, number: '004-02', role: 'duplicate', nobody: true }] }),
             lapse(-2, { value: 'a', state: 'stop' }),
             lapse(null, { value: 'b', state: 'stop' }),
             lapse(90, { value: 'c' }),
         ];
         const { html, words } = drawn(<Crew />, ['crew'], crew(list, ['roster', 'keep']));
+        expect(words).toMatch(/004-01 12-month check, to work on 9 Jun[^:]*004-02 12-month check, to inspect on 9 Jun *: nobody else can/);
         expect([...html.matchAll(/<line x1="0" x2="([\d.]+)" y1="11" y2="11" stroke="currentColor"/g)].map((m) => Number(m[1]))).toEqual([
             81, 0, 0, 180,
         ]);

@@ -47,6 +47,7 @@ export function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                                     className="block w-fit py-1 underline underline-offset-4"
                                 >
                                     {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'} on {short(h.on)}
+                                    {h.nobody && <b>: nobody else can</b>}
                                 </Link>
                             ))
                         )}
