@@ -159,6 +159,22 @@ final readonly class Lapses
     }
 
     /**
+     * What is hit, in words.
+     *
+     * @param list<HitView> $hits some
+     */
+    public static function told(array $hits): string
+    {
+        $nobody = count(array_filter($hits, static fn(HitView $h): bool => $h->nobody));
+        $others = count($hits) - $nobody;
+
+        return implode(', ', array_filter([
+            $nobody > 0 ? 'nobody is left for '.Words::count($nobody, 'planned card') : '',
+            $others > 0 ? Words::count($others, 'planned card').' cannot be worked as assigned' : '',
+        ]));
+    }
+
+    /**
      * A card that nobody can do is told as that, whoever is assigned to it.
      *
      * @param list<HitView> $assigned

@@ -6,7 +6,6 @@ namespace App\Crew;
 
 use App\Crew\View\AwayView;
 use App\Crew\View\CrewView;
-use App\Crew\View\HitView;
 use App\Crew\View\LapseView;
 use App\Crew\View\PersonView;
 use App\Shared\Clock;
@@ -40,25 +39,11 @@ final readonly class ReadCrew
         $first = $lapses[0] ?? null;
         $sentence = match (true) {
             $first === null => 'Nothing lapses within '.config('jorvel.lapse_days').' days.',
-            $hitting !== [] => "{$first->name} {$first->said}: ".self::hit($first->hits).'.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
+            $hitting !== [] => "{$first->name} {$first->said}: ".Lapses::told($first->hits).'.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
             default => Words::count(count($lapses), 'qualification has lapsed or lapses', 'qualifications have lapsed or lapse').' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
         };
 
         return new CrewView($sentence, $lapses, $views, $this->choices->all(), array_values(array_filter(['roster', 'keep'], static fn(string $what): bool => $me->can($what, Person::class))));
-    }
-
-    /**
-     * @param list<HitView> $hits
-     */
-    public static function hit(array $hits): string
-    {
-        $nobody = count(array_filter($hits, static fn(HitView $h): bool => $h->nobody));
-        $others = count($hits) - $nobody;
-
-        return implode(', ', array_filter([
-            $nobody > 0 ? 'nobody is left for '.Words::count($nobody, 'planned card') : '',
-            $others > 0 ? Words::count($others, 'planned card').' cannot be worked as assigned' : '',
-        ]));
     }
 
     /** One of them; load `qualifications` and `rotaDays` first. */

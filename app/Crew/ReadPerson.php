@@ -60,7 +60,7 @@ final readonly class ReadPerson
 
         return match (true) {
             $p->goneOn($this->clock->today()) => "{$p->name} left on {$this->clock->words(Day::parse((string) $p->leaves))}; what they signed stands.",
-            $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".ReadCrew::hit($first->hits).'.',
+            $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".Lapses::told($first->hits).'.',
             $first !== null => "{$p->name} {$first->said}; no planned card is hit.",
             $does === '' => "{$p->name} holds no authority: works no card, inspects and certifies nothing.",
             default => "{$p->name} {$does}".($p->trainee ? ' under supervision' : '').($ends->isEmpty() ? '; nothing lapses.' : ", and holds all of it until {$this->clock->words(Day::parse((string) $ends[0]))}."),

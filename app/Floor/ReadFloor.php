@@ -80,8 +80,10 @@ final readonly class ReadFloor
         if ($card->state !== Card::IN_WORK) {
             return null;
         }
-        $step = $card->steps->first(static fn(Step $s): bool => $s->kind === 'inspection' && $s->state !== Step::DONE);
-        if ($step === null && ! $card->critical) {
+        $inspections = $card->steps->where('kind', 'inspection');
+        $step = $inspections->first(static fn(Step $s): bool => $s->state !== Step::DONE);
+        // An inspection in mid-card, once done, is the card's.
+        if ($step === null && ($inspections->isNotEmpty() || ! $card->critical)) {
             return null;
         }
         $end = $card->planned_end === null ? '' : ', planned to end '.$this->clock->moment(Instant::parse($card->planned_end));

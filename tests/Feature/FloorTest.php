@@ -136,6 +136,7 @@ final class FloorTest extends WorldCase
         $this->work('oda', $gear, 12, 'done')->assertOk();
         self::assertSame(2, SafingDevice::where('kind', 'Gear lock pins')->where('aircraft_id', $gear->aircraft_id)->count(), 'out by step 7, in again by step 12');
 
+        self::assertStringStartsWith('when it is signed, planned to end Tue 5 May', array_column($this->as('runa', 'GET', 'floor')->json('cards'), 'inspectNext', 'id')[$this->flaps()->id]);
         // An inspection in the middle: by another, of everything it covers; it stands in the inspectors' list.
         self::assertStringContainsString('is signed by its inspector', $this->said($this->work('oda', $gear, 13, 'done')));
         self::assertSame("For you to inspect: {$gear->number} on QC-TAC, Gear extension by hand pump.", $this->as('runa', 'GET', 'floor')->json('sentence'));
@@ -156,6 +157,7 @@ final class FloorTest extends WorldCase
         app(Clock::class)->start(Instant::parse('2026-05-05T12:21:40Z'));
         $this->work('oda', $gear, 10, 'done')->assertOk();
         $inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])->assertOk()->assertJsonPath('next', 14);
+        self::assertNull(array_column($this->as('runa', 'GET', 'floor')->json('cards'), 'inspectNext', 'id')[$gear->id], 'its inspection is done');
         $this->work('oda', $gear, 14, 'done')->assertOk();
         $this->work('oda', $gear, 15, 'done')->assertOk()->assertJsonPath('next', null);
 
