@@ -77,6 +77,9 @@ describe('Floor', () => {
         expect(words).toContain('1 of 6');
         expect(words).toContain('Card 6');
         expect(words).not.toContain('Card 5');
+        const many = { ...data, cards: [1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => row(String(n), { mark: `Q-40${n}` })) };
+        expect(drawn(<Floor />, ['floor'], many).html).toContain('<select aria-label="Aircraft"');
+        expect(drawn(<Floor />, ['floor'], data).html).not.toContain('<select');
         expect(drawn(<Floor />, ['floor'], data, '/?on=Q-401', '/').words).toContain('No open card is like that.');
     });
 

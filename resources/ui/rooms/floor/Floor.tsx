@@ -44,13 +44,8 @@ export function Floor() {
                                 onChange={(e) => set('q', e.target.value)}
                                 className="h-12 w-60 rounded-lg border border-rule bg-sheet px-3"
                             />
-                            <Choice
-                                big
-                                label="Aircraft"
-                                options={[
-                                    { value: '', name: 'all aircraft' },
-                                    ...[...new Set(floor.cards.map((c) => c.mark))].sort().map((m) => ({ value: m, name: m })),
-                                ]}
+                            <WhichAircraft
+                                marks={[...new Set(floor.cards.map((c) => c.mark))].sort()}
                                 value={mark}
                                 onChange={(m) => set('on', m)}
                             />
@@ -72,6 +67,28 @@ export function Floor() {
                 );
             }}
         </Wait>
+    );
+}
+
+/** As many buttons as can be taken in at a glance; a list where there are more. */
+function WhichAircraft({ marks, value, onChange }: { marks: string[]; value: string; onChange: (mark: string) => void }) {
+    const options = [{ value: '', name: 'all aircraft' }, ...marks.map((m) => ({ value: m, name: m }))];
+    if (marks.length <= 8) {
+        return <Choice big label="Aircraft" options={options} value={value} onChange={onChange} />;
+    }
+    return (
+        <select
+            aria-label="Aircraft"
+            value={value}
+            onChange={(e) => onChange(e.target.value)}
+            className="h-12 rounded-lg border border-rule bg-sheet px-2"
+        >
+            {options.map((o) => (
+                <option key={o.value} value={o.value}>
+                    {o.name}
+                </option>
+            ))}
+        </select>
     );
 }
 
