@@ -7,9 +7,10 @@ namespace App\Crew;
 use App\Crew\View\HitView;
 use App\Floor\Card;
 use App\Shared\Clock;
-use App\Visits\Bay;
 use App\Visits\Visit;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Crew\Qualified;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -22,24 +23,35 @@ final readonly class LastOnes
 {
     public function __construct(private Clock $clock) {}
 
-    /** @return array<string, list<HitView>> by `person/kind:value` of what lapses */
-    public function hits(): array
+    /**
+     * @param Collection<int, Person> $all with `qualifications`
+     *
+     * @return array<string, list<HitView>> by `person/kind:value` of what lapses
+     */
+    public function hits(Collection $all): array
     {
-        $people = Person::with('qualifications')->where('trainee', false)->whereNot('role', Role::Viewer)->orderBy('id')->get()->groupBy('base');
+        $people = $all->reject(static fn(Person $p): bool => $p->trainee || $p->role === Role::Viewer)->sortBy('id')->groupBy('base');
         $holds = $people->flatten(1)->mapWithKeys(static fn(Person $p): array => [$p->id => $p->qualified()])->all();
-        $bays = Bay::pluck('base', 'name');
         $hits = [];
-        foreach (Card::with(['aircraft.type', 'visit'])->whereNotNull('planned_end')->whereNot('state', Card::CLOSED)->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED))->orderBy('planned_end')->orderBy('id')->get() as $card) {
+        foreach ($this->planned() as $card) {
             $day = Instant::parse((string) $card->planned_end)->dayIn($this->clock->zone());
-            $there = ($people[$bays[$card->visit->bay] ?? $card->aircraft->base] ?? collect())->reject(static fn(Person $p): bool => $p->goneOn($day));
+            $there = ($people[$card->getAttribute('at')] ?? collect())->reject(static fn(Person $p): bool => $p->goneOn($day));
             foreach (self::asks($card) as [$role, $skill]) {
-                foreach ($this->lapsed($there, $holds, $role, $card->aircraft->type->code, $skill, $day) as $key) {
-                    $hits[$key]["{$card->id}:{$role}"] ??= new HitView($card->id, $card->number, $card->aircraft->mark, $card->title, (string) $day, $role, true);
+                foreach ($this->lapsed($there, $holds, $role, $card->getAttribute('type'), $skill, $day) as $key) {
+                    $hits[$key]["{$card->id}:{$role}"] ??= new HitView($card->id, $card->number, $card->getAttribute('mark'), $card->title, (string) $day, $role, true);
                 }
             }
         }
 
         return array_map(array_values(...), $hits);
+    }
+
+    /** @return EloquentCollection<int, Card> with `mark`, `type`, and `at`, the base where it is worked */
+    private function planned(): EloquentCollection
+    {
+        return Card::query()->join('visits', 'visits.id', '=', 'cards.visit_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')->join('aircraft_types', 'aircraft_types.id', '=', 'aircraft.type_id')
+            ->leftJoin('bays', 'bays.name', '=', 'visits.bay')->whereNotNull('cards.planned_end')->whereNot('cards.state', Card::CLOSED)->whereNot('visits.state', Visit::RELEASED)
+            ->orderBy('cards.planned_end')->orderBy('cards.id')->get(['cards.*', 'aircraft.mark', 'aircraft_types.code as type', DB::raw('coalesce(bays.base, aircraft.base) as at')]);
     }
 
     /** @return list<array{string, string|null}> role and skill */

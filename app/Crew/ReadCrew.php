@@ -23,7 +23,7 @@ final readonly class ReadCrew
         $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])->orderBy('shift')->orderBy('name')->get();
         $names = $people->pluck('name', 'id');
         $assigned = $this->lapses->assigned();
-        $last = $this->last->hits();
+        $last = $this->last->hits($people->toBase());
         $lapses = [];
         $views = [];
         foreach ($people as $p) {
@@ -31,7 +31,8 @@ final readonly class ReadCrew
             $lapses = [...$lapses, ...$this->lapses->of($p, $on, $last)];
             $views[] = $this->view($p, $p->supervisor_id === null ? null : $names[$p->supervisor_id] ?? null, $on->count());
         }
-        foreach (Person::with('qualifications')->whereIn('id', $assigned->keys()->diff($people->pluck('id')))->get() as $gone) {
+        $left = $assigned->keys()->diff($people->pluck('id'));
+        foreach ($left->isEmpty() ? [] : Person::with('qualifications')->whereIn('id', $left)->get() as $gone) {
             $lapses = [...$lapses, ...$this->lapses->of($gone, $assigned[$gone->id], $last)];
         }
         usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1, $a->name] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1, $b->name]);

@@ -10,6 +10,7 @@ use App\Crew\View\LapseView;
 use App\Crew\View\PersonRoom;
 use App\Shared\Clock;
 use App\Shared\Words;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -25,10 +26,11 @@ final readonly class ReadPerson
 
     public function one(int $id, Person $me): PersonRoom
     {
-        $p = Person::with(['qualifications', 'rotaDays'])->findOrFail($id);
+        $all = Person::with('qualifications')->orderBy('id')->get()->keyBy('id');
+        $p = ($all[$id] ?? throw (new ModelNotFoundException)->setModel(Person::class, $id))->load('rotaDays');
         $on = $this->lapses->assigned([$p->id])->get($p->id) ?? collect();
-        $names = Person::pluck('name', 'id')->all();
-        $lapses = $this->lapses->of($p, $on, $this->last->hits());
+        $names = $all->pluck('name', 'id')->all();
+        $lapses = $this->lapses->of($p, $on, $this->last->hits($all->toBase()));
         usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1]);
         $view = $this->crew->view($p, $names[$p->supervisor_id] ?? null, $on->count());
 
