@@ -11,8 +11,7 @@ use App\Visits\Visit;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Crew\Qualified;
-use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Crew\WhoIsLeft;
 use Jorvel\Core\Shared\Instant;
 
 /**
@@ -30,15 +29,15 @@ final readonly class LastOnes
      */
     public function hits(Collection $all): array
     {
-        $people = $all->reject(static fn(Person $p): bool => $p->trainee || $p->role === Role::Viewer)->sortBy('id')->groupBy('base');
-        $holds = $people->flatten(1)->mapWithKeys(static fn(Person $p): array => [$p->id => $p->qualified()])->all();
+        $people = $all->reject(static fn(Person $p): bool => $p->trainee || $p->role === Role::Viewer)->sortBy('id');
+        $holds = $people->mapWithKeys(static fn(Person $p): array => [$p->id => $p->qualified()])->all();
         $hits = [];
         foreach ($this->planned() as $card) {
             $day = Instant::parse((string) $card->planned_end)->dayIn($this->clock->zone());
-            $there = ($people[$card->getAttribute('at')] ?? collect())->reject(static fn(Person $p): bool => $p->goneOn($day));
+            $there = array_intersect_key($holds, $people->filter(static fn(Person $p): bool => $p->base === $card->getAttribute('at') && ! $p->goneOn($day))->keyBy('id')->all());
             foreach (self::asks($card) as [$role, $skill]) {
-                foreach ($this->lapsed($there, $holds, $role, $card->getAttribute('type'), $skill, $day) as $key) {
-                    $hits[$key]["{$card->id}:{$role}"] ??= new HitView($card->id, $card->number, $card->getAttribute('mark'), $card->title, (string) $day, $role, true);
+                foreach (WhoIsLeft::lapsed($there, $role, $card->getAttribute('type'), $skill, $day) as [$person, $kind, $value]) {
+                    $hits["{$person}/{$kind}:{$value}"]["{$card->id}:{$role}"] ??= new HitView($card->id, $card->number, $card->getAttribute('mark'), $card->title, (string) $day, $role, true);
                 }
             }
         }
@@ -60,32 +59,5 @@ final readonly class LastOnes
         $work = $card->worked() ? [] : array_map(static fn(string $skill): array => ['perform', $skill], array_map(strval(...), array_keys($card->needs ?? [$card->skill => 1])));
 
         return [...$work, ...$card->critical ? [['duplicate', null]] : []];
-    }
-
-    /**
-     * What has lapsed by a day, of those who could otherwise; nothing as long as one can.
-     *
-     * @param Collection<int, Person> $there
-     * @param array<int, Qualified> $holds
-     *
-     * @return list<string>
-     */
-    private function lapsed(Collection $there, array $holds, string $role, string $type, ?string $skill, Day $day): array
-    {
-        $keys = [];
-        foreach ($there as $p) {
-            $why = $holds[$p->id]->unfit($role, $type, $skill, $day);
-            if ($why === null) {
-                return [];
-            }
-            if (str_starts_with($why, 'expired:')) {
-                $value = substr($why, strlen('expired:'));
-                $keys[] = "{$p->id}/".match ($value) {
-                    $role => 'authority', $type => 'rating', default => 'skill',
-                }.":{$value}";
-            }
-        }
-
-        return $keys;
     }
 }
