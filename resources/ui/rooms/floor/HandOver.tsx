@@ -51,13 +51,13 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
                     <State state="waiting" word="Handed over" /> on this device, and told when the connection is back: {entered(given)}
                 </p>
             ) : (
-                <Button className="min-h-12 flex-1 whitespace-nowrap px-1" onClick={onHand}>
+                <Button className="min-h-12 flex-1 whitespace-nowrap px-1!" onClick={onHand}>
                     Hand over
                 </Button>
             )}
             {me && (
                 <Button
-                    className="min-h-12 flex-1 whitespace-nowrap px-1"
+                    className="min-h-12 flex-1 whitespace-nowrap px-1!"
                     disabled={clear.isPending}
                     onClick={() => clear.mutate({ card: card.id, person: me.personId })}
                 >
