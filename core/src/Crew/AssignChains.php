@@ -6,6 +6,9 @@ namespace Jorvel\Core\Crew;
 
 use function array_keys;
 use function count;
+
+use Jorvel\Core\Shared\Deadline;
+
 use function usort;
 
 /**
@@ -17,10 +20,10 @@ use function usort;
  */
 final readonly class AssignChains
 {
-    public function __construct(private AssignGround $on, private AssignSeats $seats) {}
+    public function __construct(private AssignGround $on, private AssignSeats $seats, private ?Deadline $deadline = null) {}
 
     /**
-     * Shortens loads until no chain makes the sum of squares less.
+     * Shortens loads until no chain makes the sum of squares less, or the time is over.
      *
      * @return bool whether that proves it to be the most even
      */
@@ -32,9 +35,9 @@ final readonly class AssignChains
             foreach ($lengths as $hours) {
                 $better = $this->once($hours) || $better;
             }
-        } while ($better);
+        } while ($better && ! $this->over());
 
-        return count($lengths) <= 1 && ! $this->on->divided();
+        return ! $this->over() && count($lengths) <= 1 && ! $this->on->divided();
     }
 
     /** One chain of slots of a length, from whoever has the most that can be relieved of one. */
@@ -42,13 +45,23 @@ final readonly class AssignChains
     {
         $people = array_keys($this->seats->load);
         usort($people, fn(int $a, int $b): int => [$this->seats->load[$b], $a] <=> [$this->seats->load[$a], $b]);
+        $least = min([PHP_INT_MAX, ...$this->seats->load]);
         foreach ($people as $p) {
-            if ($this->seats->load[$p] > $hours && $this->relieve($p, $hours)) {
+            // Whoever comes from here on has too little for anybody to have less.
+            if ($this->seats->load[$p] - $hours <= $least || $this->over()) {
+                return false;
+            }
+            if ($this->relieve($p, $hours)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    private function over(): bool
+    {
+        return $this->deadline !== null && $this->deadline->passed();
     }
 
     /**

@@ -57,7 +57,11 @@ final readonly class AssignGround
         $slack = $whole ? 0 : count($slots);
         $this->has = array_map(static fn(AssignPerson $p): int => (int) floor($p->hours / $grain + 1e-6) + $slack, $people);
         $this->date = self::numbered(array_map(static fn(AssignSlot $s): string => (string) $s->date, $slots));
-        $this->others = array_map(static fn(AssignSlot $s): array => array_keys(array_filter($slots, static fn(AssignSlot $o): bool => $o->card === $s->card && $o->role === $s->role->excludes())), $slots);
+        $sides = [];
+        foreach ($slots as $i => $slot) {
+            $sides["{$slot->role->value} {$slot->card}"][] = $i;
+        }
+        $this->others = array_map(static fn(AssignSlot $s): array => $sides["{$s->role->excludes()?->value} {$s->card}"] ?? [], $slots);
         $this->apart = self::joined($this->others, array_map(static fn(AssignSlot $s): string => $s->id, $slots), $apart);
         $fits = [];
         foreach ($slots as $i => $slot) {
@@ -85,12 +89,15 @@ final readonly class AssignGround
     public function most(): int
     {
         [$flow, $edges] = $this->network();
-        $order = array_keys($this->hours);
-        usort($order, fn(int $a, int $b): int => $this->hours[$a] <=> $this->hours[$b]);
+        $lengths = array_unique($this->hours);
+        sort($lengths);
         $filled = 0.0;
-        foreach ($order as $s) {
-            $flow->open($edges[$s], $this->hours[$s]);
-            $filled += $flow->push(0, 1) / $this->hours[$s];
+        foreach ($lengths as $hours) {
+            // Among those of one length it is all the same which come first.
+            foreach (array_keys($this->hours, $hours, true) as $s) {
+                $flow->open($edges[$s], $hours);
+            }
+            $filled += $flow->push(0, 1) / $hours;
         }
 
         return (int) floor($filled + 1e-6);

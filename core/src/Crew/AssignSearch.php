@@ -43,7 +43,7 @@ final class AssignSearch
     {
         $this->chance = new Randomizer(new Mt19937(1));
         $this->seats = new AssignSeats($on);
-        $this->chains = new AssignChains($on, $this->seats);
+        $this->chains = new AssignChains($on, $this->seats, $deadline);
         $this->best = $this->seats->holder;
         $this->most = $on->most();
     }

@@ -237,6 +237,20 @@ final class AssignTest extends TestCase
         }
     }
 
+    public function test_without_time_the_rules_are_kept_all_the_same_and_nothing_is_claimed_that_the_bounds_do_not_show(): void
+    {
+        [$people, $slots] = self::world(9, 40, 150, false);
+        $over = Deadline::in(1);
+        usleep(2000);
+        $result = Assign::of($people, $slots, $over);
+        $judged = self::judge($people, $slots, $result->assigned);
+        self::assertNotNull($judged, 'a rule is broken');
+        self::assertSame(150, count($result->assigned) + count($result->open));
+        $ground = new AssignGround($people, $slots);
+        self::assertTrue(! $result->proven || $ground->most() === $judged[0]);
+        self::assertGreaterThanOrEqual($judged[0], count(Assign::of($people, $slots, null, 1)->assigned), 'with time at least as many are filled');
+    }
+
     public function test_whoever_worked_a_card_before_is_not_given_its_inspection_and_is_told_why(): void
     {
         $held = new Qualified(['rating:T' => null, 'authority:perform' => null, 'authority:duplicate' => null]);
