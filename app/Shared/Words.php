@@ -68,7 +68,7 @@ final class Words
         return self::BLOCKERS[$code] ?? $code;
     }
 
-    /** Why somebody does not fit, after their name: "has no rating on the 60F". */
+    /** Why somebody does not fit, after their name: "has no rating on the SKV". */
     public static function unfit(string $code, string $role, string $type, ?string $skill): string
     {
         if (str_starts_with($code, 'expired:')) {
@@ -86,7 +86,7 @@ final class Words
         });
     }
 
-    /** What somebody holds: "the skill engine", "the 60F rating", "the authority to inspect independently". */
+    /** What somebody holds: "the skill engine", "the SKV rating", "the authority to inspect independently". */
     public static function held(string $kind, string $value): string
     {
         return match ($kind) {

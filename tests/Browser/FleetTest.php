@@ -145,8 +145,8 @@ final class FleetTest extends TestCase
 
     public function test_a_programme_item_is_changed_only_after_its_effect_was_seen(): void
     {
-        $ines = self::$ines->go('/library/programme/60F');
-        $ines->press('05-21')->see('60F 05-21');
+        $ines = self::$ines->go('/library/programme/SKV');
+        $ines->press('05-21')->see('SKV 05-21');
         $field = $ines->find('[aria-label="Interval"]');
         $field->sendKeys(WebDriverKeys::CONTROL.'a');
         $field->sendKeys('0');
@@ -156,7 +156,7 @@ final class FleetTest extends TestCase
         $ines->press('What does it do?')->see('Applying this changes 1 item, moves 6 dates');
         self::assertSame('300', $this->scalar("select json_extract(limits, '$[0].interval') from programme_items where code = '05-21'"));
         $ines->press('Apply')->see('Applied: 1 item changed.')->press('Done')->see('280 fh +5 %');
-        $answer = $ines->browser->executeAsyncScript("const done = arguments[0]; fetch('/api/library/programmes/60F/file.json').then(r => r.json()).then(p => done(p.items.find(i => i.code === '05-21').limits[0].interval));");
+        $answer = $ines->browser->executeAsyncScript("const done = arguments[0]; fetch('/api/library/programmes/SKV/file.json').then(r => r.json()).then(p => done(p.items.find(i => i.code === '05-21').limits[0].interval));");
         self::assertSame(280, $answer, 'and so it goes out');
     }
 

@@ -160,12 +160,12 @@ final class FloorTest extends TestCase
 
     public function test_a_method_is_read_again_and_the_card_made_anew_and_a_recall_opens_its_re_checks(): void
     {
-        $ines = self::$ines->go('/library/manuals/BM-R4');
+        $ines = self::$ines->go('/library/manuals/BM-TRK');
         $ines->press('I read it again')->find('textarea[name="note"]');
         $ines->browser->findElement(WebDriverBy::xpath('//label[contains(., "for every fleet")]'))->click();
         $ines->find('textarea[name="note"]')->sendKeys('Both engines run now; the other takes up the load.');
         $ines->press('Accept, under my name')->press('Accept it')->find('textarea[name="note"]')->sendKeys('Steps made anew.');
-        $ines->press('Accept, under my name')->see('Everything written from BM-R4 stands at revision 7.');
+        $ines->press('Accept, under my name')->see('Everything written from BM-TRK stands at revision 7.');
         self::assertSame(6, self::number("select count(*) from steps s join cards c on c.id = s.card_id where c.number = '002-01'"));
         $ines->go('/stores/tools/CT-03')->press('Open all 2 re-checks')->see('every re-check is open or done');
         self::assertSame(2, self::number("select count(*) from cards where makes = 'recheck'"));

@@ -42,7 +42,7 @@ final class PeopleTest extends TestCase
         $ines->press('Enter somebody')->type('name', 'Petra Lund')->type('stamp', 't27')->type('login', 'petra')->type('password', 'given-by-ines')->type('pin', '7305');
         $ines->press('Enter Petra Lund')->see("Stamp T27 is Oda Fenn's")->type('stamp', 't90')->press('Enter Petra Lund')->see('holds no authority');
         $id = self::number("select id from people where stamp = 'T90'");
-        foreach ([['skill', 'airframe', ''], ['rating', 'T9', ''], ['authority', 'perform', '2026-05-20']] as [$kind, $value, $until]) {
+        foreach ([['skill', 'airframe', ''], ['rating', 'OLN', ''], ['authority', 'perform', '2026-05-20']] as [$kind, $value, $until]) {
             $ines->press('Enter something held')->find('select[name="kind"]');
             $this->pick($ines, 'kind', $kind);
             $this->pick($ines, 'value', $value);

@@ -59,10 +59,10 @@ final class ThreadTest extends TestCase
         $ines->press('Apply')->see('Applied: 4 counters changed.');
         self::assertSame('2026-05-04', $this->scalar("select counters_as_of from aircraft where mark = 'QA-VFC'"));
 
-        $this->choose(dirname(__DIR__, 2).'/database/demo/import/programme-60F.json');
+        $this->choose(dirname(__DIR__, 2).'/database/demo/import/programme-SKV.json');
         $ines->see('Applying this changes 2 items')->see('new item')->see('350 ldg')->see('320 ldg');
         $ines->press('Apply')->see('Applied: 2 items changed.');
-        self::assertSame('89', $this->scalar("select count(*) from programme_items i join aircraft_types t on t.id = i.type_id where t.code = '60F'"));
+        self::assertSame('89', $this->scalar("select count(*) from programme_items i join aircraft_types t on t.id = i.type_id where t.code = 'SKV'"));
     }
 
     #[Depends('test_the_controller_brings_in_flying_and_a_programme')]
@@ -88,10 +88,10 @@ final class ThreadTest extends TestCase
         self::$card = $this->scalar('select id from cards where visit_id = '.(int) self::$visit);
 
         $ines->press('Assign');
-        foreach (['T33' => 'has no rating on the 60F', 'T19' => 'has let lapse the skill engine', 'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first', 'T22' => 'does not hold the skill engine'] as $stamp => $why) {
+        foreach (['T33' => 'has no rating on the SKV', 'T19' => 'has let lapse the skill engine', 'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first', 'T22' => 'does not hold the skill engine'] as $stamp => $why) {
             self::assertStringContainsString($why, $ines->find("[data-person=\"{$stamp}\"]")->getText());
         }
-        $ines->click('[data-person="T33"] button')->see('Pell Harrow has no rating on the 60F. Nobody was assigned.');
+        $ines->click('[data-person="T33"] button')->see('Pell Harrow has no rating on the SKV. Nobody was assigned.');
         $ines->click('[data-person="T27"] button')->see('Its one card is open');
         $ines->press('Inspector');
         $ines->click('[data-person="I04"] button')->see('Runa Vale I04 inspects');

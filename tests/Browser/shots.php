@@ -27,7 +27,7 @@ try {
     $shot($ines, '02-fleet');
 
     $ines->go('/library')->see('Choose a programme');
-    $ines->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-60F.json');
+    $ines->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-SKV.json');
     $ines->see('Applying this changes');
 
     $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="61-21"] button');
@@ -75,7 +75,7 @@ try {
     $shot($oda, '03-safing-register');
     $ines->go('/crew/shift?base=Port%20Ellery&date=2026-05-06&shift=early')->find('[data-slot]');
     $shot($ines, '05-shift');
-    $ines->go('/library/manuals/BM-R4')->find('[data-template]');
+    $ines->go('/library/manuals/BM-TRK')->find('[data-template]');
     $shot($ines, '10-read-again');
     $ines->go('/stores/tools/CT-03')->find('[data-testid="recall"]');
     $shot($ines, '18-recall');

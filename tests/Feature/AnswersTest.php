@@ -37,7 +37,7 @@ final class AnswersTest extends WorldCase
         yield 'history' => ['/api/fleet/{mark}/history', 'fleet/QA-VFB/history', 12];
         yield 'stagger' => ['/api/stagger', 'stagger', 24];
         yield 'bottles' => ['/api/bottles', 'bottles', 10];
-        yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/60F', 12];
+        yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/SKV', 12];
         yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 22];
         yield 'visits' => ['/api/visits', 'visits', 12];
         yield 'one visit' => ['/api/visits/{id}', 'visits/1', 28];
@@ -46,7 +46,7 @@ final class AnswersTest extends WorldCase
         yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 14];
         yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];
         yield 'bays' => ['/api/bays', 'bays', 10];
-        yield 'phases' => ['/api/phases', 'phases?type=T9&phases=3', 12];
+        yield 'phases' => ['/api/phases', 'phases?type=OLN&phases=3', 12];
         yield 'crew' => ['/api/crew', 'crew', 18];
         yield 'one person' => ['/api/people/{id}', 'people/2', 22];
         yield 'a shift' => ['/api/crew/shift', 'crew/shift', 24];
@@ -61,7 +61,7 @@ final class AnswersTest extends WorldCase
         yield 'releases' => ['/api/release', 'release', 22];
         yield 'one release' => ['/api/release/{id}', 'release/1', 24];
         yield 'library' => ['/api/library', 'library', 10];
-        yield 'one manual' => ['/api/library/manuals/{code}', 'library/manuals/BM-R4', 16];
+        yield 'one manual' => ['/api/library/manuals/{code}', 'library/manuals/BM-TRK', 16];
         yield 'stores' => ['/api/stores', 'stores', 19];
         yield 'one part' => ['/api/parts/{number}', 'parts/JV-2914-02', 16];
         yield 'a recalled tool' => ['/api/tools/{code}', 'tools/CT-03', 14];
@@ -143,7 +143,7 @@ final class AnswersTest extends WorldCase
     {
         $done = ['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T12:00:00Z'];
         $closed = ['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z', 'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:30:00Z'];
-        $items = ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', '60F%'))->whereIn('code', ['61-21', '29-14'])->pluck('id', 'code');
+        $items = ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->whereIn('code', ['61-21', '29-14'])->pluck('id', 'code');
         $aircraft = Aircraft::where('mark', 'QA-VFC')->firstOrFail();
         ItemStatus::where(['aircraft_id' => $aircraft->id, 'item_id' => $items['29-14']])->update(['date' => '2025-11-30', 'planned' => null]);
         $before = array_column($this->as('ines', 'GET', 'fleet/QA-VFC')->json('items'), null, 'code');
@@ -193,7 +193,7 @@ final class AnswersTest extends WorldCase
     {
         $visit = DB::table('visits')->where('state', 'in_work')->value('id');
         Card::where('visit_id', $visit)->update(['state' => Card::CLOSED]);
-        DB::table('manuals')->where('code', 'AM-60F')->update(['revision' => 13]);
+        DB::table('manuals')->where('code', 'AM-SKV')->update(['revision' => 13]);
         self::assertContains('revision_stale', array_column($this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'code'));
         $tools = array_column($this->as('mika', 'GET', 'stores')->json('tools'), 'range', 'code');
         self::assertSame('0.02 to 1 mm, reads to 0.02', $tools['FG-11']);

@@ -184,7 +184,7 @@ final class BoardTest extends WorldCase
         $made = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'Skarnholm bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]])->assertCreated()->json();
         $board = $this->board($made['id']);
         self::assertSame('stop', $board['verdict']);
-        self::assertStringContainsString("Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the skill avionics; nobody who may work on a 60F is at work in Skarnholm. Ask for people", $board['problem']);
+        self::assertStringContainsString("Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the skill avionics; nobody who may work on a SKV is at work in Skarnholm. Ask for people", $board['problem']);
         $this->as('ines', 'POST', "visits/{$made['id']}/plan", ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)->assertJsonPath('message', $board['problem']);
         self::assertSame(0, PlanRun::count());
     }
@@ -419,7 +419,7 @@ final class BoardTest extends WorldCase
 
     public function test_phases_hold_the_whole_block(): void
     {
-        foreach ([['60F', 24, 1], ['60F', 30, 4], ['T9', 12, 3], ['R4', 12, 2]] as [$type, $months, $phases]) {
+        foreach ([['SKV', 24, 1], ['SKV', 30, 4], ['OLN', 12, 3], ['TRK', 12, 2]] as [$type, $months, $phases]) {
             $cut = $this->as('mika', 'GET', "phases?type={$type}&months={$months}&phases={$phases}")->assertOk()->json();
             self::assertCount($phases, $cut['cut']);
             self::assertEqualsWithDelta($cut['blockHours'], array_sum(array_column($cut['cut'], 'hours')), 1e-6, 'no hour is lost');
@@ -428,7 +428,7 @@ final class BoardTest extends WorldCase
         }
         $this->as('mika', 'GET', 'phases?phases=13')->assertStatus(422);
         $this->as('mika', 'GET', 'phases?type=none')->assertStatus(422);
-        self::assertStringStartsWith('Nothing of the R4 programme', $this->as('mika', 'GET', 'phases?type=R4&months=240')->json('sentence'));
+        self::assertStringStartsWith('Nothing of the TRK programme', $this->as('mika', 'GET', 'phases?type=TRK&months=240')->json('sentence'));
     }
 
     public function test_the_roster_counts_who_is_there(): void

@@ -148,7 +148,7 @@ final class CardTest extends WorldCase
     {
         $card = Card::with('template.manual')->where('title', 'Engine control check')->orWhere('title', 'Engine control change-over check')->firstOrFail();
         $said = $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->version, 'do' => 'done'])->assertStatus(422)->json('message');
-        self::assertStringContainsString('revision 6; BM-R4 is at revision 7', $said);
+        self::assertStringContainsString('revision 6; BM-TRK is at revision 7', $said);
         self::assertStringContainsString('re-read', $this->as('ivo', 'GET', "cards/{$card->id}")->json('held'));
     }
 

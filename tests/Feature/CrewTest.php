@@ -83,7 +83,7 @@ final class CrewTest extends WorldCase
         $runa = $this->person('runa')->id;
         $why = fn(array $places): array => array_column($this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => $places])->assertStatus(422)->json('lines'), 'message');
         self::assertSame(['Runa Vale would not be independent: has worked on this card or is assigned to it in the other role', 'Runa Vale would not be independent: has worked on this card or is assigned to it in the other role'], $why([$work => $runa, $inspect => $runa]));
-        self::assertSame(['Jory Falk has no rating on the T9'], $why([$work => $this->person('jory')->id]));
+        self::assertSame(['Jory Falk has no rating on the OLN'], $why([$work => $this->person('jory')->id]));
         self::assertSame(['Oda Fenn does not hold the authority to inspect independently'], $why([$inspect => $this->person('oda')->id]));
         $same = array_values(array_filter($slots, static fn(array $s): bool => $s['role'] === 'perform' && $s['mark'] === 'QA-VFA'));
         [$a, $b] = [$same[0], array_values(array_filter($same, static fn(array $s): bool => $s['number'] !== $same[0]['number'] && $s['from'] < $same[0]['until'] && $same[0]['from'] < $s['until']))[0]];
@@ -193,9 +193,9 @@ final class CrewTest extends WorldCase
         self::assertStringContainsString('Sanne Dorn', $this->as('ines', 'GET', 'crew')->json('sentence'), 'the demo world\'s own story');
         $block = Card::where('number', '001-01')->firstOrFail();
         $last = substr((string) $block->planned_end, 0, 10);
-        Qualification::where(['person_id' => $oda->id, 'value' => '60F'])->update(['valid_until' => $last]);
+        Qualification::where(['person_id' => $oda->id, 'value' => 'SKV'])->update(['valid_until' => $last]);
         self::assertSame([], $hits(), 'the last day itself is still valid');
-        Qualification::where(['person_id' => $oda->id, 'value' => '60F'])->update(['valid_until' => '2026-05-05']);
+        Qualification::where(['person_id' => $oda->id, 'value' => 'SKV'])->update(['valid_until' => '2026-05-05']);
         self::assertSame(['001-01'], $hits());
         self::assertStringContainsString('cannot be worked as assigned', $this->as('ines', 'GET', 'crew')->json('sentence'));
         DB::table('cards')->where('id', $block->id)->update(['state' => Card::CLOSED]);

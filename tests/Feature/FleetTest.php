@@ -238,7 +238,7 @@ final class FleetTest extends WorldCase
         self::assertSame('Borescope inspection, engine 2', Card::where(['visit_id' => $visit])->whereNotNull('component_id')->firstOrFail()->title);
         Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T12:00:00Z']);
         Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z']);
-        $certifier = DB::table('people')->whereIn('id', DB::table('qualifications')->where(['kind' => 'rating', 'value' => 'T9'])->select('person_id'))->whereIn('id', DB::table('qualifications')->where('value', 'certify')->select('person_id'))->first();
+        $certifier = DB::table('people')->whereIn('id', DB::table('qualifications')->where(['kind' => 'rating', 'value' => 'OLN'])->select('person_id'))->whereIn('id', DB::table('qualifications')->where('value', 'certify')->select('person_id'))->first();
         self::assertNotNull($certifier);
         $pin = array_column(json_decode((string) file_get_contents(database_path('demo/people.json')), true), 'pin', 'login')[$certifier->login];
         $this->as($certifier->login, 'POST', "release/{$visit}", ['stamp' => $certifier->stamp, 'pin' => $pin])->assertOk();

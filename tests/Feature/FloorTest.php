@@ -295,7 +295,7 @@ final class FloorTest extends WorldCase
     public static function lapsed(): iterable
     {
         yield 'own authority' => ['stig', 'stig', 'perform', 'Stig Omdal has let lapse the authority to work cards'];
-        yield 'own rating' => ['stig', 'stig', 'T9', 'Stig Omdal has let lapse the T9 rating'];
+        yield 'own rating' => ['stig', 'stig', 'OLN', 'Stig Omdal has let lapse the OLN rating'];
         yield 'own skill' => ['stig', 'stig', 'airframe', 'Stig Omdal has let lapse the skill airframe'];
         yield 'the supervisor\'s, for a trainee' => ['lio', 'stig', 'perform', 'Lio Kest is a trainee, and Stig Omdal has let lapse the authority to work cards'];
         yield 'a trainee alone' => ['lio', 'stig', null, 'Lio Kest is a trainee, and the supervisor is not on this card'];

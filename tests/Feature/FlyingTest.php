@@ -151,7 +151,7 @@ final class FlyingTest extends WorldCase
 
     public function test_a_day_with_sectors_flies_just_them(): void
     {
-        $item = ProgrammeItem::where('code', '27-51')->whereHas('template', static fn($q) => $q->where('code', 'like', 'T9%'))->firstOrFail();
+        $item = ProgrammeItem::where('code', '27-51')->whereHas('template', static fn($q) => $q->where('code', 'like', 'OLN%'))->firstOrFail();
         Sector::query()->delete();
         ItemStatus::where('item_id', $item->id)->update(['counters' => json_encode(['fh' => 0, 'ldg' => 2514 - 490])]);
         ItemStatus::where('item_id', $item->id)->update(['date' => '2026-05-01', 'planned' => null]);

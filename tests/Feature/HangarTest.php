@@ -71,7 +71,7 @@ final class HangarTest extends WorldCase
         self::assertSame(0, $cards->whereNull('planned_start')->count());
         [$others, $last] = [$cards->where('visit_id', '!=', $visits[1]->id), $cards->where('visit_id', $visits[1]->id)];
         $looked = 0;
-        foreach (app(Rosters::class)->of('Skarnholm')->spells(Day::parse('2026-05-06'), 10, '60F', array_fill(1, 6, ['06:00', '22:00']), 6) as $spell) {
+        foreach (app(Rosters::class)->of('Skarnholm')->spells(Day::parse('2026-05-06'), 10, 'SKV', array_fill(1, 6, ['06:00', '22:00']), 6) as $spell) {
             for ($at = $spell->from->epoch(); $at < $spell->until->epoch(); $at += 1800) {
                 $free = $spell->people;
                 foreach (self::used($others, (string) Instant::fromEpoch($at), $spell->people) as $skill => $many) {
@@ -212,7 +212,7 @@ final class HangarTest extends WorldCase
         Tool::where('kind', 'pressure gauge')->update(['state' => 'calibration']);
         self::assertSame(['no pressure gauge in calibration on that day. Have one calibrated.'], $short());
         Qualification::where(['kind' => 'skill', 'value' => 'engine'])->update(['valid_until' => '2026-05-10']);
-        self::assertContains('nobody rated on the 60F with engine is at work on Monday 11 May. Move the card, or ask for somebody.', $short());
+        self::assertContains('nobody rated on the SKV with engine is at work on Monday 11 May. Move the card, or ask for somebody.', $short());
     }
 
     public function test_a_visit_under_way_takes_no_items_by_packing_and_an_empty_hangar_is_said(): void

@@ -33,14 +33,14 @@ final class ImportTest extends WorldCase
 
     public function test_every_bad_item_of_a_programme_is_named_with_its_line(): void
     {
-        $item = static fn(string $code, string $more = '"interval": 300', string $card = '60F-05-21'): string => "{\"code\": \"{$code}\", \"title\": \"t {[\", \"chapter\": \"05\", \"rule\": \"first\", \"rebase\": \"planned\", \"card\": \"{$card}\", \"limits\": [{\"unit\": \"fh\", {$more}}]}";
-        $text = "{\"type\": \"60F\",\n\"items\": [\n".implode(",\n", [$item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": 5, "colour": 1'), $item('D', '"interval": 5', 'nope'), $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}')])."\n]}";
+        $item = static fn(string $code, string $more = '"interval": 300', string $card = 'SKV-05-21'): string => "{\"code\": \"{$code}\", \"title\": \"t {[\", \"chapter\": \"05\", \"rule\": \"first\", \"rebase\": \"planned\", \"card\": \"{$card}\", \"limits\": [{\"unit\": \"fh\", {$more}}]}";
+        $text = "{\"type\": \"SKV\",\n\"items\": [\n".implode(",\n", [$item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": 5, "colour": 1'), $item('D', '"interval": 5', 'nope'), $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}')])."\n]}";
         $lines = $this->look('programme', $text)->assertStatus(422)->json('lines');
         self::assertSame(['line 4, items.1.limits.0.interval', 'line 5, items.2.code', 'line 6, items.3.limits.0.colour', 'line 7, items.4.card', 'line 8, items.5.limits.0.tolerance'], array_column($lines, 'line'));
-        foreach (['{' => 'file', '[]' => 'file', '{"type": "XX", "items": []}' => 'type', '{"type": "60F"}' => 'items', '{"type": "60F", "items": {}}' => 'items', '{"type": "60F", "items": [], "more": 1}' => 'more'] as $bad => $place) {
+        foreach (['{' => 'file', '[]' => 'file', '{"type": "XX", "items": []}' => 'type', '{"type": "SKV"}' => 'items', '{"type": "SKV", "items": {}}' => 'items', '{"type": "SKV", "items": [], "more": 1}' => 'more'] as $bad => $place) {
             self::assertSame($place, $this->look('programme', $bad)->assertStatus(422)->json('lines.0.line'), $bad);
         }
-        self::assertSame(88, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', '60F%'))->count());
+        self::assertSame(88, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->count());
     }
 
     public function test_a_preview_changes_nothing_and_is_applied_once(): void
@@ -57,7 +57,7 @@ final class ImportTest extends WorldCase
 
     public function test_a_preview_that_the_world_has_overtaken_is_looked_at_again(): void
     {
-        $view = $this->look('programme', (string) file_get_contents(database_path('demo/import/programme-60F.json')))->assertOk()->json();
+        $view = $this->look('programme', (string) file_get_contents(database_path('demo/import/programme-SKV.json')))->assertOk()->json();
         self::assertSame(['changed', 'new item'], array_column($view['changes'], 'what'));
         ProgrammeItem::where('code', '32-42')->update(['title' => 'Brakes']);
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422);
@@ -67,7 +67,7 @@ final class ImportTest extends WorldCase
     /** @return iterable<string, array{string, string, string}> */
     public static function files(): iterable
     {
-        foreach (['60F', 'T9', 'R4'] as $type) {
+        foreach (['SKV', 'OLN', 'TRK'] as $type) {
             yield "{$type} as JSON" => [$type, 'json', 'programme'];
             yield "{$type} as CSV" => [$type, 'csv', 'programme-csv'];
         }
@@ -89,8 +89,8 @@ final class ImportTest extends WorldCase
     {
         $head = 'type,code,title,chapter,rule,rebase,card,component,unit,interval,tolerance_pct,harsh,phase';
         $lines = [
-            '60F,A,t,05,first,planned,60F-SVC,,fh,300,5,,', '60F,A,other,05,first,planned,60F-SVC,,months,12,,,', '60F,B,t,05,first,planned,60F-SVC,,fh,many,,,', '60F,C,t,05,first,planned,60F-SVC,engine,cyc,300,,salt=2,',
-            '60F,D,t,05,first,planned,60F-SVC,propeller,cyc,300,,,', '60F,E,t,05,first,planned,60F-SVC,,cyc,300,,,', '60F,F,t,05,first,planned,60F-SVC,,fh,300,,,maybe', '60F,G,t,05', 'T9,H,t,05,first,planned,T9-SVC,,fh,300,,,',
+            'SKV,A,t,05,first,planned,SKV-SVC,,fh,300,5,,', 'SKV,A,other,05,first,planned,SKV-SVC,,months,12,,,', 'SKV,B,t,05,first,planned,SKV-SVC,,fh,many,,,', 'SKV,C,t,05,first,planned,SKV-SVC,engine,cyc,300,,salt=2,',
+            'SKV,D,t,05,first,planned,SKV-SVC,propeller,cyc,300,,,', 'SKV,E,t,05,first,planned,SKV-SVC,,cyc,300,,,', 'SKV,F,t,05,first,planned,SKV-SVC,,fh,300,,,maybe', 'SKV,G,t,05', 'OLN,H,t,05,first,planned,OLN-SVC,,fh,300,,,',
         ];
         self::assertSame(['line 3, title', 'line 4, interval', 'line 8, phase', 'line 9', 'line 10, type'], array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $lines))->assertStatus(422)->json('lines'), 'line'));
         $shaped = array_diff_key($lines, [1 => 0, 2 => 0, 6 => 0, 7 => 0, 8 => 0]);
@@ -130,7 +130,7 @@ final class ImportTest extends WorldCase
     #[DataProvider('changes')]
     public function test_whatever_an_item_changes_is_shown_and_applied(callable $change, string $said): void
     {
-        $file = json_decode((string) file_get_contents(database_path('demo/programme/60F.json')));
+        $file = json_decode((string) file_get_contents(database_path('demo/programme/SKV.json')));
         $change(array_values(array_filter($file->items, static fn(\stdClass $i): bool => $i->code === '05-21'))[0]);
         $view = $this->look('programme', (string) json_encode($file))->assertOk()->json();
         self::assertCount(1, $view['changes']);

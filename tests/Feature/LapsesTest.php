@@ -23,23 +23,23 @@ final class LapsesTest extends WorldCase
     }
 
     /**
-     * One card that ends on 20 May and asks for airframe on the T9, given to one person in one role.
+     * One card that ends on 20 May and asks for airframe on the OLN, given to one person in one role.
      *
      * @return iterable<string, array{array<string, string|null>, string, array<string, int>|null, string|null, array<string, int>}> held with the last day, role, needs of the card, last day of the person, what is said with how many cards hit
      */
     public static function cases(): iterable
     {
-        $all = ['authority:perform' => null, 'authority:duplicate' => null, 'rating:T9' => null, 'skill:airframe' => null];
+        $all = ['authority:perform' => null, 'authority:duplicate' => null, 'rating:OLN' => null, 'skill:airframe' => null];
         yield 'nothing lapses' => [$all, 'perform', null, null, []];
         yield 'a day too late' => [[...$all, 'skill:airframe' => '2026-05-20'], 'perform', null, null, ['loses the skill airframe in 15 days' => 0]];
         yield 'a day too soon' => [[...$all, 'skill:airframe' => '2026-05-19'], 'perform', null, null, ['loses the skill airframe in 14 days' => 1]];
         yield 'a skill says nothing of an inspection' => [[...$all, 'skill:airframe' => '2026-05-06'], 'duplicate', null, null, ['loses the skill airframe tomorrow' => 0]];
-        yield 'a rating does' => [[...$all, 'rating:T9' => '2026-05-06'], 'duplicate', null, null, ['loses the T9 rating tomorrow' => 1]];
+        yield 'a rating does' => [[...$all, 'rating:OLN' => '2026-05-06'], 'duplicate', null, null, ['loses the OLN rating tomorrow' => 1]];
         yield 'the authority of the other role does not' => [[...$all, 'authority:perform' => '2026-05-06'], 'duplicate', null, null, ['loses the authority to work cards tomorrow' => 0]];
         yield 'its own does' => [[...$all, 'authority:duplicate' => '2026-05-06'], 'duplicate', null, null, ['loses the authority to inspect independently tomorrow' => 1]];
         yield 'lapsed already' => [[...$all, 'authority:perform' => '2026-05-04'], 'perform', null, null, ['has let lapse the authority to work cards' => 1]];
-        yield 'sixty days and no more' => [[...$all, 'skill:airframe' => '2026-07-04', 'rating:T9' => '2026-07-05'], 'perform', null, null, ['loses the skill airframe in 60 days' => 0]];
-        yield 'never held' => [array_diff_key($all, ['rating:T9' => 0]), 'perform', null, null, ['does not hold the T9 rating' => 1]];
+        yield 'sixty days and no more' => [[...$all, 'skill:airframe' => '2026-07-04', 'rating:OLN' => '2026-07-05'], 'perform', null, null, ['loses the skill airframe in 60 days' => 0]];
+        yield 'never held' => [array_diff_key($all, ['rating:OLN' => 0]), 'perform', null, null, ['does not hold the OLN rating' => 1]];
         yield 'a trainee is asked for nothing' => [['skill:airframe' => '2026-05-06'], 'trainee', null, null, ['loses the skill airframe tomorrow' => 0]];
         yield 'another skill of the card is enough' => [[...$all, 'skill:airframe' => '2026-05-06', 'skill:engine' => null], 'perform', ['airframe' => 1, 'engine' => 1], null, ['loses the skill airframe tomorrow' => 0]];
         yield 'the only one of several' => [[...array_diff_key($all, ['skill:airframe' => 0]), 'skill:engine' => '2026-05-06'], 'perform', ['airframe' => 1, 'engine' => 1], null, ['loses the skill engine tomorrow' => 1]];

@@ -37,11 +37,11 @@ final class PeopleTest extends WorldCase
         $room = $this->as('ines', 'POST', 'people', self::NEW)->assertOk()->json();
         $id = $room['person']['id'];
         self::assertSame(['petra', [1, 2, 5], false, 'Petra Lund holds no authority: works no card, inspects and certifies nothing.'], [$room['login'], $room['weekdays'], $room['ownPin'], $room['sentence']]);
-        foreach ([['skill', 'airframe', null], ['rating', 'T9', '2027-03-31'], ['authority', 'perform', '2026-12-31']] as [$kind, $value, $until]) {
+        foreach ([['skill', 'airframe', null], ['rating', 'OLN', '2027-03-31'], ['authority', 'perform', '2026-12-31']] as [$kind, $value, $until]) {
             $room = $this->as('ines', 'POST', "people/{$id}/held", ['version' => $room['version'], 'do' => 'grant', 'kind' => $kind, 'value' => $value, 'until' => $until, 'paper' => 'file T90, sheet 1'])->assertOk()->json();
         }
         self::assertSame('Petra Lund works cards, and holds all of it until Thursday 31 December.', $room['sentence']);
-        self::assertSame(['the authority to work cards until 2026-12-31, by file T90, sheet 1', 'the T9 rating until 2027-03-31, by file T90, sheet 1', 'the skill airframe without an end, by file T90, sheet 1', 'entered as technician T90 at Skarnholm, early shift'], array_column($room['entries'], 'said'));
+        self::assertSame(['the authority to work cards until 2026-12-31, by file T90, sheet 1', 'the OLN rating until 2027-03-31, by file T90, sheet 1', 'the skill airframe without an end, by file T90, sheet 1', 'entered as technician T90 at Skarnholm, early shift'], array_column($room['entries'], 'said'));
 
         $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
         DB::table('steps')->where('card_id', $card->id)->update(['state' => 'done']);
@@ -118,20 +118,20 @@ final class PeopleTest extends WorldCase
     public function test_a_renewal_takes_a_lapse_away_and_a_withdrawal_names_the_cards_it_hits(): void
     {
         $sanne = $this->person('sanne');
-        $held = fn(array $body) => $this->as('ines', 'POST', "people/{$sanne->id}/held", ['version' => $sanne->refresh()->version, 'kind' => 'rating', 'value' => 'T9', 'paper' => 'course 12', ...$body]);
+        $held = fn(array $body) => $this->as('ines', 'POST', "people/{$sanne->id}/held", ['version' => $sanne->refresh()->version, 'kind' => 'rating', 'value' => 'OLN', 'paper' => 'course 12', ...$body]);
         $lapses = fn(): array => array_column(array_filter($this->as('mika', 'GET', 'crew')->json('lapses'), static fn(array $l): bool => $l['personId'] === $sanne->id), 'said');
-        self::assertSame(['loses the T9 rating in 33 days'], $lapses());
+        self::assertSame(['loses the OLN rating in 33 days'], $lapses());
         $room = $held(['do' => 'grant', 'until' => '2028-06-07'])->assertOk()->json();
         self::assertSame([], $lapses());
-        self::assertSame('the T9 rating renewed until 2028-06-07, was until 2026-06-07; by course 12', $room['entries'][0]['said']);
+        self::assertSame('the OLN rating renewed until 2028-06-07, was until 2026-06-07; by course 12', $room['entries'][0]['said']);
         $asked = array_column($room['held'], 'asked');
-        $rating = array_search('T9', array_column(array_column($room['held'], 'held'), 'value'), true);
+        $rating = array_search('OLN', array_column(array_column($room['held'], 'held'), 'value'), true);
         self::assertSame(['004-01', '004-02'], array_column($asked[$rating], 'number'));
         $room = $held(['do' => 'withdraw', 'paper' => 'failed the check'])->assertOk()->json();
-        self::assertSame(['does not hold the T9 rating'], $lapses());
+        self::assertSame(['does not hold the OLN rating'], $lapses());
         self::assertSame(['004-01', '004-02'], array_column($room['lapses'][0]['hits'], 'number'));
-        self::assertSame('Sanne Dorn does not hold the T9 rating: 2 planned cards cannot be worked as assigned.', $room['sentence']);
-        self::assertStringContainsString('does not hold the T9 rating', $held(['do' => 'withdraw'])->assertStatus(422)->json('message'));
+        self::assertSame('Sanne Dorn does not hold the OLN rating: 2 planned cards cannot be worked as assigned.', $room['sentence']);
+        self::assertStringContainsString('does not hold the OLN rating', $held(['do' => 'withdraw'])->assertStatus(422)->json('message'));
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */

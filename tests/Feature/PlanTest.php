@@ -66,39 +66,39 @@ final class PlanTest extends WorldCase
 
     public function test_a_new_item_is_due_at_once_and_a_withdrawn_one_no_longer(): void
     {
-        $item = ['code' => '99-01', 'title' => 'Look at the new bracket', 'chapter' => '99', 'rule' => 'first', 'rebase' => 'actual', 'card' => '60F-GVI', 'limits' => [['unit' => 'fh', 'interval' => 500, 'threshold' => 20000]]];
-        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'new', 'text' => (string) json_encode(['type' => '60F', 'items' => [$item]])])->json();
+        $item = ['code' => '99-01', 'title' => 'Look at the new bracket', 'chapter' => '99', 'rule' => 'first', 'rebase' => 'actual', 'card' => 'SKV-GVI', 'limits' => [['unit' => 'fh', 'interval' => 500, 'threshold' => 20000]]];
+        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'new', 'text' => (string) json_encode(['type' => 'SKV', 'items' => [$item]])])->json();
         self::assertContains(['QA-VFC', '99-01 Look at the new bracket', 'not in force'], array_map(static fn(array $d): array => [$d['subject'], $d['what'], $d['before']], $look['dates']));
-        $this->bring('60F', $item);
+        $this->bring('SKV', $item);
         self::assertSame('20000 flight hours', $this->items('QA-VFC')['99-01']['limits'][0]['next']);
-        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'new', 'text' => (string) json_encode(['type' => '60F', 'items' => [[...$item, 'withdrawn' => true]]])])->json();
+        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'new', 'text' => (string) json_encode(['type' => 'SKV', 'items' => [[...$item, 'withdrawn' => true]]])])->json();
         self::assertContains(['QA-VFC', '99-01 Look at the new bracket', 'no longer in force'], array_map(static fn(array $d): array => [$d['subject'], $d['what'], $d['after']], $look['dates']));
-        $this->bring('60F', [...$item, 'withdrawn' => true]);
+        $this->bring('SKV', [...$item, 'withdrawn' => true]);
         self::assertArrayNotHasKey('99-01', $this->items('QA-VFC'));
-        $row = array_column($this->as('mika', 'GET', 'library/programmes/60F')->json('items'), null, 'code')['99-01'];
+        $row = array_column($this->as('mika', 'GET', 'library/programmes/SKV')->json('items'), null, 'code')['99-01'];
         self::assertTrue($row['withdrawn'], 'it stays to be seen, and can come back');
-        $this->bring('60F', $item);
+        $this->bring('SKV', $item);
         self::assertArrayHasKey('99-01', $this->items('QA-VFC'));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function wrong(): iterable
     {
-        yield 'a counter that propellers lack' => [['component' => 'propeller', 'limits' => [['unit' => 'cyc', 'interval' => 100]]], 'limits.0.unit', 'not every propeller on the 60F has a counter "cyc"'];
-        yield 'a counter that aircraft lack' => [['limits' => [['unit' => 'cyc', 'interval' => 100]]], 'limits.0.unit', 'not every 60F has a counter "cyc"'];
+        yield 'a counter that propellers lack' => [['component' => 'propeller', 'limits' => [['unit' => 'cyc', 'interval' => 100]]], 'limits.0.unit', 'not every propeller on the SKV has a counter "cyc"'];
+        yield 'a counter that aircraft lack' => [['limits' => [['unit' => 'cyc', 'interval' => 100]]], 'limits.0.unit', 'not every SKV has a counter "cyc"'];
         yield 'a block that includes what is not there' => [['includes' => ['05-90', '05-77']], 'includes.1', 'there is no other item "05-77"'];
         yield 'a block that includes itself' => [['includes' => ['99-02']], 'includes.0', 'there is no other item "99-02"'];
         yield 'harsh use that lengthens' => [['harsh' => ['salt' => 1.2]], 'harsh.salt', 'must be at most 1'];
         yield 'half a month' => [['limits' => [['unit' => 'months', 'interval' => 1.5]]], 'limits.0.interval', 'must be a whole number of months'];
-        yield 'another type\'s card' => [['card' => 'T9-GVI'], 'card', 'there is no card template "T9-GVI" for the 60F'];
+        yield 'another type\'s card' => [['card' => 'OLN-GVI'], 'card', 'there is no card template "OLN-GVI" for the SKV'];
     }
 
     /** @param array<string, mixed> $part */
     #[DataProvider('wrong')]
     public function test_an_item_that_cannot_be_is_named_with_its_place(array $part, string $path, string $message): void
     {
-        $item = ['code' => '99-02', 'title' => 't', 'chapter' => '99', 'rule' => 'first', 'rebase' => 'actual', 'card' => '60F-GVI', 'limits' => [['unit' => 'fh', 'interval' => 500]], ...$part];
-        $answer = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'new', 'text' => (string) json_encode(['type' => '60F', 'items' => [$item]])])->assertStatus(422);
+        $item = ['code' => '99-02', 'title' => 't', 'chapter' => '99', 'rule' => 'first', 'rebase' => 'actual', 'card' => 'SKV-GVI', 'limits' => [['unit' => 'fh', 'interval' => 500]], ...$part];
+        $answer = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'new', 'text' => (string) json_encode(['type' => 'SKV', 'items' => [$item]])])->assertStatus(422);
         self::assertStringEndsWith("items.0.{$path}", $answer->json('lines.0.line'));
         self::assertStringContainsString($message, $answer->json('lines.0.message'));
     }

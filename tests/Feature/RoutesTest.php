@@ -45,13 +45,13 @@ final class RoutesTest extends WorldCase
             "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY, "POST {$card}/sign" => ['oda'],
             "POST {$card}/inspect" => ['runa', 'tor'], "POST {$card}/steps/3/inspect" => ['runa', 'tor'], "POST {$card}/hand-over" => ['oda'], "POST {$card}/take-over" => ['oda'], "POST {$card}/clear" => ['ines', 'oda', 'runa', 'tor'], "POST {$card}/loans" => ['oda'],
             'GET findings/{finding}' => self::EVERYBODY, 'POST findings/{finding}/photos' => ['ines', 'oda', 'runa', 'tor'], 'POST findings/{finding}/spot' => ['ines', 'oda', 'runa', 'tor'], 'GET photos/99' => self::EVERYBODY, 'GET registers' => self::EVERYBODY, 'GET registers/QA-VFA' => self::EVERYBODY,
-            "POST {$card}/reread" => ['ines', 'oda', 'runa', 'tor'], 'GET library/manuals/BM-R4' => self::EVERYBODY, 'POST library/templates/1/reread' => ['ines', 'runa', 'tor'], 'POST library/manuals/BM-R4/questions' => ['ines', 'oda', 'runa', 'tor'], 'POST library/questions/1/answer' => ['ines', 'runa', 'tor'],
+            "POST {$card}/reread" => ['ines', 'oda', 'runa', 'tor'], 'GET library/manuals/BM-TRK' => self::EVERYBODY, 'POST library/templates/1/reread' => ['ines', 'runa', 'tor'], 'POST library/manuals/BM-TRK/questions' => ['ines', 'oda', 'runa', 'tor'], 'POST library/questions/1/answer' => ['ines', 'runa', 'tor'],
             'GET tools/CT-03' => self::EVERYBODY, 'POST tools' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/state' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/checks' => ['ines', 'runa', 'tor'], 'POST recalls/99/rechecks' => ['ines', 'runa', 'tor'], 'POST loans/99/in' => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/findings" => ['ines', 'oda', 'runa', 'tor'], 'POST findings/{finding}/fixed' => ['oda'],
             'GET bench' => self::EVERYBODY, 'GET deferrals' => self::EVERYBODY, 'POST findings/{finding}/defer' => ['ines', 'tor'],
             'GET release' => self::EVERYBODY, 'GET release/1' => self::EVERYBODY, 'POST release/1' => ['tor'],
             'GET release/{released}/certificate.pdf' => self::EVERYBODY, 'GET release/1/cards.pdf' => self::EVERYBODY,
-            'GET library' => self::EVERYBODY, 'GET library/programmes/60F' => self::EVERYBODY, 'GET library/programmes/60F/file.json' => self::EVERYBODY, 'POST library/imports' => ['ines'], 'POST library/imports/99/apply' => ['ines'],
+            'GET library' => self::EVERYBODY, 'GET library/programmes/SKV' => self::EVERYBODY, 'GET library/programmes/SKV/file.json' => self::EVERYBODY, 'POST library/imports' => ['ines'], 'POST library/imports/99/apply' => ['ines'],
             'GET stores' => self::EVERYBODY, 'POST parts' => ['ines'], 'GET parts/JV-3242-11' => self::EVERYBODY, 'POST parts/JV-3242-11' => ['ines'], 'POST parts/JV-3242-11/goods' => ['ines'], 'POST parts/JV-3242-11/orders' => ['ines'],
             'POST part-orders/99/cancel' => ['ines'], 'POST part-batches/1/moves' => ['ines'],
         ];
@@ -97,7 +97,7 @@ final class RoutesTest extends WorldCase
 
     public function test_the_table_and_the_description_name_every_route(): void
     {
-        $pattern = static fn(string $path): string => (string) preg_replace(['/\?.*/', '/\{\w+\}|QA-VFA|60F|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|BM-R4|CT-03/'], ['', '*'], $path);
+        $pattern = static fn(string $path): string => (string) preg_replace(['/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|BM-TRK|CT-03/'], ['', '*'], $path);
         $routes = array_filter(app('router')->getRoutes()->getRoutes(), static fn(Route $r): bool => str_starts_with($r->uri(), 'api/'));
         $table = collect(array_keys(self::table()))->map(static fn(string $r): string => $pattern($r))->push('POST sign-in');
         Artisan::call('jorvel:openapi');

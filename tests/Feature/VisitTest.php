@@ -79,7 +79,7 @@ final class VisitTest extends WorldCase
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $reasons = array_column($this->as('ines', 'GET', "cards/{$card->id}/candidates?role=perform")->json(), 'why', 'stamp');
         self::assertNull($reasons['T27']);
-        self::assertSame('has no rating on the 60F', $reasons['T33']);
+        self::assertSame('has no rating on the SKV', $reasons['T33']);
         self::assertSame('has let lapse the skill engine', $reasons['T19']);
         self::assertSame('does not hold the skill engine', $reasons['T22']);
         self::assertSame('is a trainee: put the supervisor, Stig Omdal, on the card first', $reasons['T38']);
@@ -92,12 +92,12 @@ final class VisitTest extends WorldCase
 
     public function test_what_lapses_before_the_visit_begins_counts_as_lapsed(): void
     {
-        Qualification::where(['person_id' => $this->person('oda')->id, 'value' => '60F'])->update(['valid_until' => '2026-05-08']);
+        Qualification::where(['person_id' => $this->person('oda')->id, 'value' => 'SKV'])->update(['valid_until' => '2026-05-08']);
         $now = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $later = $this->make('QA-VFE', ['35-11'], '2026-05-09', '2026-05-10')->cards->firstOrFail();
         $assign = fn(Card $card) => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform']);
         $assign($now)->assertOk();
-        $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn has let lapse the 60F rating. Nobody was assigned.');
+        $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn has let lapse the SKV rating. Nobody was assigned.');
     }
 
     public function test_nobody_is_both_worker_and_inspector(): void

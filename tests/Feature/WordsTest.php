@@ -60,10 +60,10 @@ final class WordsTest extends WorldCase
 
     public function test_why_not_in_words(): void
     {
-        self::assertSame('has let lapse the skill engine', Words::unfit('expired:engine', 'perform', '60F', 'engine'));
-        self::assertSame('has no rating on the 60F', Words::unfit('no_rating', 'perform', '60F', 'engine'));
-        self::assertSame('does not hold the authority to certify', Words::unfit('no_authority', 'certify', '60F', null));
-        self::assertSame('does not hold the skill engine', Words::unfit('no_skill', 'perform', '60F', 'engine'));
+        self::assertSame('has let lapse the skill engine', Words::unfit('expired:engine', 'perform', 'SKV', 'engine'));
+        self::assertSame('has no rating on the SKV', Words::unfit('no_rating', 'perform', 'SKV', 'engine'));
+        self::assertSame('does not hold the authority to certify', Words::unfit('no_authority', 'certify', 'SKV', null));
+        self::assertSame('does not hold the skill engine', Words::unfit('no_skill', 'perform', 'SKV', 'engine'));
     }
 
     public function test_limits_in_words(): void

@@ -9,7 +9,7 @@ use Jorvel\Core\Shared\Day;
 /** What somebody holds: skills, type ratings and authorities, each with the last day on which it stands. */
 final readonly class Qualified
 {
-    /** @param array<string, Day|null> $held by `skill:airframe`, `rating:60F`, `authority:perform`; null does not lapse */
+    /** @param array<string, Day|null> $held by `skill:airframe`, `rating:SKV`, `authority:perform`; null does not lapse */
     public function __construct(private array $held) {}
 
     /**

@@ -27,7 +27,7 @@ final class AssignTest extends TestCase
         $people = $slots = [];
         for ($i = 0; $i < $many; $i++) {
             $held = [];
-            foreach (['skill' => $some(['engine', 'airframe'], 2), 'rating' => $some(['60F', 'T9'], 3), 'authority' => $some(['perform', 'duplicate'], 3)] as $kind => $values) {
+            foreach (['skill' => $some(['engine', 'airframe'], 2), 'rating' => $some(['SKV', 'OLN'], 3), 'authority' => $some(['perform', 'duplicate'], 3)] as $kind => $values) {
                 foreach ($values as $value) {
                     $held["{$kind}:{$value}"] = mt_rand(0, 5) === 0 ? Day::parse('2026-05-05') : null;
                 }
@@ -36,7 +36,7 @@ final class AssignTest extends TestCase
         }
         for ($i = 0; $i < $places; $i++) {
             $role = $i % 3 === 2 ? Role::Duplicate : Role::Perform;
-            $slots[] = AssignSlot::of("s{$i}", 'c'.intdiv($i, 3), $role, $role === Role::Duplicate ? null : ['engine', 'airframe'][mt_rand(0, 1)], ['60F', 'T9'][mt_rand(0, 1)], Day::parse('2026-05-0'.mt_rand(5, 6)), $alike ? 4.0 : [1.0, 2.0, 3.5, 4.0, 6.0, 8 / 7][mt_rand(0, 5)]);
+            $slots[] = AssignSlot::of("s{$i}", 'c'.intdiv($i, 3), $role, $role === Role::Duplicate ? null : ['engine', 'airframe'][mt_rand(0, 1)], ['SKV', 'OLN'][mt_rand(0, 1)], Day::parse('2026-05-0'.mt_rand(5, 6)), $alike ? 4.0 : [1.0, 2.0, 3.5, 4.0, 6.0, 8 / 7][mt_rand(0, 5)]);
         }
 
         return [$people, $slots];

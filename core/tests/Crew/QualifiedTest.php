@@ -11,19 +11,19 @@ use PHPUnit\Framework\TestCase;
 
 final class QualifiedTest extends TestCase
 {
-    private const ALL = ['authority:perform' => '2026-05-05', 'authority:duplicate' => null, 'rating:60F' => '2026-05-04', 'rating:T9' => null, 'skill:engine' => '2026-04-01', 'skill:airframe' => null];
+    private const ALL = ['authority:perform' => '2026-05-05', 'authority:duplicate' => null, 'rating:SKV' => '2026-05-04', 'rating:OLN' => null, 'skill:engine' => '2026-04-01', 'skill:airframe' => null];
 
     /** @return iterable<string, array{string, string, ?string, bool, ?string}> */
     public static function cases(): iterable
     {
-        yield 'fits' => ['perform', 'T9', 'airframe', false, null];
-        yield 'the last day is still valid' => ['perform', 'T9', null, false, null];
-        yield 'authority before rating' => ['certify', 'R4', 'avionics', false, 'no_authority'];
-        yield 'rating before skill' => ['perform', 'R4', 'avionics', false, 'no_rating'];
-        yield 'skill before what lapsed' => ['perform', '60F', 'avionics', true, 'no_skill'];
-        yield 'type before skill among what lapsed' => ['perform', '60F', 'engine', false, 'expired:60F'];
-        yield 'a lapsed skill' => ['perform', 'T9', 'engine', false, 'expired:engine'];
-        yield 'independence last' => ['duplicate', 'T9', null, true, 'not_independent'];
+        yield 'fits' => ['perform', 'OLN', 'airframe', false, null];
+        yield 'the last day is still valid' => ['perform', 'OLN', null, false, null];
+        yield 'authority before rating' => ['certify', 'TRK', 'avionics', false, 'no_authority'];
+        yield 'rating before skill' => ['perform', 'TRK', 'avionics', false, 'no_rating'];
+        yield 'skill before what lapsed' => ['perform', 'SKV', 'avionics', true, 'no_skill'];
+        yield 'type before skill among what lapsed' => ['perform', 'SKV', 'engine', false, 'expired:SKV'];
+        yield 'a lapsed skill' => ['perform', 'OLN', 'engine', false, 'expired:engine'];
+        yield 'independence last' => ['duplicate', 'OLN', null, true, 'not_independent'];
     }
 
     #[DataProvider('cases')]

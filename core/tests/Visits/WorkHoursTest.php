@@ -26,7 +26,7 @@ final class WorkHoursTest extends TestCase
     /** @param array<string, string|null> $until lapse by what is held */
     private static function person(string $shift, array $until = [], string ...$skills): Rostered
     {
-        $held = ['rating:60F' => null, 'authority:perform' => null];
+        $held = ['rating:SKV' => null, 'authority:perform' => null];
         foreach ($skills as $skill) {
             $held["skill:{$skill}"] = null;
         }
@@ -40,7 +40,7 @@ final class WorkHoursTest extends TestCase
     private static function roster(): Roster
     {
         return new Roster([
-            self::person('early', [], 'airframe', 'engine'), self::person('early', [], 'airframe'), self::person('early', ['rating:60F' => '2026-05-06'], 'airframe'), self::person('late', [], 'airframe'),
+            self::person('early', [], 'airframe', 'engine'), self::person('early', [], 'airframe'), self::person('early', ['rating:SKV' => '2026-05-06'], 'airframe'), self::person('late', [], 'airframe'),
         ], ['early' => new Shift('06:00', '14:00'), 'late' => new Shift('14:00', '22:00')], new DateTimeZone('Europe/Oslo'));
     }
 
@@ -49,7 +49,7 @@ final class WorkHoursTest extends TestCase
 
     public function test_spells_are_shifts_within_the_bays_hours_with_who_may_work_that_day(): void
     {
-        $spells = self::roster()->spells(Day::parse('2026-05-06'), 4, '60F', self::OPEN);
+        $spells = self::roster()->spells(Day::parse('2026-05-06'), 4, 'SKV', self::OPEN);
         self::assertSame([
             ['2026-05-06T05:00:00Z', '2026-05-06T12:00:00Z', ['airframe' => 3, 'engine' => 1, '*' => 3]], ['2026-05-06T12:00:00Z', '2026-05-06T18:00:00Z', ['airframe' => 1, '*' => 1]],
             ['2026-05-07T05:00:00Z', '2026-05-07T12:00:00Z', ['airframe' => 2, 'engine' => 1, '*' => 2]], ['2026-05-07T12:00:00Z', '2026-05-07T18:00:00Z', ['airframe' => 1, '*' => 1]],
@@ -60,13 +60,13 @@ final class WorkHoursTest extends TestCase
 
             return [(string) $s->from, (string) $s->until, $people];
         }, $spells), 'a rating lapsed on the 7th, nobody works on Saturday');
-        self::assertSame([], self::roster()->spells(Day::parse('2026-05-06'), 3, 'R4', self::OPEN), 'nobody is rated');
-        self::assertSame(['*' => 2], array_intersect_key(self::roster()->spells(Day::parse('2026-05-06'), 1, '60F', self::OPEN, 2)[0]->people, ['*' => 0]), 'the bay holds two');
+        self::assertSame([], self::roster()->spells(Day::parse('2026-05-06'), 3, 'TRK', self::OPEN), 'nobody is rated');
+        self::assertSame(['*' => 2], array_intersect_key(self::roster()->spells(Day::parse('2026-05-06'), 1, 'SKV', self::OPEN, 2)[0]->people, ['*' => 0]), 'the bay holds two');
     }
 
     public function test_a_night_in_which_the_clocks_change_is_a_night(): void
     {
-        $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-10-23'), 4, '60F', self::OPEN), 60);
+        $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-10-23'), 4, 'SKV', self::OPEN), 60);
         self::assertSame(26, $hours->count(), 'thirteen hours on each of two working days');
         self::assertSame(['2026-10-23T05:00:00Z', '2026-10-26T06:00:00Z'], [(string) $hours->begins(0), (string) $hours->begins(13)], 'an hour later by the world\'s clock');
         self::assertSame('2026-10-23T18:00:00Z', (string) $hours->ends(13), 'what ends with the shift ends that evening, not on Monday');
@@ -74,7 +74,7 @@ final class WorkHoursTest extends TestCase
 
     public function test_slots_and_instants_are_each_others_inverse(): void
     {
-        $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-05-04'), 12, '60F', self::OPEN));
+        $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-05-04'), 12, 'SKV', self::OPEN));
         for ($slot = 0; $slot < $hours->count(); $slot++) {
             self::assertSame($slot, $hours->at($hours->begins($slot)));
             self::assertEqualsWithDelta($slot + 0.5, $hours->place(Instant::fromEpoch($hours->begins($slot)->epoch() + 900)), 1e-9);
@@ -119,7 +119,7 @@ final class WorkHoursTest extends TestCase
     public function test_what_a_card_will_lack(array $cards, array $expect): void
     {
         $stores = new Shortages(['seal' => 2], ['seal' => [[3, Day::parse('2026-05-09')]]], ['gauge' => [Day::parse('2026-05-08'), null], 'wrench' => [null]], self::roster());
-        $found = $stores->of(array_map(static fn(array $c): CardNeeds => new CardNeeds($c[0], Day::parse($c[1]), $c[2], $c[3], $c[4]), $cards), '60F');
+        $found = $stores->of(array_map(static fn(array $c): CardNeeds => new CardNeeds($c[0], Day::parse($c[1]), $c[2], $c[3], $c[4]), $cards), 'SKV');
         self::assertSame($expect, array_map(static fn(Shortage $s): array => [$s->card, $s->code, $s->what, $s->day === null ? null : (string) $s->day, $s->lacking], $found));
     }
 }

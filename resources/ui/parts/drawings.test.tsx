@@ -149,7 +149,7 @@ describe('a phased fleet against its line', () => {
     const fleet = (rows: ReturnType<typeof craft>[]) => ({
         fleet: 'coast',
         name: 'Coast',
-        type: 'R4',
+        type: 'TRK',
         interval: 120,
         sentence: '',
         spread: 0,

@@ -131,7 +131,7 @@ describe('the safing register', () => {
     const outline = { length: 10, half: 5, height: 3, side: [], top: [], front: [] };
     const data = {
         mark: 'QA-VFC',
-        type: '60F',
+        type: 'SKV',
         sentence: 'said',
         asOf: 'now',
         people: [{ personId: 2, name: 'Oda, Gear', since: '14:20', me: true }],
@@ -158,7 +158,7 @@ describe('the safing register', () => {
     });
 
     it('lists the aircraft, with what is open and who is there', () => {
-        const aircraft = [{ mark: 'QA-VFC', type: '60F', devices: 2, openLines: 1, people: 3, said: 'Pin' }];
+        const aircraft = [{ mark: 'QA-VFC', type: 'SKV', devices: 2, openLines: 1, people: 3, said: 'Pin' }];
         const { words } = drawn(<Registers />, ['registers'], { sentence: 's', aircraft });
         expect(words).toContain('2 fitted, 1 open 3 at work on it');
     });
@@ -179,7 +179,7 @@ const slot = (id: string, more: Partial<Schemas['SlotView']> = {}): Schemas['Slo
     conflict: null,
     candidates: [
         { person: 1, why: null },
-        { person: 2, why: 'has no rating on the 60F' },
+        { person: 2, why: 'has no rating on the SKV' },
     ],
     ...more,
 });
@@ -210,7 +210,7 @@ describe('a shift', () => {
             slot('a', { person: 1 }),
             slot('b'),
             slot('c', { role: 'duplicate', skill: null, candidates: [{ person: 2, why: 'is a trainee' }] }),
-            slot('d', { person: 1, conflict: 'has let lapse the 60F rating' }),
+            slot('d', { person: 1, conflict: 'has let lapse the SKV rating' }),
         ],
         people,
         bases: ['Skarnholm'],
@@ -223,7 +223,7 @@ describe('a shift', () => {
         expect(words).toContain('Oda Fenn T1');
         expect(words).toContain('open; 1 could take it');
         expect(words).toContain('nobody can Ivo Sand : is a trainee');
-        expect(words).toContain('has let lapse the 60F rating');
+        expect(words).toContain('has let lapse the SKV rating');
         expect(words).toContain('4 of 8 h');
         expect(words).toContain('9 h given');
         expect(words).toContain('Ivo Sand (trainee)');
@@ -263,8 +263,8 @@ describe('a manual', () => {
         ...more,
     });
     const room = (may: string[]): Schemas['ManualRoom'] => ({
-        code: 'BM-R4',
-        type: 'R4',
+        code: 'BM-TRK',
+        type: 'TRK',
         title: 'Manual',
         revision: 7,
         sentence: 'One must be re-read.',
@@ -298,7 +298,7 @@ describe('a manual', () => {
         questions: [
             {
                 id: 1,
-                manual: 'BM-R4',
+                manual: 'BM-TRK',
                 section: '76-22',
                 by: 'Ivo',
                 at: 'today',
@@ -316,9 +316,9 @@ describe('a manual', () => {
     it('shows what went on one side and what came on the other, and nothing twice', () => {
         const { html, words } = drawn(
             <Manual />,
-            ['library', 'manual', 'BM-R4'],
+            ['library', 'manual', 'BM-TRK'],
             room(['reread', 'ask']),
-            '/library/manuals/BM-R4',
+            '/library/manuals/BM-TRK',
             '/library/manuals/:code',
         );
         expect(html).toMatch(/<del[^>]*> one<\/del>/);
@@ -335,9 +335,9 @@ describe('a manual', () => {
     it('lets whoever may not answer for it look, and ask nothing of them', () => {
         const { html, words } = drawn(
             <Manual />,
-            ['library', 'manual', 'BM-R4'],
+            ['library', 'manual', 'BM-TRK'],
             room([]),
-            '/library/manuals/BM-R4',
+            '/library/manuals/BM-TRK',
             '/library/manuals/:code',
         );
         expect(words).not.toContain('I read it again');
@@ -447,7 +447,7 @@ describe('people', () => {
         shifts: ['early', 'late'],
         supervisors: [],
         skills: ['engine'],
-        types: ['T9'],
+        types: ['OLN'],
     };
     const hit = { cardId: 9, number: '004-01', mark: 'QC-TAD', title: '12-month check', on: '2026-06-09', role: 'perform', nobody: false };
     const lapse = (days: number | null, more: Partial<Schemas['LapseView']> = {}): Schemas['LapseView'] => ({

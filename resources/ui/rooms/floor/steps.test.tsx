@@ -37,7 +37,7 @@ const card = (one: Step, more: Partial<Card> = {}): Card =>
         id: 7,
         number: '001-07',
         mark: 'QA-VFC',
-        type: '60F',
+        type: 'SKV',
         effectivity: 'K1',
         state: 'in_work',
         version: 3,

@@ -6,7 +6,7 @@ const item = (part: Partial<Item> = {}): Item => ({
     title: 'Phase check',
     rule: 'first',
     rebase: 'planned',
-    card: '60F-05-21',
+    card: 'SKV-05-21',
     chapter: '05',
     phase: true,
     limits: [{ unit: 'fh', interval: 300, tolerance: { pct: 5, cap: 15 } }],

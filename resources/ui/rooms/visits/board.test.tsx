@@ -29,7 +29,7 @@ const card = (over: Partial<Schemas['BoardCard']>): Schemas['BoardCard'] => ({
 const board = (cards: Schemas['BoardCard'][], over: Partial<Schemas['BoardView']> = {}): Schemas['BoardView'] => ({
     id: 1,
     mark: 'QA-VFA',
-    type: '60F',
+    type: 'SKV',
     title: 'Block check',
     bay: 'bay 1',
     state: 'in_work',
