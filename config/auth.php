@@ -1,7 +1,7 @@
 <?php
 
 declare(strict_types=1);
-use App\Crew\Person;
+use App\Crew\Model\Person;
 
 return [
     'defaults' => ['guard' => 'web', 'passwords' => 'people'],

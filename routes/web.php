@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Fleet\CalendarController;
+use App\Fleet\Http\CalendarController;
 use Illuminate\Support\Facades\Route;
 
 // A calendar program has no session: the address itself is the key, and can be revoked.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Floor\KeepPhoto;
+use App\Floor\Do\KeepPhoto;
 use App\Shared\Words;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;

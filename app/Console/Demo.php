@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Crew\Person;
+use App\Crew\Model\Person;
 use Database\Demo\World;
 use Illuminate\Console\Command;
 

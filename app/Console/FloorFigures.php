@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Crew\Person;
-use App\Floor\Card;
-use App\Floor\Step;
-use App\Stores\ReadStores;
-use App\Stores\ToolRecall;
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Floor\Model\Step;
+use App\Stores\Model\ToolRecall;
+use App\Stores\Show\ShowStores;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
@@ -43,7 +43,7 @@ final readonly class FloorFigures
             yield self::figure('opening a card of 60 steps at the server, median of 15', $this->median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15), 150.0);
             yield self::figure('the verdict on a reading at the server, median of 25', $this->median(fn() => $this->ask('POST', "/api/cards/{$card}/steps/3/preview", ['entry' => '26', 'tool' => 'TW-108']), 25), 50.0);
             $recall = $this->readings($card);
-            $read = app(ReadStores::class);
+            $read = app(ShowStores::class);
             $found = 0;
             yield self::figure('a recall among 200,000 readings, median of 9', $this->median(function () use ($read, $recall, &$found): void {
                 $found = $read->recall($recall)->readings;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Crew\Person;
-use App\Fleet\Aircraft;
-use App\Fleet\DueSheets;
-use App\Fleet\FlyingLog;
+use App\Crew\Model\Person;
+use App\Fleet\Do\FlyingLog;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Show\DueSheets;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Fleet;
 
+use App\Fleet\Model\Component;
+
 /** What a bottle's trend is called where due items stand. */
 final class BottleWords
 {

@@ -24,8 +24,8 @@ final class JorvelProvider extends ServiceProvider
     public function boot(): void
     {
         Eloquent::preventLazyLoading(config('app.env') !== 'production');
-        // A model's policy stands beside it in its room: App\Visits\Visit has App\Visits\VisitPolicy.
-        Gate::guessPolicyNamesUsing(static fn(string $model): string => $model.'Policy');
+        // A model's policy stands in the same room: App\Visits\Model\Visit has App\Visits\Http\VisitPolicy.
+        Gate::guessPolicyNamesUsing(static fn(string $model): string => str_replace('\\Model\\', '\\Http\\', $model).'Policy');
         RateLimiter::for('sign-in', static fn(Request $r): array => [
             Limit::perMinute(8)->by('login:'.mb_strtolower((string) $r->input('login')).'|'.$r->ip()),
             Limit::perMinute(60)->by('ip:'.$r->ip()),

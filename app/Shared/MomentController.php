@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Shared;
 
-use App\Floor\Card;
-use App\Floor\Finding;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
 use App\Shared\View\Moment;
-use App\Visits\Visit;
+use App\Visits\Model\Visit;
 use DateTimeImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;

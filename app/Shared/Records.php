@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shared;
 
-use App\Crew\Person;
+use App\Crew\Model\Person;
 use Illuminate\Support\Facades\DB;
 
 /**

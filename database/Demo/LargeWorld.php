@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Crew\Person;
-use App\Crew\Role;
-use App\Fleet\Aircraft;
-use App\Fleet\AircraftType;
-use App\Fleet\Base;
-use App\Fleet\Component;
-use App\Fleet\Fleet;
-use App\Library\CardTemplate;
-use App\Library\Manual;
-use App\Library\ProgrammeItem;
+use App\Crew\Model\Person;
+use App\Crew\Model\Role;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\AircraftType;
+use App\Fleet\Model\Base;
+use App\Fleet\Model\Component;
+use App\Fleet\Model\Fleet;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\Manual;
+use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
 use App\Shared\Records;
 use Illuminate\Support\Facades\DB;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Crew\Person;
-use App\Crew\Role;
-use App\Floor\Assignment;
-use App\Floor\Card;
-use App\Floor\Finding;
-use App\Floor\SafingDevice;
-use App\Floor\Step;
+use App\Crew\Model\Person;
+use App\Crew\Model\Role;
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
 use App\Shared\Clock;
-use App\Visits\MakeFixCard;
-use App\Visits\PlanVisit;
-use App\Visits\Visit;
+use App\Visits\Do\MakeFixCard;
+use App\Visits\Do\PlanVisit;
+use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Crew\Qualification;
-use App\Floor\Card;
-use App\Floor\Reading;
-use App\Floor\Step;
-use App\Library\ProgrammeItem;
+use App\Crew\Model\Qualification;
+use App\Floor\Model\Card;
+use App\Floor\Model\Reading;
+use App\Floor\Model\Step;
+use App\Library\Model\ProgrammeItem;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;

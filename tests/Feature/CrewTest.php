@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Crew\Qualification;
-use App\Crew\RotaDay;
-use App\Crew\ShiftCrew;
-use App\Floor\Assignment;
-use App\Floor\Card;
+use App\Crew\Model\Qualification;
+use App\Crew\Model\RotaDay;
+use App\Crew\Model\ShiftCrew;
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 

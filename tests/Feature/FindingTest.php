@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Floor\Card;
-use App\Floor\Finding;
-use App\Floor\KeepPhoto;
-use App\Floor\Photo;
+use App\Floor\Do\KeepPhoto;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\Photo;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;

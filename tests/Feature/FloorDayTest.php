@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Floor\Assignment;
-use App\Floor\Card;
-use App\Floor\Presence;
-use App\Floor\SafingDevice;
-use App\Floor\Step;
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
+use App\Floor\Model\Presence;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
 use App\Shared\Clock;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Floor\Card;
-use App\Floor\Finding;
-use App\Floor\SafingDevice;
-use App\Floor\Step;
-use App\Library\CardTemplate;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
+use App\Library\Model\CardTemplate;
 use App\Shared\Records;
-use App\Stores\ToolLoan;
-use App\Stores\ToolRecall;
+use App\Stores\Model\ToolLoan;
+use App\Stores\Model\ToolRecall;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Deferrals\Deferral;
-use App\Fleet\Aircraft;
-use App\Fleet\Component;
-use App\Fleet\ComponentTenure;
-use App\Fleet\FlyingEntry;
-use App\Fleet\ItemStatus;
-use App\Fleet\Sector;
-use App\Library\ProgrammeItem;
+use App\Deferrals\Model\Deferral;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\Component;
+use App\Fleet\Model\ComponentTenure;
+use App\Fleet\Model\FlyingEntry;
+use App\Fleet\Model\ItemStatus;
+use App\Fleet\Model\Sector;
+use App\Library\Model\ProgrammeItem;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 

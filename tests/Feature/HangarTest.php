@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Crew\Qualification;
-use App\Crew\Rosters;
-use App\Fleet\Aircraft;
-use App\Floor\Card;
-use App\Floor\Finding;
-use App\Floor\SafingDevice;
-use App\Floor\Step;
-use App\Library\CardTemplate;
-use App\Library\ProgrammeItem;
+use App\Crew\Do\Rosters;
+use App\Crew\Model\Qualification;
+use App\Fleet\Model\Aircraft;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
-use App\Stores\Part;
-use App\Stores\Tool;
-use App\Visits\BaySlot;
-use App\Visits\CreateVisit;
-use App\Visits\HangarHours;
-use App\Visits\MakeFixCard;
-use App\Visits\PlanVisit;
-use App\Visits\ReadShortages;
-use App\Visits\Visit;
-use App\Visits\VisitPlan;
+use App\Stores\Model\Part;
+use App\Stores\Model\Tool;
+use App\Visits\Do\CreateVisit;
+use App\Visits\Do\HangarHours;
+use App\Visits\Do\MakeFixCard;
+use App\Visits\Do\PlanVisit;
+use App\Visits\Model\BaySlot;
+use App\Visits\Model\Visit;
+use App\Visits\Model\VisitPlan;
+use App\Visits\Show\ShowShortages;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -187,7 +187,7 @@ final class HangarTest extends WorldCase
         $short = static function (Visit $visit): array {
             $visit->load(['aircraft.type', 'cards.parts.part']);
 
-            return array_merge(...array_values(app(ReadShortages::class)->of($visit, $visit->cards)) ?: [[]]);
+            return array_merge(...array_values(app(ShowShortages::class)->of($visit, $visit->cards)) ?: [[]]);
         };
         $late = Visit::findOrFail(3);
         self::assertSame([], $short($late), 'enough for one');

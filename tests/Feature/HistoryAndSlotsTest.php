@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Crew\ShiftSlot;
-use App\Crew\ShiftSlots;
-use App\Fleet\Aircraft;
-use App\Fleet\FlyingEntry;
-use App\Floor\Card;
-use App\Floor\Finding;
-use App\Floor\PastEvent;
-use App\Floor\SystemHistory;
-use App\Visits\Visit;
+use App\Crew\Do\ShiftSlot;
+use App\Crew\Do\ShiftSlots;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\FlyingEntry;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Show\PastEvent;
+use App\Floor\Show\SystemHistory;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 use PHPUnit\Framework\Attributes\DataProvider;

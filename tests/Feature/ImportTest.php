@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Fleet\Aircraft;
-use App\Library\ProgrammeItem;
+use App\Fleet\Model\Aircraft;
+use App\Library\Model\ProgrammeItem;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Crew\Person;
-use App\Crew\Qualification;
-use App\Floor\Assignment;
-use App\Floor\Card;
+use App\Crew\Model\Person;
+use App\Crew\Model\Qualification;
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
 use App\Shared\Clock;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Instant;

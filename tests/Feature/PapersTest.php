@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Release\Certificate;
-use App\Visits\Visit;
+use App\Release\Model\Certificate;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\Artisan;
 
 /** What is printed and what the commands write. */

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Fleet\Aircraft;
-use App\Fleet\ComponentTenure;
-use App\Fleet\FlyingEntry;
-use App\Fleet\ItemStatus;
-use App\Library\ProgrammeItem;
-use App\Visits\Visit;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\ComponentTenure;
+use App\Fleet\Model\FlyingEntry;
+use App\Fleet\Model\ItemStatus;
+use App\Library\Model\ProgrammeItem;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 

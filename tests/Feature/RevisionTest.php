@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Fleet\Aircraft;
-use App\Floor\Card;
-use App\Floor\Step;
-use App\Library\CardTemplate;
-use App\Library\Reread;
+use App\Fleet\Model\Aircraft;
+use App\Floor\Model\Card;
+use App\Floor\Model\Step;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\Reread;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Floor\Card;
-use App\Release\Certificate;
+use App\Floor\Model\Card;
+use App\Release\Model\Certificate;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Artisan;
 use Symfony\Component\HttpFoundation\Cookie;

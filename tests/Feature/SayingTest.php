@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Fleet\Component;
-use App\Fleet\PressureReading;
-use App\Fleet\ReadReach;
-use App\Fleet\View\StopView;
+use App\Fleet\Model\Component;
+use App\Fleet\Model\PressureReading;
+use App\Fleet\Show\ShowReach;
+use App\Fleet\Show\View\StopView;
 use App\Shared\Calendar;
 use App\Shared\Csv;
 use Eris\Generators;
@@ -36,7 +36,7 @@ final class SayingTest extends WorldCase
     #[DataProvider('stops')]
     public function test_the_sentence_a_controller_came_for(string $kind, string $title, string $left, string $date, int $days, string $counted, string $said): void
     {
-        self::assertSame($said, app(ReadReach::class)->sentence('QA-VFC', $counted, new StopView($kind, $title, $left, $date, $days, null)));
+        self::assertSame($said, app(ShowReach::class)->sentence('QA-VFC', $counted, new StopView($kind, $title, $left, $date, $days, null)));
     }
 
     /** @return iterable<string, array{list<array{string, float}>, float|null, string, string}> readings at 21 °C, what use takes, state, what is said */

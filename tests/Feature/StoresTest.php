@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Floor\Card;
-use App\Stores\Goods;
-use App\Stores\Part;
-use App\Stores\PartBatch;
-use App\Stores\Recheck;
-use App\Stores\ToolLoan;
-use App\Stores\ToolRecall;
-use App\Visits\Visit;
+use App\Floor\Model\Card;
+use App\Stores\Do\Goods;
+use App\Stores\Model\Part;
+use App\Stores\Model\PartBatch;
+use App\Stores\Model\Recheck;
+use App\Stores\Model\ToolLoan;
+use App\Stores\Model\ToolRecall;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 

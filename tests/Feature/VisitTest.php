@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Crew\Qualification;
-use App\Fleet\Aircraft;
-use App\Floor\Card;
-use App\Floor\Step;
-use App\Library\ProgrammeItem;
-use App\Visits\Visit;
+use App\Crew\Model\Qualification;
+use App\Fleet\Model\Aircraft;
+use App\Floor\Model\Card;
+use App\Floor\Model\Step;
+use App\Library\Model\ProgrammeItem;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 
 /** Making visits, and putting people on their cards. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Library\ProgrammeItem;
+use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
 use App\Shared\Words;
 use Jorvel\Core\Release\Blocker;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Floor\Card;
+use App\Floor\Model\Card;
 use App\Shared\Records;
-use App\Visits\PlanRun;
+use App\Visits\Model\PlanRun;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Crew\Person;
+use App\Crew\Model\Person;
 use Database\Demo\World;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shared\Http;
 
-use App\Crew\Person;
+use App\Crew\Model\Person;
 use Closure;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;

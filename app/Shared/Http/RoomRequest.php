@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Shared\Http;
 
-use App\Crew\Person;
-use App\Floor\Card;
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Do;
+
+use App\Floor\Model\Card;
+use Jorvel\Core\Crew\AssignSlot;
+use Jorvel\Core\Crew\Role;
+use Jorvel\Core\Shared\Instant;
+
+/** A place to be filled on a shift: a role on a card that is planned in it, or the certificate of a visit that ends in it. */
+final readonly class ShiftSlot
+{
+    public function __construct(public AssignSlot $slot, public ?Card $card, public string $mark, public string $title, public Instant $from, public Instant $until) {}
+
+    /** Whether nobody can work both: they fall into the same time. An inspection and a certificate come at an end, and are short. */
+    public function meets(self $other): bool
+    {
+        return $this->slot->role === Role::Perform && $other->slot->role === Role::Perform && $this->from->isBefore($other->until) && $other->from->isBefore($this->until);
+    }
+}

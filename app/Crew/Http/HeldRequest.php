@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Http;
+
+use App\Crew\Model\Person;
+use App\Shared\Http\RoomRequest;
+
+/** Something held that is entered, renewed or withdrawn. */
+final class HeldRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->person()->can('keep', Person::class);
+    }
+
+    /** @return array<string, string> */
+    public function rules(): array
+    {
+        return [
+            'version' => 'required|integer',
+            'do' => 'required|in:grant,withdraw',
+            'kind' => 'required|in:skill,rating,authority',
+            'value' => 'required|string|max:60',
+            'until' => 'nullable|date_format:Y-m-d',
+            'paper' => 'required|string|max:200',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['paper.required' => 'Say what it rests on: the paper, or why it is withdrawn.'];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Http;
+
+use App\Crew\Model\Person;
+use App\Crew\Model\Role;
+
+/** Shifts, leave, crews, and what is kept about people are the controller's. */
+final class PersonPolicy
+{
+    public function roster(Person $person): bool
+    {
+        return $person->holds(Role::Controller);
+    }
+
+    /** Who is entered, as what, and what they hold. */
+    public function keep(Person $person): bool
+    {
+        return $person->holds(Role::Controller);
+    }
+}

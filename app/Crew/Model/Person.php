@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Model;
+
+use App\Shared\Refused;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User;
+use Illuminate\Support\Facades\Hash;
+use Jorvel\Core\Crew\Qualified;
+use Jorvel\Core\Crew\Rostered;
+use Jorvel\Core\Shared\Day;
+use Laravel\Sanctum\HasApiTokens;
+
+/**
+ * Someone who signs in: a technician, an inspector, a controller.
+ *
+ * @property int $id
+ * @property string $login
+ * @property string $name
+ * @property string $stamp
+ * @property Role $role
+ * @property string $base
+ * @property string $shift
+ * @property string $pin
+ * @property string $password
+ * @property bool $trainee works only under a supervisor
+ * @property int|null $supervisor_id
+ * @property list<int> $weekdays ISO, on which the shift is worked
+ * @property int $version
+ * @property string|null $leaves the last day on which they are with the organisation
+ * @property bool $own_pin false while it is the one that somebody else gave them
+ * @property bool $own_password likewise
+ * @property-read Collection<int, Qualification> $qualifications
+ * @property-read Collection<int, RotaDay> $rotaDays days that differ from the usual week
+ */
+final class Person extends User
+{
+    use HasApiTokens;
+
+    public $timestamps = false;
+
+    protected $table = 'people';
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'pin', 'remember_token'];
+
+    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array', 'trainee' => 'boolean', 'own_pin' => 'boolean', 'own_password' => 'boolean'];
+
+    /** @return HasMany<Qualification, $this> */
+    public function qualifications(): HasMany
+    {
+        return $this->hasMany(Qualification::class);
+    }
+
+    /** @return HasMany<RotaDay, $this> */
+    public function rotaDays(): HasMany
+    {
+        return $this->hasMany(RotaDay::class)->orderBy('date');
+    }
+
+    /** The shift they work on a day; null when they are not there. Load `rotaDays` first. */
+    public function shiftOn(Day $day): ?string
+    {
+        return $this->rostered(new Qualified([]))->shiftOn($day);
+    }
+
+    /**
+     * As the roster sees them; load `rotaDays` first.
+     *
+     * @param list<string> $skills
+     */
+    public function rostered(Qualified $holds, array $skills = []): Rostered
+    {
+        return new Rostered($this->shift, $this->weekdays, $skills, $holds, $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all(), $this->leaves === null ? null : Day::parse($this->leaves));
+    }
+
+    /** Whether they have left before a day. */
+    public function goneOn(Day $day): bool
+    {
+        return $this->leaves !== null && Day::parse($this->leaves)->number < $day->number;
+    }
+
+    /** @return Builder<self> who is still with the organisation on a day */
+    public static function thereOn(Day $day): Builder
+    {
+        return self::query()->where(static fn(Builder $q): Builder => $q->whereNull('leaves')->orWhere('leaves', '>=', (string) $day));
+    }
+
+    public function holds(Role ...$roles): bool
+    {
+        return in_array($this->role, $roles, true);
+    }
+
+    /**
+     * A signature: the person's own stamp and PIN, entered again.
+     *
+     * @throws Refused when either is wrong; nothing is signed
+     */
+    public function requireSignature(string $stamp, string $pin): void
+    {
+        if (! hash_equals($this->stamp, trim($stamp)) || ! Hash::check($pin, $this->pin)) {
+            throw Refused::because('Stamp or PIN is wrong. Nothing was signed; enter both again.');
+        }
+        if (! $this->own_pin) {
+            throw Refused::because('This PIN was given to you by somebody else. Choose one that only you know, under your name above; nothing was signed.');
+        }
+    }
+
+    /** @throws Refused for whoever saw an older one */
+    public function requireVersion(int $seen): void
+    {
+        if ($this->version !== $seen) {
+            throw Refused::stale("Somebody else changed what is kept about {$this->name} while you had it open. What you entered is still in its fields; read what stands now, then send it again.", $this->version);
+        }
+    }
+
+    /** What they hold, as the rules judge it; load `qualifications` first. */
+    public function qualified(): Qualified
+    {
+        $held = [];
+        foreach ($this->qualifications as $q) {
+            $held["{$q->kind}:{$q->value}"] = $q->valid_until === null ? null : Day::parse($q->valid_until);
+        }
+
+        return new Qualified($held);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Model;
+
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * The crew of one shift of a base, as the controller kept it.
+ *
+ * @property int $id
+ * @property string $base
+ * @property string $date
+ * @property string $shift
+ * @property int $version counts every change, for optimistic locking
+ * @property-read Collection<int, ShiftPlace> $places
+ */
+final class ShiftCrew extends Model
+{
+    /** @return HasMany<ShiftPlace, $this> */
+    public function places(): HasMany
+    {
+        return $this->hasMany(ShiftPlace::class, 'crew_id');
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Show;
+
+use App\Crew\Model\Person;
+use App\Crew\Show\View\AwayView;
+use App\Crew\Show\View\CrewView;
+use App\Crew\Show\View\LapseView;
+use App\Crew\Show\View\PersonView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use Jorvel\Core\Shared\Day;
+
+/** Who is there, what they hold, and which planned cards a lapse hits. */
+final readonly class ShowCrew
+{
+    public function __construct(private Clock $clock, private Lapses $lapses, private LastOnes $last, private PersonChoices $choices) {}
+
+    public function all(Person $me): CrewView
+    {
+        $today = $this->clock->today();
+        $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])->orderBy('shift')->orderBy('name')->get();
+        $names = $people->pluck('name', 'id');
+        $assigned = $this->lapses->assigned();
+        $last = $this->last->hits($people->toBase());
+        $lapses = [];
+        $views = [];
+        foreach ($people as $p) {
+            $on = $assigned->get($p->id) ?? collect();
+            $lapses = [...$lapses, ...$this->lapses->of($p, $on, $last)];
+            $views[] = $this->view($p, $p->supervisor_id === null ? null : $names[$p->supervisor_id] ?? null, $on->count());
+        }
+        $left = $assigned->keys()->diff($people->pluck('id'));
+        foreach ($left->isEmpty() ? [] : Person::with('qualifications')->whereIn('id', $left)->get() as $gone) {
+            $lapses = [...$lapses, ...$this->lapses->of($gone, $assigned[$gone->id], $last)];
+        }
+        usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1, $a->name] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1, $b->name]);
+        $hitting = array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== []);
+        $first = $lapses[0] ?? null;
+        $sentence = match (true) {
+            $first === null => 'Nothing lapses within '.config('jorvel.lapse_days').' days.',
+            $hitting !== [] => "{$first->name} {$first->said}: ".Lapses::told($first->hits).'.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
+            default => Words::count(count($lapses), 'qualification has lapsed or lapses', 'qualifications have lapsed or lapse').' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
+        };
+
+        return new CrewView($sentence, $lapses, $views, $this->choices->all(), array_values(array_filter(['roster', 'keep'], static fn(string $what): bool => $me->can($what, Person::class))));
+    }
+
+    /** One of them; load `qualifications` and `rotaDays` first. */
+    public function view(Person $p, ?string $supervisor, int $cards): PersonView
+    {
+        $shift = $p->shiftOn($this->clock->today());
+
+        return new PersonView($p->id, $p->name, $p->stamp, $p->role->value, $p->base, $p->shift, $shift === null ? 'not there today' : ($shift === $p->shift ? '' : "today {$shift}"), $p->trainee, $supervisor, $this->away($p), array_values($p->qualifications->map($this->lapses->held(...))->all()), $cards);
+    }
+
+    /** @return list<AwayView> from today on, days on end together */
+    private function away(Person $p): array
+    {
+        $spans = [];
+        foreach ($p->rotaDays->where('date', '>=', (string) $this->clock->today())->sortBy('date') as $d) {
+            $last = count($spans) - 1;
+            if ($last >= 0 && $spans[$last][2] === $d->shift && $spans[$last][3] === $d->why && Day::parse($spans[$last][1])->plusDays(1)->number === Day::parse($d->date)->number) {
+                $spans[$last][1] = $d->date;
+            } else {
+                $spans[] = [$d->date, $d->date, $d->shift, $d->why];
+            }
+        }
+
+        return array_map(static fn(array $s): AwayView => new AwayView($s[0], $s[1], $s[2], $s[3]), $spans);
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Show;
+
+use App\Crew\Do\RestRules;
+use App\Crew\Model\Person;
+use App\Crew\Model\Qualification;
+use App\Crew\Show\View\EntryView;
+use App\Crew\Show\View\HeldView;
+use App\Crew\Show\View\LapseView;
+use App\Crew\Show\View\PersonRoom;
+use App\Shared\Clock;
+use App\Shared\Words;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+
+/** Somebody with all that is kept about them. */
+final readonly class ShowPerson
+{
+    private const REST_DAYS = 28;
+
+    private const FIELDS = ['name' => 'name', 'stamp' => 'stamp', 'role' => 'role', 'base' => 'base', 'shift' => 'shift', 'weekdays' => 'days of the week', 'trainee' => 'trainee', 'supervisor_id' => 'supervisor', 'leaves' => 'leaves'];
+
+    public function __construct(private Clock $clock, private ShowCrew $crew, private Lapses $lapses, private LastOnes $last, private RestRules $rest, private PersonChoices $choices) {}
+
+    public function one(int $id, Person $me): PersonRoom
+    {
+        $all = Person::with('qualifications')->orderBy('id')->get()->keyBy('id');
+        $p = ($all[$id] ?? throw (new ModelNotFoundException)->setModel(Person::class, $id))->load('rotaDays');
+        $on = $this->lapses->assigned([$p->id])->get($p->id) ?? collect();
+        $names = $all->pluck('name', 'id')->all();
+        $lapses = $this->lapses->of($p, $on, $this->last->hits($all->toBase()));
+        usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1]);
+        $view = $this->crew->view($p, $names[$p->supervisor_id] ?? null, $on->count());
+
+        return new PersonRoom(
+            $view,
+            $this->sentence($p, $lapses),
+            $p->login,
+            $p->version,
+            $p->weekdays,
+            $p->supervisor_id,
+            $p->leaves,
+            $p->own_pin,
+            array_values($p->qualifications->map(fn(Qualification $q): HeldView => new HeldView($this->lapses->held($q), $this->lapses->asking($p, $q, $on)))->all()),
+            // What hits nothing is seen on what they hold.
+            array_values(array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== [])),
+            $this->rest->broken($p, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)),
+            $this->entries($p, $names),
+            $this->choices->all(),
+            $me->can('keep', Person::class) ? ['roster', 'keep', ...($me->id === $p->id ? [] : ['held'])] : [],
+        );
+    }
+
+    /** @param list<LapseView> $lapses */
+    private function sentence(Person $p, array $lapses): string
+    {
+        $first = $lapses[0] ?? null;
+        $ends = $p->qualifications->pluck('valid_until')->filter()->sort()->values();
+        $does = $p->qualifications->where('kind', 'authority')->sortBy(static fn(Qualification $q): int => (int) array_search($q->value, PersonChoices::AUTHORITIES, true))->map(static fn(Qualification $q): string => ['perform' => 'works cards', 'duplicate' => 'inspects', 'certify' => 'certifies'][$q->value] ?? $q->value)->implode(', ');
+
+        return match (true) {
+            $p->goneOn($this->clock->today()) => "{$p->name} left on {$this->clock->words(Day::parse((string) $p->leaves))}; what they signed stands.",
+            $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".Lapses::told($first->hits).'.',
+            $first !== null => "{$p->name} {$first->said}; no planned card is hit.",
+            $does === '' => "{$p->name} holds no authority: works no card, inspects and certifies nothing.",
+            default => "{$p->name} {$does}".($p->trainee ? ' under supervision' : '').($ends->isEmpty() ? '; nothing lapses.' : ", and holds all of it until {$this->clock->words(Day::parse((string) $ends[0]))}."),
+        };
+    }
+
+    /**
+     * @param array<array-key, string> $names by id
+     *
+     * @return list<EntryView> the latest first
+     */
+    private function entries(Person $p, array $names): array
+    {
+        return array_values(DB::table('records')->where('subject', "person:{$p->id}")->where('what', 'like', 'person.%')->whereNot('what', 'person.signed_in')->orderByDesc('id')->limit(100)->get()
+            ->map(fn(object $r): EntryView => new EntryView($this->clock->moment(Instant::parse($r->at)), $r->who, $this->said($r->what, json_decode($r->data, true), $names)))->all());
+    }
+
+    /**
+     * @param array<string, mixed> $d
+     * @param array<array-key, string> $names
+     */
+    private function said(string $what, array $d, array $names): string
+    {
+        $until = static fn(?string $day): string => $day === null ? 'without an end' : "until {$day}";
+
+        return match ($what) {
+            'person.entered' => "entered as {$d['role']} {$d['stamp']} at {$d['base']}, {$d['shift']} shift",
+            'person.changed' => implode('; ', array_map(static fn(string $k, mixed $to): string => self::FIELDS[$k].' '.self::value($k, $d['from'][$k], $names).' → '.self::value($k, $to, $names), array_keys($d['to']), $d['to'])),
+            'person.granted' => Words::held($d['kind'], $d['value']).' '.$until($d['until']).", by {$d['paper']}",
+            'person.renewed' => Words::held($d['kind'], $d['value']).' renewed '.$until($d['until']).", was {$until($d['was'])}; by {$d['paper']}",
+            'person.withdrawn' => Words::held($d['kind'], $d['value'])." withdrawn: {$d['why']}",
+            'person.days_set' => ($d['shift'] === null ? $d['why'] : "{$d['shift']} shift, {$d['why']}").", {$d['from']} to {$d['until']}",
+            'person.days_cleared' => "the usual week again, {$d['from']} to {$d['until']}",
+            'person.secrets_given' => 'a new password and PIN given, until they choose their own',
+            'person.secrets_chosen' => 'chose '.implode(' and ', array_keys(array_filter(['a password' => $d['password'], 'a PIN' => $d['pin']]))),
+            default => $what,
+        };
+    }
+
+    /** @param array<array-key, string> $names */
+    private static function value(string $field, mixed $value, array $names): string
+    {
+        return match (true) {
+            $value === null => 'none',
+            $field === 'supervisor_id' => $names[$value] ?? 'none',
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_array($value) => implode(' ', array_map(static fn(int $d): string => ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'][$d], $value)),
+            default => (string) $value,
+        };
+    }
+}

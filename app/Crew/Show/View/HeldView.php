@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Show\View;
+
+use OpenApi\Attributes as OA;
+
+/** Something somebody holds, and the cards that ask for it. */
+#[OA\Schema]
+final readonly class HeldView
+{
+    public function __construct(
+        #[OA\Property] public QualificationView $held,
+        /** @var list<HitView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: HitView::class))] public array $asked,
+    ) {}
+}

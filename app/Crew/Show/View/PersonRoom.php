@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew\Show\View;
+
+use OpenApi\Attributes as OA;
+
+/** Somebody with all that is kept about them. */
+#[OA\Schema]
+final readonly class PersonRoom
+{
+    public function __construct(
+        #[OA\Property] public PersonView $person,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public string $login,
+        #[OA\Property] public int $version,
+        /** @var list<int> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))] public array $weekdays,
+        #[OA\Property] public ?int $supervisorId,
+        #[OA\Property] public ?string $leaves,
+        #[OA\Property] public bool $ownPin,
+        /** @var list<HeldView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: HeldView::class))] public array $held,
+        /** @var list<LapseView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LapseView::class))] public array $lapses,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $rest,
+        /** @var list<EntryView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: EntryView::class))] public array $entries,
+        #[OA\Property] public ChoicesView $choices,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
+    ) {}
+}

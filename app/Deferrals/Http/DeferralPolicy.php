@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Deferrals\Http;
+
+use App\Crew\Model\Person;
+use App\Crew\Model\Role;
+
+/** The controller decides what is carried; a certifier may too. */
+final class DeferralPolicy
+{
+    public function defer(Person $person): bool
+    {
+        return $person->holds(Role::Controller, Role::Certifier);
+    }
+}

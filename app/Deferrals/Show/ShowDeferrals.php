@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Deferrals\Show;
+
+use App\Deferrals\Model\Deferral;
+use App\Deferrals\Model\ListedItem;
+use App\Deferrals\Show\View\DeferralsView;
+use App\Deferrals\Show\View\DeferralView;
+use App\Deferrals\Show\View\OpenFinding;
+use App\Deferrals\Show\View\OptionView;
+use App\Floor\Model\Finding;
+use App\Shared\Clock;
+use App\Shared\Words;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Deferrals\ClockResult;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+
+/** What the room Deferrals shows: what is carried, by what runs out first, and the findings that wait for a decision. */
+final readonly class ShowDeferrals
+{
+    public function __construct(private Clock $clock, private DeferralClock $deferrals) {}
+
+    public function all(): DeferralsView
+    {
+        $carried = Deferral::with(['aircraft', 'finding', 'listedItem'])->where('state', 'open')->get()
+            ->map($this->deferral(...))
+            ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
+        $listed = ListedItem::orderBy('code')->get()->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
+        $open = Finding::with(['aircraft', 'card', 'raiser', 'fixCard'])->where('state', 'open')->orderBy('id')->get();
+        $waiting = $open->whereNull('fixCard')->count();
+        $findings = $open->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)->values()->map(fn(Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));
+        $first = $carried->first();
+        $sentence = match (true) {
+            $first !== null => "{$first->mark} first: {$first->title} ".lcfirst($first->said).'.',
+            $waiting > 0 => 'Nothing is carried yet.',
+            default => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
+        };
+        if ($waiting > 0) {
+            $sentence .= $waiting === 1 ? ' One finding waits for a decision.' : " {$waiting} findings wait for a decision.";
+        }
+
+        // What has its card and may not be deferred is decided.
+        return new DeferralsView($sentence, $carried->all(), array_values($findings->filter(static fn(OpenFinding $f): bool => $f->fixCard === null || $f->options !== [])->all()));
+    }
+
+    public function deferral(Deferral $d): DeferralView
+    {
+        $clock = $this->deferrals->read($d, $d->aircraft);
+        $today = $this->clock->today();
+
+        return new DeferralView(
+            $d->id,
+            $d->aircraft->mark,
+            $d->finding->number,
+            $d->finding->place,
+            $d->finding->extent,
+            $d->listedItem->code,
+            $d->listedItem->title,
+            $d->category,
+            $this->clock->local(Instant::parse($d->discovered_at)),
+            $clock->expiresAt === null ? null : $this->clock->local($clock->expiresAt),
+            $clock->forecastLast === null ? null : (string) $clock->forecastLast,
+            $clock->forecastLast === null ? null : $today->daysUntil($clock->forecastLast),
+            implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c).' left', array_keys($clock->usageLeft), $clock->usageLeft)),
+            (string) $clock->driver,
+            Words::state($clock->status),
+            $this->said($clock),
+            $d->placard,
+            $d->procedure_done ? 'done' : 'open',
+            $d->listedItem->conditions,
+        );
+    }
+
+    /** @param Collection<int, ListedItem> $listed */
+    private function finding(Finding $f, Collection $listed): OpenFinding
+    {
+        return new OpenFinding(
+            $f->id,
+            $f->number,
+            $f->aircraft->mark,
+            $f->card->number,
+            $f->card_id,
+            $f->place,
+            $f->extent,
+            $this->clock->local(Instant::parse($f->raised_at)),
+            $f->raiser->name,
+            $f->fixCard?->number,
+            array_values($listed->map(function (ListedItem $i) use ($f): OptionView {
+                $clock = $this->deferrals->preview($f, $i, $f->aircraft);
+
+                return new OptionView($i->id, $i->code, $i->title, $i->category, $i->conditions, $i->procedure, $i->placard, $this->said($clock), $clock->forecastLast === null ? null : (string) $clock->forecastLast);
+            })->all()),
+        );
+    }
+
+    private function said(ClockResult $clock): string
+    {
+        if ($clock->status === 'expired') {
+            return 'Has run out: the aircraft must not fly with it';
+        }
+        if ($clock->forecastLast === null) {
+            return 'Does not run out within twenty years';
+        }
+        $days = $this->clock->today()->daysUntil($clock->forecastLast);
+        $when = $this->clock->words(Day::fromNumber($clock->forecastLast->number));
+
+        return $clock->driver === 'days'
+            ? "Runs out at the end of {$when}, ".Words::fromNow($days)
+            : "Is forecast to run out after {$when}, ".Words::amount($clock->usageLeft[$clock->driver] ?? 0, (string) $clock->driver).' left';
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Deferrals\Show\View;
+
+use OpenApi\Attributes as OA;
+
+/** The room Deferrals. */
+#[OA\Schema]
+final readonly class DeferralsView
+{
+    public function __construct(
+        #[OA\Property] public string $sentence,
+        /** @var list<DeferralView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DeferralView::class))] public array $deferrals,
+        /** @var list<OpenFinding> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenFinding::class))] public array $findings,
+    ) {}
+}

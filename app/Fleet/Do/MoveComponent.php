@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Do;
+
+use App\Crew\Model\Person;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\Component;
+use App\Fleet\Model\ComponentTenure;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use Illuminate\Support\Facades\DB;
+
+/** Takes a component off, puts it on, or both; its counters and everything done to it go with it. */
+final readonly class MoveComponent
+{
+    public function __construct(private Clock $clock, private Records $records) {}
+
+    /**
+     * @param string|null $mark where to; null into the store
+     *
+     * @throws Refused when the position is taken, or it is there already
+     */
+    public function __invoke(Person $by, int $componentId, ?string $mark, string $position, string $reason): Component
+    {
+        return DB::transaction(function () use ($by, $componentId, $mark, $position, $reason): Component {
+            $component = Component::with('tenure.craft', 'tenure.component')->findOrFail($componentId);
+            $from = $component->tenure;
+            $to = $mark === null ? null : Aircraft::where('mark', $mark)->firstOrFail();
+            if ($from === null && $to === null) {
+                throw Refused::because("{$component->name()} is not fitted to anything.");
+            }
+            if ($to !== null) {
+                $this->requireRoom($component, $from, $to, $position);
+            }
+            $was = $from === null ? $component->place : "{$from->craft->mark} {$from->position}";
+            if ($from !== null) {
+                $this->takeOff($component, $from, $reason);
+            }
+            if ($to !== null) {
+                ComponentTenure::create([
+                    'component_id' => $component->id, 'aircraft_id' => $to->id, 'position' => $position, 'from_date' => (string) $this->clock->today(),
+                    'from_counted' => $to->counters_as_of, 'own' => $component->counters, 'aircraft' => $to->counters,
+                ]);
+            }
+            $component->update(['place' => $to === null ? $position : null]);
+            $this->records->write($by, 'component.moved', "component:{$component->id}", [
+                'component' => "{$component->part_no} {$component->serial}", 'from' => $was, 'to' => $to === null ? $position : "{$to->mark} {$position}", 'reason' => $reason, 'counters' => $component->counters,
+            ]);
+
+            return $component->refresh();
+        });
+    }
+
+    private function requireRoom(Component $component, ?ComponentTenure $from, Aircraft $to, string $position): void
+    {
+        $there = ComponentTenure::with('component')->where('aircraft_id', $to->id)->whereNull('to_date')->where('position', $position)->first();
+        if ($there !== null) {
+            throw Refused::because($there->component_id === $component->id
+                ? "{$component->name()} is already on {$to->mark}, {$position}."
+                : "{$to->mark} has {$there->component->name()} at {$position}. Take that off first; nothing was moved.");
+        }
+        foreach ($component->accrues as $own => [$of]) {
+            if (! isset($to->counters[$of])) {
+                throw Refused::because("{$component->name()} counts {$own} by the aircraft's {$of}, and {$to->mark} has no such counter. Nothing was moved.");
+            }
+        }
+    }
+
+    private function takeOff(Component $component, ComponentTenure $tenure, string $reason): void
+    {
+        $aircraft = $tenure->craft->counters;
+        $own = $tenure->tenure()->counters(array_map(floatval(...), $aircraft));
+        $tenure->update(['to_date' => (string) $this->clock->today(), 'to_counted' => $tenure->craft->counters_as_of, 'own_end' => $own, 'aircraft_end' => $aircraft, 'reason' => $reason]);
+        $component->update(['counters' => $own]);
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Do;
+
+use App\Crew\Model\Person;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\Base;
+use App\Fleet\Show\DueBook;
+use App\Fleet\Show\DueRow;
+use App\Fleet\Show\ShowReach;
+use App\Fleet\Show\View\WhatIfItem;
+use App\Fleet\Show\View\WhatIfRow;
+use App\Fleet\Show\View\WhatIfView;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Shared\Words;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
+
+/**
+ * Supposes a change (use, a visit's dates, a base) and shows the dates before and after; saves it only when told, and only
+ * if nothing has changed since it was looked at.
+ *
+ * @phpstan-type Change array{kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null, start?: string, end?: string, base?: string}
+ */
+final readonly class WhatIf
+{
+    public function __construct(private DueBook $book, private ShowReach $reach, private Records $records) {}
+
+    /**
+     * @param list<Change> $changes
+     *
+     * @throws Refused for a change that cannot be
+     */
+    public function look(array $changes): WhatIfView
+    {
+        [$before, $after] = [$this->read($changes), $this->read($changes)];
+        foreach ($changes as $change) {
+            $this->suppose($after, $change);
+        }
+        $rows = [];
+        foreach ($before as $mark => $was) {
+            $rows[] = $this->compare($was, $after[$mark]);
+        }
+        $moved = array_sum(array_map(static fn(WhatIfRow $r): int => count($r->items), $rows));
+        $trouble = array_sum(array_map(static fn(WhatIfRow $r): int => count(array_filter($r->items, static fn(WhatIfItem $i): bool => $i->trouble !== null)), $rows));
+        $sentence = match (true) {
+            $rows === [] => 'Suppose a change to see what it does.',
+            $moved === 0 => 'This moves no date.',
+            default => "This moves {$moved} ".($moved === 1 ? 'date' : 'dates').' on '.implode(', ', array_map(static fn(WhatIfRow $r): string => $r->mark, $rows)).'; nothing is saved yet.',
+        };
+        if ($trouble > 0) {
+            $sentence .= $trouble === 1 ? ' One item would be overdue: it cannot be saved so.' : " {$trouble} items would be overdue: it cannot be saved so.";
+        }
+
+        return new WhatIfView($sentence, hash('sha256', (string) json_encode([$changes, $rows])), $rows);
+    }
+
+    /**
+     * @param list<Change> $changes
+     *
+     * @throws Refused when something would be overdue, or the world is no longer as it was looked at
+     */
+    public function apply(Person $by, array $changes, string $base): WhatIfView
+    {
+        return DB::transaction(function () use ($by, $changes, $base): WhatIfView {
+            $view = $this->look($changes);
+            if ($view->base !== $base) {
+                throw Refused::stale('Something changed since you looked at this. Look again; nothing was saved.', $view);
+            }
+            foreach ($view->aircraft as $row) {
+                foreach ($row->items as $item) {
+                    if ($item->trouble !== null) {
+                        throw Refused::because("{$row->mark}: {$item->code} {$item->title} {$item->trouble}. Nothing was saved.");
+                    }
+                }
+            }
+            $aircraft = $this->read($changes);
+            foreach ($changes as $change) {
+                $this->suppose($aircraft, $change);
+                $this->records->write($by, "plan.{$change['kind']}", isset($change['id']) ? "visit:{$change['id']}" : "aircraft:{$change['mark']}", $change);
+            }
+            foreach ($aircraft as $one) {
+                $one->visits->each(static fn(Visit $v): bool => $v->save());
+                $one->save();
+            }
+
+            return $view;
+        });
+    }
+
+    /**
+     * @param list<Change> $changes
+     *
+     * @return Collection<string, Aircraft> by mark
+     */
+    private function read(array $changes): Collection
+    {
+        $marks = array_column($changes, 'mark');
+        $visits = array_column($changes, 'id');
+
+        return $this->book->query()->where(static fn($q) => $q->whereIn('mark', $marks)->orWhereIn('id', Visit::whereIn('id', $visits)->select('aircraft_id')))->orderBy('mark')->get()->keyBy('mark');
+    }
+
+    /**
+     * @param Collection<string, Aircraft> $aircraft
+     * @param Change $change
+     */
+    private function suppose(Collection $aircraft, array $change): void
+    {
+        if ($change['kind'] === 'visit') {
+            $this->slip($aircraft, (int) ($change['id'] ?? 0), (string) ($change['start'] ?? ''), (string) ($change['end'] ?? ''));
+
+            return;
+        }
+        $one = $aircraft->get($change['mark'] ?? '') ?? throw Refused::because('There is no aircraft "'.($change['mark'] ?? '').'".');
+        if ($change['kind'] === 'base') {
+            $base = Base::find($change['base'] ?? '') ?? throw Refused::because('There is no base "'.($change['base'] ?? '').'".');
+            $one->base = $base->name;
+            $one->setRelation('home', $base);
+
+            return;
+        }
+        $rates = array_map(floatval(...), $change['rates'] ?? []);
+        foreach ([...array_keys($rates), ...array_keys($change['week'] ?? [])] as $counter) {
+            if (! isset($one->counters[$counter])) {
+                throw Refused::because("{$one->mark} has no counter \"{$counter}\".");
+            }
+        }
+        $one->rates = [...$one->rates, ...$rates];
+        $one->week = $change['week'] ?? null;
+    }
+
+    /** @param Collection<string, Aircraft> $aircraft */
+    private function slip(Collection $aircraft, int $id, string $start, string $end): void
+    {
+        $one = $aircraft->first(static fn(Aircraft $a): bool => $a->visits->contains('id', $id)) ?? throw Refused::because('This visit is not planned any more.');
+        $visit = $one->visits->firstOrFail('id', $id);
+        [$from, $to] = [Day::parse($start), Day::parse($end)];
+        if ($to->number < $from->number) {
+            throw Refused::because("The visit would end on {$end}, before it begins on {$start}.");
+        }
+        if ($visit->state !== Visit::PLANNED && $start !== $visit->start) {
+            throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");
+        }
+        foreach ($one->visits as $other) {
+            if ($other->id !== $id && $start <= $other->end && $other->start <= $end) {
+                throw Refused::because("{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates.");
+            }
+        }
+        $visit->start = $start;
+        $visit->end = $end;
+    }
+
+    private function compare(Aircraft $was, Aircraft $is): WhatIfRow
+    {
+        [$before, $after] = [$this->book->items($was), $this->book->items($is)];
+        $old = $before->keyBy(static fn(DueRow $r): string => $r->key());
+        $items = [];
+        foreach ($after as $row) {
+            $from = $old[$row->key()]->due->forecast ?? null;
+            $to = $row->due->forecast;
+            $trouble = $this->trouble($is, $row);
+            if (($from->number ?? null) !== ($to->number ?? null) || $trouble !== null) {
+                $items[] = new WhatIfItem(
+                    $row->key(),
+                    $row->of->item->code,
+                    $row->title(),
+                    $from === null ? null : (string) $from,
+                    $to === null ? null : (string) $to,
+                    $from === null || $to === null ? null : $from->daysUntil($to),
+                    Words::state($row->due->status->value),
+                    $trouble,
+                );
+            }
+        }
+
+        return new WhatIfRow($was->mark, $this->reach->row($was, $before->first()), $this->reach->row($is, $after->first()), $items);
+    }
+
+    /** Why the item would be overdue in a visit as it would be; null when it would not. */
+    private function trouble(Aircraft $aircraft, DueRow $row): ?string
+    {
+        foreach ($aircraft->visits as $visit) {
+            $takes = $visit->cards->contains(static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $row->key());
+            if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy(Day::parse($visit->start))) {
+                return "must be done by {$row->due->latest}; the visit would begin on {$visit->start}";
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Http;
+
+use App\Fleet\Model\CalendarLink;
+use App\Fleet\Model\Fleet;
+use App\Fleet\Show\CalendarFeed;
+use App\Fleet\Show\View\CalendarLinkView;
+use App\Shared\Clock;
+use App\Shared\Http\ViewRequest;
+use App\Shared\Records;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Jorvel\Core\Shared\Instant;
+use OpenApi\Attributes as OA;
+
+/** Calendar links: made, revoked, and read by whoever holds the address. */
+final readonly class CalendarController
+{
+    public function __construct(private Clock $clock, private Records $records) {}
+
+    #[OA\Get(path: '/api/calendar-links', operationId: 'calendarLinks', responses: [new OA\Response(response: 200, description: 'One\'s own links', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CalendarLinkView::class)))])]
+    public function index(ViewRequest $request): JsonResponse
+    {
+        return new JsonResponse(array_values(CalendarLink::where('person_id', $request->person()->id)->orderByDesc('id')->get()->map(fn(CalendarLink $l): CalendarLinkView => $this->view($l))->all()));
+    }
+
+    #[OA\Post(path: '/api/calendar-links', operationId: 'makeCalendarLink', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string')])), responses: [new OA\Response(response: 201, description: 'The link with its address, shown this once', content: new OA\JsonContent(ref: CalendarLinkView::class))])]
+    public function store(CalendarLinkRequest $request): JsonResponse
+    {
+        [$link, $token] = CalendarLink::make($request->person(), $request->string('name')->value(), $this->clock, $this->records);
+
+        return new JsonResponse($this->view($link, url("/calendar/{$token}.ics")), 201);
+    }
+
+    #[OA\Post(path: '/api/calendar-links/{id}/revoke', operationId: 'revokeCalendarLink', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'Revoked', content: new OA\JsonContent(ref: CalendarLinkView::class))])]
+    public function revoke(int $id, ViewRequest $request): JsonResponse
+    {
+        Gate::authorize('keep', Fleet::class);
+        $link = CalendarLink::where('person_id', $request->person()->id)->findOrFail($id);
+        $link->revoke($request->person(), $this->clock, $this->records);
+
+        return new JsonResponse($this->view($link));
+    }
+
+    /** The calendar itself, for whoever holds the address; a wrong or revoked one is simply not there. */
+    public function read(string $token, CalendarFeed $feed): Response
+    {
+        $link = CalendarLink::standing($token) ?? abort(404);
+        $link->update(['read_at' => (string) $this->clock->now()]);
+
+        return new Response($feed->text(), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store']);
+    }
+
+    private function view(CalendarLink $link, ?string $address = null): CalendarLinkView
+    {
+        $local = fn(?string $at): ?string => $at === null ? null : $this->clock->local(Instant::parse($at));
+
+        return new CalendarLinkView($link->id, $link->name, (string) $local($link->made_at), $local($link->read_at), $local($link->revoked_at), $address);
+    }
+}

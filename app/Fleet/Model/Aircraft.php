@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Model;
+
+use App\Deferrals\Model\Deferral;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Shared\Model;
+use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $mark
+ * @property int $type_id
+ * @property int $fleet_id
+ * @property string $base
+ * @property string $effectivity code by which parts and manual say what fits this tail
+ * @property string $entry_date
+ * @property array<string, float> $entry_counters
+ * @property array<string, float> $counters as at the end of `counters_as_of`
+ * @property string $counters_as_of
+ * @property array<string, float> $rates mean use per calendar day, where there is no week's pattern
+ * @property array<string, list<float>>|null $week by counter, Monday to Sunday
+ * @property list<string> $conditions harsh conditions of its own role, beside those of its base
+ * @property-read AircraftType $type
+ * @property-read Fleet $fleet
+ * @property-read Base|null $home
+ * @property-read Collection<int, ComponentTenure> $tenures what is fitted now
+ * @property-read Collection<int, Sector> $sectors
+ * @property-read Collection<int, Visit> $visits
+ * @property-read Collection<int, Deferral> $deferrals
+ * @property-read Collection<int, FlyingEntry> $flying those that stand
+ * @property-read Collection<int, Finding> $findings
+ * @property-read Collection<int, SafingDevice> $safing those still fitted
+ */
+final class Aircraft extends Model
+{
+    protected $table = 'aircraft';
+
+    protected $casts = ['entry_counters' => 'array', 'counters' => 'array', 'rates' => 'array', 'week' => 'array', 'conditions' => 'array'];
+
+    /** @return BelongsTo<AircraftType, $this> */
+    public function type(): BelongsTo
+    {
+        return $this->belongsTo(AircraftType::class);
+    }
+
+    /** @return BelongsTo<Fleet, $this> */
+    public function fleet(): BelongsTo
+    {
+        return $this->belongsTo(Fleet::class);
+    }
+
+    /** @return BelongsTo<Base, $this> */
+    public function home(): BelongsTo
+    {
+        return $this->belongsTo(Base::class, 'base', 'name');
+    }
+
+    /** @return HasMany<ComponentTenure, $this> */
+    public function tenures(): HasMany
+    {
+        return $this->hasMany(ComponentTenure::class)->whereNull('to_date')->orderBy('position');
+    }
+
+    /** @return HasMany<Sector, $this> */
+    public function sectors(): HasMany
+    {
+        return $this->hasMany(Sector::class)->orderBy('date')->orderBy('number');
+    }
+
+    /** @return HasMany<Visit, $this> */
+    public function visits(): HasMany
+    {
+        return $this->hasMany(Visit::class)->orderBy('start');
+    }
+
+    /** @return HasMany<Deferral, $this> */
+    public function deferrals(): HasMany
+    {
+        $carried = $this->hasMany(Deferral::class);
+        $carried->where('state', 'open');
+
+        return $carried;
+    }
+
+    /** @return HasMany<FlyingEntry, $this> */
+    public function flying(): HasMany
+    {
+        $standing = $this->hasMany(FlyingEntry::class);
+        $standing->where('current', true);
+
+        return $standing->orderByDesc('date');
+    }
+
+    /** @return HasMany<SafingDevice, $this> */
+    public function safing(): HasMany
+    {
+        return $this->hasMany(SafingDevice::class)->whereNull('removed_at');
+    }
+
+    /** @return HasMany<Finding, $this> */
+    public function findings(): HasMany
+    {
+        return $this->hasMany(Finding::class);
+    }
+
+    /** @return list<string> every harsh condition it meets, by its base or its role */
+    public function harshConditions(): array
+    {
+        return array_values(array_unique([...$this->home->conditions ?? [], ...$this->conditions ?? []]));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Model;
+
+use App\Crew\Model\Person;
+use App\Shared\Clock;
+use App\Shared\Model;
+use App\Shared\Records;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * An address under which somebody's calendar program reads visits, due dates and deferral expiries, until it is revoked.
+ * Only a hash of its token is kept.
+ *
+ * @property int $id
+ * @property int $person_id
+ * @property string $name
+ * @property string $token SHA-256 of it
+ * @property string $made_at
+ * @property string|null $read_at
+ * @property string|null $revoked_at
+ */
+final class CalendarLink extends Model
+{
+    /** @return array{self, string} the link, and its token, which nobody can read again */
+    public static function make(Person $by, string $name, Clock $clock, Records $records): array
+    {
+        return DB::transaction(static function () use ($by, $name, $clock, $records): array {
+            $token = bin2hex(random_bytes(20));
+            $link = self::create(['person_id' => $by->id, 'name' => $name, 'token' => hash('sha256', $token), 'made_at' => (string) $clock->now()]);
+            $records->write($by, 'calendar.made', "calendar:{$link->id}", ['name' => $name]);
+
+            return [$link, $token];
+        });
+    }
+
+    /** The link of a token, if it stands. */
+    public static function standing(string $token): ?self
+    {
+        return self::where('token', hash('sha256', $token))->whereNull('revoked_at')->first();
+    }
+
+    public function revoke(Person $by, Clock $clock, Records $records): void
+    {
+        DB::transaction(function () use ($by, $clock, $records): void {
+            if ($this->refresh()->revoked_at === null) {
+                $this->update(['revoked_at' => (string) $clock->now()]);
+                $records->write($by, 'calendar.revoked', "calendar:{$this->id}", ['name' => $this->name]);
+            }
+        });
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Show;
+
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\DueSheet;
+use App\Shared\Clock;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\DueStatus;
+
+/**
+ * Today's due sheets of the whole fleet: those that stand are read, those that are missing worked out and kept.
+ *
+ * A sheet is worked out and written in one transaction, which holds the write lock from its first moment; so nothing can
+ * change between reading what it rests on and keeping it.
+ */
+final readonly class DueSheets
+{
+    private const TOGETHER = 250;
+
+    public function __construct(private DueBook $book, private ShowReach $reach, private Clock $clock) {}
+
+    /**
+     * @param string $columns `head`, `rows`, or both
+     *
+     * @return Collection<int, DueSheet> by aircraft id
+     */
+    public function all(string ...$columns): Collection
+    {
+        do {
+            $today = (string) $this->clock->today();
+            foreach ($this->missing($today)->chunk(self::TOGETHER) as $ids) {
+                $this->workOut($ids->all(), $today);
+            }
+            $sheets = DueSheet::where('day', $today)->get(['aircraft_id', ...$columns])->keyBy('aircraft_id');
+            // Somebody may have changed something between working out and reading; no aircraft goes missing for that.
+        } while ($sheets->count() < DB::table('aircraft')->count());
+
+        return $sheets;
+    }
+
+    /** @return Collection<int, int> aircraft whose sheet of the day does not stand */
+    private function missing(string $today): Collection
+    {
+        return DB::table('aircraft')->leftJoin('due_sheets', static fn($j) => $j->on('due_sheets.aircraft_id', '=', 'aircraft.id')->where('due_sheets.day', $today))
+            ->whereNull('due_sheets.aircraft_id')->orderBy('aircraft.id')->pluck('aircraft.id');
+    }
+
+    /** @param array<int, int> $ids */
+    private function workOut(array $ids, string $today): void
+    {
+        DB::transaction(function () use ($ids, $today): void {
+            $aircraft = $this->book->query()->whereIn('aircraft.id', $ids)->get();
+            // Tens of thousands of small values without a cycle among them: the collector would only look at them again and again.
+            gc_disable();
+            try {
+                $this->book->read($aircraft);
+                $sheets = [];
+                foreach ($aircraft as $one) {
+                    $sheets[] = ['aircraft_id' => $one->id, 'day' => $today, ...$this->sheet($one)];
+                }
+            } finally {
+                gc_enable();
+            }
+            foreach (array_chunk($sheets, 50) as $some) {
+                DB::table('due_sheets')->upsert($some, 'aircraft_id');
+            }
+        });
+    }
+
+    /** @return array{head: string, rows: string} */
+    private function sheet(Aircraft $aircraft): array
+    {
+        $rows = $order = [];
+        $first = null;
+        $earliest = PHP_INT_MAX;
+        foreach ($this->book->each($aircraft) as $row) {
+            $due = $row->due;
+            $forecast = $due->forecast?->number;
+            if ($first === null || ($forecast ?? PHP_INT_MAX) < $earliest) {
+                [$first, $earliest] = [$row, $forecast ?? PHP_INT_MAX];
+            }
+            $order[] = $forecast ?? PHP_INT_MAX;
+            $rows[] = [$row->of->id, $row->on?->component_id, $forecast, $due->latest?->number, $due->status->value, $due->driver?->unit, $due->driver?->remaining];
+        }
+        foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
+            $order[] = $last->number;
+            $rows[] = [null, $tenure->component_id, $last->number, $last->number, DueStatus::onDay($this->clock->today(), $last, (int) config('jorvel.warn_days'))->value, null, null];
+        }
+        asort($order);
+
+        return [
+            'head' => json_encode($this->reach->row($aircraft, $first), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'rows' => json_encode(array_map(static fn(int $i): array => $rows[$i], array_keys($order)), JSON_THROW_ON_ERROR),
+        ];
+    }
+}

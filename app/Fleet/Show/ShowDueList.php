@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Show;
+
+use App\Fleet\BottleWords;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\Component;
+use App\Fleet\Show\View\DueLine;
+use App\Fleet\Show\View\DueListView;
+use App\Library\Model\ProgrammeItem;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
+
+/** The due list: every item of every aircraft that falls due within so many days, the earliest first. */
+final readonly class ShowDueList
+{
+    public function __construct(private DueSheets $sheets, private Clock $clock) {}
+
+    /** @param string|null $mark of one aircraft alone */
+    public function within(int $days, ?string $mark = null): DueListView
+    {
+        $today = $this->clock->today();
+        $last = $today->number + $days;
+        $found = [];
+        // Names once for each item and aircraft: a long list of a large fleet asks for them thousands of times.
+        $aircraft = Aircraft::with('fleet')->when($mark !== null, static fn($q) => $q->where('mark', $mark))->get()->mapWithKeys(static fn(Aircraft $a): array => [$a->id => [$a->mark, $a->fleet->name, $a->base]])->all();
+        foreach ($this->sheets->all('rows')->intersectByKeys($aircraft) as $id => $sheet) {
+            foreach (json_decode($sheet->rows, true, 8, JSON_THROW_ON_ERROR) as $row) {
+                if ($row[2] === null || $row[2] > $last) {
+                    // Rows stand in order of their dates.
+                    break;
+                }
+                $found[] = [$id, ...$row];
+            }
+        }
+        usort($found, static fn(array $a, array $b): int => $a[3] <=> $b[3] ?: $aircraft[$a[0]][0] <=> $aircraft[$b[0]][0]);
+        $items = ProgrammeItem::with('template')->whereIn('id', array_unique(array_filter(array_column($found, 1))))->get()->mapWithKeys(static fn(ProgrammeItem $i): array => [$i->id => [$i->code, $i->title, $i->chapter, $i->workHours()]])->all();
+        $positions = DB::table('tenures')->whereNull('to_date')->pluck('position', 'component_id')->all();
+        $bottles = Component::whereIn('id', array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2))->get()->keyBy('id');
+        $visits = $this->visits();
+        $rows = [];
+        foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $status, $unit, $left]) {
+            [$code, $title, $chapter, $hours] = $itemId === null ? [BottleWords::CODE, BottleWords::title($bottles[$componentId]), BottleWords::CHAPTER, 0.0] : $items[$itemId];
+            $key = $itemId === null ? "bottle:{$componentId}" : DueRow::keyOf($itemId, $componentId);
+            $visit = $visits["{$id}/{$key}"] ?? null;
+            $calendar = $unit === null || $unit === 'days' || $unit === 'months';
+            $rows[] = new DueLine(
+                $aircraft[$id][0],
+                $aircraft[$id][1],
+                $aircraft[$id][2],
+                $key,
+                $code,
+                $componentId === null || $itemId === null ? $title : "{$title}, {$positions[$componentId]}",
+                $chapter,
+                $visit === null ? Words::state($status) : 'waiting',
+                (string) Day::fromNumber($forecast),
+                $forecast - $today->number,
+                $latest === null ? null : (string) Day::fromNumber($latest),
+                $unit ?? 'trend',
+                $calendar ? Words::amount($forecast - $today->number, 'days') : Words::amount($left, $unit),
+                $hours,
+                $visit,
+            );
+        }
+        $free = array_filter($rows, static fn(DueLine $r): bool => $r->visit === null);
+        $hours = Words::number(array_sum(array_map(static fn(DueLine $r): float => $r->hours, $free)));
+        $next = array_values($free)[0] ?? null;
+        $sentence = $next === null
+            ? "Nothing falls due within {$days} days that is not in a visit."
+            : count($free).' items fall due within '.$days." days and are in no visit yet, {$hours} h of work; first {$next->code} {$next->title} on {$next->mark}, ".Words::fromNow($next->days).'.';
+
+        return new DueListView($sentence, $days, (string) $today, $rows);
+    }
+
+    /** @return array<string, string> the visit that takes it, by aircraft and due row's key */
+    private function visits(): array
+    {
+        $out = [];
+        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('visits.state', '!=', Visit::RELEASED)->get(['cards.aircraft_id', 'item_id', 'component_id', 'visits.title', 'visits.start']) as $card) {
+            $out["{$card->aircraft_id}/".DueRow::keyOf($card->item_id, $card->component_id)] = "{$card->title}, {$card->start}";
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Show;
+
+use App\Fleet\BottleWords;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\ComponentTenure;
+use App\Fleet\Model\DueSheet;
+use App\Fleet\Model\Fleet;
+use App\Fleet\Model\Sector;
+use App\Fleet\Show\View\AircraftView;
+use App\Fleet\Show\View\ComponentView;
+use App\Fleet\Show\View\Counter;
+use App\Fleet\Show\View\DueView;
+use App\Fleet\Show\View\FleetView;
+use App\Fleet\Show\View\LimitView;
+use App\Fleet\Show\View\PlanView;
+use App\Fleet\Show\View\ReachRow;
+use App\Fleet\Show\View\SectorView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\DueStatus;
+use Jorvel\Core\Fleet\LimitDue;
+use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Shared\Day;
+
+/** What the room Fleet shows: the whole fleet by who stops first, or one aircraft with every item. */
+final readonly class ShowFleet
+{
+    public function __construct(private DueBook $book, private DueSheets $sheets, private ShowReach $reach, private Clock $clock) {}
+
+    public function fleet(): FleetView
+    {
+        $rows = $this->sheets->all('head')
+            ->map(static fn(DueSheet $s): ReachRow => ReachRow::read($s->head))
+            ->sortBy(static fn(ReachRow $r): array => [$r->state === 'waiting' ? 1 : 0, $r->stop->days ?? PHP_INT_MAX, $r->mark])
+            ->values();
+        $flying = $rows->filter(static fn(ReachRow $r): bool => $r->state !== 'waiting');
+        $first = $flying->first();
+        $states = $flying->countBy('state');
+        $stopped = $states->get('stop', 0);
+        $sentence = match (true) {
+            $rows->isEmpty() => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
+            $first?->stop === null => 'Nothing stops any aircraft within twenty years.',
+            default => $this->reach->sentence($first->mark, (string) Aircraft::where('mark', $first->mark)->value('counters_as_of'), $first->stop),
+        };
+        $note = sprintf(
+            '%s %s plan, %d to watch, %d clear. %d in a visit.',
+            $stopped === 1 ? 'One aircraft' : "{$stopped} aircraft",
+            $stopped === 1 ? 'needs a' : 'need a',
+            $states->get('watch', 0),
+            $states->get('clear', 0),
+            $rows->count() - $flying->count(),
+        );
+
+        return new FleetView($sentence, $first?->mark, $note, (string) $this->clock->today(), $rows->all());
+    }
+
+    public function aircraft(string $mark): AircraftView
+    {
+        $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
+        $items = $this->book->items($aircraft);
+        $row = $this->reach->row($aircraft, $items->first());
+        $planned = [];
+        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->get(['item_id', 'component_id', 'visits.title']) as $card) {
+            $planned[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
+        }
+        $aircraft->loadCount('safing');
+        $mean = $this->meanFlown($aircraft);
+        $counters = [];
+        foreach ($aircraft->counters as $name => $value) {
+            $counters[] = new Counter($name, Words::counter($name), (float) $value, (float) ($aircraft->rates[$name] ?? 0), $mean[$name] ?? null);
+        }
+
+        return new AircraftView(
+            $aircraft->mark,
+            $aircraft->type->code,
+            $aircraft->type->name,
+            $aircraft->type->arrangement,
+            $aircraft->fleet->name,
+            $aircraft->base,
+            $aircraft->harshConditions(),
+            $row->state,
+            $row->stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->reach->sentence($aircraft->mark, $aircraft->counters_as_of, $row->stop),
+            (string) $this->clock->today(),
+            $aircraft->counters_as_of,
+            $row,
+            $counters,
+            $this->items($aircraft, $items, $planned),
+            array_values($aircraft->tenures->map(fn(ComponentTenure $t): ComponentView => $this->component($aircraft, $t))->all()),
+            new PlanView(
+                (object) array_map(floatval(...), $aircraft->rates),
+                $aircraft->week === null ? null : (object) $aircraft->week,
+                array_values($aircraft->sectors->filter(static fn(Sector $s): bool => $s->date > $aircraft->counters_as_of)->map(self::sector(...))->all()),
+            ),
+            $aircraft->visits->pluck('id')->all(),
+            (int) $aircraft->getAttribute('safing_count'),
+        );
+    }
+
+    /**
+     * Mean use per calendar day over the last ninety days that are counted, by counter.
+     *
+     * @return array<string, float>
+     */
+    private function meanFlown(Aircraft $aircraft): array
+    {
+        $from = (string) Day::parse($aircraft->counters_as_of)->plusDays(-90);
+        $sums = [];
+        foreach ($aircraft->flying()->where('date', '>', $from)->get(['flown']) as $entry) {
+            foreach ($entry->flown as $counter => $amount) {
+                $sums[$counter] = ($sums[$counter] ?? 0.0) + $amount;
+            }
+        }
+
+        return array_map(static fn(float $sum): float => round($sum / 90, 2), $sums);
+    }
+
+    private static function sector(Sector $s): SectorView
+    {
+        return new SectorView($s->id, $s->date, $s->number, $s->from_place, $s->to_place, self::amounts($s->use));
+    }
+
+    /** @param array<string, float> $use */
+    public static function amounts(array $use): string
+    {
+        return implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c), array_keys($use), array_map(floatval(...), $use)));
+    }
+
+    private function component(Aircraft $aircraft, ComponentTenure $t): ComponentView
+    {
+        return new ComponentView(
+            $t->component->id,
+            $t->component->kind,
+            $t->component->title,
+            $t->component->part_no,
+            $t->component->serial,
+            $t->position,
+            $t->from_date,
+            self::amounts($t->tenure()->counters(array_map(floatval(...), $aircraft->counters))),
+            $t->component->gauge !== null,
+        );
+    }
+
+    /**
+     * @param Collection<int, DueRow> $items
+     * @param array<string, string> $planned the visit that takes each, by key
+     *
+     * @return list<DueView> with the bottles that fall, the earliest first
+     */
+    private function items(Aircraft $aircraft, Collection $items, array $planned): array
+    {
+        $views = $items->map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null))->all();
+        foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
+            $views[] = $this->bottle($tenure, $last);
+        }
+        usort($views, static fn(DueView $a, DueView $b): int => ($a->days ?? PHP_INT_MAX) <=> ($b->days ?? PHP_INT_MAX));
+
+        return $views;
+    }
+
+    private function bottle(ComponentTenure $tenure, Day $last): DueView
+    {
+        $days = $this->clock->today()->daysUntil($last);
+        $status = DueStatus::onDay($this->clock->today(), $last, (int) config('jorvel.warn_days'))->value;
+        $trend = $tenure->component->trend();
+        $unit = $tenure->component->gauge['unit'] ?? '';
+
+        return new DueView("bottle:{$tenure->component_id}", BottleWords::CODE, BottleWords::title($tenure->component), BottleWords::CHAPTER, Words::state($status), $status, (string) $last, $days, Words::amount($days, 'days'), 'trend of its readings, '.Words::number($trend->slope ?? 0, 2)." {$unit} a day", 'starts anew when it is changed or filled', null, 0.0, '', $tenure->component->name(), [], null, []);
+    }
+
+    private function item(DueRow $row, ?string $visit): DueView
+    {
+        $item = $row->of->item;
+        $due = $row->due;
+
+        return new DueView(
+            $row->key(),
+            $item->code,
+            $row->title(),
+            $item->chapter,
+            $visit !== null ? 'waiting' : Words::state($due->status->value),
+            $due->status->value,
+            $due->forecast === null ? null : (string) $due->forecast,
+            $due->forecast === null ? null : $this->clock->today()->daysUntil($due->forecast),
+            $this->reach->remaining($due->driver),
+            $item->limitWords().($row->of->harsh === null ? '' : ', × '.Words::number($row->of->factor, 2)." for {$row->of->harsh}"),
+            $item->rebase === Rebase::Planned->value ? 'keeps the plan: late work gains nothing' : 'counts from when it was done',
+            $row->last === null ? null : (string) $row->last->date,
+            $item->workHours(),
+            $item->template->code,
+            $row->on === null ? null : $row->on->component->name(),
+            $item->access,
+            $visit,
+            array_map(fn(LimitDue $l): LimitView => new LimitView(
+                $l->unit,
+                $l->base instanceof Day ? (string) $l->base : Words::amount($l->base, $l->unit),
+                $l->next instanceof Day ? (string) $l->next : Words::amount($l->next, $l->unit),
+                $this->reach->remaining($l),
+                Words::amount($l->tolerance, $l->next instanceof Day ? 'days' : $l->unit),
+                $l->forecast === null ? null : (string) $l->forecast,
+                $l->latest === null ? null : (string) $l->latest,
+                Words::state($l->status->value),
+                $l === $due->driver,
+            ), $due->limits),
+        );
+    }
+}

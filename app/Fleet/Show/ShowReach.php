@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Show;
+
+use App\Deferrals\Model\Deferral;
+use App\Fleet\BottleWords;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\Component;
+use App\Fleet\Show\View\Bracket;
+use App\Fleet\Show\View\Fuse;
+use App\Fleet\Show\View\ReachRow;
+use App\Fleet\Show\View\StopView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Visits\Model\Visit;
+use Jorvel\Core\Fleet\LimitDue;
+use Jorvel\Core\Fleet\Stop;
+use Jorvel\Core\Shared\Day;
+
+/** An aircraft's reach in numbers and words: what stops it, its visits as brackets, its deferrals as fuses. */
+final readonly class ShowReach
+{
+    public function __construct(private DueBook $book, private Clock $clock) {}
+
+    /** @param DueRow|null $first its earliest item */
+    public function row(Aircraft $aircraft, ?DueRow $first): ReachRow
+    {
+        $today = $this->clock->today();
+        $lasts = $this->book->deferrals($aircraft);
+        $reach = $this->book->reach($aircraft, $first, $lasts);
+        $fuses = $aircraft->deferrals->filter(static fn(Deferral $d): bool => $lasts[$d->id] !== null)
+            ->map(static fn(Deferral $d): Fuse => new Fuse($d->id, $d->listedItem->title, $today->daysUntil($lasts[$d->id] ?? $today), (string) $lasts[$d->id]));
+
+        return new ReachRow(
+            $aircraft->mark,
+            $aircraft->type->code,
+            $aircraft->fleet->name,
+            $aircraft->base,
+            $reach->state,
+            $reach->driver === null ? null : $this->stop($reach->driver, $aircraft, $first),
+            array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket($v->id, $v->title, $today->daysUntil(Day::parse($v->start)), $today->daysUntil(Day::parse($v->end))))->all()),
+            array_values($fuses->all()),
+        );
+    }
+
+    /** What is left to a limit; calendar limits from today. */
+    public function remaining(?LimitDue $limit): string
+    {
+        if ($limit === null) {
+            return '';
+        }
+
+        return $limit->next instanceof Day
+            ? Words::amount($this->clock->today()->daysUntil($limit->next), 'days')
+            : Words::amount($limit->remaining, $limit->unit);
+    }
+
+    /**
+     * "QA-VFC stops first: on Thursday 14 May, for its propeller governor check, 41 flight hours from now."
+     *
+     * @param string $countedTo the day to which its counters are counted
+     */
+    public function sentence(string $mark, string $countedTo, StopView $stop): string
+    {
+        $counted = Day::parse($countedTo);
+        $since = $this->clock->today()->number - $counted->number <= 1 ? 'from now' : 'after its last count, of '.$this->clock->words($counted);
+        $when = $this->clock->words(Day::parse($stop->date));
+        $what = match ($stop->kind) {
+            'deferral' => "when its deferral runs out ({$stop->title})",
+            'bottle' => 'when its '.lcfirst($stop->title),
+            default => 'for its '.lcfirst($stop->title),
+        };
+        $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
+
+        return $stop->days < 0
+            ? "{$mark} must not fly: its limit passed on {$when}, {$what}."
+            : "{$mark} stops first: on {$when}, {$what}, {$left}.";
+    }
+
+    private function stop(Stop $driver, Aircraft $aircraft, ?DueRow $first): StopView
+    {
+        [$of, $key] = explode(':', $driver->id, 2);
+        [$kind, $title, $detail, $item] = match ($of) {
+            'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
+            'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
+            default => $this->item($driver->kind, $first),
+        };
+
+        return new StopView($kind, $title, $detail, (string) $driver->last, $this->clock->today()->daysUntil($driver->last), $item);
+    }
+
+    /** @return array{string, string, string, null} */
+    private function deferral(Deferral $deferral): array
+    {
+        return ['deferral', $deferral->listedItem->title, "deferred, category {$deferral->category}", null];
+    }
+
+    /** @return array{string, string, string, null} */
+    private function bottle(Component $bottle): array
+    {
+        $trend = $bottle->trend();
+
+        return ['bottle', BottleWords::title($bottle), Words::number($trend?->latest() ?? 0, 0).' '.($bottle->gauge['unit'] ?? '').' at the last reading', null];
+    }
+
+    /** @return array{string, string, string, string} */
+    private function item(string $kind, ?DueRow $row): array
+    {
+        return [$kind, (string) $row?->title(), $this->remaining($row?->due->driver), (string) $row?->key()];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Do;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Show\SystemHistory;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use Illuminate\Support\Facades\DB;
+
+/** Something is wrong: it becomes a finding, told at once if the same place was found before, and later it is fixed or deferred. */
+final readonly class RaiseFinding
+{
+    public function __construct(private Clock $clock, private Records $records, private SystemHistory $history) {}
+
+    public function raise(Person $by, Card $card, NewFinding $new): Finding
+    {
+        return DB::transaction(function () use ($by, $card, $new): Finding {
+            $chapter = $new->chapter ?? $card->chapter();
+            $before = $this->history->samePlace($card->aircraft, $chapter, $new->place);
+            $finding = Finding::create([
+                'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id,
+                'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $chapter, 'severity' => $new->severity, 'step_no' => $new->step,
+                'place' => $new->place, 'extent' => $new->extent, 'spot' => $new->spot, 'sketch' => $new->sketch, 'repeat_of' => $before?->id,
+                'state' => Finding::OPEN, 'raised_at' => (string) $this->clock->now(),
+            ]);
+            $this->records->write($by, 'finding.raised', "finding:{$finding->id}", [
+                'number' => $finding->number, 'card' => $card->number, 'place' => $new->place, 'extent' => $new->extent, 'severity' => $new->severity, 'repeat_of' => $before?->number,
+            ]);
+
+            return $finding;
+        });
+    }
+
+    /**
+     * Marks a finding on the drawing, or marks it elsewhere; the record keeps where it was marked before.
+     *
+     * @param array{view: string, x: float, y: float} $spot on one view, in metres
+     *
+     * @throws Refused once it is fixed
+     */
+    public function mark(Person $by, Finding $finding, array $spot): void
+    {
+        DB::transaction(function () use ($by, $finding, $spot): void {
+            if ($finding->refresh()->state === Finding::FIXED) {
+                throw Refused::because("Finding {$finding->number} is fixed; its place stays as it was marked.");
+            }
+            $was = $finding->spot;
+            $finding->update(['spot' => $spot]);
+            $this->records->write($by, 'finding.marked', "finding:{$finding->id}", ['number' => $finding->number, 'spot' => $spot, 'was' => $was]);
+        });
+    }
+
+    public function fixed(Person $by, Finding $finding, string $how, string $stamp, string $pin): void
+    {
+        DB::transaction(function () use ($by, $finding, $how, $stamp, $pin): void {
+            if ($finding->refresh()->state !== Finding::OPEN) {
+                throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
+            }
+            $by->requireSignature($stamp, $pin);
+            $finding->update(['state' => Finding::FIXED, 'fixed_how' => $how, 'settled_at' => (string) $this->clock->now()]);
+            $this->records->write($by, 'finding.fixed', "finding:{$finding->id}", ['number' => $finding->number, 'how' => $how, 'stamp' => $by->stamp]);
+        });
+    }
+}

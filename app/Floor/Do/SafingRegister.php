@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Do;
+
+use App\Fleet\Model\Aircraft;
+use App\Floor\Model\Card;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+
+/** What is fitted to an aircraft now, and which step takes each device off again. */
+final class SafingRegister
+{
+    /** @return Collection<int, SafingDevice> still fitted, the oldest first */
+    public function of(Aircraft $aircraft): Collection
+    {
+        return SafingDevice::with(['card.steps', 'fitter', 'carrier'])->where('aircraft_id', $aircraft->id)->whereNull('removed_at')->orderBy('fitted_at')->orderBy('id')->get();
+    }
+
+    /** The device that a step takes off, or the same one fitted again since by another card; null when it is not in the register. */
+    public function removedBy(Step $step): ?SafingDevice
+    {
+        $fitter = isset($step->spec['made']) ? Card::with('steps')->where('visit_id', $step->card->visit_id)->where('makes', $step->spec['made'])->first() : $step->card;
+        $fitted = $fitter?->steps->firstWhere('no', $step->spec['of']);
+        if ($fitted === null) {
+            return null;
+        }
+        $now = SafingDevice::where('aircraft_id', $step->card->aircraft_id)->whereNull('removed_at')->get();
+
+        return $now->firstWhere('fitted_step_id', $fitted->id) ?? $now->first(static fn(SafingDevice $d): bool => self::same($d, $fitted));
+    }
+
+    /**
+     * The steps that are to take devices off, each with its card.
+     *
+     * @param Collection<int, SafingDevice> $devices with `card.steps`
+     *
+     * @return array<int, Step> by device
+     */
+    public function removers(Collection $devices): array
+    {
+        $visits = $devices->pluck('card.visit_id')->unique();
+        $steps = Step::with('card')->where('kind', 'safing_remove')->where('state', Step::OPEN)->whereHas('card', static fn(Builder $q) => $q->whereIn('visit_id', $visits))->get();
+        $makers = Card::with('steps')->whereIn('visit_id', $visits)->whereIn('makes', $steps->map(static fn(Step $s): ?string => $s->spec['made'] ?? null)->filter()->unique())->get();
+        $removers = [];
+        foreach ($devices as $device) {
+            // On the same card first; of several, the one that comes first.
+            $remover = $steps->sortBy(static fn(Step $s): array => [$s->card_id === $device->card_id ? 0 : 1, $s->card_id, $s->no])->first(static function (Step $s) use ($device, $makers): bool {
+                $fitter = isset($s->spec['made']) ? $makers->first(static fn(Card $c): bool => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made']) : ($s->card_id === $device->card_id ? $device->card : null);
+                $fitted = $fitter?->steps->firstWhere('no', $s->spec['of']);
+
+                return $fitted !== null && $s->card->visit_id === $device->card->visit_id && ($fitted->id === $device->fitted_step_id || self::same($device, $fitted));
+            });
+            if ($remover !== null) {
+                $removers[$device->id] = $remover;
+            }
+        }
+
+        return $removers;
+    }
+
+    private static function same(SafingDevice $device, Step $fitted): bool
+    {
+        return $device->kind === $fitted->spec['device'] && $device->place === $fitted->spec['place'];
+    }
+}

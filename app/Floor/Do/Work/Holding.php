@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Do\Work;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Step;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use Jorvel\Core\Shared\Instant;
+
+/** Something held for a time by the server's clock. */
+final readonly class Holding
+{
+    public function __construct(private Clock $clock, private Records $records) {}
+
+    public function start(Person $by, Step $step): void
+    {
+        $step->started_at = (string) $this->clock->now();
+        $step->save();
+        $this->records->write($by, 'step.hold_started', "card:{$step->card_id}", ['step' => $step->no]);
+    }
+
+    /** @throws Refused before the time is over */
+    public function requireOver(Step $step, int $seconds): void
+    {
+        $held = $step->started_at === null ? null : $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch();
+        if ($held === null || $held < $seconds) {
+            throw Refused::because($held === null ? 'Start the hold first.' : "Held for {$held} of {$seconds} seconds. Hold on; the reading counts only after that.");
+        }
+    }
+}

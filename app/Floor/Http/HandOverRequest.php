@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Http;
+
+use App\Shared\Http\RoomRequest;
+
+/** A card handed over, in words. */
+final class HandOverRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->mayOnCard('work', (int) $this->route('id'));
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [
+            'version' => 'required|integer',
+            'said' => 'required|string|max:2000',
+        ];
+    }
+}

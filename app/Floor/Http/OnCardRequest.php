@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Http;
+
+use App\Shared\Http\RoomRequest;
+
+/** Something done on a card by somebody who works it. */
+final class OnCardRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->mayOnCard('work', (int) $this->route('id'));
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [
+        ];
+    }
+}

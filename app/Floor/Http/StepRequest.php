@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Http;
+
+use App\Floor\Do\StepInput;
+use App\Shared\Http\RoomRequest;
+
+/** An answer to one step; the card's policy is asked once the card is known. */
+final class StepRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->mayOnCard('work', (int) $this->route('id'));
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [
+            'version' => 'required|integer',
+            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,reopen',
+            'entry' => 'sometimes|nullable|string|max:40',
+            'entries' => 'sometimes|array',
+            'entries.*' => 'nullable|string|max:40',
+            'tool' => 'sometimes|nullable|string|max:40',
+            'note' => 'sometimes|nullable|string|max:500',
+        ];
+    }
+
+    public function step(): StepInput
+    {
+        return new StepInput(
+            $this->integer('version'),
+            $this->string('do')->value(),
+            $this->string('entry')->value(),
+            array_map(strval(...), $this->array('entries')),
+            $this->string('tool')->value(),
+            trim($this->string('note')->value()),
+        );
+    }
+}

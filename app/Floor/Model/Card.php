@@ -1,0 +1,302 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Model;
+
+use App\Crew\Model\Person;
+use App\Fleet\Model\Aircraft;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\ProgrammeItem;
+use App\Shared\Model;
+use App\Shared\Refused;
+use App\Stores\Model\CardPart;
+use App\Stores\Model\Recheck;
+use App\Stores\Model\ToolLoan;
+use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Floor\StepPlace;
+use Jorvel\Core\Visits\VisitPhase;
+
+/**
+ * A task card of a visit.
+ *
+ * `open` → `in_work` at its first step → `signed` by whoever worked it, where an independent inspection is due → `closed`.
+ *
+ * @property int $id
+ * @property int $visit_id
+ * @property int $aircraft_id
+ * @property int $template_id
+ * @property int|null $item_id
+ * @property int|null $component_id the component that its item is of
+ * @property string $number
+ * @property string $title
+ * @property int $revision of the manual it was written from
+ * @property string $skill
+ * @property float $hours
+ * @property string $zone
+ * @property bool $critical needs an independent inspection
+ * @property string $state
+ * @property int $version counts every change, for optimistic locking
+ * @property int|null $signed_by
+ * @property string|null $signed_at
+ * @property int|null $inspected_by
+ * @property string|null $inspected_at
+ * @property string $phase of the visit, see {@see VisitPhase}
+ * @property string|null $makes `open:P`, `close:P` for a panel P, `raise`, `lower`, `induct`, `safe`, `last`, `fix`; null for an item's card
+ * @property array<string, int>|null $needs people by skill
+ * @property list<array{place: string, who: string}> $positions
+ * @property list<string> $panels that must be open for it
+ * @property array<string, string>|null $states of the aircraft that it needs
+ * @property list<string> $tools kinds
+ * @property list<string> $systems of the aircraft that whoever works it has their hands in
+ * @property list<string> $covers what its independent inspection looks at
+ * @property int|null $finding_id that it fixes
+ * @property string|null $not_before the controller holds it until then
+ * @property bool $first the controller put it before others
+ * @property string|null $planned_start
+ * @property string|null $planned_end
+ * @property string|null $latest_start from which on it moves the exit
+ * @property bool $on_chain on the chain that decides the exit
+ * @property string|null $begun_at
+ * @property string|null $closed_at
+ * @property float|null $spent hours booked
+ * @property-read Finding|null $finding
+ * @property-read Collection<int, Card> $waitsFor
+ * @property-read Collection<int, CardPart> $parts
+ * @property-read Collection<int, Presence> $presences
+ * @property-read Collection<int, Handover> $handovers the last one first
+ * @property-read Collection<int, ToolLoan> $loans out now
+ * @property-read Collection<int, Recheck> $rechecks
+ * @property-read Visit $visit
+ * @property-read Aircraft $aircraft
+ * @property-read CardTemplate $template
+ * @property-read ProgrammeItem|null $item
+ * @property-read Person|null $signer
+ * @property-read Person|null $inspector
+ * @property-read Collection<int, Step> $steps
+ * @property-read Collection<int, Assignment> $assignments
+ * @property-read Collection<int, Finding> $findings
+ * @property-read Collection<int, SafingDevice> $safing
+ * @property-read Collection<int, Reading> $readings
+ */
+final class Card extends Model
+{
+    public const OPEN = 'open';
+
+    public const IN_WORK = 'in_work';
+
+    public const SIGNED = 'signed';
+
+    public const CLOSED = 'closed';
+
+    protected $casts = [
+        'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array', 'states' => 'array', 'tools' => 'array',
+        'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
+    ];
+
+    /** @return BelongsTo<Visit, $this> */
+    public function visit(): BelongsTo
+    {
+        return $this->belongsTo(Visit::class);
+    }
+
+    /** @return BelongsTo<Aircraft, $this> */
+    public function aircraft(): BelongsTo
+    {
+        return $this->belongsTo(Aircraft::class);
+    }
+
+    /** @return BelongsTo<CardTemplate, $this> */
+    public function template(): BelongsTo
+    {
+        return $this->belongsTo(CardTemplate::class);
+    }
+
+    /** @return BelongsTo<ProgrammeItem, $this> */
+    public function item(): BelongsTo
+    {
+        return $this->belongsTo(ProgrammeItem::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function signer(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'signed_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function inspector(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'inspected_by');
+    }
+
+    /** @return HasMany<Step, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(Step::class)->orderBy('no');
+    }
+
+    /** @return HasMany<Assignment, $this> */
+    public function assignments(): HasMany
+    {
+        return $this->hasMany(Assignment::class);
+    }
+
+    /** @return HasMany<Finding, $this> */
+    public function findings(): HasMany
+    {
+        return $this->hasMany(Finding::class);
+    }
+
+    /** @return HasMany<SafingDevice, $this> */
+    public function safing(): HasMany
+    {
+        return $this->hasMany(SafingDevice::class);
+    }
+
+    /** @return HasMany<Reading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(Reading::class)->orderBy('id');
+    }
+
+    /** @return BelongsTo<Finding, $this> */
+    public function finding(): BelongsTo
+    {
+        return $this->belongsTo(Finding::class);
+    }
+
+    /** @return BelongsToMany<Card, $this> */
+    public function waitsFor(): BelongsToMany
+    {
+        return $this->belongsToMany(self::class, 'card_waits', 'card_id', 'after_id');
+    }
+
+    /** @return HasMany<CardPart, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(CardPart::class);
+    }
+
+    /** @return HasMany<Presence, $this> */
+    public function presences(): HasMany
+    {
+        return $this->hasMany(Presence::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Handover, $this> */
+    public function handovers(): HasMany
+    {
+        return $this->hasMany(Handover::class)->orderByDesc('id');
+    }
+
+    /** @return HasMany<ToolLoan, $this> */
+    public function loans(): HasMany
+    {
+        return $this->hasMany(ToolLoan::class)->whereNull('in_at')->orderBy('id');
+    }
+
+    /** @return HasMany<Recheck, $this> where its readings rest on a recalled tool */
+    public function rechecks(): HasMany
+    {
+        return $this->hasMany(Recheck::class);
+    }
+
+    /** @throws Refused for whoever saw an older one; what they sent is still theirs */
+    public function requireVersion(int $seen): void
+    {
+        if ($this->version !== $seen) {
+            throw Refused::stale('Somebody else changed this card while you had it open. It now shows what they did; what you entered is still in its field. Look, then send it again.', $this->version);
+        }
+    }
+
+    /**
+     * The inspections in mid-card that looked at a step, and fall when it is taken back; load `steps` first.
+     *
+     * @return Collection<int, Step>
+     */
+    public function inspectedAfter(Step $step): Collection
+    {
+        return $this->steps->whereIn('no', array_filter($this->inspectionsDone(), static fn(int $no): bool => $no > $step->no))->values();
+    }
+
+    /** @return list<int> numbers of the inspections in mid-card that are done; load `steps` first */
+    public function inspectionsDone(): array
+    {
+        return array_values($this->steps->where('kind', 'inspection')->where('state', Step::DONE)->pluck('no')->all());
+    }
+
+    /** @return list<StepPlace> load `steps` first */
+    public function order(): array
+    {
+        return array_values($this->steps->map(static fn(Step $s): StepPlace => new StepPlace($s->no, $s->state === Step::DONE, $s->kind === 'finding_prompt', $s->spec['group'] ?? null))->all());
+    }
+
+    /** Of the manual, of the system that it works on: its item's, or its finding's, or its template's. Load `item`, `finding` and `template` first. */
+    public function chapter(): string
+    {
+        return $this->item->chapter ?? $this->finding->chapter ?? $this->template->chapter;
+    }
+
+    /** The step that is worked next; null when all are done. Load `steps` first. */
+    public function nextStep(): ?Step
+    {
+        return $this->steps->first(static fn(Step $s): bool => $s->state !== Step::DONE);
+    }
+
+    /** Nothing is left to work on it: closed, or only to be inspected. */
+    public function worked(): bool
+    {
+        return $this->state === self::CLOSED || $this->state === self::SIGNED;
+    }
+
+    /** The first card that must be worked before this one is begun; null once it is begun. Load `waitsFor` first. */
+    public function mustWaitFor(): ?self
+    {
+        return $this->state === self::OPEN ? $this->waitsFor->sortBy('id')->first(static fn(self $c): bool => ! $c->worked()) : null;
+    }
+
+    /** Takes a card that nobody has begun out of its visit; the record of its making stays. */
+    public function withdraw(): void
+    {
+        DB::table('card_waits')->where('card_id', $this->id)->orWhere('after_id', $this->id)->delete();
+        $this->parts()->delete();
+        $this->assignments()->delete();
+        $this->steps()->delete();
+        $this->delete();
+    }
+
+    /** Hours of work left, by the steps that are done; load `steps` first. */
+    public function hoursLeft(): float
+    {
+        $steps = $this->steps->count();
+
+        return $this->worked() ? 0.0 : $this->hours * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', Step::DONE)->count() / ($steps + 1));
+    }
+
+    /** Whether the manual still stands at the revision the card was written from. */
+    public function revisionCurrent(): bool
+    {
+        return $this->revision === $this->template->revisionInForce();
+    }
+
+    /** Whether somebody has had a hand in it, or signed it; load `steps` and `assignments` first. */
+    public function tookPart(int $personId): bool
+    {
+        return $this->signed_by === $personId || in_array($personId, $this->performers(), true);
+    }
+
+    /** @return list<int> ids of everybody who worked one of its steps, and of who stood over a trainee that did; load `steps` and `assignments` first */
+    public function performers(): array
+    {
+        $worked = $this->steps->where('kind', '!=', 'inspection')->pluck('done_by')->filter()->unique();
+        $over = $this->assignments->whereIn('person_id', $worked)->pluck('under_id')->filter();
+
+        return array_values($worked->merge($over)->unique()->map(intval(...))->all());
+    }
+}

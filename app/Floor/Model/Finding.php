@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Model;
+
+use App\Crew\Model\Person;
+use App\Fleet\Model\Aircraft;
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * Something found wrong on an aircraft.
+ *
+ * @property int $id
+ * @property int $aircraft_id
+ * @property int $card_id
+ * @property string $number
+ * @property string $chapter
+ * @property string $place
+ * @property string $extent
+ * @property string $severity `minor`, `major` or `critical`
+ * @property int|null $step_no at which it was found
+ * @property array{view: string, x: float, y: float}|null $spot on one view of the drawing, in metres
+ * @property list<list<array{float, float}>>|null $sketch strokes, 0 to 1 across and down
+ * @property int|null $repeat_of the same place before, not long ago
+ * @property string|null $fixed_how
+ * @property string $state
+ * @property string $raised_at
+ * @property float|null $fix_hours reckoned with
+ * @property string|null $settled_at
+ * @property-read Aircraft $aircraft
+ * @property-read Card $card
+ * @property-read Card|null $fixCard
+ * @property-read Person $raiser
+ * @property-read Collection<int, Photo> $photos
+ * @property-read Finding|null $before found at the same place
+ */
+final class Finding extends Model
+{
+    public const OPEN = 'open';
+
+    public const FIXED = 'fixed';
+
+    protected $casts = ['spot' => 'array', 'sketch' => 'array'];
+
+    /** @return BelongsTo<Finding, $this> */
+    public function before(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'repeat_of');
+    }
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class)->orderBy('id');
+    }
+
+    /** @return BelongsTo<Aircraft, $this> */
+    public function aircraft(): BelongsTo
+    {
+        return $this->belongsTo(Aircraft::class, 'aircraft_id');
+    }
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class, 'card_id');
+    }
+
+    /** @return HasOne<Card, $this> the card that was made to fix it */
+    public function fixCard(): HasOne
+    {
+        return $this->hasOne(Card::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function raiser(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'raised_by');
+    }
+}

@@ -1,0 +1,289 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Show;
+
+use App\Bench\Model\RigRun;
+use App\Crew\Model\Person;
+use App\Floor\Do\FitToWork;
+use App\Floor\Do\HandCardOver;
+use App\Floor\Do\SafingRegister;
+use App\Floor\Do\Standings;
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\Presence;
+use App\Floor\Model\Reading;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
+use App\Floor\Show\View\BatchView;
+use App\Floor\Show\View\CardView;
+use App\Floor\Show\View\FindingView;
+use App\Floor\Show\View\HandoverView;
+use App\Floor\Show\View\HoldView;
+use App\Floor\Show\View\LoanView;
+use App\Floor\Show\View\MoveView;
+use App\Floor\Show\View\PartView;
+use App\Floor\Show\View\PresenceView;
+use App\Floor\Show\View\ReadingView;
+use App\Floor\Show\View\RunView;
+use App\Floor\Show\View\SafingView;
+use App\Floor\Show\View\StepView;
+use App\Floor\Show\View\ToolView;
+use App\Library\Show\ShowRevisions;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Stores\Model\Part;
+use App\Stores\Model\PartBatch;
+use App\Stores\Model\Tool;
+use App\Stores\Model\ToolLoan;
+use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Bench\Verdict;
+use Jorvel\Core\Floor\StepOrder;
+use Jorvel\Core\Floor\StepPlace;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Unit;
+
+/** One card with everything on it. */
+final readonly class ShowCard
+{
+    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ShowFloor $floor, private ShowRevisions $revisions, private FitToWork $fit) {}
+
+    public function card(Card $card, Person $me): CardView
+    {
+        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'item', 'finding', 'template.manual', 'assignments.person.qualifications', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
+        $next = $card->nextStep();
+        $holds = $this->standings->holding($me, $card, $card->steps);
+        $inspection = ShowFloor::atInspection($card);
+        $inspectWhy = $inspection ? $this->floor->inspectWhy($card, $me) : null;
+        $workWhy = $me->can('work', $card) && ! $card->worked() ? $this->fit->why($me, $card) : null;
+        $left = $card->handovers->first();
+        $order = $card->order();
+        $inspected = $card->inspectionsDone();
+        $may = array_keys(array_filter([
+            'work' => $me->can('work', $card) && $workWhy === null,
+            'hand' => $me->can('work', $card),
+            'inspect' => $inspection && $me->can('inspect', $card) && $inspectWhy === null,
+            'raise' => $me->can('raise', $card),
+        ]));
+
+        return new CardView(
+            $card->id,
+            $card->number,
+            $card->aircraft->mark,
+            $card->aircraft->type->code,
+            $card->aircraft->effectivity,
+            $card->title,
+            $card->chapter(),
+            $card->template->section,
+            $card->template->manual->code,
+            $card->revision,
+            $card->template->revisionInForce(),
+            $card->template->method,
+            ShowFloor::hold($card),
+            $card->skill,
+            $card->zone,
+            $card->critical,
+            $card->covers,
+            $card->state,
+            $card->version,
+            $card->hours,
+            $card->visit_id,
+            $card->visit->title,
+            $this->sentence($card, $next, $holds[$next?->no] ?? []),
+            $next?->no,
+            $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp}), ".$this->clock->local(Instant::parse((string) $card->signed_at)),
+            $card->inspector === null ? null : "{$card->inspector->name} ({$card->inspector->stamp}), ".$this->clock->local(Instant::parse((string) $card->inspected_at)),
+            array_values($card->assignments->map(static fn(Assignment $a): string => $a->person->name.match ($a->role) {
+                'duplicate' => ' (inspects)', 'trainee' => ' (under supervision)', default => '',
+            })->all()),
+            $may,
+            $inspectWhy,
+            $workWhy === null ? null : "{$me->name} {$workWhy}.",
+            $me->can('work', $card) ? $this->standings->underway($me, $card) : [],
+            array_values($card->presences->map(fn(Presence $p): PresenceView => new PresenceView($p->person_id, $p->person->name, $this->clock->time(Instant::parse($p->since)), $p->person_id === $me->id))->all()),
+            $left === null ? null : new HandoverView($left->person->name, $this->clock->moment(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
+            $card->worked() ? '' : $this->handOver->state($card),
+            array_values($card->steps->map(fn(Step $s): StepView => $this->step($card, $s, $holds[$s->no] ?? [], $order, $inspected))->all()),
+            array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
+            $this->devices($this->register->of($card->aircraft)),
+            $this->tools($card),
+            $this->parts($card),
+            array_values($card->loans->map(fn(ToolLoan $l): LoanView => new LoanView($l->id, $l->what, $l->quantity, $l->person->name, $this->clock->time(Instant::parse($l->out_at))))->all()),
+            $this->revisions->questions($card->template->manual, $card->template->section),
+        );
+    }
+
+    /** What is said of a reading, in words. */
+    public static function said(string $verdict, ?float $margin, string $unit): string
+    {
+        $by = $margin === null ? '' : Words::number(abs($margin), 3).' '.Unit::parse($unit)->label();
+
+        return match (Verdict::from($verdict)) {
+            Verdict::Pass => "inside, {$by} in hand",
+            Verdict::Fail => "outside by {$by}",
+            Verdict::Marginal => 'too near the limit for this tool: within its uncertainty',
+            Verdict::Invalid => 'not a valid reading',
+        };
+    }
+
+    public function finding(Finding $f, string $mark, Card $card): FindingView
+    {
+        return new FindingView($f->id, $f->number, $mark, $card->number, $card->id, $f->place, $f->extent, $f->severity, $f->chapter, $f->state, "{$f->raiser->name} ({$f->raiser->stamp})", $this->clock->local(Instant::parse($f->raised_at)), $f->photos->count(), $f->before === null ? null : "{$f->before->number}, ".$this->clock->shortWords(Instant::parse($f->before->raised_at)->dayIn($this->clock->zone())).": {$f->before->extent}".($f->before->fixed_how === null ? '' : "; fixed: {$f->before->fixed_how}"));
+    }
+
+    /**
+     * @param Collection<int, SafingDevice> $devices
+     *
+     * @return list<SafingView>
+     */
+    public function devices(Collection $devices): array
+    {
+        $removers = $this->register->removers($devices);
+
+        return array_values($devices->map(function (SafingDevice $d) use ($removers): SafingView {
+            $remover = $removers[$d->id] ?? null;
+            $at = Instant::parse($d->fitted_at);
+
+            return new SafingView(
+                $d->id,
+                $d->kind,
+                $d->place,
+                $d->flag,
+                $d->card->number,
+                $d->card_id,
+                $this->clock->local($at),
+                $d->fitter->name,
+                $d->open_line,
+                $d->against,
+                $d->storage,
+                $d->carrier?->number,
+                $remover?->card_id,
+                $remover?->no,
+                $remover === null ? null : "step {$remover->no} of {$remover->card->number}",
+                $at->dayIn($this->clock->zone())->daysUntil($this->clock->today()),
+            );
+        })->all());
+    }
+
+    /** @param list<HoldView> $holds of the next step */
+    private function sentence(Card $card, ?Step $next, array $holds): string
+    {
+        return match (true) {
+            $card->state === Card::CLOSED => "Card {$card->number} is closed.",
+            $card->state === Card::SIGNED => "Card {$card->number} is signed and waits for its independent inspection, by somebody who did not work it.",
+            $next === null => 'Every step is done. Sign the card with your stamp and PIN.',
+            $holds !== [] => "Step {$next->no} is held by ".implode(' and ', array_map(static fn(HoldView $h): string => $h->name, $holds)).'.',
+            $next->kind === 'inspection' => "Step {$next->no} waits for an independent inspection, by somebody who did not work the card.",
+            default => "Step {$next->no} of {$card->steps->count()}: {$next->title}.",
+        };
+    }
+
+    /**
+     * @param list<HoldView> $holds
+     * @param list<StepPlace> $order of the card
+     * @param list<int> $inspected its inspections that are done
+     */
+    private function step(Card $card, Step $step, array $holds, array $order, array $inspected): StepView
+    {
+        $before = $step->state === Step::DONE ? null : StepOrder::blocking($order, $step->no);
+        $held = $step->started_at === null ? null : max(0, $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch());
+
+        return new StepView(
+            $step->no,
+            $step->kind,
+            $step->title,
+            $step->text,
+            (object) $step->spec,
+            $step->state,
+            $before === null ? null : "Step {$before} comes first.",
+            $step->acts(),
+            $holds,
+            array_values(array_filter($inspected, static fn(int $no): bool => $no > $step->no)),
+            $step->started_at,
+            $held,
+            (object) ($step->result ?? []),
+            $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
+            $step->done_at === null ? null : $this->clock->local(Instant::parse($step->done_at)),
+            array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
+                $r->point,
+                $r->phase,
+                $r->run,
+                $r->value,
+                Unit::parse($r->unit)->label(),
+                $r->verdict,
+                self::said($r->verdict, $r->margin, $r->unit),
+                $r->tool?->code,
+                $r->taker->name,
+                $this->clock->local(Instant::parse($r->at)),
+                $r->stands,
+            ))->all()),
+            array_values($step->runs->map(fn(RigRun $r): RunView => $this->run($step, $r))->all()),
+        );
+    }
+
+    private function run(Step $step, RigRun $run): RunView
+    {
+        $adjusters = array_column($step->spec['adjusters'], null, 'id');
+        $points = array_column($step->spec['points'], 'title', 'id');
+        $moves = array_map(static function (array $m) use ($adjusters): MoveView {
+            $a = $adjusters[$m['adjuster']];
+            $way = match ($m['direction']) {
+                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter', 'raise' => 'up', default => 'down',
+            };
+
+            return new MoveView($m['adjuster'], $a['title'], $m['amount'], $a['unit'], $m['direction'], Words::number($m['amount'], 2)." {$a['unit']} {$way}");
+        }, $run->solution['moves']);
+        $unmet = array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['unmet']);
+        $sentence = match (true) {
+            $moves === [] && $unmet === [] => 'All readings are inside. Nothing needs turning; read once more to confirm.',
+            $unmet !== [] => 'The adjusters cannot bring everything in. Outside stays: '.implode(', ', $unmet).'.',
+            default => (count($moves) === 1 ? 'One adjuster brings' : count($moves).' adjusters bring').' every reading inside its limits.',
+        };
+
+        return new RunView(
+            $run->no,
+            (object) $run->as_found,
+            (object) $run->solution['predicted'],
+            (object) ($run->as_left ?? []),
+            $run->as_left !== null,
+            $run->solution['within'],
+            $moves,
+            array_values(array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['recheck'])),
+            $unmet,
+            $sentence,
+        );
+    }
+
+    /** @return list<ToolView> of the kinds its steps need, usable ones first */
+    private function tools(Card $card): array
+    {
+        $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
+        $today = $this->clock->today();
+
+        return array_values(Tool::with('loan.card')->whereNot('state', Tool::GONE)->whereIn('kind', $kinds)->orderBy('code')->get()
+            ->map(static function (Tool $t) use ($today, $card): ToolView {
+                $why = $t->unusable($today) ?? ($t->loan !== null && $t->loan->card_id !== $card->id ? "is out on card {$t->loan->card->number}" : null);
+
+                return new ToolView($t->code, $t->title, $t->kind, $t->unit, $t->resolution, $t->cal_due, $why === null, $why);
+            })
+            ->sortBy(static fn(ToolView $t): int => $t->usable ? 0 : 1)->all());
+    }
+
+    /** @return list<PartView> that its steps fit */
+    private function parts(Card $card): array
+    {
+        $numbers = $card->steps->where('kind', 'part')->map(static fn(Step $s): string => $s->spec['part'])->unique();
+        $today = $this->clock->today();
+
+        return $numbers->isEmpty() ? [] : array_values(Part::with('batches')->whereIn('number', $numbers)->orderBy('number')->get()->map(static fn(Part $p): PartView => new PartView(
+            $p->number,
+            $p->title,
+            $p->one_time,
+            $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
+            $p->effectivity === null ? null : implode(', ', $p->effectivity),
+            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView($b->batch, $b->quantity, $b->expires, $b->spent($today) === null, $b->spent($today)))->all()),
+        ))->all());
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Show;
+
+use App\Crew\Model\Person;
+use App\Fleet\Model\Aircraft;
+use App\Floor\Do\SafingRegister;
+use App\Floor\Do\Standings;
+use App\Floor\Model\Place;
+use App\Floor\Model\Presence;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Show\View\DrawingView;
+use App\Floor\Show\View\MarkView;
+use App\Floor\Show\View\PresenceView;
+use App\Floor\Show\View\RegisterRow;
+use App\Floor\Show\View\RegistersView;
+use App\Floor\Show\View\RegisterView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use Jorvel\Core\Shared\Instant;
+
+/** The safing registers: what is fitted where, since when, by whom, and what takes it off. */
+final readonly class ShowRegister
+{
+    public function __construct(private Clock $clock, private SafingRegister $register, private Standings $standings, private ShowCard $cards) {}
+
+    public function all(): RegistersView
+    {
+        $devices = SafingDevice::with('aircraft.type')->whereNull('removed_at')->orderBy('id')->get()->groupBy('aircraft_id');
+        $people = Presence::with('card')->get()->groupBy('card.aircraft_id');
+        $rows = $devices->map(static function ($of) use ($people): RegisterRow {
+            $first = $of->firstOrFail();
+            $open = $of->where('open_line', true)->count();
+            $there = $people->get($first->aircraft_id)?->count() ?? 0;
+
+            return new RegisterRow($first->aircraft->mark, $first->aircraft->type->code, $of->count() - $open, $open, $there, $of->map(static fn(SafingDevice $d): string => "{$d->kind}, {$d->place}")->implode('; '));
+        })->sortBy('mark')->values();
+        $many = (int) $rows->sum('devices') + (int) $rows->sum('openLines');
+
+        return new RegistersView(
+            $many === 0 ? 'Nothing is fitted to any aircraft: no lock, pin, cap, collar or notice.' : Words::count($many, 'thing is', 'things are').' fitted or open on '.Words::count($rows->count(), 'aircraft', 'aircraft').'.',
+            $rows->all(),
+        );
+    }
+
+    public function one(Aircraft $aircraft, Person $me): RegisterView
+    {
+        $devices = $this->cards->devices($this->register->of($aircraft));
+        $places = Place::where('type_id', $aircraft->type_id)->get()->keyBy('name');
+        $marks = $undrawn = [];
+        foreach ($devices as $n => $d) {
+            $place = $places->get($d->place);
+            if ($place === null) {
+                $undrawn[] = "{$d->kind}, {$d->place}";
+            } else {
+                $marks[] = new MarkView($d->id, $n + 1, $d->kind, $d->openLine ? 'stop' : ($d->carriedBy === null ? 'watch' : 'waiting'), $place->x, $place->y, $place->z);
+            }
+        }
+        $people = $this->standings->people($aircraft);
+        $many = count($devices);
+        $lost = array_filter($devices, static fn($d): bool => $d->remover === null && $d->carriedBy === null);
+        $sentence = match (true) {
+            $many === 0 => "Nothing is fitted to {$aircraft->mark}.",
+            $lost !== [] => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; no step takes off ".implode(', ', array_map(static fn($d): string => lcfirst($d->kind), $lost)).'.',
+            default => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; each has a step that takes it off.",
+        };
+
+        return new RegisterView(
+            $aircraft->mark,
+            $aircraft->type->code,
+            $sentence,
+            $devices,
+            array_values($people->map(fn(Presence $p): PresenceView => new PresenceView($p->person_id, "{$p->person->name}, {$p->card->title}", $this->clock->time(Instant::parse($p->since)), $p->person_id === $me->id))->all()),
+            $aircraft->type->outline === null ? null : new DrawingView((object) $aircraft->type->outline, $marks),
+            $undrawn,
+            $this->clock->local($this->clock->now()),
+        );
+    }
+}

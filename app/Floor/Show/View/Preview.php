@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Show\View;
+
+use OpenApi\Attributes as OA;
+
+/** What would be said of a reading. */
+#[OA\Schema]
+final readonly class Preview
+{
+    public function __construct(
+        #[OA\Property] public string $verdict,
+        #[OA\Property] public string $said,
+        #[OA\Property] public ?float $value,
+    ) {}
+}

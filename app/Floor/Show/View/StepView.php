@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Show\View;
+
+use OpenApi\Attributes as OA;
+
+/** One step of a card. */
+#[OA\Schema]
+final readonly class StepView
+{
+    public function __construct(
+        #[OA\Property] public int $no,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $text,
+        #[OA\Property(type: 'object', additionalProperties: true)] public object $spec,
+        #[OA\Property] public string $state,
+        #[OA\Property] public ?string $held,
+        #[OA\Property] public ?string $acts,
+        /** @var list<HoldView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: HoldView::class))] public array $holds,
+        /** @var list<int> inspections that fall when it is taken back */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))] public array $fallsWith,
+        #[OA\Property] public ?string $startedAt,
+        #[OA\Property] public ?int $heldFor,
+        #[OA\Property(type: 'object', additionalProperties: true)] public object $result,
+        #[OA\Property] public ?string $doneBy,
+        #[OA\Property] public ?string $doneAt,
+        /** @var list<ReadingView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class))] public array $readings,
+        /** @var list<RunView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RunView::class))] public array $runs,
+    ) {}
+}

@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Do;
+
+use App\Crew\Model\Person;
+use App\Fleet\Do\FlyingLog;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\Sector;
+use App\Fleet\Show\DueBook;
+use App\Fleet\Show\DueRow;
+use App\Library\Model\Import;
+use App\Library\Model\ProgrammeItem;
+use App\Library\Show\View\ChangeView;
+use App\Library\Show\View\ImportView;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Shared\Words;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Brings a programme, a manual's revision, flying or planned sectors in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
+ *
+ * The preview carries a fingerprint of what it was compared with; if that has changed by the time it is applied, it is
+ * refused and looked at again.
+ */
+final readonly class BringIn
+{
+    public function __construct(private DueBook $book, private FlyingLog $log, private Clock $clock, private Records $records, private BringRevision $revisions) {}
+
+    /** @throws Refused with every bad line; nothing is kept then */
+    public function look(Person $by, string $kind, string $name, string $payload): ImportView
+    {
+        [$changes, $dates] = $this->compare($kind, $payload);
+        $import = Import::create(['person_id' => $by->id, 'kind' => $kind, 'name' => $name, 'payload' => $payload, 'base' => self::print($changes, $dates), 'state' => 'previewed']);
+
+        return $this->view($import, $changes, $dates);
+    }
+
+    /** @throws Refused when it was applied before, or the world has changed since the preview */
+    public function apply(Person $by, Import $import): ImportView
+    {
+        return DB::transaction(function () use ($by, $import): ImportView {
+            if ($import->refresh()->state === 'applied') {
+                throw Refused::because('This import was already applied.');
+            }
+            [$changes, $dates] = $this->compare($import->kind, $import->payload);
+            if (self::print($changes, $dates) !== $import->base) {
+                throw Refused::because('Something changed since you looked at this file. Look at it again; nothing was applied.');
+            }
+            match ($import->kind) {
+                'flying' => $this->applyFlying($by, $import),
+                'sectors' => $this->applySectors($import),
+                'revision' => $this->revisions->apply(RevisionFile::read($import->payload)),
+                default => $this->applyProgramme($import),
+            };
+            $import->update(['state' => 'applied']);
+            $this->records->write($by, "import.{$import->kind}", "import:{$import->id}", ['file' => $import->name, 'sha256' => hash('sha256', $import->payload), 'changes' => count($changes)]);
+
+            return $this->view($import, $changes, $dates);
+        });
+    }
+
+    /** @return array{list<ChangeView>, list<ChangeView>} what changes, and which first stops it moves */
+    private function compare(string $kind, string $payload): array
+    {
+        return match ($kind) {
+            'flying' => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
+            'sectors' => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
+            'revision' => $this->revisions->compare(RevisionFile::read($payload)),
+            default => $this->compareProgramme(self::programme($kind, $payload)),
+        };
+    }
+
+    private static function programme(string $kind, string $payload): ProgrammeFile
+    {
+        return $kind === 'programme-csv' ? ProgrammeFile::readCsv($payload) : ProgrammeFile::read($payload);
+    }
+
+    /** @return array{list<ChangeView>, list<ChangeView>} */
+    private function compareProgramme(ProgrammeFile $file): array
+    {
+        $present = $file->type->programme()->with('template')->get()->keyBy('code');
+        $changes = [];
+        foreach ($file->items as $item) {
+            $old = $present->get($item->code);
+            $before = $old === null ? '' : self::words($old);
+            $after = self::words($item);
+            if ($before !== $after) {
+                $changes[] = new ChangeView("{$item->code} {$item->title}", $old === null ? 'new item' : 'changed', $before, $after);
+            }
+            $item->id = $old->id ?? -1 - count($changes);
+        }
+        $merged = $present->keyBy('code')->merge($file->items->keyBy('code'))->where('withdrawn', false)->values();
+        $dates = [];
+        $fleet = $this->book->query()->where('type_id', $file->type->id)->orderBy('mark')->get();
+        $this->book->read($fleet);
+        foreach ($fleet as $aircraft) {
+            $this->moved($dates, $aircraft, $this->book->items($aircraft), $this->book->items($aircraft, $merged));
+        }
+
+        return [$changes, $dates];
+    }
+
+    /** @return array{list<ChangeView>, list<ChangeView>} */
+    private function compareFlying(FlyingFile $file): array
+    {
+        $changes = $dates = [];
+        $aircraft = $this->book->query()->whereIn('mark', array_map(static fn(array $r): string => $r['aircraft']->mark, $file->rows))->orderBy('mark')->get();
+        foreach ($aircraft as $craft) {
+            $before = $this->book->items($craft);
+            $old = $craft->counters;
+            foreach ($file->rows as $row) {
+                if ($row['aircraft']->mark === $craft->mark) {
+                    FlyingLog::count($craft, $row['date'], $row['flown']);
+                }
+            }
+            foreach ($craft->counters as $name => $value) {
+                $changes[] = new ChangeView($craft->mark, "to {$craft->counters_as_of}", Words::amount((float) $old[$name], $name), Words::amount((float) $value, $name));
+            }
+            $this->moved($dates, $craft, $before, $this->book->items($craft));
+        }
+
+        return [$changes, $dates];
+    }
+
+    /** @return array{list<ChangeView>, list<ChangeView>} */
+    private function compareSectors(SectorsFile $file): array
+    {
+        $changes = $dates = [];
+        $rows = collect($file->rows)->groupBy(static fn(array $r): int => $r['aircraft']->id);
+        foreach ($this->book->query()->whereIn('id', $rows->keys())->orderBy('mark')->get() as $craft) {
+            $before = $this->book->items($craft);
+            $sectors = $craft->sectors->keyBy(self::sectorKey(...));
+            foreach ($rows[$craft->id] as $row) {
+                $sector = new Sector([...$row, 'aircraft_id' => $craft->id]);
+                $key = self::sectorKey($sector);
+                $was = $sectors->has($key) ? self::sectorWords($sectors[$key]) : '';
+                if ($was !== self::sectorWords($sector)) {
+                    $changes[] = new ChangeView("{$craft->mark} {$row['date']} {$row['number']}", $was === '' ? 'new sector' : 'changed', $was, self::sectorWords($sector));
+                }
+                $sectors[$key] = $sector;
+            }
+            $craft->setRelation('sectors', $sectors->values());
+            $this->moved($dates, $craft, $before, $this->book->items($craft));
+        }
+
+        return [$changes, $dates];
+    }
+
+    private static function sectorKey(Sector $s): string
+    {
+        return "{$s->date}/{$s->number}";
+    }
+
+    private static function sectorWords(Sector $s): string
+    {
+        return "{$s->from_place} to {$s->to_place}, ".implode(', ', array_map(static fn(string $c, float|int $v): string => Words::amount((float) $v, $c), array_keys($s->use), $s->use));
+    }
+
+    /**
+     * What stops the aircraft first, and which dates move.
+     *
+     * @param list<ChangeView> $dates
+     * @param Collection<int, DueRow> $before
+     * @param Collection<int, DueRow> $after
+     */
+    private function moved(array &$dates, Aircraft $aircraft, Collection $before, Collection $after): void
+    {
+        $name = static fn(?DueRow $r): string => $r === null ? 'nothing' : "{$r->due->forecast}: {$r->title()}";
+        $old = $name($before->first());
+        $new = $name($after->first());
+        $dates[] = new ChangeView($aircraft->mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
+        $was = $before->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
+        foreach ($after as $row) {
+            $from = $was->pull($row->of->item->code.'/'.$row->on?->component_id);
+            if ($from?->due->forecast?->number !== $row->due->forecast?->number) {
+                $dates[] = new ChangeView($aircraft->mark, "{$row->of->item->code} {$row->title()}", $from === null ? 'not in force' : (string) $from->due->forecast, (string) $row->due->forecast);
+            }
+        }
+        foreach ($was as $gone) {
+            $dates[] = new ChangeView($aircraft->mark, "{$gone->of->item->code} {$gone->title()}", (string) $gone->due->forecast, 'no longer in force');
+        }
+    }
+
+    private function applyProgramme(Import $import): void
+    {
+        foreach (self::programme($import->kind, $import->payload)->items as $item) {
+            ProgrammeItem::updateOrCreate(['type_id' => $item->type_id, 'code' => $item->code], $item->only(['template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', 'component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states']));
+        }
+    }
+
+    private function applyFlying(Person $by, Import $import): void
+    {
+        $touched = [];
+        foreach (FlyingFile::read($import->payload, $this->clock->today())->rows as $row) {
+            $craft = $touched[$row['aircraft']->mark] ??= $row['aircraft'];
+            $this->log->add($craft, $row['date'], $row['flown'], $by, $import->name === 'flying programme' ? 'feed' : 'file');
+        }
+        foreach ($touched as $craft) {
+            $craft->save();
+        }
+    }
+
+    private function applySectors(Import $import): void
+    {
+        foreach (SectorsFile::read($import->payload, $this->clock->today())->rows as $row) {
+            Sector::updateOrCreate(['aircraft_id' => $row['aircraft']->id, 'date' => $row['date'], 'number' => $row['number']], ['from_place' => $row['from_place'], 'to_place' => $row['to_place'], 'use' => $row['use']]);
+        }
+    }
+
+    private static function words(ProgrammeItem $item): string
+    {
+        $words = ["{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}"];
+        foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
+            $value = $item->{$field};
+            if ($value !== null && $value !== [] && $value !== false) {
+                $words[] = "{$field} ".(is_array($value) ? implode(', ', array_map(static fn(int|string $k, mixed $v): string => is_int($k) ? (string) $v : "{$k} {$v}", array_keys($value), $value)) : ($value === true ? 'yes' : $value));
+            }
+        }
+
+        return implode('; ', $words);
+    }
+
+    /**
+     * @param list<ChangeView> $changes
+     * @param list<ChangeView> $dates
+     */
+    private static function print(array $changes, array $dates): string
+    {
+        return hash('sha256', json_encode([$changes, $dates], JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param list<ChangeView> $changes
+     * @param list<ChangeView> $dates
+     */
+    private function view(Import $import, array $changes, array $dates): ImportView
+    {
+        $n = count($changes);
+        $what = ['flying' => 'counter', 'sectors' => 'sector', 'revision' => 'passage'][$import->kind] ?? 'item';
+        $what .= $n === 1 ? '' : 's';
+        $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->what === 'first stop moves'));
+        $moved = count(array_filter($dates, static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop')));
+        $sentence = match (true) {
+            $import->state === 'applied' => "Applied: {$n} {$what} changed.",
+            $import->kind === 'revision' => "Applying this changes {$n} ".($n === 1 ? 'passage or method' : 'passages and methods').'; '.count($dates).' card templates and open cards must then be re-read before anyone starts on them.',
+            $n === 0 => 'This file changes nothing: everything in it is already so.',
+            default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates').' and '.($moves === 0 ? 'no first stop.' : "the first stop of {$moves} aircraft."),
+        };
+
+        return new ImportView($import->id, $import->kind, $import->name, $import->state, $sentence, $changes, $dates);
+    }
+}

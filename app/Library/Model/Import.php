@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Model;
+
+use App\Shared\Model;
+
+/**
+ * A file that was looked at and may be applied.
+ *
+ * @property int $id
+ * @property int $person_id
+ * @property string $kind `programme`, `programme-csv`, `revision`, `flying` or `sectors`
+ * @property string $name of the file
+ * @property string $payload the file's text
+ * @property string $base fingerprint of what the preview was made against
+ * @property string $state `previewed` or `applied`
+ */
+final class Import extends Model {}

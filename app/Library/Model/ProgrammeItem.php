@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Model;
+
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Fleet\Allowance;
+use Jorvel\Core\Fleet\DueItem;
+use Jorvel\Core\Fleet\DueLimit;
+use Jorvel\Core\Fleet\HarshUse;
+use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Fleet\Rule;
+
+/**
+ * A programme item of a type: what must be done, and how often.
+ *
+ * @property int $id
+ * @property int $type_id
+ * @property int $template_id
+ * @property string $code
+ * @property string $title
+ * @property string $chapter
+ * @property string $rule
+ * @property string $rebase
+ * @property list<array<string, mixed>> $limits as in the `due` kind
+ * @property string|null $component kind of component that it is done on, wherever that is fitted; null for the aircraft itself
+ * @property bool $phase it is one of the type's phases
+ * @property bool $withdrawn no longer in force; kept for what was done by it
+ * @property list<string> $includes codes of items that are done with it: a deeper block includes the block
+ * @property array<string, float>|null $harsh factor on its intervals, by condition
+ * @property float|null $hours where they differ from its card's
+ * @property list<string> $access panels to be opened
+ * @property array<string, string>|null $states of the aircraft that it needs: power, jacks, hydraulics
+ * @property-read CardTemplate $template
+ */
+final class ProgrammeItem extends Model
+{
+    protected $casts = ['limits' => 'array', 'phase' => 'boolean', 'withdrawn' => 'boolean', 'includes' => 'array', 'harsh' => 'array', 'hours' => 'float', 'access' => 'array', 'states' => 'array'];
+
+    /** @var array<string, DueItem> never done, by factor */
+    private array $never = [];
+
+    /** @return BelongsTo<CardTemplate, $this> */
+    public function template(): BelongsTo
+    {
+        return $this->belongsTo(CardTemplate::class);
+    }
+
+    /**
+     * The item as if never done, under such harsh use.
+     *
+     * @param float $factor on its intervals, see {@see HarshUse}
+     */
+    public function due(float $factor = 1.0): DueItem
+    {
+        return $this->never[(string) $factor] ??= DueItem::of(Rule::from($this->rule), Rebase::from($this->rebase), array_map(static fn(array $l): DueLimit => DueLimit::of(
+            $l['unit'],
+            (float) $l['interval'],
+            isset($l['threshold']) ? (float) $l['threshold'] : null,
+            self::allowance($l['tolerance'] ?? null),
+            self::allowance($l['early'] ?? null),
+        ), $this->limits))->shortened($factor);
+    }
+
+    /** @param array<string, float|int>|null $a */
+    private static function allowance(?array $a): ?Allowance
+    {
+        $part = static fn(string $name): ?float => isset($a[$name]) ? (float) $a[$name] : null;
+
+        return $a === null ? null : Allowance::of($part('abs'), $part('pct'), $part('cap'));
+    }
+
+    public function harshUse(): HarshUse
+    {
+        return HarshUse::of(array_map(floatval(...), $this->harsh ?? []));
+    }
+
+    /** Hours of work; load `template` first where the item has none of its own. */
+    public function workHours(): float
+    {
+        return $this->hours ?? $this->template->hours;
+    }
+
+    /**
+     * Its limits in words: "300 fh +5 % or 12 months"; whole, with everything that can differ between two limits:
+     * "300 fh, first at 400, +5 % at most 15, early 10 %".
+     */
+    public function limitWords(bool $whole = false): string
+    {
+        $joint = $this->rule === 'last' ? ' and ' : ' or ';
+
+        return implode($joint, array_map(static function (array $l) use ($whole): string {
+            $words = "{$l['interval']} {$l['unit']}";
+            $slack = self::allowanceWords($l['tolerance'] ?? [], $whole);
+            if (! $whole) {
+                return $slack === '' ? $words : "{$words} +{$slack}";
+            }
+            $early = self::allowanceWords($l['early'] ?? [], true);
+
+            return $words.(isset($l['threshold']) ? ", first at {$l['threshold']}" : '').($slack === '' ? '' : ", +{$slack}").($early === '' ? '' : ", early {$early}");
+        }, $this->limits));
+    }
+
+    /** @param array<string, float|int> $allowance */
+    private static function allowanceWords(array $allowance, bool $whole): string
+    {
+        if (isset($allowance['abs'])) {
+            return (string) $allowance['abs'];
+        }
+
+        return isset($allowance['pct']) ? "{$allowance['pct']} %".($whole && isset($allowance['cap']) ? " at most {$allowance['cap']}" : '') : '';
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Model;
+
+use App\Crew\Model\Person;
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * Somebody read a card or a template again after a revision, and accepted it.
+ *
+ * @property int|null $template_id
+ * @property int|null $card_id
+ * @property int $person_id
+ * @property int $from_revision
+ * @property int $to_revision
+ * @property string $outcome `stands`, `new` or `both`
+ * @property string $note
+ * @property string $at
+ * @property-read Person $person
+ */
+final class Reread extends Model
+{
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

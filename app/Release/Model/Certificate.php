@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release\Model;
+
+use App\Crew\Model\Person;
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A release signed: the certificate of one visit.
+ *
+ * @property int $id
+ * @property int $visit_id
+ * @property string $number
+ * @property string $at
+ * @property list<array{code: string, title: string, next: string}> $moved the due items that moved on
+ * @property-read Person $person
+ */
+final class Certificate extends Model
+{
+    protected $table = 'releases';
+
+    protected $casts = ['moved' => 'array'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

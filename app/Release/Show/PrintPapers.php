@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release\Show;
+
+use App\Floor\Model\Card;
+use App\Floor\Model\Reading;
+use App\Floor\Model\Step;
+use App\Release\Model\Certificate;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Visits\Model\Visit;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Unit;
+
+/** The certificate and the card pack, as PDF. */
+final readonly class PrintPapers
+{
+    public function __construct(private Clock $clock) {}
+
+    public function certificate(Certificate $certificate, Visit $visit): string
+    {
+        $visit->load(['aircraft.type', 'aircraft.deferrals.listedItem', 'aircraft.deferrals.finding', 'cards.signer', 'cards.inspector']);
+        $pdf = Paper::titled($certificate->number, "{$certificate->number} · Vantry Air Works");
+        $pdf->heading('Return to service', 18);
+        $pdf->entry('Certificate', $certificate->number);
+        $pdf->entry('Aircraft', "{$visit->aircraft->mark}, {$visit->aircraft->type->name}");
+        $pdf->entry('Visit', "{$visit->title}, {$visit->bay}, {$visit->start} to {$visit->end}");
+        $counters = [];
+        foreach ($visit->aircraft->counters as $name => $value) {
+            $counters[] = Words::amount((float) $value, $name);
+        }
+        $pdf->entry('Counters', implode(', ', $counters)." at the end of {$visit->aircraft->counters_as_of}");
+        $pdf->Ln(3);
+        $pdf->heading('Work done', 11);
+        foreach ($visit->cards as $card) {
+            $pdf->entry($card->number, $card->title.' · signed '.$this->signature($card->signer?->name, $card->signer?->stamp, $card->signed_at)
+                .($card->inspected_by === null ? '' : ' · inspected '.$this->signature($card->inspector?->name, $card->inspector?->stamp, $card->inspected_at)));
+        }
+        $pdf->Ln(3);
+        $pdf->heading('Due again', 11);
+        foreach ($certificate->moved as $moved) {
+            $pdf->entry($moved['code'], "{$moved['title']}: by {$moved['next']}");
+        }
+        $pdf->Ln(3);
+        $pdf->heading('Carried', 11);
+        foreach ($visit->aircraft->deferrals as $deferral) {
+            $pdf->entry($deferral->finding->number, "{$deferral->listedItem->code} {$deferral->listedItem->title}, category {$deferral->category}. Placard: {$deferral->placard}");
+        }
+        if ($visit->aircraft->deferrals->isEmpty()) {
+            $pdf->Write(5, 'Nothing is carried.');
+            $pdf->Ln(6);
+        }
+        $pdf->Ln(6);
+        $pdf->MultiCell(0, 0, 'The work named above was carried out as the approved maintenance data at the revisions on the cards require, and the aircraft is considered ready for return to service in respect of that work. This paper does not stand in place of local rules or a licence.', 0, 'L');
+        $pdf->Ln(4);
+        $pdf->entry('Signed', "{$certificate->person->name}, stamp {$certificate->person->stamp}, ".$this->clock->local(Instant::parse($certificate->at)).' ('.$certificate->at.')');
+
+        return (string) $pdf->Output('', 'S');
+    }
+
+    /** Every card with its steps, limits, and either what was recorded or blanks to fill in. */
+    public function cards(Visit $visit): string
+    {
+        $visit->load(['aircraft.type', 'cards.steps.doer', 'cards.readings.tool', 'cards.template.manual', 'cards.signer', 'cards.inspector']);
+        $pdf = Paper::titled("Cards {$visit->aircraft->mark}", "{$visit->aircraft->mark} · {$visit->title}");
+        foreach ($visit->cards as $n => $card) {
+            if ($n > 0) {
+                $pdf->AddPage();
+            }
+            $this->card($pdf, $visit, $card);
+        }
+
+        return (string) $pdf->Output('', 'S');
+    }
+
+    private function card(Paper $pdf, Visit $visit, Card $card): void
+    {
+        $pdf->write2DBarcode("JORVEL CARD {$card->number}", 'QRCODE,M', 172, 14, 20, 20);
+        $pdf->SetRightMargin(44);
+        $pdf->heading("{$card->number}  {$card->title}", 13);
+        $pdf->entry('Aircraft', "{$visit->aircraft->mark} ({$visit->aircraft->type->code})");
+        $pdf->entry('Manual', "{$card->template->manual->code}, chapter {$card->template->chapter}, revision {$card->revision}");
+        $pdf->entry('Zone, skill, hours', "{$card->zone}, {$card->skill}, {$card->hours} h");
+        $pdf->SetRightMargin(18);
+        $pdf->Ln(3);
+        foreach ($card->steps as $step) {
+            $this->step($pdf, $card, $step);
+        }
+        $pdf->Ln(4);
+        $pdf->entry('Signed', $card->signed_by === null ? '______________________' : $this->signature($card->signer?->name, $card->signer?->stamp, $card->signed_at));
+        if ($card->critical) {
+            $pdf->entry('Independent inspection', $card->inspected_by === null ? '______________________' : $this->signature($card->inspector?->name, $card->inspector?->stamp, $card->inspected_at));
+        }
+    }
+
+    private function step(Paper $pdf, Card $card, Step $step): void
+    {
+        if ($step->kind === 'caution') {
+            $pdf->SetFont('dejavusans', 'B', 9);
+            $pdf->MultiCell(0, 0, strtoupper((string) ($step->spec['level'] ?? 'caution')).": {$step->title}. {$step->text}", 1, 'L');
+            $pdf->SetFont('dejavusans', '', 9);
+        }
+        $limit = $step->spec['reading']['limit'] ?? null;
+        $points = $step->spec['points'] ?? [];
+        $asked = match (true) {
+            $limit !== null => ' ['.self::limit($limit).']',
+            $points !== [] => ' ['.implode('; ', array_map(static fn(array $p): string => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(), $points)).']',
+            default => '',
+        };
+        $readings = $card->readings->where('step_id', $step->id)->filter(static fn(Reading $r): bool => $r->stands || $r->phase === 'as_found')
+            ->map(static fn(Reading $r): string => ($r->phase === 'reading' ? '' : str_replace('_', '-', $r->phase).' ')."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})");
+        $done = $step->state === Step::DONE ? "{$step->doer?->name} ({$step->doer?->stamp})" : '__________';
+        $blank = $readings->isEmpty() && $asked !== '' ? '  reading: __________' : '';
+        $pdf->entry((string) $step->no, ($step->kind === 'caution' ? 'Read and understood' : $step->title.$asked).$blank);
+        if ($readings->isNotEmpty()) {
+            $pdf->entry('', $readings->implode(', '));
+        }
+        $pdf->entry('', $done);
+    }
+
+    /** @param array<string, mixed> $limit */
+    private static function limit(array $limit): string
+    {
+        $unit = Unit::parse($limit['unit'])->label();
+
+        return match ($limit['kind']) {
+            'min' => "at least {$limit['min']} {$unit}",
+            'max' => "at most {$limit['max']} {$unit}",
+            'range' => "{$limit['min']} to {$limit['max']} {$unit}",
+            default => "{$limit['nominal']} +{$limit['plus']} −{$limit['minus']} {$unit}",
+        };
+    }
+
+    private function signature(?string $name, ?string $stamp, ?string $at): string
+    {
+        return $at === null ? '' : "{$name} ({$stamp}), ".$this->clock->local(Instant::parse($at));
+    }
+}

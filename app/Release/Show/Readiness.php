@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release\Show;
+
+use App\Crew\Model\Person;
+use App\Deferrals\Model\Deferral;
+use App\Deferrals\Show\DeferralClock;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
+use App\Release\Show\View\BlockerView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Stores\Do\Recalls;
+use App\Stores\Model\ToolLoan;
+use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Builder;
+use Jorvel\Core\Release\CardState;
+use Jorvel\Core\Release\Certifier;
+use Jorvel\Core\Release\FindingState;
+use Jorvel\Core\Release\Release;
+use Jorvel\Core\Release\Safing;
+
+/** Gathers the state of a visit for the core's `release`, and leads from each blocker to its place. */
+final readonly class Readiness
+{
+    public function __construct(private Clock $clock, private DeferralClock $deferrals, private Recalls $recalls) {}
+
+    /** @return Builder<Visit> with everything {@see blockers()} reads */
+    public function query(): Builder
+    {
+        return Visit::with([
+            'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
+            'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.loans', 'cards.rechecks.byCard',
+        ]);
+    }
+
+    /** @return list<BlockerView> empty when it may be released by this person */
+    public function blockers(Visit $visit, Person $certifier): array
+    {
+        $aircraft = $visit->aircraft;
+        $deferrals = $aircraft->deferrals->keyBy('finding_id');
+        $type = $aircraft->type->code;
+        $unfit = $certifier->qualified()->unfit('certify', $type, null, $this->clock->today());
+        $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
+        $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
+        $found = Release::blockers(
+            [
+                ...array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all()),
+                // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
+                ...array_values($doubt->except($visit->cards->modelKeys())->map(static fn(\stdClass $d): CardState => new CardState((string) $d->card_id, true, 0, false, [], null, ["what {$d->tool} read"], true))->all()),
+            ],
+            array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
+            array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
+            array_values($visit->cards->flatMap(static fn(Card $c) => $c->loans)->map(static fn(ToolLoan $l): string => (string) $l->id)->all()),
+            $visit->cards->flatMap(static fn(Card $c) => $c->readings)->pluck('verdict', 'id')->all(),
+            new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
+        );
+
+        return array_map(fn(array $b): BlockerView => $this->view($visit, $certifier, $b['code'], (int) $b['id']), $found);
+    }
+
+    /** @param string|null $doubt a recalled tool that something of it rests on, with no re-check opened */
+    private function card(Card $card, ?string $doubt): CardState
+    {
+        $recheck = $card->steps->flatMap(static function (Step $s): array {
+            $run = $s->runs->last();
+
+            return $run === null || $run->as_left !== null ? [] : $run->solution['recheck'];
+        })->all();
+        // Readings that rest on a recalled tool, until they are taken again.
+        if ($doubt !== null) {
+            $recheck[] = "what {$doubt} read";
+        }
+        foreach ($card->rechecks as $again) {
+            if ($again->byCard->state !== Card::CLOSED) {
+                $recheck[] = "card {$again->byCard->number}";
+            }
+        }
+
+        return new CardState(
+            (string) $card->id,
+            $card->state === Card::CLOSED,
+            $card->steps->where('state', '!=', Step::DONE)->count(),
+            $card->critical,
+            array_map(strval(...), $card->performers()),
+            $card->inspected_by === null ? null : (string) $card->inspected_by,
+            array_values($recheck),
+            $card->revisionCurrent(),
+        );
+    }
+
+    private function valid(?Deferral $deferral, Visit $visit): bool
+    {
+        return $deferral !== null && $deferral->procedure_done && $this->deferrals->read($deferral, $visit->aircraft)->status !== 'expired';
+    }
+
+    private function view(Visit $visit, Person $certifier, string $code, int $id): BlockerView
+    {
+        [$title, $link] = match ($code) {
+            'reading_bad' => $this->reading($visit, $id),
+            'finding_open', 'deferral_invalid' => ['Finding '.$visit->aircraft->findings->firstWhere('id', $id)?->number, '/deferrals'],
+            'safing_left' => $this->device($visit, $id),
+            'not_authorised' => [$certifier->name, '/crew'],
+            'tool_out' => $this->loan($visit, $id),
+            'recheck_open' => $this->recheck($visit, $id),
+            default => $this->cardName($visit, $id),
+        };
+
+        return new BlockerView($code, $title, Words::blocker($code), $link);
+    }
+
+    /** @return array{string, string} the tool's page while nobody opened the re-checks, the card's otherwise */
+    private function recheck(Visit $visit, int $id): array
+    {
+        $doubt = $this->recalls->unopened($visit->aircraft_id)->firstWhere('card_id', $id);
+
+        return $doubt === null ? $this->cardName($visit, $id) : ["Card {$doubt->number}, {$doubt->title}, read with {$doubt->tool}, which is recalled,", "/stores/tools/{$doubt->tool}"];
+    }
+
+    /** @return array{string, string} */
+    private function cardName(Visit $visit, int $id): array
+    {
+        $card = $visit->cards->firstWhere('id', $id);
+
+        return ["Card {$card?->number}, {$card?->title},", "/floor/{$id}"];
+    }
+
+    /** @return array{string, string} */
+    private function reading(Visit $visit, int $id): array
+    {
+        $reading = $visit->cards->flatMap(static fn(Card $c) => $c->readings)->firstWhere('id', $id);
+
+        return ["Reading \"{$reading?->point}\", {$reading?->value} {$reading?->unit},", "/floor/{$reading?->card_id}"];
+    }
+
+    /** @return array{string, string} */
+    private function loan(Visit $visit, int $id): array
+    {
+        $loan = $visit->cards->flatMap(static fn(Card $c) => $c->loans)->firstWhere('id', $id);
+
+        return [ucfirst((string) $loan?->what).', out on card '.$visit->cards->firstWhere('id', $loan?->card_id)?->number.',', '/stores'];
+    }
+
+    /** @return array{string, string} */
+    private function device(Visit $visit, int $id): array
+    {
+        $device = $visit->aircraft->safing->firstWhere('id', $id);
+
+        return ["{$device?->kind}, {$device?->place},", "/floor/{$device?->card_id}"];
+    }
+}

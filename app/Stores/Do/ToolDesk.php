@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Do;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Stores\Model\Tool;
+use App\Stores\Model\ToolLoan;
+use Illuminate\Database\Eloquent\Collection;
+
+/** Tools, rags and small things are counted out to a card and a person, and in again. */
+final readonly class ToolDesk
+{
+    public function __construct(private Clock $clock, private Records $records) {}
+
+    /** @throws Refused when there is no such tool, it is of another kind, or it must not be used today */
+    public function usable(string $kind, string $code): Tool
+    {
+        if ($code === '') {
+            throw Refused::because("Choose the {$kind} that takes the reading.");
+        }
+        $tool = $this->inStore($code);
+        if ($tool->kind !== $kind) {
+            throw Refused::because("{$tool->code} is a {$tool->kind}; this reading needs a {$kind}.");
+        }
+
+        return $this->fit($tool);
+    }
+
+    private function inStore(string $code): Tool
+    {
+        return Tool::firstWhere('code', $code) ?? throw Refused::because("There is no tool {$code} in the store.");
+    }
+
+    private function fit(Tool $tool): Tool
+    {
+        $why = $tool->unusable($this->clock->today());
+        if ($why !== null) {
+            throw Refused::because("{$tool->code} {$why}. Take another {$tool->kind}; nothing was kept.");
+        }
+
+        return $tool;
+    }
+
+    /**
+     * The tool is at the aircraft from now on, if it was not already.
+     *
+     * @throws Refused while it is out on another card
+     */
+    public function out(Person $by, Card $card, Tool $tool): void
+    {
+        $loan = ToolLoan::with(['card', 'person'])->where('tool_id', $tool->id)->whereNull('in_at')->first();
+        if ($loan !== null && $loan->card_id !== $card->id) {
+            throw Refused::because("{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in there first, or take another {$tool->kind}; nothing was kept.");
+        }
+        if ($loan === null) {
+            $this->lend($by, $card, $tool, "{$tool->code} {$tool->title}", 1);
+        }
+    }
+
+    /** @throws Refused for a tool that is not there, must not be used, or is out elsewhere */
+    public function takeOut(Person $by, Card $card, string $code): void
+    {
+        $this->out($by, $card, $this->fit($this->inStore($code)));
+    }
+
+    /** Rags and small things without a number of their own. */
+    public function outSmall(Person $by, Card $card, string $what, int $quantity): void
+    {
+        $this->lend($by, $card, null, $what, $quantity);
+    }
+
+    private function lend(Person $by, Card $card, ?Tool $tool, string $what, int $quantity): void
+    {
+        ToolLoan::create(['tool_id' => $tool?->id, 'card_id' => $card->id, 'person_id' => $by->id, 'what' => $what, 'quantity' => $quantity, 'out_at' => (string) $this->clock->now()]);
+        $this->records->write($by, 'tool.out', "card:{$card->id}", ['what' => $what, 'quantity' => $quantity]);
+    }
+
+    /**
+     * Counts in one loan of a card.
+     *
+     * @throws Refused when fewer come back than went out; it then stays out
+     */
+    public function in(Person $by, ToolLoan $loan, int $counted): void
+    {
+        if ($loan->in_at !== null) {
+            throw Refused::because("{$loan->what} is already counted in.");
+        }
+        if ($counted !== $loan->quantity) {
+            throw Refused::because("{$loan->quantity} of {$loan->what} went out, {$counted} came back. Look for what is missing before anything is closed; it stays out.");
+        }
+        $loan->update(['in_by' => $by->id, 'in_at' => (string) $this->clock->now()]);
+        $this->records->write($by, 'tool.in', "card:{$loan->card_id}", ['what' => $loan->what, 'quantity' => $counted]);
+    }
+
+    /** @return Collection<int, ToolLoan> what is out on a card */
+    public function outOn(Card $card): Collection
+    {
+        return ToolLoan::with(['tool', 'person', 'card'])->where('card_id', $card->id)->whereNull('in_at')->orderBy('id')->get();
+    }
+}

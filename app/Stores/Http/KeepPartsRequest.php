@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Http;
+
+use App\Shared\Http\RoomRequest;
+use App\Stores\Model\Part;
+
+/** A request of whoever keeps the parts. */
+class KeepPartsRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->person()->can('keep', Part::class);
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Http;
+
+/** A part number as it is entered or changed. */
+final class PartRequest extends KeepPartsRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            ...($this->route('number') === null ? ['number' => 'required|string|regex:/^[A-Z0-9][A-Z0-9-]{2,30}$/'] : []),
+            'title' => 'required|string|max:80',
+            'place' => 'required|string|max:80',
+            'one_time' => 'required|boolean',
+            'effectivity' => 'present|nullable|array|min:1|max:20',
+            'effectivity.*' => 'string|distinct|max:20',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['number.regex' => 'A part number is of capital letters, digits and hyphens.'];
+    }
+
+    /** @return array{title: string, place: string, one_time: bool, effectivity: list<string>|null} */
+    public function fields(): array
+    {
+        $codes = $this->input('effectivity');
+
+        return ['title' => $this->string('title')->value(), 'place' => $this->string('place')->value(), 'one_time' => $this->boolean('one_time'), 'effectivity' => is_array($codes) ? array_map(strval(...), array_values($codes)) : null];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Model;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A part fitted to an aircraft by a step.
+ *
+ * @property int $id
+ * @property int $part_id
+ * @property int|null $batch_id null where it was on the aircraft before
+ * @property int $card_id
+ * @property int $step_id
+ * @property int $aircraft_id
+ * @property int $person_id
+ * @property int $quantity
+ * @property string $position
+ * @property bool $again fitted before
+ * @property string $at
+ * @property bool $stands false once the step was taken back
+ * @property-read Part $part
+ * @property-read PartBatch|null $batch
+ * @property-read Person $person
+ * @property-read Card $card
+ */
+final class FittedPart extends Model
+{
+    protected $casts = ['again' => 'boolean', 'stands' => 'boolean'];
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+
+    /** @return BelongsTo<PartBatch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(PartBatch::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Model;
+
+use App\Crew\Model\Person;
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * Pieces of a batch that came, went or were counted; never changed afterwards.
+ *
+ * @property int $id
+ * @property int $batch_id
+ * @property string $kind
+ * @property int $quantity signed: what it changed
+ * @property int $left what there was afterwards
+ * @property string $paper the paper it came with, the card it went to, or why
+ * @property int|null $person_id
+ * @property string $at
+ * @property-read PartBatch $batch
+ * @property-read Person|null $person
+ */
+final class PartMove extends Model
+{
+    public const IN = 'in';
+
+    public const FITTED = 'fitted';
+
+    public const BACK = 'back';
+
+    public const COUNTED = 'counted';
+
+    public const SCRAPPED = 'scrapped';
+
+    /** @return BelongsTo<PartBatch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(PartBatch::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Model;
+
+use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Jorvel\Core\Bench\Instrument;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Unit;
+
+/**
+ * A measuring tool with its calibration.
+ *
+ * @property int $id
+ * @property string $code
+ * @property string $title
+ * @property string $kind `torque wrench`, `pressure gauge` …
+ * @property string $unit
+ * @property float $resolution
+ * @property float $uncertainty
+ * @property float $low
+ * @property float $high
+ * @property string $cal_due
+ * @property string $state one of the constants
+ * @property string $place
+ * @property-read ToolLoan|null $loan where it is out now
+ */
+final class Tool extends Model
+{
+    public const IN = 'in';
+
+    public const AWAY = 'calibration';
+
+    public const RECALLED = 'recalled';
+
+    /** Out of use for good. */
+    public const GONE = 'gone';
+
+    protected $casts = ['resolution' => 'float', 'uncertainty' => 'float', 'low' => 'float', 'high' => 'float'];
+
+    /** @return HasOne<ToolLoan, $this> */
+    public function loan(): HasOne
+    {
+        return $this->hasOne(ToolLoan::class)->whereNull('in_at');
+    }
+
+    public function instrument(): Instrument
+    {
+        return Instrument::of(Unit::parse($this->unit), $this->resolution, $this->uncertainty, $this->low, $this->high, Day::parse($this->cal_due));
+    }
+
+    /** Why it must not be used today; null when it may be. */
+    public function unusable(Day $today): ?string
+    {
+        return match (true) {
+            $this->state === self::GONE => 'is out of use',
+            $this->state === self::RECALLED => 'is recalled: it was found out of tolerance',
+            $this->state === self::AWAY => 'is away for calibration',
+            Day::parse($this->cal_due)->number < $today->number => "has no valid calibration: it ran out on {$this->cal_due}",
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Show;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Floor\Show\View\BatchView;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Stores\Model\CardPart;
+use App\Stores\Model\FittedPart;
+use App\Stores\Model\Part;
+use App\Stores\Model\PartBatch;
+use App\Stores\Model\PartMove;
+use App\Stores\Model\PartOrder;
+use App\Stores\Show\View\OrderView;
+use App\Stores\Show\View\PartRoom;
+use App\Stores\Show\View\StockMove;
+use App\Stores\Show\View\StoreBatch;
+use App\Stores\Show\View\StorePart;
+use App\Stores\Show\View\WhereFitted;
+use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Stores\PartStock;
+
+/** The parts of the store: what is short, what runs out, what is reserved for which card. */
+final readonly class ShowParts
+{
+    private const STATES = ['short' => 'stop', 'expired' => 'stop', 'waiting' => 'watch', 'soon' => 'watch', 'enough' => 'clear'];
+
+    public function __construct(private Clock $clock) {}
+
+    /** @return list<StorePart> what needs a look first */
+    public function all(): array
+    {
+        $reserved = self::reserved()->get()->groupBy('part_id');
+        $order = ['stop' => 0, 'watch' => 1, 'clear' => 2];
+
+        return array_values(Part::with(['orders', 'batches'])->orderBy('number')->get()->map(fn(Part $p): StorePart => $this->part($p, $reserved->get($p->id) ?? collect()))
+            ->sortBy(static fn(StorePart $p): array => [$order[$p->state], $p->number])->all());
+    }
+
+    public function one(string $number, Person $me): PartRoom
+    {
+        $p = Part::with(['orders', 'batches.moves.person'])->where('number', $number)->firstOrFail();
+        $view = $this->part($p, self::reserved()->where('part_id', $p->id)->get()->toBase());
+        $fitted = FittedPart::with(['card.aircraft', 'person', 'batch'])->where('part_id', $p->id)->orderByDesc('id')->limit(200)->get();
+        $today = $this->clock->today();
+
+        return new PartRoom(
+            $view,
+            "{$p->number} {$p->title}: {$view->said}.",
+            array_values($p->batches->map(static fn(PartBatch $b): StoreBatch => new StoreBatch($b->id, $b->batch, $b->quantity, $b->expires, $b->spent($today), $b->taken()))->all()),
+            array_values($p->orders->map(static fn(PartOrder $o): OrderView => new OrderView($o->id, $o->quantity, $o->expected))->all()),
+            array_values($p->batches->flatMap(static fn(PartBatch $b) => $b->moves->each(static fn(PartMove $m) => $m->setRelation('batch', $b)))->sortByDesc('id')->map(fn(PartMove $m): StockMove => new StockMove($this->clock->local(Instant::parse($m->at)), $m->person?->name, $m->batch->batch, $m->kind, $m->quantity, $m->left, $m->paper))->all()),
+            array_values($fitted->map(fn(FittedPart $f): WhereFitted => new WhereFitted($this->clock->local(Instant::parse($f->at)), $f->card->aircraft->mark, $f->card->number, $f->card_id, $f->position, $f->batch?->batch, $f->quantity, $f->person->name, $f->stands))->all()),
+            $me->can('keep', Part::class) ? ['keep'] : [],
+        );
+    }
+
+    /** @return Builder<CardPart> what open cards of visits not yet released have reserved */
+    private static function reserved(): Builder
+    {
+        return CardPart::with('card.aircraft')->whereHas('card', static fn(Builder $q) => $q->whereNot('state', Card::CLOSED)->whereHas('visit', static fn(Builder $v) => $v->whereNot('state', Visit::RELEASED)))->orderBy('card_id');
+    }
+
+    /** @param list<StorePart> $parts */
+    public static function sentence(array $parts): string
+    {
+        $look = array_values(array_filter($parts, static fn(StorePart $p): bool => $p->state === 'stop'));
+
+        return match (true) {
+            $parts === [] => 'No part yet.',
+            $look === [] => 'Every reserved part is here or on its way, and no shelf life is over.',
+            default => "{$look[0]->number} {$look[0]->title}: {$look[0]->said}.".(count($look) > 1 ? ' '.Words::count(count($look), 'part').' in all need a look.' : ''),
+        };
+    }
+
+    /** @param Collection<int, CardPart> $for */
+    private function part(Part $p, Collection $for): StorePart
+    {
+        $today = $this->clock->today();
+        $wanted = (int) $for->sum('quantity');
+        $batches = $p->batches->map(static fn(PartBatch $b): array => [$b->batch, $b->quantity, $b->expires === null ? null : Day::parse($b->expires)])->all();
+        $stock = PartStock::of(array_values($batches), $wanted, (int) $p->orders->sum('quantity'), $today, (int) config('jorvel.shelf_days'));
+        $order = $p->orders->first();
+
+        return new StorePart(
+            $p->number,
+            $p->title,
+            $stock->usable,
+            $wanted,
+            array_values($for->map(static fn(CardPart $c): string => "{$c->quantity} for {$c->card->number} {$c->card->aircraft->mark}")->all()),
+            $order === null ? null : "{$order->quantity} on {$order->expected}",
+            $p->effectivity === null ? null : implode(', ', $p->effectivity),
+            $p->one_time,
+            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView($b->batch, $b->quantity, $b->expires, $b->spent($today) === null, $b->spent($today)))->all()),
+            self::STATES[$stock->code],
+            $this->said($stock, $p, $order !== null),
+            $p->place,
+        );
+    }
+
+    private function said(PartStock $stock, Part $p, bool $ordered): string
+    {
+        $short = Words::count($stock->short, 'piece').' short';
+        $until = $p->batches->firstWhere('batch', $stock->batch)?->expires;
+
+        return match ($stock->code) {
+            'short' => $ordered ? "{$short}, and too few ordered" : "{$short}, none ordered",
+            'waiting' => "{$short} until the order comes",
+            'expired' => "batch {$stock->batch} is past its shelf life",
+            'soon' => "batch {$stock->batch} runs out ".Words::fromNow($this->clock->today()->daysUntil(Day::parse((string) $until))),
+            default => 'enough for what is reserved',
+        };
+    }
+}

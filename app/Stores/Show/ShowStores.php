@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores\Show;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Floor\Model\Reading;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Stores\Do\RestsOn;
+use App\Stores\Model\Part;
+use App\Stores\Model\Recheck;
+use App\Stores\Model\Tool;
+use App\Stores\Model\ToolCheckEntry;
+use App\Stores\Model\ToolLoan;
+use App\Stores\Model\ToolRecall;
+use App\Stores\Show\View\CheckLine;
+use App\Stores\Show\View\LoanRow;
+use App\Stores\Show\View\RecallView;
+use App\Stores\Show\View\RestingAircraft;
+use App\Stores\Show\View\RestingCard;
+use App\Stores\Show\View\RestingReading;
+use App\Stores\Show\View\StoresView;
+use App\Stores\Show\View\StoreTool;
+use App\Stores\Show\View\ToolRoom;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Unit;
+
+/** What the room Stores shows. */
+final readonly class ShowStores
+{
+    private const ORDER = ['stop' => 0, 'watch' => 1, 'waiting' => 2, 'clear' => 3];
+
+    public function __construct(private Clock $clock, private RestsOn $rests, private ShowParts $parts) {}
+
+    public function all(Person $me): StoresView
+    {
+        $readings = Reading::whereNotNull('tool_id')->selectRaw('tool_id, count(*) as n')->groupBy('tool_id')->pluck('n', 'tool_id');
+        $tools = Tool::with(['loan.card', 'loan.person'])->whereNot('state', Tool::GONE)->orderBy('code')->get()->map(fn(Tool $t): StoreTool => $this->tool($t, (int) ($readings[$t->id] ?? 0)))
+            ->sortBy(static fn(StoreTool $t): array => [self::ORDER[$t->state], $t->code])->values();
+        $loans = ToolLoan::with(['card.aircraft', 'person'])->whereNull('in_at')->orderBy('out_at')->orderBy('id')->get();
+        $recalled = Tool::where('state', Tool::RECALLED)->orderBy('code')->pluck('code');
+        $bad = $tools->where('state', 'stop')->count();
+        $sentence = match (true) {
+            $tools->isEmpty() => 'No tool yet.',
+            $recalled->isNotEmpty() => $recalled->implode(', ').' is recalled: see what rests on it. '.Words::count($bad, 'tool').' must not be used today.',
+            $bad === 0 => 'Every tool may be used.',
+            default => "{$bad} of {$tools->count()} tools must not be used today.",
+        };
+
+        $parts = $this->parts->all();
+        $out = $loans->isEmpty() ? 'Everything is in: no tool, no rag is out.' : Words::count($loans->count(), 'thing is', 'things are').' out. No aircraft is released with anything out on its cards.';
+
+        return new StoresView($sentence, ShowParts::sentence($parts), $out, $tools->all(), $parts, array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->moment(Instant::parse($l->out_at))))->all()), $this->may($me));
+    }
+
+    public function one(string $code, Person $me): ToolRoom
+    {
+        $tool = Tool::with(['loan.card', 'loan.person'])->where('code', $code)->firstOrFail();
+        $checks = ToolCheckEntry::with('person')->where('tool_id', $tool->id)->orderByDesc('date')->orderByDesc('id')->get();
+        $recall = ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first();
+        $view = $this->tool($tool, Reading::where('tool_id', $tool->id)->count());
+        $reach = $recall === null ? null : $this->recall($recall);
+        $recalled = $tool->state === Tool::RECALLED;
+        $sentence = match (true) {
+            $reach === null || (! $recalled && ($reach->aircraft === [] || $reach->toClose === 0)) => "{$tool->code} ".lcfirst($view->said).'.',
+            $reach->aircraft === [] => "{$tool->code} is recalled; nothing rests on it since its last good check.",
+            default => match ($tool->state) {
+                Tool::RECALLED => "{$tool->code} is recalled: ", Tool::IN => "{$tool->code} is back, and what it read before is still in doubt: ", default => "{$tool->code} {$view->said}, and what it read is still in doubt: ",
+            }.Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(count($reach->aircraft), 'aircraft', 'aircraft').' rest on it'.($reach->toOpen === 0 ? '; every re-check is open or done.' : ', '.Words::count($reach->toOpen, 'card').' still without a re-check.'),
+        };
+
+        return new ToolRoom($view, $sentence, array_values($checks->map(static fn(ToolCheckEntry $c): CheckLine => new CheckLine($c->date, $c->good, $c->note, $c->person?->name))->all()), $reach, $tool->state !== Tool::GONE, $tool->state === Tool::AWAY, $this->may($me));
+    }
+
+    public function recall(ToolRecall $recall): RecallView
+    {
+        $readings = $this->rests->readings($recall);
+        $uses = $this->rests->uses($recall);
+        $rechecks = Recheck::with('byCard')->where('recall_id', $recall->id)->get()->keyBy('card_id');
+        $aircraft = [];
+        foreach ($readings->concat($uses)->groupBy('mark')->sortKeys() as $mark => $of) {
+            $aircraft[] = new RestingAircraft((string) $mark, array_values($of->groupBy('card_id')->map(fn(Collection $rows): RestingCard => $this->card($rows, $rechecks->get($rows->firstOrFail()->card_id)))->all()));
+        }
+        $cards = $readings->concat($uses)->pluck('card_id')->unique();
+
+        return new RecallView($recall->id, $recall->found_on, $recall->last_good, $recall->note, $readings->count(), $uses->count(), $aircraft, $cards->diff($rechecks->keys())->count(), $cards->reject(static fn(int $id): bool => $rechecks->get($id)?->byCard->state === Card::CLOSED)->count());
+    }
+
+    /** @param Collection<int, \stdClass> $rows */
+    private function card(Collection $rows, ?Recheck $recheck): RestingCard
+    {
+        $first = $rows->firstOrFail();
+
+        return new RestingCard($first->card_id, $first->number, $first->title, $first->visit_state, $recheck?->by_card_id, $recheck?->byCard->number, match (true) {
+            $recheck === null => 'stop', $recheck->byCard->state === Card::CLOSED => 'clear', default => 'waiting',
+        }, array_values($rows->map(fn(\stdClass $r): RestingReading => new RestingReading($r->point ?? 'used', $r->value ?? null, isset($r->unit) ? Unit::parse($r->unit)->label() : '', $r->verdict ?? '', $this->clock->local(Instant::parse($r->at)), $r->taker))->all()));
+    }
+
+    private function tool(Tool $t, int $readings): StoreTool
+    {
+        $today = $this->clock->today();
+        $why = $t->unusable($today);
+        $days = $today->daysUntil(Day::parse($t->cal_due));
+        $unit = Unit::parse($t->unit)->label();
+
+        return new StoreTool(
+            $t->code,
+            $t->title,
+            $t->kind,
+            Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to ".Words::number($t->resolution, 3),
+            $t->cal_due,
+            match (true) {
+                $why !== null => 'stop', $days <= config('jorvel.warn_days') => 'watch', default => 'clear',
+            },
+            $why ?? 'calibration runs out '.Words::fromNow($days),
+            $t->place,
+            $readings,
+            $t->loan === null ? null : "{$t->loan->person->name}, card {$t->loan->card->number}",
+        );
+    }
+
+    /** @return list<string> */
+    private function may(Person $me): array
+    {
+        return array_keys(array_filter(['keep' => $me->can('keep', Tool::class), 'count' => $me->can('count', Tool::class), 'parts' => $me->can('keep', Part::class)]));
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Do;
+
+use App\Crew\Model\Person;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Visits\Model\Bay;
+use App\Visits\Model\BaySlot;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
+
+/** Free stretches of bays: opened and taken away by the controller. */
+final readonly class BaySlots
+{
+    public function __construct(private Records $records) {}
+
+    /** @throws Refused when it ends before it begins, or something stands in the bay then */
+    public function add(Person $by, Bay $bay, string $start, string $end, float $hours, string $note): void
+    {
+        if (Day::parse($end)->number < Day::parse($start)->number) {
+            throw Refused::because("It ends on {$end}, before it begins on {$start}. Nothing was saved.");
+        }
+        DB::transaction(function () use ($by, $bay, $start, $end, $hours, $note): void {
+            $visit = Visit::with('aircraft')->where('bay', $bay->name)->where('state', '!=', Visit::RELEASED)->where('start', '<=', $end)->where('end', '>=', $start)->first();
+            if ($visit !== null) {
+                throw Refused::because("{$visit->aircraft->mark} stands in {$bay->name} from {$visit->start} to {$visit->end}. Choose other days; nothing was saved.");
+            }
+            $slot = $bay->slots()->where('start', '<=', $end)->where('end', '>=', $start)->first();
+            if ($slot !== null) {
+                throw Refused::because("{$bay->name} already has a free slot from {$slot->start} to {$slot->end}. Take it away first; nothing was saved.");
+            }
+            $bay->slots()->create(['start' => $start, 'end' => $end, 'hours' => $hours, 'note' => $note]);
+            $this->records->write($by, 'slot.opened', "bay:{$bay->id}", ['bay' => $bay->name, 'start' => $start, 'end' => $end, 'hours' => $hours]);
+        });
+    }
+
+    public function remove(Person $by, BaySlot $slot): void
+    {
+        DB::transaction(function () use ($by, $slot): void {
+            $slot->delete();
+            $this->records->write($by, 'slot.taken_away', "bay:{$slot->bay_id}", ['bay' => $slot->bay->name, 'start' => $slot->start, 'end' => $slot->end]);
+        });
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Do;
+
+use App\Crew\Do\Rosters;
+use App\Floor\Model\Card;
+use App\Shared\Clock;
+use App\Visits\Model\Bay;
+use App\Visits\Model\Visit;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\Spell;
+use Jorvel\Core\Visits\WorkHours;
+
+/** The hours in which a visit can be worked, with who is there and not on another visit of the same base. */
+final class HangarHours
+{
+    /** How many days beyond a visit's end are looked at. */
+    private const BEYOND = 45;
+
+    /** A bay that is not in the list is open like this, Monday to Saturday. */
+    private const USUAL = ['06:00', '22:00'];
+
+    /** @var array<string, Bay|null> by name */
+    private array $bays = [];
+
+    public function __construct(private readonly Clock $clock, private readonly Rosters $rosters) {}
+
+    public function bay(string $name): ?Bay
+    {
+        return $this->bays[$name] ??= Bay::firstWhere('name', $name);
+    }
+
+    public function base(Visit $visit): string
+    {
+        return $this->bay($visit->bay)->base ?? $visit->aircraft->base;
+    }
+
+    /** The hours of a visit from the next half hour on; load `aircraft.type` first. */
+    public function of(Visit $visit, Instant $from): WorkHours
+    {
+        // On the half hour, so that a plan of some minutes later has the same slots.
+        $from = Instant::fromEpoch((int) ceil($from->epoch() / 1800) * 1800);
+        $bay = $this->bay($visit->bay);
+        $first = $from->dayIn($this->clock->zone());
+        $last = max($first->number, Day::parse($visit->end)->number) + self::BEYOND;
+        $spells = [];
+        foreach ($this->rosters->of($this->base($visit))->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $bay->hours ?? array_fill(1, 6, self::USUAL), $bay?->people) as $spell) {
+            if ($from->isBefore($spell->until)) {
+                $spells[] = new Spell($spell->from->isBefore($from) ? $from : $spell->from, $spell->until, $spell->people);
+            }
+        }
+
+        return WorkHours::of($spells);
+    }
+
+    /**
+     * People by skill and slot, less those whom the plans of other visits at the same base have taken.
+     *
+     * @return array<string, list<int>>
+     */
+    public function free(Visit $visit, WorkHours $hours): array
+    {
+        $there = $free = $hours->people();
+        $bays = Bay::where('base', $this->base($visit))->pluck('name');
+        $others = Card::whereNotNull('planned_start')->whereNot('state', Card::CLOSED)->whereNot('visit_id', $visit->id)
+            ->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED)->whereIn('bay', $bays))->get(['id', 'needs', 'planned_start', 'planned_end']);
+        foreach ($others as $card) {
+            $needs = [...$card->needs ?? [], '*' => array_sum($card->needs ?? [])];
+            $until = min($hours->count(), $hours->at(Instant::parse((string) $card->planned_end)));
+            for ($slot = $hours->at(Instant::parse((string) $card->planned_start)); $slot < $until; $slot++) {
+                // Where its people are not on shift it rests, and takes nobody.
+                $rests = array_filter($needs, static fn(int $many, string $skill): bool => ($there[$skill][$slot] ?? 0) < $many, ARRAY_FILTER_USE_BOTH) !== [];
+                foreach ($rests ? [] : $needs as $skill => $many) {
+                    $free[$skill][$slot] = max(0, $free[$skill][$slot] - $many);
+                }
+            }
+        }
+
+        return array_map(array_values(...), $free);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Do;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Library\Model\CardTemplate;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+
+/** Turns a finding into a card of its visit that fixes it; panels that were closed meanwhile are opened and closed again. */
+final readonly class MakeFixCard
+{
+    public function __construct(private MakeCard $make, private VisitFrame $frame, private Records $records) {}
+
+    /**
+     * @param float $hours of work that the controller reckons with
+     *
+     * @throws Refused when the finding is settled, has its card, or its visit is over
+     */
+    public function __invoke(Person $by, Finding $finding, float $hours, ?string $skill = null): Card
+    {
+        return DB::transaction(function () use ($by, $finding, $hours, $skill): Card {
+            $finding->refresh()->load('card.visit.aircraft.type');
+            $found = $finding->card;
+            if ($finding->state !== 'open') {
+                throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
+            }
+            if (Card::where('finding_id', $finding->id)->exists()) {
+                throw Refused::because("Finding {$finding->number} already has a card.");
+            }
+            if ($found->visit->state === Visit::RELEASED) {
+                throw Refused::because("The visit in which {$finding->number} was found is released. Take it into the next visit.");
+            }
+            $template = CardTemplate::where(['type_id' => $found->visit->aircraft->type_id, 'makes' => 'fix'])->first()
+                ?? throw Refused::because('There is no card template for fixing a finding of this type. Add one in Library.');
+            $skill ??= $found->skill;
+            // Inspected as what it was found on is, and as its own system is.
+            $covers = array_values(array_unique([...$found->covers, ...$found->visit->aircraft->type->inspectedOn($finding->chapter)]));
+            $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
+                'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill, 'needs' => [$skill => $hours >= 8 ? 2 : 1],
+                'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical || $covers !== [], 'covers' => $covers, 'systems' => $found->systems, 'panels' => $found->panels, 'states' => $found->states ?? [],
+            ]);
+            $finding->update(['fix_hours' => $hours]);
+            $this->frame->complete($found->visit);
+            $this->records->write($by, 'card.made', "card:{$card->id}", ['number' => $card->number, 'finding' => $finding->number, 'hours' => $hours]);
+
+            return $card;
+        });
+    }
+}

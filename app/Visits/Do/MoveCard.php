@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Do;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Shared\Words;
+use App\Visits\Model\Visit;
+use App\Visits\Show\ShowBoard;
+use App\Visits\Show\View\BoardView;
+use App\Visits\Show\View\MovedCard;
+use App\Visits\Show\View\SlipRow;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\Plan;
+use Jorvel\Core\Visits\PlanResult;
+
+/**
+ * Moves a card on the board: the others keep their order and flow round it. Shown first with everything that it moves, saved
+ * only when told.
+ */
+final readonly class MoveCard
+{
+    public function __construct(private Clock $clock, private PlanVisit $plan, private PlanRuns $runs, private ShowBoard $board, private Records $records) {}
+
+    /**
+     * @param Instant|null $to where it is to begin; null lets it go again
+     * @param bool $keep saves it
+     *
+     * @throws Refused when the card is closed or in work, or the plan has changed meanwhile
+     */
+    public function __invoke(Person $by, int $visitId, int $cardId, ?Instant $to, int $version, bool $keep): BoardView
+    {
+        return DB::transaction(function () use ($by, $visitId, $cardId, $to, $version, $keep): BoardView {
+            $visit = $this->board->query($visitId);
+            $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
+            if ($card->state !== Card::OPEN) {
+                throw Refused::because("Card {$card->number} is ".($card->worked() ? 'worked' : 'in work').'; it cannot be moved any more.');
+            }
+            $this->runs->requireVersion($visit, $version);
+            $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
+            $set = ['not_before' => $to === null ? null : (string) $to, 'first' => $to !== null && $was !== null && $to->isBefore($was)];
+            [$ask, $result] = $this->around($visit, $cardId, $set, $to);
+            $exit = $this->board->exit($visit->cards);
+            $moved = $this->lay($visit, $ask, $result, $cardId);
+            $effect = $this->effect($card, $to, $exit, $ask->hours->ends($result->makespan()));
+            if ($keep) {
+                Card::whereKey($cardId)->update($set);
+                $card->fill($set)->syncOriginal();
+                $this->records->write($by, 'card.moved', "card:{$cardId}", ['number' => $card->number, ...$set]);
+                $this->plan->save($visit, $ask, $result, $by, "{$card->number} was moved");
+            } else {
+                $card->fill($set);
+            }
+
+            return $this->board->of($visit, $moved, $effect);
+        });
+    }
+
+    /**
+     * What it does to the exit when a card takes so many hours longer than it should.
+     *
+     * @param list<float> $more
+     *
+     * @return list<SlipRow>
+     */
+    public function slip(int $visitId, int $cardId, array $more): array
+    {
+        $visit = $this->board->query($visitId);
+        $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
+        $exit = $this->board->exit($visit->cards);
+        $rows = [];
+        foreach ($card->worked() || $exit === null ? [] : $more as $hours) {
+            [$ask, $result] = $this->around($visit, $cardId, ['hours' => $card->hoursLeft() + $hours * max(1, array_sum($card->needs ?? [1]))], null);
+            $leaves = $ask->hours->ends($result->makespan());
+            $later = max(0.0, $ask->hours->hours($ask->hours->at($leaves) - $ask->hours->at($exit)));
+            $moved = 0;
+            foreach ($ask->cards as $c => $other) {
+                $moved += $other->id !== $cardId && (string) $ask->hours->begins($result->starts[$c]) > (string) $other->planned_start ? 1 : 0;
+            }
+            $rows[] = new SlipRow($hours, $later <= 0 ? 'the exit stays' : 'leaves '.$this->clock->moment($leaves), $later, $moved);
+        }
+
+        return $rows;
+    }
+
+    /**
+     * The plan with one card otherwise: the others stay where they are where they can, unless flowing up lets the aircraft leave sooner.
+     *
+     * @param array{not_before?: string|null, first?: bool, hours?: float} $set
+     *
+     * @return array{PlanAsk, PlanResult}
+     */
+    private function around(Visit $visit, int $cardId, array $set, ?Instant $to): array
+    {
+        $now = $this->clock->now();
+        $stay = $this->plan->ask($visit, $now, [$cardId => $set], true);
+        $flow = $this->plan->ask($visit, $now, [$cardId => $set]);
+        $stays = Plan::inOrder($stay->problem, $this->keys($stay, $cardId, $to));
+        $flows = Plan::inOrder($flow->problem, $this->keys($flow, $cardId, $to));
+
+        return $flows->makespan() < $stays->makespan() ? [$flow, $flows] : [$stay, $stays];
+    }
+
+    /** @return list<float> */
+    private function keys(PlanAsk $ask, int $cardId, ?Instant $to): array
+    {
+        $keys = $ask->now;
+        foreach ($ask->cards as $c => $card) {
+            if ($card->id === $cardId && $to !== null) {
+                $keys[$c] = $to->epoch() - 0.5;
+            }
+        }
+
+        return array_values($keys);
+    }
+
+    /**
+     * Puts the plan's times on the visit's cards, unsaved.
+     *
+     * @return list<MovedCard> those that begin at another time than before
+     */
+    private function lay(Visit $visit, PlanAsk $ask, PlanResult $result, int $cardId): array
+    {
+        $moved = [];
+        $chain = array_flip($result->critical());
+        $byId = $visit->cards->keyBy('id');
+        foreach ($ask->cards as $c => $asked) {
+            $card = $byId->get($asked->id) ?? $asked;
+            $from = $card->planned_start;
+            $to = (string) $ask->hours->begins($result->starts[$c]);
+            $card->fill(['planned_start' => $to, 'planned_end' => (string) $ask->hours->ends($result->end($c)), 'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c]]);
+            if ($from !== $to && $card->begun_at === null) {
+                $hours = $from === null ? 0.0 : $ask->hours->hours($ask->hours->at(Instant::parse($to)) - $ask->hours->at(Instant::parse($from)));
+                $moved[] = new MovedCard($card->id, $card->number, $card->title, ($from === null ? '' : $this->clock->moment(Instant::parse($from)).' → ').$this->clock->moment(Instant::parse($to)), $hours);
+            }
+        }
+        usort($moved, static fn(MovedCard $a, MovedCard $b): int => ($b->id === $cardId) <=> ($a->id === $cardId) ?: abs($b->hours) <=> abs($a->hours));
+
+        return $moved;
+    }
+
+    private function effect(Card $card, ?Instant $to, ?Instant $was, Instant $exit): string
+    {
+        $begins = Instant::parse((string) $card->planned_start);
+        $waited = $to !== null && $to->isBefore($begins) && $begins->epoch() - $to->epoch() >= 1800 ? " {$card->number} cannot begin sooner than ".$this->clock->moment($begins).': what it waits for, its people or its states are not there.' : '';
+        $days = $was === null ? 0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
+
+        return match (true) {
+            $days > 0 => 'The exit moves '.Words::number($days).' h later, to '.$this->clock->moment($exit).'.',
+            $days < 0 => 'The exit moves '.Words::number(-$days).' h sooner, to '.$this->clock->moment($exit).'.',
+            default => 'The exit stays on '.$this->clock->moment($exit).'.',
+        }.$waited;
+    }
+}

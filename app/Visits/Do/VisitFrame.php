@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Do;
+
+use App\Floor\Model\Card;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\Panel;
+use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Visits\VisitOrder;
+use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitTask;
+
+/**
+ * What a visit needs besides its items: panels opened and closed once, jacks, and for more than a day's work induction, making
+ * safe and a last look. A type without a template for one of these has no card for it. Then what each card waits for.
+ */
+final readonly class VisitFrame
+{
+    /** Hours of work from which a visit is inducted and made safe by cards of its own. */
+    private const WHOLE = 24.0;
+
+    public function __construct(private MakeCard $make) {}
+
+    public function complete(Visit $visit): void
+    {
+        $cards = $visit->cards()->get();
+        $templates = CardTemplate::where('type_id', $visit->aircraft->type_id)->whereNotNull('makes')->get()->keyBy('makes');
+        $panels = Panel::where('type_id', $visit->aircraft->type_id)->get()->keyBy('code');
+        $made = array_fill_keys(array_filter($cards->reject(static fn(Card $c): bool => $c->worked() && str_starts_with((string) $c->makes, 'close:'))->pluck('makes')->all()), true);
+        $n = $cards->count();
+        $add = function (string $makes, array $own = []) use ($visit, $templates, &$made, &$n): void {
+            $template = $templates->get(explode(':', $makes)[0]);
+            if ($template !== null && ! isset($made[$makes])) {
+                ($this->make)($visit, $template, ++$n, [...$own, 'makes' => $makes]);
+                $made[$makes] = true;
+            }
+        };
+        $raised = $cards->contains(static fn(Card $c): bool => ($c->states['jacks'] ?? null) === 'on');
+        if ($raised || $cards->sum('hours') >= self::WHOLE) {
+            array_map($add, ['induct', 'safe', 'last']);
+        }
+        if ($raised) {
+            $add('raise');
+            $add('lower');
+        }
+        foreach ($cards->reject(static fn(Card $c): bool => $c->worked())->pluck('panels')->flatten()->unique()->sort() as $code) {
+            if (! isset($made["close:{$code}"])) {
+                // Never opened yet, or closed again since.
+                unset($made["open:{$code}"]);
+            }
+            $panel = $panels->get($code);
+            $add("open:{$code}", ['title' => "Open panel {$code}".($panel === null ? '' : ", {$panel->title}"), 'zone' => $panel->zone ?? 'whole aircraft', 'hours' => $panel->open_hours ?? 0.5]);
+            $add("close:{$code}", ['title' => "Close panel {$code}".($panel === null ? '' : ", {$panel->title}"), 'zone' => $panel->zone ?? 'whole aircraft', 'hours' => $panel->close_hours ?? 0.5]);
+        }
+        $this->order($visit->cards()->with('finding')->get());
+    }
+
+    /** @param Collection<int, Card> $cards */
+    private function order(Collection $cards): void
+    {
+        $waits = VisitOrder::of(array_values($cards->map(static fn(Card $c): VisitTask => new VisitTask(
+            (string) $c->id,
+            VisitPhase::from($c->phase),
+            $c->panels,
+            $c->states['jacks'] ?? null,
+            in_array($c->makes, ['induct', 'safe', 'last', 'fix', 'recheck'], true) ? null : $c->makes,
+            $c->finding === null ? [] : [(string) $c->finding->card_id],
+        ))->all()));
+        $ids = $cards->modelKeys();
+        DB::table('card_waits')->whereIn('card_id', $ids)->delete();
+        $rows = [];
+        foreach ($waits as $id => $after) {
+            foreach ($after as $other) {
+                $rows[] = ['card_id' => (int) substr($id, 1), 'after_id' => (int) $other];
+            }
+        }
+        foreach (array_chunk($rows, 300) as $some) {
+            DB::table('card_waits')->insert($some);
+        }
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Http;
+
+use App\Shared\Http\RoomRequest;
+use App\Visits\Model\Visit;
+
+/** A new visit: which aircraft, where, when, and which due items. */
+final class MakeVisitRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->person()->can('plan', Visit::class);
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [
+            'mark' => 'required|string',
+            'title' => 'required|string|max:120',
+            'bay' => 'required|string|max:60',
+            'start' => 'required|date_format:Y-m-d',
+            'end' => 'required|date_format:Y-m-d',
+            'items' => 'required|array|min:1',
+            'items.*' => ['regex:/^\d+(:\d+)?$/'],
+        ];
+    }
+}

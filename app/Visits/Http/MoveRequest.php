@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Http;
+
+use App\Shared\Http\RoomRequest;
+use App\Visits\Model\Visit;
+
+/** A card to another place on the board. */
+final class MoveRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->person()->can('plan', Visit::class);
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [
+            'card' => 'required|integer',
+            'slot' => 'present|nullable|numeric|min:0|max:100000',
+            'version' => 'required|integer',
+            'keep' => 'required|boolean',
+        ];
+    }
+}

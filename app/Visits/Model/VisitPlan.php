@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Model;
+
+use App\Shared\Model;
+
+/**
+ * What a visit's plan rests on and came to; when each card is worked stands on the cards.
+ *
+ * @property int $visit_id
+ * @property int $version counts every plan saved and every change of what is planned
+ * @property string|null $look_until last day of the look window
+ * @property array{shape: float, rate: float, reason: string, by: string}|null $prior set by hand in place of the type's history
+ * @property array{exit?: string|null, problem?: string}|null $result
+ * @property string|null $made_at
+ */
+final class VisitPlan extends Model
+{
+    public $incrementing = false;
+
+    protected $primaryKey = 'visit_id';
+
+    protected $casts = ['prior' => 'array', 'result' => 'array'];
+
+    /** Why there is no plan; null when there is one. */
+    public function problem(): ?string
+    {
+        return $this->result['problem'] ?? null;
+    }
+}

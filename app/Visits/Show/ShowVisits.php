@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Show;
+
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\Step;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Stores\Model\CardPart;
+use App\Visits\Model\Visit;
+use App\Visits\Show\View\AssignedView;
+use App\Visits\Show\View\VisitCard;
+use App\Visits\Show\View\VisitFinding;
+use App\Visits\Show\View\VisitsView;
+use App\Visits\Show\View\VisitView;
+use Illuminate\Database\Eloquent\Builder;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+
+/** What the room Visits shows. */
+final readonly class ShowVisits
+{
+    public function __construct(private Clock $clock, private ShowShortages $shortages) {}
+
+    public function all(): VisitsView
+    {
+        $visits = $this->query()->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()->map(fn(Visit $v): VisitView => $this->view($v, [], []))->all();
+        $open = array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::IN_WORK);
+        $next = array_values(array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::PLANNED))[0] ?? null;
+        $sentence = match (true) {
+            $visits === [] => 'No visit is planned. Open an aircraft in Fleet, choose its due items and make one.',
+            $next === null => count($open) === 1 ? 'One aircraft is in work; nothing else is planned.' : count($open).' aircraft are in work; nothing else is planned.',
+            default => "{$next->mark} comes in next: {$next->title}, on ".$this->clock->words(Day::parse($next->start)).", {$next->bay}.",
+        };
+
+        return new VisitsView($sentence, $visits);
+    }
+
+    public function one(int $id): VisitView
+    {
+        $visit = $this->query()->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding'])->findOrFail($id);
+        $short = $visit->state === Visit::RELEASED ? [] : $this->shortages->of($visit, $visit->cards);
+        $cards = array_values($visit->cards->map(fn(Card $c): VisitCard => $this->card($c, $short[$c->id] ?? []))->all());
+        $carded = $visit->cards->pluck('finding_id')->filter();
+        $open = Finding::with('card')->whereIn('card_id', $visit->cards->modelKeys())->where('state', 'open')->orderBy('id')->get();
+        $findings = $open->whereNotIn('id', $carded)->map(static fn(Finding $f): VisitFinding => new VisitFinding($f->id, $f->number, $f->place, $f->extent, $f->card->number))->all();
+
+        return $this->view($visit, $cards, array_values($findings));
+    }
+
+    /** @return Builder<Visit> */
+    private function query(): Builder
+    {
+        return Visit::with(['aircraft.type', 'cards.steps', 'cards.assignments']);
+    }
+
+    /**
+     * @param list<VisitCard> $cards
+     * @param list<VisitFinding> $findings
+     */
+    private function view(Visit $visit, array $cards, array $findings): VisitView
+    {
+        $total = $visit->cards->count();
+        $closed = $visit->cards->where('state', Card::CLOSED)->count();
+        $lacking = $visit->cards->filter(static fn(Card $c): bool => self::unmanned($c))->count();
+        $progress = $total === 1 ? 'Its one card is open' : "{$closed} of {$total} cards are closed";
+        $nobody = $lacking === 1 ? 'one card has nobody to work it yet' : "{$lacking} cards have nobody to work them yet";
+        $sentence = match (true) {
+            $visit->state === Visit::RELEASED => "Released; {$closed} cards are in the record.",
+            $closed === $total => 'Every card is closed. The aircraft can be looked at for release.',
+            $lacking > 0 => $visit->state === Visit::IN_WORK && $total > 1 ? "{$progress}; {$nobody}." : ucfirst($nobody).'.',
+            default => $progress.'; it must leave on '.$this->clock->words(Day::parse($visit->end)).', '.Words::fromNow($this->clock->today()->daysUntil(Day::parse($visit->end))).'.',
+        };
+
+        return new VisitView($visit->id, $visit->aircraft->mark, $visit->aircraft->type->code, $visit->title, $visit->bay, $visit->start, $visit->end, $visit->state, $sentence, (float) $visit->cards->sum('hours'), $closed, $total, $findings, $cards);
+    }
+
+    private static function unmanned(Card $card): bool
+    {
+        return $card->state !== Card::CLOSED && ! $card->assignments->contains('role', 'perform');
+    }
+
+    /** @param list<string> $short what it will not have on its day */
+    private function card(Card $card, array $short): VisitCard
+    {
+        $from = $card->begun_at ?? $card->planned_start;
+        $needs = $card->needs ?? [$card->skill => 1];
+
+        return new VisitCard(
+            $card->id,
+            $card->number,
+            $card->title,
+            $card->state,
+            $card->critical,
+            $card->skill,
+            $card->hours,
+            $card->zone,
+            $card->steps->where('state', Step::DONE)->count(),
+            $card->steps->count(),
+            $card->assignments->map(static fn(Assignment $a): AssignedView => new AssignedView($a->person_id, $a->person->name, $a->person->stamp, $a->role))->all(),
+            self::unmanned($card) ? 'nobody to work it' : null,
+            $card->phase,
+            $from === null ? null : $this->clock->moment(Instant::parse($from)),
+            implode(', ', array_map(static fn(string $skill, int $many): string => $many === 1 ? $skill : "{$many} {$skill}", array_keys($needs), $needs)),
+            array_map(static fn(array $p): string => "{$p['place']} ({$p['who']})", $card->positions),
+            array_values($card->parts->map(static fn(CardPart $p): string => "{$p->quantity} × {$p->part->number} {$p->part->title}")->all()),
+            $short,
+            $card->finding?->number,
+        );
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Show\View;
+
+use OpenApi\Attributes as OA;
+
+/** A visit or a free stretch on a bay. */
+#[OA\Schema]
+final readonly class BayBlock
+{
+    public function __construct(
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $start,
+        #[OA\Property] public string $end,
+        #[OA\Property] public float $hours,
+        #[OA\Property] public ?string $mark,
+        #[OA\Property] public ?int $visit,
+        #[OA\Property] public string $note,
+    ) {}
+}
