@@ -17,6 +17,8 @@ return [
     // Rest: hours free between two stretches of work, at least, and hours in one stretch, at most.
     'rest_between' => 11,
     'rest_most' => 12,
+    // How long somebody called clear of a place stands for it, in seconds, where the step does not say: a card's own time goes first.
+    'call_stands_seconds' => 300,
     // Where photos of findings are kept.
     'photos' => env('JORVEL_PHOTOS', storage_path('app/photos')),
 ];

@@ -108,11 +108,11 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('cards/{id}/steps/{no}/inspect', [FloorController::class, 'inspectStep'])->middleware(['throttle:sign', 'once']);
     Route::post('cards/{id}/hand-over', [FloorController::class, 'handOver'])->middleware('once');
     Route::post('cards/{id}/take-over', [FloorController::class, 'takeOver'])->middleware('once');
+    Route::post('cards/{id}/here', [FloorController::class, 'come'])->middleware('once');
     Route::post('cards/{id}/clear', [FloorController::class, 'clear'])->middleware('once');
     Route::post('cards/{id}/loans', [FloorController::class, 'takeOut'])->middleware('once');
     Route::post('cards/{id}/findings', [FindingController::class, 'raise'])->middleware('once');
     Route::get('findings/{id}', [FindingController::class, 'show']);
-    Route::post('findings/{id}/fixed', [FindingController::class, 'fixed'])->middleware(['throttle:sign', 'once']);
     Route::post('findings/{id}/spot', [FindingController::class, 'mark'])->middleware('once');
     Route::post('findings/{id}/photos', [FindingController::class, 'photo']);
     Route::get('photos/{id}', [FindingController::class, 'picture']);

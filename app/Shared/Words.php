@@ -63,6 +63,31 @@ final class Words
         return $many === 1 ? "1 {$one}" : "{$many} ".($more ?? "{$one}s");
     }
 
+    /**
+     * Numbers in a row said short: "1 to 4, 6".
+     *
+     * @param list<int> $numbers
+     */
+    public static function numbers(array $numbers): string
+    {
+        sort($numbers);
+        $runs = [];
+        foreach ($numbers as $n) {
+            $last = array_key_last($runs);
+            if ($last !== null && $runs[$last][1] === $n - 1) {
+                $runs[$last][1] = $n;
+            } else {
+                $runs[] = [$n, $n];
+            }
+        }
+
+        return implode(', ', array_map(static fn(array $r): string => match ($r[1] - $r[0]) {
+            0 => (string) $r[0],
+            1 => "{$r[0]} and {$r[1]}",
+            default => "{$r[0]} to {$r[1]}",
+        }, $runs));
+    }
+
     public static function blocker(string $code): string
     {
         return self::BLOCKERS[$code] ?? $code;

@@ -18,6 +18,7 @@ use App\Stores\Do\ToolDesk;
 use App\Visits\Do\PlanVisit;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Instant;
 use LogicException;
 
@@ -39,29 +40,41 @@ final readonly class FloorStory
                 Assignment::create(['card_id' => $cards[$code]->id, 'person_id' => $person->id, 'role' => $person->trainee ? 'trainee' : 'perform', 'under_id' => $person->trainee ? $person->supervisor_id : null]);
             }
         }
-        $this->open($visit, $people[$story['open']['by']], $this->clock->at($this->clock->today(), $story['open']['from']), $story['open']['minutes']);
+        $this->open($visit, $people[$story['open']['by']], array_values(array_map(static fn(string $login): Person => $people[$login], $story['open']['crew'])), $this->clock->at($this->clock->today(), $story['open']['from']), $story['open']['minutes']);
         foreach ($story['work'] as $line) {
             [$code, $login, $time, $no, $do] = $line;
             $more = $line[5] ?? [];
             $card = $cards[$code]->refresh();
-            $this->clock->still($this->clock->at($this->clock->today(), $time), fn() => ($this->work)($people[$login], $card, $no, new StepInput($card->version, $do, $more['entry'] ?? '', $more['entries'] ?? [], $more['tool'] ?? '', $more['note'] ?? '')));
+            $input = new StepInput($card->version, $do, $more['entry'] ?? '', $more['entries'] ?? [], $more['tool'] ?? '', $more['note'] ?? '');
+            $this->clock->still($this->clock->at($this->clock->today(), $time), function () use ($people, $login, $card, $no, $input): void {
+                ($this->work)($people[$login], $card->id, $no, $input);
+            });
         }
         ($this->plan)($visit->load('aircraft.type'), $people['ines'], 'planned with what is in work');
         [$code, $login, $time, $what, $many] = $story['rags'];
         $this->clock->still($this->clock->at($this->clock->today(), $time), fn() => $this->desk->outSmall($people[$login], $cards[$code], $what, $many));
     }
 
-    /** What comes before the work: induct, make safe, jacks, panels; each step worked, each card closed, so many minutes apart. */
-    private function open(Visit $visit, Person $by, Instant $at, int $minutes): void
+    /**
+     * What comes before the work: induct, make safe, jacks, panels; each step worked, each card closed, so many minutes apart.
+     *
+     * @param list<Person> $crew who stands at the places of a roll-call
+     */
+    private function open(Visit $visit, Person $by, array $crew, Instant $at, int $minutes): void
     {
         while (($card = $visit->cards()->with(['steps', 'waitsFor'])->whereIn('phase', ['induct', 'safe', 'open'])->where('state', Card::OPEN)->get()->first(static fn(Card $c): bool => $c->mustWaitFor() === null)) !== null) {
-            $this->clock->still($at, function () use ($by, $card): void {
+            $this->clock->still($at, function () use ($by, $card, $crew): void {
+                $version = $card->version;
                 foreach ($card->steps as $step) {
-                    ($this->work)($by, $card, $step->no, new StepInput($card->version, 'done'));
+                    foreach ($step->spec['places'] ?? [] as $n => $place) {
+                        ($this->work)($by, $card->id, $step->no, new StepInput($version++, 'call', (string) $place, note: $crew[$n]->name));
+                    }
+                    ($this->work)($by, $card->id, $step->no, new StepInput($version++, 'done'));
                 }
             });
+            DB::table('notices')->delete();
             $at = Instant::fromEpoch($at->epoch() + 60 * $minutes);
-            $card->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => (string) $at, 'closed_at' => (string) $at, 'spent' => $card->hours]);
+            $card->refresh()->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => (string) $at, 'closed_at' => (string) $at, 'spent' => $card->hours]);
             Presence::where('person_id', $by->id)->delete();
         }
     }
@@ -74,7 +87,9 @@ final readonly class FloorStory
     {
         $finding = Finding::with('fixCard')->where('place', $story['finding'])->firstOrFail();
         $card = $finding->fixCard()->firstOrFail();
-        $this->clock->still($this->clock->at($this->clock->today(), $story['at']), fn() => $this->handOver->give($people[$story['by']], $card, $card->version, $story['said']));
+        $this->clock->still($this->clock->at($this->clock->today(), $story['at']), function () use ($people, $story, $card): void {
+            $this->handOver->give($people[$story['by']], $card->id, $card->version, $story['said']);
+        });
     }
 
     /**

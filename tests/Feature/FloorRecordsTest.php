@@ -31,7 +31,7 @@ final class FloorRecordsTest extends WorldCase
         yield 'called clear' => [static fn(self $t): array => ['ines', 'POST', "{$gear()}/clear", ['person' => $t->person('oda')->id]], 'person.clear', 'Ines Maro (C01)', ['person', 'since']];
         yield 'rags out' => [static fn(): array => ['oda', 'POST', "{$gear()}/loans", ['what' => 'rags', 'quantity' => 3]], 'tool.out', 'Oda Fenn (T27)', ['what', 'quantity']];
         yield 'a tool in' => [static fn(): array => ['ines', 'POST', 'loans/'.ToolLoan::whereNotNull('tool_id')->value('id').'/in', ['counted' => 1]], 'tool.in', 'Ines Maro (C01)', ['what', 'quantity']];
-        yield 'a place called clear' => [static fn(): array => ['oda', 'POST', "{$gear()}/steps/6", ['version' => self::gear()->version, 'do' => 'call', 'entry' => 'nose', 'note' => 'Noor Hadley']], 'step.called_clear', 'Oda Fenn (T27)', ['step', 'place', 'name']];
+        yield 'a place called clear' => [static fn(): array => ['oda', 'POST', "{$gear()}/steps/6", ['version' => self::gear()->version, 'do' => 'call', 'entry' => 'nose', 'note' => 'Noor Hadley']], 'step.called_clear', 'Oda Fenn (T27)', ['step', 'place', 'name', 'stamp']];
         yield 'a finding' => [static fn(): array => ['oda', 'POST', "{$gear()}/findings", ['place' => 'p', 'extent' => 'e', 'severity' => 'critical']], 'finding.raised', 'Oda Fenn (T27)', ['number', 'card', 'place', 'extent', 'severity', 'repeat_of']];
         yield 'a template read again' => [static fn(): array => ['tor', 'POST', 'library/templates/'.CardTemplate::where('code', 'TRK-76-22')->value('id').'/reread', ['outcome' => 'stands', 'note' => 'read']], 'template.reread', 'Tor Aldis (X02)', ['code', 'from', 'to', 'outcome', 'note', 'fleets']];
         yield 'a question' => [static fn(): array => ['oda', 'POST', 'library/manuals/TM-OLN/questions', ['section' => '27-51', 'text' => 'why']], 'question.asked', 'Oda Fenn (T27)', ['manual', 'section', 'text']];
@@ -101,7 +101,7 @@ final class FloorRecordsTest extends WorldCase
     {
         $before = DB::table('records')->count();
         $gear = self::gear();
-        foreach ([['steps/8', ['do' => 'count', 'entry' => '50']], ['steps/3', ['do' => 'reopen', 'note' => 'x']], ['steps/9', ['do' => 'compare']], ['hand-over', ['said' => '']], ['loans', ['what' => 'rags', 'quantity' => 0]]] as [$path, $body]) {
+        foreach ([['steps/8', ['do' => 'count', 'entry' => '50']], ['steps/3', ['do' => 'reopen', 'note' => '']], ['steps/9', ['do' => 'compare']], ['hand-over', ['said' => '']], ['loans', ['what' => 'rags', 'quantity' => 0]]] as [$path, $body]) {
             $this->as('oda', 'POST', "cards/{$gear->id}/{$path}", ['version' => $gear->version, ...$body])->assertStatus(422);
         }
         self::assertSame([$before, $gear->version], [DB::table('records')->count(), $gear->refresh()->version]);

@@ -99,16 +99,16 @@ final class FloorTest extends WorldCase
         $gear = $this->gear();
         $this->free();
         app(Clock::class)->start(Instant::parse('2026-05-05T12:36:00Z'));
-        self::assertStringContainsString('the roll-call of step 6 no longer stands for nose, left wing tip, right wing tip, flight deck', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
-        foreach (['nose', 'left wing tip', 'right wing tip'] as $place) {
-            $this->work('oda', $gear, 6, 'call', ['entry' => $place, 'note' => 'Noor Hadley'])->assertOk();
+        self::assertStringContainsString('the roll-call of step 6 is too old for nose, left wing tip, right wing tip, flight deck', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        foreach (['nose' => 'Noor Hadley', 'left wing tip' => 'T45', 'right wing tip' => 'Bram Oster'] as $place => $who) {
+            $this->work('oda', $gear, 6, 'call', ['entry' => $place, 'note' => $who])->assertOk();
         }
-        self::assertStringContainsString('no longer stands for flight deck', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        self::assertStringContainsString('is too old for flight deck', $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
         $this->work('oda', $gear, 6, 'call', ['entry' => 'flight deck', 'note' => 'Oda Fenn'])->assertOk();
         $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
         $flaps = $this->flaps();
         Step::where('card_id', $flaps->id)->where('no', '<', 7)->update(['state' => 'done']);
-        self::assertStringContainsString('Who calls left wing clear', $this->said($this->work('stig', $flaps, 7, 'call', ['entry' => 'left wing'])));
+        self::assertStringContainsString('Who stands at left wing?', $this->said($this->work('stig', $flaps, 7, 'call', ['entry' => 'left wing'])));
         self::assertStringContainsString('is not a place of this roll-call', $this->said($this->work('stig', $flaps, 7, 'call', ['entry' => 'tail', 'note' => 'x'])));
         self::assertStringContainsString('Not called clear, or too long ago: left wing, right wing, flight deck', $this->said($this->work('stig', $flaps, 7, 'done')));
     }
@@ -149,13 +149,18 @@ final class FloorTest extends WorldCase
         self::assertStringContainsString('not waiting', $this->said($inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])));
         // What it looked at is taken back: the inspection falls with it, and cannot be taken back by itself.
         self::assertStringContainsString('stands until something that it looked at is taken back', $this->said($this->work('oda', $gear, 13, 'reopen', ['note' => 'x'])));
-        self::assertSame([13], $this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.9.fallsWith'));
+        self::assertSame([11, 13], $this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.9.fallsWith'), 'the inspection, and what took the pressure off');
         $this->work('oda', $gear, 10, 'reopen', ['note' => 'the gauge was not read at the end'])->assertOk()->assertJsonPath('steps.12.state', 'open');
-        self::assertSame(['inspect_again' => [13], 'step' => 10, 'why' => 'the gauge was not read at the end'], json_decode((string) DB::table('records')->where('what', 'step.taken_back')->value('data'), true));
+        self::assertSame(['fell' => [11, 13], 'step' => 10, 'why' => 'the gauge was not read at the end'], json_decode((string) DB::table('records')->where('what', 'step.taken_back')->value('data'), true));
         $this->work('oda', $gear, 10, 'start')->assertOk();
         self::assertStringContainsString('Step 10 comes first', $this->said($inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])));
         app(Clock::class)->start(Instant::parse('2026-05-05T12:21:40Z'));
         $this->work('oda', $gear, 10, 'done')->assertOk();
+        // The free fall took the pressure off: it falls with the hold, and the pins, in since, hold it.
+        self::assertStringContainsString('Gear lock pins', $this->said($this->work('oda', $gear, 11, 'read', ['entry' => '6.2'])));
+        $this->work('oda', $gear, 12, 'reopen', ['note' => 'out again for the free fall'])->assertOk();
+        $this->work('oda', $gear, 11, 'read', ['entry' => '6.2'])->assertOk();
+        $this->work('oda', $gear, 12, 'done')->assertOk();
         $inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])->assertOk()->assertJsonPath('next', 14);
         self::assertNull(array_column($this->as('runa', 'GET', 'floor')->json('cards'), 'inspectNext', 'id')[$gear->id], 'its inspection is done');
         $this->work('oda', $gear, 14, 'done')->assertOk();
@@ -247,11 +252,11 @@ final class FloorTest extends WorldCase
         $flaps = $this->flaps();
         $this->work('lio', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])->assertOk();
         Step::where('card_id', $flaps->id)->where('kind', '!=', 'inspection')->update(['state' => 'done', 'done_by' => $this->person('lio')->id]);
-        $sign = fn(string $who, string $stamp, string $pin): TestResponse => $this->as($who, 'POST', "cards/{$flaps->id}/sign", ['version' => $flaps->refresh()->version, 'stamp' => $stamp, 'pin' => $pin]);
+        $sign = fn(string $who, string $stamp, string $pin): TestResponse => $this->as($who, 'POST', "cards/{$flaps->id}/sign", ['version' => $flaps->refresh()->version, 'stamp' => $stamp, 'pin' => $pin, 'counted' => $flaps->loans()->pluck('quantity', 'id')->all()]);
         self::assertStringContainsString('your supervisor signs', $this->said($sign('lio', 'T38', '1')));
         $pins = array_column(json_decode((string) file_get_contents(database_path('demo/people.json')), true), 'pin', 'login');
         $sign('stig', 'T45', $pins['stig'])->assertOk()->assertJsonPath('state', 'signed');
-        $card = Card::with(['steps', 'assignments'])->findOrFail($flaps->id);
+        $card = Card::with(['steps', 'hands', 'assignments'])->findOrFail($flaps->id);
         self::assertEqualsCanonicalizing([$this->person('lio')->id, $this->person('stig')->id], $card->performers());
         // A supervisor stays while the trainee is on the card.
         self::assertStringContainsString('Take the trainee off first', $this->said($this->as('ines', 'POST', "cards/{$flaps->id}/assignments", ['person' => $this->person('stig')->id, 'role' => 'perform', 'remove' => true])));
@@ -265,17 +270,58 @@ final class FloorTest extends WorldCase
         $this->work('oda', $gear, 9, 'compare', ['entries' => ['shown' => '92', 'real' => '90'], 'tool' => 'PG-28'])->assertOk();
         $this->work('oda', $gear, 10, 'start')->assertOk();
         $underway = fn(): array => array_column($this->as('stig', 'GET', "cards/{$flaps->id}")->json('underway'), 'said');
-        self::assertSame(["step 10 of {$gear->number}, Hold the pressure, pressurises hydraulics since 14:20, with Oda Fenn at it"], $underway());
+        self::assertSame(["step 10 of {$gear->number}, Hold the pressure, pressurises hydraulics since 14:20, begun by Oda Fenn"], $underway());
         self::assertStringStartsWith('Stay away from it now: step 10', $this->said($this->work('stig', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])));
         self::assertSame(0, Presence::where('card_id', $flaps->id)->count());
-        // It ends, or whoever ran it is gone: the way is free.
-        app(Clock::class)->start(Instant::parse('2026-05-05T12:20:40Z'));
-        $this->work('oda', $gear, 10, 'done')->assertOk();
-        self::assertSame([], $underway());
-        Step::where(['card_id' => $gear->id, 'no' => 10])->update(['state' => 'open']);
+        // Whoever began it leaves, or works elsewhere: it runs on.
+        $this->as('oda', 'POST', "cards/{$gear->id}/clear", ['person' => $this->person('oda')->id])->assertOk();
         self::assertCount(1, $underway());
-        $this->as('ines', 'POST', "cards/{$gear->id}/clear", ['person' => $this->person('oda')->id])->assertOk();
+        self::assertStringStartsWith('Stay away', $this->said($this->as('stig', 'POST', "cards/{$flaps->id}/here")));
+        // The hold is over, the pressure is not: until the step that takes it off.
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:20:40Z'));
+        $left = $this->work('oda', $gear, 10, 'done')->assertOk()->json('live');
+        self::assertSame(["hydraulics under pressure since 14:20: step 10 of {$gear->number} left it so"], array_column($left, 'said'));
+        self::assertSame(array_column($left, 'said'), $underway());
+        self::assertStringStartsWith("Hydraulics under pressure since 14:20: step 10 of {$gear->number} left it so. 10 of 15 steps done.", $this->as('oda', 'GET', "cards/{$gear->id}")->json('stateNow'));
+        $this->work('oda', $gear, 11, 'read', ['entry' => '6.1'])->assertOk()->assertJsonPath('live', []);
+        self::assertSame([], $underway());
         $this->work('stig', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])->assertOk();
+    }
+
+    public function test_a_hold_is_broken_off_with_a_reason_and_only_while_it_runs(): void
+    {
+        $gear = $this->gear();
+        $this->free();
+        $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
+        $this->work('oda', $gear, 9, 'compare', ['entries' => ['shown' => '92', 'real' => '90'], 'tool' => 'PG-28'])->assertOk();
+        self::assertStringContainsString('does not run', $this->said($this->work('oda', $gear, 10, 'stop', ['note' => 'leak'])));
+        $this->work('oda', $gear, 10, 'start')->assertOk();
+        self::assertStringContainsString('Say why', $this->said($this->work('oda', $gear, 10, 'stop')));
+        $this->work('oda', $gear, 10, 'stop', ['note' => 'fluid at the union'])->assertOk()->assertJsonPath('live', [])->assertJsonPath('next', 10)->assertJsonPath('steps.9.startedAt', null);
+        self::assertSame('Start the hold first.', $this->said($this->work('oda', $gear, 10, 'done')));
+        self::assertSame(['step' => 10, 'why' => 'fluid at the union'], json_decode((string) DB::table('records')->where('what', 'step.broken_off')->value('data'), true));
+    }
+
+    public function test_a_wrong_entry_of_a_device_is_corrected_and_the_register_says_what_is_there(): void
+    {
+        $gear = $this->gear();
+        $kinds = fn(): array => array_column($this->as('mika', 'GET', 'registers/QC-TAC')->json('devices'), 'kind');
+        // Entered as fitted, and it is not: off the register, with a reason, and the step is to be done.
+        $this->work('oda', $gear, 3, 'reopen', ['note' => 'it was never in'])->assertOk()->assertJsonPath('steps.2.state', 'open');
+        self::assertNotContains('Nose door lock', $kinds());
+        $this->work('oda', $gear, 3, 'done')->assertOk();
+        self::assertContains('Nose door lock', $kinds());
+        // Entered as taken off, and it is still on: back on the register, and it holds again.
+        self::assertNotContains('Gear lock pins', $kinds());
+        $this->work('oda', $gear, 7, 'reopen', ['note' => 'one pin is still in'])->assertOk();
+        self::assertContains('Gear lock pins', $kinds());
+        self::assertStringContainsString('Gear lock pins', json_encode(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.7.holds'), 'said')) ?: '');
+        // Fitted, and off since: first the removal is taken back.
+        $flaps = $this->flaps();
+        $this->work('stig', $flaps, 4, 'read', ['entry' => '0.3', 'tool' => 'FG-11'])->assertOk();
+        $this->work('stig', $flaps, 5, 'read', ['entry' => '0.2', 'tool' => 'FG-11'])->assertOk();
+        $this->work('stig', $flaps, 6, 'done')->assertOk();
+        self::assertStringContainsString('is taken off already', $this->said($this->work('stig', $flaps, 2, 'reopen', ['note' => 'x'])));
     }
 
     public function test_somebody_at_the_same_card_holds_a_step_that_no_roll_call_comes_before(): void

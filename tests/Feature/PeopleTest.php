@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Crew\Model\Qualification;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
+use App\Floor\Model\CardHand;
 use App\Shared\Clock;
 use App\Shared\Records;
 use Illuminate\Support\Facades\Auth;
@@ -46,6 +47,7 @@ final class PeopleTest extends WorldCase
         $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
         DB::table('steps')->where('card_id', $card->id)->update(['state' => 'done']);
         Assignment::create(['card_id' => $card->id, 'person_id' => $id, 'role' => 'perform']);
+        CardHand::create(['card_id' => $card->id, 'person_id' => $id, 'since' => '2026-05-05T12:00:00Z']);
         $sign = fn(string $pin) => $this->as('petra', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T90', 'pin' => $pin, 'counted' => $card->loans()->pluck('quantity', 'id')->all()]);
         self::assertStringContainsString('was given to you by somebody else', $sign('7305')->assertStatus(422)->json('message'));
         $this->as('petra', 'POST', 'me/secrets', ['now' => 'given-by-ines', 'pin' => '8261', 'password' => 'only-petra-knows'])->assertOk()->assertJsonPath('ownPin', true)->assertJsonPath('ownPassword', true);

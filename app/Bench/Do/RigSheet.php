@@ -7,11 +7,14 @@ namespace App\Bench\Do;
 use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Taken;
 use App\Floor\Do\TakeReading;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
 use App\Shared\Records;
 use App\Shared\Refused;
+use Closure;
 use Jorvel\Core\Bench\Adjuster;
 use Jorvel\Core\Bench\Rig;
 use Jorvel\Core\Bench\RigMatch;
@@ -23,65 +26,94 @@ final readonly class RigSheet
 {
     public function __construct(private TakeReading $readings, private Records $records) {}
 
-    /** Takes the readings of a new run and says what to turn. @throws Refused */
-    public function asFound(Person $by, Step $step, StepInput $in): void
+    /** The readings of a new run, and what to turn. @throws Refused */
+    public function asFound(Person $by, Step $step, StepInput $in): Worked
     {
-        $open = $step->runs()->whereNull('as_left')->exists();
-        if ($open) {
+        if ($step->runs->contains(static fn(RigRun $r): bool => $r->as_left === null)) {
             throw Refused::because('The last run still waits for its as-left readings.');
         }
-        $no = (int) $step->runs()->max('no') + 1;
-        $this->begin($by, $step, $no, $this->values($by, $step, $in, 'as_found', $no));
+        $no = (int) $step->runs->max('no') + 1;
+        $taken = $this->taken($step, $in, 'as_found', $no);
+
+        return Worked::open(...$this->keep($by, $step, $taken), ...$this->begin($by, $step, $no, self::values($taken)));
     }
 
     /**
-     * Takes the readings after the adjustment.
-     *
-     * @return bool whether everything is within its limits; if not, a further run begins with these as its as-found
+     * The readings after the adjustment: done when everything is within its limits; if not, a further run begins with these as its
+     * as-found.
      *
      * @throws Refused
      */
-    public function asLeft(Person $by, Step $step, StepInput $in): bool
+    public function asLeft(Person $by, Step $step, StepInput $in): Worked
     {
-        $run = $step->runs()->whereNull('as_left')->first() ?? throw Refused::because('Enter the as-found readings first.');
-        $values = $this->values($by, $step, $in, 'as_left', $run->no);
-        $run->update(['as_left' => $values]);
-        $this->records->write($by, 'rig.as_left', "card:{$step->card_id}", ['step' => $step->no, 'run' => $run->no, 'as_left' => $values]);
+        $run = $step->runs->first(static fn(RigRun $r): bool => $r->as_left === null) ?? throw Refused::because('Enter the as-found readings first.');
+        $taken = $this->taken($step, $in, 'as_left', $run->no);
+        $values = self::values($taken);
+        $solution = $this->solve($step, $values);
+        $writes = [
+            ...$this->keep($by, $step, $taken),
+            static fn() => $run->update(['as_left' => $values]),
+            fn() => $this->records->write($by, 'rig.as_left', "card:{$step->card_id}", ['step' => $step->no, 'run' => $run->no, 'as_left' => $values]),
+        ];
+
         // Within as it stands: nothing unmet, and nothing to move for that.
-        $solution = $this->solve($step, $values);
-        if ($solution['within'] === true && $solution['moves'] === []) {
-            return true;
-        }
-        $this->begin($by, $step, $run->no + 1, $values);
-
-        return false;
+        return $solution['within'] === true && $solution['moves'] === []
+            ? Worked::done(['run' => $run->no], ...$writes)
+            : Worked::open(...$writes, ...$this->begin($by, $step, $run->no + 1, $values));
     }
 
-    /** @param array<string, float> $values */
-    private function begin(Person $by, Step $step, int $no, array $values): void
+    /**
+     * @param array<string, float> $values
+     *
+     * @return list<Closure(): mixed>
+     */
+    private function begin(Person $by, Step $step, int $no, array $values): array
     {
         $solution = $this->solve($step, $values);
-        RigRun::create(['step_id' => $step->id, 'no' => $no, 'as_found' => $values, 'solution' => $solution]);
-        $this->records->write($by, 'rig.computed', "card:{$step->card_id}", ['step' => $step->no, 'run' => $no, 'as_found' => $values, 'moves' => $solution['moves']]);
+
+        return [
+            static fn() => RigRun::create(['step_id' => $step->id, 'no' => $no, 'as_found' => $values, 'solution' => $solution]),
+            fn() => $this->records->write($by, 'rig.computed', "card:{$step->card_id}", ['step' => $step->no, 'run' => $no, 'as_found' => $values, 'moves' => $solution['moves']]),
+        ];
     }
 
-    /** @return array<string, float> */
-    private function values(Person $by, Step $step, StepInput $in, string $phase, int $run): array
+    /** @return array<string, Taken> by point */
+    private function taken(Step $step, StepInput $in, string $phase, int $run): array
     {
-        $values = [];
+        $taken = [];
         foreach ($step->spec['points'] as $point) {
             $entry = $in->entries[$point['id']] ?? '';
             if (trim($entry) === '') {
                 throw Refused::because("Enter {$point['title']} too; all points are read in one run.");
             }
-            $values[$point['id']] = ($this->readings)($by, $step, $step->readingSpec($point['id']), $entry, $in->tool, $phase, $run)->value;
-        }
-        // What was found is history; what was left must be good.
-        if ($phase === 'as_found') {
-            Reading::where(['step_id' => $step->id, 'phase' => 'as_found'])->update(['stands' => false]);
+            $taken[$point['id']] = $this->readings->ask($step, $step->readingSpec($point['id']), $entry, $in->tool, $phase, $run);
         }
 
-        return $values;
+        return $taken;
+    }
+
+    /**
+     * @param array<string, Taken> $taken
+     *
+     * @return array<string, float>
+     */
+    private static function values(array $taken): array
+    {
+        return array_map(static fn(Taken $t): float => $t->value, $taken);
+    }
+
+    /**
+     * @param array<string, Taken> $taken
+     *
+     * @return list<Closure(): mixed>
+     */
+    private function keep(Person $by, Step $step, array $taken): array
+    {
+        $writes = array_values(array_map(fn(Taken $t): Closure => fn() => $this->readings->keep($by, $step, $t), $taken));
+        // What was found is history; what was left must be good.
+        $writes[] = static fn() => Reading::where(['step_id' => $step->id, 'phase' => 'as_found'])->update(['stands' => false]);
+
+        return $writes;
     }
 
     /**

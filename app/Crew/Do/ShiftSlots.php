@@ -40,7 +40,7 @@ final readonly class ShiftSlots
     {
         $bays = Bay::where('base', $base)->pluck('name');
         $inBase = static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED)->where(static fn(Builder $v) => $v->whereIn('bay', $bays)->orWhere(static fn(Builder $o) => $o->whereHas('aircraft', static fn(Builder $a) => $a->where('base', $base))->whereNotIn('bay', Bay::pluck('name'))));
-        $cards = Card::with(['aircraft.type', 'assignments', 'steps'])->whereNotNull('planned_start')->whereNot('state', Card::CLOSED)
+        $cards = Card::with(['aircraft.type', 'assignments', 'steps', 'hands'])->whereNotNull('planned_start')->whereNot('state', Card::CLOSED)
             ->where('planned_start', '<', (string) $until)->where('planned_end', '>', (string) $from)->whereHas('visit', $inBase)->orderBy('planned_start')->orderBy('id')->get();
         $slots = [];
         foreach ($cards as $card) {

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $type_id
  * @property int $fleet_id
  * @property string $base
+ * @property int $floor_count counts whatever happens at it on the floor, so that nobody acts on what has changed
  * @property string $effectivity code by which parts and manual say what fits this tail
  * @property string $entry_date
  * @property array<string, float> $entry_counters

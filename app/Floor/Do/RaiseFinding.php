@@ -55,16 +55,4 @@ final readonly class RaiseFinding
             $this->records->write($by, 'finding.marked', "finding:{$finding->id}", ['number' => $finding->number, 'spot' => $spot, 'was' => $was]);
         });
     }
-
-    public function fixed(Person $by, Finding $finding, string $how, string $stamp, string $pin): void
-    {
-        DB::transaction(function () use ($by, $finding, $how, $stamp, $pin): void {
-            if ($finding->refresh()->state !== Finding::OPEN) {
-                throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
-            }
-            $by->requireSignature($stamp, $pin);
-            $finding->update(['state' => Finding::FIXED, 'fixed_how' => $how, 'settled_at' => (string) $this->clock->now()]);
-            $this->records->write($by, 'finding.fixed', "finding:{$finding->id}", ['number' => $finding->number, 'how' => $how, 'stamp' => $by->stamp]);
-        });
-    }
 }

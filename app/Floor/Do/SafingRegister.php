@@ -34,6 +34,16 @@ final class SafingRegister
     }
 
     /**
+     * @param list<int> $ids of devices
+     *
+     * @return array<int, Step> the steps that are to take them off, by device
+     */
+    public function removersOf(array $ids): array
+    {
+        return $this->removers(SafingDevice::with('card.steps')->whereIn('id', $ids)->get());
+    }
+
+    /**
      * The steps that are to take devices off, each with its card.
      *
      * @param Collection<int, SafingDevice> $devices with `card.steps`

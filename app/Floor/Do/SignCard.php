@@ -5,63 +5,89 @@ declare(strict_types=1);
 namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
+use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
+use App\Now\CardFile;
+use App\Now\CommitOnFloor;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
 use App\Stores\Do\ToolDesk;
 use App\Stores\Model\ToolLoan;
-use Illuminate\Support\Facades\DB;
+use Closure;
+use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Floor\NotNow;
+use Jorvel\Core\Floor\NotSigned;
 use Jorvel\Core\Floor\StepOrder;
 
 /** Signs a card: by whoever worked it, and, where it is due, by an independent inspector who did not. */
 final readonly class SignCard
 {
-    public function __construct(private Clock $clock, private Records $records, private ToolDesk $desk) {}
+    public function __construct(private Clock $clock, private Records $records, private ToolDesk $desk, private CommitOnFloor $commit) {}
 
     /**
      * @param float|null $spent hours that it took; as planned where null
-     * @param array<array-key, int> $counted what came back of each loan of the card, by loan; one that is not named stays out
+     * @param array<array-key, int> $counted what came back of each loan of the card, by loan; all of them, or nothing is signed
      *
-     * @throws Refused while a step is open or the signer may not sign for this work
+     * @throws Refused while a step is open, something of it is out or live, or the signer may not sign for this work
      */
-    public function sign(Person $by, Card $card, int $version, string $stamp, string $pin, ?float $spent = null, array $counted = []): void
+    public function sign(Person $by, int $cardId, int $version, string $stamp, string $pin, ?float $spent = null, array $counted = []): CardFile
     {
-        DB::transaction(function () use ($by, $card, $version, $stamp, $pin, $spent, $counted): void {
-            $this->begin($card, $version);
-            if ($card->state === Card::SIGNED || $card->state === Card::CLOSED) {
-                throw Refused::because("Card {$card->number} is already signed.");
-            }
-            $open = $card->steps->where('state', '!=', Step::DONE)->pluck('no');
-            if ($open->isNotEmpty()) {
-                throw Refused::because('Still open: step '.$open->implode(', ').'. A card is signed when all its steps are done.');
-            }
+        return ($this->commit)($cardId, function (CardFile $file) use ($by, $version, $stamp, $pin, $spent, $counted): Closure {
+            $file->requireVersion($version);
+            $card = $file->card;
+            $this->requireOpenTo($file);
             if ($by->trainee) {
                 throw Refused::because('You work under supervision: your supervisor signs this card. Nothing was signed.');
             }
+            $why = NotSigned::why($file->now, (string) $by->id, array_map(strval(...), array_keys($counted)));
+            if ($why !== null) {
+                throw Refused::because(FloorWords::notSigned($why, $file->now));
+            }
             $this->requireFit($by, $card, 'perform', $card->skill, false);
+            $loans = $this->desk->outOn($card);
+            $loans->each(fn(ToolLoan $l) => $this->desk->requireWhole($l, $counted[$l->id] ?? 0));
             $by->requireSignature($stamp, $pin);
-            $this->desk->outOn($card)->each(function (ToolLoan $l) use ($by, $counted): void {
-                if (isset($counted[$l->id])) {
-                    $this->desk->in($by, $l, $counted[$l->id]);
-                }
-            });
-            // Where its own steps are inspected, the last of those inspections is the card's.
-            $inspected = $card->steps->last(static fn(Step $s): bool => $s->kind === 'inspection');
-            $now = (string) $this->clock->now();
-            $card->fill([
-                'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now, 'spent' => $spent ?? $card->hours,
-                'inspected_by' => $inspected?->done_by, 'inspected_at' => $inspected?->done_at,
-                'state' => $card->critical && $inspected === null ? Card::SIGNED : Card::CLOSED, 'version' => $card->version + 1,
-            ])->save();
-            Presence::where('card_id', $card->id)->delete();
-            $this->settle($card);
-            $this->records->write($by, 'card.signed', "card:{$card->id}", ['number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision]);
+
+            return fn() => $this->write($by, $card, $loans, $spent);
         });
+    }
+
+    /** @param Collection<int, ToolLoan> $loans that come back with the signature */
+    private function write(Person $by, Card $card, Collection $loans, ?float $spent): void
+    {
+        $now = (string) $this->clock->now();
+        $loans->each(fn(ToolLoan $l) => $this->desk->in($by, $l, $l->quantity));
+        // Where its own steps are inspected, the last of those inspections is the card's.
+        $inspected = $card->steps->last(static fn(Step $s): bool => $s->kind === 'inspection');
+        $card->fill([
+            'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now, 'spent' => $spent ?? $card->hours,
+            'inspected_by' => $inspected?->done_by, 'inspected_at' => $inspected?->done_at,
+            'state' => $card->critical && $inspected === null ? Card::SIGNED : Card::CLOSED,
+        ]);
+        // Whoever signs says that they are gone; the others say so themselves.
+        Presence::where(['card_id' => $card->id, 'person_id' => $by->id])->delete();
+        $this->settle($card);
+        $this->records->write($by, 'card.signed', "card:{$card->id}", [
+            'number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision, 'statement' => self::statement($card, $by),
+        ]);
+    }
+
+    /** What whoever signs a card says with it: who did which steps, to which revision. @param Card $card with `steps.doer` or the people's names loaded */
+    public static function statement(Card $card, Person $by): string
+    {
+        $card->loadMissing('steps.doer');
+        $steps = [];
+        foreach ($card->steps->where('kind', '!=', 'inspection') as $step) {
+            $steps[$step->done_by === $by->id || $step->doer === null ? "{$by->name} ({$by->stamp})" : "{$step->doer->name} ({$step->doer->stamp})"][] = $step->no;
+        }
+        $did = FloorWords::whoDid($steps);
+
+        return "Card {$card->number}, {$card->title}, has been worked to {$card->template->manual->code} revision {$card->revision}: {$did}. Its tools and rags are counted in.";
     }
 
     /**
@@ -69,20 +95,25 @@ final readonly class SignCard
      *
      * @param list<string> $covers what was looked at
      *
-     * @throws Refused for whoever worked the card, or may not inspect this type, or has not looked at everything
+     * @throws Refused for whoever ever had a hand in the card, or may not inspect this type, or has not looked at everything
      */
-    public function inspect(Person $by, Card $card, int $version, array $covers, string $stamp, string $pin): void
+    public function inspect(Person $by, int $cardId, int $version, array $covers, string $stamp, string $pin): CardFile
     {
-        DB::transaction(function () use ($by, $card, $version, $covers, $stamp, $pin): void {
-            $this->begin($card, $version);
+        return ($this->commit)($cardId, function (CardFile $file) use ($by, $version, $covers, $stamp, $pin): Closure {
+            $file->requireVersion($version);
+            $card = $file->card;
             if ($card->state !== Card::SIGNED) {
                 throw Refused::because("Card {$card->number} is not waiting for an independent inspection.");
             }
+            $this->requireOpenTo($file);
             $this->requireInspected($by, $card, $card->covers, $covers);
             $by->requireSignature($stamp, $pin);
-            $card->fill(['inspected_by' => $by->id, 'inspected_at' => (string) $this->clock->now(), 'state' => Card::CLOSED, 'version' => $card->version + 1])->save();
-            $this->settle($card);
-            $this->records->write($by, 'card.inspected', "card:{$card->id}", ['number' => $card->number, 'stamp' => $by->stamp, 'covers' => $card->covers]);
+
+            return function () use ($by, $card): void {
+                $card->fill(['inspected_by' => $by->id, 'inspected_at' => (string) $this->clock->now(), 'state' => Card::CLOSED]);
+                $this->settle($card);
+                $this->records->write($by, 'card.inspected', "card:{$card->id}", ['number' => $card->number, 'stamp' => $by->stamp, 'covers' => $card->covers]);
+            };
         });
     }
 
@@ -93,24 +124,37 @@ final readonly class SignCard
      *
      * @throws Refused as for a whole card, and while the steps before it are open
      */
-    public function inspectStep(Person $by, Card $card, int $no, int $version, array $covers, string $stamp, string $pin): void
+    public function inspectStep(Person $by, int $cardId, int $no, int $version, array $covers, string $stamp, string $pin): CardFile
     {
-        DB::transaction(function () use ($by, $card, $no, $version, $covers, $stamp, $pin): void {
-            $this->begin($card, $version);
+        return ($this->commit)($cardId, function (CardFile $file) use ($by, $no, $version, $covers, $stamp, $pin): Closure {
+            $file->requireVersion($version);
+            $card = $file->card;
             $step = $card->steps->firstWhere('no', $no);
             if ($step === null || $step->kind !== 'inspection' || $step->state === Step::DONE) {
                 throw Refused::because("Step {$no} of card {$card->number} is not waiting for an independent inspection.");
             }
-            $before = StepOrder::blocking($card->order(), $no);
+            $this->requireOpenTo($file);
+            $before = StepOrder::blocking($file->now->order(), $no);
             if ($before !== null) {
                 throw Refused::because("Step {$before} comes first: there is nothing to inspect yet.");
             }
             $this->requireInspected($by, $card, $step->spec['covers'], $covers);
             $by->requireSignature($stamp, $pin);
-            $step->fill(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => (string) $this->clock->now(), 'result' => ['covers' => $step->spec['covers']]])->save();
-            $card->fill(['version' => $card->version + 1])->save();
-            $this->records->write($by, 'step.inspected', "card:{$card->id}", ['step' => $no, 'stamp' => $by->stamp, 'covers' => $step->spec['covers']]);
+
+            return function () use ($by, $card, $step): void {
+                $step->fill(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => (string) $this->clock->now(), 'result' => ['covers' => $step->spec['covers']]])->save();
+                $this->records->write($by, 'step.inspected', "card:{$card->id}", ['step' => $step->no, 'stamp' => $by->stamp, 'covers' => $step->spec['covers']]);
+            };
         });
+    }
+
+    /** @throws Refused while no entry at all may be made: to be re-read, or handed over */
+    private function requireOpenTo(CardFile $file): void
+    {
+        $why = NotNow::ofAnyEntry($file->now);
+        if ($why !== null) {
+            throw Refused::because(FloorWords::notNow($why, $file->card));
+        }
     }
 
     /**
@@ -134,20 +178,12 @@ final readonly class SignCard
         }
     }
 
-    private function begin(Card $card, int $version): void
-    {
-        $card->refresh()->load(['steps', 'aircraft.type', 'assignments']);
-        if ($card->version !== $version) {
-            throw Refused::stale('Somebody else changed this card while you had it open. Read it again before you sign; nothing was signed.', $card->version);
-        }
-    }
-
     private function requireFit(Person $by, Card $card, string $role, ?string $skill, bool $tookPart): void
     {
         $type = $card->aircraft->type->code;
         $code = $by->qualified()->unfit($role, $type, $skill, $this->clock->today(), $tookPart);
         if ($code === 'not_independent') {
-            throw Refused::because('You worked on this card, so you cannot inspect it independently. Another inspector must.');
+            throw Refused::because('You had a hand in this card, so you cannot inspect it independently. Another inspector must.');
         }
         if ($code !== null) {
             throw Refused::because("{$by->name} ".Words::unfit($code, $role, $type, $skill).'. Nothing was signed.');

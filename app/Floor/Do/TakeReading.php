@@ -10,14 +10,17 @@ use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Shared\Words;
 use App\Stores\Do\ToolDesk;
 use App\Stores\Model\Tool;
 use Jorvel\Core\Bench\Limit;
 use Jorvel\Core\Bench\LimitKind;
 use Jorvel\Core\Bench\LimitResult;
+use Jorvel\Core\Bench\Readable;
 use Jorvel\Core\Bench\ReadingLimit;
 use Jorvel\Core\Shared\Entered;
 use Jorvel\Core\Shared\Input;
+use Jorvel\Core\Shared\Quantity;
 
 /** Takes a reading as somebody typed it, with the tool that took it, judges it and keeps it. */
 final readonly class TakeReading
@@ -25,51 +28,66 @@ final readonly class TakeReading
     public function __construct(private Clock $clock, private Records $records, private ToolDesk $desk) {}
 
     /**
+     * Judges a reading; a reading out of limits is kept later, with its verdict.
+     *
      * @param array<string, mixed> $spec `{point, limit, tool_kind?, decision?}`; without a kind of tool it is read by eye or by the clock
      *
-     * @throws Refused when the tool may not be used; a reading out of limits is kept, with its verdict
+     * @throws Refused when the tool may not be used, or cannot have shown it
      */
-    public function __invoke(Person $by, Step $step, array $spec, string $entry, string $toolCode, string $phase = 'reading', int $run = 1): Reading
+    public function ask(Step $step, array $spec, string $entry, string $toolCode, string $phase = 'reading', int $run = 1): Taken
     {
         $tool = $this->tool($spec, $toolCode);
         $result = $this->judge($spec, $entry, $tool);
-        if ($tool !== null && $result->verdict->value === 'invalid') {
-            throw Refused::because("{$tool->code} reads from {$tool->low} to {$tool->high} {$tool->unit}; this reading lies outside it. Take another tool or read again.");
-        }
-        if ($tool !== null) {
-            $this->desk->out($by, $step->card, $tool);
-        }
 
-        return $this->keep($by, $step, $spec['point'], $entry, $result->value, $result->unit->value, $result->verdict->value, $result->margin, $tool, $phase, $run, $result->reasons);
+        return new Taken($spec['point'], $entry, $result->value, $result->unit->value, $result->verdict->value, $result->margin, $tool, $result->reasons, $phase, $run);
     }
 
-    /**
-     * Keeps a judged reading; an earlier one of the same point no longer stands.
-     *
-     * @param list<string> $reasons
-     */
-    public function keep(Person $by, Step $step, string $point, string $entry, float $value, string $unit, string $verdict, ?float $margin, ?Tool $tool, string $phase = 'reading', int $run = 1, array $reasons = []): Reading
+    /** Keeps a judged reading, with its tool counted out to the card; an earlier one of the same point no longer stands. */
+    public function keep(Person $by, Step $step, Taken $taken): Reading
     {
-        Reading::where(['step_id' => $step->id, 'point' => $point, 'phase' => $phase])->update(['stands' => false]);
+        if ($taken->tool !== null) {
+            $this->desk->out($by, $step->card, $taken->tool);
+        }
+        Reading::where(['step_id' => $step->id, 'point' => $taken->point, 'phase' => $taken->phase])->update(['stands' => false]);
         $reading = Reading::create([
-            'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $tool?->id, 'person_id' => $by->id, 'point' => $point,
-            'phase' => $phase, 'run' => $run, 'value' => $value, 'unit' => $unit, 'verdict' => $verdict,
-            'margin' => $margin, 'reasons' => $reasons, 'at' => (string) $this->clock->now(), 'stands' => true,
+            'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $taken->tool?->id, 'person_id' => $by->id, 'point' => $taken->point,
+            'phase' => $taken->phase, 'run' => $taken->run, 'value' => $taken->value, 'unit' => $taken->unit, 'verdict' => $taken->verdict,
+            'margin' => $taken->margin, 'reasons' => $taken->reasons, 'at' => (string) $this->clock->now(), 'stands' => true,
         ]);
         $this->records->write($by, 'reading.taken', "card:{$step->card_id}", [
-            'step' => $step->no, 'point' => $point, 'phase' => $phase, 'entered' => $entry, 'value' => $value,
-            'unit' => $unit, 'tool' => $tool?->code, 'verdict' => $verdict,
+            'step' => $step->no, 'point' => $taken->point, 'phase' => $taken->phase, 'entered' => $taken->entry, 'value' => $taken->value,
+            'unit' => $taken->unit, 'tool' => $taken->tool?->code, 'verdict' => $taken->verdict,
         ]);
 
         return $reading;
     }
 
-    /** @param array<string, mixed> $spec */
+    /**
+     * @param array<string, mixed> $spec
+     *
+     * @throws Refused when the tool cannot have shown it
+     */
     public function judge(array $spec, string $entry, ?Tool $tool): LimitResult
     {
         $limit = self::limit($spec);
+        $reading = Entered::parse($entry, $limit->unit);
+        if ($tool !== null) {
+            $this->requireReadable($reading, $tool);
+        }
 
-        return Limit::judge(Entered::parse($entry, $limit->unit), $limit, $this->clock->today(), $tool?->instrument(), ($spec['decision'] ?? 'simple') === 'guarded');
+        return Limit::judge($reading, $limit, $this->clock->today(), $tool?->instrument(), ($spec['decision'] ?? 'simple') === 'guarded');
+    }
+
+    /** @throws Refused for a reading outside a tool's range, or finer than it shows */
+    public function requireReadable(Quantity $reading, Tool $tool): void
+    {
+        $why = Readable::of($reading, $tool->instrument());
+        if ($why === Readable::OutOfRange) {
+            throw Refused::because("{$tool->code} reads from ".Words::number($tool->low, 3).' to '.Words::number($tool->high, 3)." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was kept.");
+        }
+        if ($why === Readable::TooFine) {
+            throw Refused::because("{$tool->code} shows steps of ".Words::number($tool->resolution, 4)." {$tool->unit}; ".Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was kept.');
+        }
     }
 
     /** @param array<string, mixed> $spec */

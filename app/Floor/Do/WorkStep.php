@@ -6,72 +6,102 @@ namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\Work\StepKinds;
+use App\Floor\FloorWords;
+use App\Floor\Model\ActingRow;
 use App\Floor\Model\Card;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Reading;
+use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
+use App\Now\CardFile;
+use App\Now\CommitOnFloor;
+use App\Now\LoadCard;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Stores\Do\Goods;
 use App\Stores\Model\FittedPart;
 use App\Visits\Model\Visit;
-use Illuminate\Support\Facades\DB;
+use Closure;
+use Jorvel\Core\Floor\Lasting;
+use Jorvel\Core\Floor\NotNow;
 use Jorvel\Core\Floor\StepOrder;
+use Jorvel\Core\Floor\TakeBack;
+use Jorvel\Core\Now\StepNow;
 
 /**
- * Works one step of a card, as its kind is worked, or takes a confirmation back.
+ * Works one step of a card, as its kind is worked, breaks off what runs, or takes a confirmation back.
  *
  * Every change counts the card's version up by one; whoever comes with an older one is refused and shown the card as it is.
  */
 final readonly class WorkStep
 {
-    public function __construct(private Clock $clock, private Records $records, private StepKinds $kinds, private Standings $standings, private FitToWork $fit) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private StepKinds $kinds,
+        private Standings $standings,
+        private FitToWork $fit,
+        private CommitOnFloor $commit,
+        private Goods $goods,
+    ) {}
 
-    /** @throws Refused with what stands in the way */
-    public function __invoke(Person $by, Card $card, int $no, StepInput $in): void
+    /**
+     * @throws Refused with what stands in the way
+     */
+    public function __invoke(Person $by, int $cardId, int $no, StepInput $in): CardFile
     {
-        DB::transaction(function () use ($by, $card, $no, $in): void {
-            $card->refresh()->loadMissing(['steps', 'aircraft.type', 'template.manual', 'assignments.person.qualifications']);
-            $card->requireVersion($in->version);
-            $this->requireWorkable($card);
-            $this->fit->requireFit($by->loadMissing('qualifications'), $card);
-            $this->standings->requireQuiet($by, $card);
-            $step = $card->steps->firstWhere('no', $no) ?? throw Refused::because("Card {$card->number} has no step {$no}.");
-            $step->setRelation('card', $card);
-            match (true) {
-                $in->do === 'reopen' => $this->reopen($by, $step, $in),
-                $in->do === 'call' && $step->kind === 'rollcall' && $step->state === Step::DONE => $this->kinds->of($step->kind)->work($by, $step, $in),
-                default => $this->work($by, $card, $step, $in),
+        $by->loadMissing('qualifications');
+
+        return ($this->commit)($cardId, function (CardFile $file) use ($by, $no, $in): Closure {
+            $file->requireVersion($in->version);
+            $this->requireWorkable($file, $by);
+            $step = $file->step($no);
+            $writes = match (true) {
+                $in->do === 'reopen' => $this->takeBack($by, $file, $step, $in->note),
+                $in->do === 'stop' => $this->breakOff($by, $file, $step, $in->note),
+                default => $this->work($by, $file, $step, $in),
             };
-            $card->state = Card::IN_WORK;
-            $card->begun_at ??= (string) $this->clock->now();
-            $card->version++;
-            $card->save();
-            Presence::updateOrCreate(['person_id' => $by->id], ['card_id' => $card->id, 'since' => Presence::where(['person_id' => $by->id, 'card_id' => $card->id])->value('since') ?? (string) $this->clock->now()]);
-            Visit::whereKey($card->visit_id)->where('state', Visit::PLANNED)->update(['state' => Visit::IN_WORK]);
+
+            return fn() => $this->write($by, $file, $writes);
         });
     }
 
-    private function requireWorkable(Card $card): void
+    /** @param list<Closure(): mixed> $writes */
+    private function write(Person $by, CardFile $file, array $writes): void
     {
-        if ($card->state === Card::SIGNED || $card->state === Card::CLOSED) {
-            throw Refused::because("Card {$card->number} is signed; its steps stand as they are.");
+        $card = $file->card;
+        $now = (string) $this->clock->now();
+        foreach ($writes as $write) {
+            $write();
         }
-        $first = $card->load('waitsFor:id,number,title,state')->mustWaitFor();
-        if ($first !== null) {
-            throw Refused::because("Card {$card->number} waits for {$first->number} {$first->title}. That is worked first; nothing was changed here.");
-        }
-        if (! $card->revisionCurrent()) {
-            throw Refused::because("Card {$card->number} was written from revision {$card->revision}; {$card->template->manual->code} is at revision {$card->template->revisionInForce()}. It must be re-read and accepted before anyone starts.");
+        $card->state = Card::IN_WORK;
+        $card->begun_at ??= $now;
+        $card->addHand($by->id, $now);
+        Presence::come($by->id, $card->id, $now);
+        if ($card->visit->state === Visit::PLANNED) {
+            $card->visit->update(['state' => Visit::IN_WORK]);
         }
     }
 
-    private function work(Person $by, Card $card, Step $step, StepInput $in): void
+    private function requireWorkable(CardFile $file, Person $by): void
     {
-        if ($step->state === Step::DONE) {
+        $why = NotNow::toWork($file->now);
+        if ($why !== null) {
+            throw Refused::because(FloorWords::notNow($why, $file->card));
+        }
+        $this->fit->requireFit($by, $file->card);
+        $this->standings->requireQuiet($by, $file);
+    }
+
+    /** @return list<Closure(): mixed> */
+    private function work(Person $by, CardFile $file, Step $step, StepInput $in): array
+    {
+        $again = $in->do === 'call' && $step->kind === 'rollcall';
+        if ($step->state === Step::DONE && ! $again) {
             throw Refused::because("Step {$step->no} is already done. Take it back first if it was wrong.");
         }
-        $before = StepOrder::blocking($card->order(), $step->no);
+        $before = StepOrder::blocking($file->now->order(), $step->no);
         if ($before !== null) {
             throw Refused::because("Step {$before} comes first: this card is worked in order.");
         }
@@ -79,33 +109,142 @@ final readonly class WorkStep
         if (! in_array($in->do, $kind->answers(), true)) {
             throw Refused::because("Step {$step->no} ({$step->kind}) cannot be answered with \"{$in->do}\".");
         }
-        $this->standings->requireFree($by, $card, $step);
-        $result = $kind->work($by, $step, $in);
-        if ($result !== null) {
-            $step->fill(['state' => Step::DONE, 'result' => $result, 'done_by' => $by->id, 'done_at' => (string) $this->clock->now()])->save();
-            $this->records->write($by, 'step.done', "card:{$step->card_id}", ['step' => $step->no, 'kind' => $step->kind, ...$result]);
+        $this->standings->requireFree($by, $file, $step);
+        $worked = $kind->ask($by, $step, $in);
+        $now = (string) $this->clock->now();
+        $writes = [...$worked->writes, ...$this->acting($by, $file, $step, $in->do, $worked, $now)];
+        if ($worked->result !== null) {
+            $writes[] = static fn() => $step->fill(['state' => Step::DONE, 'result' => $worked->result, 'done_by' => $by->id, 'done_at' => $now])->save();
+            $writes[] = fn() => $this->records->write($by, 'step.done', "card:{$step->card_id}", ['step' => $step->no, 'kind' => $step->kind, ...$worked->result]);
         }
+
+        return $writes;
     }
 
-    private function reopen(Person $by, Step $step, StepInput $in): void
+    /**
+     * What it does to a system stands for the whole aircraft from the moment it begins until it is ended.
+     *
+     * @return list<Closure(): mixed>
+     */
+    private function acting(Person $by, CardFile $file, Step $step, string $do, Worked $worked, string $now): array
+    {
+        $is = LoadCard::step($step);
+        $writes = [];
+        if ($is->ends !== [] && $worked->result !== null) {
+            $writes[] = static fn() => self::end($file, $by, $now, static fn(ActingRow $a): bool => array_intersect($a->systems, $is->ends) !== []);
+        }
+        if ($is->acts === null) {
+            return $writes;
+        }
+        $of = static fn(ActingRow $a): bool => $a->step_id === $step->id;
+        if ($do === 'start') {
+            return [...$writes, static fn() => self::end($file, $by, $now, $of), static fn() => self::begin($file, $by, $step, $is, true, $now)];
+        }
+        $over = $worked->result !== null || ($step->started_at !== null && $step->kind === 'test');
+        if (! $over) {
+            return $writes;
+        }
+        $writes[] = static fn() => self::end($file, $by, $now, $of);
+        if (Lasting::after($file->now, $is)) {
+            $writes[] = static fn() => self::begin($file, $by, $step, $is, false, $now);
+        }
+
+        return $writes;
+    }
+
+    private static function begin(CardFile $file, Person $by, Step $step, StepNow $is, bool $running, string $now): void
+    {
+        ActingRow::create([
+            'aircraft_id' => $file->card->aircraft_id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'how' => $is->acts?->how->value, 'systems' => $is->acts->systems ?? [],
+            'running' => $running, 'begun_by' => $by->id, 'since' => $now,
+        ]);
+    }
+
+    /** @param callable(ActingRow): bool $which */
+    private static function end(CardFile $file, Person $by, string $now, callable $which): void
+    {
+        ActingRow::where('card_id', $file->card->id)->whereNull('ended_at')->get()->filter($which)->each(static fn(ActingRow $a) => $a->update(['ended_at' => $now, 'ended_by' => $by->id]));
+    }
+
+    /**
+     * A hold or a test is broken off: what acted on the system is stopped, and the step stands as not begun.
+     *
+     * @return list<Closure(): mixed>
+     */
+    private function breakOff(Person $by, CardFile $file, Step $step, string $why): array
+    {
+        if ($step->state === Step::DONE || $step->started_at === null) {
+            throw Refused::because("Step {$step->no} does not run; there is nothing to break off.");
+        }
+        if ($why === '') {
+            throw Refused::because('Say why it is broken off, and that the system is without power and pressure again. Nothing was changed.');
+        }
+        $now = (string) $this->clock->now();
+
+        return [
+            static fn() => self::end($file, $by, $now, static fn(ActingRow $a): bool => $a->step_id === $step->id),
+            static fn() => $step->fill(['started_at' => null])->save(),
+            fn() => $this->records->write($by, 'step.broken_off', "card:{$step->card_id}", ['step' => $step->no, 'why' => $why]),
+        ];
+    }
+
+    /**
+     * The first entry stays in the record; what was proven by the step, or rests on it, falls with it.
+     *
+     * @return list<Closure(): mixed>
+     */
+    private function takeBack(Person $by, CardFile $file, Step $step, string $why): array
     {
         if ($step->state !== Step::DONE) {
             throw Refused::because("Step {$step->no} is not done; there is nothing to take back.");
         }
-        if (str_starts_with($step->kind, 'safing')) {
-            throw Refused::because('A safing device is taken out of the register by its own step, not by taking this one back.');
-        }
         if ($step->kind === 'inspection') {
             throw Refused::because('An inspection stands until something that it looked at is taken back.');
         }
-        if ($in->note === '') {
+        if ($why === '') {
             throw Refused::because('Say why the step is taken back; the first entry stays in the record.');
         }
-        Reading::where('step_id', $step->id)->update(['stands' => false]);
-        FittedPart::where('step_id', $step->id)->update(['stands' => false]);
-        $step->open();
-        $fallen = $step->card->inspectedAfter($step);
-        $fallen->each(static fn(Step $inspection) => $inspection->open());
-        $this->records->write($by, 'step.taken_back', "card:{$step->card_id}", ['step' => $step->no, 'why' => $in->note, ...($fallen->isEmpty() ? [] : ['inspect_again' => $fallen->pluck('no')->all()])]);
+        $device = $this->device($step);
+        $falls = $file->card->steps->whereIn('no', TakeBack::falls($file->now, $step->no))->values();
+        $now = (string) $this->clock->now();
+        $opened = [$step, ...$falls->all()];
+
+        return [
+            fn() => $this->partsOff($by, $step, $why),
+            static fn() => Reading::whereIn('step_id', array_column($opened, 'id'))->update(['stands' => false]),
+            static fn() => FittedPart::where('step_id', $step->id)->update(['stands' => false]),
+            static fn() => $step->kind === 'safing_fit' ? $device?->update(['removed_by' => $by->id, 'removed_at' => $now, 'void_why' => $why]) : null,
+            static fn() => $step->kind === 'safing_remove' ? $device?->update(['removed_by' => null, 'removed_at' => null]) : null,
+            static fn() => array_map(static fn(Step $s) => $s->open(), $opened),
+            fn() => $this->records->write($by, 'step.taken_back', "card:{$step->card_id}", [
+                'step' => $step->no, 'why' => $why,
+                ...($device === null ? [] : ['device' => $device->id]),
+                ...($falls->isEmpty() ? [] : ['fell' => $falls->pluck('no')->all()]),
+            ]),
+        ];
+    }
+
+    /** The device that a step put on the register, or took off it; the entry is corrected, and the register says what is there. */
+    private function device(Step $step): ?SafingDevice
+    {
+        if ($step->kind === 'safing_remove') {
+            return SafingDevice::find($step->result['device'] ?? 0);
+        }
+        $device = $step->kind === 'safing_fit' ? SafingDevice::where('fitted_step_id', $step->id)->whereNull('void_why')->orderByDesc('id')->first() : null;
+        if ($device !== null && $device->removed_at !== null) {
+            throw Refused::because("{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is still on.");
+        }
+
+        return $device;
+    }
+
+    /** A part comes off with its step, and the store is told; what is never used twice is spent. */
+    private function partsOff(Person $by, Step $step, string $why): void
+    {
+        foreach (FittedPart::with(['part', 'batch'])->where(['step_id' => $step->id, 'stands' => true])->whereNotNull('batch_id')->get() as $fitted) {
+            if ($fitted->batch !== null) {
+                $this->goods->cameOff($by, $fitted->batch, "{$fitted->quantity} off again at card {$step->card->number}, step {$step->no}: {$why}".($fitted->part->one_time ? '; spent' : '; bring it back, or scrap it'));
+            }
+        }
     }
 }

@@ -13,7 +13,6 @@ use App\Floor\Show\ShowCard;
 use App\Floor\Show\ShowFinding;
 use App\Floor\Show\View\CardView;
 use App\Floor\Show\View\FindingDetail;
-use App\Floor\Show\View\FindingView;
 use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\UploadedFile;
@@ -40,16 +39,7 @@ final class FindingController
         $card = Card::with(['assignments', 'aircraft.type', 'template.manual', 'item', 'finding'])->findOrFail($id);
         $raise->raise($request->person(), $card, $request->finding());
 
-        return new JsonResponse($read->card($card, $request->person()));
-    }
-
-    #[OA\Post(path: '/api/findings/{id}/fixed', operationId: 'fixFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['how', 'stamp', 'pin'], properties: [new OA\Property(property: 'how', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The finding, fixed', content: new OA\JsonContent(ref: FindingView::class))])]
-    public function fixed(int $id, FixedRequest $request, RaiseFinding $raise, ShowCard $read): JsonResponse
-    {
-        $finding = Finding::with(['card.assignments', 'aircraft', 'raiser', 'photos', 'before'])->findOrFail($id);
-        $raise->fixed($request->person(), $finding, $request->string('how')->value(), $request->string('stamp')->value(), $request->string('pin')->value());
-
-        return new JsonResponse($read->finding($finding, $finding->aircraft->mark, $finding->card));
+        return new JsonResponse($read->card($id, $request->person()));
     }
 
     #[OA\Post(path: '/api/findings/{id}/spot', operationId: 'markFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['view', 'x', 'y'], properties: [new OA\Property(property: 'view', type: 'string', enum: ['side', 'top', 'front']), new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')])), responses: [new OA\Response(response: 200, description: 'The finding, marked', content: new OA\JsonContent(ref: FindingDetail::class))])]

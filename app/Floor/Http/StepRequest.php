@@ -20,7 +20,7 @@ final class StepRequest extends RoomRequest
     {
         return [
             'version' => 'required|integer',
-            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,reopen',
+            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,stop,reopen',
             'entry' => 'sometimes|nullable|string|max:40',
             'entries' => 'sometimes|array',
             'entries.*' => 'nullable|string|max:40',

@@ -18,8 +18,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Floor\StepPlace;
 use Jorvel\Core\Visits\VisitPhase;
 
 /**
@@ -70,6 +70,8 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property-read Collection<int, CardPart> $parts
  * @property-read Collection<int, Presence> $presences
  * @property-read Collection<int, Handover> $handovers the last one first
+ * @property-read Handover|null $openHandover that nobody has taken over yet
+ * @property-read Collection<int, CardHand> $hands everybody who ever had a hand in it
  * @property-read Collection<int, ToolLoan> $loans out now
  * @property-read Collection<int, Recheck> $rechecks
  * @property-read Visit $visit
@@ -195,6 +197,18 @@ final class Card extends Model
         return $this->hasMany(Handover::class)->orderByDesc('id');
     }
 
+    /** @return HasOne<Handover, $this> */
+    public function openHandover(): HasOne
+    {
+        return $this->hasOne(Handover::class)->whereNull('taken_at');
+    }
+
+    /** @return HasMany<CardHand, $this> */
+    public function hands(): HasMany
+    {
+        return $this->hasMany(CardHand::class)->orderBy('id');
+    }
+
     /** @return HasMany<ToolLoan, $this> */
     public function loans(): HasMany
     {
@@ -211,30 +225,8 @@ final class Card extends Model
     public function requireVersion(int $seen): void
     {
         if ($this->version !== $seen) {
-            throw Refused::stale('Somebody else changed this card while you had it open. It now shows what they did; what you entered is still in its field. Look, then send it again.', $this->version);
+            throw Refused::stale('Somebody else changed this card while you had it open. What you entered is still in its field. Look at what they did, then send it again.', $this->version);
         }
-    }
-
-    /**
-     * The inspections in mid-card that looked at a step, and fall when it is taken back; load `steps` first.
-     *
-     * @return Collection<int, Step>
-     */
-    public function inspectedAfter(Step $step): Collection
-    {
-        return $this->steps->whereIn('no', array_filter($this->inspectionsDone(), static fn(int $no): bool => $no > $step->no))->values();
-    }
-
-    /** @return list<int> numbers of the inspections in mid-card that are done; load `steps` first */
-    public function inspectionsDone(): array
-    {
-        return array_values($this->steps->where('kind', 'inspection')->where('state', Step::DONE)->pluck('no')->all());
-    }
-
-    /** @return list<StepPlace> load `steps` first */
-    public function order(): array
-    {
-        return array_values($this->steps->map(static fn(Step $s): StepPlace => new StepPlace($s->no, $s->state === Step::DONE, $s->kind === 'finding_prompt', $s->spec['group'] ?? null))->all());
     }
 
     /** Of the manual, of the system that it works on: its item's, or its finding's, or its template's. Load `item`, `finding` and `template` first. */
@@ -267,6 +259,7 @@ final class Card extends Model
         DB::table('card_waits')->where('card_id', $this->id)->orWhere('after_id', $this->id)->delete();
         $this->parts()->delete();
         $this->assignments()->delete();
+        CardHand::where('card_id', $this->id)->delete();
         $this->steps()->delete();
         $this->delete();
     }
@@ -285,18 +278,32 @@ final class Card extends Model
         return $this->revision === $this->template->revisionInForce();
     }
 
-    /** Whether somebody has had a hand in it, or signed it; load `steps` and `assignments` first. */
+    /** Whether somebody ever had a hand in it, or signed it; load `hands`, `steps` and `assignments` first. */
     public function tookPart(int $personId): bool
     {
         return $this->signed_by === $personId || in_array($personId, $this->performers(), true);
     }
 
-    /** @return list<int> ids of everybody who worked one of its steps, and of who stood over a trainee that did; load `steps` and `assignments` first */
+    /**
+     * Ids of everybody who ever had a hand in its work, also in what was taken back since, and of who stood over a trainee that did.
+     * Load `hands`, `steps` and `assignments` first.
+     *
+     * @return list<int>
+     */
     public function performers(): array
     {
-        $worked = $this->steps->where('kind', '!=', 'inspection')->pluck('done_by')->filter()->unique();
+        $worked = $this->hands->pluck('person_id')->merge($this->steps->where('kind', '!=', 'inspection')->pluck('done_by'))->filter();
         $over = $this->assignments->whereIn('person_id', $worked)->pluck('under_id')->filter();
 
         return array_values($worked->merge($over)->unique()->map(intval(...))->all());
+    }
+
+    /** Puts somebody on the list of those who had a hand in it, and whoever stands over them; once each. */
+    public function addHand(int $personId, string $at): void
+    {
+        $over = $this->assignments->firstWhere('person_id', $personId)?->under_id;
+        foreach (array_filter([$personId, $over]) as $id) {
+            CardHand::insertOrIgnore(['card_id' => $this->id, 'person_id' => $id, 'since' => $at]);
+        }
     }
 }

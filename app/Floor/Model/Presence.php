@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * Somebody stands at a card's work now. They come with the first step they work there, and are gone when they call themselves
- * clear, hand over, sign, or work on another card.
+ * clear, hand over, sign, or come to another card. Nobody else's leaving takes them along.
  *
  * @property int $id
  * @property int $card_id
@@ -21,6 +21,15 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Presence extends Model
 {
+    /** From now on somebody is at this card, and at no other; since when stays where they are there already. */
+    public static function come(int $personId, int $cardId, string $now): void
+    {
+        $there = self::firstWhere('person_id', $personId);
+        if ($there === null || $there->card_id !== $cardId) {
+            self::updateOrCreate(['person_id' => $personId], ['card_id' => $cardId, 'since' => $now]);
+        }
+    }
+
     /** @return BelongsTo<Card, $this> */
     public function card(): BelongsTo
     {

@@ -9,11 +9,12 @@ use App\Crew\Model\Person;
 use App\Floor\Do\FitToWork;
 use App\Floor\Do\HandCardOver;
 use App\Floor\Do\SafingRegister;
+use App\Floor\Do\SignCard;
 use App\Floor\Do\Standings;
+use App\Floor\FloorWords;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
-use App\Floor\Model\Presence;
 use App\Floor\Model\Reading;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
@@ -32,35 +33,41 @@ use App\Floor\Show\View\SafingView;
 use App\Floor\Show\View\StepView;
 use App\Floor\Show\View\ToolView;
 use App\Library\Show\ShowRevisions;
+use App\Now\CardFile;
+use App\Now\LoadCard;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\Tool;
-use App\Stores\Model\ToolLoan;
 use Illuminate\Database\Eloquent\Collection;
-use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\StepOrder;
 use Jorvel\Core\Floor\StepPlace;
+use Jorvel\Core\Floor\TakeBack;
+use Jorvel\Core\Now\Acting;
+use Jorvel\Core\Now\LoanOut;
+use Jorvel\Core\Now\PersonAt;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
 
 /** One card with everything on it. */
 final readonly class ShowCard
 {
-    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ShowFloor $floor, private ShowRevisions $revisions, private FitToWork $fit) {}
+    private const WITH = [...LoadCard::WITH, 'steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'item', 'finding', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'handovers.person', 'handovers.taker'];
 
-    public function card(Card $card, Person $me): CardView
+    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ShowFloor $floor, private ShowRevisions $revisions, private FitToWork $fit, private LoadCard $load) {}
+
+    public function card(int $id, Person $me): CardView
     {
-        $card->load(['steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'aircraft.type', 'visit', 'item', 'finding', 'template.manual', 'assignments.person.qualifications', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'waitsFor:id,number,title,state', 'presences.person', 'handovers.person', 'handovers.taker', 'loans.person', 'safing']);
+        $card = Card::with(self::WITH)->findOrFail($id);
+        $file = $this->load->of($card);
         $next = $card->nextStep();
-        $holds = $this->standings->holding($me, $card, $card->steps);
+        $holds = $this->standings->holding($me, $file, $card->steps);
         $inspection = ShowFloor::atInspection($card);
         $inspectWhy = $inspection ? $this->floor->inspectWhy($card, $me) : null;
         $workWhy = $me->can('work', $card) && ! $card->worked() ? $this->fit->why($me, $card) : null;
         $left = $card->handovers->first();
-        $order = $card->order();
-        $inspected = $card->inspectionsDone();
+        $order = $file->now->order();
         $may = array_keys(array_filter([
             'work' => $me->can('work', $card) && $workWhy === null,
             'hand' => $me->can('work', $card),
@@ -101,31 +108,21 @@ final readonly class ShowCard
             $may,
             $inspectWhy,
             $workWhy === null ? null : "{$me->name} {$workWhy}.",
-            $me->can('work', $card) ? $this->standings->underway($me, $card) : [],
-            array_values($card->presences->map(fn(Presence $p): PresenceView => new PresenceView($p->person_id, $p->person->name, $this->clock->time(Instant::parse($p->since)), $p->person_id === $me->id))->all()),
+            $me->can('work', $card) ? $this->standings->away($me, $file) : [],
+            array_map(fn(Acting $a): HoldView => FloorWords::actingHolds($a, $this->clock->time($a->since)), $file->now->on->actingOf((string) $card->id)),
+            $next === null && ! $card->worked() ? SignCard::statement($card, $me) : null,
+            $card->finding === null ? null : $this->finding($card->finding, $card->aircraft->mark, $card->finding->card),
+            array_map(fn(PersonAt $p): PresenceView => new PresenceView((int) $p->id, $p->name, $this->clock->time($p->since), (int) $p->id === $me->id), $file->now->on->at((string) $card->id)),
             $left === null ? null : new HandoverView($left->person->name, $this->clock->moment(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
-            $card->worked() ? '' : $this->handOver->state($card),
-            array_values($card->steps->map(fn(Step $s): StepView => $this->step($card, $s, $holds[$s->no] ?? [], $order, $inspected))->all()),
+            $card->worked() ? '' : $this->handOver->state($file),
+            array_values($card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all()),
             array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
             $this->devices($this->register->of($card->aircraft)),
             $this->tools($card),
             $this->parts($card),
-            array_values($card->loans->map(fn(ToolLoan $l): LoanView => new LoanView($l->id, $l->what, $l->quantity, $l->person->name, $this->clock->time(Instant::parse($l->out_at))))->all()),
+            array_map(fn(LoanOut $l): LoanView => new LoanView((int) $l->id, $l->what, $l->quantity, $l->with, $this->clock->time($l->since)), $file->now->on->loansOf((string) $card->id)),
             $this->revisions->questions($card->template->manual, $card->template->section),
         );
-    }
-
-    /** What is said of a reading, in words. */
-    public static function said(string $verdict, ?float $margin, string $unit): string
-    {
-        $by = $margin === null ? '' : Words::number(abs($margin), 3).' '.Unit::parse($unit)->label();
-
-        return match (Verdict::from($verdict)) {
-            Verdict::Pass => "inside, {$by} in hand",
-            Verdict::Fail => "outside by {$by}",
-            Verdict::Marginal => 'too near the limit for this tool: within its uncertainty',
-            Verdict::Invalid => 'not a valid reading',
-        };
     }
 
     public function finding(Finding $f, string $mark, Card $card): FindingView
@@ -183,10 +180,10 @@ final readonly class ShowCard
     /**
      * @param list<HoldView> $holds
      * @param list<StepPlace> $order of the card
-     * @param list<int> $inspected its inspections that are done
      */
-    private function step(Card $card, Step $step, array $holds, array $order, array $inspected): StepView
+    private function step(CardFile $file, Step $step, array $holds, array $order): StepView
     {
+        $card = $file->card;
         $before = $step->state === Step::DONE ? null : StepOrder::blocking($order, $step->no);
         $held = $step->started_at === null ? null : max(0, $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch());
 
@@ -200,7 +197,7 @@ final readonly class ShowCard
             $before === null ? null : "Step {$before} comes first.",
             $step->acts(),
             $holds,
-            array_values(array_filter($inspected, static fn(int $no): bool => $no > $step->no)),
+            $step->state === Step::DONE ? TakeBack::falls($file->now, $step->no) : [],
             $step->started_at,
             $held,
             (object) ($step->result ?? []),
@@ -213,7 +210,7 @@ final readonly class ShowCard
                 $r->value,
                 Unit::parse($r->unit)->label(),
                 $r->verdict,
-                self::said($r->verdict, $r->margin, $r->unit),
+                FloorWords::reading($r->verdict, $r->margin, $r->unit),
                 $r->tool?->code,
                 $r->taker->name,
                 $this->clock->local(Instant::parse($r->at)),

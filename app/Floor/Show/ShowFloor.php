@@ -22,7 +22,7 @@ final readonly class ShowFloor
 
     public function cards(Person $me): FloorView
     {
-        $open = Card::with(['aircraft.type', 'visit', 'steps', 'assignments', 'presences.person', 'handovers' => static fn($q) => $q->whereNull('taken_at')->with('person'), 'template.manual', 'waitsFor:id,number,title,state'])
+        $open = Card::with(['aircraft.type', 'visit', 'steps', 'hands', 'assignments', 'presences.person', 'handovers' => static fn($q) => $q->whereNull('taken_at')->with('person'), 'template.manual', 'waitsFor:id,number,title,state'])
             ->whereHas('visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))
             ->where('state', '!=', Card::CLOSED)->orderBy('id')->get();
         $planned = $open->pluck('planned_start', 'id');

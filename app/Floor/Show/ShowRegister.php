@@ -7,7 +7,6 @@ namespace App\Floor\Show;
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Do\SafingRegister;
-use App\Floor\Do\Standings;
 use App\Floor\Model\Place;
 use App\Floor\Model\Presence;
 use App\Floor\Model\SafingDevice;
@@ -17,14 +16,15 @@ use App\Floor\Show\View\PresenceView;
 use App\Floor\Show\View\RegisterRow;
 use App\Floor\Show\View\RegistersView;
 use App\Floor\Show\View\RegisterView;
+use App\Now\LoadAircraft;
 use App\Shared\Clock;
 use App\Shared\Words;
-use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Now\PersonAt;
 
 /** The safing registers: what is fitted where, since when, by whom, and what takes it off. */
 final readonly class ShowRegister
 {
-    public function __construct(private Clock $clock, private SafingRegister $register, private Standings $standings, private ShowCard $cards) {}
+    public function __construct(private Clock $clock, private SafingRegister $register, private LoadAircraft $load, private ShowCard $cards) {}
 
     public function all(): RegistersView
     {
@@ -58,7 +58,7 @@ final readonly class ShowRegister
                 $marks[] = new MarkView($d->id, $n + 1, $d->kind, $d->openLine ? 'stop' : ($d->carriedBy === null ? 'watch' : 'waiting'), $place->x, $place->y, $place->z);
             }
         }
-        $people = $this->standings->people($aircraft);
+        $people = $this->load->on($aircraft->id)->people;
         $many = count($devices);
         $lost = array_filter($devices, static fn($d): bool => $d->remover === null && $d->carriedBy === null);
         $sentence = match (true) {
@@ -72,7 +72,7 @@ final readonly class ShowRegister
             $aircraft->type->code,
             $sentence,
             $devices,
-            array_values($people->map(fn(Presence $p): PresenceView => new PresenceView($p->person_id, "{$p->person->name}, {$p->card->title}", $this->clock->time(Instant::parse($p->since)), $p->person_id === $me->id))->all()),
+            array_map(fn(PersonAt $p): PresenceView => new PresenceView((int) $p->id, "{$p->name}, {$p->card->title}", $this->clock->time($p->since), (int) $p->id === $me->id), $people),
             $aircraft->type->outline === null ? null : new DrawingView((object) $aircraft->type->outline, $marks),
             $undrawn,
             $this->clock->local($this->clock->now()),

@@ -41,7 +41,7 @@ final class RevisionController
     {
         $accept->card($request->person(), Card::findOrFail($id), $request->integer('version'), $request->string('outcome')->value(), $request->string('note')->value());
 
-        return new JsonResponse($read->card(Card::with(['assignments', 'aircraft.type', 'template.manual'])->findOrFail($id), $request->person()));
+        return new JsonResponse($read->card($id, $request->person()));
     }
 
     #[OA\Post(path: '/api/library/manuals/{code}/questions', operationId: 'askDesk', parameters: [new OA\PathParameter(name: 'code', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['section', 'text'], properties: [new OA\Property(property: 'section', type: 'string'), new OA\Property(property: 'text', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The manual with the question', content: new OA\JsonContent(ref: ManualRoom::class))])]

@@ -34,7 +34,7 @@ final readonly class Readiness
     {
         return Visit::with([
             'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
-            'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.loans', 'cards.rechecks.byCard',
+            'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.hands', 'cards.loans', 'cards.rechecks.byCard',
         ]);
     }
 

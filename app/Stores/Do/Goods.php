@@ -52,10 +52,23 @@ final readonly class Goods
         });
     }
 
-    /** A step takes pieces for an aircraft; whether they may be taken is the step's to judge. */
+    /**
+     * A step takes pieces for an aircraft; whether they may be taken is the step's to judge.
+     *
+     * @throws Refused when others took them meanwhile
+     */
     public function take(Person $by, PartBatch $batch, int $quantity, string $for): void
     {
+        if ($batch->refresh()->quantity < $quantity) {
+            throw Refused::because("Batch {$batch->batch} holds {$batch->quantity} now: others took from it. Nothing was fitted.");
+        }
         $this->move($by, $batch, PartMove::FITTED, -$quantity, $for);
+    }
+
+    /** What a step had fitted came off again with the step; it is not in the store, and the store knows what became of it. */
+    public function cameOff(Person $by, PartBatch $batch, string $said): void
+    {
+        $this->move($by, $batch->refresh(), PartMove::OFF, 0, $said);
     }
 
     /** @throws Refused when more comes back than left */

@@ -66,13 +66,22 @@ final readonly class ToolDesk
     /** @throws Refused for a tool that is not there, must not be used, or is out elsewhere */
     public function takeOut(Person $by, Card $card, string $code): void
     {
+        $this->requireOpen($card);
         $this->out($by, $card, $this->fit($this->inStore($code)));
     }
 
-    /** Rags and small things without a number of their own. */
+    /** Rags and small things without a number of their own. @throws Refused on a card that is worked */
     public function outSmall(Person $by, Card $card, string $what, int $quantity): void
     {
+        $this->requireOpen($card);
         $this->lend($by, $card, null, $what, $quantity);
+    }
+
+    private function requireOpen(Card $card): void
+    {
+        if ($card->worked()) {
+            throw Refused::because("Card {$card->number} is signed; nothing more goes out on it. Take it out on the card that it is for.");
+        }
     }
 
     private function lend(Person $by, Card $card, ?Tool $tool, string $what, int $quantity): void
@@ -91,11 +100,17 @@ final readonly class ToolDesk
         if ($loan->in_at !== null) {
             throw Refused::because("{$loan->what} is already counted in.");
         }
+        $this->requireWhole($loan, $counted);
+        $loan->update(['in_by' => $by->id, 'in_at' => (string) $this->clock->now()]);
+        $this->records->write($by, 'tool.in', "card:{$loan->card_id}", ['what' => $loan->what, 'quantity' => $counted]);
+    }
+
+    /** @throws Refused when fewer, or more, come back than went out */
+    public function requireWhole(ToolLoan $loan, int $counted): void
+    {
         if ($counted !== $loan->quantity) {
             throw Refused::because("{$loan->quantity} of {$loan->what} went out, {$counted} came back. Look for what is missing before anything is closed; it stays out.");
         }
-        $loan->update(['in_by' => $by->id, 'in_at' => (string) $this->clock->now()]);
-        $this->records->write($by, 'tool.in', "card:{$loan->card_id}", ['what' => $loan->what, 'quantity' => $counted]);
     }
 
     /** @return Collection<int, ToolLoan> what is out on a card */

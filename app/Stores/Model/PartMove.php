@@ -28,6 +28,8 @@ final class PartMove extends Model
 
     public const FITTED = 'fitted';
 
+    public const OFF = 'off';
+
     public const BACK = 'back';
 
     public const COUNTED = 'counted';

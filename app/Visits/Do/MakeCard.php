@@ -34,7 +34,7 @@ final readonly class MakeCard
             'hours' => $template->hours, 'zone' => $template->zone, 'state' => Card::OPEN, 'version' => 1,
             'phase' => $template->phase, 'makes' => $template->makes, 'needs' => $template->people(), 'positions' => $template->positions, 'tools' => $template->toolKinds(),
             ...$own,
-            'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers, 'systems' => $own['systems'] ?? $template->systems, 'panels' => $panels, 'states' => [...$template->states ?? [], ...$own['states'] ?? []] ?: null,
+            'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers, 'systems' => $own['systems'] ?? self::systems($visit, $template, $chapter), 'panels' => $panels, 'states' => [...$template->states ?? [], ...$own['states'] ?? []] ?: null,
         ]);
         Step::insert($template->stepRows($card->id));
         if ($template->parts !== null) {
@@ -43,6 +43,16 @@ final readonly class MakeCard
         }
 
         return $card;
+    }
+
+    /**
+     * What whoever works it has their hands in: as the template says, else as its chapter does; none, and it touches everything in its zone.
+     *
+     * @return list<string>
+     */
+    private static function systems(Visit $visit, CardTemplate $template, ?string $chapter): array
+    {
+        return $template->systems !== [] || $template->makes !== null ? $template->systems : $visit->aircraft->loadMissing('type')->type->systemsOf($chapter ?? $template->chapter);
     }
 
     /** Of several methods of a task, the one that the approved data of the aircraft's fleet names. */

@@ -44,7 +44,7 @@ final readonly class MakeFixCard
             $covers = array_values(array_unique([...$found->covers, ...$found->visit->aircraft->type->inspectedOn($finding->chapter)]));
             $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
                 'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill, 'needs' => [$skill => $hours >= 8 ? 2 : 1],
-                'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical || $covers !== [], 'covers' => $covers, 'systems' => $found->systems, 'panels' => $found->panels, 'states' => $found->states ?? [],
+                'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical || $covers !== [], 'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter), 'panels' => $found->panels, 'states' => $found->states ?? [],
             ]);
             $finding->update(['fix_hours' => $hours]);
             $this->frame->complete($found->visit);

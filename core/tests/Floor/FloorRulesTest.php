@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Tests\Floor;
 
-use Jorvel\Core\Floor\Interlock;
 use Jorvel\Core\Floor\Recent;
 use Jorvel\Core\Floor\RollCall;
-use Jorvel\Core\Floor\Standing;
 use Jorvel\Core\Floor\StepOrder;
 use Jorvel\Core\Floor\StepPlace;
 use Jorvel\Core\Shared\Day;
@@ -41,32 +39,6 @@ final class FloorRulesTest extends TestCase
             $steps[] = new StepPlace($i + 1, str_contains($s, '!'), $s === '?', in_array($s[0], ['g', 'h'], true) ? $s[0] : null);
         }
         self::assertSame($waits, array_map(static fn(StepPlace $s): ?int => StepOrder::blocking($steps, $s->no), $steps));
-    }
-
-    /**
-     * @param list<string> $systems
-     * @param list<Standing> $standing
-     *
-     * @return list<string> ids of what says no
-     */
-    private static function held(array $systems, array $standing): array
-    {
-        return array_map(static fn(Standing $s): string => $s->id, Interlock::holding($systems, $standing));
-    }
-
-    public function test_the_interlock_names_people_first_and_frees_itself(): void
-    {
-        $standing = [
-            new Standing('device', '1', 'Down-lock pin', 'nose gear', ['landing gear', 'hydraulics']),
-            new Standing('open_line', '2', 'Open line, capped', 'wheel well', ['hydraulics']),
-            new Standing('person', '3', 'Oda Fenn', 'tail', ['flight controls', 'hydraulics']),
-            new Standing('device', '4', 'Do not touch notice', 'flight deck', ['*']),
-        ];
-        self::assertSame(['3', '2', '1', '4'], self::held(['hydraulics'], $standing));
-        self::assertSame(['3', '4'], self::held(['flight controls'], $standing));
-        self::assertSame([], self::held([], $standing), 'a step that acts on nothing is never held');
-        self::assertSame(['4'], self::held(['hydraulics'], [$standing[3]]));
-        self::assertSame([], self::held(['hydraulics'], []));
     }
 
     public function test_a_call_stands_for_its_time(): void

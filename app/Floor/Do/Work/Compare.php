@@ -6,45 +6,57 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Taken;
 use App\Floor\Do\TakeReading;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Refused;
-use App\Stores\Do\ToolDesk;
-use Jorvel\Core\Bench\Alike;
+use Jorvel\Core\Bench\Agreement;
+use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\Entered;
+use Jorvel\Core\Shared\Quantity;
 use Jorvel\Core\Shared\Unit;
 
-/** An indication beside the real thing: both are kept, and they must agree. */
+/** An indication beside the real thing: both are kept, and they must agree, and their agreeing must say something. */
 final readonly class Compare implements StepKind
 {
-    public function __construct(private TakeReading $readings, private ToolDesk $desk) {}
+    public function __construct(private TakeReading $readings) {}
 
     public function answers(): array
     {
         return ['compare'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): ?array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $spec = $step->spec;
         $unit = Unit::parse($spec['unit']);
-        $values = [];
-        foreach (['shown', 'real'] as $which) {
-            $entry = trim($in->entries[$which] ?? '');
-            if ($entry === '') {
-                throw Refused::because("Enter what {$spec[$which]['title']} says, too; one of them alone proves nothing.");
-            }
-            $values[$which] = Entered::parse($entry, $unit)->in($unit)->value;
-        }
-        $tool = isset($spec['real']['tool_kind']) ? $this->desk->usable($spec['real']['tool_kind'], $in->tool) : null;
+        $values = array_map(fn(string $which): float => $this->value($spec, $which, $in, $unit)->value, ['shown' => 'shown', 'real' => 'real']);
+        $tool = $this->readings->tool($spec['real'], $in->tool);
         if ($tool !== null) {
-            $this->desk->out($by, $step->card, $tool);
+            $this->readings->requireReadable(Quantity::of($values['real'], $unit), $tool);
         }
-        $alike = Alike::of(array_values($values), (float) $spec['within']);
+        $said = Agreement::of($values['shown'], $values['real'], $unit, (float) $spec['within']);
+        if ($said->verdict === Verdict::Invalid) {
+            throw Refused::because('Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read both again. Nothing was kept.');
+        }
+        $keep = [];
         foreach ($values as $which => $value) {
-            $this->readings->keep($by, $step, "{$spec['point']}, {$spec[$which]['title']}", $in->entries[$which], $value, $unit->value, $alike->verdict->value, $spec['within'] - $alike->spread, $which === 'real' ? $tool : null);
+            $taken = new Taken("{$spec['point']}, {$spec[$which]['title']}", $in->entries[$which], $value, $unit->value, $said->verdict->value, $spec['within'] - $said->spread, $which === 'real' ? $tool : null);
+            $keep[] = fn() => $this->readings->keep($by, $step, $taken);
         }
 
-        return $alike->verdict->value === 'pass' ? ['spread' => $alike->spread] : null;
+        return $said->verdict === Verdict::Pass ? Worked::done(['spread' => $said->spread], ...$keep) : Worked::open(...$keep);
+    }
+
+    /** @param array<string, mixed> $spec */
+    private function value(array $spec, string $which, StepInput $in, Unit $unit): Quantity
+    {
+        $entry = trim($in->entries[$which] ?? '');
+        if ($entry === '') {
+            throw Refused::because("Enter what {$spec[$which]['title']} says, too; one of them alone proves nothing.");
+        }
+
+        return Entered::parse($entry, $unit);
     }
 }

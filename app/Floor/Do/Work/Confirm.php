@@ -6,6 +6,7 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 
 /** Read, looked at, or done: a caution, an instruction, a finding prompt. */
@@ -16,8 +17,8 @@ final readonly class Confirm implements StepKind
         return ['done'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        return [];
+        return Worked::done([]);
     }
 }

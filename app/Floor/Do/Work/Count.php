@@ -6,6 +6,7 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -20,21 +21,18 @@ final readonly class Count implements StepKind
         return ['count'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): ?array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        if (preg_match('/^\d{1,5}$/D', trim($in->entry)) !== 1) {
-            throw Refused::because("Enter how many {$step->spec['counts']} it took, as a whole number.");
+        if (preg_match('/^[0-9]{1,5}$/D', trim($in->entry)) !== 1) {
+            throw Refused::because("Enter how many {$step->spec['counts']} it took, as a whole number. Nothing was kept.");
         }
         $counted = (int) $in->entry;
         $within = $counted >= ($step->spec['min'] ?? 0) && $counted <= ($step->spec['max'] ?? PHP_INT_MAX);
         $result = ['counted' => $counted, 'verdict' => $within ? 'pass' : 'fail'];
-        if ($within) {
-            return $result;
-        }
-        $step->result = $result;
-        $step->save();
-        $this->records->write($by, 'step.counted', "card:{$step->card_id}", ['step' => $step->no, ...$result]);
 
-        return null;
+        return $within ? Worked::done($result) : Worked::open(
+            static fn() => $step->fill(['result' => $result])->save(),
+            fn() => $this->records->write($by, 'step.counted', "card:{$step->card_id}", ['step' => $step->no, ...$result]),
+        );
     }
 }

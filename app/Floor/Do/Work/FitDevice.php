@@ -6,6 +6,7 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
@@ -20,14 +21,15 @@ final readonly class FitDevice implements StepKind
         return ['done'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        $device = SafingDevice::create([
-            'aircraft_id' => $step->card->aircraft_id, 'card_id' => $step->card_id, 'fitted_step_id' => $step->id, 'fitted_by' => $by->id,
-            'kind' => $step->spec['device'], 'place' => $step->spec['place'], 'flag' => $step->spec['flag'], 'fitted_at' => (string) $this->clock->now(),
-            'against' => $step->spec['against'] ?? [], 'open_line' => $step->spec['open_line'] ?? false, 'storage' => $step->spec['storage'] ?? null,
-        ]);
+        $spec = $step->spec;
+        $now = (string) $this->clock->now();
 
-        return ['device' => $device->id];
+        return Worked::done([], static fn() => SafingDevice::create([
+            'aircraft_id' => $step->card->aircraft_id, 'card_id' => $step->card_id, 'fitted_step_id' => $step->id, 'fitted_by' => $by->id,
+            'kind' => $spec['device'], 'place' => $spec['place'], 'flag' => $spec['flag'], 'fitted_at' => $now,
+            'against' => $spec['against'] ?? [], 'open_line' => $spec['open_line'] ?? false, 'storage' => $spec['storage'] ?? null,
+        ]));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Refused;
@@ -27,7 +28,7 @@ final readonly class FitPart implements StepKind
         return ['fit'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $spec = $step->spec;
         $part = Part::firstWhere('number', $spec['part']) ?? throw Refused::because("There is no part {$spec['part']} in the store.");
@@ -38,17 +39,23 @@ final readonly class FitPart implements StepKind
         if ($refused !== []) {
             throw Refused::because(implode(' ', array_map(fn(string $code): string => $this->said($code, $part, $batch, $step), $refused)).' Nothing was fitted.');
         }
-        if ($batch !== null) {
-            $this->goods->take($by, $batch, (int) $spec['quantity'], "card {$step->card->number}, step {$step->no}");
-            CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->where('quantity', '<=', $spec['quantity'])->delete();
-            CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->decrement('quantity', $spec['quantity']);
-        }
-        FittedPart::create([
-            'part_id' => $part->id, 'batch_id' => $batch?->id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'aircraft_id' => $step->card->aircraft_id, 'person_id' => $by->id,
-            'quantity' => $spec['quantity'], 'position' => $spec['position'], 'again' => $again, 'at' => (string) $this->clock->now(),
-        ]);
+        $now = (string) $this->clock->now();
 
-        return ['part' => $part->number, 'batch' => $batch?->batch, 'quantity' => $spec['quantity'], 'again' => $again];
+        return Worked::done(
+            ['part' => $part->number, 'batch' => $batch?->batch, 'quantity' => $spec['quantity'], 'again' => $again],
+            fn() => $batch === null ? null : $this->take($by, $step, $part, $batch, (int) $spec['quantity']),
+            static fn() => FittedPart::create([
+                'part_id' => $part->id, 'batch_id' => $batch?->id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'aircraft_id' => $step->card->aircraft_id, 'person_id' => $by->id,
+                'quantity' => $spec['quantity'], 'position' => $spec['position'], 'again' => $again, 'at' => $now,
+            ]),
+        );
+    }
+
+    private function take(Person $by, Step $step, Part $part, PartBatch $batch, int $quantity): void
+    {
+        $this->goods->take($by, $batch, $quantity, "card {$step->card->number}, step {$step->no}");
+        CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->where('quantity', '<=', $quantity)->delete();
+        CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->decrement('quantity', $quantity);
     }
 
     private function batch(Part $part, string $code): PartBatch

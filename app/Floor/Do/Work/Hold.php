@@ -6,6 +6,7 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 
 /** Held for a time: a pressure kept, a surface against its stop. */
@@ -18,15 +19,13 @@ final readonly class Hold implements StepKind
         return ['start', 'done'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): ?array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         if ($in->do === 'start') {
-            $this->holding->start($by, $step);
-
-            return null;
+            return $this->holding->start($by, $step);
         }
         $this->holding->requireOver($step, (int) $step->spec['hold']['seconds']);
 
-        return ['held' => (int) $step->spec['hold']['seconds']];
+        return Worked::done(['held' => (int) $step->spec['hold']['seconds']]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Records;
@@ -16,11 +17,14 @@ final readonly class Holding
 {
     public function __construct(private Clock $clock, private Records $records) {}
 
-    public function start(Person $by, Step $step): void
+    public function start(Person $by, Step $step): Worked
     {
-        $step->started_at = (string) $this->clock->now();
-        $step->save();
-        $this->records->write($by, 'step.hold_started', "card:{$step->card_id}", ['step' => $step->no]);
+        $now = (string) $this->clock->now();
+
+        return Worked::open(
+            static fn() => $step->fill(['started_at' => $now])->save(),
+            fn() => $this->records->write($by, 'step.hold_started', "card:{$step->card_id}", ['step' => $step->no]),
+        );
     }
 
     /** @throws Refused before the time is over */

@@ -7,6 +7,7 @@ namespace App\Floor\Do\Work;
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\TakeReading;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 
 /** A reading against a limit: a measurement, a torque, a timing. */
@@ -19,10 +20,11 @@ final readonly class Read implements StepKind
         return ['read'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): ?array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        $reading = ($this->readings)($by, $step, $step->readingSpec(), $in->entry, $in->tool);
+        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool);
+        $keep = fn() => $this->readings->keep($by, $step, $taken);
 
-        return $reading->verdict === 'pass' ? ['reading' => $reading->id] : null;
+        return $taken->verdict === 'pass' ? Worked::done([], $keep) : Worked::open($keep);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Floor\Do\Work;
 use App\Crew\Model\Person;
 use App\Floor\Do\SafingRegister;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Refused;
@@ -21,12 +22,12 @@ final readonly class RemoveDevice implements StepKind
         return ['done'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $device = $this->register->removedBy($step)
             ?? throw Refused::because("Nothing fitted by step {$step->spec['of']} is in the safing register. Look at the aircraft before you go on.");
-        $device->update(['removed_by' => $by->id, 'removed_at' => (string) $this->clock->now()]);
+        $now = (string) $this->clock->now();
 
-        return ['device' => $device->id];
+        return Worked::done(['device' => $device->id], static fn() => $device->update(['removed_by' => $by->id, 'removed_at' => $now]));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Floor\Do\Work;
 use App\Bench\Do\RigSheet;
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 
 /** A rigging sheet: as-found readings, then as-left readings until everything is within. */
@@ -19,14 +20,8 @@ final readonly class Rigging implements StepKind
         return ['as_found', 'as_left'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): ?array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        if ($in->do === 'as_found') {
-            $this->sheet->asFound($by, $step, $in);
-
-            return null;
-        }
-
-        return $this->sheet->asLeft($by, $step, $in) ? ['run' => $step->runs()->max('no')] : null;
+        return $in->do === 'as_found' ? $this->sheet->asFound($by, $step, $in) : $this->sheet->asLeft($by, $step, $in);
     }
 }

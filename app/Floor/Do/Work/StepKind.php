@@ -6,6 +6,7 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Refused;
 
@@ -16,9 +17,11 @@ interface StepKind
     public function answers(): array;
 
     /**
-     * @return array<string, mixed>|null the step's result, when it is done with this; null while it stays open
+     * What an answer comes to; it reads, and writes nothing itself.
+     *
+     * @param Step $step with its `card`, that with its `aircraft`
      *
      * @throws Refused with what stands in the way; nothing is kept then
      */
-    public function work(Person $by, Step $step, StepInput $in): ?array;
+    public function ask(Person $by, Step $step, StepInput $in): Worked;
 }

@@ -7,6 +7,7 @@ namespace App\Floor\Do\Work;
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\TakeReading;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 
 /** An operational test: set up, hold, read; a reading that fails begins it anew. */
@@ -19,21 +20,15 @@ final readonly class Test implements StepKind
         return ['start', 'read'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): ?array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         if ($in->do === 'start') {
-            $this->holding->start($by, $step);
-
-            return null;
+            return $this->holding->start($by, $step);
         }
         $this->holding->requireOver($step, (int) $step->spec['hold']['seconds']);
-        $reading = ($this->readings)($by, $step, $step->readingSpec(), $in->entry, $in->tool);
-        if ($reading->verdict === 'pass') {
-            return ['reading' => $reading->id];
-        }
-        $step->started_at = null;
-        $step->save();
+        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool);
+        $keep = fn() => $this->readings->keep($by, $step, $taken);
 
-        return null;
+        return $taken->verdict === 'pass' ? Worked::done([], $keep) : Worked::open($keep, static fn() => $step->fill(['started_at' => null])->save());
     }
 }

@@ -6,6 +6,7 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
+use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Stores\Do\ToolDesk;
@@ -21,12 +22,15 @@ final readonly class UseTool implements StepKind
         return ['use'];
     }
 
-    public function work(Person $by, Step $step, StepInput $in): array
+    public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $tool = $this->desk->usable($step->spec['tool_kind'], $in->tool);
-        $this->desk->out($by, $step->card, $tool);
-        ToolUse::create(['tool_id' => $tool->id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'person_id' => $by->id, 'at' => (string) $this->clock->now()]);
+        $now = (string) $this->clock->now();
 
-        return ['tool' => $tool->code];
+        return Worked::done(
+            ['tool' => $tool->code],
+            fn() => $this->desk->out($by, $step->card, $tool),
+            static fn() => ToolUse::create(['tool_id' => $tool->id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'person_id' => $by->id, 'at' => $now]),
+        );
     }
 }

@@ -47,6 +47,10 @@ final readonly class CardView
         #[OA\Property] public ?string $workWhy,
         /** @var list<HoldView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: HoldView::class))] public array $underway,
+        /** @var list<HoldView> what this card left running or live */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: HoldView::class))] public array $live,
+        #[OA\Property] public ?string $statement,
+        #[OA\Property(ref: FindingView::class, nullable: true)] public ?FindingView $fixes,
         /** @var list<PresenceView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: PresenceView::class))] public array $there,
         #[OA\Property(ref: HandoverView::class, nullable: true)] public ?HandoverView $handover,

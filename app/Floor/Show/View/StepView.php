@@ -21,7 +21,7 @@ final readonly class StepView
         #[OA\Property] public ?string $acts,
         /** @var list<HoldView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: HoldView::class))] public array $holds,
-        /** @var list<int> inspections that fall when it is taken back */
+        /** @var list<int> steps that fall when it is taken back */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))] public array $fallsWith,
         #[OA\Property] public ?string $startedAt,
         #[OA\Property] public ?int $heldFor,

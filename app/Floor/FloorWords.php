@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Floor\Model\Card;
+use App\Floor\Model\Step;
+use App\Floor\Show\View\HoldView;
+use App\Shared\Words;
+use Jorvel\Core\Bench\Verdict;
+use Jorvel\Core\Floor\NotNow;
+use Jorvel\Core\Floor\NotSigned;
+use Jorvel\Core\Now\Acting;
+use Jorvel\Core\Now\CardNow;
+use Jorvel\Core\Now\DeviceOn;
+use Jorvel\Core\Now\LoanOut;
+use Jorvel\Core\Now\PersonAt;
+use Jorvel\Core\Shared\Unit;
+
+/** What the Floor says: codes and pictures in, sentences out. It reads nothing and decides nothing. */
+final class FloorWords
+{
+    /** Why nobody may work or sign a card as it stands. */
+    public static function notNow(NotNow $why, Card $card): string
+    {
+        return match ($why) {
+            NotNow::Worked => "Card {$card->number} is signed; its steps stand as they are.",
+            NotNow::Waits => "Card {$card->number} waits for ".self::waitsFor($card).'. That is worked first; nothing was changed here.',
+            NotNow::ToReRead => "Card {$card->number} was written from revision {$card->revision}; {$card->template->manual->code} is at revision {$card->template->revisionInForce()}. It must be re-read and accepted first. Nothing was changed.",
+            NotNow::HandedOver => "{$card->openHandover?->person->name} handed card {$card->number} over, and nobody has taken it over. Read what was left, and take it over first. Nothing was changed.",
+        };
+    }
+
+    /** Why a card cannot be signed as worked. */
+    public static function notSigned(NotSigned $why, CardNow $card): string
+    {
+        $number = $card->ref->number;
+
+        return match ($why) {
+            NotSigned::AlreadySigned => "Card {$number} is already signed.",
+            NotSigned::StepsOpen => 'Still open: step '.implode(', ', $card->stepsOpen()).'. A card is signed when all its steps are done.',
+            NotSigned::StillLive => ucfirst(implode(' and ', array_map(static fn(Acting $a): string => implode(' and ', $a->systems).", since step {$a->step}", $card->on->actingOf($card->ref->id)))).': still '.'under power or pressure. End that first; nothing was signed.',
+            NotSigned::NoHandInIt => "You had no hand in card {$number}. Whoever worked it signs it; nothing was signed.",
+            NotSigned::InspectedIt => "You inspected a step of card {$number}, so you cannot sign its work. Whoever worked it signs; nothing was signed.",
+            NotSigned::LoansOut => 'Still out on the card: '.implode('; ', array_map(self::loan(...), $card->on->loansOf($card->ref->id))).'. Count everything in; nothing was signed.',
+        };
+    }
+
+    public static function waitsFor(Card $card): string
+    {
+        $first = $card->mustWaitFor();
+
+        return "{$first?->number}, {$first?->title}";
+    }
+
+    public static function loan(LoanOut $loan): string
+    {
+        return $loan->quantity === 1 ? $loan->what : "{$loan->quantity} {$loan->what}";
+    }
+
+    /** Somebody at their work. */
+    public static function personHolds(PersonAt $p, string $since): HoldView
+    {
+        return new HoldView(
+            kind: 'person',
+            name: $p->name,
+            said: "{$p->name} works on {$p->card->number} {$p->card->title}, {$p->touch->zone}, since {$since}",
+            link: "/floor/{$p->card->id}",
+            action: "Call {$p->name} clear",
+            person: (int) $p->id,
+            card: (int) $p->card->id,
+        );
+    }
+
+    /** A system in motion, or live. */
+    public static function actingHolds(Acting $a, string $since): HoldView
+    {
+        $systems = implode(' and ', $a->systems);
+        $said = $a->running
+            ? "step {$a->step} of {$a->card->number}, {$a->title}, {$a->how->value} {$systems} since {$since}, begun by {$a->by}"
+            : "{$systems} ".($a->how->value === 'pressurises' ? 'under pressure' : 'under power')." since {$since}: step {$a->step} of {$a->card->number} left it so";
+
+        return new HoldView(kind: 'acting', name: $a->title, said: $said, link: "/floor/{$a->card->id}?step={$a->step}", action: "See step {$a->step} of {$a->card->number}");
+    }
+
+    /** A device or an open line, with the step that takes it off. */
+    public static function deviceHolds(DeviceOn $d, ?Step $remover): HoldView
+    {
+        return new HoldView(
+            kind: $d->openLine ? 'open_line' : 'device',
+            name: $d->kind,
+            said: "{$d->kind}, {$d->place}, fitted by {$d->fittedBy}",
+            link: $remover === null ? "/floor/{$d->card->id}" : "/floor/{$remover->card_id}?step={$remover->no}",
+            action: $remover === null ? "Open card {$d->card->number}" : "Take it off: step {$remover->no} of {$remover->card->number}",
+        );
+    }
+
+    /** @param list<string> $missing places */
+    public static function callLapsed(Step $call, array $missing): HoldView
+    {
+        return new HoldView(
+            kind: 'call',
+            name: 'Roll-call',
+            said: "the roll-call of step {$call->no} is too old for ".implode(', ', $missing),
+            link: "/floor/{$call->card_id}?step={$call->no}",
+            action: "Call again: step {$call->no}",
+        );
+    }
+
+    /** @param list<HoldView> $holds */
+    public static function said(array $holds): string
+    {
+        return implode('; ', array_map(static fn(HoldView $h): string => $h->said, $holds));
+    }
+
+    /** What is said of a reading. */
+    public static function reading(string $verdict, ?float $margin, string $unit): string
+    {
+        $by = $margin === null ? '' : Words::number(abs($margin), 3).' '.Unit::parse($unit)->label();
+
+        return match (Verdict::from($verdict)) {
+            Verdict::Pass => "inside, {$by} in hand",
+            Verdict::Fail => "outside by {$by}",
+            Verdict::Marginal => 'too near the limit for this tool: within its uncertainty',
+            Verdict::Invalid => 'not a valid reading',
+        };
+    }
+
+    /**
+     * Who did which steps, for whoever signs: "steps 1 to 4 by Oda Fenn (T27), 5 and 6 by you".
+     *
+     * @param array<string, list<int>> $steps by name
+     */
+    public static function whoDid(array $steps): string
+    {
+        $parts = [];
+        foreach ($steps as $name => $numbers) {
+            $parts[] = Words::numbers($numbers)." by {$name}";
+        }
+
+        return ($parts === [] ? '' : (count($steps) === 1 && count(reset($steps)) === 1 ? 'step ' : 'steps ')).implode(', ', $parts);
+    }
+}

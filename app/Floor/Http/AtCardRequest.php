@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Http;
+
+use App\Shared\Http\RoomRequest;
+
+/** Somebody at the aircraft says that they are at a card: whoever may raise a finding there. */
+final class AtCardRequest extends RoomRequest
+{
+    public function authorize(): bool
+    {
+        return $this->mayOnCard('raise', (int) $this->route('id'));
+    }
+
+    /** @return array<string, string|list<string>> */
+    public function rules(): array
+    {
+        return [];
+    }
+}

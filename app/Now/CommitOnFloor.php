@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Now;
+
+use App\Floor\Model\Card;
+use App\Shared\Refused;
+use Closure;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Load, ask, commit, for whatever happens at an aircraft.
+ *
+ * What the rules were asked of is read before the transaction; in it the card's version and the count of what happened on its
+ * aircraft's floor are checked and counted up, and only then is anything written. When somebody else was faster elsewhere on the
+ * same aircraft, it is loaded and asked again, so that nothing is begun on what is no longer true.
+ */
+final readonly class CommitOnFloor
+{
+    /** How often it is asked again before whoever asks is told to try once more. */
+    private const TRIES = 6;
+
+    public function __construct(private LoadCard $load) {}
+
+    /**
+     * @param Closure(CardFile): Closure $ask takes the card as it stands and answers with what is to be written: a closure that is called
+     *                                        in the transaction and may change the card's fields, which are saved with it
+     *
+     * @throws Refused by what is asked, or when the card was changed meanwhile
+     */
+    public function __invoke(int $cardId, Closure $ask): CardFile
+    {
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $file = ($this->load)($cardId);
+            $write = $ask($file);
+            if (DB::transaction(fn(): bool => $this->commit($file, $write))) {
+                return $file;
+            }
+        }
+        throw Refused::because('Others are working on this aircraft at this very moment. Nothing was changed; send it again.');
+    }
+
+    private function commit(CardFile $file, Closure $write): bool
+    {
+        $card = $file->card;
+        if (DB::table('aircraft')->where(['id' => $card->aircraft_id, 'floor_count' => $file->floorCount])->increment('floor_count') === 0) {
+            return false;
+        }
+        if (Card::where(['id' => $card->id, 'version' => $card->version])->increment('version') === 0) {
+            $file->requireVersion(-1);
+        }
+        $card->version++;
+        $card->syncOriginalAttribute('version');
+        $write($file);
+        $card->save();
+
+        return true;
+    }
+}
