@@ -5,6 +5,9 @@ declare(strict_types=1);
 return [
     // The operator's own calendar: the day of a discovery and the end of an interval are local dates here.
     'timezone' => env('JORVEL_TIMEZONE', 'Europe/Oslo'),
+    // Who maintains, as papers name it, and the approval under which they are signed.
+    'operator' => env('JORVEL_OPERATOR', 'Vantry Air Works'),
+    'approval' => env('JORVEL_APPROVAL', 'VAW-M-017'),
     'base' => env('JORVEL_BASE', 'Skarnholm'),
     // The demo world's "now"; the application's clock starts here when that world is loaded.
     'demo_now' => '2026-05-05T12:20:00Z',

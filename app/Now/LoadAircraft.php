@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Now;
 
+use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\CardProgress;
@@ -21,30 +22,63 @@ use stdClass;
 /** The one maker of what is at an aircraft: every presence, device, act, loan and begun card of it, whatever visit they belong to. */
 final class LoadAircraft
 {
-    private const CARD = ['cards.id as card_id', 'cards.number', 'cards.title as card_title', 'cards.state as card_state', 'cards.zone', 'cards.systems as card_systems', 'cards.visit_id'];
+    private const CARD = [
+        'cards.aircraft_id', 'cards.id as card_id', 'cards.number', 'cards.title as card_title', 'cards.state as card_state', 'cards.zone',
+        'cards.systems as card_systems', 'cards.visit_id',
+    ];
 
     public function on(int $aircraftId): OnAircraft
     {
-        return new OnAircraft($this->people($aircraftId), $this->devices($aircraftId), $this->acting($aircraftId), $this->loans($aircraftId), $this->begun($aircraftId));
+        return $this->all([$aircraftId])[$aircraftId];
     }
 
-    /** @return list<PersonAt> */
-    private function people(int $aircraftId): array
+    /**
+     * @param list<int> $ids of aircraft
+     *
+     * @return array<int, OnAircraft> by aircraft; five queries, however many there are
+     */
+    public function all(array $ids): array
     {
-        $rows = $this->onCards('presences', $aircraftId)->join('people', 'people.id', '=', 'presences.person_id')->orderBy('presences.id')
-            ->get([...self::CARD, 'people.id as person', 'people.name', 'presences.since']);
+        $ids = array_values(array_unique($ids));
+        [$people, $devices, $acting, $loans, $begun] = [$this->people($ids), $this->devices($ids), $this->acting($ids), $this->loans($ids), $this->begun($ids)];
+        $all = [];
+        foreach ($ids as $id) {
+            $all[$id] = new OnAircraft($people[$id] ?? [], $devices[$id] ?? [], $acting[$id] ?? [], $loans[$id] ?? [], $begun[$id] ?? []);
+        }
 
-        return array_values($rows->map(static fn(stdClass $r): PersonAt => new PersonAt((string) $r->person, $r->name, self::card($r), self::touch($r), Instant::parse($r->since)))->all());
+        return $all;
     }
 
-    /** @return list<DeviceOn> */
-    private function devices(int $aircraftId): array
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, list<PersonAt>>
+     */
+    private function people(array $ids): array
     {
-        $rows = $this->onCards('safing_devices', $aircraftId)->join('people', 'people.id', '=', 'safing_devices.fitted_by')->whereNull('removed_at')
-            ->orderBy('safing_devices.fitted_at')->orderBy('safing_devices.id')
-            ->get([...self::CARD, 'safing_devices.id', 'safing_devices.kind', 'safing_devices.place', 'safing_devices.against', 'safing_devices.open_line', 'safing_devices.carried_by', 'people.name']);
+        $query = $this->onCards('presences', $ids)->join('people', 'people.id', '=', 'presences.person_id')->orderBy('presences.id');
 
-        return array_values($rows->map(static fn(stdClass $r): DeviceOn => new DeviceOn(
+        return self::each($query, ['people.id as person', 'people.name', 'presences.since'], static fn(stdClass $r): PersonAt => new PersonAt(
+            (string) $r->person,
+            $r->name,
+            self::card($r),
+            new Touch(self::list($r->card_systems), $r->zone),
+            Instant::parse($r->since),
+        ));
+    }
+
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, list<DeviceOn>>
+     */
+    private function devices(array $ids): array
+    {
+        $query = $this->onCards('safing_devices', $ids)->join('people', 'people.id', '=', 'safing_devices.fitted_by')->whereNull('removed_at')
+            ->orderBy('safing_devices.fitted_at')->orderBy('safing_devices.id');
+        $columns = ['safing_devices.id', 'safing_devices.kind', 'safing_devices.place', 'safing_devices.against', 'safing_devices.open_line', 'safing_devices.carried_by', 'people.name'];
+
+        return self::each($query, $columns, static fn(stdClass $r): DeviceOn => new DeviceOn(
             (string) $r->id,
             $r->kind,
             $r->place,
@@ -53,16 +87,21 @@ final class LoadAircraft
             self::card($r),
             $r->name,
             $r->carried_by === null ? null : (string) $r->carried_by,
-        ))->all());
+        ));
     }
 
-    /** @return list<Acting> */
-    private function acting(int $aircraftId): array
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, list<Acting>>
+     */
+    private function acting(array $ids): array
     {
-        $rows = $this->onCards('acting', $aircraftId)->join('steps', 'steps.id', '=', 'acting.step_id')->join('people', 'people.id', '=', 'acting.begun_by')->whereNull('acting.ended_at')->orderBy('acting.id')
-            ->get([...self::CARD, 'acting.id', 'acting.how', 'acting.systems', 'acting.running', 'acting.since', 'steps.no', 'steps.title as step_title', 'people.name']);
+        $query = $this->onCards('acting', $ids)->join('steps', 'steps.id', '=', 'acting.step_id')->join('people', 'people.id', '=', 'acting.begun_by')
+            ->whereNull('acting.ended_at')->orderBy('acting.id');
+        $columns = ['acting.id', 'acting.how', 'acting.systems', 'acting.running', 'acting.since', 'steps.no', 'steps.title as step_title', 'people.name'];
 
-        return array_values($rows->map(static fn(stdClass $r): Acting => new Acting(
+        return self::each($query, $columns, static fn(stdClass $r): Acting => new Acting(
             (string) $r->id,
             self::card($r),
             (int) $r->no,
@@ -73,40 +112,62 @@ final class LoadAircraft
             Instant::parse($r->since),
             (bool) $r->running,
             $r->name,
-        ))->all());
+        ));
     }
 
-    /** @return list<LoanOut> */
-    private function loans(int $aircraftId): array
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, list<LoanOut>>
+     */
+    private function loans(array $ids): array
     {
-        $rows = $this->onCards('tool_loans', $aircraftId)->join('people', 'people.id', '=', 'tool_loans.person_id')->whereNull('tool_loans.in_at')->orderBy('tool_loans.id')
-            ->get([...self::CARD, 'tool_loans.id', 'tool_loans.what', 'tool_loans.quantity', 'tool_loans.out_at', 'people.name']);
+        $query = $this->onCards('tool_loans', $ids)->join('people', 'people.id', '=', 'tool_loans.person_id')->whereNull('tool_loans.in_at')->orderBy('tool_loans.id');
+        $columns = ['tool_loans.id', 'tool_loans.what', 'tool_loans.quantity', 'tool_loans.out_at', 'people.name'];
 
-        return array_values($rows->map(static fn(stdClass $r): LoanOut => new LoanOut((string) $r->id, $r->what, (int) $r->quantity, self::card($r), $r->name, Instant::parse($r->out_at)))->all());
+        return self::each($query, $columns, static fn(stdClass $r): LoanOut => new LoanOut((string) $r->id, $r->what, (int) $r->quantity, self::card($r), $r->name, Instant::parse($r->out_at)));
     }
 
-    /** @return list<CardRef> */
-    private function begun(int $aircraftId): array
+    /**
+     * @param list<int> $ids
+     *
+     * @return array<int, list<CardRef>>
+     */
+    private function begun(array $ids): array
     {
-        $rows = DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraftId)->whereIn('cards.state', [CardProgress::InWork->value, CardProgress::Signed->value])->orderBy('cards.id')
-            ->get([...self::CARD, 'visits.title as visit_title']);
+        $query = DB::table('cards')->whereIn('cards.aircraft_id', $ids)->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->whereIn('cards.state', [CardProgress::InWork->value, CardProgress::Signed->value])->orderBy('cards.id');
 
-        return array_values($rows->map(self::card(...))->all());
+        return self::each($query, ['visits.title as visit_title'], self::card(...));
     }
 
-    private function onCards(string $table, int $aircraftId): Builder
+    /** @param list<int> $ids */
+    private function onCards(string $table, array $ids): Builder
     {
-        return DB::table($table)->join('cards', 'cards.id', '=', "{$table}.card_id")->where('cards.aircraft_id', $aircraftId);
+        return DB::table($table)->join('cards', 'cards.id', '=', "{$table}.card_id")->whereIn('cards.aircraft_id', $ids);
+    }
+
+    /**
+     * @template T
+     *
+     * @param list<string> $columns
+     * @param Closure(stdClass): T $make
+     *
+     * @return array<int, list<T>> by aircraft
+     */
+    private static function each(Builder $query, array $columns, Closure $make): array
+    {
+        $out = [];
+        foreach ($query->get([...self::CARD, ...$columns]) as $row) {
+            $out[(int) $row->aircraft_id][] = $make($row);
+        }
+
+        return $out;
     }
 
     private static function card(stdClass $row): CardRef
     {
         return new CardRef((string) $row->card_id, $row->number, $row->card_title, CardProgress::from($row->card_state), (string) $row->visit_id, $row->visit_title ?? '');
-    }
-
-    private static function touch(stdClass $row): Touch
-    {
-        return new Touch(self::list($row->card_systems), $row->zone);
     }
 
     /** @return list<string> */

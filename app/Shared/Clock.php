@@ -67,35 +67,23 @@ final class Clock
         return Instant::fromEpoch((new DateTimeImmutable("{$day} {$time}", $this->zone()))->getTimestamp());
     }
 
-    /** A date in words: "Thursday 14 May", with the year when it is another one. */
+    /** A date as every screen says it: "Thu 14 May", with the year when it is another one. */
     public function words(Day $day): string
     {
         $date = new DateTimeImmutable((string) $day);
 
-        return $date->format(substr((string) $day, 0, 4) === substr((string) $this->today(), 0, 4) ? 'l j F' : 'l j F Y');
+        return $date->format(substr((string) $day, 0, 4) === substr((string) $this->today(), 0, 4) ? 'D j M' : 'D j M Y');
     }
 
-    /** An instant in the operator's local time: "15 May 2026, 23:59". */
+    /** An instant in the operator's local time: "Fri 15 May, 23:59". */
     public function local(Instant $at): string
     {
-        return (new DateTimeImmutable('@'.$at->epoch()))->setTimezone($this->zone())->format('j M Y, H:i');
+        return $this->words($at->dayIn($this->zone())).', '.$this->time($at);
     }
 
     /** A local time of day: "14:00". */
     public function time(Instant $at): string
     {
         return (new DateTimeImmutable('@'.$at->epoch()))->setTimezone($this->zone())->format('H:i');
-    }
-
-    /** A day in few words: "Tue 12 May". */
-    public function shortWords(Day $day): string
-    {
-        return (new DateTimeImmutable((string) $day))->format('D j M');
-    }
-
-    /** A local moment in few words: "Tue 12 May 10:30". */
-    public function moment(Instant $at): string
-    {
-        return $this->shortWords($at->dayIn($this->zone())).' '.$this->time($at);
     }
 }

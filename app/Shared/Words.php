@@ -9,14 +9,6 @@ final class Words
 {
     private const COUNTERS = ['fh' => ['flight hour', 'flight hours'], 'ldg' => ['landing', 'landings'], 'cyc' => ['engine cycle', 'engine cycles'], 'days' => ['day', 'days'], 'months' => ['month', 'months']];
 
-    private const BLOCKERS = [
-        'card_open' => 'is not closed', 'steps_open' => 'has steps not done', 'duplicate_missing' => 'needs its independent inspection',
-        'not_independent' => 'was inspected by somebody who worked it', 'recheck_open' => 'has points to be read again',
-        'revision_stale' => 'was written from a revision no longer in force', 'reading_bad' => 'is out of limits or invalid',
-        'finding_open' => 'is open: fix it or defer it', 'deferral_invalid' => 'is carried by a deferral that does not stand',
-        'safing_left' => 'is still fitted', 'tool_out' => 'is not back in the store', 'not_authorised' => 'may not certify this type today',
-    ];
-
     private const UNFIT = [
         'no_authority' => 'does not hold the authority to %s', 'no_rating' => 'has no rating on the %s', 'no_skill' => 'does not hold the skill %s',
         'not_independent' => 'would not be independent: has worked on this card or is assigned to it in the other role',
@@ -88,11 +80,6 @@ final class Words
         }, $runs));
     }
 
-    public static function blocker(string $code): string
-    {
-        return self::BLOCKERS[$code] ?? $code;
-    }
-
     /** Why somebody does not fit, after their name: "has no rating on the SKV". */
     public static function unfit(string $code, string $role, string $type, ?string $skill): string
     {
@@ -125,15 +112,5 @@ final class Words
     private static function role(string $role): string
     {
         return ['perform' => 'work cards', 'duplicate' => 'inspect independently', 'certify' => 'certify'][$role] ?? $role;
-    }
-
-    /** What a due status is called among the four states. */
-    public static function state(string $status): string
-    {
-        return match ($status) {
-            'overdue', 'in_tolerance', 'expired' => 'stop',
-            'due_soon' => 'watch',
-            default => 'clear',
-        };
     }
 }

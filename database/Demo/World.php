@@ -26,6 +26,7 @@ use App\Library\Model\Manual;
 use App\Library\Model\ManualRevision;
 use App\Library\Model\ProgrammeItem;
 use App\Library\Model\Question;
+use App\Release\Do\FreezeCertificate;
 use App\Release\Model\Certificate;
 use App\Shared\Clock;
 use App\Shared\Records;
@@ -56,7 +57,7 @@ final readonly class World
     /** The demo people's password; their PINs stand in people.json. */
     public const PASSWORD = 'hangar-demo';
 
-    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory, private FloorStory $floorStory, private Recalls $recalls) {}
+    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory, private FloorStory $floorStory, private Recalls $recalls, private FreezeCertificate $freeze) {}
 
     public function load(): void
     {
@@ -304,6 +305,7 @@ final readonly class World
                 $this->foundBefore($visit, $people[$past['by']], $past['at'], $past['finding']);
             }
         }
+        $this->papers();
         $this->floorStory->live($this->visit($controller, $story['line']['mark'], $story['line']['title'], $story['line']['bay'], $story['line']['start'], $story['line']['end'], $story['line']['items']), $story['line'], $people);
         $this->floorStory->handOver($story['handover'], $people);
         $this->floorStory->toInspect($story['inspect'], $people);
@@ -355,16 +357,41 @@ final readonly class World
         $listed = ListedItem::where('code', $d['listed'])->firstOrFail();
         $finding = Finding::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id, 'number' => sprintf('F%04d', $n), 'chapter' => $listed->chapter, 'place' => $d['place'], 'extent' => $d['extent'], 'state' => 'deferred', 'raised_at' => $d['at']]);
         $aircraft = Aircraft::findOrFail($visit->aircraft_id);
-        $flown = Day::parse($date)->daysUntil(Day::parse($aircraft->counters_as_of));
-        $at = [];
-        foreach ($aircraft->counters as $name => $value) {
-            $at[$name] = round($value - max(0, $flown) * $aircraft->rates[$name], $name === 'ldg' ? 0 : 1);
-        }
+        $at = self::countersOn($aircraft, Day::parse($date));
         Deferral::create([
             'finding_id' => $finding->id, 'aircraft_id' => $aircraft->id, 'listed_item_id' => $listed->id, 'deferred_by' => $controller->id, 'category' => $listed->category,
             'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits, 'at_discovery' => $at, 'counted_to' => $date,
             'placard' => $listed->placard, 'procedure_done' => true, 'state' => 'open',
         ]);
+    }
+
+    /** Certificates are numbered in the order in which they were signed, and say what was so then. */
+    private function papers(): void
+    {
+        $numbers = [];
+        foreach (Certificate::with('person')->orderBy('at')->get() as $certificate) {
+            $year = substr($certificate->at, 0, 4);
+            $number = sprintf('JV-%s-%04d', $year, $numbers[$year] = ($numbers[$year] ?? 0) + 1);
+            $visit = Visit::with(['aircraft.deferrals'])->findOrFail($certificate->visit_id);
+            $day = Instant::parse($certificate->at)->dayIn($this->clock->zone());
+            $visit->aircraft->fill(['counters' => self::countersOn($visit->aircraft, $day), 'counters_as_of' => (string) $day->plusDays(-1)]);
+            $visit->aircraft->setRelation('deferrals', $visit->aircraft->deferrals->filter(static fn(Deferral $d): bool => $d->discovered_at <= $certificate->at));
+            $this->clock->still(Instant::parse($certificate->at), function () use ($certificate, $number, $visit): void {
+                $certificate->update(['number' => $number, 'said' => ($this->freeze)($number, $visit, $certificate->person, collect(), $certificate->at)]);
+            });
+        }
+    }
+
+    /** @return array<string, float> an aircraft's counters on an earlier day, by its mean use */
+    private static function countersOn(Aircraft $aircraft, Day $day): array
+    {
+        $days = max(0, $day->daysUntil(Day::parse($aircraft->counters_as_of)));
+        $at = [];
+        foreach ($aircraft->counters as $name => $value) {
+            $at[$name] = round($value - $days * $aircraft->rates[$name], $name === 'fh' ? 1 : 0);
+        }
+
+        return $at;
     }
 
     /** A visit of the past for one item, worked by one person and released the same hour. */
@@ -377,8 +404,8 @@ final readonly class World
             $each->steps->each(fn(Step $s) => $this->finish($s, $s->kind === 'inspection' ? $certifier : $by, $at));
             $each->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $at, 'closed_at' => $at, 'spent' => $each->hours, 'inspected_by' => $each->critical ? $certifier->id : null, 'inspected_at' => $each->critical ? $at : null]);
         }
-        Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => sprintf('JV-%s-%04d', substr($date, 0, 4), (int) Certificate::max('id') + 1), 'at' => $at, 'moved' => []]);
-        $visit->update(['state' => Visit::RELEASED]);
+        Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => "lived {$visit->id}", 'at' => $at, 'moved' => []]);
+        $visit->update(['state' => Visit::RELEASED, 'released_at' => $at]);
         VisitPlan::whereKey($visit->id)->delete();
         VisitDay::where('visit_id', $visit->id)->delete();
 

@@ -135,12 +135,12 @@ final class FleetTest extends TestCase
     public function test_a_technician_reads_a_bottle_and_puts_a_reading_right(): void
     {
         $oda = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('oda');
-        $oda->go('/fleet/bottles')->see('must be changed by Friday 15 May');
+        $oda->go('/fleet/bottles')->see('must be changed by Fri 15 May');
         $oda->press('Enter a reading');
         $oda->type('pressure', '79')->type('temp_c', '14')->press('Keep the reading')->see('79 bar');
-        self::assertStringNotContainsString('Friday 15 May', $oda->find('[data-testid="sentence"]')->getText());
+        self::assertStringNotContainsString('Fri 15 May', $oda->find('[data-testid="sentence"]')->getText());
         $oda->press('wrong?');
-        $oda->type('reason', 'of the other bottle')->press('Take it back')->see('of the other bottle')->see('must be changed by Friday 15 May');
+        $oda->type('reason', 'of the other bottle')->press('Take it back')->see('of the other bottle')->see('must be changed by Fri 15 May');
     }
 
     public function test_a_programme_item_is_changed_only_after_its_effect_was_seen(): void

@@ -179,7 +179,7 @@ final class ThreadTest extends TestCase
     public function test_the_controller_defers_the_finding(): void
     {
         $ines = self::$ines->go('/deferrals');
-        $ines->see('One finding waits for a decision')->see('Runs out at the end of Friday 15 May, in 10 days');
+        $ines->see('One finding waits for a decision')->see('Runs out at the end of Fri 15 May, in 10 days');
         $ines->press('Defer under 61-L1')->type('stamp', 'C01')->type('pin', '1101')->click('input[name="safed"]')->press('Sign', '//form');
         $row = $ines->find('[data-deferral="F0021"]')->getText();
         self::assertStringContainsString('Propeller de-ice boot segment', $row);

@@ -57,9 +57,9 @@ final class AnswersTest extends WorldCase
         yield 'registers' => ['/api/registers', 'registers', 10];
         yield 'one register' => ['/api/registers/{mark}', 'registers/QC-TAC', 20];
         yield 'bench' => ['/api/bench', 'bench', 8];
-        yield 'deferrals' => ['/api/deferrals', 'deferrals', 14];
-        yield 'releases' => ['/api/release', 'release', 22];
-        yield 'one release' => ['/api/release/{id}', 'release/1', 24];
+        yield 'deferrals' => ['/api/deferrals', 'deferrals', 16];
+        yield 'releases' => ['/api/release', 'release', 26];
+        yield 'one release' => ['/api/release/{id}', 'release/1', 28];
         yield 'library' => ['/api/library', 'library', 10];
         yield 'one manual' => ['/api/library/manuals/{code}', 'library/manuals/BM-TRK', 16];
         yield 'stores' => ['/api/stores', 'stores', 19];
@@ -91,7 +91,7 @@ final class AnswersTest extends WorldCase
         $fleet = $this->as('mika', 'GET', 'fleet')->json();
         $rows = array_column($fleet['rows'], null, 'mark');
         self::assertCount(18, $rows);
-        self::assertSame('Q-405 stops first: on Thursday 7 May, when its deferral runs out (Gearbox oil temperature repeater), in 2 days.', $fleet['sentence']);
+        self::assertSame('Q-405 can fly until Tue 5 May: then its deferral runs out, Gearbox oil temperature repeater, today.', $fleet['sentence']);
         self::assertSame(['usage', 'Propeller governor check', '46.5 flight hours'], [$rows['QA-VFC']['stop']['kind'], $rows['QA-VFC']['stop']['title'], $rows['QA-VFC']['stop']['detail']]);
         self::assertSame('waiting', $rows['QA-VFA']['state'], 'in its block check');
         self::assertSame('waiting', $rows['Q-403']['state'], 'waiting for its re-read card');

@@ -350,7 +350,7 @@ final class BoardTest extends WorldCase
         self::assertTrue($pack['proposed'] && $pack['maySave']);
         $into = array_column(array_filter($pack['items'], static fn(array $l): bool => $l['slot'] !== null), 'slot', 'key');
         self::assertNotEmpty($into);
-        $ends = array_column($pack['slots'], 'end', 'id');
+        $ends = array_column($pack['slots'], 'start', 'id');
         foreach ($pack['items'] as $line) {
             self::assertTrue($line['slot'] === null || $ends[$line['slot']] <= $line['latest'], "{$line['code']} is not overdue");
         }
@@ -411,9 +411,9 @@ final class BoardTest extends WorldCase
     {
         $id = DB::table('bays')->where('name', 'Skarnholm bay 3')->value('id');
         $bays = $this->as('ines', 'POST', "bays/{$id}/slots", ['start' => '2026-05-07', 'end' => '2026-05-08', 'hours' => 40, 'note' => 'gap'])->assertCreated()->json();
-        self::assertSame('Skarnholm bay 3 is free next, from Thursday 7 May, for 40 h of work.', $bays['sentence']);
+        self::assertSame('Skarnholm bay 3 is free next, from Thu 7 May, for 40 h of work.', $bays['sentence']);
         $slot = BaySlot::orderByDesc('id')->firstOrFail();
-        $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")->assertOk()->assertJsonPath('sentence', 'Skarnholm bay 2 is free next, from Monday 11 May, for 160 h of work.');
+        $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")->assertOk()->assertJsonPath('sentence', 'Skarnholm bay 2 is free next, from Mon 11 May, for 160 h of work.');
         $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")->assertNotFound();
     }
 

@@ -169,9 +169,9 @@ final class CardTest extends WorldCase
         $this->work($card, 3)->assertOk();
         $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'blade 2', 'extent' => 'nick'])->assertOk();
         $view = $this->as('tor', 'GET', "release/{$card->visit_id}")->assertOk();
-        self::assertSame(['card_open', 'steps_open', 'duplicate_missing', 'finding_open', 'safing_left'], array_column($view->json('blockers'), 'code'));
+        self::assertSame([['person_at'], ['card_open', 'steps_open', 'duplicate_missing'], ['finding_open'], ['safing_left']], array_column($view->json('blockers'), 'codes'), 'a line for the card; who is at it first');
         self::assertContains('not_authorised', array_column($this->as('oda', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code'));
-        self::assertStringContainsString('5 things still stand in the way', $this->as('tor', 'POST', "release/{$card->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString('4 open points keep it here, first: Oda Fenn, on card ', $this->as('tor', 'POST', "release/{$card->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->json('message'));
         $finding = $card->findings()->firstOrFail();
         $this->as('oda', 'POST', "findings/{$finding->id}/fixed", ['how' => 'dressed out', 'stamp' => 'T27', 'pin' => '2741'])->assertNotFound();
         $finding->update(['state' => 'fixed']);

@@ -173,7 +173,7 @@ final class CrewTest extends WorldCase
         yield 'gone by' => [['from' => '2026-05-04', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'Days gone by'];
         yield 'backwards' => [['from' => '2026-05-08', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'lies before'];
         yield 'too many' => [['from' => '2026-05-08', 'until' => '2026-12-06', 'do' => 'away', 'why' => 'leave'], 'At most 92 days'];
-        yield 'too little rest' => [['from' => '2026-05-08', 'until' => '2026-05-08', 'do' => 'shift', 'shift' => 'early', 'why' => 'swap'], 'only 8 h of rest before Fri 8 May 06:00, at least 11 h are due'];
+        yield 'too little rest' => [['from' => '2026-05-08', 'until' => '2026-05-08', 'do' => 'shift', 'shift' => 'early', 'why' => 'swap'], 'only 8 h of rest before Fri 8 May, 06:00, at least 11 h are due'];
     }
 
     /** @param array<string, string> $body */

@@ -170,7 +170,9 @@ final class FloorTest extends WorldCase
         $loans = ToolLoan::where('card_id', $gear->id)->whereNull('in_at')->get()->keyBy('what');
         self::assertSame(['PG-28 Pressure gauge 0 to 100', 'TW-113 Torque wrench 2 to 20', 'rags'], $loans->keys()->all());
         $sign = fn(array $counted): TestResponse => $this->as('oda', 'POST', "cards/{$gear->id}/sign", ['version' => $gear->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'counted' => $counted]);
-        self::assertStringContainsString('12 of rags went out, 11 came back', $this->said($sign([$loans['rags']->id => 11])));
+        $back = $loans->mapWithKeys(static fn(ToolLoan $l): array => [$l->id => $l->quantity])->all();
+        self::assertStringContainsString('12 of rags went out, 11 came back', $this->said($sign([$loans['rags']->id => 11] + $back)));
+        self::assertStringContainsString('Still out on the card: PG-28', $this->said($sign([$loans['rags']->id => 12])));
         $sign([$loans['rags']->id => 12, $loans['PG-28 Pressure gauge 0 to 100']->id => 1])->assertOk()->assertJsonPath('state', 'closed');
         self::assertSame($this->person('runa')->id, $gear->refresh()->inspected_by, 'the step\'s inspection is the card\'s');
         self::assertContains('tool_out', array_column($this->as('tor', 'GET', "release/{$gear->visit_id}")->json('blockers'), 'code'));

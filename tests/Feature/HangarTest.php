@@ -195,7 +195,7 @@ final class HangarTest extends WorldCase
         self::assertSame([], $short($soon), 'the earlier visit has them');
         self::assertSame(['4 × JV-3242-11 Brake packing: not in the store and none on order. Order it.'], $short($late));
         Part::where('number', 'JV-3242-11')->firstOrFail()->orders()->create(['quantity' => 4, 'expected' => '2026-05-23']);
-        self::assertSame(['JV-3242-11 Brake packing comes on Saturday 23 May, after the card begins. Move the card, or press the order.'], $short($late));
+        self::assertSame(['JV-3242-11 Brake packing comes on Sat 23 May, after the card begins. Move the card, or press the order.'], $short($late));
     }
 
     public function test_a_tool_kind_of_which_none_is_good_and_people_who_lapse_are_said_ahead(): void
@@ -208,11 +208,11 @@ final class HangarTest extends WorldCase
         };
         self::assertSame([], $short());
         Tool::where('kind', 'pressure gauge')->update(['cal_due' => '2026-05-10']);
-        self::assertSame(['no pressure gauge in calibration on that day: the last runs out on Sunday 10 May. Have one calibrated.'], $short());
+        self::assertSame(['no pressure gauge in calibration on that day: the last runs out on Sun 10 May. Have one calibrated.'], $short());
         Tool::where('kind', 'pressure gauge')->update(['state' => 'calibration']);
         self::assertSame(['no pressure gauge in calibration on that day. Have one calibrated.'], $short());
         Qualification::where(['kind' => 'skill', 'value' => 'engine'])->update(['valid_until' => '2026-05-10']);
-        self::assertContains('nobody rated on the SKV with engine is at work on Monday 11 May. Move the card, or ask for somebody.', $short());
+        self::assertContains('nobody rated on the SKV with engine is at work on Mon 11 May. Move the card, or ask for somebody.', $short());
     }
 
     public function test_a_visit_under_way_takes_no_items_by_packing_and_an_empty_hangar_is_said(): void

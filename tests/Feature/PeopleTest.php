@@ -41,7 +41,7 @@ final class PeopleTest extends WorldCase
         foreach ([['skill', 'airframe', null], ['rating', 'OLN', '2027-03-31'], ['authority', 'perform', '2026-12-31']] as [$kind, $value, $until]) {
             $room = $this->as('ines', 'POST', "people/{$id}/held", ['version' => $room['version'], 'do' => 'grant', 'kind' => $kind, 'value' => $value, 'until' => $until, 'paper' => 'file T90, sheet 1'])->assertOk()->json();
         }
-        self::assertSame('Petra Lund works cards, and holds all of it until Thursday 31 December.', $room['sentence']);
+        self::assertSame('Petra Lund works cards, and holds all of it until Thu 31 Dec.', $room['sentence']);
         self::assertSame(['the authority to work cards until 2026-12-31, by file T90, sheet 1', 'the OLN rating until 2027-03-31, by file T90, sheet 1', 'the skill airframe without an end, by file T90, sheet 1', 'entered as technician T90 at Skarnholm, early shift'], array_column($room['entries'], 'said'));
 
         $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
@@ -92,7 +92,7 @@ final class PeopleTest extends WorldCase
         yield 'the supervisor becomes a controller' => ['stig', ['role' => 'controller'], 'Lio Kest works under Stig Omdal'];
         yield 'own role' => ['ines', ['role' => 'technician'], 'No controller would be left'];
         yield 'the last controller leaves' => ['ines', ['leaves' => '2026-06-01'], 'No controller would be left'];
-        yield 'too little rest from tomorrow' => ['oda', ['shift' => 'early'], 'only 8 h of rest before Fri 8 May 06:00'];
+        yield 'too little rest from tomorrow' => ['oda', ['shift' => 'early'], 'only 8 h of rest before Fri 8 May, 06:00'];
     }
 
     /** @param array<string, mixed> $wrong */
@@ -173,7 +173,7 @@ final class PeopleTest extends WorldCase
         Auth::shouldUse('web');
         $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])->assertStatus(422);
         self::assertNotContains($oda->id, array_column($this->as('mika', 'GET', 'crew')->json('people'), 'id'));
-        self::assertStringStartsWith('Oda Fenn left on Wednesday 6 May', $this->as('mika', 'GET', "people/{$oda->id}")->json('sentence'));
+        self::assertStringStartsWith('Oda Fenn left on Wed 6 May', $this->as('mika', 'GET', "people/{$oda->id}")->json('sentence'));
         $candidates = $this->as('ines', 'GET', 'cards/'.Card::where('number', '001-01')->value('id').'/candidates?role=perform')->json();
         self::assertNotContains($oda->id, array_column($candidates, 'id'));
     }

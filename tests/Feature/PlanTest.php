@@ -31,7 +31,7 @@ final class PlanTest extends WorldCase
 
     public function test_a_forecast_follows_the_weekdays(): void
     {
-        // 46.5 hours are left at the end of Sunday 3 May. All of it flown on Wednesdays, 20 hours each: two fit, the third does not.
+        // 46.5 hours are left at the end of Sun 3 May. All of it flown on Wednesdays, 20 hours each: two fit, the third does not.
         Aircraft::where('mark', 'QA-VFC')->firstOrFail()->update(['week' => ['fh' => [0, 0, 20, 0, 0, 0, 0], 'ldg' => [0, 0, 9, 0, 0, 0, 0]]]);
         self::assertSame('2026-05-19', $this->items('QA-VFC')['61-21']['date'], 'the day before the third Wednesday');
         Visit::create(['aircraft_id' => Aircraft::where('mark', 'QA-VFC')->value('id'), 'title' => 'paint', 'bay' => 'x', 'start' => '2026-05-12', 'end' => '2026-05-14', 'state' => 'planned']);

@@ -25,12 +25,12 @@ final class SayingTest extends WorldCase
     /** @return iterable<string, array{string, string, string, string, int, string, string}> kind, title, left, date, days, counted to, sentence */
     public static function stops(): iterable
     {
-        yield 'by use, counted yesterday' => ['usage', 'Propeller governor check', '41 flight hours', '2026-05-14', 9, '2026-05-04', 'QA-VFC stops first: on Thursday 14 May, for its propeller governor check, 41 flight hours from now.'];
-        yield 'by use, counted long ago' => ['usage', 'Phase check', '41 flight hours', '2026-05-14', 9, '2026-05-01', 'QA-VFC stops first: on Thursday 14 May, for its phase check, 41 flight hours after its last count, of Friday 1 May.'];
-        yield 'by the calendar' => ['calendar', 'Weighing', '9 days', '2027-01-14', 254, '2026-05-04', 'QA-VFC stops first: on Thursday 14 January 2027, for its weighing, in 254 days.'];
-        yield 'by a deferral, tomorrow' => ['deferral', 'Antiskid', 'deferred, category B', '2026-05-06', 1, '2026-05-04', 'QA-VFC stops first: on Wednesday 6 May, when its deferral runs out (Antiskid), tomorrow.'];
-        yield 'by a bottle, today' => ['bottle', 'Crew oxygen bottle B1 runs low', '', '2026-05-05', 0, '2026-05-04', 'QA-VFC stops first: on Tuesday 5 May, when its crew oxygen bottle B1 runs low, today.'];
-        yield 'too late' => ['calendar', 'Weighing', '-2 days', '2026-05-03', -2, '2026-05-04', 'QA-VFC must not fly: its limit passed on Sunday 3 May, for its weighing.'];
+        yield 'by use, counted yesterday' => ['usage', 'Propeller governor check', '41 flight hours', '2026-05-14', 9, '2026-05-04', 'QA-VFC can fly until Thu 14 May: propeller governor check, 41 flight hours from now.'];
+        yield 'by use, counted long ago' => ['usage', 'Phase check', '41 flight hours', '2026-05-14', 9, '2026-05-01', 'QA-VFC can fly until Thu 14 May: phase check, 41 flight hours after its last count, of Fri 1 May.'];
+        yield 'by the calendar' => ['calendar', 'Weighing', '9 days', '2027-01-14', 254, '2026-05-04', 'QA-VFC can fly until Thu 14 Jan 2027: weighing, in 254 days.'];
+        yield 'by a deferral, tomorrow' => ['deferral', 'Antiskid', 'deferred, category B', '2026-05-06', 1, '2026-05-04', 'QA-VFC can fly until Wed 6 May: then its deferral runs out, Antiskid, tomorrow.'];
+        yield 'by a bottle, today' => ['bottle', 'Crew oxygen bottle B1 runs low', '', '2026-05-05', 0, '2026-05-04', 'QA-VFC can fly until Tue 5 May: crew oxygen bottle B1 runs low, today.'];
+        yield 'too late' => ['calendar', 'Weighing', '-2 days', '2026-05-03', -2, '2026-05-04', 'QA-VFC must not fly: its limit passed on Sun 3 May, weighing.'];
     }
 
     #[DataProvider('stops')]

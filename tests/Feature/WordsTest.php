@@ -6,8 +6,10 @@ namespace Tests\Feature;
 
 use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
+use App\Release\ReleaseWords;
 use App\Shared\Words;
 use Jorvel\Core\Release\Blocker;
+use Jorvel\Core\Release\Leaving;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -49,13 +51,15 @@ final class WordsTest extends WorldCase
         self::assertSame($words, Words::fromNow($days));
     }
 
-    public function test_every_blocker_has_words_and_every_status_a_state(): void
+    public function test_every_blocker_has_words(): void
     {
         foreach (Blocker::cases() as $blocker) {
-            self::assertNotSame($blocker->value, Words::blocker($blocker->value));
+            self::assertNotSame($blocker->value, ReleaseWords::blocker([$blocker->value]));
         }
-        $states = array_map(Words::state(...), ['ok', 'open', 'due_soon', 'in_tolerance', 'overdue', 'expired']);
-        self::assertSame(['clear', 'clear', 'watch', 'stop', 'stop', 'stop'], $states);
+        foreach ([Leaving::PersonAt, Leaving::BegunElsewhere] as $blocker) {
+            self::assertNotSame($blocker->value, ReleaseWords::blocker([$blocker->value]));
+        }
+        self::assertSame('is not closed, has steps not done', ReleaseWords::blocker(['card_open', 'steps_open']));
     }
 
     public function test_why_not_in_words(): void
@@ -90,8 +94,8 @@ final class WordsTest extends WorldCase
         $read = $clock->now()->epoch();
         self::assertGreaterThanOrEqual($start->epoch(), $read);
         self::assertLessThanOrEqual(time() - $began, $read - $start->epoch(), 'neither behind nor ahead of the time that has passed');
-        self::assertSame('Thursday 14 May', $clock->words(Day::parse('2026-05-14')));
-        self::assertSame('Thursday 14 January 2027', $clock->words(Day::parse('2027-01-14')));
+        self::assertSame('Thu 14 May', $clock->words(Day::parse('2026-05-14')));
+        self::assertSame('Thu 14 Jan 2027', $clock->words(Day::parse('2027-01-14')));
         self::assertSame('16 May 2026, 00:00', $clock->local(Instant::parse('2026-05-15T22:00:00Z')), 'summer time');
         self::assertSame('16 Jan 2026, 00:30', $clock->local(Instant::parse('2026-01-15T23:30:00Z')), 'winter time');
         $clock->start(Instant::parse('2026-12-31T23:30:00Z'));

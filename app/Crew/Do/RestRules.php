@@ -41,7 +41,7 @@ final class RestRules
         $rest = Rest::of((float) config('jorvel.rest_between'), (float) config('jorvel.rest_most'));
 
         return array_map(fn(RestBreach $b): string => $b->code === 'rest_short'
-            ? 'only '.Words::number($b->hours)." h of rest before {$this->clock->moment($b->at)}, at least ".Words::number($rest->between).' h are due'
-            : Words::number($b->hours)." h on end with the shift from {$this->clock->moment($b->at)}, at most ".Words::number($rest->most).' h are allowed', $rest->breaches($shifts));
+            ? 'only '.Words::number($b->hours)." h of rest before {$this->clock->local($b->at)}, at least ".Words::number($rest->between).' h are due'
+            : Words::number($b->hours)." h on end with the shift from {$this->clock->local($b->at)}, at most ".Words::number($rest->most).' h are allowed', $rest->breaches($shifts));
     }
 }

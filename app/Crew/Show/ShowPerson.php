@@ -80,7 +80,7 @@ final readonly class ShowPerson
     private function entries(Person $p, array $names): array
     {
         return array_values(DB::table('records')->where('subject', "person:{$p->id}")->where('what', 'like', 'person.%')->whereNot('what', 'person.signed_in')->orderByDesc('id')->limit(100)->get()
-            ->map(fn(object $r): EntryView => new EntryView($this->clock->moment(Instant::parse($r->at)), $r->who, $this->said($r->what, json_decode($r->data, true), $names)))->all());
+            ->map(fn(object $r): EntryView => new EntryView($this->clock->local(Instant::parse($r->at)), $r->who, $this->said($r->what, json_decode($r->data, true), $names)))->all());
     }
 
     /**

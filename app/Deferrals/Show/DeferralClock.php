@@ -8,6 +8,7 @@ use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Finding;
+use App\Now\LoadFlying;
 use App\Shared\Clock;
 use Jorvel\Core\Deferrals\Category;
 use Jorvel\Core\Deferrals\Clock as CoreClock;
@@ -17,11 +18,12 @@ use Jorvel\Core\Deferrals\Deferral as CoreDeferral;
 use Jorvel\Core\Fleet\Flying;
 use Jorvel\Core\Shared\Instant;
 
-/** Asks the core how long a defect may be carried. */
+/** Asks the core how long a defect may be carried, by the aircraft's own flying. */
 final readonly class DeferralClock
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private LoadFlying $flying) {}
 
+    /** @param Aircraft $aircraft with {@see LoadFlying::with()} */
     public function read(Deferral $deferral, Aircraft $aircraft): ClockResult
     {
         return $this->ask($deferral->category, $deferral->discovered_at, $deferral->timezone, $deferral->limits, $deferral->at_discovery, $aircraft);
@@ -56,7 +58,7 @@ final readonly class DeferralClock
                 CoreDeferral::RULES,
             ),
             $now,
-            Flying::of($now->dayIn($timezone), array_map(floatval(...), $aircraft->counters), array_map(floatval(...), $aircraft->rates)),
+            $this->flying->of($aircraft),
         );
     }
 }

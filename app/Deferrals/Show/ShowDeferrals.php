@@ -11,10 +11,13 @@ use App\Deferrals\Show\View\DeferralView;
 use App\Deferrals\Show\View\OpenFinding;
 use App\Deferrals\Show\View\OptionView;
 use App\Floor\Model\Finding;
+use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Shared\Words;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Deferrals\ClockResult;
+use Jorvel\Core\Fleet\FleetState;
+use Jorvel\Core\Fleet\PlannedAway;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
@@ -25,11 +28,11 @@ final readonly class ShowDeferrals
 
     public function all(): DeferralsView
     {
-        $carried = Deferral::with(['aircraft', 'finding', 'listedItem'])->where('state', 'open')->get()
+        $carried = Deferral::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'finding', 'listedItem'])->where('state', 'open')->get()
             ->map($this->deferral(...))
             ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
         $listed = ListedItem::orderBy('code')->get()->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
-        $open = Finding::with(['aircraft', 'card', 'raiser', 'fixCard'])->where('state', 'open')->orderBy('id')->get();
+        $open = Finding::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'card', 'raiser', 'fixCard'])->where('state', 'open')->orderBy('id')->get();
         $waiting = $open->whereNull('fixCard')->count();
         $findings = $open->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)->values()->map(fn(Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));
         $first = $carried->first();
@@ -66,7 +69,7 @@ final readonly class ShowDeferrals
             $clock->forecastLast === null ? null : $today->daysUntil($clock->forecastLast),
             implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c).' left', array_keys($clock->usageLeft), $clock->usageLeft)),
             (string) $clock->driver,
-            Words::state($clock->status),
+            ($clock->status === 'expired' ? FleetState::Stop : FleetState::of($today, $clock->forecastLast, PlannedAway::No, (int) config('jorvel.warn_days')))->value,
             $this->said($clock),
             $d->placard,
             $d->procedure_done ? 'done' : 'open',

@@ -13,9 +13,9 @@ use App\Fleet\Show\ShowReach;
 use App\Fleet\Show\View\WhatIfItem;
 use App\Fleet\Show\View\WhatIfRow;
 use App\Fleet\Show\View\WhatIfView;
+use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
-use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -148,7 +148,7 @@ final readonly class WhatIf
             throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");
         }
         foreach ($one->visits as $other) {
-            if ($other->id !== $id && $start <= $other->end && $other->start <= $end) {
+            if ($other->id !== $id && LoadFlying::span($other)->overlaps($from, $to)) {
                 throw Refused::because("{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates.");
             }
         }
@@ -159,6 +159,7 @@ final readonly class WhatIf
     private function compare(Aircraft $was, Aircraft $is): WhatIfRow
     {
         [$before, $after] = [$this->book->items($was), $this->book->items($is)];
+        $plans = $this->book->plans($is);
         $old = $before->keyBy(static fn(DueRow $r): string => $r->key());
         $items = [];
         foreach ($after as $row) {
@@ -173,13 +174,13 @@ final readonly class WhatIf
                     $from === null ? null : (string) $from,
                     $to === null ? null : (string) $to,
                     $from === null || $to === null ? null : $from->daysUntil($to),
-                    Words::state($row->due->status->value),
+                    $this->book->state($plans, $row->stop(), $to, $row->due->latest)->value,
                     $trouble,
                 );
             }
         }
 
-        return new WhatIfRow($was->mark, $this->reach->row($was, $before->first()), $this->reach->row($is, $after->first()), $items);
+        return new WhatIfRow($was->mark, $this->reach->row($was, $before), $this->reach->row($is, $after), $items);
     }
 
     /** Why the item would be overdue in a visit as it would be; null when it would not. */

@@ -7,6 +7,7 @@ namespace App\Fleet\Show;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Show\DeferralClock;
 use App\Fleet\Show\View\DueLine;
+use App\Now\LoadFlying;
 use App\Shared\Calendar;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
@@ -32,7 +33,7 @@ final readonly class CalendarFeed
             $what = $lines->count() === 1 ? "{$first->code} {$first->title}" : "{$lines->count()} items";
             $calendar->add("due-{$first->mark}-{$first->date}", $day, $day, "{$first->mark} due: {$what}", $lines->map(static fn(DueLine $l): string => "{$l->code} {$l->title}, {$l->remaining}".($l->latest === $l->date || $l->latest === null ? '' : ", at the latest {$l->latest}"))->implode("\n"));
         }
-        foreach (Deferral::with('aircraft', 'listedItem', 'finding')->where('state', 'open')->orderBy('id')->get() as $deferral) {
+        foreach (Deferral::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'listedItem', 'finding'])->where('state', 'open')->orderBy('id')->get() as $deferral) {
             $last = $this->deferrals->read($deferral, $deferral->aircraft)->forecastLast;
             if ($last !== null) {
                 $calendar->add("deferral-{$deferral->id}", $last, $last, "{$deferral->aircraft->mark} deferral runs out: {$deferral->listedItem->title}", "{$deferral->finding->number}, category {$deferral->category}\n{$deferral->placard}");

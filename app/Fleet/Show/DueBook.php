@@ -9,8 +9,8 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\ComponentTenure;
 use App\Fleet\Model\ItemStatus;
-use App\Fleet\Model\Sector;
 use App\Library\Model\ProgrammeItem;
+use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
@@ -18,12 +18,13 @@ use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\Due;
+use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\Flying;
-use Jorvel\Core\Fleet\FlyingPlan;
 use Jorvel\Core\Fleet\LastDone;
-use Jorvel\Core\Fleet\PlanPeriod;
 use Jorvel\Core\Fleet\Reach;
 use Jorvel\Core\Fleet\Stop;
+use Jorvel\Core\Fleet\VisitPlans;
+use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 use PDO;
 use WeakMap;
@@ -37,7 +38,7 @@ final readonly class DueBook
     /** @var WeakMap<AircraftType, array<string, list<PreparedItem>>> by harsh conditions met, '' for none */
     private WeakMap $prepared;
 
-    public function __construct(private Clock $clock, private DeferralClock $deferrals)
+    public function __construct(private Clock $clock, private DeferralClock $deferrals, private LoadFlying $load)
     {
         $this->last = new WeakMap;
         $this->prepared = new WeakMap;
@@ -50,14 +51,6 @@ final readonly class DueBook
             'type.items', 'fleet', 'home', 'deferrals.listedItem', 'tenures.component.readings', 'sectors',
             'visits' => static fn($q) => $q->where('state', '!=', Visit::RELEASED)->with('cards:id,visit_id,item_id,component_id'),
         ]);
-    }
-
-    /** What the aircraft has flown and is going to fly. */
-    public function flying(Aircraft $aircraft): Flying
-    {
-        $plan = $this->plan($aircraft);
-
-        return Flying::of(Day::parse($aircraft->counters_as_of), array_map(floatval(...), $aircraft->counters), $plan->means, $plan->periods, Day::parse($aircraft->entry_date), array_map(floatval(...), $aircraft->entry_counters));
     }
 
     /**
@@ -88,7 +81,7 @@ final readonly class DueBook
             $this->read(collect([$aircraft]));
         }
         $last = $this->last[$aircraft];
-        $flying = $this->flying($aircraft);
+        $flying = $this->load->of($aircraft);
         $warn = (int) config('jorvel.warn_days') + max(0, $flying->asOf->daysUntil($this->clock->today()));
         $fitted = [];
         foreach ($this->prepared($aircraft, $programme) as $item) {
@@ -129,29 +122,51 @@ final readonly class DueBook
     }
 
     /**
-     * How far the aircraft can go.
+     * How far the aircraft can go before something stops it that no visit takes away in time.
      *
-     * @param DueRow|null $first its earliest item: no other can stop it
+     * @param iterable<DueRow> $items all of its items
      * @param array<int, Day|null> $deferrals last day of each open deferral, by id
      */
-    public function reach(Aircraft $aircraft, ?DueRow $first, array $deferrals): Reach
+    public function reach(Aircraft $aircraft, iterable $items, array $deferrals): Reach
     {
-        $stops = [];
-        if ($first?->due->forecast !== null) {
-            $stops[] = new Stop($first->due->driver?->next instanceof Day ? 'calendar' : 'usage', 'item:'.$first->key(), $first->due->forecast);
+        return Reach::of($this->clock->today(), $this->stops($aircraft, $items, $deferrals), $this->plans($aircraft), (int) config('jorvel.warn_days'));
+    }
+
+    /**
+     * @param iterable<DueRow> $items
+     * @param array<int, Day|null> $deferrals
+     *
+     * @return iterable<Stop>
+     */
+    private function stops(Aircraft $aircraft, iterable $items, array $deferrals): iterable
+    {
+        foreach ($items as $row) {
+            if ($row->due->forecast !== null) {
+                yield new Stop($row->due->driver?->next instanceof Day ? 'calendar' : 'usage', $row->stop(), $row->due->forecast, $row->due->latest);
+            }
         }
         foreach ($this->bottles($aircraft) as [$tenure, $crosses]) {
-            $stops[] = new Stop('usage', "bottle:{$tenure->component_id}", $crosses);
+            yield new Stop('usage', "bottle:{$tenure->component_id}", $crosses);
         }
         foreach ($deferrals as $id => $last) {
             if ($last !== null) {
-                $stops[] = new Stop('deferral', "deferral:{$id}", $last);
+                yield new Stop('deferral', "deferral:{$id}", $last);
             }
         }
-        $codes = $aircraft->visits->isEmpty() ? collect() : $aircraft->type->items->keyBy('code');
-        $visits = $aircraft->visits->map(static fn(Visit $v): array => [Day::parse($v->start), Day::parse($v->end), self::takes($v, $codes)])->all();
+    }
 
-        return Reach::of($this->clock->today(), $stops, array_values($visits), (int) config('jorvel.warn_days'));
+    /** Its visits as they take its stops away; asked for every item of every list. */
+    public function plans(Aircraft $aircraft): VisitPlans
+    {
+        $codes = $aircraft->visits->isEmpty() ? collect() : $aircraft->type->items->keyBy('code');
+
+        return VisitPlans::of($this->clock->today(), array_values($aircraft->visits->map(static fn(Visit $v): VisitSpan => LoadFlying::span($v, self::takes($v, $codes)))->all()));
+    }
+
+    /** What an item of it is called in every list. */
+    public function state(VisitPlans $plans, string $stop, ?Day $last, ?Day $latest): FleetState
+    {
+        return FleetState::of($this->clock->today(), $last, $plans->away($stop, $latest), (int) config('jorvel.warn_days'));
     }
 
     /** @return array<int, Day|null> the last day of each open deferral, by id */
@@ -240,17 +255,6 @@ final readonly class DueBook
         return $takes;
     }
 
-    private function plan(Aircraft $aircraft): FlyingPlan
-    {
-        return FlyingPlan::of(
-            Day::parse($aircraft->counters_as_of),
-            array_map(floatval(...), $aircraft->rates),
-            array_map(static fn(array $days): array => array_map(floatval(...), $days), $aircraft->week ?? []),
-            array_values($aircraft->sectors->map(static fn(Sector $s): array => [Day::parse($s->date), array_map(floatval(...), $s->use)])->all()),
-            array_values($aircraft->visits->map(static fn(Visit $v): array => [Day::parse($v->start), Day::parse($v->end)])->all()),
-        );
-    }
-
     /**
      * What of a kind is fitted, with what it flies: as its aircraft does, in its own counters.
      *
@@ -259,17 +263,10 @@ final readonly class DueBook
     private function fitted(Aircraft $aircraft, string $kind): array
     {
         $out = [];
-        $plan = $this->plan($aircraft);
+        $plan = $this->load->plan($aircraft);
         foreach ($aircraft->tenures as $tenure) {
             if ($tenure->component->kind === $kind) {
-                $share = $tenure->tenure();
-                $out[] = [$tenure, Flying::of(
-                    Day::parse($aircraft->counters_as_of),
-                    $share->counters(array_map(floatval(...), $aircraft->counters)),
-                    $share->share($plan->means),
-                    array_map(static fn(PlanPeriod $p): PlanPeriod => PlanPeriod::of($p->from, $p->to, $share->share($p->rates)), $plan->periods),
-                    Day::parse($tenure->component->entry_date),
-                )];
+                $out[] = [$tenure, $this->load->component($aircraft, $tenure, $plan)];
             }
         }
 

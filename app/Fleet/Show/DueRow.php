@@ -25,6 +25,12 @@ final readonly class DueRow
         return self::keyOf($this->of->id, $this->on?->component_id);
     }
 
+    /** What it is called among the stops of its aircraft. */
+    public function stop(): string
+    {
+        return 'item:'.$this->key();
+    }
+
     public static function keyOf(?int $item, ?int $component): string
     {
         return $component === null ? (string) $item : "{$item}:{$component}";

@@ -9,7 +9,6 @@ use App\Fleet\Model\DueSheet;
 use App\Shared\Clock;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Fleet\DueStatus;
 
 /**
  * Today's due sheets of the whole fleet: those that stand are read, those that are missing worked out and kept.
@@ -74,26 +73,22 @@ final readonly class DueSheets
     /** @return array{head: string, rows: string} */
     private function sheet(Aircraft $aircraft): array
     {
-        $rows = $order = [];
-        $first = null;
-        $earliest = PHP_INT_MAX;
+        $rows = $order = $items = [];
+        $plans = $this->book->plans($aircraft);
         foreach ($this->book->each($aircraft) as $row) {
+            $items[] = $row;
             $due = $row->due;
-            $forecast = $due->forecast?->number;
-            if ($first === null || ($forecast ?? PHP_INT_MAX) < $earliest) {
-                [$first, $earliest] = [$row, $forecast ?? PHP_INT_MAX];
-            }
-            $order[] = $forecast ?? PHP_INT_MAX;
-            $rows[] = [$row->of->id, $row->on?->component_id, $forecast, $due->latest?->number, $due->status->value, $due->driver?->unit, $due->driver?->remaining];
+            $order[] = $due->forecast->number ?? PHP_INT_MAX;
+            $rows[] = [$row->of->id, $row->on?->component_id, $due->forecast?->number, $due->latest?->number, $this->book->state($plans, $row->stop(), $due->forecast, $due->latest)->value, $due->driver?->unit, $due->driver?->remaining];
         }
         foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
             $order[] = $last->number;
-            $rows[] = [null, $tenure->component_id, $last->number, $last->number, DueStatus::onDay($this->clock->today(), $last, (int) config('jorvel.warn_days'))->value, null, null];
+            $rows[] = [null, $tenure->component_id, $last->number, $last->number, $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value, null, null];
         }
         asort($order);
 
         return [
-            'head' => json_encode($this->reach->row($aircraft, $first), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'head' => json_encode($this->reach->row($aircraft, collect($items)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             'rows' => json_encode(array_map(static fn(int $i): array => $rows[$i], array_keys($order)), JSON_THROW_ON_ERROR),
         ];
     }

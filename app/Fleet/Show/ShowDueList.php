@@ -44,7 +44,7 @@ final readonly class ShowDueList
         $bottles = Component::whereIn('id', array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2))->get()->keyBy('id');
         $visits = $this->visits();
         $rows = [];
-        foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $status, $unit, $left]) {
+        foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $state, $unit, $left]) {
             [$code, $title, $chapter, $hours] = $itemId === null ? [BottleWords::CODE, BottleWords::title($bottles[$componentId]), BottleWords::CHAPTER, 0.0] : $items[$itemId];
             $key = $itemId === null ? "bottle:{$componentId}" : DueRow::keyOf($itemId, $componentId);
             $visit = $visits["{$id}/{$key}"] ?? null;
@@ -57,7 +57,7 @@ final readonly class ShowDueList
                 $code,
                 $componentId === null || $itemId === null ? $title : "{$title}, {$positions[$componentId]}",
                 $chapter,
-                $visit === null ? Words::state($status) : 'waiting',
+                $state,
                 (string) Day::fromNumber($forecast),
                 $forecast - $today->number,
                 $latest === null ? null : (string) Day::fromNumber($latest),

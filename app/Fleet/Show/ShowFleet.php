@@ -25,8 +25,11 @@ use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\DueStatus;
+use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\LimitDue;
+use Jorvel\Core\Fleet\PlannedAway;
 use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Fleet\VisitPlans;
 use Jorvel\Core\Shared\Day;
 
 /** What the room Fleet shows: the whole fleet by who stops first, or one aircraft with every item. */
@@ -65,7 +68,8 @@ final readonly class ShowFleet
     {
         $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
         $items = $this->book->items($aircraft);
-        $row = $this->reach->row($aircraft, $items->first());
+        $row = $this->reach->row($aircraft, $items);
+        $plans = $this->book->plans($aircraft);
         $planned = [];
         foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->get(['item_id', 'component_id', 'visits.title']) as $card) {
             $planned[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
@@ -91,7 +95,7 @@ final readonly class ShowFleet
             $aircraft->counters_as_of,
             $row,
             $counters,
-            $this->items($aircraft, $items, $planned),
+            $this->items($aircraft, $items, $planned, $plans),
             array_values($aircraft->tenures->map(fn(ComponentTenure $t): ComponentView => $this->component($aircraft, $t))->all()),
             new PlanView(
                 (object) array_map(floatval(...), $aircraft->rates),
@@ -153,28 +157,28 @@ final readonly class ShowFleet
      *
      * @return list<DueView> with the bottles that fall, the earliest first
      */
-    private function items(Aircraft $aircraft, Collection $items, array $planned): array
+    private function items(Aircraft $aircraft, Collection $items, array $planned, VisitPlans $plans): array
     {
-        $views = $items->map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null))->all();
+        $views = $items->map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null, $plans))->all();
         foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
-            $views[] = $this->bottle($tenure, $last);
+            $views[] = $this->bottle($tenure, $last, $plans);
         }
         usort($views, static fn(DueView $a, DueView $b): int => ($a->days ?? PHP_INT_MAX) <=> ($b->days ?? PHP_INT_MAX));
 
         return $views;
     }
 
-    private function bottle(ComponentTenure $tenure, Day $last): DueView
+    private function bottle(ComponentTenure $tenure, Day $last, VisitPlans $plans): DueView
     {
         $days = $this->clock->today()->daysUntil($last);
         $status = DueStatus::onDay($this->clock->today(), $last, (int) config('jorvel.warn_days'))->value;
         $trend = $tenure->component->trend();
         $unit = $tenure->component->gauge['unit'] ?? '';
 
-        return new DueView("bottle:{$tenure->component_id}", BottleWords::CODE, BottleWords::title($tenure->component), BottleWords::CHAPTER, Words::state($status), $status, (string) $last, $days, Words::amount($days, 'days'), 'trend of its readings, '.Words::number($trend->slope ?? 0, 2)." {$unit} a day", 'starts anew when it is changed or filled', null, 0.0, '', $tenure->component->name(), [], null, []);
+        return new DueView("bottle:{$tenure->component_id}", BottleWords::CODE, BottleWords::title($tenure->component), BottleWords::CHAPTER, $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value, $status, (string) $last, $days, Words::amount($days, 'days'), 'trend of its readings, '.Words::number($trend->slope ?? 0, 2)." {$unit} a day", 'starts anew when it is changed or filled', null, 0.0, '', $tenure->component->name(), [], null, []);
     }
 
-    private function item(DueRow $row, ?string $visit): DueView
+    private function item(DueRow $row, ?string $visit, VisitPlans $plans): DueView
     {
         $item = $row->of->item;
         $due = $row->due;
@@ -184,7 +188,7 @@ final readonly class ShowFleet
             $item->code,
             $row->title(),
             $item->chapter,
-            $visit !== null ? 'waiting' : Words::state($due->status->value),
+            $this->book->state($plans, $row->stop(), $due->forecast, $due->latest)->value,
             $due->status->value,
             $due->forecast === null ? null : (string) $due->forecast,
             $due->forecast === null ? null : $this->clock->today()->daysUntil($due->forecast),
@@ -205,7 +209,7 @@ final readonly class ShowFleet
                 Words::amount($l->tolerance, $l->next instanceof Day ? 'days' : $l->unit),
                 $l->forecast === null ? null : (string) $l->forecast,
                 $l->latest === null ? null : (string) $l->latest,
-                Words::state($l->status->value),
+                FleetState::of($this->clock->today(), $l->forecast, PlannedAway::No, (int) config('jorvel.warn_days'))->value,
                 $l === $due->driver,
             ), $due->limits),
         );

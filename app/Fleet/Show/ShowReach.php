@@ -15,6 +15,7 @@ use App\Fleet\Show\View\StopView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
+use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\Stop;
 use Jorvel\Core\Shared\Day;
@@ -24,12 +25,12 @@ final readonly class ShowReach
 {
     public function __construct(private DueBook $book, private Clock $clock) {}
 
-    /** @param DueRow|null $first its earliest item */
-    public function row(Aircraft $aircraft, ?DueRow $first): ReachRow
+    /** @param Collection<int, DueRow> $items all of its items */
+    public function row(Aircraft $aircraft, Collection $items): ReachRow
     {
         $today = $this->clock->today();
         $lasts = $this->book->deferrals($aircraft);
-        $reach = $this->book->reach($aircraft, $first, $lasts);
+        $reach = $this->book->reach($aircraft, $items, $lasts);
         $fuses = $aircraft->deferrals->filter(static fn(Deferral $d): bool => $lasts[$d->id] !== null)
             ->map(static fn(Deferral $d): Fuse => new Fuse($d->id, $d->listedItem->title, $today->daysUntil($lasts[$d->id] ?? $today), (string) $lasts[$d->id]));
 
@@ -38,8 +39,8 @@ final readonly class ShowReach
             $aircraft->type->code,
             $aircraft->fleet->name,
             $aircraft->base,
-            $reach->state,
-            $reach->driver === null ? null : $this->stop($reach->driver, $aircraft, $first),
+            $reach->state->value,
+            $reach->driver === null ? null : $this->stop($reach->driver, $aircraft, $items),
             array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket($v->id, $v->title, $today->daysUntil(Day::parse($v->start)), $today->daysUntil(Day::parse($v->end))))->all()),
             array_values($fuses->all()),
         );
@@ -58,7 +59,7 @@ final readonly class ShowReach
     }
 
     /**
-     * "QA-VFC stops first: on Thursday 14 May, for its propeller governor check, 41 flight hours from now."
+     * "QA-VFC can fly until Thu 14 May: propeller governor check, 41 flight hours from now."
      *
      * @param string $countedTo the day to which its counters are counted
      */
@@ -67,25 +68,22 @@ final readonly class ShowReach
         $counted = Day::parse($countedTo);
         $since = $this->clock->today()->number - $counted->number <= 1 ? 'from now' : 'after its last count, of '.$this->clock->words($counted);
         $when = $this->clock->words(Day::parse($stop->date));
-        $what = match ($stop->kind) {
-            'deferral' => "when its deferral runs out ({$stop->title})",
-            'bottle' => 'when its '.lcfirst($stop->title),
-            default => 'for its '.lcfirst($stop->title),
-        };
+        $what = $stop->kind === 'deferral' ? "then its deferral runs out, {$stop->title}" : lcfirst($stop->title);
         $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
 
         return $stop->days < 0
-            ? "{$mark} must not fly: its limit passed on {$when}, {$what}."
-            : "{$mark} stops first: on {$when}, {$what}, {$left}.";
+            ? "{$mark} must not fly: its limit passed on {$when}, ".($stop->kind === 'deferral' ? "its deferral of {$stop->title}" : lcfirst($stop->title)).'.'
+            : "{$mark} can fly until {$when}: {$what}, {$left}.";
     }
 
-    private function stop(Stop $driver, Aircraft $aircraft, ?DueRow $first): StopView
+    /** @param Collection<int, DueRow> $items */
+    private function stop(Stop $driver, Aircraft $aircraft, Collection $items): StopView
     {
         [$of, $key] = explode(':', $driver->id, 2);
         [$kind, $title, $detail, $item] = match ($of) {
             'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
             'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
-            default => $this->item($driver->kind, $first),
+            default => $this->item($driver->kind, $items->first(static fn(DueRow $r): bool => $r->stop() === $driver->id)),
         };
 
         return new StopView($kind, $title, $detail, (string) $driver->last, $this->clock->today()->daysUntil($driver->last), $item);

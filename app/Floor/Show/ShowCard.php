@@ -113,7 +113,7 @@ final readonly class ShowCard
             $next === null && ! $card->worked() ? SignCard::statement($card, $me) : null,
             $card->finding === null ? null : $this->finding($card->finding, $card->aircraft->mark, $card->finding->card),
             array_map(fn(PersonAt $p): PresenceView => new PresenceView((int) $p->id, $p->name, $this->clock->time($p->since), (int) $p->id === $me->id), $file->now->on->at((string) $card->id)),
-            $left === null ? null : new HandoverView($left->person->name, $this->clock->moment(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
+            $left === null ? null : new HandoverView($left->person->name, $this->clock->local(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
             $card->worked() ? '' : $this->handOver->state($file),
             array_values($card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all()),
             array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
@@ -127,7 +127,7 @@ final readonly class ShowCard
 
     public function finding(Finding $f, string $mark, Card $card): FindingView
     {
-        return new FindingView($f->id, $f->number, $mark, $card->number, $card->id, $f->place, $f->extent, $f->severity, $f->chapter, $f->state, "{$f->raiser->name} ({$f->raiser->stamp})", $this->clock->local(Instant::parse($f->raised_at)), $f->photos->count(), $f->before === null ? null : "{$f->before->number}, ".$this->clock->shortWords(Instant::parse($f->before->raised_at)->dayIn($this->clock->zone())).": {$f->before->extent}".($f->before->fixed_how === null ? '' : "; fixed: {$f->before->fixed_how}"));
+        return new FindingView($f->id, $f->number, $mark, $card->number, $card->id, $f->place, $f->extent, $f->severity, $f->chapter, $f->state, "{$f->raiser->name} ({$f->raiser->stamp})", $this->clock->local(Instant::parse($f->raised_at)), $f->photos->count(), $f->before === null ? null : "{$f->before->number}, ".$this->clock->words(Instant::parse($f->before->raised_at)->dayIn($this->clock->zone())).": {$f->before->extent}".($f->before->fixed_how === null ? '' : "; fixed: {$f->before->fixed_how}"));
     }
 
     /**

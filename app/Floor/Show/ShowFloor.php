@@ -89,7 +89,7 @@ final readonly class ShowFloor
         if ($step === null && ($inspections->isNotEmpty() || ! $card->critical)) {
             return null;
         }
-        $end = $card->planned_end === null ? '' : ', planned to end '.$this->clock->moment(Instant::parse($card->planned_end));
+        $end = $card->planned_end === null ? '' : ', planned to end '.$this->clock->local(Instant::parse($card->planned_end));
 
         return ($step === null ? 'when it is signed' : "at step {$step->no}").$end;
     }

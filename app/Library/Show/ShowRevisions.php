@@ -74,12 +74,12 @@ final readonly class ShowRevisions
             $manual->code,
             $q->section,
             $q->asker->name,
-            $this->clock->moment(Instant::parse($q->asked_at)),
+            $this->clock->local(Instant::parse($q->asked_at)),
             $q->text,
             $q->answer,
             $q->reference,
             $q->answerer?->name,
-            $q->answered_at === null ? null : $this->clock->moment(Instant::parse($q->answered_at)),
+            $q->answered_at === null ? null : $this->clock->local(Instant::parse($q->answered_at)),
         ))->all());
     }
 
@@ -131,7 +131,7 @@ final readonly class ShowRevisions
                 $old === $new => 'its text is the same',
                 default => 'its text is changed',
             },
-            $reread === null ? null : "{$reread->person->name}, ".$this->clock->moment(Instant::parse($reread->at)).": {$reread->note}",
+            $reread === null ? null : "{$reread->person->name}, ".$this->clock->local(Instant::parse($reread->at)).": {$reread->note}",
             $marked && $old !== $new ? self::pieces($old ?? '', $new ?? '') : [],
         );
     }

@@ -13,48 +13,75 @@ use App\Fleet\Show\DueRow;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Release\Model\Certificate;
+use App\Release\ReleaseWords;
 use App\Release\Show\Readiness;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\PastVisit;
 use App\Visits\Model\Visit;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Fleet\DueResult;
-use Jorvel\Core\Fleet\LimitDue;
-use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Fleet\NextBase;
 
-/** Signs an aircraft back to service: the certificate is numbered, and every item worked moves on to its next date. */
+/** Signs an aircraft back to service: every item worked moves on to its next date, and the certificate is numbered and frozen as it is. */
 final readonly class ReleaseAircraft
 {
-    public function __construct(private Clock $clock, private Records $records, private Readiness $readiness, private DueBook $book) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private Readiness $readiness,
+        private DueBook $book,
+        private FreezeCertificate $freeze,
+    ) {}
 
     /** @throws Refused while anything blocks */
     public function __invoke(Person $by, int $visitId, string $stamp, string $pin): Certificate
     {
-        return DB::transaction(function () use ($by, $visitId, $stamp, $pin): Certificate {
-            $visit = $this->readiness->query()->findOrFail($visitId);
-            if ($visit->state === Visit::RELEASED) {
-                throw Refused::because('This visit is already released.');
-            }
-            $blockers = $this->readiness->blockers($visit, $by);
-            if ($blockers !== []) {
-                throw Refused::because(count($blockers)." things still stand in the way, first: {$blockers[0]->title} {$blockers[0]->text}. Nothing was signed.");
-            }
-            $by->requireSignature($stamp, $pin);
-            $moved = $this->moveOn($visit);
-            $certificate = Certificate::create([
-                'visit_id' => $visit->id, 'person_id' => $by->id, 'at' => (string) $this->clock->now(), 'moved' => $moved,
-                'number' => sprintf('JV-%s-%04d', substr((string) $this->clock->today(), 0, 4), (int) Certificate::max('id') + 1),
-            ]);
-            $visit->update(['state' => Visit::RELEASED]);
-            $this->remember($visit);
-            $this->records->write($by, 'aircraft.released', "visit:{$visit->id}", [
-                'certificate' => $certificate->number, 'aircraft' => $visit->aircraft->mark, 'stamp' => $by->stamp, 'items' => array_column($moved, 'code'),
-            ]);
+        $visit = $this->readiness->query()->findOrFail($visitId);
+        $aircraft = $this->aircraft($visit);
+        $floor = $aircraft->floor_count;
+        if ($visit->state === Visit::RELEASED) {
+            throw Refused::because('This visit is already released.');
+        }
+        $blockers = $this->readiness->blockers($visit, $by);
+        if ($blockers !== []) {
+            throw Refused::because(ReleaseWords::keeps(count($blockers)).", first: {$blockers[0]->title} {$blockers[0]->text}. Nothing was signed.");
+        }
+        $by->requireSignature($stamp, $pin);
+        $done = $this->done($visit, $aircraft);
+        $rows = $this->book->items($aircraft)->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true));
 
-            return $certificate;
-        });
+        return DB::transaction(fn(): Certificate => $this->commit($by, $visit, $aircraft, $floor, $rows, $done));
+    }
+
+    /**
+     * @param Collection<int, DueRow> $rows as they stood, of what was done
+     * @param list<string> $done
+     */
+    private function commit(Person $by, Visit $visit, Aircraft $aircraft, int $floor, Collection $rows, array $done): Certificate
+    {
+        // Nothing happened at the aircraft since it was asked, and nobody else released it.
+        $asked = DB::table('aircraft')->where(['id' => $aircraft->id, 'floor_count' => $floor])->increment('floor_count');
+        $now = (string) $this->clock->now();
+        if ($asked === 0 || Visit::whereKey($visit->id)->where('state', '!=', Visit::RELEASED)->update(['state' => Visit::RELEASED, 'released_at' => $now]) === 0) {
+            throw Refused::because('Something happened at the aircraft while you signed. Look at it again; nothing was signed.');
+        }
+        foreach ($rows as $row) {
+            $this->write($visit, $aircraft, $row);
+        }
+        $this->remember($visit);
+        // The dates as they are from now on: the aircraft stands in this visit no more.
+        $due = $this->book->items($this->aircraft($visit))->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true))->values();
+        $number = sprintf('JV-%s-%04d', substr((string) $this->clock->today(), 0, 4), (int) Certificate::max('id') + 1);
+        $said = ($this->freeze)($number, $visit, $by, $due, $now);
+        $certificate = Certificate::create(['visit_id' => $visit->id, 'person_id' => $by->id, 'at' => $now, 'moved' => $said['due'], 'number' => $number, 'said' => $said]);
+        $this->records->write($by, 'aircraft.released', "visit:{$visit->id}", [
+            'certificate' => $number, 'aircraft' => $visit->aircraft->mark, 'stamp' => $by->stamp, 'items' => array_column($said['due'], 'code'),
+            'statement' => $said['statement'], 'sha256' => hash('sha256', (string) json_encode($said)),
+        ]);
+
+        return $certificate;
     }
 
     /** What its inspection turned up tells what the next of the type will. */
@@ -62,26 +89,12 @@ final readonly class ReleaseAircraft
     {
         $hours = (float) $visit->cards->where('phase', 'look')->sum('hours');
         if ($hours > 0) {
-            $findings = Finding::whereIn('card_id', $visit->cards->modelKeys())->get();
             PastVisit::create([
                 'type_id' => $visit->aircraft->type_id, 'visit_id' => $visit->id, 'mark' => $visit->aircraft->mark, 'title' => $visit->title, 'ended' => (string) $this->clock->today(), 'hours' => $hours,
-                'findings' => $findings->count(), 'fix_hours' => array_values($visit->cards->whereNotNull('finding_id')->map(static fn(Card $c): float => $c->spent ?? $c->hours)->all()),
+                'findings' => Finding::whereIn('card_id', $visit->cards->modelKeys())->count(),
+                'fix_hours' => array_values($visit->cards->whereNotNull('finding_id')->map(static fn(Card $c): float => $c->spent ?? $c->hours)->all()),
             ]);
         }
-    }
-
-    /** @return list<array{code: string, title: string, next: string}> */
-    private function moveOn(Visit $visit): array
-    {
-        $aircraft = $this->aircraft($visit);
-        $done = $this->done($visit, $aircraft);
-        foreach ($this->book->items($aircraft)->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true)) as $row) {
-            $this->write($visit, $aircraft, $row);
-        }
-
-        return $this->book->items($this->aircraft($visit))->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true))
-            ->map(static fn(DueRow $r): array => ['code' => $r->of->item->code, 'title' => $r->title(), 'next' => (string) $r->due->forecast])
-            ->values()->all();
     }
 
     private function aircraft(Visit $visit): Aircraft
@@ -109,40 +122,8 @@ final readonly class ReleaseAircraft
     {
         $of = ['item_id' => $row->of->item->id, 'component_id' => $row->on?->component_id, 'aircraft_id' => $row->on === null ? $aircraft->id : null];
         $counters = $row->on === null ? $aircraft->counters : $row->on->tenure()->counters(array_map(floatval(...), $aircraft->counters));
-        $status = ItemStatus::firstWhere($of);
-        ItemStatus::updateOrCreate($of, ['date' => (string) $this->clock->today(), 'counters' => $counters, 'counted_to' => $aircraft->counters_as_of, 'planned' => self::planned($row->due, $status)]);
-        ItemDoing::create(['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'date' => (string) $this->clock->today(), 'counters' => $counters]);
-    }
-
-    /**
-     * What had been planned for the work just done, for the next base: each limit's own next value.
-     *
-     * @return array<string, float|string|int>
-     */
-    private static function planned(DueResult $due, ?ItemStatus $status): array
-    {
-        $planned = [];
-        foreach ($due->limits as $limit) {
-            $planned[$limit->unit] = $limit->next instanceof Day ? (string) $limit->next : $limit->next;
-            if ($limit->unit === 'months' && $limit->next instanceof Day) {
-                $anchor = self::anchor($limit, $status);
-                if ($anchor > $limit->next->dayOfMonth() && $limit->next->isLastOfMonth()) {
-                    $planned['anchor_day'] = $anchor;
-                }
-            }
-        }
-
-        return $planned;
-    }
-
-    /** The day of the month that a months limit keeps, even where a short month clamped it. */
-    private static function anchor(LimitDue $limit, ?ItemStatus $status): int
-    {
-        $base = $limit->base;
-        assert($base instanceof Day);
-        $kept = $status?->planned['anchor_day'] ?? null;
-        $fromPlan = ($status?->planned['months'] ?? null) === (string) $base;
-
-        return $fromPlan && $kept !== null ? (int) $kept : $base->dayOfMonth();
+        $today = (string) $this->clock->today();
+        ItemStatus::updateOrCreate($of, ['date' => $today, 'counters' => $counters, 'counted_to' => $aircraft->counters_as_of, 'planned' => NextBase::planned($row->due, $row->last)]);
+        ItemDoing::create(['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'date' => $today, 'counters' => $counters]);
     }
 }

@@ -19,10 +19,10 @@ use OpenApi\Attributes as OA;
 /** The room Release. */
 final class ReleaseController
 {
-    #[OA\Get(path: '/api/release', operationId: 'releases', responses: [new OA\Response(response: 200, description: 'Visits on their way out', content: new OA\JsonContent(ref: ReleasesView::class))])]
+    #[OA\Get(path: '/api/release', operationId: 'releases', parameters: [new OA\QueryParameter(name: 'find', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Visits on their way out', content: new OA\JsonContent(ref: ReleasesView::class))])]
     public function index(ViewRequest $request, ShowRelease $read): JsonResponse
     {
-        return new JsonResponse($read->all($request->person()));
+        return new JsonResponse($read->all($request->person(), $request->string('find')->value()));
     }
 
     #[OA\Get(path: '/api/release/{id}', operationId: 'release', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'What blocks a visit', content: new OA\JsonContent(ref: ReleaseView::class))])]
@@ -44,7 +44,7 @@ final class ReleaseController
     {
         $certificate = Certificate::with('person')->where('visit_id', $id)->firstOrFail();
 
-        return self::pdf($papers->certificate($certificate, Visit::findOrFail($id)), "{$certificate->number}.pdf");
+        return self::pdf($papers->certificate($certificate), "{$certificate->number}.pdf");
     }
 
     /** The card pack as PDF. */

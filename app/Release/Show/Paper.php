@@ -11,6 +11,9 @@ final class Paper extends TCPDF
 {
     private string $foot = '';
 
+    /** @var bool the library's own mark at the foot: off */
+    protected $tcpdflink = false;
+
     public static function titled(string $title, string $foot): self
     {
         $pdf = new self('P', 'mm', 'A4', true, 'UTF-8');
@@ -41,6 +44,20 @@ final class Paper extends TCPDF
         $this->MultiCell(0, 0, $text, 0, 'L');
         $this->SetFont('dejavusans', '', 9);
         $this->Ln(2);
+    }
+
+    /**
+     * A titled part with its lines; one that says so where there are none.
+     *
+     * @param list<array{string, string}> $lines
+     */
+    public function part(string $title, array $lines): void
+    {
+        $this->Ln(3);
+        $this->heading($title, 11);
+        foreach ($lines === [] ? [['', 'Nothing.']] : $lines as [$label, $value]) {
+            $this->entry($label, $value);
+        }
     }
 
     public function entry(string $label, string $value): void

@@ -9,7 +9,6 @@ use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
 use App\Release\Model\Certificate;
 use App\Shared\Clock;
-use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
@@ -19,43 +18,31 @@ final readonly class PrintPapers
 {
     public function __construct(private Clock $clock) {}
 
-    public function certificate(Certificate $certificate, Visit $visit): string
+    /** The certificate as it was signed: from its own words, whatever has become of the aircraft since. */
+    public function certificate(Certificate $certificate): string
     {
-        $visit->load(['aircraft.type', 'aircraft.deferrals.listedItem', 'aircraft.deferrals.finding', 'cards.signer', 'cards.inspector']);
-        $pdf = Paper::titled($certificate->number, "{$certificate->number} · Vantry Air Works");
+        $said = $certificate->said;
+        $pdf = Paper::titled($certificate->number, "{$certificate->number} · ".config('jorvel.operator'));
         $pdf->heading('Return to service', 18);
         $pdf->entry('Certificate', $certificate->number);
-        $pdf->entry('Aircraft', "{$visit->aircraft->mark}, {$visit->aircraft->type->name}");
-        $pdf->entry('Visit', "{$visit->title}, {$visit->bay}, {$visit->start} to {$visit->end}");
-        $counters = [];
-        foreach ($visit->aircraft->counters as $name => $value) {
-            $counters[] = Words::amount((float) $value, $name);
+        if ($said === null) {
+            $pdf->entry('Signed', "{$certificate->person->name}, stamp {$certificate->person->stamp}, ".$this->clock->local(Instant::parse($certificate->at))." ({$certificate->at})");
+            $pdf->MultiCell(0, 0, 'This certificate was signed before its words were kept with it. The signed cards of the visit and the record hold what it rests on.', 0, 'L');
+
+            return (string) $pdf->Output('', 'S');
         }
-        $pdf->entry('Counters', implode(', ', $counters)." at the end of {$visit->aircraft->counters_as_of}");
-        $pdf->Ln(3);
-        $pdf->heading('Work done', 11);
-        foreach ($visit->cards as $card) {
-            $pdf->entry($card->number, $card->title.' · signed '.$this->signature($card->signer?->name, $card->signer?->stamp, $card->signed_at)
-                .($card->inspected_by === null ? '' : ' · inspected '.$this->signature($card->inspector?->name, $card->inspector?->stamp, $card->inspected_at)));
+        $pdf->entry('Operator', config('jorvel.operator').', approval '.config('jorvel.approval'));
+        foreach (['Aircraft' => 'aircraft', 'Visit' => 'visit', 'Counters' => 'counters'] as $label => $field) {
+            $pdf->entry($label, $said[$field]);
         }
-        $pdf->Ln(3);
-        $pdf->heading('Due again', 11);
-        foreach ($certificate->moved as $moved) {
-            $pdf->entry($moved['code'], "{$moved['title']}: by {$moved['next']}");
+        $due = array_map(static fn(array $d): array => [$d['code'], "{$d['title']}: {$d['next']}"], $said['due']);
+        foreach (['Work done' => $said['work'], 'Found' => $said['findings'], 'Parts fitted' => $said['parts'], 'Due again' => $due, 'Carried' => $said['carried']] as $title => $lines) {
+            $pdf->part($title, $lines);
         }
         $pdf->Ln(3);
-        $pdf->heading('Carried', 11);
-        foreach ($visit->aircraft->deferrals as $deferral) {
-            $pdf->entry($deferral->finding->number, "{$deferral->listedItem->code} {$deferral->listedItem->title}, category {$deferral->category}. Placard: {$deferral->placard}");
-        }
-        if ($visit->aircraft->deferrals->isEmpty()) {
-            $pdf->Write(5, 'Nothing is carried.');
-            $pdf->Ln(6);
-        }
-        $pdf->Ln(6);
-        $pdf->MultiCell(0, 0, 'The work named above was carried out as the approved maintenance data at the revisions on the cards require, and the aircraft is considered ready for return to service in respect of that work. This paper does not stand in place of local rules or a licence.', 0, 'L');
+        $pdf->MultiCell(0, 0, $said['statement'], 0, 'L');
         $pdf->Ln(4);
-        $pdf->entry('Signed', "{$certificate->person->name}, stamp {$certificate->person->stamp}, ".$this->clock->local(Instant::parse($certificate->at)).' ('.$certificate->at.')');
+        $pdf->entry('Signed', $said['signed']);
 
         return (string) $pdf->Output('', 'S');
     }

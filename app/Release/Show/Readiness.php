@@ -7,39 +7,49 @@ namespace App\Release\Show;
 use App\Crew\Model\Person;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Show\DeferralClock;
+use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
+use App\Now\LoadAircraft;
+use App\Now\LoadFlying;
+use App\Release\ReleaseWords;
 use App\Release\Show\View\BlockerView;
 use App\Shared\Clock;
-use App\Shared\Words;
 use App\Stores\Do\Recalls;
-use App\Stores\Model\ToolLoan;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
+use Jorvel\Core\Now\Acting;
+use Jorvel\Core\Now\CardRef;
+use Jorvel\Core\Now\LoanOut;
+use Jorvel\Core\Now\OnAircraft;
+use Jorvel\Core\Now\PersonAt;
 use Jorvel\Core\Release\CardState;
 use Jorvel\Core\Release\Certifier;
 use Jorvel\Core\Release\FindingState;
+use Jorvel\Core\Release\Leaving;
 use Jorvel\Core\Release\Release;
 use Jorvel\Core\Release\Safing;
 
 /** Gathers the state of a visit for the core's `release`, and leads from each blocker to its place. */
 final readonly class Readiness
 {
-    public function __construct(private Clock $clock, private DeferralClock $deferrals, private Recalls $recalls) {}
+    private const OF_CARDS = ['card_open', 'steps_open', 'duplicate_missing', 'not_independent', 'recheck_open', 'revision_stale'];
+
+    public function __construct(private Clock $clock, private DeferralClock $deferrals, private Recalls $recalls, private LoadAircraft $load) {}
 
     /** @return Builder<Visit> with everything {@see blockers()} reads */
     public function query(): Builder
     {
         return Visit::with([
-            'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
-            'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.hands', 'cards.loans', 'cards.rechecks.byCard',
+            'aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
+            'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.hands', 'cards.rechecks.byCard',
         ]);
     }
 
     /** @return list<BlockerView> empty when it may be released by this person */
-    public function blockers(Visit $visit, Person $certifier): array
+    public function blockers(Visit $visit, Person $certifier, ?OnAircraft $on = null): array
     {
         $aircraft = $visit->aircraft;
         $deferrals = $aircraft->deferrals->keyBy('finding_id');
@@ -47,7 +57,8 @@ final readonly class Readiness
         $unfit = $certifier->qualified()->unfit('certify', $type, null, $this->clock->today());
         $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
         $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
-        $found = Release::blockers(
+        $on ??= $this->load->on($aircraft->id);
+        $found = [...Leaving::blockers($on, (string) $visit->id), ...Release::blockers(
             [
                 ...array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all()),
                 // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
@@ -55,12 +66,12 @@ final readonly class Readiness
             ],
             array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
             array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
-            array_values($visit->cards->flatMap(static fn(Card $c) => $c->loans)->map(static fn(ToolLoan $l): string => (string) $l->id)->all()),
+            array_column($on->loans, 'id'),
             $visit->cards->flatMap(static fn(Card $c) => $c->readings)->pluck('verdict', 'id')->all(),
             new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
-        );
+        )];
 
-        return array_map(fn(array $b): BlockerView => $this->view($visit, $certifier, $b['code'], (int) $b['id']), $found);
+        return $this->views($visit, $on, $certifier, $found);
     }
 
     /** @param string|null $doubt a recalled tool that something of it rests on, with no re-check opened */
@@ -98,19 +109,75 @@ final readonly class Readiness
         return $deferral !== null && $deferral->procedure_done && $this->deferrals->read($deferral, $visit->aircraft)->status !== 'expired';
     }
 
-    private function view(Visit $visit, Person $certifier, string $code, int $id): BlockerView
+    /**
+     * A line for each card or thing, however many codes it has.
+     *
+     * @param list<array{code: string, id: string}> $found
+     *
+     * @return list<BlockerView>
+     */
+    private function views(Visit $visit, OnAircraft $on, Person $certifier, array $found): array
     {
-        [$title, $link] = match ($code) {
+        $lines = [];
+        foreach ($found as $b) {
+            $lines[(in_array($b['code'], self::OF_CARDS, true) ? 'card' : $b['code']).':'.$b['id']][] = $b['code'];
+        }
+
+        return array_map(fn(string $key, array $codes): BlockerView => $this->view($visit, $on, $certifier, $codes, (int) substr((string) strrchr($key, ':'), 1)), array_keys($lines), array_values($lines));
+    }
+
+    /** @param non-empty-list<string> $codes */
+    private function view(Visit $visit, OnAircraft $on, Person $certifier, array $codes, int $id): BlockerView
+    {
+        [$title, $link] = match ($codes[0]) {
+            'person_at' => self::person($on, $id),
+            'system_live' => $this->live($on, $id),
+            'begun_elsewhere' => self::elsewhere($on, $id),
             'reading_bad' => $this->reading($visit, $id),
             'finding_open', 'deferral_invalid' => ['Finding '.$visit->aircraft->findings->firstWhere('id', $id)?->number, '/deferrals'],
             'safing_left' => $this->device($visit, $id),
             'not_authorised' => [$certifier->name, '/crew'],
-            'tool_out' => $this->loan($visit, $id),
-            'recheck_open' => $this->recheck($visit, $id),
-            default => $this->cardName($visit, $id),
+            'tool_out' => self::loan($on, $id),
+            default => in_array('recheck_open', $codes, true) ? $this->recheck($visit, $id) : $this->cardName($visit, $id),
         };
 
-        return new BlockerView($code, $title, Words::blocker($code), $link);
+        return new BlockerView($codes[0], $codes, $title, $codes[0] === 'system_live' ? '' : ReleaseWords::blocker($codes), $link);
+    }
+
+    /**
+     * @template T of PersonAt|Acting|CardRef|LoanOut
+     *
+     * @param list<T> $things
+     *
+     * @return T
+     */
+    private static function of(array $things, int $id): object
+    {
+        return collect($things)->firstOrFail(static fn(object $t): bool => $t->id === (string) $id);
+    }
+
+    /** @return array{string, string} */
+    private static function person(OnAircraft $on, int $id): array
+    {
+        $p = self::of($on->people, $id);
+
+        return ["{$p->name}, on card {$p->card->number} {$p->card->title},", "/floor/{$p->card->id}"];
+    }
+
+    /** @return array{string, string} */
+    private function live(OnAircraft $on, int $id): array
+    {
+        $a = self::of($on->acting, $id);
+
+        return [ReleaseWords::live($a, $this->clock->time($a->since)), "/floor/{$a->card->id}?step={$a->step}"];
+    }
+
+    /** @return array{string, string} */
+    private static function elsewhere(OnAircraft $on, int $id): array
+    {
+        $c = self::of($on->begun, $id);
+
+        return ["Card {$c->number}, {$c->title}, of \"{$c->visit}\",", "/floor/{$c->id}"];
     }
 
     /** @return array{string, string} the tool's page while nobody opened the re-checks, the card's otherwise */
@@ -138,11 +205,11 @@ final readonly class Readiness
     }
 
     /** @return array{string, string} */
-    private function loan(Visit $visit, int $id): array
+    private static function loan(OnAircraft $on, int $id): array
     {
-        $loan = $visit->cards->flatMap(static fn(Card $c) => $c->loans)->firstWhere('id', $id);
+        $loan = self::of($on->loans, $id);
 
-        return [ucfirst((string) $loan?->what).', out on card '.$visit->cards->firstWhere('id', $loan?->card_id)?->number.',', '/stores'];
+        return [ucfirst(FloorWords::loan($loan)).', out on card '.$loan->card->number.',', '/stores'];
     }
 
     /** @return array{string, string} */

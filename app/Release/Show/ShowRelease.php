@@ -6,51 +6,78 @@ namespace App\Release\Show;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Now\LoadAircraft;
 use App\Release\Model\Certificate;
+use App\Release\ReleaseWords;
 use App\Release\Show\View\BlockerView;
 use App\Release\Show\View\ReleaseRow;
 use App\Release\Show\View\ReleasesView;
 use App\Release\Show\View\ReleaseView;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
-/** What the room Release shows: what blocks first, then what was signed. */
+/** What the room Release shows: what is on its way out, then what was signed, the newest first. */
 final readonly class ShowRelease
 {
-    public function __construct(private Readiness $readiness, private Clock $clock) {}
+    private const MOST = 50;
 
-    public function all(Person $me): ReleasesView
+    public function __construct(private Readiness $readiness, private LoadAircraft $load, private Clock $clock) {}
+
+    /** @param string $find words in the mark, the title or the certificate's number of what was released; all where empty */
+    public function all(Person $me, string $find = ''): ReleasesView
     {
-        $certificates = Certificate::all()->keyBy('visit_id');
-        $rows = $this->readiness->query()->orderByRaw("state = 'released'")->orderBy('end')->limit(50)->get()->map(function (Visit $v) use ($me, $certificates): ReleaseRow {
-            $certificate = $certificates->get($v->id);
-            $blockers = $certificate === null ? $this->work($this->readiness->blockers($v, $me)) : 0;
+        $visits = $this->readiness->query()->where('state', '!=', Visit::RELEASED)->orderBy('end')->orderBy('id')->get();
+        $at = $this->load->all(array_values($visits->pluck('aircraft_id')->all()));
+        $open = array_values($visits->map(fn(Visit $v): ReleaseRow => $this->row($v, $this->work($this->readiness->blockers($v, $me, $at[$v->aircraft_id]))))->all());
+        $ready = array_column(array_filter($open, static fn(ReleaseRow $r): bool => $r->state === 'watch'), 'mark');
+        [$released, $more] = $this->released($find);
 
-            return new ReleaseRow(
-                $v->id,
-                $v->aircraft->mark,
-                $v->aircraft->type->code,
-                $v->title,
-                $v->end,
-                $certificate !== null ? 'clear' : ($blockers === 0 ? 'watch' : 'stop'),
-                $blockers,
-                $certificate?->number,
-                match (true) {
-                    $certificate !== null => "released, {$certificate->number}",
-                    $blockers === 0 => 'ready for the certifier',
-                    default => $blockers === 1 ? '1 thing in the way' : "{$blockers} things in the way",
-                },
-            );
-        });
-        $ready = $rows->where('state', 'watch');
-        $sentence = match (true) {
-            $rows->isEmpty() => 'Nothing is on its way out. Visits come here as soon as they are made.',
-            $ready->isNotEmpty() => $ready->pluck('mark')->implode(', ').($ready->count() === 1 ? ' is' : ' are').' ready for the certifier.',
-            default => 'No aircraft is ready yet.',
-        };
+        return new ReleasesView(ReleaseWords::room($ready, $open !== [] || $released !== []), [...$open, ...$released], $more);
+    }
 
-        return new ReleasesView($sentence, $rows->all());
+    private function row(Visit $v, int $points): ReleaseRow
+    {
+        return new ReleaseRow(
+            id: $v->id,
+            mark: $v->aircraft->mark,
+            type: $v->aircraft->type->code,
+            title: $v->title,
+            end: $v->end,
+            state: $points === 0 ? 'watch' : 'stop',
+            blockers: $points,
+            number: null,
+            said: $points === 0 ? 'ready for the certifier' : ReleaseWords::points($points),
+            when: 'leaves '.$this->clock->words(Day::parse($v->end)),
+        );
+    }
+
+    /** @return array{list<ReleaseRow>, int} the newest, and how many more there are */
+    private function released(string $find): array
+    {
+        $query = DB::table('releases')->join('visits', 'visits.id', '=', 'releases.visit_id')->join('aircraft', 'aircraft.id', '=', 'visits.aircraft_id')->join('aircraft_types', 'aircraft_types.id', '=', 'aircraft.type_id');
+        foreach (preg_split('/\s+/u', trim($find), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            $like = '%'.addcslashes($word, '%_\\').'%';
+            $query->whereRaw("(aircraft.mark || ' ' || visits.title || ' ' || releases.number) like ? escape '\\'", [$like]);
+        }
+        $count = $query->count();
+        $rows = $query->orderByDesc('releases.at')->orderByDesc('releases.id')->limit(self::MOST)
+            ->get(['visits.id', 'aircraft.mark', 'aircraft_types.code', 'visits.title', 'visits.end', 'releases.number', 'releases.at']);
+
+        return [array_values($rows->map(fn(\stdClass $r): ReleaseRow => new ReleaseRow(
+            id: (int) $r->id,
+            mark: $r->mark,
+            type: $r->code,
+            title: $r->title,
+            end: $r->end,
+            state: 'clear',
+            blockers: 0,
+            number: $r->number,
+            said: "released, {$r->number}",
+            when: 'left '.$this->clock->words(Instant::parse($r->at)->dayIn($this->clock->zone())),
+        ))->all()), max(0, $count - self::MOST)];
     }
 
     public function one(int $id, Person $me): ReleaseView
@@ -59,28 +86,22 @@ final readonly class ShowRelease
         $certificate = Certificate::with('person')->firstWhere('visit_id', $id);
         $blockers = $certificate === null ? $this->readiness->blockers($visit, $me) : [];
         $mark = $visit->aircraft->mark;
-        $count = count($blockers);
-        $sentence = match (true) {
-            $certificate !== null => "{$mark} is released to service under {$certificate->number}.",
-            $count === 0 => "{$mark} is ready. Nothing stands in the way of its release.",
-            $count === 1 => "One thing keeps {$mark} here: {$blockers[0]->title} {$blockers[0]->text}.",
-            default => "{$count} things keep {$mark} here, first: {$blockers[0]->title} {$blockers[0]->text}.",
-        };
 
         return new ReleaseView(
-            $visit->id,
-            $mark,
-            $visit->aircraft->type->code,
-            $visit->title,
-            $visit->state,
-            $sentence,
-            $count === 0 ? 'ready' : 'blocked',
-            $blockers,
-            array_values($visit->cards->map(static fn(Card $c): string => "{$c->number} {$c->title}")->all()),
-            $certificate?->number,
-            $certificate === null ? null : "{$certificate->person->name} ({$certificate->person->stamp}), ".$this->clock->local(Instant::parse($certificate->at)),
-            $me->can('release', Visit::class),
-            array_map(static fn(array $m): string => "{$m['code']} {$m['title']}: next by {$m['next']}", $certificate->moved ?? []),
+            id: $visit->id,
+            mark: $mark,
+            type: $visit->aircraft->type->code,
+            title: $visit->title,
+            state: $visit->state,
+            sentence: $certificate === null ? ReleaseWords::standing($mark, $blockers) : ReleaseWords::released($mark, $certificate->number),
+            verdict: $blockers === [] ? 'ready' : 'blocked',
+            blockers: $blockers,
+            items: array_values($visit->cards->map(static fn(Card $c): string => "{$c->number} {$c->title}")->all()),
+            number: $certificate?->number,
+            certifier: $certificate === null ? null : "{$certificate->person->name} ({$certificate->person->stamp}), ".$this->clock->local(Instant::parse($certificate->at)),
+            may: $me->can('release', Visit::class),
+            moved: array_map(static fn(array $m): string => "{$m['code']} {$m['title']}: next {$m['next']}", $certificate->moved ?? []),
+            statement: $certificate->said['statement'] ?? ReleaseWords::statement($mark, $visit->title, $visit->cards->count()),
         );
     }
 

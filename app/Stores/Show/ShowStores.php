@@ -55,7 +55,7 @@ final readonly class ShowStores
         $parts = $this->parts->all();
         $out = $loans->isEmpty() ? 'Everything is in: no tool, no rag is out.' : Words::count($loans->count(), 'thing is', 'things are').' out. No aircraft is released with anything out on its cards.';
 
-        return new StoresView($sentence, ShowParts::sentence($parts), $out, $tools->all(), $parts, array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->moment(Instant::parse($l->out_at))))->all()), $this->may($me));
+        return new StoresView($sentence, ShowParts::sentence($parts), $out, $tools->all(), $parts, array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->local(Instant::parse($l->out_at))))->all()), $this->may($me));
     }
 
     public function one(string $code, Person $me): ToolRoom

@@ -83,7 +83,7 @@ final readonly class MoveCard
             foreach ($ask->cards as $c => $other) {
                 $moved += $other->id !== $cardId && (string) $ask->hours->begins($result->starts[$c]) > (string) $other->planned_start ? 1 : 0;
             }
-            $rows[] = new SlipRow($hours, $later <= 0 ? 'the exit stays' : 'leaves '.$this->clock->moment($leaves), $later, $moved);
+            $rows[] = new SlipRow($hours, $later <= 0 ? 'the exit stays' : 'leaves '.$this->clock->local($leaves), $later, $moved);
         }
 
         return $rows;
@@ -137,7 +137,7 @@ final readonly class MoveCard
             $card->fill(['planned_start' => $to, 'planned_end' => (string) $ask->hours->ends($result->end($c)), 'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c]]);
             if ($from !== $to && $card->begun_at === null) {
                 $hours = $from === null ? 0.0 : $ask->hours->hours($ask->hours->at(Instant::parse($to)) - $ask->hours->at(Instant::parse($from)));
-                $moved[] = new MovedCard($card->id, $card->number, $card->title, ($from === null ? '' : $this->clock->moment(Instant::parse($from)).' → ').$this->clock->moment(Instant::parse($to)), $hours);
+                $moved[] = new MovedCard($card->id, $card->number, $card->title, ($from === null ? '' : $this->clock->local(Instant::parse($from)).' → ').$this->clock->local(Instant::parse($to)), $hours);
             }
         }
         usort($moved, static fn(MovedCard $a, MovedCard $b): int => ($b->id === $cardId) <=> ($a->id === $cardId) ?: abs($b->hours) <=> abs($a->hours));
@@ -148,13 +148,13 @@ final readonly class MoveCard
     private function effect(Card $card, ?Instant $to, ?Instant $was, Instant $exit): string
     {
         $begins = Instant::parse((string) $card->planned_start);
-        $waited = $to !== null && $to->isBefore($begins) && $begins->epoch() - $to->epoch() >= 1800 ? " {$card->number} cannot begin sooner than ".$this->clock->moment($begins).': what it waits for, its people or its states are not there.' : '';
+        $waited = $to !== null && $to->isBefore($begins) && $begins->epoch() - $to->epoch() >= 1800 ? " {$card->number} cannot begin sooner than ".$this->clock->local($begins).': what it waits for, its people or its states are not there.' : '';
         $days = $was === null ? 0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
 
         return match (true) {
-            $days > 0 => 'The exit moves '.Words::number($days).' h later, to '.$this->clock->moment($exit).'.',
-            $days < 0 => 'The exit moves '.Words::number(-$days).' h sooner, to '.$this->clock->moment($exit).'.',
-            default => 'The exit stays on '.$this->clock->moment($exit).'.',
+            $days > 0 => 'The exit moves '.Words::number($days).' h later, to '.$this->clock->local($exit).'.',
+            $days < 0 => 'The exit moves '.Words::number(-$days).' h sooner, to '.$this->clock->local($exit).'.',
+            default => 'The exit stays on '.$this->clock->local($exit).'.',
         }.$waited;
     }
 }

@@ -89,9 +89,9 @@ final readonly class PlanRuns
             $behind = $was !== null && Instant::parse($was)->isBefore($goes);
             [$state, $message] = match (true) {
                 ($plan->version ?? 0) !== $run->version => [PlanRun::FAILED, 'Somebody changed the plan while the search went on. Theirs stands; search again from there.'],
-                $behind => [PlanRun::DONE, 'Work has slipped: as it went the aircraft would have left on '.$this->clock->moment($goes).'. Planned anew, it leaves on '.$this->clock->moment($exit).'.'],
+                $behind => [PlanRun::DONE, 'Work has slipped: as it went the aircraft would have left on '.$this->clock->local($goes).'. Planned anew, it leaves on '.$this->clock->local($exit).'.'],
                 $was !== null && ! $exit->isBefore(Instant::parse($was)) => [PlanRun::DONE, 'No shorter plan was found'.($result->makespan() === $result->lowerBound ? ': none can be shorter.' : '; the plan stays as it is.')],
-                default => [PlanRun::DONE, 'A shorter plan was found: the aircraft leaves on '.$this->clock->moment($exit).($was === null ? '.' : ' in place of '.$this->clock->moment(Instant::parse($was)).'.')],
+                default => [PlanRun::DONE, 'A shorter plan was found: the aircraft leaves on '.$this->clock->local($exit).($was === null ? '.' : ' in place of '.$this->clock->local(Instant::parse($was)).'.')],
             };
             if ($state === PlanRun::DONE && ($behind || $was === null || $exit->isBefore(Instant::parse($was)))) {
                 $this->plan->save($visit, $ask, $result, Person::find($run->person_id), $behind ? 'work had slipped; planned anew' : "a search of {$run->seconds} s found a shorter plan");

@@ -83,7 +83,7 @@ final readonly class ShowBoard
             $plan->version ?? 0,
             $slots,
             $now->isBefore($hours->begins(0)) ? null : $hours->place($now),
-            $exit === null ? null : new BoardMark($hours->place($exit), 'leaves '.$this->clock->moment($exit)),
+            $exit === null ? null : new BoardMark($hours->place($exit), 'leaves '.$this->clock->local($exit)),
             new BoardMark($hours->place($must), 'must leave '.$this->clock->words(Day::parse($visit->end))),
             $plan?->problem(),
             $this->jacks($cards),
@@ -122,7 +122,7 @@ final readonly class ShowBoard
         }
         $zone = $this->clock->zone();
         $spare = $exit->dayIn($zone)->daysUntil(Day::parse($visit->end));
-        $when = $this->clock->moment($exit);
+        $when = $this->clock->local($exit);
         $open = $visit->cards->reject(static fn(Card $c): bool => $c->worked())->count();
 
         return match (true) {
@@ -155,7 +155,7 @@ final readonly class ShowBoard
             0,
             $card->on_chain && ! $card->worked(),
             ! $card->worked() && ($to->isBefore($now) || ($card->begun_at === null && $from->isBefore($now))),
-            $this->clock->moment($from).' to '.($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number ? $this->clock->time($to) : $this->clock->moment($to)),
+            $this->clock->local($from).' to '.($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number ? $this->clock->time($to) : $this->clock->local($to)),
             implode(', ', array_map(static fn(string $skill, int $many): string => "{$many} {$skill}", array_keys($needs), $needs)).', '.Words::number($card->hours).' h',
             match (true) {
                 $card->worked() => '',
@@ -163,7 +163,7 @@ final readonly class ShowBoard
                 $slack <= 0 => 'moves the exit when it slips',
                 default => 'can slip '.Words::number($slack).' h',
             },
-            $card->first ? 'put before others by the controller' : ($card->not_before === null ? null : 'not before '.$this->clock->moment(Instant::parse($card->not_before))),
+            $card->first ? 'put before others by the controller' : ($card->not_before === null ? null : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
             array_map(static fn(string $key, string $value): string => self::BANDS[$key][$value] ?? "{$key} {$value}", array_keys($card->states ?? []), $card->states ?? []),
             $lacks,
             array_values($card->waitsFor->pluck('number')->all()),
@@ -288,7 +288,7 @@ final readonly class ShowBoard
         for ($slot = 1; $slot <= $slots; $slot++) {
             $day = $slot === $slots ? null : $hours->begins($slot)->dayIn($zone);
             if ($day?->number !== $at->number) {
-                $days[] = new BoardDay((float) $from, (float) $slot, (string) $at, $this->clock->shortWords($at));
+                $days[] = new BoardDay((float) $from, (float) $slot, (string) $at, $this->clock->words($at));
                 [$from, $at] = [$slot, $day ?? $at];
             }
         }
@@ -307,6 +307,6 @@ final readonly class ShowBoard
         }
         $hours = (Instant::parse($until)->epoch() - Instant::parse($from)->epoch()) / 3600;
 
-        return 'On jacks '.($hours < 36 ? Words::number($hours).' h' : Words::number($hours / 24).' days').', from '.$this->clock->moment(Instant::parse($from)).' to '.$this->clock->moment(Instant::parse($until)).'.';
+        return 'On jacks '.($hours < 36 ? Words::number($hours).' h' : Words::number($hours / 24).' days').', from '.$this->clock->local(Instant::parse($from)).' to '.$this->clock->local(Instant::parse($until)).'.';
     }
 }

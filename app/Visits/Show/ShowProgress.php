@@ -49,7 +49,7 @@ final readonly class ShowProgress
             $spent,
             $open,
             (float) (Day::parse($visit->start)->daysUntil(Day::parse($visit->end)) + 1),
-            $this->clock->shortWords(Day::parse($visit->end)),
+            $this->clock->words(Day::parse($visit->end)),
             $days,
         );
     }
@@ -75,14 +75,14 @@ final readonly class ShowProgress
             $open = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== Finding::FIXED : $this->day($f->settled_at) > (string) $day))->count();
             $days[] = new ProgressDay(
                 (string) $day,
-                $this->clock->shortWords($day),
+                $this->clock->words($day),
                 $on?->count() ?? 0,
                 (float) ($on?->sum('hours') ?? 0),
                 (float) ($on?->sum('spent') ?? 0),
                 $raised,
                 $open,
                 $exit === null ? null : ($exit->epoch() - $start) / 86400,
-                $exit === null ? null : $this->clock->moment($exit),
+                $exit === null ? null : $this->clock->local($exit),
                 $moved === 0.0 ? null : Words::number(abs($moved)).' h '.($moved > 0 ? 'later' : 'sooner'),
                 $forecast->why ?? '',
             );

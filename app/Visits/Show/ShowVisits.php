@@ -104,7 +104,7 @@ final readonly class ShowVisits
             $card->assignments->map(static fn(Assignment $a): AssignedView => new AssignedView($a->person_id, $a->person->name, $a->person->stamp, $a->role))->all(),
             self::unmanned($card) ? 'nobody to work it' : null,
             $card->phase,
-            $from === null ? null : $this->clock->moment(Instant::parse($from)),
+            $from === null ? null : $this->clock->local(Instant::parse($from)),
             implode(', ', array_map(static fn(string $skill, int $many): string => $many === 1 ? $skill : "{$many} {$skill}", array_keys($needs), $needs)),
             array_map(static fn(array $p): string => "{$p['place']} ({$p['who']})", $card->positions),
             array_values($card->parts->map(static fn(CardPart $p): string => "{$p->quantity} × {$p->part->number} {$p->part->title}")->all()),

@@ -175,7 +175,7 @@ final readonly class ShowWindow
             $now = $day->number === $last->number;
             $w = $now ? $today : $window($end);
             $found = $now ? $findings->count() : $w->findings->found;
-            $days[] = new WindowDay((string) $day, $this->clock->shortWords($day), $found, $found + $w->findings->expectedMore, (float) ($found + $w->findings->quantile(0.1)), (float) ($found + $w->findings->quantile(0.9)), $now ? $chance : $w->chance(1, self::DRAWS));
+            $days[] = new WindowDay((string) $day, $this->clock->words($day), $found, $found + $w->findings->expectedMore, (float) ($found + $w->findings->quantile(0.1)), (float) ($found + $w->findings->quantile(0.9)), $now ? $chance : $w->chance(1, self::DRAWS));
         }
 
         return $days;

@@ -18,7 +18,7 @@ use Jorvel\Core\Shared\Near;
 final class Clock
 {
     /**
-     * @param Flying $flying counters now and the use to come, as of the local date of `$asOf`
+     * @param Flying $flying counters as at the end of the day to which they are counted, and the use to come: the aircraft's own, as for `due`
      *
      * @throws InputError for a counter or a rate that a limit needs
      *
@@ -26,7 +26,7 @@ final class Clock
      */
     public static function read(Deferral $deferral, Instant $asOf, Flying $flying, int $warnDays = 3): ClockResult
     {
-        $today = $flying->asOf;
+        $today = $asOf->dayIn($deferral->zone);
         $last = $deferral->lastDay();
         $expires = $last === null ? null : Instant::firstAfter($last, $deferral->zone);
         $expired = $expires !== null && ! $asOf->isBefore($expires);

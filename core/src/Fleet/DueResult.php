@@ -64,7 +64,7 @@ final readonly class DueResult
      */
     public function missedBy(Day $start): bool
     {
-        return $this->latest !== null && $this->status !== DueStatus::Overdue && $start->number > $this->latest->number;
+        return $this->status !== DueStatus::Overdue && ! InTime::begins($start, $this->latest);
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Visits;
 
+use Jorvel\Core\Fleet\InTime;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
@@ -34,10 +35,10 @@ final readonly class PackItem
         return new self($id, $earliest, $latest, $interval, $hours, $panels, $value);
     }
 
-    /** Whether a visit's days allow it. @pure */
+    /** Whether a visit begins in its window: in time is judged by the first day. @pure */
     public function fits(PackVisit $visit): bool
     {
-        return $visit->start->number >= $this->earliest->number && $visit->end->number <= $this->latest->number;
+        return $visit->start->number >= $this->earliest->number && InTime::begins($visit->start, $this->latest);
     }
 
     /** The life thrown away by doing it at a visit, worth its value. @pure */

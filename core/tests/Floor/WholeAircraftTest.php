@@ -62,7 +62,7 @@ final class WholeAircraftTest extends TestCase
      * @param list<StepNow> $steps
      * @param array<string, mixed> $more
      */
-    private static function card(array $steps, OnAircraft $on = new OnAircraft(), array $more = []): CardNow
+    private static function card(array $steps, OnAircraft $on = new OnAircraft, array $more = []): CardNow
     {
         return new CardNow(
             self::ref('1', $more['state'] ?? CardProgress::InWork),
@@ -172,23 +172,23 @@ final class WholeAircraftTest extends TestCase
     #[DataProvider('cards')]
     public function test_when_a_card_is_not_worked(array $more, ?NotNow $work, ?NotNow $entry): void
     {
-        self::assertSame([$work, $entry], [NotNow::toWork(self::card([], new OnAircraft(), $more)), NotNow::ofAnyEntry(self::card([], new OnAircraft(), $more))]);
+        self::assertSame([$work, $entry], [NotNow::toWork(self::card([], new OnAircraft, $more)), NotNow::ofAnyEntry(self::card([], new OnAircraft, $more))]);
     }
 
     public function test_when_a_card_is_not_signed(): void
     {
         $done = [new StepNow(1, 'instruction', 'Do', true)];
         $loan = new OnAircraft([], [], [], [new LoanOut('4', 'rags', 5, self::ref('1'), 'Person 7', self::at()), new LoanOut('5', 'wrench', 1, self::ref('2'), 'Person 7', self::at())]);
-        $why = static fn(CardNow $c, array $back = []): ?NotSigned => NotSigned::why($c, '7', $back);
-        self::assertSame(NotSigned::AlreadySigned, $why(self::card($done, new OnAircraft(), ['state' => CardProgress::Closed])));
+        $why = static fn(CardNow $c, string ...$back): ?NotSigned => NotSigned::why($c, '7', array_values($back));
+        self::assertSame(NotSigned::AlreadySigned, $why(self::card($done, new OnAircraft, ['state' => CardProgress::Closed])));
         self::assertSame(NotSigned::StepsOpen, $why(self::card([...$done, new StepNow(2, 'hold', 'Hold', false)])));
         self::assertSame(NotSigned::StillLive, $why(self::card($done, new OnAircraft([], [], [self::acting('1', '1', ['hydraulics'], false)]))));
         self::assertNull($why(self::card($done, new OnAircraft([], [], [self::acting('1', '2', ['hydraulics'])]))), 'another card\'s is that card\'s');
-        self::assertSame(NotSigned::InspectedIt, $why(self::card($done, new OnAircraft(), ['inspectors' => ['7']])));
-        self::assertSame(NotSigned::NoHandInIt, $why(self::card($done, new OnAircraft(), ['hands' => ['8']])));
+        self::assertSame(NotSigned::InspectedIt, $why(self::card($done, new OnAircraft, ['inspectors' => ['7']])));
+        self::assertSame(NotSigned::NoHandInIt, $why(self::card($done, new OnAircraft, ['hands' => ['8']])));
         self::assertSame(NotSigned::LoansOut, $why(self::card($done, $loan)));
-        self::assertSame(NotSigned::LoansOut, $why(self::card($done, $loan), ['5']));
-        self::assertNull($why(self::card($done, $loan), ['4']));
+        self::assertSame(NotSigned::LoansOut, $why(self::card($done, $loan), '5'));
+        self::assertNull($why(self::card($done, $loan), '4'));
     }
 
     /** @return iterable<string, array{int, list<int>}> a step taken back, and what falls */

@@ -58,7 +58,7 @@ final class PackTest extends TestCase
                 if ($v < 0) {
                     continue;
                 }
-                if ($visits[$v]->start->number < $item->earliest->number || $visits[$v]->end->number > $item->latest->number) {
+                if ($visits[$v]->start->number < $item->earliest->number || $visits[$v]->start->number > $item->latest->number) {
                     continue 2;
                 }
                 $hours[$v] += $item->hours;

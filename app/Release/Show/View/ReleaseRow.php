@@ -20,5 +20,6 @@ final readonly class ReleaseRow
         #[OA\Property] public int $blockers,
         #[OA\Property] public ?string $number,
         #[OA\Property] public string $said,
+        #[OA\Property] public string $when,
     ) {}
 }

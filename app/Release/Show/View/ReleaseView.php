@@ -27,5 +27,6 @@ final readonly class ReleaseView
         #[OA\Property] public bool $may,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $moved,
+        #[OA\Property] public string $statement,
     ) {}
 }

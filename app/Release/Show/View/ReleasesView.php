@@ -14,5 +14,6 @@ final readonly class ReleasesView
         #[OA\Property] public string $sentence,
         /** @var list<ReleaseRow> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReleaseRow::class))] public array $visits,
+        #[OA\Property] public int $more,
     ) {}
 }

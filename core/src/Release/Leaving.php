@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Release;
+
+use Jorvel\Core\Now\CardRef;
+use Jorvel\Core\Now\OnAircraft;
+
+/** What at an aircraft keeps it from leaving, whatever visit it belongs to: nobody hands back an aircraft that somebody works on. */
+enum Leaving: string
+{
+    case PersonAt = 'person_at';
+    case SystemLive = 'system_live';
+    case BegunElsewhere = 'begun_elsewhere';
+
+    /**
+     * People at any card of it, systems that run or are live, and cards of other visits that were begun and are not closed.
+     *
+     * @return list<array{code: string, id: string}> by code in this order, then in the picture's
+     *
+     * @pure
+     */
+    public static function blockers(OnAircraft $on, string $visitId): array
+    {
+        $elsewhere = array_filter($on->begun, static fn(CardRef $c): bool => $c->visitId !== $visitId);
+        $out = [];
+        foreach ([[self::PersonAt, array_column($on->people, 'id')], [self::SystemLive, array_column($on->acting, 'id')], [self::BegunElsewhere, array_column($elsewhere, 'id')]] as [$code, $ids]) {
+            foreach ($ids as $id) {
+                $out[] = ['code' => $code->value, 'id' => (string) $id];
+            }
+        }
+
+        return $out;
+    }
+}
