@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'database'),
+    'driver' => env('SESSION_DRIVER', 'quiet'),
     'lifetime' => 720,
     'expire_on_close' => false,
     'encrypt' => false,

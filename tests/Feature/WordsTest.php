@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Library\Model\ProgrammeItem;
-use App\Shared\Clock;
 use App\Release\ReleaseWords;
+use App\Shared\Clock;
 use App\Shared\Words;
 use Jorvel\Core\Release\Blocker;
 use Jorvel\Core\Release\Leaving;
@@ -96,7 +96,7 @@ final class WordsTest extends WorldCase
         self::assertLessThanOrEqual(time() - $began, $read - $start->epoch(), 'neither behind nor ahead of the time that has passed');
         self::assertSame('Thu 14 May', $clock->words(Day::parse('2026-05-14')));
         self::assertSame('Thu 14 Jan 2027', $clock->words(Day::parse('2027-01-14')));
-        self::assertSame('16 May 2026, 00:00', $clock->local(Instant::parse('2026-05-15T22:00:00Z')), 'summer time');
+        self::assertSame('Sat 16 May, 00:00', $clock->local(Instant::parse('2026-05-15T22:00:00Z')), 'summer time');
         self::assertSame('16 Jan 2026, 00:30', $clock->local(Instant::parse('2026-01-15T23:30:00Z')), 'winter time');
         $clock->start(Instant::parse('2026-12-31T23:30:00Z'));
         self::assertSame('2027-01-01', (string) $clock->today(), 'the operator\'s date, not UTC\'s');

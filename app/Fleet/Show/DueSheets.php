@@ -7,6 +7,7 @@ namespace App\Fleet\Show;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\DueSheet;
 use App\Shared\Clock;
+use App\Shared\Http\Intention;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -20,7 +21,7 @@ final readonly class DueSheets
 {
     private const TOGETHER = 250;
 
-    public function __construct(private DueBook $book, private ShowReach $reach, private Clock $clock) {}
+    public function __construct(private DueBook $book, private ShowReach $reach, private Clock $clock, private Intention $intention) {}
 
     /**
      * @param string $columns `head`, `rows`, or both
@@ -51,7 +52,7 @@ final readonly class DueSheets
     /** @param array<int, int> $ids */
     private function workOut(array $ids, string $today): void
     {
-        DB::transaction(function () use ($ids, $today): void {
+        $this->intention->aside(fn() => DB::transaction(function () use ($ids, $today): void {
             $aircraft = $this->book->query()->whereIn('aircraft.id', $ids)->get();
             // Tens of thousands of small values without a cycle among them: the collector would only look at them again and again.
             gc_disable();
@@ -67,7 +68,7 @@ final readonly class DueSheets
             foreach (array_chunk($sheets, 50) as $some) {
                 DB::table('due_sheets')->upsert($some, 'aircraft_id');
             }
-        });
+        }));
     }
 
     /** @return array{head: string, rows: string} */

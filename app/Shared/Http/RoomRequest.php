@@ -6,8 +6,11 @@ namespace App\Shared\Http;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Shared\Refused;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Illuminate\Support\Stringable;
 
 /** A request of a signed-in person. */
 abstract class RoomRequest extends FormRequest
@@ -18,6 +21,24 @@ abstract class RoomRequest extends FormRequest
         assert($person instanceof Person);
 
         return $person->loadMissing('qualifications');
+    }
+
+    /**
+     * Text of a field; whatever is no text is refused by its name.
+     *
+     * @param string $key
+     * @param mixed $default
+     *
+     * @throws Refused
+     */
+    public function string($key, $default = null): Stringable
+    {
+        $value = $this->input($key, $default);
+        if ($value !== null && ! is_scalar($value)) {
+            throw Refused::because("{$key}: must be text. Nothing was changed.");
+        }
+
+        return Str::of((string) $value);
     }
 
     /** Asks the card's policy before anything of the body is looked at. */

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared\Http;
+
+use Illuminate\Database\QueryException;
+use Illuminate\Session\DatabaseSessionHandler;
+
+/**
+ * Sessions in the database that are written when something of them changes, or once in a while; so that reading does not wait for
+ * whoever writes, and goes on while nothing can be written at all.
+ */
+final class QuietSessions extends DatabaseSessionHandler
+{
+    /** How long a session may be used before its time of use is written again, in seconds. */
+    private const WHILE = 120;
+
+    /** @var array<string, array{string, int}> what was read of each, and when it was last used */
+    private array $read = [];
+
+    public function read($sessionId): string|false
+    {
+        $session = (object) $this->getQuery()->find($sessionId);
+        $this->exists = isset($session->payload);
+        $data = $this->exists && ! $this->expired($session) ? (string) base64_decode($session->payload) : '';
+        $this->read[$sessionId] = [self::print($data), (int) ($session->last_activity ?? 0)];
+
+        return $data;
+    }
+
+    public function write($sessionId, $data): bool
+    {
+        [$print, $used] = $this->read[$sessionId] ?? ['', 0];
+        if ($this->exists && $print === self::print((string) $data) && $used > $this->currentTime() - self::WHILE) {
+            return true;
+        }
+        try {
+            return parent::write($sessionId, $data);
+        } catch (QueryException $e) {
+            logger()->warning('A session could not be written: '.$e->getPrevious()?->getMessage());
+
+            return true;
+        }
+    }
+
+    public function gc($lifetime): int
+    {
+        try {
+            return parent::gc($lifetime);
+        } catch (QueryException) {
+            return 0;
+        }
+    }
+
+    /** What of a session counts: not the address that was looked at last. */
+    private static function print(string $data): string
+    {
+        $values = @unserialize($data, ['allowed_classes' => false]);
+
+        return is_array($values) ? hash('xxh128', serialize(array_diff_key($values, ['_previous' => 0, '_flash' => 0]))) : '';
+    }
+}
