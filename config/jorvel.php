@@ -20,6 +20,8 @@ return [
     // Rest: hours free between two stretches of work, at least, and hours in one stretch, at most.
     'rest_between' => 11,
     'rest_most' => 12,
+    // A place that is not in the list of bays is worked at these local times, Monday to Saturday.
+    'usual_hours' => ['06:00', '22:00'],
     // How long somebody called clear of a place stands for it, in seconds, where the step does not say: a card's own time goes first.
     'call_stands_seconds' => 300,
     // Where photos of findings are kept.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Bench\Http\BenchController;
 use App\Crew\Http\CrewController;
+use App\Crew\Http\MomentController;
 use App\Crew\Http\PersonController;
 use App\Crew\Http\SessionController;
 use App\Crew\Http\StillHere;
@@ -20,7 +21,6 @@ use App\Library\Http\LibraryController;
 use App\Library\Http\RevisionController;
 use App\Release\Http\ReleaseController;
 use App\Shared\ComputeController;
-use App\Shared\MomentController;
 use App\Stores\Http\PartController;
 use App\Stores\Http\StoresController;
 use App\Visits\Http\BoardController;
@@ -36,6 +36,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('me/secrets', [SessionController::class, 'choose'])->middleware('throttle:sign');
     Route::post('sign-out', [SessionController::class, 'destroy']);
     Route::get('moment', [MomentController::class, 'show']);
+    Route::post('notices/{id}/seen', [MomentController::class, 'seen']);
     Route::post('compute/{kind}', [ComputeController::class, 'store']);
 
     // Fleet

@@ -10,7 +10,7 @@ final class Words
     private const COUNTERS = ['fh' => ['flight hour', 'flight hours'], 'ldg' => ['landing', 'landings'], 'cyc' => ['engine cycle', 'engine cycles'], 'days' => ['day', 'days'], 'months' => ['month', 'months']];
 
     private const UNFIT = [
-        'no_authority' => 'does not hold the authority to %s', 'no_rating' => 'has no rating on the %s', 'no_skill' => 'does not hold the skill %s',
+        'no_authority' => 'has no authority to %s', 'no_rating' => 'has no %s rating', 'no_skill' => 'has no %s skill',
         'not_independent' => 'would not be independent: has worked on this card or is assigned to it in the other role',
     ];
 
@@ -80,15 +80,15 @@ final class Words
         }, $runs));
     }
 
-    /** Why somebody does not fit, after their name: "has no rating on the SKV". */
+    /** Why somebody does not fit, after their name: "has no SKV rating". */
     public static function unfit(string $code, string $role, string $type, ?string $skill): string
     {
         if (str_starts_with($code, 'expired:')) {
             $value = substr($code, 8);
 
-            return 'has let lapse '.self::held(match ($value) {
+            return 'needs a valid '.substr(self::held(match ($value) {
                 $role => 'authority', $type => 'rating', default => 'skill',
-            }, $value);
+            }, $value), 4).': it has lapsed';
         }
 
         return sprintf(self::UNFIT[$code] ?? $code, match ($code) {
@@ -98,11 +98,11 @@ final class Words
         });
     }
 
-    /** What somebody holds: "the skill engine", "the SKV rating", "the authority to inspect independently". */
+    /** What somebody holds: "the engine skill", "the SKV rating", "the authority to inspect independently". */
     public static function held(string $kind, string $value): string
     {
         return match ($kind) {
-            'skill' => "the skill {$value}",
+            'skill' => "the {$value} skill",
             'rating' => "the {$value} rating",
             default => 'the authority to '.self::role($value),
         };

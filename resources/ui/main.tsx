@@ -5,6 +5,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Failure } from './api/client';
 import { keepReading } from './api/kept';
 import { Loading } from './parts/Page';
+import { Boundary, Nowhere } from './shell/Boundary';
 import { Shell } from './shell/Shell';
 import './app.css';
 
@@ -64,6 +65,8 @@ const client: QueryClient = new QueryClient({
 });
 
 keepReading(client);
+// A build that has started may reload once more for the next one.
+window.addEventListener('load', () => setTimeout(() => sessionStorage.removeItem('jorvel.reloaded'), 10_000));
 if (import.meta.env.PROD && 'serviceWorker' in navigator) {
     // After the page itself, so that it slows nothing down.
     window.addEventListener('load', () => void navigator.serviceWorker.register('/worker.js'));
@@ -74,47 +77,50 @@ createRoot(document.getElementById('app') as HTMLElement).render(
         <QueryClientProvider client={client}>
             <BrowserRouter>
                 <Shell>
-                    <Suspense fallback={<Loading />}>
-                        <Routes>
-                            <Route path="/" element={<Navigate to="/fleet" replace />} />
-                            <Route path="/fleet" element={<Fleet />} />
-                            <Route path="/fleet/due" element={<DueList />} />
-                            <Route path="/fleet/stagger" element={<Stagger />} />
-                            <Route path="/fleet/bottles" element={<Bottles />} />
-                            <Route path="/fleet/what-if" element={<WhatIf />} />
-                            <Route path="/fleet/calendar" element={<Calendar />} />
-                            <Route path="/fleet/:mark" element={<Aircraft />} />
-                            <Route path="/visits" element={<Visits />} />
-                            <Route path="/visits/:id" element={<Visit />} />
-                            <Route path="/visits/pack" element={<Pack />} />
-                            <Route path="/visits/bays" element={<Bays />} />
-                            <Route path="/visits/phases" element={<Phases />} />
-                            <Route path="/visits/:id/window" element={<Window />} />
-                            <Route path="/visits/:id/progress" element={<Progress />} />
-                            <Route path="/visits/:id/board" element={<Board />} />
-                            <Route path="/crew" element={<Crew />} />
-                            <Route path="/crew/shift" element={<Shift />} />
-                            <Route path="/crew/people/:id" element={<Person />} />
-                            <Route path="/floor" element={<Floor />} />
-                            <Route path="/floor/registers" element={<Registers />} />
-                            <Route path="/floor/registers/:mark" element={<Register />} />
-                            <Route path="/floor/findings/:id" element={<Finding />} />
-                            <Route path="/floor/:id" element={<Card />} />
-                            <Route path="/bench" element={<Bench />} />
-                            <Route path="/deferrals" element={<Deferrals />} />
-                            <Route path="/release" element={<Releases />} />
-                            <Route path="/release/:id" element={<Release />} />
-                            <Route path="/library" element={<Library />} />
-                            <Route path="/library/programme/:type" element={<Programme />} />
-                            <Route path="/stores" element={<Stores />} />
-                            <Route path="/library/manuals/:code" element={<Manual />} />
-                            <Route path="/stores/parts" element={<Parts />} />
-                            <Route path="/stores/parts/:number" element={<Part />} />
-                            <Route path="/stores/out" element={<Out />} />
-                            <Route path="/stores/tools/:code" element={<Tool />} />
-                            <Route path="/practice" element={<Practice />} />
-                        </Routes>
-                    </Suspense>
+                    <Boundary>
+                        <Suspense fallback={<Loading />}>
+                            <Routes>
+                                <Route path="/" element={<Navigate to="/fleet" replace />} />
+                                <Route path="/fleet" element={<Fleet />} />
+                                <Route path="/fleet/due" element={<DueList />} />
+                                <Route path="/fleet/stagger" element={<Stagger />} />
+                                <Route path="/fleet/bottles" element={<Bottles />} />
+                                <Route path="/fleet/what-if" element={<WhatIf />} />
+                                <Route path="/fleet/calendar" element={<Calendar />} />
+                                <Route path="/fleet/:mark" element={<Aircraft />} />
+                                <Route path="/visits" element={<Visits />} />
+                                <Route path="/visits/:id" element={<Visit />} />
+                                <Route path="/visits/pack" element={<Pack />} />
+                                <Route path="/visits/bays" element={<Bays />} />
+                                <Route path="/visits/phases" element={<Phases />} />
+                                <Route path="/visits/:id/window" element={<Window />} />
+                                <Route path="/visits/:id/progress" element={<Progress />} />
+                                <Route path="/visits/:id/board" element={<Board />} />
+                                <Route path="/crew" element={<Crew />} />
+                                <Route path="/crew/shift" element={<Shift />} />
+                                <Route path="/crew/people/:id" element={<Person />} />
+                                <Route path="/floor" element={<Floor />} />
+                                <Route path="/floor/registers" element={<Registers />} />
+                                <Route path="/floor/registers/:mark" element={<Register />} />
+                                <Route path="/floor/findings/:id" element={<Finding />} />
+                                <Route path="/floor/:id" element={<Card />} />
+                                <Route path="/bench" element={<Bench />} />
+                                <Route path="/deferrals" element={<Deferrals />} />
+                                <Route path="/release" element={<Releases />} />
+                                <Route path="/release/:id" element={<Release />} />
+                                <Route path="/library" element={<Library />} />
+                                <Route path="/library/programme/:type" element={<Programme />} />
+                                <Route path="/stores" element={<Stores />} />
+                                <Route path="/library/manuals/:code" element={<Manual />} />
+                                <Route path="/stores/parts" element={<Parts />} />
+                                <Route path="/stores/parts/:number" element={<Part />} />
+                                <Route path="/stores/out" element={<Out />} />
+                                <Route path="/stores/tools/:code" element={<Tool />} />
+                                <Route path="/practice" element={<Practice />} />
+                                <Route path="*" element={<Nowhere />} />
+                            </Routes>
+                        </Suspense>
+                    </Boundary>
                 </Shell>
             </BrowserRouter>
         </QueryClientProvider>

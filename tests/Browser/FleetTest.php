@@ -92,14 +92,14 @@ final class FleetTest extends TestCase
         $ines->press('A visit slips')->find('input[name="start"]');
         $this->date('start', '2026-06-20');
         $this->date('end', '2026-06-24');
-        $ines->press('Suppose it')->see('would be overdue: it cannot be saved so');
-        self::assertNull($ines->browser->executeScript("return [...document.querySelectorAll('button')].find(b => b.innerText === 'Save it so' && !b.disabled) ?? null"));
+        $ines->press('Try it')->see('would be overdue: it cannot be saved so');
+        self::assertNull($ines->browser->executeScript("return [...document.querySelectorAll('button')].find(b => b.innerText === 'Save' && !b.disabled) ?? null"));
         $ines->press('leave out')->see('Suppose a change');
         $ines->press('It flies more or less')->press('the same every day');
-        $ines->type('rate-fh', '3,3')->press('Suppose it')->see('on QA-VFB; nothing is saved yet');
+        $ines->type('rate-fh', '3,3')->press('Try it')->see('on QA-VFB; nothing is saved yet');
         self::assertSame('6.6', $this->scalar("select json_extract(rates, '$.fh') from aircraft where mark = 'QA-VFB'"));
         self::assertNotEmpty($ines->browser->findElements(WebDriverBy::cssSelector('[data-testid="what-if-QA-VFB"] svg')));
-        $ines->press('Save it so')->see('Saved.');
+        $ines->press('Save')->see('Saved.');
         self::assertSame('3.3', $this->scalar("select json_extract(rates, '$.fh') from aircraft where mark = 'QA-VFB'"));
     }
 
@@ -137,9 +137,9 @@ final class FleetTest extends TestCase
         $oda = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('oda');
         $oda->go('/fleet/bottles')->see('must be changed by Fri 15 May');
         $oda->press('Enter a reading');
-        $oda->type('pressure', '79')->type('temp_c', '14')->press('Keep the reading')->see('79 bar');
+        $oda->type('pressure', '79')->type('temp_c', '14')->press('Save the reading')->see('79 bar');
         self::assertStringNotContainsString('Fri 15 May', $oda->find('[data-testid="sentence"]')->getText());
-        $oda->press('wrong?');
+        $oda->press('Correct');
         $oda->type('reason', 'of the other bottle')->press('Take it back')->see('of the other bottle')->see('must be changed by Fri 15 May');
     }
 

@@ -53,9 +53,9 @@ final class FloorTest extends TestCase
         $oda->find('[data-testid="step-6"]');
         // Stig reads both screwjacks, in any order, and takes the lock off; he and his trainee are called clear.
         $flaps = basename((string) parse_url($oda->browser->getCurrentURL(), PHP_URL_PATH));
-        $stig->go("/floor/{$flaps}")->click('[data-step="5"]')->type('entry', '0.2')->see('inside')->press('Keep the reading')->find('[data-testid="step-4"]');
-        $stig->type('entry', '0.3')->see('inside')->press('Keep the reading')->find('[data-testid="step-6"]');
-        $stig->press('Removed, flag back')->find('[data-testid="step-7"]');
+        $stig->go("/floor/{$flaps}")->click('[data-step="5"]')->tool('FG-11')->type('entry', '0.2')->see('inside')->press('Save the reading')->find('[data-testid="step-4"]');
+        $stig->type('entry', '0.3')->see('inside')->press('Save the reading')->find('[data-testid="step-6"]');
+        $stig->confirm('Removed')->find('[data-testid="step-7"]');
         // Oda sees Lio gone and calls him clear from the held step; Stig calls himself clear; the step frees itself.
         $oda->go('/floor/'.self::$gear)->press('Call Lio Kest clear')->press('Lio Kest is clear', '//*[@role="dialog"]');
         $oda->browser->wait(10, 100)->until(static fn(): bool => ! str_contains($oda->find('[data-testid="holds"]')->getText(), 'Lio Kest'));
@@ -68,22 +68,22 @@ final class FloorTest extends TestCase
             $oda->browser->getKeyboard()->sendKeys(' ');
         }
         self::assertSame('6', $oda->find('input[name="entry"]')->getAttribute('value'));
-        $oda->press('Keep the count')->see('outside 42 to 64');
-        $oda->type('entry', '51')->press('Keep the count')->find('[data-testid="step-9"]');
+        $oda->press('Save the count')->see('outside 42 to 64');
+        $oda->type('entry', '51')->press('Save the count')->find('[data-testid="step-9"]');
     }
 
     #[Depends('test_a_held_step_leads_to_each_cause_and_frees_itself')]
     public function test_the_card_goes_to_an_inspector_who_finds_it_in_their_own_list(): void
     {
         $oda = self::$oda;
-        $oda->type('shown', '92')->type('real', '80')->press('Keep both')->see('differ by more than 4');
-        $oda->type('shown', '92')->type('real', '90')->press('Keep both')->find('[data-testid="step-10"]');
+        $oda->type('shown', '92')->type('real', '80')->press('Save both')->see('differ by more than 4');
+        $oda->type('shown', '92')->type('real', '90')->press('Save both')->find('[data-testid="step-10"]');
         $oda->press('Start the hold')->see('Holding')->press('It held')->find('[data-testid="step-11"]');
         $oda->click('button[aria-label="Start the watch"]');
         usleep(700_000);
-        $oda->click('button[aria-label="Stop the watch"]')->see('inside')->press('Keep the time')->find('[data-testid="step-12"]');
-        $oda->press('Fitted, flag showing')->find('[data-testid="step-13"]');
-        $oda->see('Waits')->see('Oda Fenn does not hold the authority to inspect independently');
+        $oda->click('button[aria-label="Stop the watch"]')->see('inside')->press('Save the time')->find('[data-testid="step-12"]');
+        $oda->confirm('Fitted')->find('[data-testid="step-13"]');
+        $oda->see('Waits')->see('Oda Fenn has no authority to inspect independently');
         $runa = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('runa');
         $runa->go('/floor')->see('For you to inspect')->press('', '//li[.//b[text()="Gear extension by hand pump"]]')->find('[data-testid="step-13"]');
         $runa->press('Inspect and sign')->type('stamp', 'I04')->type('pin', '4410');
@@ -142,10 +142,10 @@ final class FloorTest extends TestCase
         };
         $before = $filled();
         $drag('Ines Maro');
-        $ines->see('Ines Maro does not hold the authority to work cards');
+        $ines->see('Ines Maro has no authority to work cards');
         $ines->browser->action()->release()->perform();
         $ines->find('[data-testid="said"]');
-        $ines->see('Ines Maro does not hold the authority to work cards. Nobody was moved.');
+        $ines->see('Ines Maro has no authority to work cards. Nobody was moved.');
         self::assertSame($before, $filled());
         $drag('Noor Hadley');
         $ines->see('Noor Hadley takes it');
@@ -154,7 +154,7 @@ final class FloorTest extends TestCase
         $ines->browser->wait(20, 100)->until(static fn(): bool => $filled() === $noor);
         $ines->press('Fill the open places');
         $ines->browser->wait(20, 100)->until(static fn(): bool => (int) $ines->browser->executeScript('return document.querySelectorAll("[data-slot]:not([data-person=\\"\\"])").length') > 5);
-        $ines->press('Keep this crew');
+        $ines->press('Save this crew');
         $ines->browser->wait(20, 100)->until(static fn(): bool => self::number('select count(*) from shift_places') > 5);
     }
 

@@ -52,7 +52,7 @@ final class OfflineTest extends TestCase
 
         $stig->go("/floor/{$card}")->find('[data-testid="step-4"]');
         $stig->see('No connection')->see('as it was at');
-        $stig->type('entry', '0,3')->press('Keep the reading')->see('1 step waits on this device');
+        $stig->tool('FG-11')->type('entry', '0,3')->press('Save the reading')->see('1 step waits on this device');
         // A finding with its photo, and the card handed over, wait behind it.
         $picture = (string) tempnam(sys_get_temp_dir(), 'jorvel-photo').'.png';
         imagepng(imagecreatetruecolor(50, 30), $picture);
@@ -94,9 +94,9 @@ final class OfflineTest extends TestCase
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
         self::$stage->cut();
         $oda->click('header details summary')->press('Sign out')->see('you are still signed in on this device');
-        $oda->press('Fitted, flag showing')->see('Before this device stands in the register it holds nobody else');
+        $oda->confirm('Fitted')->see('Before this device stands in the register it holds nobody else');
         self::assertNull($oda->browser->executeScript("const kept = JSON.parse(localStorage.getItem('jorvel.waiting') ?? '[]'); return kept.length > 0 ? kept : null"));
         self::$stage->restore();
-        $oda->press('Fitted, flag showing')->find('[data-step="3"][data-state="done"]');
+        $oda->press('Fitted')->find('[data-step="3"][data-state="done"]');
     }
 }

@@ -43,7 +43,7 @@ final class PeopleTest extends TestCase
         $ines->press('Enter Petra Lund')->see("Stamp T27 is Oda Fenn's")->type('stamp', 't90')->press('Enter Petra Lund')->see('holds no authority');
         $id = self::number("select id from people where stamp = 'T90'");
         foreach ([['skill', 'airframe', ''], ['rating', 'OLN', ''], ['authority', 'perform', '2026-05-20']] as [$kind, $value, $until]) {
-            $ines->press('Enter something held')->find('select[name="kind"]');
+            $ines->press('Add a qualification')->find('select[name="kind"]');
             $this->pick($ines, 'kind', $kind);
             $this->pick($ines, 'value', $value);
             $until === '' ? $ines->browser->findElement(WebDriverBy::xpath('//label[contains(., "does not lapse")]'))->click() : $ines->browser->executeScript('const i = arguments[0]; Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(i, arguments[1]); i.dispatchEvent(new Event("input", { bubbles: true }))', [$ines->find('input[name="until"]'), $until]);
@@ -53,7 +53,7 @@ final class PeopleTest extends TestCase
 
         $petra = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('petra', 'given-by-ines');
         $petra->see('Your PIN was given to you by somebody else')->press('Choose my PIN')->type('now', 'given-by-ines')->type('pin', '1234')->type('again', '1234');
-        $petra->press('Keep them', '//form')->see('soon guessed')->type('pin', '8261')->type('again', '8261')->press('Keep them', '//form');
+        $petra->press('Save them', '//form')->see('soon guessed')->type('pin', '8261')->type('again', '8261')->press('Save them', '//form');
         $petra->browser->wait(20, 100)->until(static fn(): bool => ! str_contains($petra->text(), 'Your PIN was given'));
         self::assertSame(1, self::number("select own_pin from people where id = {$id}"));
 
@@ -66,7 +66,7 @@ final class PeopleTest extends TestCase
         $card = self::number("select id from cards where title = 'Flap travel timing' and state = 'in_work'");
         $lio = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('lio');
         $lio->go("/floor/{$card}")->find('[data-testid="step-4"]');
-        $lio->see('Lio Kest (under supervision)')->type('entry', '0.3')->see('inside')->press('Keep the reading')->find('[data-testid="step-5"]');
+        $lio->see('Lio Kest (under supervision)')->type('entry', '0.3')->see('inside')->press('Save the reading')->find('[data-testid="step-5"]');
         self::$stage->database()->exec("update steps set state = 'done', done_by = (select id from people where login = 'lio') where card_id = {$card} and state = 'open'");
         $lio->go("/floor/{$card}")->press('Sign the card')->type('stamp', 'T38')->type('pin', '3890')->press('Sign', '//form')->see('your supervisor signs this card');
         $stig = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('stig');

@@ -233,7 +233,7 @@ final class ScreensTest extends TestCase
     public function test_a_viewer_sees_everything_and_is_offered_nothing(): void
     {
         $mika = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('mika');
-        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Suppose it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/SKV' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release', '/crew' => 'Days of', '/crew/people/2' => 'Renew', '/stores/parts' => 'Enter a part', '/stores/parts/JV-3242-11' => 'Take goods in', '/crew/shift' => 'Keep this crew', '/library/manuals/BM-TRK' => 'I read it again', '/stores/tools/CT-03' => 'Open all', '/stores/out' => 'Counted in', '/floor/findings/14' => 'Add a photo'];
+        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Try it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/SKV' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release', '/crew' => 'Days of', '/crew/people/2' => 'Renew', '/stores/parts' => 'Enter a part', '/stores/parts/JV-3242-11' => 'Take goods in', '/crew/shift' => 'Save this crew', '/library/manuals/BM-TRK' => 'I read it again', '/stores/tools/CT-03' => 'Open all', '/stores/out' => 'Counted in', '/floor/findings/14' => 'Add a photo'];
         foreach ($offers as $path => $words) {
             self::assertStringNotContainsString($words, $mika->go($path)->see('Fleet')->find('h1, [data-step]')->getText().$mika->text(), $path);
         }
@@ -252,7 +252,7 @@ final class ScreensTest extends TestCase
         // The connection drops in mid-card: two steps are confirmed, kept on the tablet and marked as waiting.
         $oda->type('entry', '26')->see('inside, 2 N·m in hand');
         $this->connection($oda, false);
-        $oda->press('Keep the reading')->find('[data-testid="step-4"]');
+        $oda->press('Save the reading')->find('[data-testid="step-4"]');
         $oda->press('Done')->find('[data-testid="step-5"]');
         $oda->see('2 steps wait on this device');
         self::assertSame(['waiting', 'waiting'], [$oda->find('[data-step="3"]')->getAttribute('data-state'), $oda->find('[data-step="4"]')->getAttribute('data-state')]);
@@ -266,7 +266,7 @@ final class ScreensTest extends TestCase
         self::assertSame('done', $oda->find('[data-step="3"]')->getAttribute('data-state'));
 
         // The other still sees step 3; being second is said, and what was typed is still there.
-        $other->type('entry', '25')->press('Keep the reading')->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
+        $other->type('entry', '25')->press('Save the reading')->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
         self::assertSame(1, $number("select count(*) from readings where card_id = {$card}"));
 
         // Without a connection again, and somebody else is faster: told when it is back, nothing overwritten, nothing lost.

@@ -67,6 +67,21 @@ final readonly class Visitor
         return $this;
     }
 
+    /** Says with the box what is asked to be said, then presses; a step asks for both. */
+    public function confirm(string $words): self
+    {
+        return $this->click('[data-testid^="step-"] input[type="checkbox"]')->press($words);
+    }
+
+    /** Takes a tool in hand from the list, by its code. */
+    public function tool(string $code): self
+    {
+        $this->find('select[name="tool"]');
+        $this->browser->findElement(WebDriverBy::xpath("//select[@name='tool']/option[@value='{$code}']"))->click();
+
+        return $this;
+    }
+
     public function type(string $name, string $text): self
     {
         $field = $this->find("input[name=\"{$name}\"]");

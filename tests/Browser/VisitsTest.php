@@ -83,15 +83,15 @@ final class VisitsTest extends TestCase
         self::assertStringStartsWith('The exit ', $ines->find('[data-testid="effect"] b')->getText());
         self::assertStringContainsString($number, $ines->find('[data-testid="effect"] li')->getText());
         self::assertSame($was, $this->scalar("select planned_start from cards where number = '{$number}'"));
-        $ines->press('Put it back');
+        $ines->press('Restore');
         $settled = static fn(): bool => ! str_contains($ines->text(), 'Nothing is saved yet');
         $ines->browser->wait(15)->until($settled);
         $this->onBoard($number)->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT]);
-        $ines->see('Nothing is saved yet')->press('Keep it')->see('Not before ');
+        $ines->see('Nothing is saved yet')->press('Save it')->see('Not before ');
         $ines->browser->wait(15)->until(fn(): bool => $this->scalar("select coalesce(not_before, '') from cards where number = '{$number}'") !== '');
         self::assertNotSame($was, $this->scalar("select planned_start from cards where number = '{$number}'"));
         $ines->browser->wait(15)->until($settled);
-        $ines->press('Let it go')->see('Nothing is saved yet')->press('Keep it');
+        $ines->press('Unpin')->see('Nothing is saved yet')->press('Save it');
         $ines->browser->wait(15)->until(fn(): bool => $this->scalar("select coalesce(not_before, '') from cards where number = '{$number}'") === '');
         self::assertSame('2', $this->scalar("select count(*) from records where what = 'card.moved'"));
     }
@@ -103,7 +103,7 @@ final class VisitsTest extends TestCase
         $this->onBoard($number)->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT]);
         $ines->see('Nothing is saved yet');
         self::$stage->database()->exec('update visit_plans set version = version + 1 where visit_id = 1');
-        $ines->press('Keep it')->see('The plan has changed since you looked at it');
+        $ines->press('Save it')->see('The plan has changed since you looked at it');
         self::assertSame('', $this->scalar("select coalesce(not_before, '') from cards where number = '{$number}'"));
     }
 
@@ -127,7 +127,7 @@ final class VisitsTest extends TestCase
     {
         $ines = self::$ines->go('/visits/1/window');
         $ines->see('act while there is time')->press('Judge it otherwise')->find('input[name="rate"]');
-        $ines->type('rate', '60')->type('worth', '300')->type('reason', 'hangared outside')->press('Judge it so');
+        $ines->type('rate', '60')->type('worth', '300')->type('reason', 'hangared outside')->press('Apply');
         $ines->see('Set by Ines Maro (C01): hangared outside')->see('will not do as it stands');
         $ines->press('Judge it otherwise')->press("Back to the type's history")->see('past inspections of the type');
         $ines->go('/visits/1/progress')->see('planned in the morning')->see('later');

@@ -50,17 +50,17 @@ try {
     $oda->go('/floor')->see('Mine');
     $shot($oda, '08-floor');
     $oda->press('', '//li[.//b[text()="Propeller governor check"]]')->find('[data-testid="step-1"]');
-    $oda->press('Read and understood')->find('[data-testid="step-2"]');
+    $oda->confirm('Go on')->find('[data-testid="step-2"]');
     $oda->press('Done')->find('[data-testid="step-3"]');
-    $oda->press('Fitted')->find('[data-testid="step-4"]');
-    $oda->type('entry', '46,2')->see('too near the limit');
+    $oda->confirm('Fitted')->find('[data-testid="step-4"]');
+    $oda->tool('PG-21')->type('entry', '46,2')->see('too near the limit');
     $shot($oda, '09-reading');
-    $oda->type('entry', '48,5')->see('inside, 2.5')->press('Keep the reading')->find('[data-testid="step-5"]');
-    $oda->type('entry', '20,1')->see('inside')->press('Keep the reading')->find('[data-testid="step-6"]');
+    $oda->type('entry', '48,5')->see('inside, 2.5')->press('Save the reading')->find('[data-testid="step-5"]');
+    $oda->tool('TW-108')->type('entry', '20,5')->see('inside')->press('Save the reading')->find('[data-testid="step-6"]');
     $oda->press('Set up; start the hold');
     $oda->find('input[name="entry"]');
-    $oda->type('entry', '44')->see('inside')->press('Keep the reading')->find('[data-testid="step-7"]');
-    $oda->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Keep the as-found')->find('[data-testid="moves"]');
+    $oda->type('entry', '44')->see('inside')->press('Save the reading')->find('[data-testid="step-7"]');
+    $oda->tool('PR-05')->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Save the as-found')->find('[data-testid="moves"]');
     $shot($oda, '11-rigging');
     $oda->press('Something is wrong', '//aside')->type('place', 'propeller 1, blade 3')->type('extent', 'de-ice boot edge lifted over 40 mm')->press('Raise the finding')->find('[data-finding]');
 

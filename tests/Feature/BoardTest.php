@@ -184,7 +184,7 @@ final class BoardTest extends WorldCase
         $made = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'Skarnholm bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]])->assertCreated()->json();
         $board = $this->board($made['id']);
         self::assertSame('stop', $board['verdict']);
-        self::assertStringContainsString("Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the skill avionics; nobody who may work on a SKV is at work in Skarnholm. Ask for people", $board['problem']);
+        self::assertStringContainsString("Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the avionics skill; nobody with that and a SKV rating is at work in Skarnholm. Ask for people", $board['problem']);
         $this->as('ines', 'POST', "visits/{$made['id']}/plan", ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)->assertJsonPath('message', $board['problem']);
         self::assertSame(0, PlanRun::count());
     }

@@ -131,7 +131,7 @@ final class CardTest extends WorldCase
         $sign('oda', 'sign', ['stamp' => 'T27', 'pin' => '1'])->assertStatus(422);
         $sign('oda', 'sign', ['stamp' => 'C01', 'pin' => '1101'])->assertStatus(422);
         Qualification::where(['person_id' => $oda->id, 'value' => 'perform'])->update(['valid_until' => '2026-05-04']);
-        self::assertStringContainsString('has let lapse the authority to work cards', $sign('oda', 'sign', $mine)->assertStatus(422)->json('message'));
+        self::assertStringContainsString('needs a valid authority to work cards: it has lapsed', $sign('oda', 'sign', $mine)->assertStatus(422)->json('message'));
         Qualification::where(['person_id' => $oda->id, 'value' => 'perform'])->update(['valid_until' => '2026-05-05']);
         $sign('oda', 'sign', $mine)->assertOk()->assertJsonPath('state', 'signed');
         $sign('oda', 'sign', $mine)->assertStatus(422);

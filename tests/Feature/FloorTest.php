@@ -343,10 +343,10 @@ final class FloorTest extends WorldCase
     /** @return iterable<string, array{string, string, string|null, string}> who loses what, until when, and why the other then cannot work */
     public static function lapsed(): iterable
     {
-        yield 'own authority' => ['stig', 'stig', 'perform', 'Stig Omdal has let lapse the authority to work cards'];
-        yield 'own rating' => ['stig', 'stig', 'OLN', 'Stig Omdal has let lapse the OLN rating'];
-        yield 'own skill' => ['stig', 'stig', 'airframe', 'Stig Omdal has let lapse the skill airframe'];
-        yield 'the supervisor\'s, for a trainee' => ['lio', 'stig', 'perform', 'Lio Kest is a trainee, and Stig Omdal has let lapse the authority to work cards'];
+        yield 'own authority' => ['stig', 'stig', 'perform', 'Stig Omdal needs a valid authority to work cards: it has lapsed'];
+        yield 'own rating' => ['stig', 'stig', 'OLN', 'Stig Omdal needs a valid OLN rating: it has lapsed'];
+        yield 'own skill' => ['stig', 'stig', 'airframe', 'Stig Omdal needs a valid airframe skill: it has lapsed'];
+        yield 'the supervisor\'s, for a trainee' => ['lio', 'stig', 'perform', 'Lio Kest is a trainee, and Stig Omdal needs a valid authority to work cards: it has lapsed'];
         yield 'a trainee alone' => ['lio', 'stig', null, 'Lio Kest is a trainee, and the supervisor is not on this card'];
     }
 
@@ -374,7 +374,7 @@ final class FloorTest extends WorldCase
         self::assertNull($this->as('stig', 'GET', "cards/{$flaps->id}")->json('workWhy'));
         self::assertSame([], array_column($this->as('ines', 'GET', "people/{$stig}")->json('lapses'), 'said'), 'and lacks nothing for it');
         Qualification::where(['person_id' => $stig, 'kind' => 'skill'])->update(['valid_until' => '2026-05-04']);
-        self::assertStringContainsString('does not hold the skill airframe', (string) $this->as('stig', 'GET', "cards/{$flaps->id}")->json('workWhy'));
+        self::assertStringContainsString('has no airframe skill', (string) $this->as('stig', 'GET', "cards/{$flaps->id}")->json('workWhy'));
         self::assertSame([$flaps->number], array_column($this->as('ines', 'GET', "people/{$stig}")->json('lapses.0.hits'), 'number'));
     }
 

@@ -212,7 +212,7 @@ final class HangarTest extends WorldCase
         Tool::where('kind', 'pressure gauge')->update(['state' => 'calibration']);
         self::assertSame(['no pressure gauge in calibration on that day. Have one calibrated.'], $short());
         Qualification::where(['kind' => 'skill', 'value' => 'engine'])->update(['valid_until' => '2026-05-10']);
-        self::assertContains('nobody rated on the SKV with engine is at work on Mon 11 May. Move the card, or ask for somebody.', $short());
+        self::assertContains('nobody with engine and a SKV rating is at work on Mon 11 May. Move the card, or ask for somebody.', $short());
     }
 
     public function test_a_visit_under_way_takes_no_items_by_packing_and_an_empty_hangar_is_said(): void

@@ -42,7 +42,7 @@ final class PeopleTest extends WorldCase
             $room = $this->as('ines', 'POST', "people/{$id}/held", ['version' => $room['version'], 'do' => 'grant', 'kind' => $kind, 'value' => $value, 'until' => $until, 'paper' => 'file T90, sheet 1'])->assertOk()->json();
         }
         self::assertSame('Petra Lund works cards, and holds all of it until Thu 31 Dec.', $room['sentence']);
-        self::assertSame(['the authority to work cards until 2026-12-31, by file T90, sheet 1', 'the OLN rating until 2027-03-31, by file T90, sheet 1', 'the skill airframe without an end, by file T90, sheet 1', 'entered as technician T90 at Skarnholm, early shift'], array_column($room['entries'], 'said'));
+        self::assertSame(['the authority to work cards until 2026-12-31, by file T90, sheet 1', 'the OLN rating until 2027-03-31, by file T90, sheet 1', 'the airframe skill without an end, by file T90, sheet 1', 'entered as technician T90 at Skarnholm, early shift'], array_column($room['entries'], 'said'));
 
         $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
         DB::table('steps')->where('card_id', $card->id)->update(['state' => 'done']);
@@ -130,10 +130,10 @@ final class PeopleTest extends WorldCase
         $rating = array_search('OLN', array_column(array_column($room['held'], 'held'), 'value'), true);
         self::assertSame(['004-01', '004-02'], array_column($asked[$rating], 'number'));
         $room = $held(['do' => 'withdraw', 'paper' => 'failed the check'])->assertOk()->json();
-        self::assertSame(['does not hold the OLN rating'], $lapses());
+        self::assertSame(['has no OLN rating'], $lapses());
         self::assertSame(['004-01', '004-02'], array_column($room['lapses'][0]['hits'], 'number'));
-        self::assertSame('Sanne Dorn does not hold the OLN rating: 2 planned cards cannot be worked as assigned.', $room['sentence']);
-        self::assertStringContainsString('does not hold the OLN rating', $held(['do' => 'withdraw'])->assertStatus(422)->json('message'));
+        self::assertSame('Sanne Dorn has no OLN rating: 2 planned cards cannot be worked as assigned.', $room['sentence']);
+        self::assertStringContainsString('has no OLN rating', $held(['do' => 'withdraw'])->assertStatus(422)->json('message'));
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */

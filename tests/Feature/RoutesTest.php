@@ -26,7 +26,7 @@ final class RoutesTest extends WorldCase
         $card = 'cards/{card}';
 
         return [
-            'GET me' => self::EVERYBODY, 'POST me/secrets' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY, 'GET moment' => self::EVERYBODY, 'POST compute/due' => self::EVERYBODY,
+            'GET me' => self::EVERYBODY, 'POST me/secrets' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY, 'GET moment' => self::EVERYBODY, 'POST notices/99/seen' => self::EVERYBODY, 'POST compute/due' => self::EVERYBODY,
             'GET fleet' => self::EVERYBODY, 'GET fleet/QA-VFA' => self::EVERYBODY,
             'GET fleet/QA-VFA/history' => self::EVERYBODY, 'GET due' => self::EVERYBODY, 'GET due.csv' => self::EVERYBODY, 'GET stagger' => self::EVERYBODY,
             'POST fleet/QA-VFA/flying' => ['ines'], 'POST flying/1/correct' => ['ines'], 'POST flying-programme' => ['ines'], 'POST sectors/1/cancel' => ['ines'],

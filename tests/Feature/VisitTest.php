@@ -79,14 +79,14 @@ final class VisitTest extends WorldCase
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $reasons = array_column($this->as('ines', 'GET', "cards/{$card->id}/candidates?role=perform")->json(), 'why', 'stamp');
         self::assertNull($reasons['T27']);
-        self::assertSame('has no rating on the SKV', $reasons['T33']);
-        self::assertSame('has let lapse the skill engine', $reasons['T19']);
-        self::assertSame('does not hold the skill engine', $reasons['T22']);
+        self::assertSame('has no SKV rating', $reasons['T33']);
+        self::assertSame('needs a valid engine skill: it has lapsed', $reasons['T19']);
+        self::assertSame('has no engine skill', $reasons['T22']);
         self::assertSame('is a trainee: put the supervisor, Stig Omdal, on the card first', $reasons['T38']);
         self::assertArrayNotHasKey('V01', $reasons, 'a viewer works no cards');
         $inspectors = array_column($this->as('ines', 'GET', "cards/{$card->id}/candidates?role=duplicate")->json(), 'why', 'stamp');
         self::assertSame([null, null], [$inspectors['I04'], $inspectors['X02']]);
-        self::assertSame('does not hold the authority to inspect independently', $inspectors['T27']);
+        self::assertSame('has no authority to inspect independently', $inspectors['T27']);
         $this->as('ines', 'GET', "cards/{$card->id}/candidates?role=watch")->assertStatus(422);
     }
 
@@ -97,7 +97,7 @@ final class VisitTest extends WorldCase
         $later = $this->make('QA-VFE', ['35-11'], '2026-05-09', '2026-05-10')->cards->firstOrFail();
         $assign = fn(Card $card) => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform']);
         $assign($now)->assertOk();
-        $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn has let lapse the SKV rating. Nobody was assigned.');
+        $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn needs a valid SKV rating: it has lapsed. Nobody was assigned.');
     }
 
     public function test_nobody_is_both_worker_and_inspector(): void

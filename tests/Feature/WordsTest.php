@@ -64,10 +64,10 @@ final class WordsTest extends WorldCase
 
     public function test_why_not_in_words(): void
     {
-        self::assertSame('has let lapse the skill engine', Words::unfit('expired:engine', 'perform', 'SKV', 'engine'));
-        self::assertSame('has no rating on the SKV', Words::unfit('no_rating', 'perform', 'SKV', 'engine'));
-        self::assertSame('does not hold the authority to certify', Words::unfit('no_authority', 'certify', 'SKV', null));
-        self::assertSame('does not hold the skill engine', Words::unfit('no_skill', 'perform', 'SKV', 'engine'));
+        self::assertSame('needs a valid engine skill: it has lapsed', Words::unfit('expired:engine', 'perform', 'SKV', 'engine'));
+        self::assertSame('has no SKV rating', Words::unfit('no_rating', 'perform', 'SKV', 'engine'));
+        self::assertSame('has no authority to certify', Words::unfit('no_authority', 'certify', 'SKV', null));
+        self::assertSame('has no engine skill', Words::unfit('no_skill', 'perform', 'SKV', 'engine'));
     }
 
     public function test_limits_in_words(): void
@@ -97,7 +97,7 @@ final class WordsTest extends WorldCase
         self::assertSame('Thu 14 May', $clock->words(Day::parse('2026-05-14')));
         self::assertSame('Thu 14 Jan 2027', $clock->words(Day::parse('2027-01-14')));
         self::assertSame('Sat 16 May, 00:00', $clock->local(Instant::parse('2026-05-15T22:00:00Z')), 'summer time');
-        self::assertSame('16 Jan 2026, 00:30', $clock->local(Instant::parse('2026-01-15T23:30:00Z')), 'winter time');
+        self::assertSame('Fri 16 Jan, 00:30', $clock->local(Instant::parse('2026-01-15T23:30:00Z')), 'winter time');
         $clock->start(Instant::parse('2026-12-31T23:30:00Z'));
         self::assertSame('2027-01-01', (string) $clock->today(), 'the operator\'s date, not UTC\'s');
     }
@@ -106,7 +106,12 @@ final class WordsTest extends WorldCase
     {
         $moment = $this->as('mika', 'GET', 'moment')->json();
         self::assertSame(['Skarnholm', 'Europe/Oslo', 'late shift'], [$moment['base'], $moment['zone'], $moment['shift']]);
-        self::assertEquals(['fleet' => 18, 'visits' => 6, 'floor' => 77, 'deferrals' => 5, 'release' => 6], $moment['waiting']);
+        self::assertSame([], $moment['waiting'], 'nothing waits for a viewer');
+        $this->as('ines', 'GET', 'fleet')->assertOk();
+        $waits = fn(string $who): array => $this->as($who, 'GET', 'moment')->json('waiting');
+        self::assertSame(['floor' => 3], $waits('oda'), 'her own open cards');
+        self::assertSame(array_count_values(array_column($this->as('ines', 'GET', 'fleet')->json('rows'), 'state'))['stop'], $waits('ines')['fleet'], 'as many as Fleet says must be planned');
+        self::assertSame(1, $waits('runa')['floor'], 'one to inspect');
         app(Clock::class)->start(Instant::parse('2026-05-05T05:00:00Z'));
         self::assertSame('early shift', $this->as('mika', 'GET', 'moment')->json('shift'));
     }

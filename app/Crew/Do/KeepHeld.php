@@ -53,7 +53,7 @@ final readonly class KeepHeld
         DB::transaction(function () use ($by, $person, $version, $kind, $value, $why): void {
             $this->next($person, $version);
             if (Qualification::where(['person_id' => $person->id, 'kind' => $kind, 'value' => $value])->delete() === 0) {
-                throw Refused::because("{$person->name} does not hold ".Words::held($kind, $value).'. Nothing was changed.');
+                throw Refused::because("{$person->name} has no ".substr(Words::held($kind, $value), 4).'. Nothing was changed.');
             }
             $this->records->write($by, 'person.withdrawn', "person:{$person->id}", ['kind' => $kind, 'value' => $value, 'why' => $why]);
         });

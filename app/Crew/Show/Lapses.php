@@ -63,12 +63,12 @@ final readonly class Lapses
             if ($view->state !== 'clear') {
                 $what = Words::held($q->kind, $q->value);
                 $hits = $this->hits($on, fn(Assignment $a, Day $day): bool => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number);
-                $found[] = new LapseView($p->id, $p->name, $q->kind, $q->value, (string) $q->valid_until, $view->days, $view->state, ($view->days < 0 ? 'has let lapse ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)), self::joined($hits, $last["{$p->id}/{$q->kind}:{$q->value}"] ?? []));
+                $found[] = new LapseView($p->id, $p->name, $q->kind, $q->value, (string) $q->valid_until, $view->days, $view->state, ($view->days < 0 ? 'no longer holds ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)), self::joined($hits, $last["{$p->id}/{$q->kind}:{$q->value}"] ?? []));
             }
         }
         foreach ($this->lacking($p, $on) as $key => $hits) {
             [$kind, $value] = explode(':', (string) $key, 2);
-            $found[] = new LapseView($p->id, $p->name, $kind, $value, null, null, 'stop', 'does not hold '.Words::held($kind, $value), $hits);
+            $found[] = new LapseView($p->id, $p->name, $kind, $value, null, null, 'stop', 'has no '.substr(Words::held($kind, $value), 4), $hits);
         }
         $leaves = $p->leaves === null ? null : Day::parse($p->leaves);
         if ($leaves !== null && $this->clock->today()->daysUntil($leaves) <= config('jorvel.lapse_days')) {

@@ -11,6 +11,7 @@ use App\Floor\Do\HandCardOver;
 use App\Floor\Do\SafingRegister;
 use App\Floor\Do\SignCard;
 use App\Floor\Do\Standings;
+use App\Floor\Do\Work\CallClear;
 use App\Floor\FloorWords;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
@@ -113,7 +114,8 @@ final readonly class ShowCard
             $next === null && ! $card->worked() ? SignCard::statement($card, $me) : null,
             $card->finding === null ? null : $this->finding($card->finding, $card->aircraft->mark, $card->finding->card),
             array_map(fn(PersonAt $p): PresenceView => new PresenceView((int) $p->id, $p->name, $this->clock->time($p->since), (int) $p->id === $me->id), $file->now->on->at((string) $card->id)),
-            $left === null ? null : new HandoverView($left->person->name, $this->clock->local(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
+            $this->crew($card),
+            $left === null ? null : new HandoverView($left->person->name, $left->person_id === $me->id, $this->clock->local(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
             $card->worked() ? '' : $this->handOver->state($file),
             array_values($card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all()),
             array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
@@ -164,6 +166,34 @@ final readonly class ShowCard
         })->all());
     }
 
+    /** @return list<string> who is at work at the aircraft's base today, where the card has a roll-call */
+    private function crew(Card $card): array
+    {
+        if ($card->worked() || ! $card->steps->contains('kind', 'rollcall')) {
+            return [];
+        }
+        $today = $this->clock->today();
+
+        return array_values(Person::thereOn($today)->with('rotaDays')->where('base', $card->aircraft->base)->orderBy('name')->get()
+            ->filter(static fn(Person $p): bool => $p->shiftOn($today) !== null)->map(static fn(Person $p): string => $p->name)->all());
+    }
+
+    /**
+     * The calls of a roll-call with their local time, and whether each still stands.
+     *
+     * @return array<string, mixed>
+     */
+    private function result(Step $step): array
+    {
+        $result = $step->result ?? [];
+        foreach ($result['calls'] ?? [] as $place => $call) {
+            $at = Instant::parse($call['at']);
+            $result['calls'][$place] += ['said' => 'called at '.$this->clock->time($at), 'stands' => $this->clock->now()->epoch() - $at->epoch() <= CallClear::stands($step)];
+        }
+
+        return $result;
+    }
+
     /** @param list<HoldView> $holds of the next step */
     private function sentence(Card $card, ?Step $next, array $holds): string
     {
@@ -200,7 +230,7 @@ final readonly class ShowCard
             $step->state === Step::DONE ? TakeBack::falls($file->now, $step->no) : [],
             $step->started_at,
             $held,
-            (object) ($step->result ?? []),
+            (object) $this->result($step),
             $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
             $step->done_at === null ? null : $this->clock->local(Instant::parse($step->done_at)),
             array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
@@ -263,7 +293,7 @@ final readonly class ShowCard
             ->map(static function (Tool $t) use ($today, $card): ToolView {
                 $why = $t->unusable($today) ?? ($t->loan !== null && $t->loan->card_id !== $card->id ? "is out on card {$t->loan->card->number}" : null);
 
-                return new ToolView($t->code, $t->title, $t->kind, $t->unit, $t->resolution, $t->cal_due, $why === null, $why);
+                return new ToolView($t->code, $t->title, $t->kind, $t->unit, $t->resolution, $t->low, $t->high, $t->cal_due, $why === null, $why);
             })
             ->sortBy(static fn(ToolView $t): int => $t->usable ? 0 : 1)->all());
     }

@@ -51,7 +51,7 @@ final readonly class ShowFloor
     {
         $first = $card->mustWaitFor();
         if ($first !== null) {
-            return "waits for {$first->number} {$first->title}";
+            return "waits for {$first->number}, {$first->title}";
         }
         $template = $card->template;
 

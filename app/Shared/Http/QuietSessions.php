@@ -19,7 +19,7 @@ final class QuietSessions extends DatabaseSessionHandler
     /** @var array<string, array{string, int}> what was read of each, and when it was last used */
     private array $read = [];
 
-    public function read($sessionId): string|false
+    public function read($sessionId): string
     {
         $session = (object) $this->getQuery()->find($sessionId);
         $this->exists = isset($session->payload);

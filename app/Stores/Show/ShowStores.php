@@ -47,7 +47,7 @@ final readonly class ShowStores
         $bad = $tools->where('state', 'stop')->count();
         $sentence = match (true) {
             $tools->isEmpty() => 'No tool yet.',
-            $recalled->isNotEmpty() => $recalled->implode(', ').' is recalled: see what rests on it. '.Words::count($bad, 'tool').' must not be used today.',
+            $recalled->isNotEmpty() => $recalled->implode(' and ').($recalled->count() === 1 ? ' is recalled: see what rests on it. ' : ' are recalled: see what rests on them. ').Words::count($bad, 'tool').' must not be used today.',
             $bad === 0 => 'Every tool may be used.',
             default => "{$bad} of {$tools->count()} tools must not be used today.",
         };

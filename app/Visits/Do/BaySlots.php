@@ -31,7 +31,7 @@ final readonly class BaySlots
             }
             $slot = $bay->slots()->where('start', '<=', $end)->where('end', '>=', $start)->first();
             if ($slot !== null) {
-                throw Refused::because("{$bay->name} already has a free slot from {$slot->start} to {$slot->end}. Take it away first; nothing was saved.");
+                throw Refused::because("{$bay->name} already has a free slot from {$slot->start} to {$slot->end}. Remove it first; nothing was saved.");
             }
             $bay->slots()->create(['start' => $start, 'end' => $end, 'hours' => $hours, 'note' => $note]);
             $this->records->write($by, 'slot.opened', "bay:{$bay->id}", ['bay' => $bay->name, 'start' => $start, 'end' => $end, 'hours' => $hours]);

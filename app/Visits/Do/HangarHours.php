@@ -20,9 +20,6 @@ final class HangarHours
     /** How many days beyond a visit's end are looked at. */
     private const BEYOND = 45;
 
-    /** A bay that is not in the list is open like this, Monday to Saturday. */
-    private const USUAL = ['06:00', '22:00'];
-
     /** @var array<string, Bay|null> by name */
     private array $bays = [];
 
@@ -46,14 +43,36 @@ final class HangarHours
         $bay = $this->bay($visit->bay);
         $first = $from->dayIn($this->clock->zone());
         $last = max($first->number, Day::parse($visit->end)->number) + self::BEYOND;
-        $spells = [];
-        foreach ($this->rosters->of($this->base($visit))->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $bay->hours ?? array_fill(1, 6, self::USUAL), $bay?->people) as $spell) {
+        $open = $bay->hours ?? array_fill(1, 6, (array) config('jorvel.usual_hours'));
+        $spells = $this->rosters->of($this->base($visit))->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $open, $bay?->people);
+        $left = [];
+        // Where nobody rated works, the board still has its hours: with nobody in them.
+        foreach ($spells === [] ? $this->empty($first, $last, $open) : $spells as $spell) {
             if ($from->isBefore($spell->until)) {
-                $spells[] = new Spell($spell->from->isBefore($from) ? $from : $spell->from, $spell->until, $spell->people);
+                $left[] = new Spell($spell->from->isBefore($from) ? $from : $spell->from, $spell->until, $spell->people);
             }
         }
 
-        return WorkHours::of($spells);
+        return WorkHours::of($left);
+    }
+
+    /**
+     * @param array<array-key, array<array-key, string>> $open hours by ISO weekday
+     *
+     * @return list<Spell>
+     */
+    private function empty(Day $first, int $last, array $open): array
+    {
+        $spells = [];
+        for ($n = $first->number; $n <= $last; $n++) {
+            $day = Day::fromNumber($n);
+            $hours = $open[$day->weekday()] ?? null;
+            if ($hours !== null) {
+                $spells[] = new Spell($this->clock->at($day, $hours[0]), $this->clock->at($day, $hours[1]), ['*' => 0]);
+            }
+        }
+
+        return $spells;
     }
 
     /**

@@ -128,7 +128,7 @@ final readonly class PlanVisit
         foreach ($needs as $skill => $many) {
             $most = $skills[$skill] ?? 0;
             if ($many > $most) {
-                throw Refused::because("Card {$card->number} {$card->title} needs {$many} with the skill {$skill}; ".($most === 0 ? 'nobody' : "at most {$most}")." who may work on a {$visit->aircraft->type->code} is at work in {$this->hangar->base($visit)}. Ask for people, or give the card to another skill; the plan was left as it was.");
+                throw Refused::because("Card {$card->number} {$card->title} needs {$many} with the {$skill} skill; ".($most === 0 ? 'nobody' : "at most {$most}")." with that and a {$visit->aircraft->type->code} rating is at work in {$this->hangar->base($visit)}. Ask for people, or give the card to another skill; the plan was left as it was.");
             }
         }
         $heads = array_sum($needs);

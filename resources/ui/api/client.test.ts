@@ -28,7 +28,7 @@ describe('an answer', () => {
         [422, { message: 'Step 1 comes first.' }, 'Step 1 comes first.'],
         [409, { message: 'Somebody else was faster.' }, 'Somebody else was faster.'],
         [419, { message: 'CSRF token mismatch.' }, 'Your session is too old. Reload the page and sign in again.'],
-        [500, { message: 'Server Error' }, 'The server failed. What you entered is still here and nothing was changed; send it again.'],
+        [500, {}, 'The server failed. What you entered is still here and nothing was changed; send it again.'],
         [404, {}, 'The server answered 404.'],
     ])('of %i says what to do', async (status, body, said) => {
         const e = await failure(take(answer(status, body)));

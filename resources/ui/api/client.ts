@@ -10,6 +10,8 @@ export class Failure extends Error {
         readonly status: number,
         message: string,
         readonly lines: { line: string; message: string }[] = [],
+        /** It was carried out; only its answer was lost on the way. */
+        readonly saved = false,
     ) {
         super(message);
     }
@@ -49,6 +51,10 @@ export async function take<T>(promise: Promise<Answer<T>>): Promise<T> {
         );
     }
     answered(true);
+    if (answer.response.headers.get('Idempotent-Replay') === 'lost') {
+        const said = (answer.data as { message?: string } | undefined)?.message;
+        throw new Failure(409, said ?? 'This was saved. What is shown is read anew.', [], true);
+    }
     if (answer.response.ok && answer.data !== undefined) {
         return answer.data;
     }
@@ -57,8 +63,7 @@ export async function take<T>(promise: Promise<Answer<T>>): Promise<T> {
     const said =
         status === 419
             ? 'Your session is too old. Reload the page and sign in again.'
-            : status >= 500
-              ? 'The server failed. What you entered is still here and nothing was changed; send it again.'
-              : body.message;
+            : (body.message ??
+              (status >= 500 ? 'The server failed. What you entered is still here and nothing was changed; send it again.' : undefined));
     throw new Failure(status, said ?? `The server answered ${status}.`, body.lines ?? []);
 }

@@ -145,8 +145,12 @@ export const usePerson = (id: number) =>
     });
 export const useDeferrals = () =>
     useQuery<Schemas['DeferralsView'], Failure>({ queryKey: ['deferrals'], queryFn: () => take(api.GET('/api/deferrals')) });
-export const useReleases = () =>
-    useQuery<Schemas['ReleasesView'], Failure>({ queryKey: ['release'], queryFn: () => take(api.GET('/api/release')) });
+export const useReleases = (find: string) =>
+    useQuery<Schemas['ReleasesView'], Failure>({
+        queryKey: ['release', 'all', find],
+        queryFn: () => take(api.GET('/api/release', { params: { query: { find } } })),
+        placeholderData: (old) => old,
+    });
 export const useRelease = (id: number) =>
     useQuery<Schemas['ReleaseView'], Failure>({
         queryKey: ['release', id],
@@ -186,7 +190,9 @@ export function useSend<I, O>(
             if (e.status !== 0) {
                 last.current = { body: '', key: '' };
             }
-            if (e.status === 409) {
+            if (e.saved) {
+                void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+            } else if (e.status === 409) {
                 void client.invalidateQueries({ queryKey: ['cards'] });
                 void client.invalidateQueries({ queryKey: ['visits'] });
             }

@@ -89,6 +89,11 @@ export function useSendWaiting(who: number | undefined): void {
                         client.setQueryData(['cards', w.card], card);
                     } catch (e) {
                         const f = e as Failure;
+                        if (f.saved) {
+                            queue.set(answered(queue.all(), w.key, 'sent'));
+                            void client.invalidateQueries({ queryKey: ['cards', w.card] });
+                            continue;
+                        }
                         if (f.status === undefined || f.status === 0 || f.status >= 500 || f.status === 401 || f.status === 419) {
                             return;
                         }

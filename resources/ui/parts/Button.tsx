@@ -2,7 +2,7 @@ import type { ButtonHTMLAttributes } from 'react';
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: 'main' | 'plain' | 'quiet'; big?: boolean; hint?: string };
 
-/** Big ones are for gloves; under a finger all are at least 48 px high. */
+/** Big ones are for gloves; under a finger all are at least 48 px high. A key held down presses once. */
 export function Button({ kind = 'plain', big, hint, className = '', children, ...rest }: Props) {
     const look = {
         main: 'bg-spruce text-on-spruce border-spruce font-semibold',
@@ -13,6 +13,12 @@ export function Button({ kind = 'plain', big, hint, className = '', children, ..
         <button
             type="button"
             {...rest}
+            onKeyDown={(e) => {
+                if (e.repeat && (e.key === 'Enter' || e.key === ' ')) {
+                    e.preventDefault();
+                }
+                rest.onKeyDown?.(e);
+            }}
             className={`rounded-lg border ${look} ${big ? 'min-h-14 px-5 text-[1.05rem]' : 'min-h-9 px-3.5 pointer-coarse:min-h-12'} disabled:border-rule disabled:bg-shade disabled:text-soft ${className}`}
         >
             {children}

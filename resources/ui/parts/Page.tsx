@@ -72,10 +72,10 @@ export function Wait<T>({ query, children }: { query: UseQueryResult<T, Failure>
     if (query.error) {
         return (
             <Page
-                sentence={query.error.status === 404 ? 'There is no such thing here.' : 'This could not be read.'}
+                sentence={query.error.status === 404 ? 'Not found.' : 'This could not be read.'}
                 note={query.error.status === 404 ? 'It may have been renamed, or the address is mistyped.' : query.error.message}
             >
-                <Button onClick={() => void query.refetch()}>Read again</Button>
+                <Button onClick={() => void query.refetch()}>Retry</Button>
             </Page>
         );
     }

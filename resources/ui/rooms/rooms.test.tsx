@@ -179,7 +179,7 @@ const slot = (id: string, more: Partial<Schemas['SlotView']> = {}): Schemas['Slo
     conflict: null,
     candidates: [
         { person: 1, why: null },
-        { person: 2, why: 'has no rating on the SKV' },
+        { person: 2, why: 'has no SKV rating' },
     ],
     ...more,
 });
@@ -210,7 +210,7 @@ describe('a shift', () => {
             slot('a', { person: 1 }),
             slot('b'),
             slot('c', { role: 'duplicate', skill: null, candidates: [{ person: 2, why: 'is a trainee' }] }),
-            slot('d', { person: 1, conflict: 'has let lapse the SKV rating' }),
+            slot('d', { person: 1, conflict: 'needs a valid SKV rating: it has lapsed' }),
         ],
         people,
         bases: ['Skarnholm'],
@@ -223,16 +223,16 @@ describe('a shift', () => {
         expect(words).toContain('Oda Fenn T1');
         expect(words).toContain('open; 1 could take it');
         expect(words).toContain('nobody can Ivo Sand : is a trainee');
-        expect(words).toContain('has let lapse the SKV rating');
+        expect(words).toContain('needs a valid SKV rating: it has lapsed');
         expect(words).toContain('4 of 8 h');
         expect(words).toContain('9 h given');
         expect(words).toContain('Ivo Sand (trainee)');
-        expect(words).toContain('Keep this crew');
+        expect(words).toContain('Save this crew');
     });
 
     it('offers nothing to whoever may not roster', () => {
         const { html, words } = drawn(<Shift />, ['crew', 'shift', {}], data([]));
-        expect(words).not.toContain('Keep this crew');
+        expect(words).not.toContain('Save this crew');
         expect(words).not.toContain('Fill the open places');
         expect(html).not.toContain('data-draggable="true"');
     });
@@ -458,13 +458,13 @@ describe('people', () => {
         until: '2026-06-01',
         days,
         state: 'watch',
-        said: 'loses the skill engine',
+        said: 'loses the engine skill',
         hits: [],
         ...more,
     });
     const room = (may: string[], more: Partial<Schemas['PersonRoom']> = {}): Schemas['PersonRoom'] => ({
         person,
-        sentence: 'Sanne Dorn loses the skill engine in 27 days.',
+        sentence: 'Sanne Dorn loses the engine skill in 27 days.',
         login: 'sanne',
         version: 3,
         weekdays: [1, 2, 3],
@@ -479,7 +479,7 @@ describe('people', () => {
         ],
         lapses: [lapse(27, { hits: [hit] })],
         rest: ['only 8 h of rest before Fri 8 May 06:00, at least 11 h are due'],
-        entries: [{ at: 'Tue 5 May 14:20', who: 'Ines Maro (C01)', said: 'the skill engine renewed' }],
+        entries: [{ at: 'Tue 5 May 14:20', who: 'Ines Maro (C01)', said: 'the engine skill renewed' }],
         choices,
         may,
         ...more,
@@ -502,7 +502,7 @@ describe('people', () => {
         expect(words).toContain('has not chosen a PIN yet, and signs nothing until then');
         expect(words).toContain('Only 8 h of rest');
         expect(words).toContain('2026-05-11 to 2026-05-15 : leave');
-        expect(words).toContain('the skill engine renewed');
+        expect(words).toContain('the engine skill renewed');
         const plain = shown(room([], { ownPin: true, rest: [], entries: [], person: { ...person, away: [] }, held: [] })).words;
         expect(plain).not.toContain('has not chosen a PIN');
         expect(plain).toContain('The usual week, with rest enough');
@@ -515,7 +515,7 @@ describe('people', () => {
         const own = shown(room(['roster', 'keep'])).words;
         expect(own).toMatch(/Change/);
         expect(own).not.toMatch(/Renew|New password/);
-        expect(shown(room(['roster', 'keep', 'held'])).words).toMatch(/Renew.*Enter something held|Enter something held.*Renew/);
+        expect(shown(room(['roster', 'keep', 'held'])).words).toMatch(/Renew.*Add a qualification|Add a qualification.*Renew/);
     });
 
     it('lists lapses as fuses, with what they hit and how to get there', () => {

@@ -18,7 +18,7 @@ export function OwnSecrets({ onClose }: { onClose: () => void }) {
     return (
         <FormDialog
             title="My password and PIN"
-            action="Keep them"
+            action="Save them"
             ready={v.now !== '' && v.pin === v.again && (v.pin !== '' || v.password !== '')}
             send={send}
             onSend={() => send.mutate({ now: v.now, ...(v.password ? { password: v.password } : {}), ...(v.pin ? { pin: v.pin } : {}) })}

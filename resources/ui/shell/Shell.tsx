@@ -1,6 +1,6 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
-import { NavLink, useLocation, useNavigate, useNavigationType } from 'react-router';
+import { Link, NavLink, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { api, Failure, take } from '../api/client';
 import { useMe, useMoment } from '../api/hooks';
 import { forgetReading } from '../api/kept';
@@ -109,6 +109,7 @@ export function Shell({ children }: { children: ReactNode }) {
                 onOut={() => void signOut()}
             />
             {me.data && <WaitingHere who={me.data.id} />}
+            {signedIn && <Notices />}
             {stays && (
                 <p className="noprint border-b border-rule bg-rust-wash px-6 py-2" role="alert">
                     {stays}: you are still signed in on this device. Sign out again when it is back, and do not leave the device to others.
@@ -165,6 +166,36 @@ export function Shell({ children }: { children: ReactNode }) {
             </Dialog>
         </div>
     );
+}
+
+/** What somebody must be told although they did not ask. */
+function Notices() {
+    const moment = useMoment().data;
+    const client = useQueryClient();
+    const seen = useMutation({
+        mutationFn: (id: number) => take(api.POST('/api/notices/{id}/seen', { params: { path: { id } } })),
+        onSuccess: (now) => client.setQueryData(['moment'], now),
+    });
+    return moment?.notices.map((n) => (
+        <div
+            key={n.id}
+            className="noprint flex flex-wrap items-center gap-3 border-b border-rule bg-ochre-wash px-6 py-1"
+            role="status"
+            data-testid="notice"
+        >
+            <span className="flex-1">
+                <span className="text-soft">{n.at}:</span> {n.said}{' '}
+                {n.link !== null && (
+                    <Link className="inline-flex min-h-12 items-center underline underline-offset-4" to={n.link}>
+                        Open
+                    </Link>
+                )}
+            </span>
+            <Button className="min-h-12" disabled={seen.isPending} onClick={() => seen.mutate(n.id)}>
+                Seen
+            </Button>
+        </div>
+    ));
 }
 
 function TopLine({

@@ -13,7 +13,7 @@ use Tests\Feature\WorldCase;
 /** Whatever is sent to whichever address: an answer that says what is wrong, never a failure, and never the framework's own classes. */
 final class OddInputTest extends WorldCase
 {
-    private const ADDRESSES = ['1', 'abc', '0', '-1', '1%00', '9223372036854775808', '%FF', '1 or 1=1', "%E2%80%AE", 'QA-VFC', '1.5'];
+    private const ADDRESSES = ['1', 'abc', '0', '-1', '1%00', '9223372036854775808', '%FF', '1 or 1=1', '%E2%80%AE', 'QA-VFC', '1.5'];
 
     /** @return iterable<string, array{string}> */
     public static function methods(): iterable

@@ -53,6 +53,8 @@ final readonly class CardView
         #[OA\Property(ref: FindingView::class, nullable: true)] public ?FindingView $fixes,
         /** @var list<PresenceView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: PresenceView::class))] public array $there,
+        /** @var list<string> names that a roll-call may be made with: who is at work at the base today */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $crew,
         #[OA\Property(ref: HandoverView::class, nullable: true)] public ?HandoverView $handover,
         #[OA\Property] public string $stateNow,
         /** @var list<StepView> */

@@ -12,6 +12,7 @@ final readonly class HandoverView
 {
     public function __construct(
         #[OA\Property] public string $by,
+        #[OA\Property] public bool $mine,
         #[OA\Property] public string $at,
         #[OA\Property] public string $state,
         #[OA\Property] public string $said,

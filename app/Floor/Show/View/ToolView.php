@@ -16,6 +16,8 @@ final readonly class ToolView
         #[OA\Property] public string $kind,
         #[OA\Property] public string $unit,
         #[OA\Property] public float $resolution,
+        #[OA\Property] public float $low,
+        #[OA\Property] public float $high,
         #[OA\Property] public string $calDue,
         #[OA\Property] public bool $usable,
         #[OA\Property] public ?string $why,

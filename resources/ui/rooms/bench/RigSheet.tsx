@@ -106,7 +106,7 @@ export function RigSheet({ card, step, onConflict }: StepProps) {
                     className="mt-5"
                     disabled={send.isPending || spec.points.some((p) => (entries[p.id] ?? '') === '')}
                 >
-                    {run ? 'Keep the as-left readings' : 'Keep the as-found readings'}
+                    {run ? 'Save the as-left readings' : 'Save the as-found readings'}
                 </Button>
             </form>
         </div>

@@ -51,7 +51,7 @@ function PersonOf({ room }: { room: Room }) {
                     {p.name} has not chosen a PIN yet, and signs nothing until then.
                 </p>
             )}
-            <Section title="What they hold" aside={held && <Button onClick={() => setOpen('grant')}>Enter something held</Button>}>
+            <Section title="Qualifications" aside={held && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}>
                 <HeldBars held={room.held} onChoose={held ? (h) => setOpen({ held: h }) : null} />
             </Section>
             <Section title="Rest and days off">
@@ -116,7 +116,7 @@ function Change({ room, onClose }: { room: Room; onClose: () => void }) {
         <FormDialog
             title={`Change what is kept about ${p.name}`}
             wide
-            action="Keep the change"
+            action="Save the change"
             ready
             send={send}
             onSend={() => send.mutate({ ...as, version: room.version })}

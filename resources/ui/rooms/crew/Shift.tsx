@@ -116,7 +116,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                                 disabled={keep.isPending || (!changed && view.kept) || view.slots.length === 0}
                                 onClick={() => keep.mutate({ ...at, version: view.version, places: placesOf(view) })}
                             >
-                                Keep this crew
+                                Save this crew
                             </Button>
                         </>
                     )}

@@ -103,7 +103,7 @@ function One({ bottle, today }: { bottle: Bottle; today: string }) {
                                         className="min-h-9 px-2 text-sm underline underline-offset-4"
                                         onClick={() => setWrong(r)}
                                     >
-                                        wrong?
+                                        Correct
                                     </button>
                                 )}
                                 {!r.current && <span className="text-sm">{r.reason}</span>}
@@ -164,7 +164,7 @@ function Read({ bottle, today, onClose }: { bottle: Bottle; today: string; onClo
                 <div className="col-span-2">
                     <Trouble error={send.error} />
                     <Button kind="main" big type="submit" disabled={send.isPending || pressure === '' || temp === ''}>
-                        Keep the reading
+                        Save the reading
                     </Button>
                 </div>
             </form>

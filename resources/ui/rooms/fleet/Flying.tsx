@@ -54,7 +54,7 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                                                 className="min-h-9 px-2 text-sm underline underline-offset-4"
                                                 onClick={() => setWrong(f)}
                                             >
-                                                wrong?
+                                                Correct
                                             </button>
                                         )}
                                     </td>

@@ -72,7 +72,7 @@ function WhatIfOf({ fleet }: { fleet: Schemas['FleetView'] }) {
             actions={
                 view && !saved && may.includes('keep') ? (
                     <Button kind="main" disabled={apply.isPending || overdue} onClick={() => apply.mutate({ changes, base: view.base })}>
-                        {apply.isPending ? 'Saving…' : 'Save it so'}
+                        {apply.isPending ? 'Saving…' : 'Save'}
                     </Button>
                 ) : undefined
             }
@@ -165,7 +165,7 @@ function SupposeOf({
                 <Field label="First day" name="start" type="date" value={start} onChange={(e) => setStart(e.target.value)} />
                 <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
                 <Button big onClick={() => onAdd({ kind, id: visit.id, mark: aircraft.mark, start, end })}>
-                    Suppose it
+                    Try it
                 </Button>
             </div>
         ) : (
@@ -191,7 +191,7 @@ function SupposeOf({
                     </select>
                 </label>
                 <Button big disabled={base === ''} onClick={() => onAdd({ kind, mark: aircraft.mark, base })}>
-                    Suppose it
+                    Try it
                 </Button>
             </div>
         );
@@ -290,7 +290,7 @@ function Use({ aircraft, onAdd }: { aircraft: Schemas['AircraftView']; onAdd: (c
                 </div>
             )}
             <Button big className="mt-3" onClick={suppose}>
-                Suppose it
+                Try it
             </Button>
         </div>
     );

@@ -35,7 +35,10 @@ function CardOf({ card }: { card: CardData }) {
     const [shown, setShown] = useState(next);
     if (shown !== next) {
         setShown(next);
-        setChosen(null);
+        // After a conflict the step stays, with what was entered still in its field.
+        if (conflict === null) {
+            setChosen(null);
+        }
     }
     useEffect(() => {
         if (asked !== null) {
@@ -56,6 +59,7 @@ function CardOf({ card }: { card: CardData }) {
     const mayWork =
         card.may.includes('work') &&
         card.held === null &&
+        (card.handover === null || card.handover.takenBy !== null) &&
         card.underway.length === 0 &&
         (card.state === 'open' || card.state === 'in_work');
     return (
@@ -84,7 +88,7 @@ function CardOf({ card }: { card: CardData }) {
                 {card.held && (
                     <div className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="alert">
                         <b>
-                            <Glyph state="stop" /> This card is held.
+                            <Glyph state="stop" /> Held:
                         </b>{' '}
                         {card.held}
                         {card.revision !== card.revisionNow && (
@@ -97,6 +101,7 @@ function CardOf({ card }: { card: CardData }) {
                         )}
                     </div>
                 )}
+                <Live card={card} />
                 <Underway card={card} />
                 <Given card={card} />
                 {step ? (
@@ -106,7 +111,10 @@ function CardOf({ card }: { card: CardData }) {
                         step={step}
                         may={mayWork}
                         onWrong={() => setRaising(true)}
-                        onConflict={setConflict}
+                        onConflict={(said) => {
+                            setChosen(step.no);
+                            setConflict(said);
+                        }}
                     />
                 ) : (
                     <Ended card={card} onSign={setSigning} />
@@ -118,6 +126,19 @@ function CardOf({ card }: { card: CardData }) {
             {signing && <Sign card={card} what={signing} onClose={() => setSigning(null)} />}
             {handing && <HandOver card={card} onClose={() => setHanding(false)} />}
         </main>
+    );
+}
+
+/** What this card itself runs, or left under power or pressure: whoever reads the card reads this first. */
+function Live({ card }: { card: CardData }) {
+    return card.live.length === 0 ? null : (
+        <section className="mt-3 rounded-lg border-2 border-rust bg-rust-wash px-4 py-2" role="status" data-testid="live">
+            {card.live.map((h) => (
+                <p key={h.said}>
+                    <State state="stop" word="Live" />: {h.said}.
+                </p>
+            ))}
+        </section>
     );
 }
 
@@ -191,7 +212,7 @@ function Steps({
                     );
                 })}
             </ol>
-            {card.may.includes('hand') && (card.state === 'open' || card.state === 'in_work') && <Handing card={card} onHand={onHand} />}
+            <Handing card={card} onHand={onHand} />
         </aside>
     );
 }
@@ -260,7 +281,7 @@ function Ended({ card, onSign }: { card: CardData; onSign: (what: 'sign' | 'insp
                 )}
                 {card.state === 'signed' && card.inspectWhy && (
                     <p className="self-center text-soft">
-                        <State state="waiting" word="Not you:" /> {card.inspectWhy}
+                        <State state="waiting" word="Not you" />: you cannot inspect this. {card.inspectWhy}
                     </p>
                 )}
                 {card.state === 'closed' && (

@@ -31,7 +31,7 @@ export function Given({ card }: { card: Card }) {
             <p className="mt-1">{left.state}</p>
             {!left.takenBy && card.may.includes('work') && (
                 <Button className="mt-2 min-h-12" disabled={take1.isPending} onClick={() => take1.mutate(null)}>
-                    I take it over
+                    {left.mine ? 'I take it back' : 'I have read this, and take it over'}
                 </Button>
             )}
             <Trouble error={take1.error} />
@@ -44,15 +44,21 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
     const me = card.there.find((p) => p.me);
     const given = useWaiting().find((w) => w.card === card.id && w.what === 'handover');
     const clear = useClear();
+    const come = useSend((_: null, headers) => take(api.POST('/api/cards/{id}/here', { params: { path: { id: card.id } }, headers })));
     return (
         <div className="noprint flex flex-wrap gap-2 border-t border-rule pt-3">
-            {given ? (
+            {!card.may.includes('hand') || card.state === 'signed' || card.state === 'closed' ? null : given ? (
                 <p className="w-full rounded-lg border-2 border-dashed border-slate p-3 text-sm">
                     <State state="waiting" word="Handed over" /> on this device, and told when the connection is back: {entered(given)}
                 </p>
             ) : (
                 <Button className="min-h-12 flex-1 whitespace-nowrap px-1!" onClick={onHand}>
                     Hand over
+                </Button>
+            )}
+            {!me && card.may.includes('raise') && card.state !== 'closed' && (
+                <Button className="min-h-12 flex-1 whitespace-nowrap px-1!" disabled={come.isPending} onClick={() => come.mutate(null)}>
+                    I am here
                 </Button>
             )}
             {me && (
@@ -64,7 +70,7 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
                     I am clear
                 </Button>
             )}
-            <Trouble error={clear.error} />
+            <Trouble error={clear.error ?? come.error} />
         </div>
     );
 }

@@ -9,19 +9,10 @@ export type ReadingSpec = { point: string; tool_kind?: string; limit: LimitSpec;
 const labels: Record<string, string> = { Nm: 'N·m', lbf_in: 'lbf·in', lbf_ft: 'lbf·ft', deg: '°', C: '°C', F: '°F' };
 export const unitLabel = (unit: string): string => labels[unit] ?? unit;
 
-/** The tool of a kind: the one used last on this machine, else the first that may be used. */
+/** The tool of a kind: the one that is out on this card already; otherwise none, until somebody chooses it. */
 export function useTool(card: Schemas['CardView'], kind: string): [string, (code: string) => void] {
-    const fits = card.tools.filter((t) => t.kind === kind);
-    const key = `jorvel.tool.${kind}`;
-    const kept = localStorage.getItem(key);
-    const [tool, setTool] = useState(fits.find((t) => t.code === kept && t.usable)?.code ?? fits.find((t) => t.usable)?.code ?? '');
-    return [
-        tool,
-        (code) => {
-            localStorage.setItem(key, code);
-            setTool(code);
-        },
-    ];
+    const out = card.tools.find((t) => t.kind === kind && t.usable && card.loans.some((l) => l.what.startsWith(`${t.code} `)));
+    return useState(out?.code ?? '');
 }
 
 /** What the server would say of a reading, as one types. */
@@ -120,10 +111,10 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                     aria-live="polite"
                     data-testid="verdict"
                 >
-                    {preview?.said ?? (entry === '' ? `Read ${spec.point}.` : '…')}
+                    {preview?.said ?? (entry === '' ? `Enter the reading: ${spec.point}.` : '…')}
                 </p>
             </div>
-            {spec.tool_kind && <ToolPick card={card} kind={spec.tool_kind} tool={tool} onTool={onTool} />}
+            {spec.tool_kind && <ToolPick card={card} kind={spec.tool_kind} limit={spec.limit} tool={tool} onTool={onTool} />}
         </div>
     );
 }
@@ -131,15 +122,21 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
 export function ToolPick({
     card,
     kind,
+    limit,
     tool,
     onTool,
 }: {
     card: Schemas['CardView'];
     kind: string;
+    limit?: LimitSpec;
     tool: string;
     onTool: (code: string) => void;
 }) {
-    const tools = card.tools.filter((t) => t.kind === kind);
+    // Those whose range holds the whole limit come first.
+    const { low, high } = limit ? band(limit) : { low: null, high: null };
+    const holds = (t: Schemas['ToolView']) => t.unit === limit?.unit && t.low <= (low ?? t.low) && (high ?? t.high) <= t.high;
+    const rank = (t: Schemas['ToolView']) => (t.usable ? 0 : 2) + (limit === undefined || holds(t) ? 0 : 1);
+    const tools = card.tools.filter((t) => t.kind === kind).sort((a, b) => rank(a) - rank(b));
     const chosen = tools.find((t) => t.code === tool);
     return (
         <div className="mt-3 flex flex-wrap items-center gap-2">
@@ -154,7 +151,7 @@ export function ToolPick({
                     {tool === '' && <option value="">choose</option>}
                     {tools.map((t) => (
                         <option key={t.code} value={t.code}>
-                            {t.code} {t.usable ? '' : '(not usable)'}
+                            {t.code}, {t.low} to {t.high} {unitLabel(t.unit)} {t.usable ? '' : '(not usable)'}
                         </option>
                     ))}
                 </select>
@@ -163,7 +160,9 @@ export function ToolPick({
                 {chosen
                     ? (chosen.why ??
                       `${chosen.title}, checked until ${chosen.calDue}, reads to ${chosen.resolution} ${unitLabel(chosen.unit)}`)
-                    : `no ${kind} in the store`}
+                    : tools.length === 0
+                      ? `no ${kind} in the store`
+                      : `Choose the ${kind} in your hand.`}
             </span>
         </div>
     );

@@ -3,6 +3,7 @@ import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Field } from '../../parts/Field';
 import { Signature } from '../../parts/Signature';
+import { Fixes } from './Fixes';
 import { Tick } from './steps/Part';
 
 type Body = { version: number; stamp: string; pin: string; spent?: number; covers?: string[]; counted?: Record<string, number> };
@@ -33,12 +34,12 @@ export function Sign({ card, what, onClose }: { card: Schemas['CardView']; what:
             title={what === 'sign' ? `Sign card ${card.number}` : `Inspect card ${card.number} independently`}
             says={
                 what === 'sign'
-                    ? `I carried out ${card.title} on ${card.mark} as ${card.manual} revision ${card.revision} requires; all ${card.steps.length} steps are done and the readings are as entered.`
+                    ? (card.statement ?? '')
                     : `I inspected ${card.title} on ${card.mark} and took no part in the work: ${card.covers.join(', ')}.`
             }
             busy={send.isPending}
             error={send.error}
-            ready={what === 'sign' || card.covers.every((c) => seen.includes(c))}
+            ready={what === 'sign' ? card.loans.every((l) => (back[l.id] ?? '') !== '') : card.covers.every((c) => seen.includes(c))}
             onSign={(stamp, pin) =>
                 send.mutate({
                     version: card.version,
@@ -51,7 +52,7 @@ export function Sign({ card, what, onClose }: { card: Schemas['CardView']; what:
         >
             {what === 'sign' && (
                 <Field
-                    label="Hours that it took"
+                    label="Hours spent"
                     name="spent"
                     inputMode="decimal"
                     required
@@ -64,25 +65,38 @@ export function Sign({ card, what, onClose }: { card: Schemas['CardView']; what:
             {what === 'sign' && card.loans.length > 0 && (
                 <fieldset className="mb-3">
                     <legend className="mb-1 font-semibold">Counted back in</legend>
-                    <p className="mb-2 text-sm text-soft">What is left blank stays out, and stands in the way of the release.</p>
-                    {card.loans.map((l) => (
-                        <label key={l.id} className="flex min-h-12 items-center justify-between gap-3 border-t border-rule/60">
-                            <span>
-                                <b>{l.what}</b>
-                                {l.quantity > 1 && ` (${l.quantity})`} <span className="text-sm text-soft">since {l.since}</span>
-                            </span>
-                            <input
-                                inputMode="numeric"
-                                aria-label={`How many of ${l.what} came back`}
-                                placeholder="0"
-                                value={back[l.id] ?? ''}
-                                onChange={(e) => setBack((b) => ({ ...b, [l.id]: e.target.value }))}
-                                className="h-11 w-20 rounded-lg border-2 border-soft bg-sheet px-3 text-right font-mono"
-                            />
-                        </label>
-                    ))}
+                    <p className="mb-2 text-sm text-soft">Everything that went out comes back before the card is signed.</p>
+                    {card.loans
+                        .filter((l) => l.quantity === 1)
+                        .map((l) => (
+                            <div key={l.id} className="mb-2">
+                                <Tick
+                                    label={`${l.what} is back`}
+                                    checked={back[l.id] === '1'}
+                                    onChange={(on) => setBack((b) => ({ ...b, [l.id]: on ? '1' : '' }))}
+                                />
+                            </div>
+                        ))}
+                    {card.loans
+                        .filter((l) => l.quantity > 1)
+                        .map((l) => (
+                            <label key={l.id} className="flex min-h-12 items-center justify-between gap-3 border-t border-rule/60">
+                                <span>
+                                    <b>{l.what}</b> ({l.quantity}) <span className="text-sm text-soft">since {l.since}</span>
+                                </span>
+                                <input
+                                    inputMode="numeric"
+                                    aria-label={`How many of ${l.what} came back`}
+                                    placeholder="?"
+                                    value={back[l.id] ?? ''}
+                                    onChange={(e) => setBack((b) => ({ ...b, [l.id]: e.target.value }))}
+                                    className="h-11 w-20 rounded-lg border-2 border-soft bg-sheet px-3 text-right font-mono"
+                                />
+                            </label>
+                        ))}
                 </fieldset>
             )}
+            {what === 'inspect' && <Fixes card={card} />}
             {what === 'inspect' && (
                 <div className="mb-4 grid gap-2">
                     {card.covers.map((c) => (

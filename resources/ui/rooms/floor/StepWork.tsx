@@ -4,6 +4,7 @@ import { Caution } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { RigSheet } from '../bench/RigSheet';
 import { Causes } from './Causes';
+import { Fixes } from './Fixes';
 import { CompareStep } from './steps/Compare';
 import { ConfirmStep } from './steps/Confirm';
 import { CountStep } from './steps/Count';
@@ -77,7 +78,9 @@ export function StepWork(props: StepProps) {
                         ? ''
                         : card.state === 'signed' || card.state === 'closed'
                           ? 'The card is signed.'
-                          : 'Only somebody assigned to this card can work it.'}
+                          : card.handover !== null && card.handover.takenBy === null
+                            ? 'Handed over: take it over first.'
+                            : 'Only somebody assigned to this card can work it.'}
                 </p>
             );
         }
@@ -85,6 +88,7 @@ export function StepWork(props: StepProps) {
     };
     return (
         <div className="mt-2" data-testid={`step-${step.no}`}>
+            <Fixes card={card} />
             {step.kind === 'caution' ? (
                 <div className="mt-4 text-[1.15rem]">
                     <Caution level={(step.spec.level as 'warning' | 'caution') ?? 'caution'} title={step.title}>

@@ -44,6 +44,12 @@ const card = (one: Step, more: Partial<Card> = {}): Card =>
         held: null,
         workWhy: null,
         underway: [],
+        live: [],
+        fixes: null,
+        handover: null,
+        statement: null,
+        crew: ['Oda Fenn'],
+        loans: [],
         may: ['work', 'raise'],
         inspectWhy: null,
         people: ['Oda Fenn'],
@@ -56,6 +62,8 @@ const card = (one: Step, more: Partial<Card> = {}): Card =>
                 kind: 'pressure gauge',
                 unit: 'bar',
                 resolution: 0.1,
+                low: 0,
+                high: 100,
                 calDue: '2026-08-15',
                 usable: true,
                 why: null,
@@ -90,20 +98,20 @@ const reading = { point: 'p', tool_kind: 'pressure gauge', limit: { kind: 'range
 
 describe('each kind of step has its own control', () => {
     const table: [string, Record<string, unknown>, string[]][] = [
-        ['caution', { level: 'warning' }, ['Warning', 'Read and understood']],
+        ['caution', { level: 'warning' }, ['Warning', 'Go on']],
         ['instruction', {}, ['Done', 'Something is wrong']],
         ['finding_prompt', {}, ['Looked at; nothing more found']],
-        ['safing_fit', { device: 'Pin', place: 'nose gear', flag: 'red', storage: 'rack 2' }, ['Fitted, flag showing', 'kept: rack 2']],
-        ['safing_remove', { of: 2 }, ['Removed, flag back']],
-        ['measurement', { reading }, ['Keep the reading', 'PG-21']],
-        ['timing', { reading: { point: 'p', limit: { kind: 'max', unit: 's', max: 7 } } }, ['Start the watch', 'Keep the time']],
-        ['count', { counts: 'strokes', min: 4, max: 9 }, ['One more', '4 to 9', 'Keep the count']],
+        ['safing_fit', { device: 'Pin', place: 'nose gear', flag: 'red', storage: 'rack 2' }, ['Fitted', 'kept: rack 2']],
+        ['safing_remove', { of: 2 }, ['Removed']],
+        ['measurement', { reading }, ['Save the reading', 'PG-21']],
+        ['timing', { reading: { point: 'p', limit: { kind: 'max', unit: 's', max: 7 } } }, ['Start the watch', 'Save the time']],
+        ['count', { counts: 'strokes', min: 4, max: 9 }, ['One more', '4 to 9', 'Save the count']],
         ['count', { counts: 'turns', max: 9 }, ['at most 9']],
         ['hold', { hold: { seconds: 30, what: 'steady' } }, ['Start the hold', '0 of 30 seconds held', 'steady']],
         [
             'compare',
             { point: 'p', unit: 'bar', within: 2, shown: { title: 'flight deck' }, real: { title: 'gauge', tool_kind: 'pressure gauge' } },
-            ['Shown: flight deck', 'Real: gauge', 'Keep both'],
+            ['Shown: flight deck', 'Real: gauge', 'Save both'],
         ],
         [
             'part',
@@ -117,7 +125,7 @@ describe('each kind of step has its own control', () => {
                 'Fitted',
             ],
         ],
-        ['tool', { tool_kind: 'pressure gauge' }, ['In use', 'PG-21']],
+        ['tool', { tool_kind: 'pressure gauge' }, ['Take this tool', 'PG-21']],
         ['rollcall', { places: ['nose', 'tail'], stands: 300 }, ['5 minutes', '0 of 2 clear']],
         [
             'test',
@@ -167,7 +175,7 @@ describe('each kind of step has its own control', () => {
         expect(html).toContain('href="/floor/9?step=6"');
         expect(html).toMatch(/<button[^>]*>Call Stig clear/);
         expect(html).toContain('Nothing overrides it');
-        expect(html).not.toContain('Keep the count');
+        expect(html).not.toContain('Save the count');
     });
 
     it('draws what turns as something that turns, and the rest on a scale', () => {
@@ -178,7 +186,7 @@ describe('each kind of step has its own control', () => {
         expect(drawn(step('measurement', reading('range', 'bar')))).toContain('aria-label="Scale in bar"');
     });
 
-    it('tells a done step with what was entered, and takes back all but devices and inspections', () => {
+    it('tells a done step with what was entered, and takes back all but inspections', () => {
         const done = { state: 'done', doneBy: 'Oda Fenn (T27)', doneAt: 'today' };
         expect(drawn(step('count', { counts: 'strokes' }, { ...done, result: { counted: 51 } }))).toContain('Counted 51.');
         expect(drawn(step('part', {}, { ...done, result: { part: 'JV-1', batch: 'B-2', quantity: 1, again: false } }))).toContain(
@@ -186,9 +194,10 @@ describe('each kind of step has its own control', () => {
         );
         expect(drawn(step('inspection', { covers: ['leak'] }, { ...done, result: { covers: ['leak'] } }))).toContain('Looked at: leak.');
         expect(drawn(step('instruction', {}, done))).toContain('Take this step back');
-        for (const kind of ['safing_fit', 'safing_remove', 'inspection']) {
-            expect(drawn(step(kind, {}, done))).not.toContain('Take this step back');
+        for (const kind of ['safing_fit', 'safing_remove']) {
+            expect(drawn(step(kind, {}, done))).toContain('Take this step back');
         }
+        expect(drawn(step('inspection', {}, done))).not.toContain('Take this step back');
     });
 
     it('draws a sketch from strokes that run from nought to one', () => {

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { Failure, type Schemas } from '../../api/client';
+import { api, Failure, type Schemas, take } from '../../api/client';
 import { useMe } from '../../api/hooks';
 import { type Body, mayWait, queue, versionAfter } from '../../api/queue';
 import { sendStep, useWaiting } from '../../api/useQueue';
@@ -39,6 +39,9 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
             try {
                 return await sendStep({ card: card.id, no: step.no, body, key });
             } catch (e) {
+                if (e instanceof Failure && e.saved) {
+                    return await take(api.GET('/api/cards/{id}', { params: { path: { id: card.id } } }));
+                }
                 if (e instanceof Failure && e.status === 0) {
                     if (mayWait(step, answer.do)) {
                         return keep();
@@ -76,12 +79,17 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
     });
 }
 
-/** Enter confirms, unless something is being typed. */
+/** Enter confirms, unless something is being typed; held down it confirms once. */
 export function useEnter(run: () => void, on: boolean) {
     useEffect(() => {
         const onKey = (e: KeyboardEvent) => {
             const t = e.target;
-            if (on && e.key === 'Enter' && !(t instanceof HTMLElement && t.closest('input, textarea, select, button, a, [role=dialog]'))) {
+            if (
+                on &&
+                !e.repeat &&
+                e.key === 'Enter' &&
+                !(t instanceof HTMLElement && t.closest('input, textarea, select, button, a, [role=dialog]'))
+            ) {
                 e.preventDefault();
                 run();
             }

@@ -119,7 +119,7 @@ export function EditItem({ programme, row, onClose }: Props) {
                     What does it do?
                 </Button>
                 <Button big onClick={onClose}>
-                    {view?.state === 'applied' ? 'Done' : 'Leave it as it was'}
+                    {view?.state === 'applied' ? 'Done' : 'Discard'}
                 </Button>
             </div>
         </Dialog>

@@ -45,7 +45,7 @@ function ReleaseOf({ view }: { view: Schemas['ReleaseView'] }) {
             {view.blockers.length > 0 && (
                 <ol className="divide-y divide-rule border-y border-rule" data-testid="blockers">
                     {view.blockers.map((b) => (
-                        <li key={b.code + b.title}>
+                        <li key={b.code + b.title + b.link}>
                             <Link
                                 to={b.link}
                                 className="grid min-h-12 grid-cols-[2rem_1fr_auto] items-center py-2 hover:bg-sheet"
@@ -102,7 +102,7 @@ function SignRelease({ view, onClose }: { view: Schemas['ReleaseView']; onClose:
         <Signature
             open
             title={`Release ${view.mark} to service`}
-            says={`The work of "${view.title}" on ${view.mark} (${view.items.length} cards) was carried out as the approved data requires, and the aircraft is ready for return to service in respect of that work.`}
+            says={view.statement}
             busy={send.isPending}
             error={send.error}
             onSign={(stamp, pin) => send.mutate({ stamp, pin })}

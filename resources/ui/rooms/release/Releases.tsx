@@ -1,15 +1,25 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useReleases } from '../../api/hooks';
-import { short } from '../../parts/dates';
+import { Field } from '../../parts/Field';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 
 /** Visits on their way out, and those that went. */
 export function Releases() {
+    const [find, setFind] = useState('');
     return (
-        <Wait query={useReleases()}>
+        <Wait query={useReleases(find)}>
             {(room) => (
                 <Page sentence={room.sentence}>
+                    <Field
+                        label="Find among what was released"
+                        name="find"
+                        value={find}
+                        hint="Registration, title or certificate number"
+                        className="max-w-md"
+                        onChange={(e) => setFind(e.target.value)}
+                    />
                     <ul className="divide-y divide-rule border-y border-rule">
                         {room.visits.map((v) => (
                             <li key={v.id}>
@@ -20,13 +30,12 @@ export function Releases() {
                                     <State state={v.state} word={v.said} />
                                     <b className="font-mono">{v.mark}</b>
                                     <span>{v.title}</span>
-                                    <span className="text-sm text-soft">
-                                        {v.number ? `left ${short(v.end, v.end)}` : `leaves ${short(v.end, v.end)}`}
-                                    </span>
+                                    <span className="text-sm text-soft">{v.when}</span>
                                 </Link>
                             </li>
                         ))}
                     </ul>
+                    {room.more > 0 && <p className="text-soft">{room.more} older ones are not shown: narrow it down above.</p>}
                 </Page>
             )}
         </Wait>

@@ -29,7 +29,7 @@ export function PartForm({ part, onClose }: { part: Schemas['StorePart'] | null;
     return (
         <FormDialog
             title={part ? `Change ${part.number}` : 'Enter a part number'}
-            action={part ? 'Keep the change' : 'Enter it'}
+            action={part ? 'Save the change' : 'Enter it'}
             ready={v.number !== '' && v.title !== '' && v.place !== ''}
             send={send}
             onSend={() =>

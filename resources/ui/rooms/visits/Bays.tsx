@@ -141,7 +141,7 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                                     disabled={remove.isPending}
                                     onClick={() => remove.mutate(Number(block.id.split('-')[1]))}
                                 >
-                                    Take it away
+                                    Remove
                                 </Button>
                             )}
                         </li>

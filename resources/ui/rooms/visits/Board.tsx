@@ -94,9 +94,9 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                             Nothing is saved yet.
                         </p>
                         <span className="flex shrink-0 gap-2">
-                            <Button onClick={() => setShown(null)}>Put it back</Button>
+                            <Button onClick={() => setShown(null)}>Restore</Button>
                             <Button kind="main" disabled={look.isPending} onClick={keep}>
-                                Keep it
+                                Save it
                             </Button>
                         </span>
                     </div>
@@ -126,7 +126,8 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
             )}
             <Printed cards={cards} />
             <p className="noprint mt-2 text-sm text-soft">
-                Pointed cards decide the exit. A heavy left edge is in work, filled is worked, a notched mark lacks something or is late.
+                Arrow-ended cards are critical: a delay delays the aircraft. A heavy left edge is in work, filled is worked, a notched mark
+                lacks something or is late.
                 {may && ' Drag a card, or move it with the arrow keys (with Shift four hours).'}
             </p>
             {card && (

@@ -84,7 +84,7 @@ export function BoardDetails({
                             <Button onClick={() => onMove(Math.max(0, card.from - 8))}>4 h earlier</Button>
                             <Button onClick={() => onMove(card.from + 8)}>4 h later</Button>
                             <Button onClick={() => onMove(card.from + 32)}>A day later</Button>
-                            {card.held !== null && <Button onClick={() => onMove(null)}>Let it go</Button>}
+                            {card.held !== null && <Button onClick={() => onMove(null)}>Unpin</Button>}
                         </div>
                     )}
                 </div>

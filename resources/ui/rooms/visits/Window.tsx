@@ -237,7 +237,7 @@ function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }
                 <Trouble error={send.error} />
                 <div className="flex gap-2">
                     <Button kind="main" type="submit" disabled={send.isPending}>
-                        Judge it so
+                        Apply
                     </Button>
                     {w.byHand && (
                         <Button

@@ -71,7 +71,7 @@ export function CompareStep({ card, step, onWrong, onConflict }: StepProps) {
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
                 <Button kind="main" big hint="Enter" disabled={values.shown === '' || values.real === '' || send.isPending} onClick={keep}>
-                    Keep both
+                    Save both
                 </Button>
                 <Button big onClick={onWrong}>
                     Something is wrong

@@ -1,19 +1,33 @@
+import { useState } from 'react';
 import { Button } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
+import { useDeliberate } from '../useDeliberate';
 import { type StepProps, useEnter, useStep } from '../useStep';
+import { Tick } from './Part';
 
 const confirmWords: Record<string, string> = {
-    caution: 'Read and understood',
+    caution: 'Go on',
     instruction: 'Done',
     finding_prompt: 'Looked at; nothing more found',
-    safing_fit: 'Fitted, flag showing',
-    safing_remove: 'Removed, flag back',
+    safing_fit: 'Fitted',
+    safing_remove: 'Removed',
+};
+
+const ticks: Record<string, string | undefined> = {
+    warning: 'I have read this warning, and so have those who work with me',
+    safing_fit: 'It is on, where it says, and its flag shows',
+    safing_remove: 'It is off, and its flag with it',
 };
 
 /** Read, looked at, done; a device on or off. */
 export function ConfirmStep({ card, step, onWrong, onConflict }: StepProps) {
     const send = useStep({ card, step, onConflict });
-    const done = () => !send.isPending && send.mutate({ do: 'done' });
+    const ready = useDeliberate();
+    const [said, setSaid] = useState(false);
+    // What may hurt somebody, and what others will rely on, is said before it is confirmed.
+    const tick = ticks[step.kind === 'caution' ? String(step.spec.level ?? 'caution') : step.kind];
+    const may = ready && !send.isPending && (tick === undefined || said);
+    const done = () => may && send.mutate({ do: 'done' });
     useEnter(done, true);
     const device = card.safing.find((d) => d.removerCard === card.id && d.removerStep === step.no);
     return (
@@ -39,9 +53,14 @@ export function ConfirmStep({ card, step, onWrong, onConflict }: StepProps) {
                     ]}
                 />
             )}
+            {tick !== undefined && (
+                <div className="mt-5 max-w-xl">
+                    <Tick checked={said} onChange={setSaid} label={tick} />
+                </div>
+            )}
             <Trouble error={send.error} />
             <div className="mt-8 flex gap-3">
-                <Button kind="main" big hint="Enter" disabled={send.isPending} onClick={done}>
+                <Button kind="main" big hint="Enter" disabled={!may} onClick={done}>
                     {confirmWords[step.kind] ?? 'Done'}
                 </Button>
                 {step.kind !== 'caution' && (
@@ -55,7 +74,7 @@ export function ConfirmStep({ card, step, onWrong, onConflict }: StepProps) {
 }
 
 /** A device as its flag hangs: what, where, and what hangs on it. */
-export function Plate({ title, lines }: { title: string; lines: string[] }) {
+function Plate({ title, lines }: { title: string; lines: string[] }) {
     return (
         <div className="mt-5 inline-flex overflow-hidden rounded-lg border-2 border-ink bg-sheet">
             <span className="w-4 bg-rust" aria-hidden="true" />

@@ -13,6 +13,7 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
         const onKey = (e: KeyboardEvent) => {
             if (
                 e.key === ' ' &&
+                !e.repeat &&
                 !(e.target instanceof HTMLElement && e.target.closest('input, textarea, select, button, a, [role=dialog]'))
             ) {
                 e.preventDefault();
@@ -68,10 +69,10 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
             <Trouble error={send.error} />
             <div className="mt-6 flex flex-wrap gap-3">
                 <Button kind="main" big disabled={send.isPending || entry === '' || entry === '0'} onClick={keep}>
-                    Keep the count
+                    Save the count
                 </Button>
                 <Button big onClick={() => setEntry('0')}>
-                    From nought
+                    Start again at 0
                 </Button>
                 <Button big onClick={onWrong}>
                     Something is wrong

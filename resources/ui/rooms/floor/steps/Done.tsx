@@ -51,17 +51,21 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                 </table>
             )}
             {step.readings.length > 0 && step.kind !== 'rig' && <Limits spec={step.spec} />}
-            {may && !step.kind.startsWith('safing') && step.kind !== 'inspection' && (
+            {may && step.kind !== 'inspection' && (
                 <div className="mt-5">
                     {asking && step.fallsWith.length > 0 && (
                         <p className="mb-2">
-                            <State state="watch" word="Inspected since" />: with this step the independent inspection of step{' '}
-                            {step.fallsWith.join(', ')} falls, and is done again.
+                            <State state="watch" word="To be done again" />: {step.fallsWith.length === 1 ? 'step' : 'steps'}{' '}
+                            {step.fallsWith.join(', ')}, which {step.fallsWith.length === 1 ? 'rests' : 'rest'} on this one.
                         </p>
+                    )}
+                    {asking && step.kind === 'safing_fit' && <p className="mb-2">Only if it is not on. The register then says so.</p>}
+                    {asking && step.kind === 'safing_remove' && (
+                        <p className="mb-2">Only if it is still on. It stands in the register again, and holds what it held.</p>
                     )}
                     {asking && step.kind === 'part' && (
                         <p className="mb-2 text-soft">
-                            What was taken does not go back into its batch; if it comes back unused, Stores enters it.
+                            What was taken does not go back into its batch; the store is told. If it comes back unused, Stores enters it.
                         </p>
                     )}
                     {asking ? (

@@ -1,5 +1,7 @@
 import { Button } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
+import { BreakOff } from '../BreakOff';
+import { useDeliberate } from '../useDeliberate';
 import { type StepProps, useEnter, useStep } from '../useStep';
 import { Ring, useHeld } from './Ring';
 
@@ -10,7 +12,8 @@ export function HoldStep({ card, step, onWrong, onConflict }: StepProps) {
     const running = step.startedAt !== null;
     const held = useHeld(step);
     const over = running && held >= spec.seconds + 0.5;
-    const go = () => !send.isPending && (!running || over) && send.mutate({ do: over ? 'done' : 'start' });
+    const ready = useDeliberate();
+    const go = () => ready && !send.isPending && (!running || over) && send.mutate({ do: over ? 'done' : 'start' });
     useEnter(go, !running || over);
     return (
         <>
@@ -23,7 +26,7 @@ export function HoldStep({ card, step, onWrong, onConflict }: StepProps) {
             </div>
             <Trouble error={send.error} />
             <div className="mt-6 flex flex-wrap gap-3">
-                <Button kind="main" big hint="Enter" disabled={send.isPending || (running && !over)} onClick={go}>
+                <Button kind="main" big hint="Enter" disabled={!ready || send.isPending || (running && !over)} onClick={go}>
                     {over ? 'It held' : running ? 'Holding…' : 'Start the hold'}
                 </Button>
                 {running && (
@@ -31,6 +34,7 @@ export function HoldStep({ card, step, onWrong, onConflict }: StepProps) {
                         It moved; begin again
                     </Button>
                 )}
+                {running && <BreakOff card={card} step={step} onConflict={onConflict} />}
                 <Button big onClick={onWrong}>
                     Something is wrong
                 </Button>

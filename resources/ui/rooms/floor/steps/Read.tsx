@@ -24,7 +24,7 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
                 <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={keep}>
-                    Keep the reading
+                    Save the reading
                 </Button>
                 <Button big onClick={onWrong}>
                     Something is wrong

@@ -2,9 +2,10 @@ import { useState } from 'react';
 import { Button } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
 import { State } from '../../../parts/State';
+import { useDeliberate } from '../useDeliberate';
 import { type StepProps, useStep } from '../useStep';
 
-type Call = { name: string; at: string };
+type Call = { name: string; at: string; said: string; stands: boolean };
 
 /** A roll-call: every place is called clear by whoever stands there; a call stands for a while. */
 export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps) {
@@ -13,7 +14,8 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
     const stands = Number(step.spec.stands ?? 300);
     const send = useStep({ card, step, onConflict });
     const [names, setNames] = useState<Record<string, string>>({});
-    const called = places.filter((p) => calls[p]);
+    const ready = useDeliberate();
+    const called = places.filter((p) => calls[p]?.stands);
     return (
         <>
             <p className="mt-2 text-soft">
@@ -31,12 +33,13 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
                             <b>{p}</b>
                             {call ? (
                                 <span>
-                                    <State state="clear" word="clear" /> {call.name}, <Ago at={call.at} />
+                                    <State state={call.stands ? 'clear' : 'watch'} word={call.stands ? 'clear' : 'call again'} />{' '}
+                                    {call.name}, <span className="text-soft">{call.said}</span>
                                 </span>
                             ) : (
                                 <input
                                     aria-label={`Who stands at ${p}`}
-                                    placeholder="who stands there"
+                                    placeholder="name or stamp"
                                     list="people-here"
                                     disabled={!may}
                                     value={names[p] ?? ''}
@@ -59,9 +62,11 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
                 })}
             </ul>
             <datalist id="people-here">
-                {card.people.map((p) => (
-                    <option key={p} value={p.replace(/ \(.*/, '')} />
-                ))}
+                {card.crew
+                    .filter((p) => !Object.values(calls).some((c) => c.name === p))
+                    .map((p) => (
+                        <option key={p} value={p} />
+                    ))}
             </datalist>
             <Trouble error={send.error} />
             {step.state !== 'done' && may && (
@@ -69,7 +74,7 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
                     <Button
                         kind="main"
                         big
-                        disabled={send.isPending || called.length < places.length}
+                        disabled={!ready || send.isPending || called.length < places.length}
                         onClick={() => send.mutate({ do: 'done' })}
                     >
                         {called.length < places.length ? `${called.length} of ${places.length} clear` : 'All clear'}
@@ -81,8 +86,4 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
             )}
         </>
     );
-}
-
-function Ago({ at }: { at: string }) {
-    return <span className="text-soft">called at {at.slice(11, 16)} UTC</span>;
 }

@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
+import { BreakOff } from '../BreakOff';
 import { ReadingField, type ReadingSpec, useTool } from '../ReadingField';
+import { useDeliberate } from '../useDeliberate';
 import { type StepProps, useEnter, useStep } from '../useStep';
 import { Ring, useHeld } from './Ring';
 
@@ -17,7 +19,8 @@ export function TestStep({ card, step, onWrong, onConflict }: StepProps) {
     const running = step.startedAt !== null;
     const held = useHeld(step);
     const over = running && held >= spec.hold.seconds + 0.5;
-    const start = () => !running && !send.isPending && send.mutate({ do: 'start' });
+    const ready = useDeliberate();
+    const start = () => ready && !running && !send.isPending && send.mutate({ do: 'start' });
     const keep = () => send.mutate({ do: 'read', entry, tool });
     useEnter(start, !running);
     const last = step.readings.filter((r) => r.stands).at(-1);
@@ -56,15 +59,16 @@ export function TestStep({ card, step, onWrong, onConflict }: StepProps) {
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
                 {!running && (
-                    <Button kind="main" big hint="Enter" onClick={start} disabled={send.isPending}>
+                    <Button kind="main" big hint="Enter" onClick={start} disabled={!ready || send.isPending}>
                         Set up; start the hold
                     </Button>
                 )}
                 {over && (
                     <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={keep}>
-                        Keep the reading
+                        Save the reading
                     </Button>
                 )}
+                {running && <BreakOff card={card} step={step} onConflict={onConflict} />}
                 <Button big onClick={onWrong}>
                     Something is wrong
                 </Button>

@@ -64,7 +64,7 @@ export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
                 <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending || from !== null} onClick={keep}>
-                    Keep the time
+                    Save the time
                 </Button>
                 <Button big onClick={onWrong}>
                     Something is wrong

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Shared\View;
+namespace App\Crew\Show\View;
 
 use OpenApi\Attributes as OA;
 
-/** What the line across the top shows, and how much waits in each room. */
+/** The line across the top. */
 #[OA\Schema]
 final readonly class Moment
 {
@@ -15,7 +15,8 @@ final readonly class Moment
         #[OA\Property] public string $zone,
         #[OA\Property] public string $base,
         #[OA\Property] public string $shift,
-        /** by name */
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))] public object $waiting,
+        /** @var list<NoticeView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NoticeView::class))] public array $notices,
     ) {}
 }
