@@ -20,6 +20,9 @@ return [
     // Rest: hours free between two stretches of work, at least, and hours in one stretch, at most.
     'rest_between' => 11,
     'rest_most' => 12,
+    // What an independent inspection and a certificate are reckoned with on a shift, in hours; they take their time at the end of the work.
+    'inspect_hours' => 0.5,
+    'certify_hours' => 1.0,
     // A place that is not in the list of bays is worked at these local times, Monday to Saturday.
     'usual_hours' => ['06:00', '22:00'],
     // How long somebody called clear of a place stands for it, in seconds, where the step does not say: a card's own time goes first.

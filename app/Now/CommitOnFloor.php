@@ -34,18 +34,24 @@ final readonly class CommitOnFloor
         for ($try = 0; $try < self::TRIES; $try++) {
             $file = ($this->load)($cardId);
             $write = $ask($file);
-            if (DB::transaction(fn(): bool => $this->commit($file, $write))) {
+            try {
+                DB::transaction(fn() => $this->commit($file, $write));
+
                 return $file;
+            } catch (FloorMoved) {
+                // Nothing was committed, and no key either.
+                continue;
             }
         }
         throw Refused::because('Others are working on this aircraft at this very moment. Nothing was changed; send it again.');
     }
 
-    private function commit(CardFile $file, Closure $write): bool
+    /** @throws FloorMoved when something happened at the aircraft since it was loaded */
+    private function commit(CardFile $file, Closure $write): void
     {
         $card = $file->card;
         if (DB::table('aircraft')->where(['id' => $card->aircraft_id, 'floor_count' => $file->floorCount])->increment('floor_count') === 0) {
-            return false;
+            throw new FloorMoved;
         }
         if (Card::where(['id' => $card->id, 'version' => $card->version])->increment('version') === 0) {
             $file->requireVersion(-1);
@@ -54,7 +60,5 @@ final readonly class CommitOnFloor
         $card->syncOriginalAttribute('version');
         $write($file);
         $card->save();
-
-        return true;
     }
 }

@@ -66,7 +66,7 @@ final class PeopleTest extends TestCase
         $card = self::number("select id from cards where title = 'Flap travel timing' and state = 'in_work'");
         $lio = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('lio');
         $lio->go("/floor/{$card}")->find('[data-testid="step-4"]');
-        $lio->see('Lio Kest (under supervision)')->type('entry', '0.3')->see('inside')->press('Save the reading')->find('[data-testid="step-5"]');
+        $lio->see('Lio Kest (under supervision)')->tool('FG-11')->type('entry', '0.3')->see('inside')->press('Save the reading')->find('[data-testid="step-5"]');
         self::$stage->database()->exec("update steps set state = 'done', done_by = (select id from people where login = 'lio') where card_id = {$card} and state = 'open'");
         $lio->go("/floor/{$card}")->press('Sign the card')->type('stamp', 'T38')->type('pin', '3890')->press('Sign', '//form')->see('your supervisor signs this card');
         $stig = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('stig');

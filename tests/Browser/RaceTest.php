@@ -27,7 +27,8 @@ final class RaceTest extends TestCase
         $before = $this->version($card);
         $answers = $this->together(6, "/api/cards/{$card}/steps/3", static fn(): array => [['version' => $before, 'do' => 'read', 'entry' => '26', 'tool' => 'TW-108'], 'one-and-the-same']);
         self::assertSame([200], array_values(array_unique(array_column($answers, 0))), 'each is answered');
-        self::assertCount(1, array_unique(array_column($answers, 1)), 'and with the same card');
+        $bodies = array_filter(array_column($answers, 1), static fn(string $b): bool => ! str_contains($b, 'This was saved; its answer was lost on the way'));
+        self::assertCount(1, array_unique($bodies), 'with the same card, or, while that is still being read, with the truth');
         self::assertSame(1, $this->number("select count(*) from readings where card_id = {$card}"));
         self::assertSame($before + 1, $this->version($card));
     }

@@ -250,7 +250,7 @@ final class ScreensTest extends TestCase
         $other->go("/floor/{$card}")->find('[data-testid="step-3"]');
 
         // The connection drops in mid-card: two steps are confirmed, kept on the tablet and marked as waiting.
-        $oda->type('entry', '26')->see('inside, 2 N·m in hand');
+        $oda->tool('TW-108')->type('entry', '26')->see('inside, 2 N·m in hand');
         $this->connection($oda, false);
         $oda->press('Save the reading')->find('[data-testid="step-4"]');
         $oda->press('Done')->find('[data-testid="step-5"]');
@@ -266,7 +266,7 @@ final class ScreensTest extends TestCase
         self::assertSame('done', $oda->find('[data-step="3"]')->getAttribute('data-state'));
 
         // The other still sees step 3; being second is said, and what was typed is still there.
-        $other->type('entry', '25')->press('Save the reading')->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
+        $other->tool('TW-108')->type('entry', '25')->press('Save the reading')->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
         self::assertSame(1, $number("select count(*) from readings where card_id = {$card}"));
 
         // Without a connection again, and somebody else is faster: told when it is back, nothing overwritten, nothing lost.

@@ -163,11 +163,13 @@ final class ThreadTest extends TestCase
         $oda->confirm('Removed')->see('Every step is done.');
         self::assertSame('0', $this->scalar('select count(*) from safing_devices where removed_at is null and card_id = '.self::$card));
 
-        $oda->press('Sign the card')->type('stamp', 'T27')->type('pin', '0000')->press('Sign', '//form')->see('Stamp or PIN is wrong. Nothing was signed');
+        $oda->press('Sign the card')->type('stamp', 'T27')->type('pin', '0000');
+        self::assertFalse($oda->browser->findElement(WebDriverBy::xpath('//form//button[.="Sign"]'))->isEnabled(), 'not before what went out is back');
         // What went out on the card is counted in with the signature.
         foreach ($oda->browser->findElements(WebDriverBy::cssSelector('fieldset input[type="checkbox"]')) as $back) {
             $back->click();
         }
+        $oda->press('Sign', '//form')->see('Stamp or PIN is wrong. Nothing was signed');
         $oda->type('pin', '2741');
         // Two clicks in one breath.
         $oda->browser->executeScript("const b = [...document.querySelectorAll('form button')].find(b => b.textContent.startsWith('Sign')); b.click(); b.click();");

@@ -94,7 +94,7 @@ final class VisitTest extends WorldCase
     {
         Qualification::where(['person_id' => $this->person('oda')->id, 'value' => 'SKV'])->update(['valid_until' => '2026-05-08']);
         $now = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
-        $later = $this->make('QA-VFE', ['35-11'], '2026-05-09', '2026-05-10')->cards->firstOrFail();
+        $later = $this->make('QA-VFE', ['35-11'], '2026-05-11', '2026-05-12')->cards->firstOrFail();
         $assign = fn(Card $card) => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform']);
         $assign($now)->assertOk();
         $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn needs a valid SKV rating: it has lapsed. Nobody was assigned.');

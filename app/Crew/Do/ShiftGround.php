@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Do;
 
+use App\Crew\CrewWords;
 use App\Crew\Model\Person;
 use App\Shared\Words;
 use Illuminate\Database\Eloquent\Collection;
@@ -179,7 +180,7 @@ final readonly class ShiftGround
         }
 
         return match ($why) {
-            'away' => $usual !== null && $usual->shift === null ? ['sick' => 'is off sick', 'leave' => 'is on leave'][$usual->why] ?? "is away: {$usual->why}" : ($shift === null ? 'does not work that day' : "is on the {$shift} shift"),
+            'away' => $usual !== null && $usual->shift === null ? CrewWords::away($usual->why) : ($shift === null ? 'does not work that day' : "is on the {$shift} shift"),
             'no_hours' => 'has no '.Words::number($s->slot->hours).' h left on this shift',
             'trainee' => 'is a trainee: the supervisor must be on the card',
             default => Words::unfit($why, $s->slot->role->value, $s->slot->type, $s->slot->skill),

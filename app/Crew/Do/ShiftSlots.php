@@ -20,11 +20,6 @@ use Jorvel\Core\Shared\Instant;
  */
 final readonly class ShiftSlots
 {
-    /** What an independent inspection and a certificate are reckoned with, in hours. */
-    private const INSPECT = 0.5;
-
-    private const CERTIFY = 1.0;
-
     public function __construct(private Clock $clock) {}
 
     /** @return array{Instant, Instant} when a shift of a day begins and ends */
@@ -47,10 +42,11 @@ final readonly class ShiftSlots
             array_push($slots, ...$this->ofCard($card, $day, $from, $until));
         }
         $ending = Visit::with(['aircraft.type', 'cards:id,visit_id,planned_end,state'])->whereIn('id', $cards->pluck('visit_id')->unique())->orderBy('id')->get();
+        $certify = (float) config('jorvel.certify_hours');
         foreach ($ending as $visit) {
             $exit = $visit->cards->max('planned_end');
             if ($exit !== null && $exit > (string) $from && $exit <= (string) $until) {
-                $slots[] = new ShiftSlot(AssignSlot::of("v{$visit->id}:certify", "v{$visit->id}", SlotRole::Certify, null, $visit->aircraft->type->code, $day, self::CERTIFY), null, $visit->aircraft->mark, "Certify {$visit->title}", Instant::parse($exit), $until);
+                $slots[] = new ShiftSlot(AssignSlot::of("v{$visit->id}:certify", "v{$visit->id}", SlotRole::Certify, null, $visit->aircraft->type->code, $day, $certify), null, $visit->aircraft->mark, "Certify {$visit->title}", Instant::parse($exit), Instant::fromEpoch((int) (Instant::parse($exit)->epoch() + $certify * 3600)));
             }
         }
 
@@ -63,7 +59,14 @@ final readonly class ShiftSlots
         $begins = max($from->epoch(), Instant::parse((string) $card->planned_start)->epoch());
         $ends = min($until->epoch(), Instant::parse((string) $card->planned_end)->epoch());
         $type = $card->aircraft->type->code;
-        $make = static fn(string $id, SlotRole $role, ?string $skill, float $hours): ShiftSlot => new ShiftSlot(AssignSlot::of($id, (string) $card->id, $role, $skill, $type, $day, $hours), $card, $card->aircraft->mark, $card->title, Instant::fromEpoch($begins), Instant::fromEpoch($ends));
+        $make = static fn(string $id, SlotRole $role, ?string $skill, float $hours, ?int $at = null): ShiftSlot => new ShiftSlot(
+            AssignSlot::of($id, (string) $card->id, $role, $skill, $type, $day, $hours),
+            $card,
+            $card->aircraft->mark,
+            $card->title,
+            Instant::fromEpoch($at ?? $begins),
+            Instant::fromEpoch($ends),
+        );
         $slots = [];
         if ($card->state !== Card::SIGNED) {
             foreach ($card->needs ?? [$card->skill => 1] as $skill => $many) {
@@ -73,7 +76,7 @@ final readonly class ShiftSlots
             }
         }
         if ($card->critical && $ends === Instant::parse((string) $card->planned_end)->epoch()) {
-            $slots[] = $make("{$card->id}:duplicate::1", SlotRole::Duplicate, null, self::INSPECT);
+            $slots[] = $make("{$card->id}:duplicate::1", SlotRole::Duplicate, null, (float) config('jorvel.inspect_hours'), (int) ($ends - 3600 * config('jorvel.inspect_hours')));
         }
 
         return $slots;

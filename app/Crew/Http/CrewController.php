@@ -56,6 +56,6 @@ final class CrewController
             ? $days->clear($request->person(), $person, $from, $until)
             : $days->set($request->person(), $person, $from, $until, $request->string('do')->value() === 'shift' ? $request->string('shift')->value() : null, $request->string('why')->value());
 
-        return new JsonResponse($read->all($request->person()));
+        return new JsonResponse($read->all($request->person(), $person->refresh()));
     }
 }

@@ -9,16 +9,20 @@ use App\Crew\Show\View\AwayView;
 use App\Crew\Show\View\CrewView;
 use App\Crew\Show\View\LapseView;
 use App\Crew\Show\View\PersonView;
+use App\Now\LoadCrew;
 use App\Shared\Clock;
 use App\Shared\Words;
+use Jorvel\Core\Crew\AtWork;
+use Jorvel\Core\Now\Placed;
 use Jorvel\Core\Shared\Day;
 
 /** Who is there, what they hold, and which planned cards a lapse hits. */
 final readonly class ShowCrew
 {
-    public function __construct(private Clock $clock, private Lapses $lapses, private LastOnes $last, private PersonChoices $choices) {}
+    public function __construct(private Clock $clock, private Lapses $lapses, private LastOnes $last, private PersonChoices $choices, private LoadCrew $crew) {}
 
-    public function all(Person $me): CrewView
+    /** @param Person|null $of whose days were just changed: the cards are named for which they are not there now */
+    public function all(Person $me, ?Person $of = null): CrewView
     {
         $today = $this->clock->today();
         $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])->orderBy('shift')->orderBy('name')->get();
@@ -45,7 +49,18 @@ final readonly class ShowCrew
             default => Words::count(count($lapses), 'qualification has lapsed or lapses', 'qualifications have lapsed or lapse').' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
         };
 
-        return new CrewView($sentence, $lapses, $views, $this->choices->all(), array_values(array_filter(['roster', 'keep'], static fn(string $what): bool => $me->can($what, Person::class))));
+        return new CrewView($sentence, $lapses, $views, $this->choices->all(), array_values(array_filter(['roster', 'keep'], static fn(string $what): bool => $me->can($what, Person::class))), $of === null ? [] : $this->missing($of));
+    }
+
+    /** @return list<string> "015-02 Gear extension by hand pump, Wed 6 May, 06:00" */
+    private function missing(Person $of): array
+    {
+        $crew = $this->crew->of(collect([$of->load('qualifications', 'rotaDays')]));
+        $person = $crew->people[$of->id];
+        $missing = array_filter($person->placed, fn(Placed $p): bool => $p->from !== null && $p->until !== null && $p->until->epoch() > $this->clock->now()->epoch()
+            && in_array(AtWork::during($crew, $person, $p->from->dayIn($crew->zone), $p->from, $p->until, $p->card), [AtWork::Away, AtWork::OffShift], true));
+
+        return array_values(array_map(fn(Placed $p): string => "{$p->number} {$p->title}, ".($p->from === null ? '' : $this->clock->local($p->from)), $missing));
     }
 
     /** One of them; load `qualifications` and `rotaDays` first. */

@@ -38,6 +38,7 @@ final readonly class TakeReading
     {
         $tool = $this->tool($spec, $toolCode);
         $result = $this->judge($spec, $entry, $tool);
+        $this->requireHere($step, $tool);
 
         return new Taken($spec['point'], $entry, $result->value, $result->unit->value, $result->verdict->value, $result->margin, $tool, $result->reasons, $phase, $run);
     }
@@ -87,6 +88,14 @@ final readonly class TakeReading
         }
         if ($why === Readable::TooFine) {
             throw Refused::because("{$tool->code} shows steps of ".Words::number($tool->resolution, 4)." {$tool->unit}; ".Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was kept.');
+        }
+    }
+
+    /** @throws Refused while the tool is out on another card */
+    public function requireHere(Step $step, ?Tool $tool): void
+    {
+        if ($tool !== null) {
+            $this->desk->requireHere($step->card, $tool);
         }
     }
 

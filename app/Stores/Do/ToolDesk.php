@@ -54,13 +54,26 @@ final readonly class ToolDesk
      */
     public function out(Person $by, Card $card, Tool $tool): void
     {
+        if ($this->requireHere($card, $tool) === null) {
+            $this->lend($by, $card, $tool, "{$tool->code} {$tool->title}", 1);
+        }
+    }
+
+    /**
+     * The tool is out on this card, or in the store.
+     *
+     * @return ToolLoan|null to this card
+     *
+     * @throws Refused while it is out on another card
+     */
+    public function requireHere(Card $card, Tool $tool): ?ToolLoan
+    {
         $loan = ToolLoan::with(['card', 'person'])->where('tool_id', $tool->id)->whereNull('in_at')->first();
         if ($loan !== null && $loan->card_id !== $card->id) {
             throw Refused::because("{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in there first, or take another {$tool->kind}; nothing was kept.");
         }
-        if ($loan === null) {
-            $this->lend($by, $card, $tool, "{$tool->code} {$tool->title}", 1);
-        }
+
+        return $loan;
     }
 
     /** @throws Refused for a tool that is not there, must not be used, or is out elsewhere */

@@ -4,29 +4,34 @@ declare(strict_types=1);
 
 namespace App\Visits\Do;
 
+use App\Crew\CrewWords;
 use App\Crew\Model\Person;
 use App\Crew\Show\View\Candidate;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
+use App\Now\LoadCrew;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Crew\AtWork;
+use Jorvel\Core\Now\CrewNow;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 
 /** Puts people on a card, in a role, or says why somebody cannot be. */
 final readonly class Assign
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private LoadCrew $crew) {}
 
     /** @throws Refused with the reason when the person does not fit */
     public function add(Person $by, Card $card, int $personId, string $role): void
     {
         $role = $role === 'trainee' ? 'perform' : $role;
-        $person = Person::with('qualifications')->findOrFail($personId);
-        $why = $this->why($person, $card, $role);
+        $person = Person::with('qualifications', 'rotaDays')->findOrFail($personId);
+        $why = $this->why($person, $card, $role, $this->crew->of(collect([$person])));
         if ($why !== null) {
             throw Refused::because("{$person->name} {$why}. Nobody was assigned.");
         }
@@ -52,24 +57,54 @@ final readonly class Assign
         });
     }
 
-    /** @return Collection<int, Candidate> everybody who works, those who fit first */
+    /** @return Collection<int, Candidate> everybody who works: those who are free first, then those who fit and are elsewhere or off shift */
     public function candidates(Card $card, string $role): Collection
     {
-        return Person::thereOn($this->clock->today())->with('qualifications')->whereNot('role', 'viewer')->orderBy('name')->get()
-            ->map(function (Person $p) use ($card, $role): Candidate {
-                $why = $this->why($p, $card, $role);
+        $people = Person::thereOn($this->clock->today())->with('qualifications', 'rotaDays')->whereNot('role', 'viewer')->orderBy('name')->get();
+        $crew = $this->crew->of($people);
 
-                return new Candidate($p->id, $p->name, $p->stamp, $p->shift, $why === null, $why);
-            })
-            ->sortBy(static fn(Candidate $c): int => $c->fits ? 0 : 1)->values();
+        return $people->map(function (Person $p) use ($card, $role, $crew): Candidate {
+            $why = $this->why($p, $card, $role, $crew);
+            $remark = $why === null ? $this->remark($p, $card, $crew) : null;
+
+            return new Candidate($p->id, $p->name, $p->stamp, $p->shift, $why === null, $why, $remark);
+        })->sortBy(static fn(Candidate $c): int => $c->fits ? ($c->remark === null ? 0 : 1) : 2)->values();
     }
 
-    /** Why a person does not fit a card in a role on the day the visit begins, or today if it has begun. */
-    public function why(Person $person, Card $card, string $role): ?string
+    /** The day from which a card counts: on which it is planned, or its visit begins; today if that is over. */
+    private function day(Card $card): Day
     {
-        $on = Day::fromNumber(max(Day::parse($card->visit->start)->number, $this->clock->today()->number));
+        $planned = $card->planned_start === null ? Day::parse($card->visit->start) : Instant::parse($card->planned_start)->dayIn($this->clock->zone());
+
+        return Day::fromNumber(max($planned->number, $this->clock->today()->number));
+    }
+
+    private function atWork(Person $person, Card $card, CrewNow $crew): AtWork
+    {
+        $at = static fn(?string $instant): ?Instant => $instant === null ? null : Instant::parse($instant);
+
+        return AtWork::during($crew, $crew->people[$person->id], $this->day($card), $at($card->planned_start), $at($card->planned_end), (string) $card->id);
+    }
+
+    /** What the controller is told of somebody who fits: on another shift, or on another card at that time. */
+    private function remark(Person $person, Card $card, CrewNow $crew): ?string
+    {
+        return match ($this->atWork($person, $card, $crew)) {
+            AtWork::OffShift => "works the {$person->shift} shift; the card is planned ".$this->clock->local(Instant::parse((string) $card->planned_start)).' to '.$this->clock->local(Instant::parse((string) $card->planned_end)),
+            AtWork::Elsewhere => 'is on '.AtWork::placed($crew->people[$person->id], Instant::parse((string) $card->planned_start), Instant::parse((string) $card->planned_end), (string) $card->id).' at that time',
+            default => null,
+        };
+    }
+
+    /** Why a person does not fit a card in a role on its day. */
+    private function why(Person $person, Card $card, string $role, CrewNow $crew): ?string
+    {
+        $on = $this->day($card);
         if ($person->goneOn($on)) {
-            return "leaves on {$person->leaves}";
+            return 'leaves on '.$this->clock->words(Day::parse((string) $person->leaves));
+        }
+        if ($this->atWork($person, $card, $crew) === AtWork::Away) {
+            return CrewWords::away($person->rotaDays->firstWhere('date', (string) $on)?->why).' on '.$this->clock->words($on);
         }
         if ($person->trainee && $role === 'perform') {
             $over = Person::find($person->supervisor_id);
@@ -81,7 +116,7 @@ final readonly class Assign
             };
         }
         $other = $role === 'perform' ? 'duplicate' : 'perform';
-        $tookPart = ($role === 'duplicate' && $card->steps->contains('done_by', $person->id))
+        $tookPart = ($role === 'duplicate' && $card->tookPart($person->id))
             || $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $person->id && $a->role === $other);
         $skill = $role === 'perform' ? $card->skill : null;
         $type = $card->aircraft->type->code;

@@ -524,6 +524,7 @@ describe('people', () => {
             lapses,
             people: [person],
             choices,
+            hits: [],
             may,
         });
         const list = [

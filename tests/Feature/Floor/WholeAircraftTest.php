@@ -15,11 +15,11 @@ use App\Shared\Clock;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\PartMove;
 use App\Stores\Model\ToolLoan;
-use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\WorldCase;
 
 /** What was found by using the application: rules that held within a card, and have to hold for the whole aircraft. */

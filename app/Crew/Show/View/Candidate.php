@@ -17,5 +17,6 @@ final readonly class Candidate
         #[OA\Property] public string $shift,
         #[OA\Property] public bool $fits,
         #[OA\Property] public ?string $why,
+        #[OA\Property] public ?string $remark = null,
     ) {}
 }

@@ -36,6 +36,7 @@ final readonly class Compare implements StepKind
         if ($tool !== null) {
             $this->readings->requireReadable(Quantity::of($values['real'], $unit), $tool);
         }
+        $this->readings->requireHere($step, $tool);
         $said = Agreement::of($values['shown'], $values['real'], $unit, (float) $spec['within']);
         if ($said->verdict === Verdict::Invalid) {
             throw Refused::because('Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read both again. Nothing was kept.');

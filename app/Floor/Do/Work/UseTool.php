@@ -25,6 +25,7 @@ final readonly class UseTool implements StepKind
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $tool = $this->desk->usable($step->spec['tool_kind'], $in->tool);
+        $this->desk->requireHere($step->card, $tool);
         $now = (string) $this->clock->now();
 
         return Worked::done(

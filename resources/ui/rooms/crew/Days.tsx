@@ -4,6 +4,7 @@ import { useSend } from '../../api/hooks';
 import { Field } from '../../parts/Field';
 import { FormDialog, useFields } from '../../parts/FormDialog';
 import { Pick } from '../../parts/Pick';
+import { State } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 
 type Person = Schemas['PersonView'];
@@ -11,13 +12,29 @@ type Person = Schemas['PersonView'];
 /** Leave, another shift, or the usual week again. */
 export function Days({ person, shifts, onClose }: { person: Person; shifts: string[]; onClose: () => void }) {
     const { values: v, bind } = useFields({ from: '', until: '', why: 'leave' });
+    const [hits, setHits] = useState<string[] | null>(null);
     const [what, setWhat] = useState<'away' | 'shift' | 'clear'>('away');
     const [shift, setShift] = useState(shifts.find((s) => s !== person.shift) ?? '');
     const send = useSend(
         (body: { from: string; until: string; do: 'away' | 'shift' | 'clear'; shift?: string; why?: string }, headers) =>
             take(api.POST('/api/crew/{id}/days', { params: { path: { id: person.id } }, body, headers })),
-        onClose,
+        (room) => (room.hits.length > 0 ? setHits(room.hits) : onClose()),
     );
+    if (hits !== null) {
+        return (
+            <FormDialog title={`Days of ${person.name}`} action="Close" ready send={send} onSend={onClose} onClose={onClose}>
+                <p>
+                    <State state="stop" word="Saved" />. {person.name} is still on {hits.length === 1 ? 'this card' : 'these cards'}, and
+                    not there for {hits.length === 1 ? 'it' : 'them'}. Assign somebody else:
+                </p>
+                <ul className="list-disc pl-5" data-testid="hits">
+                    {hits.map((h) => (
+                        <li key={h}>{h}</li>
+                    ))}
+                </ul>
+            </FormDialog>
+        );
+    }
     return (
         <FormDialog
             title={`Days of ${person.name}`}

@@ -278,6 +278,7 @@ function Choose({ card, role, onClose }: { card: Schemas['VisitCard']; role: Rol
                             <b>{p.name}</b> <span className="font-mono text-sm text-soft">{p.stamp}</span>{' '}
                             <span className="text-sm text-soft">{p.shift} shift</span>
                             {p.why && <span className="block text-sm text-rust">{p.why}</span>}
+                            {p.remark && <span className="block text-sm text-ochre">{p.remark}</span>}
                         </span>
                         <Button
                             kind={p.fits ? 'main' : 'plain'}
