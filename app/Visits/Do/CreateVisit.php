@@ -9,6 +9,7 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DueRow;
 use App\Library\Model\Panel;
+use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Bay;
@@ -29,13 +30,13 @@ final readonly class CreateVisit
      */
     public function __invoke(Person $by, string $mark, string $title, string $bay, Day $start, Day $end, array $keys): Visit
     {
-        return DB::transaction(function () use ($by, $mark, $title, $bay, $start, $end, $keys): Visit {
+        $visit = DB::transaction(function () use ($by, $mark, $title, $bay, $start, $end, $keys): Visit {
             $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
             if ($end->number < $start->number) {
                 throw Refused::because("The visit ends on {$end}, before it begins on {$start}. Nothing was saved.");
             }
             foreach ($aircraft->visits as $other) {
-                if ($start->number <= Day::parse($other->end)->number && Day::parse($other->start)->number <= $end->number) {
+                if (LoadFlying::span($other)->overlaps($start, $end)) {
                     throw Refused::because("{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.");
                 }
             }
@@ -45,7 +46,6 @@ final readonly class CreateVisit
             $this->cards($visit, $chosen, 0);
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
-            ($this->plan)($visit, $by, 'planned when the visit was made');
             $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
                 'aircraft' => $mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
                 'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),
@@ -53,6 +53,9 @@ final readonly class CreateVisit
 
             return $visit;
         });
+        ($this->plan)($visit, $by, 'planned when the visit was made');
+
+        return $visit;
     }
 
     /** A bay of the list takes one aircraft at a time; elsewhere there is room. */
@@ -85,9 +88,9 @@ final readonly class CreateVisit
             $this->cards($visit, $chosen, $n);
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
-            ($this->plan)($visit, $by, 'planned with more items');
             $this->records->write($by, 'visit.filled', "visit:{$visit->id}", ['items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all()]);
         });
+        ($this->plan)($visit, $by, 'planned with more items');
     }
 
     /**

@@ -29,37 +29,58 @@ final readonly class MoveCard
     public function __construct(private Clock $clock, private PlanVisit $plan, private PlanRuns $runs, private ShowBoard $board, private Records $records) {}
 
     /**
-     * @param Instant|null $to where it is to begin; null lets it go again
-     * @param bool $keep saves it
+     * What a move would do; nothing is saved, and nobody waits for it.
+     *
+     * @param Instant|null $to where it is to begin; null unpins it
+     * @param bool $tighten the others close up, where that lets the aircraft leave sooner
      *
      * @throws Refused when the card is closed or in work, or the plan has changed meanwhile
      */
-    public function __invoke(Person $by, int $visitId, int $cardId, ?Instant $to, int $version, bool $keep): BoardView
+    public function preview(int $visitId, int $cardId, ?Instant $to, int $version, bool $tighten = false): BoardView
     {
-        return DB::transaction(function () use ($by, $visitId, $cardId, $to, $version, $keep): BoardView {
-            $visit = $this->board->query($visitId);
-            $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
-            if ($card->state !== Card::OPEN) {
-                throw Refused::because("Card {$card->number} is ".($card->worked() ? 'worked' : 'in work').'; it cannot be moved any more.');
-            }
-            $this->runs->requireVersion($visit, $version);
-            $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
-            $set = ['not_before' => $to === null ? null : (string) $to, 'first' => $to !== null && $was !== null && $to->isBefore($was)];
-            [$ask, $result] = $this->around($visit, $cardId, $set, $to);
-            $exit = $this->board->exit($visit->cards);
-            $moved = $this->lay($visit, $ask, $result, $cardId);
-            $effect = $this->effect($card, $to, $exit, $ask->hours->ends($result->makespan()));
-            if ($keep) {
-                Card::whereKey($cardId)->update($set);
-                $card->fill($set)->syncOriginal();
-                $this->records->write($by, 'card.moved', "card:{$cardId}", ['number' => $card->number, ...$set]);
-                $this->plan->save($visit, $ask, $result, $by, "{$card->number} was moved");
-            } else {
-                $card->fill($set);
-            }
+        return $this->board($this->move($visitId, $cardId, $to, $version, $tighten));
+    }
 
-            return $this->board->of($visit, $moved, $effect);
+    /** The same, saved as it was shown. @throws Refused likewise */
+    public function __invoke(Person $by, int $visitId, int $cardId, ?Instant $to, int $version, bool $tighten = false): BoardView
+    {
+        $m = $this->move($visitId, $cardId, $to, $version, $tighten);
+        DB::transaction(function () use ($by, $m, $version): void {
+            $this->runs->requireVersion($m->visit, $version);
+            Card::whereKey($m->card->id)->update($m->set);
+            $this->records->write($by, 'card.moved', "card:{$m->card->id}", ['number' => $m->card->number, ...$m->set]);
+            $this->plan->save($m->visit, $m->ask, $m->result, $by, "{$m->card->number} was moved");
         });
+
+        return $this->board($m);
+    }
+
+    private function move(int $visitId, int $cardId, ?Instant $to, int $version, bool $tighten): CardMove
+    {
+        $visit = $this->board->query($visitId);
+        $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
+        if ($card->state !== Card::OPEN) {
+            throw Refused::because("Card {$card->number} is ".($card->worked() ? 'worked' : 'in work').'; it cannot be moved any more.');
+        }
+        $this->runs->requireVersion($visit, $version);
+        $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
+        $set = ['not_before' => $to === null ? null : (string) $to, 'first' => $to !== null && $was !== null && $to->isBefore($was)];
+        $ground = $this->plan->ground($visit, $this->clock->now());
+        [$stay, $stays] = $this->around($visit, $ground, $cardId, $set, $to, true);
+        [$flow, $flows] = $this->around($visit, $ground, $cardId, $set, $to, false);
+        $sooner = max(0.0, $stay->hours->hours($stays->makespan() - $flows->makespan()));
+
+        return new CardMove($visit, $card, $set, $to, $tighten && $sooner > 0 ? $flow : $stay, $tighten && $sooner > 0 ? $flows : $stays, $tighten ? 0.0 : $sooner);
+    }
+
+    private function board(CardMove $m): BoardView
+    {
+        $exit = $this->board->exit($m->visit->cards);
+        $moved = $this->lay($m->visit, $m->ask, $m->result, $m->card->id);
+        $effect = $this->effect($m->card, $m->to, $exit, $m->ask->hours->ends($m->result->makespan()));
+        $m->card->fill($m->set)->syncOriginalAttributes(array_keys($m->set));
+
+        return $this->board->of($m->visit, $moved, $effect, $m->sooner);
     }
 
     /**
@@ -74,9 +95,10 @@ final readonly class MoveCard
         $visit = $this->board->query($visitId);
         $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
         $exit = $this->board->exit($visit->cards);
+        $ground = $card->worked() || $exit === null ? null : $this->plan->ground($visit, $this->clock->now());
         $rows = [];
-        foreach ($card->worked() || $exit === null ? [] : $more as $hours) {
-            [$ask, $result] = $this->around($visit, $cardId, ['hours' => $card->hoursLeft() + $hours * max(1, array_sum($card->needs ?? [1]))], null);
+        foreach ($ground === null ? [] : $more as $hours) {
+            [$ask, $result] = $this->around($visit, $ground, $cardId, ['hours' => $card->hoursLeft() + $hours * max(1, array_sum($card->needs ?? [1]))], null, true);
             $leaves = $ask->hours->ends($result->makespan());
             $later = max(0.0, $ask->hours->hours($ask->hours->at($leaves) - $ask->hours->at($exit)));
             $moved = 0;
@@ -90,21 +112,18 @@ final readonly class MoveCard
     }
 
     /**
-     * The plan with one card otherwise: the others stay where they are where they can, unless flowing up lets the aircraft leave sooner.
+     * The plan with one card otherwise.
      *
      * @param array{not_before?: string|null, first?: bool, hours?: float} $set
+     * @param bool $stay the others stay where they are where they can; otherwise they close up
      *
      * @return array{PlanAsk, PlanResult}
      */
-    private function around(Visit $visit, int $cardId, array $set, ?Instant $to): array
+    private function around(Visit $visit, VisitGround $ground, int $cardId, array $set, ?Instant $to, bool $stay): array
     {
-        $now = $this->clock->now();
-        $stay = $this->plan->ask($visit, $now, [$cardId => $set], true);
-        $flow = $this->plan->ask($visit, $now, [$cardId => $set]);
-        $stays = Plan::inOrder($stay->problem, $this->keys($stay, $cardId, $to));
-        $flows = Plan::inOrder($flow->problem, $this->keys($flow, $cardId, $to));
+        $ask = $this->plan->ask($visit, $this->clock->now(), [$cardId => $set], $stay, $ground);
 
-        return $flows->makespan() < $stays->makespan() ? [$flow, $flows] : [$stay, $stays];
+        return [$ask, Plan::inOrder($ask->problem, $this->keys($ask, $cardId, $to))];
     }
 
     /** @return list<float> */

@@ -45,15 +45,14 @@ final readonly class PlanVisit
      *
      * @throws Refused naming the card that nobody can work, or the cards that wait for each other
      */
-    public function ask(Visit $visit, Instant $from, array $suppose = [], bool $stay = false): PlanAsk
+    public function ask(Visit $visit, Instant $from, array $suppose = [], bool $stay = false, ?VisitGround $ground = null): PlanAsk
     {
-        $visit->loadMissing('aircraft.type');
-        $cards = $visit->cards()->with(['steps', 'waitsFor:id'])->get()->reject(static fn(Card $c): bool => $c->worked())->values();
-        $begin = $this->later($from, $visit);
-        $hours = $this->hangar->of($visit, $begin);
-        $there = $this->hangar->free($visit, $hours);
+        $ground ??= $this->ground($visit, $from);
+        $hours = $ground->hours;
+        $there = $ground->there;
+        $zones = $ground->zones;
+        $cards = $ground->cards;
         $skills = array_map(static fn(array $many): int => max([0, ...$many]), $there);
-        $zones = Zone::where('type_id', $visit->aircraft->type_id)->pluck('most', 'name')->map(static fn(mixed $most): int => (int) $most)->all();
         $place = array_flip($cards->modelKeys());
         $plan = [];
         foreach ($cards as $card) {
@@ -68,37 +67,62 @@ final readonly class PlanVisit
         return new PlanAsk($problem, $hours, $cards, $this->onJacks($cards), array_values($cards->map(static fn(Card $c): float => $c->planned_start === null ? INF : (float) Instant::parse($c->planned_start)->epoch())->all()));
     }
 
+    /** What its plans are made on, from an instant on. */
+    public function ground(Visit $visit, Instant $from): VisitGround
+    {
+        $visit->loadMissing('aircraft.type');
+        $cards = $visit->cards()->with(['steps', 'waitsFor:id'])->get()->reject(static fn(Card $c): bool => $c->worked())->values();
+        $hours = $this->hangar->of($visit, $this->later($from, $visit));
+        $zones = Zone::where('type_id', $visit->aircraft->type_id)->pluck('most', 'name')->map(static fn(mixed $most): int => (int) $most)->all();
+
+        return new VisitGround($hours, $this->hangar->free($visit, $hours), $zones, $cards);
+    }
+
     /** Plans a visit anew, saves it, and says why; what stands in the way is kept as the plan's problem. */
     public function __invoke(Visit $visit, ?Person $by, string $why, ?Instant $from = null, int $rounds = self::ROUNDS): void
     {
         $from ??= $this->clock->now();
-        DB::transaction(function () use ($visit, $by, $why, $from, $rounds): void {
-            try {
-                $ask = $this->ask($visit, $from);
-            } catch (Refused $e) {
-                $this->keep($visit, ['problem' => $e->getMessage()], $from, null, $why);
+        try {
+            $ask = $this->ask($visit, $from);
+        } catch (Refused $e) {
+            DB::transaction(fn() => $this->keep($visit, ['problem' => $e->getMessage()], $from, null, $why));
 
-                return;
-            }
-            $this->save($visit, $ask, Plan::of($ask->problem, Deadline::in(20_000), 1, $rounds, null, $ask->jacks), $by, $why, $from);
-        });
+            return;
+        }
+        // Long enough to find a good one; nobody waits for the lock meanwhile.
+        $this->save($visit, $ask, Plan::of($ask->problem, Deadline::in(20_000), 1, $rounds, null, $ask->jacks), $by, $why, $from);
     }
 
     /** Writes a plan on the cards. */
     public function save(Visit $visit, PlanAsk $ask, PlanResult $result, ?Person $by, string $why, ?Instant $from = null): void
     {
         DB::transaction(function () use ($visit, $ask, $result, $by, $why, $from): void {
-            $chain = array_flip($result->critical());
-            foreach ($ask->cards as $c => $card) {
-                $card->fill([
-                    'planned_start' => (string) $ask->hours->begins($result->starts[$c]), 'planned_end' => (string) $ask->hours->ends($result->end($c)),
-                    'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c],
-                ])->save();
-            }
+            self::write($ask, $result);
             $exit = $result->makespan() === 0 ? null : $ask->hours->ends($result->makespan());
             $this->keep($visit, ['exit' => $exit === null ? null : (string) $exit], $from ?? $this->clock->now(), $exit, $why);
             $this->records->write($by, 'visit.planned', "visit:{$visit->id}", ['exit' => (string) $exit, 'cards' => count($ask->cards), 'why' => $why]);
         });
+    }
+
+    /** The times of all cards in one statement. */
+    private static function write(PlanAsk $ask, PlanResult $result): void
+    {
+        $chain = array_flip($result->critical());
+        $rows = [];
+        foreach ($ask->cards as $c => $card) {
+            $times = [
+                'planned_start' => (string) $ask->hours->begins($result->starts[$c]), 'planned_end' => (string) $ask->hours->ends($result->end($c)),
+                'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c],
+            ];
+            $card->fill($times)->syncOriginalAttributes(array_keys($times));
+            $rows[] = ['id' => $card->id, ...$times, 'on_chain' => (int) $times['on_chain']];
+        }
+        DB::update(
+            "update cards set planned_start = json_extract(j.value, '$.planned_start'), planned_end = json_extract(j.value, '$.planned_end'),
+                latest_start = json_extract(j.value, '$.latest_start'), on_chain = json_extract(j.value, '$.on_chain')
+                from json_each(?) as j where cards.id = json_extract(j.value, '$.id')",
+            [json_encode($rows, JSON_THROW_ON_ERROR)],
+        );
     }
 
     /** @param array<string, mixed> $result */

@@ -32,7 +32,7 @@ final class BoardController
 
     #[OA\Post(path: '/api/visits/{id}/board/move', operationId: 'moveCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['card', 'slot', 'version', 'keep'], properties: [
         new OA\Property(property: 'card', type: 'integer'), new OA\Property(property: 'slot', description: 'of the board at which it is to begin; null lets it go again', type: 'number', nullable: true),
-        new OA\Property(property: 'version', description: 'of the board that was looked at', type: 'integer'), new OA\Property(property: 'keep', description: 'false only shows it', type: 'boolean'),
+        new OA\Property(property: 'version', description: 'of the board that was looked at', type: 'integer'), new OA\Property(property: 'keep', description: 'false only shows it', type: 'boolean'), new OA\Property(property: 'tighten', description: 'the others close up, where that lets it leave sooner', type: 'boolean'),
     ])), responses: [new OA\Response(response: 200, description: 'The board as it is or would be, and what moved', content: new OA\JsonContent(ref: BoardView::class))])]
     public function move(int $id, MoveRequest $request, MoveCard $move, HangarHours $hangar, Clock $clock): JsonResponse
     {
@@ -40,7 +40,9 @@ final class BoardController
         $slot = $request->input('slot');
         $to = $slot === null ? null : $hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $clock->zone()))->begins((int) round((float) $slot));
 
-        return new JsonResponse($move($request->person(), $id, $request->integer('card'), $to, $request->integer('version'), $request->boolean('keep')));
+        $asked = [$id, $request->integer('card'), $to, $request->integer('version'), $request->boolean('tighten')];
+
+        return new JsonResponse($request->boolean('keep') ? $move($request->person(), ...$asked) : $move->preview(...$asked));
     }
 
     #[OA\Get(path: '/api/visits/{id}/cards/{card}/slip', operationId: 'slip', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'card', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'What it does to the exit when the card takes longer', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SlipRow::class)))])]

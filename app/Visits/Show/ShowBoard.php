@@ -50,8 +50,9 @@ final readonly class ShowBoard
      * @param Visit $visit as {@see query()} loads it; its cards may carry times that are not saved
      * @param list<MovedCard> $moved by the change, if there is one
      * @param string|null $effect of the change on the exit
+     * @param float $sooner hours by which the aircraft could leave sooner if the other cards closed up
      */
-    public function of(Visit $visit, array $moved = [], ?string $effect = null): BoardView
+    public function of(Visit $visit, array $moved = [], ?string $effect = null, float $sooner = 0.0): BoardView
     {
         $plan = VisitPlan::find($visit->id);
         $hours = $this->hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()));
@@ -94,6 +95,7 @@ final readonly class ShowBoard
             array_map(static fn(int $id, array $words): string => $cards->firstOrFail('id', $id)->number.': '.implode(' ', $words), array_keys($lacking), $lacking),
             $moved,
             $effect,
+            $sooner,
             $this->runs->latest($visit->id),
         );
     }

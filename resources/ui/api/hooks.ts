@@ -161,6 +161,23 @@ export const useLibrary = () =>
 export const useStores = () =>
     useQuery<Schemas['StoresView'], Failure>({ queryKey: ['stores'], queryFn: () => take(api.GET('/api/stores')) });
 
+/** Asks what a change would do: nothing is saved by it, and nothing on the screen is read anew. */
+export function useLook<I, O>(ask: (input: I) => Promise<O>, failed?: (error: Failure) => void) {
+    const client = useQueryClient();
+    return useMutation<O, Failure, I>({
+        mutationFn: ask,
+        onError: (e) => {
+            failed?.(e);
+            if (e.status === 409) {
+                void client.invalidateQueries({ queryKey: ['visits'] });
+            }
+            if (e.status === 401) {
+                void client.invalidateQueries({ queryKey: ['me'] });
+            }
+        },
+    });
+}
+
 /**
  * Sends a change. The same body sent again after a lost connection carries the same key, so the server works it once;
  * everything on the screen is read anew afterwards.

@@ -39,6 +39,7 @@ final readonly class BoardView
         /** @var list<MovedCard> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: MovedCard::class))] public array $moved,
         #[OA\Property] public ?string $effect,
+        #[OA\Property] public float $sooner,
         #[OA\Property] public ?PlanRunView $run,
     ) {}
 }

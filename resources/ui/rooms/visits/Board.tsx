@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
-import { useBoard, useMe, useSend } from '../../api/hooks';
+import { useBoard, useLook, useMe, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
@@ -12,7 +12,7 @@ import { BoardDrawing } from './BoardDrawing';
 import { PlanSearch } from './PlanSearch';
 import { VisitPage } from './VisitPage';
 
-type Move = { card: number; slot: number | null; version: number; keep: boolean };
+type Move = { card: number; slot: number | null; version: number; keep: boolean; tighten?: boolean };
 
 /** When each card of a visit is worked; a card that is moved shows what it moves before it is kept. */
 export function Board() {
@@ -25,20 +25,24 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
     const [zoom, setZoom] = useState(8);
     const [chosen, setChosen] = useState<number | null>(null);
     const [shown, setShown] = useState<{ board: Schemas['BoardView']; move: Move } | null>(null);
-    const look = useSend(
-        (body: Move) => take(api.POST('/api/visits/{id}/board/move', { params: { path: { id: saved.id } }, body })),
-        undefined,
-        () => setShown(null),
-    );
+    const ask = (body: Move) => take(api.POST('/api/visits/{id}/board/move', { params: { path: { id: saved.id } }, body }));
+    const look = useLook(ask, () => setShown(null));
+    const send = useSend(ask, undefined, () => setShown(null));
     const move = (card: Schemas['BoardCard'] | { id: number }, slot: number | null) => {
         const body = { card: card.id, slot, version: saved.version, keep: false };
         setChosen(card.id);
         look.mutate(body, { onSuccess: (board) => setShown({ board, move: body }) });
     };
+    const tighten = () => {
+        if (shown) {
+            const body = { ...shown.move, tighten: true };
+            look.mutate(body, { onSuccess: (board) => setShown({ board, move: body }) });
+        }
+    };
     const client = useQueryClient();
     const keep = () =>
         shown &&
-        look.mutate(
+        send.mutate(
             { ...shown.move, keep: true },
             {
                 onSuccess: (board) => {
@@ -76,7 +80,7 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                     Print
                 </button>
             </div>
-            <Trouble error={look.error} />
+            <Trouble error={look.error ?? send.error} />
             {shown && (
                 <div
                     role="status"
@@ -95,7 +99,12 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                         </p>
                         <span className="flex shrink-0 gap-2">
                             <Button onClick={() => setShown(null)}>Restore</Button>
-                            <Button kind="main" disabled={look.isPending} onClick={keep}>
+                            {shown.board.sooner > 0 && (
+                                <Button disabled={look.isPending} onClick={tighten}>
+                                    Close up: leaves {shown.board.sooner} h sooner
+                                </Button>
+                            )}
+                            <Button kind="main" disabled={send.isPending || look.isPending} onClick={keep}>
                                 Save it
                             </Button>
                         </span>

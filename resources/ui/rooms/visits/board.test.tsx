@@ -52,6 +52,7 @@ const board = (cards: Schemas['BoardCard'][], over: Partial<Schemas['BoardView']
     shortages: [],
     moved: [],
     effect: null,
+    sooner: 0,
     run: null,
     ...over,
 });
