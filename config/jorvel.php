@@ -27,6 +27,10 @@ return [
     'usual_hours' => ['06:00', '22:00'],
     // How long somebody called clear of a place stands for it, in seconds, where the step does not say: a card's own time goes first.
     'call_stands_seconds' => 300,
+    // Wrong PINs in a row until it is locked, and for how many minutes; and for how many hours a code for a first PIN holds.
+    'pin_tries' => 5,
+    'pin_locked_minutes' => 15,
+    'pin_code_hours' => 24,
     // Where photos of findings are kept.
     'photos' => env('JORVEL_PHOTOS', storage_path('app/photos')),
 ];

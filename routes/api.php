@@ -97,6 +97,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('people/{id}', [PersonController::class, 'show']);
     Route::post('people/{id}', [PersonController::class, 'change'])->middleware('once');
     Route::post('people/{id}/held', [PersonController::class, 'held'])->middleware('once');
+    Route::post('people/{id}/code', [PersonController::class, 'code'])->middleware('throttle:sign');
     Route::post('people/{id}/secrets', [PersonController::class, 'secrets'])->middleware(['throttle:sign', 'once']);
 
     // Floor

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Now;
 
-use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\CardProgress;
@@ -24,7 +23,7 @@ final class LoadAircraft
 {
     private const CARD = [
         'cards.aircraft_id', 'cards.id as card_id', 'cards.number', 'cards.title as card_title', 'cards.state as card_state', 'cards.zone',
-        'cards.systems as card_systems', 'cards.visit_id',
+        'cards.systems as card_systems', 'cards.visit_id', 'visits.title as visit_title',
     ];
 
     public function on(int $aircraftId): OnAircraft
@@ -35,139 +34,144 @@ final class LoadAircraft
     /**
      * @param list<int> $ids of aircraft
      *
-     * @return array<int, OnAircraft> by aircraft; five queries, however many there are
+     * @return array<int, OnAircraft> by aircraft; one query, however many there are
      */
     public function all(array $ids): array
     {
         $ids = array_values(array_unique($ids));
-        [$people, $devices, $acting, $loans, $begun] = [$this->people($ids), $this->devices($ids), $this->acting($ids), $this->loans($ids), $this->begun($ids)];
-        $all = [];
-        foreach ($ids as $id) {
-            $all[$id] = new OnAircraft($people[$id] ?? [], $devices[$id] ?? [], $acting[$id] ?? [], $loans[$id] ?? [], $begun[$id] ?? []);
+        $rows = $this->people($ids)->unionAll($this->devices($ids))->unionAll($this->acting($ids))->unionAll($this->loans($ids))->unionAll($this->begun($ids))
+            ->orderBy('placed')->orderBy('row_id')->get();
+        $on = array_fill_keys($ids, ['person' => [], 'device' => [], 'act' => [], 'loan' => [], 'begun' => []]);
+        foreach ($rows as $row) {
+            $more = json_decode($row->more, true, 8, JSON_THROW_ON_ERROR);
+            $on[(int) $row->aircraft_id][$row->what][] = match ($row->what) {
+                'person' => self::person($row, $more),
+                'device' => self::device($row, $more),
+                'act' => self::act($row, $more),
+                'loan' => new LoanOut((string) $row->row_id, $more['what'], $more['quantity'], self::card($row), $more['name'], Instant::parse($more['out_at'])),
+                default => self::card($row),
+            };
         }
 
-        return $all;
+        return array_map(static fn(array $of): OnAircraft => new OnAircraft($of['person'], $of['device'], $of['act'], $of['loan'], $of['begun']), $on);
     }
 
-    /**
-     * @param list<int> $ids
-     *
-     * @return array<int, list<PersonAt>>
-     */
-    private function people(array $ids): array
+    /** @param list<int> $ids */
+    private function people(array $ids): Builder
     {
-        $query = $this->onCards('presences', $ids)->join('people', 'people.id', '=', 'presences.person_id')->orderBy('presences.id');
+        $query = $this->onCards('presences', $ids)->join('people', 'people.id', '=', 'presences.person_id');
 
-        return self::each($query, ['people.id as person', 'people.name', 'presences.since'], static fn(stdClass $r): PersonAt => new PersonAt(
-            (string) $r->person,
-            $r->name,
-            self::card($r),
-            new Touch(self::list($r->card_systems), $r->zone),
-            Instant::parse($r->since),
-        ));
+        return self::part($query, 'person', 'presences.id', "''", ['person' => 'people.id', 'name' => 'people.name', 'since' => 'presences.since']);
     }
 
-    /**
-     * @param list<int> $ids
-     *
-     * @return array<int, list<DeviceOn>>
-     */
-    private function devices(array $ids): array
+    /** @param list<int> $ids */
+    private function devices(array $ids): Builder
     {
-        $query = $this->onCards('safing_devices', $ids)->join('people', 'people.id', '=', 'safing_devices.fitted_by')->whereNull('removed_at')
-            ->orderBy('safing_devices.fitted_at')->orderBy('safing_devices.id');
-        $columns = ['safing_devices.id', 'safing_devices.kind', 'safing_devices.place', 'safing_devices.against', 'safing_devices.open_line', 'safing_devices.carried_by', 'people.name'];
+        $query = $this->onCards('safing_devices', $ids)->join('people', 'people.id', '=', 'safing_devices.fitted_by')->whereNull('removed_at');
 
-        return self::each($query, $columns, static fn(stdClass $r): DeviceOn => new DeviceOn(
-            (string) $r->id,
-            $r->kind,
-            $r->place,
-            new Touch(self::list($r->against), $r->zone),
-            (bool) $r->open_line,
-            self::card($r),
-            $r->name,
-            $r->carried_by === null ? null : (string) $r->carried_by,
-        ));
+        return self::part($query, 'device', 'safing_devices.id', 'safing_devices.fitted_at', [
+            'kind' => 'safing_devices.kind', 'place' => 'safing_devices.place', 'against' => 'safing_devices.against',
+            'open_line' => 'safing_devices.open_line', 'carried_by' => 'safing_devices.carried_by', 'name' => 'people.name',
+        ]);
     }
 
-    /**
-     * @param list<int> $ids
-     *
-     * @return array<int, list<Acting>>
-     */
-    private function acting(array $ids): array
+    /** @param list<int> $ids */
+    private function acting(array $ids): Builder
     {
-        $query = $this->onCards('acting', $ids)->join('steps', 'steps.id', '=', 'acting.step_id')->join('people', 'people.id', '=', 'acting.begun_by')
-            ->whereNull('acting.ended_at')->orderBy('acting.id');
-        $columns = ['acting.id', 'acting.how', 'acting.systems', 'acting.running', 'acting.since', 'steps.no', 'steps.title as step_title', 'people.name'];
+        $query = $this->onCards('acting', $ids)->join('steps', 'steps.id', '=', 'acting.step_id')
+            ->join('people', 'people.id', '=', 'acting.begun_by')->whereNull('acting.ended_at');
 
-        return self::each($query, $columns, static fn(stdClass $r): Acting => new Acting(
-            (string) $r->id,
-            self::card($r),
-            (int) $r->no,
-            $r->step_title,
-            How::from($r->how),
-            self::list($r->systems),
-            new Touch(self::list($r->systems), $r->zone),
-            Instant::parse($r->since),
-            (bool) $r->running,
-            $r->name,
-        ));
+        return self::part($query, 'act', 'acting.id', "''", [
+            'how' => 'acting.how', 'systems' => 'acting.systems', 'running' => 'acting.running', 'since' => 'acting.since',
+            'no' => 'steps.no', 'title' => 'steps.title', 'name' => 'people.name',
+        ]);
     }
 
-    /**
-     * @param list<int> $ids
-     *
-     * @return array<int, list<LoanOut>>
-     */
-    private function loans(array $ids): array
+    /** @param list<int> $ids */
+    private function loans(array $ids): Builder
     {
-        $query = $this->onCards('tool_loans', $ids)->join('people', 'people.id', '=', 'tool_loans.person_id')->whereNull('tool_loans.in_at')->orderBy('tool_loans.id');
-        $columns = ['tool_loans.id', 'tool_loans.what', 'tool_loans.quantity', 'tool_loans.out_at', 'people.name'];
+        $query = $this->onCards('tool_loans', $ids)->join('people', 'people.id', '=', 'tool_loans.person_id')->whereNull('tool_loans.in_at');
 
-        return self::each($query, $columns, static fn(stdClass $r): LoanOut => new LoanOut((string) $r->id, $r->what, (int) $r->quantity, self::card($r), $r->name, Instant::parse($r->out_at)));
+        return self::part($query, 'loan', 'tool_loans.id', "''", [
+            'what' => 'tool_loans.what', 'quantity' => 'tool_loans.quantity', 'out_at' => 'tool_loans.out_at', 'name' => 'people.name',
+        ]);
     }
 
-    /**
-     * @param list<int> $ids
-     *
-     * @return array<int, list<CardRef>>
-     */
-    private function begun(array $ids): array
+    /** @param list<int> $ids */
+    private function begun(array $ids): Builder
     {
         $query = DB::table('cards')->whereIn('cards.aircraft_id', $ids)->join('visits', 'visits.id', '=', 'cards.visit_id')
-            ->whereIn('cards.state', [CardProgress::InWork->value, CardProgress::Signed->value])->orderBy('cards.id');
+            ->whereIn('cards.state', [CardProgress::InWork->value, CardProgress::Signed->value]);
 
-        return self::each($query, ['visits.title as visit_title'], self::card(...));
+        return self::part($query, 'begun', 'cards.id', "''", []);
     }
 
     /** @param list<int> $ids */
     private function onCards(string $table, array $ids): Builder
     {
-        return DB::table($table)->join('cards', 'cards.id', '=', "{$table}.card_id")->whereIn('cards.aircraft_id', $ids);
+        return DB::table($table)->join('cards', 'cards.id', '=', "{$table}.card_id")->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->whereIn('cards.aircraft_id', $ids);
     }
 
     /**
-     * @template T
+     * One kind of thing at the aircraft, in the columns all kinds share: its card's, and its own as one object.
      *
-     * @param list<string> $columns
-     * @param Closure(stdClass): T $make
-     *
-     * @return array<int, list<T>> by aircraft
+     * @param array<string, string> $more column by name
      */
-    private static function each(Builder $query, array $columns, Closure $make): array
+    private static function part(Builder $query, string $what, string $id, string $placed, array $more): Builder
     {
-        $out = [];
-        foreach ($query->get([...self::CARD, ...$columns]) as $row) {
-            $out[(int) $row->aircraft_id][] = $make($row);
-        }
+        $pairs = implode(', ', array_map(static fn(string $name, string $column): string => "'{$name}', {$column}", array_keys($more), $more));
 
-        return $out;
+        return $query->select(self::CARD)->selectRaw("'{$what}' as what, {$id} as row_id, {$placed} as placed, json_object({$pairs}) as more");
+    }
+
+    /** @param array<string, mixed> $more */
+    private static function person(stdClass $row, array $more): PersonAt
+    {
+        return new PersonAt(
+            (string) $more['person'],
+            $more['name'],
+            self::card($row),
+            new Touch(self::list($row->card_systems), $row->zone),
+            Instant::parse($more['since']),
+        );
+    }
+
+    /** @param array<string, mixed> $more */
+    private static function device(stdClass $row, array $more): DeviceOn
+    {
+        return new DeviceOn(
+            (string) $row->row_id,
+            $more['kind'],
+            $more['place'],
+            new Touch(self::list($more['against']), $row->zone),
+            (bool) $more['open_line'],
+            self::card($row),
+            $more['name'],
+            $more['carried_by'] === null ? null : (string) $more['carried_by'],
+        );
+    }
+
+    /** @param array<string, mixed> $more */
+    private static function act(stdClass $row, array $more): Acting
+    {
+        return new Acting(
+            (string) $row->row_id,
+            self::card($row),
+            $more['no'],
+            $more['title'],
+            How::from($more['how']),
+            self::list($more['systems']),
+            new Touch(self::list($more['systems']), $row->zone),
+            Instant::parse($more['since']),
+            (bool) $more['running'],
+            $more['name'],
+        );
     }
 
     private static function card(stdClass $row): CardRef
     {
-        return new CardRef((string) $row->card_id, $row->number, $row->card_title, CardProgress::from($row->card_state), (string) $row->visit_id, $row->visit_title ?? '');
+        return new CardRef((string) $row->card_id, $row->number, $row->card_title, CardProgress::from($row->card_state), (string) $row->visit_id, $row->visit_title);
     }
 
     /** @return list<string> */

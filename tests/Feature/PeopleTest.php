@@ -50,7 +50,8 @@ final class PeopleTest extends WorldCase
         CardHand::create(['card_id' => $card->id, 'person_id' => $id, 'since' => '2026-05-05T12:00:00Z']);
         $sign = fn(string $pin) => $this->as('petra', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T90', 'pin' => $pin, 'counted' => $card->loans()->pluck('quantity', 'id')->all()]);
         self::assertStringContainsString('was given to you by somebody else', $sign('7305')->assertStatus(422)->json('message'));
-        $this->as('petra', 'POST', 'me/secrets', ['now' => 'given-by-ines', 'pin' => '8261', 'password' => 'only-petra-knows'])->assertOk()->assertJsonPath('ownPin', true)->assertJsonPath('ownPassword', true);
+        $code = $this->as('tor', 'POST', "people/{$id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->json('code');
+        $this->as('petra', 'POST', 'me/secrets', ['now' => 'given-by-ines', 'pin' => '8261', 'password' => 'a-sentence-of-my-own', 'code' => $code])->assertOk()->assertJsonPath('ownPin', true)->assertJsonPath('ownPassword', true);
         $sign('7305')->assertStatus(422);
         $sign('8261')->assertOk();
         self::assertTrue(app(Records::class)->verify()['broken'] === null);

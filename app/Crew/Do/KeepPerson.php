@@ -34,7 +34,11 @@ final readonly class KeepPerson
             }
             $this->requireStamp($as['stamp'], null);
             $this->requireWhole($as, null);
-            $person = Person::create([...$as, 'login' => $login, 'password' => $password, 'pin' => $pin, 'own_pin' => false, 'own_password' => false]);
+            $plain = PlainSecret::password($password, $login);
+            if ($plain !== null) {
+                throw Refused::because("{$plain} Nobody was entered.");
+            }
+            $person = Person::create([...$as, 'secrets_by' => $by->id, 'login' => $login, 'password' => $password, 'pin' => $pin, 'own_pin' => false, 'own_password' => false]);
             $this->records->write($by, 'person.entered', "person:{$person->id}", ['login' => $login, ...$as]);
 
             return $person;

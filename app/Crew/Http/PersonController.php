@@ -6,10 +6,12 @@ namespace App\Crew\Http;
 
 use App\Crew\Do\KeepHeld;
 use App\Crew\Do\KeepPerson;
+use App\Crew\Do\PinCode;
 use App\Crew\Do\Secrets;
 use App\Crew\Model\Person;
 use App\Crew\Show\ShowPerson;
 use App\Crew\Show\View\PersonRoom;
+use App\Crew\Show\View\PinCodeView;
 use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 use Jorvel\Core\Shared\Day;
@@ -57,5 +59,14 @@ final class PersonController
         $secrets->give($request->person(), Person::findOrFail($id), $request->string('password')->value(), $request->string('pin')->value());
 
         return new JsonResponse($read->one($id, $request->person()));
+    }
+
+    #[OA\Post(path: '/api/people/{id}/code', operationId: 'makePinCode', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['stamp', 'pin'], properties: [new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The code, shown this once', content: new OA\JsonContent(ref: PinCodeView::class))])]
+    public function code(int $id, PinCodeRequest $request, PinCode $codes): JsonResponse
+    {
+        $for = Person::findOrFail($id);
+        $code = $codes->make($request->person(), $for, $request->string('stamp')->value(), $request->string('pin')->value());
+
+        return new JsonResponse(new PinCodeView($code, "Tell it to {$for->name} in person, once you have seen that it is them. It is shown this once, and holds for ".config('jorvel.pin_code_hours').' hours.'));
     }
 }

@@ -15,6 +15,12 @@ final class PersonPolicy
         return $person->holds(Role::Controller);
     }
 
+    /** Makes the code for somebody's PIN: never whoever gave them the password. */
+    public function vouch(Person $person): bool
+    {
+        return $person->holds(Role::Controller, Role::Certifier);
+    }
+
     /** Who is entered, as what, and what they hold. */
     public function keep(Person $person): bool
     {

@@ -15,6 +15,7 @@ final class SecretsRequest extends RoomRequest
         return [
             'now' => 'required|string|max:200',
             'password' => 'required_without:pin|nullable|string|min:10|max:200',
+            'code' => 'sometimes|nullable|string|max:20',
             'pin' => 'required_without:password|nullable|string|regex:/^\d{4,8}$/',
         ];
     }

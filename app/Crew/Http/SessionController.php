@@ -34,6 +34,7 @@ final class SessionController
             throw Refused::because('Sign in from the application\'s own page; a script uses a token instead.');
         }
         if (! self::session()->attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
+            logger()->warning('sign-in refused', ['login' => mb_substr($given['login'], 0, 60), 'from' => $request->ip()]);
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
         $person = self::session()->user();
@@ -54,10 +55,10 @@ final class SessionController
         return new JsonResponse(self::me($request->person()));
     }
 
-    #[OA\Post(path: '/api/me/secrets', operationId: 'chooseSecrets', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['now'], properties: [new OA\Property(property: 'now', description: 'the password of today', type: 'string'), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Chosen', content: new OA\JsonContent(ref: Me::class))])]
+    #[OA\Post(path: '/api/me/secrets', operationId: 'chooseSecrets', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['now'], properties: [new OA\Property(property: 'now', description: 'the password of today', type: 'string'), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'code', description: 'of a second person, where the PIN of today is not their own', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Chosen', content: new OA\JsonContent(ref: Me::class))])]
     public function choose(SecretsRequest $request, Secrets $secrets): JsonResponse
     {
-        $secrets->choose($request->person(), $request->string('now')->value(), $request->filled('password') ? $request->string('password')->value() : null, $request->filled('pin') ? $request->string('pin')->value() : null);
+        $secrets->choose($request->person(), $request->string('now')->value(), $request->filled('password') ? $request->string('password')->value() : null, $request->filled('pin') ? $request->string('pin')->value() : null, $request->filled('code') ? trim($request->string('code')->value()) : null);
 
         return new JsonResponse(self::me($request->person()));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Model;
 
+use App\Shared\Clock;
 use App\Shared\Refused;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -13,6 +14,7 @@ use Illuminate\Support\Facades\Hash;
 use Jorvel\Core\Crew\Qualified;
 use Jorvel\Core\Crew\Rostered;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 use Laravel\Sanctum\HasApiTokens;
 
 /**
@@ -34,6 +36,12 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string|null $leaves the last day on which they are with the organisation
  * @property bool $own_pin false while it is the one that somebody else gave them
  * @property bool $own_password likewise
+ * @property int|null $secrets_by who gave the password and PIN that stand
+ * @property string|null $pin_code hash of a second person's code, while a PIN is to be chosen
+ * @property int|null $pin_code_by who made it
+ * @property string|null $pin_code_at
+ * @property int $pin_tries wrong PINs in a row
+ * @property string|null $pin_locked_until
  * @property-read Collection<int, Qualification> $qualifications
  * @property-read Collection<int, RotaDay> $rotaDays days that differ from the usual week
  */
@@ -47,7 +55,7 @@ final class Person extends User
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'pin', 'remember_token'];
+    protected $hidden = ['password', 'pin', 'pin_code', 'remember_token'];
 
     protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array', 'trainee' => 'boolean', 'own_pin' => 'boolean', 'own_password' => 'boolean'];
 
@@ -103,8 +111,16 @@ final class Person extends User
      */
     public function requireSignature(string $stamp, string $pin): void
     {
+        $clock = app(Clock::class);
+        $locked = $this->pin_locked_until === null ? null : Instant::parse($this->pin_locked_until);
+        if ($locked !== null && $clock->now()->epoch() < $locked->epoch()) {
+            throw Refused::because("Your PIN is locked until {$clock->time($locked)}, after too many wrong ones in a row. Nothing was signed; what you entered is still on this screen.");
+        }
         if (! hash_equals($this->stamp, trim($stamp)) || ! Hash::check($pin, $this->pin)) {
-            throw Refused::because('Stamp or PIN is wrong. Nothing was signed; enter both again.');
+            throw Refused::signature('Stamp or PIN is wrong. Nothing was signed; enter both again.', $this->id);
+        }
+        if ($this->pin_tries > 0) {
+            self::whereKey($this->id)->update(['pin_tries' => 0]);
         }
         if (! $this->own_pin) {
             throw Refused::because('This PIN was given to you by somebody else. Choose one that only you know, under your name above; nothing was signed.');

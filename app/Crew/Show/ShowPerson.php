@@ -52,7 +52,10 @@ final readonly class ShowPerson
             $this->rest->broken($p, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)),
             $this->entries($p, $names),
             $this->choices->all(),
-            $me->can('keep', Person::class) ? ['roster', 'keep', ...($me->id === $p->id ? [] : ['held'])] : [],
+            [
+                ...($me->can('keep', Person::class) ? ['roster', 'keep', ...($me->id === $p->id ? [] : ['held'])] : []),
+                ...($me->can('vouch', Person::class) && ! $p->own_pin && $me->id !== $p->id && $me->id !== $p->secrets_by ? ['vouch'] : []),
+            ],
         );
     }
 
@@ -100,6 +103,8 @@ final readonly class ShowPerson
             'person.days_set' => ($d['shift'] === null ? $d['why'] : "{$d['shift']} shift, {$d['why']}").", {$d['from']} to {$d['until']}",
             'person.days_cleared' => "the usual week again, {$d['from']} to {$d['until']}",
             'person.secrets_given' => 'a new password and PIN given, until they choose their own',
+            'person.pin_code_made' => 'a code made with which they choose their PIN',
+            'person.pin_locked' => "the PIN locked after {$d['tries']} wrong ones in a row",
             'person.secrets_chosen' => 'chose '.implode(' and ', array_keys(array_filter(['a password' => $d['password'], 'a PIN' => $d['pin']]))),
             default => $what,
         };

@@ -10,6 +10,7 @@ use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
+use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -41,6 +42,7 @@ final readonly class Defer
                 throw Refused::because("Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take its steps back; nothing was deferred.");
             }
             $by->requireSignature($stamp, $pin);
+            FloorCount::up($finding->aircraft_id);
             $deferral = Deferral::create([
                 'finding_id' => $finding->id, 'aircraft_id' => $finding->aircraft_id, 'listed_item_id' => $item->id, 'deferred_by' => $by->id,
                 'category' => $item->category, 'discovered_at' => $finding->raised_at, 'timezone' => $this->clock->zone()->getName(),

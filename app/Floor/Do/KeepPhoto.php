@@ -43,6 +43,9 @@ final readonly class KeepPhoto
         $sha = hash('sha256', $bytes);
 
         return DB::transaction(function () use ($by, $finding, $bytes, $sha, $ending, $mime): Photo {
+            if ($finding->refresh()->state === Finding::FIXED) {
+                throw Refused::because("Finding {$finding->number} is fixed; what was shown of it stays as it is.");
+            }
             $kept = Photo::firstWhere(['finding_id' => $finding->id, 'sha256' => $sha]);
             if ($kept !== null) {
                 return $kept;

@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Show\SystemHistory;
+use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -18,9 +19,14 @@ final readonly class RaiseFinding
 {
     public function __construct(private Clock $clock, private Records $records, private SystemHistory $history) {}
 
+    /** @throws Refused for a step that the card has not */
     public function raise(Person $by, Card $card, NewFinding $new): Finding
     {
         return DB::transaction(function () use ($by, $card, $new): Finding {
+            if ($new->step !== null && ! $card->steps->contains('no', $new->step)) {
+                throw Refused::because("Card {$card->number} has no step {$new->step}. Nothing was raised; say at which step it was found, or at none.");
+            }
+            FloorCount::up($card->aircraft_id);
             $chapter = $new->chapter ?? $card->chapter();
             $before = $this->history->samePlace($card->aircraft, $chapter, $new->place);
             $finding = Finding::create([

@@ -8,8 +8,10 @@ use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
+use App\Now\CardFile;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Now\DeviceOn;
 
 /** What is fitted to an aircraft now, and which step takes each device off again. */
 final class SafingRegister
@@ -33,14 +35,12 @@ final class SafingRegister
         return $now->firstWhere('fitted_step_id', $fitted->id) ?? $now->first(static fn(SafingDevice $d): bool => self::same($d, $fitted));
     }
 
-    /**
-     * @param list<int> $ids of devices
-     *
-     * @return array<int, Step> the steps that are to take them off, by device
-     */
-    public function removersOf(array $ids): array
+    /** @return array<int, Step> the steps that are to take off what is fitted at a card's aircraft, by device */
+    public function removersOf(CardFile $file): array
     {
-        return $this->removers(SafingDevice::with('card.steps')->whereIn('id', $ids)->get());
+        $ids = array_map(static fn(DeviceOn $d): int => (int) $d->id, $file->now->on->devices);
+
+        return $ids === [] ? [] : $this->removers(SafingDevice::with('card.steps')->whereIn('id', $ids)->get());
     }
 
     /**
@@ -52,6 +52,9 @@ final class SafingRegister
      */
     public function removers(Collection $devices): array
     {
+        if ($devices->isEmpty()) {
+            return [];
+        }
         $visits = $devices->pluck('card.visit_id')->unique();
         $steps = Step::with('card')->where('kind', 'safing_remove')->where('state', Step::OPEN)->whereHas('card', static fn(Builder $q) => $q->whereIn('visit_id', $visits))->get();
         $makers = Card::with('steps')->whereIn('visit_id', $visits)->whereIn('makes', $steps->map(static fn(Step $s): ?string => $s->spec['made'] ?? null)->filter()->unique())->get();

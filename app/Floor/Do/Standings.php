@@ -46,11 +46,13 @@ final readonly class Standings
      * What holds each step that acts on a system.
      *
      * @param iterable<Step> $steps of the card
+     * @param array<int, Step>|null $removers of the devices at the aircraft, where they are at hand
      *
      * @return array<int, list<HoldView>> by step number
      */
-    public function holding(Person $by, CardFile $file, iterable $steps): array
+    public function holding(Person $by, CardFile $file, iterable $steps, ?array $removers = null): array
     {
+        $removers ??= $this->register->removersOf($file);
         $holds = [];
         foreach ($steps as $step) {
             $now = LoadCard::step($step);
@@ -58,28 +60,30 @@ final readonly class Standings
                 continue;
             }
             $stale = $this->staleCall($file, $step->no);
-            $holds[$step->no] = [...$stale === null ? [] : [$stale], ...$this->views(Interlock::holding($file->now, $now, (string) $by->id))];
+            $holds[$step->no] = [...$stale === null ? [] : [$stale], ...$this->views(Interlock::holding($file->now, $now, (string) $by->id), $removers)];
         }
 
         return $holds;
     }
 
-    /** @return list<HoldView> what is acted on from other cards, or live, where this card's work would be */
-    public function away(Person $by, CardFile $file): array
+    /**
+     * @param array<int, Step>|null $removers of the devices at the aircraft, where they are at hand
+     *
+     * @return list<HoldView> what is acted on from other cards, or live, where this card's work would be
+     */
+    public function away(Person $by, CardFile $file, ?array $removers = null): array
     {
-        return $this->views(StayAway::from($file->now, (string) $by->id));
+        return $this->views(StayAway::from($file->now, (string) $by->id), $removers ?? $this->register->removersOf($file));
     }
 
     /**
      * @param list<PersonAt|Acting|DeviceOn> $standing
+     * @param array<int, Step> $removers by device
      *
      * @return list<HoldView>
      */
-    private function views(array $standing): array
+    private function views(array $standing, array $removers): array
     {
-        $devices = array_values(array_filter($standing, static fn(object $s): bool => $s instanceof DeviceOn));
-        $removers = $devices === [] ? [] : $this->register->removersOf(array_map(static fn(DeviceOn $d): int => (int) $d->id, $devices));
-
         return array_map(fn(PersonAt|Acting|DeviceOn $s): HoldView => match (true) {
             $s instanceof PersonAt => FloorWords::personHolds($s, $this->clock->time($s->since)),
             $s instanceof Acting => FloorWords::actingHolds($s, $this->clock->time($s->since)),

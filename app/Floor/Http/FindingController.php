@@ -36,7 +36,7 @@ final class FindingController
     ])), responses: [new OA\Response(response: 200, description: 'The card with its finding', content: new OA\JsonContent(ref: CardView::class))])]
     public function raise(int $id, RaiseRequest $request, RaiseFinding $raise, ShowCard $read): JsonResponse
     {
-        $card = Card::with(['assignments', 'aircraft.type', 'template.manual', 'item', 'finding'])->findOrFail($id);
+        $card = Card::with(['assignments', 'aircraft.type', 'template.manual', 'item', 'finding', 'steps'])->findOrFail($id);
         $raise->raise($request->person(), $card, $request->finding());
 
         return new JsonResponse($read->card($id, $request->person()));

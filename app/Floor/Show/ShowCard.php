@@ -63,7 +63,9 @@ final readonly class ShowCard
         $card = Card::with(self::WITH)->findOrFail($id);
         $file = $this->load->of($card);
         $next = $card->nextStep();
-        $holds = $this->standings->holding($me, $file, $card->steps);
+        $fitted = $this->register->of($card->aircraft);
+        $removers = $this->register->removers($fitted);
+        $holds = $this->standings->holding($me, $file, $card->steps, $removers);
         $inspection = ShowFloor::atInspection($card);
         $inspectWhy = $inspection ? $this->floor->inspectWhy($card, $me) : null;
         $workWhy = $me->can('work', $card) && ! $card->worked() ? $this->fit->why($me, $card) : null;
@@ -109,7 +111,7 @@ final readonly class ShowCard
             $may,
             $inspectWhy,
             $workWhy === null ? null : "{$me->name} {$workWhy}.",
-            $me->can('work', $card) ? $this->standings->away($me, $file) : [],
+            $me->can('work', $card) ? $this->standings->away($me, $file, $removers) : [],
             array_map(fn(Acting $a): HoldView => FloorWords::actingHolds($a, $this->clock->time($a->since)), $file->now->on->actingOf((string) $card->id)),
             $next === null && ! $card->worked() ? SignCard::statement($card, $me) : null,
             $card->finding === null ? null : $this->finding($card->finding, $card->aircraft->mark, $card->finding->card),
@@ -119,7 +121,7 @@ final readonly class ShowCard
             $card->worked() ? '' : $this->handOver->state($file),
             array_values($card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all()),
             array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
-            $this->devices($this->register->of($card->aircraft)),
+            $this->devices($fitted, $removers),
             $this->tools($card),
             $this->parts($card),
             array_map(fn(LoanOut $l): LoanView => new LoanView((int) $l->id, $l->what, $l->quantity, $l->with, $this->clock->time($l->since)), $file->now->on->loansOf((string) $card->id)),
@@ -134,12 +136,12 @@ final readonly class ShowCard
 
     /**
      * @param Collection<int, SafingDevice> $devices
+     * @param array<int, Step> $removers by device
      *
      * @return list<SafingView>
      */
-    public function devices(Collection $devices): array
+    public function devices(Collection $devices, array $removers): array
     {
-        $removers = $this->register->removers($devices);
 
         return array_values($devices->map(function (SafingDevice $d) use ($removers): SafingView {
             $remover = $removers[$d->id] ?? null;

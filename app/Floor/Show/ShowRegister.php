@@ -47,7 +47,8 @@ final readonly class ShowRegister
 
     public function one(Aircraft $aircraft, Person $me): RegisterView
     {
-        $devices = $this->cards->devices($this->register->of($aircraft));
+        $fitted = $this->register->of($aircraft);
+        $devices = $this->cards->devices($fitted, $this->register->removers($fitted));
         $places = Place::where('type_id', $aircraft->type_id)->get()->keyBy('name');
         $marks = $undrawn = [];
         foreach ($devices as $n => $d) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stores\Do;
 
 use App\Crew\Model\Person;
+use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Stores\Model\Tool;
@@ -26,6 +27,8 @@ final class Recalls
 
     public function open(?Person $by, Tool $tool, Day $foundOn, string $note): ToolRecall
     {
+        FloorCount::upEverywhere();
+
         return ToolRecall::create(['tool_id' => $tool->id, 'person_id' => $by?->id, 'found_on' => (string) $foundOn, ...$this->doubt($tool, $foundOn), 'note' => $note, 'at' => (string) $this->clock->now()]);
     }
 

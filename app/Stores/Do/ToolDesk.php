@@ -6,12 +6,14 @@ namespace App\Stores\Do;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Stores\Model\Tool;
 use App\Stores\Model\ToolLoan;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 
 /** Tools, rags and small things are counted out to a card and a person, and in again. */
 final readonly class ToolDesk
@@ -79,26 +81,31 @@ final readonly class ToolDesk
     /** @throws Refused for a tool that is not there, must not be used, or is out elsewhere */
     public function takeOut(Person $by, Card $card, string $code): void
     {
-        $this->requireOpen($card);
-        $this->out($by, $card, $this->fit($this->inStore($code)));
+        DB::transaction(function () use ($by, $card, $code): void {
+            $this->requireOpen($card);
+            $this->out($by, $card, $this->fit($this->inStore($code)));
+        });
     }
 
     /** Rags and small things without a number of their own. @throws Refused on a card that is worked */
     public function outSmall(Person $by, Card $card, string $what, int $quantity): void
     {
-        $this->requireOpen($card);
-        $this->lend($by, $card, null, $what, $quantity);
+        DB::transaction(function () use ($by, $card, $what, $quantity): void {
+            $this->requireOpen($card);
+            $this->lend($by, $card, null, $what, $quantity);
+        });
     }
 
     private function requireOpen(Card $card): void
     {
-        if ($card->worked()) {
+        if ($card->refresh()->worked()) {
             throw Refused::because("Card {$card->number} is signed; nothing more goes out on it. Take it out on the card that it is for.");
         }
     }
 
     private function lend(Person $by, Card $card, ?Tool $tool, string $what, int $quantity): void
     {
+        FloorCount::up($card->aircraft_id);
         ToolLoan::create(['tool_id' => $tool?->id, 'card_id' => $card->id, 'person_id' => $by->id, 'what' => $what, 'quantity' => $quantity, 'out_at' => (string) $this->clock->now()]);
         $this->records->write($by, 'tool.out', "card:{$card->id}", ['what' => $what, 'quantity' => $quantity]);
     }
@@ -114,8 +121,13 @@ final readonly class ToolDesk
             throw Refused::because("{$loan->what} is already counted in.");
         }
         $this->requireWhole($loan, $counted);
-        $loan->update(['in_by' => $by->id, 'in_at' => (string) $this->clock->now()]);
-        $this->records->write($by, 'tool.in', "card:{$loan->card_id}", ['what' => $loan->what, 'quantity' => $counted]);
+        DB::transaction(function () use ($by, $loan, $counted): void {
+            FloorCount::up($loan->card->aircraft_id);
+            if (ToolLoan::whereKey($loan->id)->whereNull('in_at')->update(['in_by' => $by->id, 'in_at' => (string) $this->clock->now()]) === 0) {
+                throw Refused::because("{$loan->what} is already counted in.");
+            }
+            $this->records->write($by, 'tool.in', "card:{$loan->card_id}", ['what' => $loan->what, 'quantity' => $counted]);
+        });
     }
 
     /** @throws Refused when fewer, or more, come back than went out */

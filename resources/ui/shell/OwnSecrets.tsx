@@ -5,11 +5,11 @@ import { Field } from '../parts/Field';
 import { FormDialog, useFields } from '../parts/FormDialog';
 
 /** One's own password and PIN. */
-export function OwnSecrets({ onClose }: { onClose: () => void }) {
+export function OwnSecrets({ me, onClose }: { me: Schemas['Me']; onClose: () => void }) {
     const client = useQueryClient();
-    const { values: v, bind } = useFields({ now: '', password: '', pin: '', again: '' });
+    const { values: v, bind } = useFields({ now: '', password: '', pin: '', again: '', code: '' });
     const send = useSend(
-        (body: { now: string; password?: string; pin?: string }) => take(api.POST('/api/me/secrets', { body })),
+        (body: { now: string; password?: string; pin?: string; code?: string }) => take(api.POST('/api/me/secrets', { body })),
         (me: Schemas['Me']) => {
             client.setQueryData(['me'], me);
             onClose();
@@ -21,14 +21,21 @@ export function OwnSecrets({ onClose }: { onClose: () => void }) {
             action="Save them"
             ready={v.now !== '' && v.pin === v.again && (v.pin !== '' || v.password !== '')}
             send={send}
-            onSend={() => send.mutate({ now: v.now, ...(v.password ? { password: v.password } : {}), ...(v.pin ? { pin: v.pin } : {}) })}
+            onSend={() =>
+                send.mutate({
+                    now: v.now,
+                    ...(v.password ? { password: v.password } : {}),
+                    ...(v.pin ? { pin: v.pin } : {}),
+                    ...(v.code ? { code: v.code } : {}),
+                })
+            }
             onClose={onClose}
         >
             <Field label="Password of today" type="password" {...bind('now')} autoComplete="current-password" />
             <Field
                 label="New password"
                 type="password"
-                hint="Leave it empty to keep the one you have."
+                hint={me.ownPassword ? 'Leave it empty to keep the one you have.' : 'The one you have was given to you: choose another.'}
                 {...bind('password')}
                 autoComplete="new-password"
             />
@@ -42,6 +49,15 @@ export function OwnSecrets({ onClose }: { onClose: () => void }) {
                     {...bind('again')}
                 />
             </div>
+            {!me.ownPin && (
+                <Field
+                    label="Code from a second person"
+                    inputMode="numeric"
+                    hint="A controller who did not give you the password, or whoever certifies, makes it in the Crew room and tells it to you."
+                    {...bind('code')}
+                    autoComplete="one-time-code"
+                />
+            )}
         </FormDialog>
     );
 }

@@ -123,9 +123,9 @@ export function Shell({ children }: { children: ReactNode }) {
                     </Button>
                 </div>
             )}
-            {secrets && (
+            {secrets && me.data && (
                 <Suspense>
-                    <OwnSecrets onClose={() => setSecrets(false)} />
+                    <OwnSecrets me={me.data} onClose={() => setSecrets(false)} />
                 </Suspense>
             )}
             <div className="flex">

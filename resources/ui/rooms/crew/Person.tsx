@@ -12,11 +12,11 @@ import { HeldBars } from './HeldBars';
 import { Holding } from './Holding';
 import { Lapses } from './Lapses';
 import { type As, PersonFields } from './PersonFields';
-import { GiveSecrets } from './Secrets';
+import { GiveSecrets, MakeCode } from './Secrets';
 import { crewTabs } from './tabs';
 
 type Room = Schemas['PersonRoom'];
-type Open = 'days' | 'change' | 'secrets' | 'grant' | { held: Schemas['HeldView'] } | null;
+type Open = 'days' | 'change' | 'secrets' | 'code' | 'grant' | { held: Schemas['HeldView'] } | null;
 
 /** One person: what they may do and until when, where and when they work, and what was entered about them. */
 export function Person() {
@@ -36,19 +36,19 @@ function PersonOf({ room }: { room: Room }) {
             sentence={room.sentence}
             note={`${p.role} ${p.stamp}, ${p.base}, ${p.shift} shift${p.trainee ? `, trainee under ${p.supervisor}` : ''}${room.leaves ? `; last day ${room.leaves}` : ''}; on ${p.cards === 1 ? '1 open card' : `${p.cards} open cards`}.`}
             actions={
-                keep && (
-                    <>
-                        <Button onClick={() => setOpen('days')}>Days</Button>
-                        <Button onClick={() => setOpen('change')}>Change</Button>
-                        {held && <Button onClick={() => setOpen('secrets')}>New password and PIN</Button>}
-                    </>
-                )
+                <>
+                    {keep && <Button onClick={() => setOpen('days')}>Days</Button>}
+                    {keep && <Button onClick={() => setOpen('change')}>Change</Button>}
+                    {held && <Button onClick={() => setOpen('secrets')}>New password and PIN</Button>}
+                    {room.may.includes('vouch') && <Button onClick={() => setOpen('code')}>Code for a PIN</Button>}
+                </>
             }
         >
             {room.lapses.length > 0 && <Lapses lapses={room.lapses} />}
             {!room.ownPin && (
                 <p className="mt-3 rounded-lg border-2 border-ochre bg-ochre-wash px-3 py-2">
-                    {p.name} has not chosen a PIN yet, and signs nothing until then.
+                    {p.name} has not chosen a PIN yet, and signs nothing until then. A second person, who did not give the password, makes
+                    the code for it.
                 </p>
             )}
             <Section title="Qualifications" aside={held && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}>
@@ -88,6 +88,7 @@ function PersonOf({ room }: { room: Room }) {
             {open === 'days' && <Days person={p} shifts={room.choices.shifts} onClose={close} />}
             {open === 'change' && <Change room={room} onClose={close} />}
             {open === 'secrets' && <GiveSecrets person={p} onClose={close} />}
+            {open === 'code' && <MakeCode person={p} onClose={close} />}
             {open === 'grant' && <Holding room={room} one={null} onClose={close} />}
             {typeof open === 'object' && open !== null && <Holding room={room} one={open.held} onClose={close} />}
         </Page>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Field } from '../../parts/Field';
-import { FormDialog } from '../../parts/FormDialog';
+import { FormDialog, useFields } from '../../parts/FormDialog';
 
 export type Given = { password: string; pin: string };
 
@@ -40,7 +40,8 @@ export function FirstSecrets({ login, onLogin, given, onGiven }: FirstProps) {
                 />
             </div>
             <p className="mt-2 text-sm text-soft">
-                This PIN signs nothing: they choose one that only they know, under their name at the top, before their first signature.
+                This PIN signs nothing: they choose one that only they know, under their name at the top, with a code that a second person
+                makes. You cannot make it yourself, as you know the password.
             </p>
         </fieldset>
     );
@@ -64,6 +65,44 @@ export function GiveSecrets({ person, onClose }: { person: Schemas['PersonView']
         >
             <FirstSecrets given={given} onGiven={setGiven} />
             <p className="text-soft">Wherever they are signed in now ends. What they signed stands.</p>
+        </FormDialog>
+    );
+}
+
+/** The code for somebody's PIN, made by a second person and shown this once. */
+export function MakeCode({ person, onClose }: { person: Schemas['PersonView']; onClose: () => void }) {
+    const { values: v, bind } = useFields({ stamp: '', pin: '' });
+    const [made, setMade] = useState<Schemas['PinCodeView'] | null>(null);
+    const send = useSend(
+        (body: { stamp: string; pin: string }) => take(api.POST('/api/people/{id}/code', { params: { path: { id: person.id } }, body })),
+        setMade,
+    );
+    return (
+        <FormDialog
+            title={`A code for the PIN of ${person.name}`}
+            action={made ? 'Told' : 'Make the code'}
+            ready={made !== null || (v.stamp !== '' && v.pin !== '')}
+            send={send}
+            onSend={() => (made ? onClose() : send.mutate({ stamp: v.stamp, pin: v.pin }))}
+            onClose={onClose}
+        >
+            {made ? (
+                <div role="status">
+                    <p className="font-mono text-4xl tracking-widest">{made.code}</p>
+                    <p className="mt-2 text-soft">{made.said}</p>
+                </div>
+            ) : (
+                <>
+                    <p>
+                        With it {person.name} chooses a PIN and signs from then on. Make it only when {person.name} stands before you: your
+                        stamp goes into the record.
+                    </p>
+                    <div className="grid grid-cols-2 gap-4">
+                        <Field label="Your stamp" {...bind('stamp')} autoComplete="off" />
+                        <Field label="Your PIN" type="password" inputMode="numeric" {...bind('pin')} autoComplete="off" />
+                    </div>
+                </>
+            )}
         </FormDialog>
     );
 }
