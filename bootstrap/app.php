@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Shared\Http\Failures;
 use App\Shared\Http\Once;
 use App\Shared\Http\PlainInput;
+use App\Shared\Http\Proxies;
 use App\Shared\Http\SafeHeaders;
 use App\Shared\Http\StaySignedIn;
 use Illuminate\Foundation\Application;
@@ -20,7 +21,8 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->remove([HandleCors::class, TrustProxies::class]);
+        $middleware->remove([HandleCors::class]);
+        $middleware->replace(TrustProxies::class, Proxies::class);
         $middleware->append([SafeHeaders::class, StaySignedIn::class, PlainInput::class]);
         $middleware->statefulApi();
         $middleware->alias(['once' => Once::class]);

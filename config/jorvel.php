@@ -31,6 +31,8 @@ return [
     'pin_tries' => 5,
     'pin_locked_minutes' => 15,
     'pin_code_hours' => 24,
+    // Addresses of the proxies before this server, comma by comma; without any, what a request says of itself is not believed.
+    'proxies' => env('JORVEL_PROXIES'),
     // Where photos of findings are kept.
     'photos' => env('JORVEL_PHOTOS', storage_path('app/photos')),
 ];

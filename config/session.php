@@ -15,7 +15,8 @@ return [
     'cookie' => 'jorvel_session',
     'path' => '/',
     'domain' => null,
-    'secure' => env('SESSION_SECURE_COOKIE', false),
+    // Over HTTPS the cookie stays there; over plain HTTP on this machine there is nothing else.
+    'secure' => env('SESSION_SECURE_COOKIE'),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

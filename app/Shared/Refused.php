@@ -34,6 +34,9 @@ final class Refused extends \DomainException
         return new self($reason, 422, ['lines' => $lines]);
     }
 
+    /** Of a file's faults, so many are listed; the rest are counted. */
+    private const MOST = 200;
+
     /**
      * A file of which something is wrong, and which is therefore refused whole.
      *
@@ -42,7 +45,13 @@ final class Refused extends \DomainException
      */
     public static function file(array $lines, string $what): self
     {
-        return self::lines((count($lines) === 1 ? "One {$what} is wrong." : count($lines)." {$what}s are wrong.").' The whole file was refused and nothing was changed.', $lines);
+        $many = count($lines);
+        $said = ($many === 1 ? "One {$what} is wrong." : "{$many} {$what}s are wrong.").' The whole file was refused and nothing was changed.';
+        if ($many > self::MOST) {
+            $said .= ' The first '.self::MOST.' are listed, '.($many - self::MOST).' more are not.';
+        }
+
+        return self::lines($said, array_slice($lines, 0, self::MOST));
     }
 
     /** Somebody else was faster; what was sent is not lost, the sender still holds it. */

@@ -257,7 +257,9 @@ final class BoardTest extends WorldCase
         $cards = Card::where('visit_id', 1)->orderBy('id')->get();
         self::assertSame('card', $lines[0][0]);
         self::assertSame($cards->pluck('number')->all(), array_column(array_slice($lines, 1), 0));
-        self::assertSame($cards->map(static fn(Card $c): ?string => $c->begun_at ?? $c->planned_start)->all(), array_column(array_slice($lines, 1), 8));
+        $local = static fn(?string $at): string => $at === null ? '' : (new \DateTimeImmutable($at))->setTimezone(new \DateTimeZone('Europe/Oslo'))->format('Y-m-d H:i');
+        self::assertSame($cards->map(static fn(Card $c): string => $local($c->begun_at ?? $c->planned_start))->all(), array_column(array_slice($lines, 1), 8));
+        self::assertSame(['Europe/Oslo'], array_values(array_unique(array_column(array_slice($lines, 1), 13))), 'the zone of the times is in the file');
         $events = FleetTest::readByAnother((string) $this->as('mika', 'GET', 'visits/1/plan.ics')->assertOk()->getContent());
         self::assertCount($cards->count(), $events);
         $card = $cards->firstOrFail('makes', 'lower');

@@ -28,10 +28,12 @@ final readonly class ShowDeferrals
 
     public function all(): DeferralsView
     {
-        $carried = Deferral::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'finding', 'listedItem'])->where('state', 'open')->get()
+        $all = ListedItem::orderBy('code')->get();
+        $carried = Deferral::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'finding'])->where('state', 'open')->get()
+            ->each(static fn(Deferral $d) => $d->setRelation('listedItem', $all->find($d->listed_item_id)))
             ->map($this->deferral(...))
             ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
-        $listed = ListedItem::orderBy('code')->get()->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
+        $listed = $all->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
         $open = Finding::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'card', 'raiser', 'fixCard'])->where('state', 'open')->orderBy('id')->get();
         $waiting = $open->whereNull('fixCard')->count();
         $findings = $open->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)->values()->map(fn(Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));

@@ -22,10 +22,10 @@ final readonly class CalendarController
 {
     public function __construct(private Clock $clock, private Records $records) {}
 
-    #[OA\Get(path: '/api/calendar-links', operationId: 'calendarLinks', responses: [new OA\Response(response: 200, description: 'One\'s own links', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CalendarLinkView::class)))])]
+    #[OA\Get(path: '/api/calendar-links', operationId: 'calendarLinks', responses: [new OA\Response(response: 200, description: 'One\'s own links; for a controller, everybody\'s', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CalendarLinkView::class)))])]
     public function index(ViewRequest $request): JsonResponse
     {
-        return new JsonResponse(array_values(CalendarLink::where('person_id', $request->person()->id)->orderByDesc('id')->get()->map(fn(CalendarLink $l): CalendarLinkView => $this->view($l))->all()));
+        return new JsonResponse(array_values(CalendarLink::with('person')->unless($request->person()->can('keep', Fleet::class), static fn($q) => $q->where('person_id', $request->person()->id))->orderByDesc('id')->get()->map(fn(CalendarLink $l): CalendarLinkView => $this->view($l))->all()));
     }
 
     #[OA\Post(path: '/api/calendar-links', operationId: 'makeCalendarLink', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string')])), responses: [new OA\Response(response: 201, description: 'The link with its address, shown this once', content: new OA\JsonContent(ref: CalendarLinkView::class))])]
@@ -40,7 +40,7 @@ final readonly class CalendarController
     public function revoke(int $id, ViewRequest $request): JsonResponse
     {
         Gate::authorize('keep', Fleet::class);
-        $link = CalendarLink::where('person_id', $request->person()->id)->findOrFail($id);
+        $link = CalendarLink::with('person')->findOrFail($id);
         $link->revoke($request->person(), $this->clock, $this->records);
 
         return new JsonResponse($this->view($link));
@@ -49,7 +49,7 @@ final readonly class CalendarController
     /** The calendar itself, for whoever holds the address; a wrong or revoked one is simply not there. */
     public function read(string $token, CalendarFeed $feed): Response
     {
-        $link = CalendarLink::standing($token) ?? abort(404);
+        $link = CalendarLink::standing($token, $this->clock->today()) ?? abort(404);
         $link->update(['read_at' => (string) $this->clock->now()]);
 
         return new Response($feed->text(), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store']);
@@ -59,6 +59,6 @@ final readonly class CalendarController
     {
         $local = fn(?string $at): ?string => $at === null ? null : $this->clock->local(Instant::parse($at));
 
-        return new CalendarLinkView($link->id, $link->name, (string) $local($link->made_at), $local($link->read_at), $local($link->revoked_at), $address);
+        return new CalendarLinkView($link->id, $link->name, $link->person->name, (string) $local($link->made_at), $local($link->read_at), $local($link->revoked_at) ?? ($link->held($this->clock->today()) ? null : 'ended with its holder'), $address);
     }
 }

@@ -8,7 +8,9 @@ use App\Crew\Model\Person;
 use App\Shared\Clock;
 use App\Shared\Model;
 use App\Shared\Records;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
 
 /**
  * An address under which somebody's calendar program reads visits, due dates and deferral expiries, until it is revoked.
@@ -21,6 +23,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $made_at
  * @property string|null $read_at
  * @property string|null $revoked_at
+ * @property-read Person $person
  */
 final class CalendarLink extends Model
 {
@@ -36,10 +39,24 @@ final class CalendarLink extends Model
         });
     }
 
-    /** The link of a token, if it stands. */
-    public static function standing(string $token): ?self
+    /** @return BelongsTo<Person, $this> whose it is */
+    public function person(): BelongsTo
     {
-        return self::where('token', hash('sha256', $token))->whereNull('revoked_at')->first();
+        return $this->belongsTo(Person::class);
+    }
+
+    /** The link of a token, if it stands: it ends with its revoking, and with its holder's leave to make one. */
+    public static function standing(string $token, Day $today): ?self
+    {
+        $link = self::with('person')->where('token', hash('sha256', $token))->whereNull('revoked_at')->first();
+
+        return $link?->held($today) === true ? $link : null;
+    }
+
+    /** Whether whoever made it is still here, and may still make one. */
+    public function held(Day $today): bool
+    {
+        return ! $this->person->goneOn($today) && $this->person->can('keep', Fleet::class);
     }
 
     public function revoke(Person $by, Clock $clock, Records $records): void

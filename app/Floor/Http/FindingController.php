@@ -66,6 +66,6 @@ final class FindingController
     {
         $photo = Photo::findOrFail($id);
 
-        return new BinaryFileResponse(KeepPhoto::folder()."/{$photo->file}", 200, ['Content-Type' => $photo->mime, 'Content-Disposition' => 'inline', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new BinaryFileResponse(KeepPhoto::folder()."/{$photo->file}", 200, ['Content-Type' => $photo->mime, 'Content-Disposition' => 'inline']);
     }
 }

@@ -257,12 +257,13 @@ final readonly class ShowCard
         $adjusters = array_column($step->spec['adjusters'], null, 'id');
         $points = array_column($step->spec['points'], 'title', 'id');
         $moves = array_map(static function (array $m) use ($adjusters): MoveView {
-            $a = $adjusters[$m['adjuster']];
+            // A card made before its template was checked for it may lack a title or unit; what was read on it is shown all the same.
+            [$title, $unit] = [$adjusters[$m['adjuster']]['title'] ?? $m['adjuster'], $adjusters[$m['adjuster']]['unit'] ?? ''];
             $way = match ($m['direction']) {
                 'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter', 'raise' => 'up', default => 'down',
             };
 
-            return new MoveView($m['adjuster'], $a['title'], $m['amount'], $a['unit'], $m['direction'], Words::number($m['amount'], 2)." {$a['unit']} {$way}");
+            return new MoveView($m['adjuster'], $title, $m['amount'], $unit, $m['direction'], trim(Words::number($m['amount'], 2)." {$unit}")." {$way}");
         }, $run->solution['moves']);
         $unmet = array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['unmet']);
         $sentence = match (true) {

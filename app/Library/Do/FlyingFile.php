@@ -29,6 +29,10 @@ final readonly class FlyingFile
         if (array_slice($head, 0, 2) !== ['mark', 'date'] || count($head) < 3) {
             throw Refused::lines('The file is not a flying sheet. Nothing was changed.', [['line' => 'line 1', 'message' => 'must begin with the columns mark, date, then one column a counter (fh, ldg, cyc), or its reading (fh_total)']]);
         }
+        $twice = array_keys(array_filter(array_count_values($head), static fn(int $n): bool => $n > 1));
+        if ($twice !== []) {
+            throw Refused::lines('The file has a column twice. Nothing was changed.', [['line' => 'line 1', 'message' => 'names '.implode(', ', $twice).' more than once; which of them counts?']]);
+        }
         $aircraft = Aircraft::with('type.items')->get()->keyBy('mark');
         $known = $aircraft->map(static fn(Aircraft $a): array => [Day::parse($a->counters_as_of), $a->counters])->all();
         $bad = $rows = [];

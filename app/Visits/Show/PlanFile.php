@@ -20,9 +20,10 @@ final readonly class PlanFile
     {
         $visit = $this->visit($id);
 
-        return Csv::write(['card', 'title', 'phase', 'state', 'zone', 'skill', 'people', 'hours', 'starts', 'ends', 'latest_start', 'decides_exit', 'waits_for'], $visit->cards->map(static fn(Card $c): array => [
+        return Csv::write(['card', 'title', 'phase', 'state', 'zone', 'skill', 'people', 'hours', 'starts', 'ends', 'latest_start', 'decides_exit', 'waits_for', 'zone_of_times'], $visit->cards->map(fn(Card $c): array => [
             $c->number, $c->title, $c->phase, $c->state, $c->zone, $c->skill, array_sum($c->needs ?? [1]), $c->hours,
-            $c->begun_at ?? $c->planned_start, $c->closed_at ?? $c->planned_end, $c->latest_start, $c->on_chain ? 'yes' : 'no', $c->waitsFor->pluck('number')->implode(' '),
+            $this->local($c->begun_at ?? $c->planned_start), $this->local($c->closed_at ?? $c->planned_end), $this->local($c->latest_start), $c->on_chain ? 'yes' : 'no',
+            $c->waitsFor->pluck('number')->implode(' '), $this->clock->zone()->getName(),
         ])->all());
     }
 
@@ -39,6 +40,17 @@ final readonly class PlanFile
         }
 
         return $calendar->text();
+    }
+
+    /** A time as the screen has it, in a form that spreadsheets read: 2026-05-07 06:00. */
+    private function local(?string $at): ?string
+    {
+        if ($at === null) {
+            return null;
+        }
+        $instant = Instant::parse($at);
+
+        return "{$instant->dayIn($this->clock->zone())} {$this->clock->time($instant)}";
     }
 
     private function visit(int $id): Visit

@@ -13,6 +13,7 @@ final readonly class CalendarLinkView
     public function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $name,
+        #[OA\Property] public string $whose,
         #[OA\Property] public string $made,
         #[OA\Property] public ?string $read,
         #[OA\Property] public ?string $revoked,

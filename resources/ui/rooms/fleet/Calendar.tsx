@@ -73,7 +73,7 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
                 <table className="mt-6 w-full text-left">
                     <thead className="text-sm text-soft">
                         <tr>
-                            {['State', 'What for', 'Made', 'Last read', ''].map((h) => (
+                            {['State', 'What for', 'Whose', 'Made', 'Last read', ''].map((h) => (
                                 <th key={h} className="py-1 pr-4 font-semibold">
                                     {h}
                                 </th>
@@ -84,9 +84,13 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
                         {links.map((l) => (
                             <tr key={l.id} className="border-t border-rule/60" data-link={l.name}>
                                 <td className="py-2 pr-4">
-                                    <State state={l.revoked ? 'stop' : 'clear'} word={l.revoked ? 'revoked' : 'in use'} />
+                                    <State
+                                        state={l.revoked ? 'stop' : 'clear'}
+                                        word={l.revoked ? (l.revoked.startsWith('ended') ? l.revoked : 'revoked') : 'in use'}
+                                    />
                                 </td>
                                 <td className="pr-4">{l.name}</td>
+                                <td className="pr-4">{l.whose}</td>
                                 <td className="pr-4">{l.made}</td>
                                 <td className="pr-4">{l.read ?? 'never'}</td>
                                 <td className="text-right">

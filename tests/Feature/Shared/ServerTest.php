@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Shared;
+
+use App\Crew\Model\Role;
+use App\Fleet\Model\CalendarLink;
+use App\Shared\PutAside;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\Cookie;
+use Tests\Feature\WorldCase;
+
+/** What the server leaves behind, whom it believes, and what it does with a file that is broken. */
+final class ServerTest extends WorldCase
+{
+    public function test_nothing_that_was_read_stays_in_the_browser(): void
+    {
+        foreach (['fleet', 'cards/1', 'me'] as $path) {
+            self::assertStringContainsString('no-store', (string) $this->as('ines', 'GET', $path)->assertOk()->headers->get('Cache-Control'), $path);
+        }
+        self::assertStringContainsString('no-store', (string) $this->as('ines', 'GET', 'photos/1')->headers->get('Cache-Control'), 'a photo');
+        self::assertStringNotContainsString('public', (string) $this->as('ines', 'GET', 'photos/1')->headers->get('Cache-Control'));
+    }
+
+    public function test_a_proxy_is_believed_only_where_a_setting_names_it(): void
+    {
+        $through = ['X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '10.1.2.3', 'Accept' => 'application/json', 'Referer' => 'http://localhost'];
+        $secure = fn(): array => array_unique(array_map(static fn(Cookie $c): bool => $c->isSecure(), $this->get('/floor', $through)->headers->getCookies()));
+        self::assertNull($this->get('/floor', $through)->headers->get('Strict-Transport-Security'));
+        self::assertSame([false], $secure());
+        config(['jorvel.proxies' => '127.0.0.1, 10.0.0.1']);
+        self::assertSame('max-age=31536000', $this->get('/floor', $through)->headers->get('Strict-Transport-Security'));
+        self::assertSame([true], $secure());
+        self::assertStringNotContainsString('src="http://', (string) $this->get('/floor', $through)->getContent());
+    }
+
+    public function test_a_calendar_ends_with_its_holder_and_controllers_see_them_all(): void
+    {
+        $address = $this->as('ines', 'POST', 'calendar-links', ['name' => 'wall'])->assertCreated()->json('address');
+        $this->get($address)->assertOk();
+        $ines = $this->person('ines');
+        $ines->update(['role' => Role::Viewer]);
+        $this->get($address)->assertNotFound();
+        $ines->update(['role' => Role::Controller, 'leaves' => '2026-05-01']);
+        $this->get($address)->assertNotFound();
+        $this->person('tor')->update(['role' => Role::Controller]);
+        $id = CalendarLink::where('name', 'wall')->value('id');
+        $seen = array_column((array) $this->as('tor', 'GET', 'calendar-links')->json(), null, 'id')[$id];
+        self::assertSame(['Ines Maro', 'ended with its holder'], [$seen['whose'], $seen['revoked']]);
+        $this->as('tor', 'POST', "calendar-links/{$id}/revoke")->assertOk();
+        self::assertSame([], $this->as('mika', 'GET', 'calendar-links')->json());
+    }
+
+    public function test_every_foreign_key_has_an_index(): void
+    {
+        $without = [];
+        foreach (DB::table('sqlite_master')->where('type', 'table')->pluck('name') as $table) {
+            $first = array_map(static fn(object $i): string => DB::select("pragma index_info({$i->name})")[0]->name, DB::select("pragma index_list({$table})"));
+            $keys = array_unique(array_map(static fn(object $k): string => $k->from, DB::select("pragma foreign_key_list({$table})")));
+            $without = [...$without, ...array_map(static fn(string $c): string => "{$table}.{$c}", array_diff($keys, $first))];
+        }
+        self::assertSame([], $without);
+    }
+
+    public function test_a_damaged_file_is_put_aside_and_a_new_one_made(): void
+    {
+        self::assertNull(PutAside::damaged());
+        DB::purge();
+        file_put_contents($this->database, str_repeat('no database ', 5000));
+        self::assertSame(0, Artisan::call('jorvel:demo', ['--fresh' => true]));
+        self::assertStringContainsString('put aside as', Artisan::output());
+        $aside = glob($this->database.'.damaged-*') ?: [];
+        self::assertCount(1, $aside);
+        self::assertStringStartsWith('no database ', (string) file_get_contents($aside[0]));
+        self::assertSame(26, DB::table('people')->count());
+    }
+}
