@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /**
  * A finding carried under a listed item.
  *
+ * @property int $listed_item_id
  * @property int $id
  * @property int $finding_id
  * @property int $aircraft_id
