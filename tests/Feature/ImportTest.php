@@ -55,6 +55,22 @@ final class ImportTest extends WorldCase
         $this->look('flying', $text)->assertStatus(422);
     }
 
+    public function test_what_stops_an_aircraft_first_is_told_as_the_fleet_room_tells_it(): void
+    {
+        $fleet = array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), 'stop', 'mark');
+        $kinds = [];
+        foreach (['SKV', 'OLN', 'TRK'] as $type) {
+            $view = $this->look('programme', (string) $this->as('ines', 'GET', "library/programmes/{$type}/file.json")->assertOk()->getContent())->assertOk()->json();
+            foreach ($view['dates'] as $line) {
+                $stop = $fleet[$line['subject']];
+                self::assertSame($stop === null ? 'nothing' : "{$stop['date']}: {$stop['title']}", $line['before'], $line['subject']);
+                $kinds[] = $stop['kind'] ?? 'none';
+            }
+        }
+        self::assertContains('bottle', $kinds);
+        self::assertContains('deferral', $kinds);
+    }
+
     public function test_a_preview_that_the_world_has_overtaken_is_looked_at_again(): void
     {
         $view = $this->look('programme', (string) file_get_contents(database_path('demo/import/programme-SKV.json')))->assertOk()->json();

@@ -10,6 +10,7 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Sector;
 use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DueRow;
+use App\Fleet\Show\ShowReach;
 use App\Library\Model\Import;
 use App\Library\Model\ProgrammeItem;
 use App\Library\Show\View\ChangeView;
@@ -29,7 +30,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class BringIn
 {
-    public function __construct(private DueBook $book, private FlyingLog $log, private Clock $clock, private Records $records, private BringRevision $revisions) {}
+    public function __construct(private DueBook $book, private ShowReach $reach, private FlyingLog $log, private Clock $clock, private Records $records, private BringRevision $revisions) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
     public function look(Person $by, string $kind, string $name, string $payload): ImportView
@@ -99,7 +100,8 @@ final readonly class BringIn
         $fleet = $this->book->query()->where('type_id', $file->type->id)->orderBy('mark')->get();
         $this->book->read($fleet);
         foreach ($fleet as $aircraft) {
-            $this->moved($dates, $aircraft, $this->book->items($aircraft), $this->book->items($aircraft, $merged));
+            $before = $this->book->items($aircraft);
+            $this->moved($dates, $aircraft, $before, $this->book->items($aircraft, $merged), $this->firstStop($aircraft, $before));
         }
 
         return [$changes, $dates];
@@ -112,6 +114,7 @@ final readonly class BringIn
         $aircraft = $this->book->query()->whereIn('mark', array_map(static fn(array $r): string => $r['aircraft']->mark, $file->rows))->orderBy('mark')->get();
         foreach ($aircraft as $craft) {
             $before = $this->book->items($craft);
+            $stopped = $this->firstStop($craft, $before);
             $old = $craft->counters;
             foreach ($file->rows as $row) {
                 if ($row['aircraft']->mark === $craft->mark) {
@@ -121,7 +124,7 @@ final readonly class BringIn
             foreach ($craft->counters as $name => $value) {
                 $changes[] = new ChangeView($craft->mark, "to {$craft->counters_as_of}", Words::amount((float) $old[$name], $name), Words::amount((float) $value, $name));
             }
-            $this->moved($dates, $craft, $before, $this->book->items($craft));
+            $this->moved($dates, $craft, $before, $this->book->items($craft), $stopped);
         }
 
         return [$changes, $dates];
@@ -134,6 +137,7 @@ final readonly class BringIn
         $rows = collect($file->rows)->groupBy(static fn(array $r): int => $r['aircraft']->id);
         foreach ($this->book->query()->whereIn('id', $rows->keys())->orderBy('mark')->get() as $craft) {
             $before = $this->book->items($craft);
+            $stopped = $this->firstStop($craft, $before);
             $sectors = $craft->sectors->keyBy(self::sectorKey(...));
             foreach ($rows[$craft->id] as $row) {
                 $sector = new Sector([...$row, 'aircraft_id' => $craft->id]);
@@ -145,7 +149,7 @@ final readonly class BringIn
                 $sectors[$key] = $sector;
             }
             $craft->setRelation('sectors', $sectors->values());
-            $this->moved($dates, $craft, $before, $this->book->items($craft));
+            $this->moved($dates, $craft, $before, $this->book->items($craft), $stopped);
         }
 
         return [$changes, $dates];
@@ -162,17 +166,28 @@ final readonly class BringIn
     }
 
     /**
+     * What stops the aircraft first, of its items, bottles and deferrals: as the Fleet room has it.
+     *
+     * @param Collection<int, DueRow> $items
+     */
+    private function firstStop(Aircraft $aircraft, Collection $items): string
+    {
+        $stop = $this->reach->row($aircraft, $items)->stop;
+
+        return $stop === null ? 'nothing' : "{$stop->date}: {$stop->title}";
+    }
+
+    /**
      * What stops the aircraft first, and which dates move.
      *
      * @param list<ChangeView> $dates
      * @param Collection<int, DueRow> $before
      * @param Collection<int, DueRow> $after
+     * @param string $old what stopped it first before
      */
-    private function moved(array &$dates, Aircraft $aircraft, Collection $before, Collection $after): void
+    private function moved(array &$dates, Aircraft $aircraft, Collection $before, Collection $after, string $old): void
     {
-        $name = static fn(?DueRow $r): string => $r === null ? 'nothing' : "{$r->due->forecast}: {$r->title()}";
-        $old = $name($before->first());
-        $new = $name($after->first());
+        $new = $this->firstStop($aircraft, $after);
         $dates[] = new ChangeView($aircraft->mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
         $was = $before->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
         foreach ($after as $row) {
