@@ -14,6 +14,7 @@ final class ReleaseWords
 {
     private const BLOCKERS = [
         'person_at' => 'is at the aircraft',
+        'part_missing' => 'was taken off, and nothing is in its place',
         'begun_elsewhere' => 'is begun and not closed',
         'card_open' => 'is not closed', 'steps_open' => 'has steps not done', 'duplicate_missing' => 'needs its independent inspection',
         'not_independent' => 'was inspected by somebody who worked it', 'recheck_open' => 'has points to be read again',

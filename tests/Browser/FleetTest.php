@@ -77,11 +77,11 @@ final class FleetTest extends TestCase
         $row = $ines->find('[data-component]');
         $serial = (string) $row->getAttribute('data-component');
         $ines->press('move')->see("Move Brake accumulator {$serial}");
-        $ines->type('position', 'shelf 4')->type('reason', 'weeps at the charging valve')->press('Take it off')->see('7 components are fitted');
+        $ines->type('position', 'shelf 4')->type('reason', 'weeps at the charging valve')->type('stamp', 'C01')->type('pin', '1101')->press('Take it off')->see('7 components are fitted');
         $ines->press('Fit one from the store');
         $ines->browser->wait(25, 100)->until(static fn(): bool => (bool) $ines->browser->executeScript("return [...document.querySelectorAll('select[name=component] option')].some(o => o.text.includes(arguments[0]))", [$serial]));
         $ines->browser->executeScript("const s = document.querySelector('select[name=component]'); s.value = [...s.options].find(o => o.text.includes(arguments[0])).value; s.dispatchEvent(new Event('change', { bubbles: true }));", [$serial]);
-        $ines->type('position', 'brake accumulator')->type('reason', 'new seal')->press('Fit it')->see('8 components are fitted');
+        $ines->type('position', 'brake accumulator')->type('reason', 'new seal')->type('stamp', 'C01')->type('pin', '1101')->press('Fit it')->see('8 components are fitted');
         $ines->press('Flying and history')->see('weeps at the charging valve');
         self::assertSame('2', $this->scalar("select count(*) from tenures t join components c on c.id = t.component_id where c.serial = '{$serial}'"), 'both stays are kept');
     }

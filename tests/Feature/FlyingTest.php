@@ -112,17 +112,20 @@ final class FlyingTest extends WorldCase
         $items = fn(string $mark, int $id): array => array_column(array_filter($craft($mark)['items'], static fn(array $i): bool => str_ends_with($i['key'], ":{$id}")), 'remaining', 'code');
         $engine = array_column($craft('QA-VFC')['components'], 'id', 'position')['engine 1'];
         $before = [$craft('QA-VFC')['items'], $craft('QA-VFD')['items'], $items('QA-VFC', $engine)];
-        $move = fn(?string $mark, string $position) => $this->as('ines', 'POST', "components/{$engine}/move", ['mark' => $mark, 'position' => $position, 'reason' => 'to be seen']);
+        $other = array_column($craft('QA-VFD')['components'], 'id', 'position')['engine 1'];
+        $move = fn(?string $mark, string $position, ?int $what = null) => $this->as('ines', 'POST', 'components/'.($what ?? $engine).'/move', ['mark' => $mark, 'position' => $position, 'reason' => 'to be seen', 'stamp' => 'C01', 'pin' => '1101']);
 
         $move('QA-VFD', 'engine 1')->assertStatus(422)->assertJsonPath('message', 'QA-VFD has Quill Q120 engine '.array_column($craft('QA-VFD')['components'], 'serial', 'position')['engine 1'].' at engine 1. Take that off first; nothing was moved.');
-        $move('QA-VFD', 'engine 3')->assertOk();
+        $move(null, 'Skarnholm store', $other)->assertOk();
+        $move('QA-VFD', 'engine 1')->assertOk();
         self::assertSame([], $items('QA-VFC', $engine), 'gone with it');
         self::assertEquals($before[2], $items('QA-VFD', $engine), 'what is left to each of its items is the same on another aircraft');
-        $move('QA-VFD', 'engine 3')->assertStatus(422);
+        $move('QA-VFD', 'engine 1')->assertStatus(422);
         $move(null, 'Skarnholm store')->assertOk()->assertJsonPath('place', 'Skarnholm store');
         self::assertContains($engine, array_column($this->as('mika', 'GET', 'components')->json(), 'id'));
         $move(null, 'elsewhere')->assertStatus(422);
         $move('QA-VFC', 'engine 1')->assertOk();
+        $move('QA-VFD', 'engine 1', $other)->assertOk();
         self::assertEquals($before, [$craft('QA-VFC')['items'], $craft('QA-VFD')['items'], $items('QA-VFC', $engine)], 'back and forth changes nothing');
         $serial = Component::findOrFail($engine)->serial;
         $moves = array_filter($this->as('mika', 'GET', 'fleet/QA-VFC/history')->json('fitted'), static fn(array $f): bool => str_ends_with($f['name'], $serial));

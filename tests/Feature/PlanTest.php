@@ -107,9 +107,9 @@ final class PlanTest extends WorldCase
     {
         $engine = ComponentTenure::whereHas('component', static fn($q) => $q->where('kind', 'engine'))->whereNull('to_date')->firstOrFail()->component_id;
         DB::table('aircraft')->where('mark', 'Q-401')->update(['counters' => '{"fh":3352.4}']);
-        $this->as('ines', 'POST', "components/{$engine}/move", ['mark' => 'Q-401', 'position' => 'engine 3', 'reason' => 'to try'])->assertStatus(422)
+        $this->as('ines', 'POST', "components/{$engine}/move", ['mark' => 'Q-401', 'position' => 'engine 3', 'reason' => 'to try', 'stamp' => 'C01', 'pin' => '1101'])->assertStatus(422)
             ->assertJsonPath('message', fn(string $m): bool => str_contains($m, 'counts cyc by the aircraft\'s ldg, and Q-401 has no such counter. Nothing was moved.'));
-        $this->as('ines', 'POST', "components/{$engine}/move", ['mark' => 'Q-999', 'position' => 'engine 3', 'reason' => 'to try'])->assertNotFound();
+        $this->as('ines', 'POST', "components/{$engine}/move", ['mark' => 'Q-999', 'position' => 'engine 3', 'reason' => 'to try', 'stamp' => 'C01', 'pin' => '1101'])->assertNotFound();
         $this->as('ines', 'POST', "components/{$engine}/move", ['mark' => 'Q-402', 'position' => 'engine 3'])->assertStatus(422);
     }
 
@@ -143,7 +143,7 @@ final class PlanTest extends WorldCase
         $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => '5', 'ldg' => '4'], 'reason' => 'half an hour too many'])->assertOk();
         $bottle = ComponentTenure::where('position', 'crew oxygen')->whereNull('to_date')->firstOrFail()->component_id;
         $this->as('oda', 'POST', "components/{$bottle}/readings", ['date' => '2026-05-05', 'pressure' => 101, 'temp_c' => 15])->assertOk();
-        $this->as('ines', 'POST', "components/{$bottle}/move", ['mark' => null, 'position' => 'shelf', 'reason' => 'test due'])->assertOk();
+        $this->as('ines', 'POST', "components/{$bottle}/move", ['mark' => null, 'position' => 'shelf', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101'])->assertOk();
         $records = DB::table('records')->orderBy('id')->where('who', 'not like', 'system%')->where('what', 'not like', 'visit%')->get();
         self::assertSame(['flying.entered', 'flying.corrected', 'gauge.read', 'component.moved'], $records->pluck('what')->slice(-4)->values()->all());
         self::assertStringContainsString('half an hour too many', (string) $records->firstWhere('what', 'flying.corrected')?->data);

@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Component;
 use App\Fleet\Model\ComponentTenure;
+use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -21,11 +22,11 @@ final readonly class MoveComponent
     /**
      * @param string|null $mark where to; null into the store
      *
-     * @throws Refused when the position is taken, or it is there already
+     * @throws Refused when the position is taken or none of its kind, it is there already, or the signature is wrong
      */
-    public function __invoke(Person $by, int $componentId, ?string $mark, string $position, string $reason): Component
+    public function __invoke(Person $by, int $componentId, ?string $mark, string $position, string $reason, string $stamp, string $pin): Component
     {
-        return DB::transaction(function () use ($by, $componentId, $mark, $position, $reason): Component {
+        return DB::transaction(function () use ($by, $componentId, $mark, $position, $reason, $stamp, $pin): Component {
             $component = Component::with('tenure.craft', 'tenure.component')->findOrFail($componentId);
             $from = $component->tenure;
             $to = $mark === null ? null : Aircraft::where('mark', $mark)->firstOrFail();
@@ -35,6 +36,8 @@ final readonly class MoveComponent
             if ($to !== null) {
                 $this->requireRoom($component, $from, $to, $position);
             }
+            $by->requireSignature($stamp, $pin);
+            array_map(FloorCount::up(...), array_values(array_filter([$from?->aircraft_id, $to?->id])));
             $was = $from === null ? $component->place : "{$from->craft->mark} {$from->position}";
             if ($from !== null) {
                 $this->takeOff($component, $from, $reason);
@@ -47,7 +50,7 @@ final readonly class MoveComponent
             }
             $component->update(['place' => $to === null ? $position : null]);
             $this->records->write($by, 'component.moved', "component:{$component->id}", [
-                'component' => "{$component->part_no} {$component->serial}", 'from' => $was, 'to' => $to === null ? $position : "{$to->mark} {$position}", 'reason' => $reason, 'counters' => $component->counters,
+                'component' => "{$component->part_no} {$component->serial}", 'from' => $was, 'to' => $to === null ? $position : "{$to->mark} {$position}", 'reason' => $reason, 'stamp' => $by->stamp, 'counters' => $component->counters,
             ]);
 
             return $component->refresh();
@@ -66,6 +69,24 @@ final readonly class MoveComponent
             if (! isset($to->counters[$of])) {
                 throw Refused::because("{$component->name()} counts {$own} by the aircraft's {$of}, and {$to->mark} has no such counter. Nothing was moved.");
             }
+        }
+        $this->requirePlace($component, $to, $position);
+    }
+
+    /**
+     * A kind of component goes where that kind has stood on an aircraft of the type before: nothing is fitted to a place that nobody knows.
+     *
+     * @throws Refused naming the places that there are
+     */
+    private function requirePlace(Component $component, Aircraft $to, string $position): void
+    {
+        $places = ComponentTenure::whereRelation('component', 'kind', $component->kind)->whereRelation('craft', 'type_id', $to->type_id)
+            ->distinct()->orderBy('position')->pluck('position');
+        if ($places->isEmpty()) {
+            throw Refused::because("{$component->name()} does not go onto {$to->mark}: no {$to->type->code} takes any {$component->kind}. Nothing was moved.");
+        }
+        if (! $places->contains($position)) {
+            throw Refused::because("{$to->mark} has no place \"{$position}\" for any {$component->kind}; there ".($places->count() === 1 ? 'is ' : 'are ')."{$places->implode(', ')}. Nothing was moved.");
         }
     }
 

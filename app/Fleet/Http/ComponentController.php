@@ -24,12 +24,12 @@ final class ComponentController
         return new JsonResponse(array_values(Component::whereDoesntHave('tenure')->orderBy('kind')->orderBy('serial')->get()->map(static fn(Component $c): StoredView => StoredView::of($c))->all()));
     }
 
-    #[OA\Post(path: '/api/components/{id}/move', operationId: 'moveComponent', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['position', 'reason'], properties: [new OA\Property(property: 'mark', type: 'string', nullable: true), new OA\Property(property: 'position', type: 'string'), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Where it is now', content: new OA\JsonContent(ref: StoredView::class))])]
+    #[OA\Post(path: '/api/components/{id}/move', operationId: 'moveComponent', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['position', 'reason', 'stamp', 'pin'], properties: [new OA\Property(property: 'mark', type: 'string', nullable: true), new OA\Property(property: 'position', type: 'string'), new OA\Property(property: 'reason', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Where it is now', content: new OA\JsonContent(ref: StoredView::class))])]
     public function move(int $id, MoveComponentRequest $request, MoveComponent $move): JsonResponse
     {
         $mark = $request->input('mark');
 
-        return new JsonResponse(StoredView::of($move($request->person(), $id, is_string($mark) && $mark !== '' ? $mark : null, $request->string('position')->value(), $request->string('reason')->value())));
+        return new JsonResponse(StoredView::of($move($request->person(), $id, is_string($mark) && $mark !== '' ? $mark : null, $request->string('position')->value(), $request->string('reason')->value(), $request->string('stamp')->value(), $request->string('pin')->value())));
     }
 
     #[OA\Get(path: '/api/bottles', operationId: 'bottles', responses: [new OA\Response(response: 200, description: 'Bottles and accumulators with their trends', content: new OA\JsonContent(ref: BottlesView::class))])]

@@ -32,6 +32,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property-read Fleet $fleet
  * @property-read Base|null $home
  * @property-read Collection<int, ComponentTenure> $tenures what is fitted now
+ * @property-read Collection<int, ComponentTenure> $emptied what was taken off last where nothing stands now
  * @property-read Collection<int, Sector> $sectors
  * @property-read Collection<int, Visit> $visits
  * @property-read Collection<int, Deferral> $deferrals
@@ -67,6 +68,16 @@ final class Aircraft extends Model
     public function tenures(): HasMany
     {
         return $this->hasMany(ComponentTenure::class)->whereNull('to_date')->orderBy('position');
+    }
+
+    /** @return HasMany<ComponentTenure, $this> */
+    public function emptied(): HasMany
+    {
+        $emptied = $this->hasMany(ComponentTenure::class);
+        $emptied->whereNotNull('to_date')->whereNotExists(static fn($q) => $q->from('tenures', 'later')->whereColumn('later.aircraft_id', 'tenures.aircraft_id')
+            ->whereColumn('later.position', 'tenures.position')->whereColumn('later.id', '>', 'tenures.id'));
+
+        return $emptied->orderBy('position');
     }
 
     /** @return HasMany<Sector, $this> */

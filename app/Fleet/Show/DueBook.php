@@ -48,7 +48,7 @@ final readonly class DueBook
     public function query(): Builder
     {
         return Aircraft::query()->with([
-            'type.items', 'fleet', 'home', 'deferrals.listedItem', 'tenures.component.readings', 'sectors',
+            'type.items', 'fleet', 'home', 'deferrals.listedItem', 'tenures.component.readings', 'emptied.component', 'sectors',
             'visits' => static fn($q) => $q->where('state', '!=', Visit::RELEASED)->with('cards:id,visit_id,item_id,component_id'),
         ]);
     }
@@ -144,6 +144,10 @@ final readonly class DueBook
             if ($row->due->forecast !== null) {
                 yield new Stop($row->due->driver?->next instanceof Day ? 'calendar' : 'usage', $row->stop(), $row->due->forecast, $row->due->latest);
             }
+        }
+        foreach ($aircraft->emptied as $tenure) {
+            // It flew with it on the day before it came off.
+            yield new Stop('part', "part:{$tenure->id}", Day::parse((string) $tenure->to_date)->plusDays(-1));
         }
         foreach ($this->bottles($aircraft) as [$tenure, $crosses]) {
             yield new Stop('usage', "bottle:{$tenure->component_id}", $crosses);

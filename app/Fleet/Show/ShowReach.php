@@ -8,6 +8,7 @@ use App\Deferrals\Model\Deferral;
 use App\Fleet\BottleWords;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Component;
+use App\Fleet\Model\ComponentTenure;
 use App\Fleet\Show\View\Bracket;
 use App\Fleet\Show\View\Fuse;
 use App\Fleet\Show\View\ReachRow;
@@ -69,6 +70,9 @@ final readonly class ShowReach
         $since = $this->clock->today()->number - $counted->number <= 1 ? 'from now' : 'after its last count, of '.$this->clock->words($counted);
         $when = $this->clock->words(Day::parse($stop->date));
         $what = $stop->kind === 'deferral' ? "then its deferral runs out, {$stop->title}" : lcfirst($stop->title);
+        if ($stop->kind === 'part') {
+            return "{$mark} must not fly: nothing is fitted at {$stop->title}, {$stop->detail}.";
+        }
         $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
 
         return $stop->days < 0
@@ -82,6 +86,7 @@ final readonly class ShowReach
         [$of, $key] = explode(':', $driver->id, 2);
         [$kind, $title, $detail, $item] = match ($of) {
             'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
+            'part' => $this->part($aircraft->emptied->firstOrFail('id', (int) $key)),
             'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
             default => $this->item($driver->kind, $items->first(static fn(DueRow $r): bool => $r->stop() === $driver->id)),
         };
@@ -93,6 +98,12 @@ final readonly class ShowReach
     private function deferral(Deferral $deferral): array
     {
         return ['deferral', $deferral->listedItem->title, "deferred, category {$deferral->category}", null];
+    }
+
+    /** @return array{string, string, string, null} */
+    private function part(ComponentTenure $gone): array
+    {
+        return ['part', "{$gone->position}: {$gone->component->title} missing", 'taken off on '.$this->clock->words(Day::parse((string) $gone->to_date)), null];
     }
 
     /** @return array{string, string, string, null} */

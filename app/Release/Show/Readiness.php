@@ -43,7 +43,7 @@ final readonly class Readiness
     public function query(): Builder
     {
         return Visit::with([
-            'aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
+            'aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'aircraft.emptied.component', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
             'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.hands', 'cards.rechecks.byCard',
         ]);
     }
@@ -58,7 +58,7 @@ final readonly class Readiness
         $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
         $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
         $on ??= $this->load->on($aircraft->id);
-        $found = [...Leaving::blockers($on, (string) $visit->id), ...Release::blockers(
+        $found = [...Leaving::blockers($on, (string) $visit->id, array_map(strval(...), $aircraft->emptied->modelKeys())), ...Release::blockers(
             [
                 ...array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all()),
                 // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
@@ -138,6 +138,7 @@ final readonly class Readiness
             'safing_left' => $this->device($visit, $id),
             'not_authorised' => [$certifier->name, '/crew'],
             'tool_out' => self::loan($on, $id),
+            'part_missing' => self::missing($visit, $id),
             default => in_array('recheck_open', $codes, true) ? $this->recheck($visit, $id) : $this->cardName($visit, $id),
         };
 
@@ -178,6 +179,14 @@ final readonly class Readiness
         $c = self::of($on->begun, $id);
 
         return ["Card {$c->number}, {$c->title}, of \"{$c->visit}\",", "/floor/{$c->id}"];
+    }
+
+    /** @return array{string, string} */
+    private static function missing(Visit $visit, int $id): array
+    {
+        $gone = $visit->aircraft->emptied->firstOrFail('id', $id);
+
+        return ["{$gone->component->name()}, {$gone->position},", "/fleet/{$visit->aircraft->mark}"];
     }
 
     /** @return array{string, string} the tool's page while nobody opened the re-checks, the card's otherwise */

@@ -13,19 +13,29 @@ enum Leaving: string
     case PersonAt = 'person_at';
     case SystemLive = 'system_live';
     case BegunElsewhere = 'begun_elsewhere';
+    case PartMissing = 'part_missing';
 
     /**
-     * People at any card of it, systems that run or are live, and cards of other visits that were begun and are not closed.
+     * People at any card of it, systems that run or are live, cards of other visits that were begun and are not closed, and places
+     * from which a component was taken with none fitted since.
+     *
+     * @param list<string> $missing ids of the places
      *
      * @return list<array{code: string, id: string}> by code in this order, then in the picture's
      *
      * @pure
      */
-    public static function blockers(OnAircraft $on, string $visitId): array
+    public static function blockers(OnAircraft $on, string $visitId, array $missing = []): array
     {
         $elsewhere = array_filter($on->begun, static fn(CardRef $c): bool => $c->visitId !== $visitId);
         $out = [];
-        foreach ([[self::PersonAt, array_column($on->people, 'id')], [self::SystemLive, array_column($on->acting, 'id')], [self::BegunElsewhere, array_column($elsewhere, 'id')]] as [$code, $ids]) {
+        $found = [
+            [self::PersonAt, array_column($on->people, 'id')],
+            [self::SystemLive, array_column($on->acting, 'id')],
+            [self::BegunElsewhere, array_column($elsewhere, 'id')],
+            [self::PartMissing, $missing],
+        ];
+        foreach ($found as [$code, $ids]) {
             foreach ($ids as $id) {
                 $out[] = ['code' => $code->value, 'id' => (string) $id];
             }

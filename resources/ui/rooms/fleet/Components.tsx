@@ -73,7 +73,7 @@ export function Components({ aircraft, may }: { aircraft: Schemas['AircraftView'
 
 const useMove = (id: number, done: () => void) =>
     useSend(
-        (body: { mark: string | null; position: string; reason: string }, headers) =>
+        (body: { mark: string | null; position: string; reason: string; stamp: string; pin: string }, headers) =>
             take(api.POST('/api/components/{id}/move', { params: { path: { id } }, body, headers })),
         done,
     );
@@ -83,10 +83,11 @@ function Move({ component, onClose }: { component: Fitted; onClose: () => void }
     const [mark, setMark] = useState('');
     const [position, setPosition] = useState('');
     const [reason, setReason] = useState('');
+    const [signed, setSigned] = useState({ stamp: '', pin: '' });
     const move = useMove(component.id, onClose);
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        move.mutate({ mark: mark === '' ? null : mark, position, reason });
+        move.mutate({ mark: mark === '' ? null : mark, position, reason, ...signed });
     };
     return (
         <Dialog open onClose={onClose} title={`Move ${component.title} ${component.serial}`}>
@@ -116,8 +117,9 @@ function Move({ component, onClose }: { component: Fitted; onClose: () => void }
                     onChange={(e) => setPosition(e.target.value)}
                 />
                 <Field label="Why" name="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
+                <Sign signed={signed} onSigned={setSigned} />
                 <Trouble error={move.error} />
-                <Button kind="main" big type="submit" disabled={move.isPending || position === '' || reason === ''}>
+                <Button kind="main" big type="submit" disabled={move.isPending || position === '' || reason === '' || !isSigned(signed)}>
                     {mark === '' ? 'Take it off' : `Move it to ${mark}`}
                 </Button>
             </form>
@@ -130,6 +132,7 @@ function Fit({ aircraft, onClose }: { aircraft: Schemas['AircraftView']; onClose
     const [id, setId] = useState(0);
     const [position, setPosition] = useState('');
     const [reason, setReason] = useState('');
+    const [signed, setSigned] = useState({ stamp: '', pin: '' });
     const move = useMove(id, onClose);
     return (
         <Dialog open onClose={onClose} title={`Fit a component to ${aircraft.mark}`}>
@@ -158,16 +161,45 @@ function Fit({ aircraft, onClose }: { aircraft: Schemas['AircraftView']; onClose
                     hint="for example engine 2"
                 />
                 <Field label="Why" name="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
+                <Sign signed={signed} onSigned={setSigned} />
                 <Trouble error={move.error} />
                 <Button
                     kind="main"
                     big
-                    disabled={move.isPending || id === 0 || position === '' || reason === ''}
-                    onClick={() => move.mutate({ mark: aircraft.mark, position, reason })}
+                    disabled={move.isPending || id === 0 || position === '' || reason === '' || !isSigned(signed)}
+                    onClick={() => move.mutate({ mark: aircraft.mark, position, reason, ...signed })}
                 >
                     Fit it
                 </Button>
             </div>
         </Dialog>
+    );
+}
+
+type Signed = { stamp: string; pin: string };
+
+const isSigned = (s: Signed) => s.stamp !== '' && s.pin !== '';
+
+/** Whoever moves a component signs for it. */
+function Sign({ signed, onSigned }: { signed: Signed; onSigned: (s: Signed) => void }) {
+    return (
+        <div className="grid grid-cols-2 gap-3">
+            <Field
+                label="Your stamp"
+                name="stamp"
+                autoComplete="off"
+                value={signed.stamp}
+                onChange={(e) => onSigned({ ...signed, stamp: e.target.value })}
+            />
+            <Field
+                label="Your PIN"
+                name="pin"
+                type="password"
+                inputMode="numeric"
+                autoComplete="off"
+                value={signed.pin}
+                onChange={(e) => onSigned({ ...signed, pin: e.target.value })}
+            />
+        </div>
     );
 }

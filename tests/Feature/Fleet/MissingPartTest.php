@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Fleet;
+
+use App\Fleet\Model\Component;
+use App\Fleet\Model\ComponentTenure;
+use App\Shared\Clock;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\WorldCase;
+
+/** Components go where their kind belongs, signed for; what is missing keeps the aircraft on the ground in every room. */
+final class MissingPartTest extends WorldCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        app(Clock::class)->start(Instant::parse('2026-05-05T12:20:00Z'));
+    }
+
+    private function bottle(string $mark): int
+    {
+        return ComponentTenure::whereRelation('craft', 'mark', $mark)->whereRelation('component', 'kind', 'oxygen bottle')->whereNull('to_date')->firstOrFail()->component_id;
+    }
+
+    /** @param array<string, mixed> $to */
+    private function move(int $id, array $to): string
+    {
+        return (string) $this->as('ines', 'POST', "components/{$id}/move", ['mark' => null, 'position' => 'shelf 4', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101', ...$to])->json('message');
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'another type' => [['mark' => 'Q-401', 'position' => 'crew oxygen'], 'no TRK takes any oxygen bottle'];
+        yield 'a place of its own' => [['mark' => 'QA-VFA', 'position' => 'behind the seat'], 'has no place "behind the seat" for any oxygen bottle; there is crew oxygen'];
+        yield 'a place of another kind' => [['mark' => 'QA-VFA', 'position' => 'engine 1'], 'QA-VFA has '];
+        yield 'unsigned' => [['stamp' => 'T27'], 'Stamp or PIN is wrong'];
+        yield 'a wrong PIN' => [['pin' => '1102'], 'Stamp or PIN is wrong'];
+    }
+
+    /** @param array<string, mixed> $to */
+    #[DataProvider('wrong')]
+    public function test_a_component_goes_nowhere_that_it_does_not_belong(array $to, string $why): void
+    {
+        $bottle = $this->bottle('QA-VFE');
+        self::assertStringContainsString($why, $this->move($bottle, $to));
+        self::assertSame('QA-VFE', Component::with('tenure.craft')->findOrFail($bottle)->tenure?->craft->mark, 'it is where it was');
+    }
+
+    public function test_an_aircraft_without_it_does_not_fly_and_is_not_released(): void
+    {
+        $row = fn(string $mark): array => array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')[$mark];
+        $before = $row('QA-VFE');
+        self::assertNotSame('part', $before['stop']['kind']);
+        $bottle = $this->bottle('QA-VFE');
+        self::assertSame('', $this->move($bottle, []));
+        self::assertSame(['stop', 'part'], [$row('QA-VFE')['state'], $row('QA-VFE')['stop']['kind']]);
+        self::assertStringContainsString('QA-VFE must not fly: nothing is fitted at crew oxygen', (string) $this->as('ines', 'GET', 'fleet/QA-VFE')->json('sentence'));
+
+        $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')->where(['aircraft.mark' => 'QA-VFE', 'programme_items.code' => '29-14'])->value('programme_items.id');
+        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFE', 'title' => 'Line', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-05', 'items' => [(string) $item]])->assertCreated()->json('id');
+        $blockers = fn(): array => array_column((array) $this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'codes');
+        self::assertContains(['part_missing'], $blockers());
+
+        self::assertSame('', $this->move($bottle, ['mark' => 'QA-VFE', 'position' => 'crew oxygen']));
+        self::assertNotContains(['part_missing'], $blockers());
+        Visit::whereKey($visit)->update(['state' => Visit::RELEASED]);
+        self::assertSame($before['stop'], $row('QA-VFE')['stop'], 'back in its place, it is as it was');
+    }
+}
