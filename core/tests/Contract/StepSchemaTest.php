@@ -30,7 +30,7 @@ final class StepSchemaTest extends TestCase
         'safing_remove' => '{"of":3,"made":"safe"}',
         'rollcall' => '{"places":["nose","tail"],"stands":300}',
         'test' => '{"setup":["a"],"restore":["b"],"hold":{"seconds":5,"what":"steady"},"reading":{"point":"p","limit":{"kind":"min","unit":"bar","min":4}}}',
-        'rig' => '{"tool_kind":"protractor","points":[{"id":"a"}],"adjusters":[],"effects":{}}',
+        'rig' => '{"tool_kind":"protractor","points":[{"id":"a","title":"up","unit":"deg","min":1,"max":2}],"adjusters":[{"id":"s","title":"screw","unit":"turns","step":0.5,"min":-4,"max":4,"positive":"cw"}],"effects":{"s":{"a":0.3}}}',
         'inspection' => '{"covers":["leak","locking"]}',
     ];
 
@@ -74,7 +74,9 @@ final class StepSchemaTest extends TestCase
             ['part', 'quantity', 0, 'spec.quantity'], ['part', 'position', '', 'spec.position'], ['tool', 'tool_kind', null, 'spec.tool_kind'],
             ['safing_fit', 'flag', null, 'spec.flag'], ['safing_fit', 'against', [], 'spec.against'], ['safing_remove', 'of', 0, 'spec.of'],
             ['rollcall', 'places', ['nose', 'nose'], 'spec.places'], ['rollcall', 'stands', 5, 'spec.stands'], ['test', 'restore', null, 'spec.restore'],
-            ['rig', 'points', [], 'spec.points'], ['inspection', 'covers', [], 'spec.covers'],
+            ['rig', 'points', [], 'spec.points'], ['rig', 'points', [(object) ['id' => 'a', 'title' => 'up', 'min' => 1, 'max' => 2]], 'spec.points.0.unit'],
+            ['rig', 'adjusters', [(object) ['id' => 's', 'title' => 'screw', 'step' => 0.5, 'min' => -4, 'max' => 4, 'positive' => 'cw']], 'spec.adjusters.0.unit'],
+            ['rig', 'effects', (object) ['s' => (object) ['a' => 'much']], 'spec.effects.s.a'], ['inspection', 'covers', [], 'spec.covers'],
         ];
         foreach ($rows as $row) {
             yield "{$row[0]} {$row[1]} ".json_encode($row[2]) => $row;
