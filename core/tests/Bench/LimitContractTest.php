@@ -48,6 +48,9 @@ final class LimitContractTest extends TestCase
         yield 'calibration: the day after does not' => [['value' => 41, ...$min, ...$gauge(0.1, due: '2026-05-04')], 'invalid', 41, 1, ['cal_expired']];
         yield 'range: its ends still count' => [['value' => 100, ...$min, ...$gauge(0.1)], 'pass', 100, 60, []];
         yield 'range: beyond them not' => [['value' => 100.1, ...$min, ...$gauge(0.1)], 'invalid', 100.1, 60.1, ['out_of_instrument_range']];
+        yield 'range: below it not either' => [['value' => 2, ...$max, ...$gauge(0.1, low: 10)], 'invalid', 2, 38, ['out_of_instrument_range']];
+        yield 'at most: far below is as good' => [['value' => -12, ...$max, ...$gauge(0.1, low: -40)], 'pass', -12, 52, []];
+        yield 'guarded at most: far below is as good' => [['value' => -12, ...$max, ...$gauge(1, low: -40), ...$guarded], 'pass', -12, 52, []];
         yield 'range: in the instrument\'s own unit' => [['value' => 41, ...$min, ...$gauge(1, 'psi', 0, 500)], 'invalid', 41, 1, ['out_of_instrument_range']];
         yield 'coarse: a band of less than eight uncertainties' => [['value' => 42, ...$range, ...$gauge(0.6)], 'pass', 42, 2, ['coarse_instrument']];
         yield 'coarse: just eight is fine enough' => [['value' => 42, ...$range, ...$gauge(0.5)], 'pass', 42, 2, []];

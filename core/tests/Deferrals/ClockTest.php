@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Deferrals;
 
 use Jorvel\Core\Contract\Door;
+use Jorvel\Core\Deferrals\Category;
+use Jorvel\Core\Deferrals\Deferral;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -26,6 +29,12 @@ final class ClockTest extends TestCase
         yield 'use at its limit is not beyond it' => [['category' => 'A', 'limits' => ['ldg' => 10], ...$usage], ['usage_left' => ['ldg' => 0], 'forecast_last_date' => '2026-05-02', 'status' => 'due_soon']];
         yield 'use beyond its limit expires it' => [['category' => 'C', 'limits' => ['ldg' => 9], ...$usage], ['usage_left' => ['ldg' => -1], 'driver' => 'ldg', 'status' => 'expired', 'days_left' => 9]];
         yield 'days win a tie' => [['category' => 'A', 'limits' => ['days' => 4, 'ldg' => 16], ...$usage], ['forecast_last_date' => '2026-05-05', 'driver' => 'days']];
+        yield 'past its calendar with use left is expired all the same' => [['category' => 'B', 'as_of' => '2026-05-05T10:00:00Z', 'limits' => ['ldg' => 30], ...$usage], ['usage_left' => ['ldg' => 20], 'driver' => 'days', 'status' => 'expired']];
+        yield 'category D has 120 days' => [['category' => 'D'], ['last_local_date' => '2026-08-29', 'days_left' => 119, 'status' => 'open']];
+        yield 'category A by days alone' => [['category' => 'A', 'limits' => ['days' => 15]], ['last_local_date' => '2026-05-16', 'driver' => 'days', 'status' => 'open']];
+        yield 'nothing flown any more: the calendar is still the forecast' => [['category' => 'C', 'limits' => ['ldg' => 30], ...$usage, 'rates' => ['ldg' => 0]], ['forecast_last_date' => '2026-05-11', 'driver' => 'days', 'status' => 'open']];
+        yield 'three days before its end it is due soon' => [['category' => 'C', 'as_of' => '2026-05-08T10:00:00Z'], ['days_left' => 3, 'status' => 'due_soon']];
+        yield 'four days before it is not' => [['category' => 'C', 'as_of' => '2026-05-07T10:00:00Z'], ['days_left' => 4, 'status' => 'open']];
         yield 'an extension adds its days' => [['category' => 'C', 'extensions' => [['days' => 10, 'granted' => '2026-05-11T21:00:00Z']]], ['last_local_date' => '2026-05-21']];
     }
 
@@ -38,6 +47,13 @@ final class ClockTest extends TestCase
     {
         $answer = json_decode(Door::compute('clock', (string) json_encode([...['discovered' => '2026-05-01T10:00:00Z', 'timezone' => 'Europe/Oslo', 'as_of' => '2026-05-02T10:00:00Z'], ...$given])), true);
         self::assertEquals($expected, array_intersect_key($answer, $expected));
+    }
+
+    public function test_category_a_without_any_limit_is_carried_by_nothing(): void
+    {
+        $this->expectException(InputError::class);
+        $this->expectExceptionMessage('are needed for category A');
+        Deferral::of(Category::A, Instant::parse('2026-05-01T10:00:00Z'), new \DateTimeZone('UTC'), null, [], [], [], Deferral::RULES);
     }
 
     /** @return iterable<string, array{string, string, string}> zone, last local date, first instant after it */

@@ -7,6 +7,7 @@ namespace Jorvel\Core\Tests\Fleet;
 use Eris\Generators;
 use Eris\TestTrait;
 use Jorvel\Core\Fleet\Allowance;
+use Jorvel\Core\Fleet\CountRules;
 use Jorvel\Core\Fleet\Due;
 use Jorvel\Core\Fleet\DueItem;
 use Jorvel\Core\Fleet\DueLimit;
@@ -16,6 +17,7 @@ use Jorvel\Core\Fleet\PlanPeriod;
 use Jorvel\Core\Fleet\Rebase;
 use Jorvel\Core\Fleet\Rule;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\InputError;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -78,6 +80,78 @@ final class DueTest extends TestCase
         $limit = DueLimit::of('fh', 100, null, Allowance::of(null, 10, null));
         $result = Due::of(Flying::of(Day::parse('2026-05-04'), ['fh' => $now], ['fh' => 1.0]), DueItem::of(Rule::First, Rebase::Actual, [$limit]));
         self::assertSame([$forecast, $latest, $status], [(string) $result->forecast, (string) $result->latest, $result->status->value]);
+    }
+
+    /** @return iterable<string, array{int, int, string}> days since it was done, of an interval of 100; days of tolerance; status */
+    public static function calendar(): iterable
+    {
+        yield 'fifteen days before' => [85, 0, 'ok'];
+        yield 'fourteen days before' => [86, 0, 'due_soon'];
+        yield 'on its day' => [100, 0, 'due_soon'];
+        yield 'a day late' => [101, 0, 'overdue'];
+        yield 'a day late with a day of tolerance' => [101, 1, 'in_tolerance'];
+        yield 'beyond the tolerance' => [102, 1, 'overdue'];
+    }
+
+    #[DataProvider('calendar')]
+    public function test_how_a_date_stands(int $since, int $tolerance, string $status): void
+    {
+        $limit = DueLimit::of('days', 100, null, $tolerance === 0 ? null : Allowance::of($tolerance, null, null));
+        $today = Day::parse('2026-05-04');
+        $result = Due::of(Flying::of($today, [], []), DueItem::of(Rule::First, Rebase::Actual, [$limit], LastDone::on($today->plusDays(-$since), [])));
+        self::assertSame($status, $result->status->value);
+        self::assertSame((string) $today->plusDays(100 - $since + $tolerance), (string) $result->latest);
+    }
+
+    public function test_in_tolerance_is_worse_than_due_soon(): void
+    {
+        $limits = [DueLimit::of('days', 100, null, Allowance::of(5, null, null)), DueLimit::of('fh', 100)];
+        $today = Day::parse('2026-05-04');
+        $last = LastDone::on($today->plusDays(-103), ['fh' => 0.0]);
+        $result = Due::of(Flying::of($today, ['fh' => 95.0], ['fh' => 1.0]), DueItem::of(Rule::First, Rebase::Actual, $limits, $last));
+        self::assertSame(['in_tolerance', 'due_soon'], array_map(static fn($l): string => $l->status->value, $result->limits));
+        self::assertSame('in_tolerance', $result->status->value);
+    }
+
+    /** @return iterable<string, array{int|null, bool}> anchor day of a plan for 30 April, and whether it may be */
+    public static function anchors(): iterable
+    {
+        yield 'its own day' => [30, true];
+        yield 'a day that April has not' => [31, true];
+        yield 'before its own day' => [29, false];
+        yield 'a day that no month has' => [32, false];
+    }
+
+    #[DataProvider('anchors')]
+    public function test_the_day_of_the_month_that_a_plan_stands_for(?int $anchor, bool $may): void
+    {
+        if (! $may) {
+            $this->expectException(InputError::class);
+        }
+        self::assertSame($anchor, LastDone::on(Day::parse('2026-03-31'), [], [], ['months' => Day::parse('2026-04-30')], $anchor)->anchorDay);
+    }
+
+    /** @return iterable<string, array{string, float, bool}> counter, flown in a day, and whether it may be */
+    public static function flown(): iterable
+    {
+        yield 'nothing' => ['fh', 0.0, true];
+        yield 'a whole day' => ['fh', 24.0, true];
+        yield 'more than a day' => ['fh', 24.1, false];
+        yield 'less than nothing' => ['fh', -0.1, false];
+        yield 'half a landing' => ['ldg', 1.5, false];
+        yield 'sixty cycles' => ['cyc', 60.0, true];
+        yield 'one more' => ['cyc', 61.0, false];
+        yield 'no number' => ['ldg', NAN, false];
+    }
+
+    #[DataProvider('flown')]
+    public function test_what_fits_into_a_day(string $counter, float $amount, bool $may): void
+    {
+        if (! $may) {
+            $this->expectException(InputError::class);
+        }
+        CountRules::requireFlown($counter, $amount);
+        $this->addToAssertionCount(1);
     }
 
     public function test_first_and_last_combine_as_the_contract_says(): void

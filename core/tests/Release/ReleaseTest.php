@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Release;
 
 use Jorvel\Core\Contract\Door;
+use Jorvel\Core\Shared\InputError;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -82,6 +83,28 @@ final class ReleaseTest extends TestCase
     public function test_everything_else(array $differs, array $codes): void
     {
         self::assertSame($codes, $this->codes($differs));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function doubles(): iterable
+    {
+        $safing = ['id' => 'x', 'kind' => 'pin', 'place' => 'nose gear', 'removed' => false];
+        yield 'cards' => [['cards' => [self::CARD, [...self::CARD, 'state' => 'open']]], 'cards.1.id'];
+        yield 'findings' => [['findings' => [['id' => 'f', 'state' => 'fixed'], ['id' => 'f', 'state' => 'open']]], 'findings.1.id'];
+        yield 'safing' => [['safing' => [[...$safing, 'removed' => true], $safing]], 'safing.1.id'];
+        yield 'readings' => [['readings' => [['id' => 'r', 'verdict' => 'fail'], ['id' => 'r', 'verdict' => 'pass']]], 'readings.1.id'];
+    }
+
+    /** @param array<string, mixed> $differs */
+    #[DataProvider('doubles')]
+    public function test_no_two_of_a_name_hide_each_other(array $differs, string $path): void
+    {
+        try {
+            $this->release($differs);
+            self::fail('two of a name were taken');
+        } catch (InputError $e) {
+            self::assertSame($path, $e->path);
+        }
     }
 
     public function test_by_code_then_in_input_order_and_ids_come_back_as_text(): void
