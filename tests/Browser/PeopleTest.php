@@ -53,7 +53,14 @@ final class PeopleTest extends TestCase
 
         $petra = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('petra', 'given-by-ines');
         $petra->see('Your PIN was given to you by somebody else')->press('Choose my PIN')->type('now', 'given-by-ines')->type('pin', '1234')->type('again', '1234');
-        $petra->press('Save them', '//form')->see('soon guessed')->type('pin', '8261')->type('again', '8261')->press('Save them', '//form');
+        $petra->press('Save them', '//form')->see('soon guessed')->type('pin', '8261')->type('again', '8261')->press('Save them', '//form')->see('takes a code from a second person');
+        // Whoever gave the password is not offered to make it; whoever certifies is.
+        self::assertStringNotContainsString('Code for a PIN', $ines->text());
+        $tor = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('tor');
+        $tor->go("/crew/people/{$id}")->press('Code for a PIN')->type('stamp', 'X02')->type('pin', '5520')->press('Make the code')->see('Tell it to Petra Lund in person');
+        self::assertSame(1, preg_match('/\b\d{8}\b/', $tor->text(), $code));
+        $petra->type('code', $code[0])->press('Save them', '//form')->see('choose a new one together with the PIN');
+        $petra->type('password', 'a sentence of my own')->press('Save them', '//form');
         $petra->browser->wait(20, 100)->until(static fn(): bool => ! str_contains($petra->text(), 'Your PIN was given'));
         self::assertSame(1, self::number("select own_pin from people where id = {$id}"));
 
@@ -68,14 +75,12 @@ final class PeopleTest extends TestCase
         $lio->go("/floor/{$card}")->find('[data-testid="step-4"]');
         $lio->see('Lio Kest (under supervision)')->tool('FG-11')->type('entry', '0.3')->see('inside')->press('Save the reading')->find('[data-testid="step-5"]');
         self::$stage->database()->exec("update steps set state = 'done', done_by = (select id from people where login = 'lio') where card_id = {$card} and state = 'open'");
-        $lio->go("/floor/{$card}")->press('Sign the card')->type('stamp', 'T38')->type('pin', '3890')->press('Sign', '//form')->see('your supervisor signs this card');
+        $lio->go("/floor/{$card}")->press('Sign the card')->backIn()->type('stamp', 'T38')->type('pin', '3890')->press('Sign', '//form')->see('your supervisor signs this card');
         $stig = (new Visitor(self::$stage->browser(1024, 768), self::$stage->url))->signIn('stig');
         $pin = array_column(json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/demo/people.json'), true), 'pin', 'login')['stig'];
-        $stig->go("/floor/{$card}")->press('Sign the card')->find('[role="dialog"]');
-        foreach ($stig->browser->findElements(WebDriverBy::cssSelector('[role="dialog"] input[name^="counted"], [role="dialog"] input[type="number"]')) as $loan) {
-            $loan->sendKeys('1');
-        }
-        $stig->type('stamp', 'T45')->type('pin', $pin)->press('Sign', '//form')->see('Stig Omdal (T45)');
+        $stig->go("/floor/{$card}")->press('Sign the card')->backIn()->type('stamp', 'T45')->type('pin', $pin)->press('Sign', '//form');
+        $stig->browser->wait(20, 100)->until(static fn(): bool => ! str_contains($stig->text(), 'Counted back in'), $stig->text());
+        $stig->see('Stig Omdal (T45)');
         self::assertSame('signed', self::$stage->database()->query("select state from cards where id = {$card}")->fetchColumn());
     }
 

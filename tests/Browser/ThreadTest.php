@@ -166,10 +166,7 @@ final class ThreadTest extends TestCase
         $oda->press('Sign the card')->type('stamp', 'T27')->type('pin', '0000');
         self::assertFalse($oda->browser->findElement(WebDriverBy::xpath('//form//button[.="Sign"]'))->isEnabled(), 'not before what went out is back');
         // What went out on the card is counted in with the signature.
-        foreach ($oda->browser->findElements(WebDriverBy::cssSelector('fieldset input[type="checkbox"]')) as $back) {
-            $back->click();
-        }
-        $oda->press('Sign', '//form')->see('Stamp or PIN is wrong. Nothing was signed');
+        $oda->backIn()->press('Sign', '//form')->see('Stamp or PIN is wrong. Nothing was signed');
         $oda->type('pin', '2741');
         // Two clicks in one breath.
         $oda->browser->executeScript("const b = [...document.querySelectorAll('form button')].find(b => b.textContent.startsWith('Sign')); b.click(); b.click();");

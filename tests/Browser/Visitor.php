@@ -67,6 +67,17 @@ final readonly class Visitor
         return $this;
     }
 
+    /** Counts everything that went out back in, in the dialog that signs. */
+    public function backIn(): self
+    {
+        $this->find('[role="dialog"]');
+        foreach ($this->browser->findElements(WebDriverBy::cssSelector('[role="dialog"] fieldset input[type="checkbox"]')) as $back) {
+            $back->click();
+        }
+
+        return $this;
+    }
+
     /** Says with the box what is asked to be said, then presses; a step asks for both. */
     public function confirm(string $words): self
     {
