@@ -71,7 +71,7 @@ final readonly class ShowReach
         $when = $this->clock->words(Day::parse($stop->date));
         $what = $stop->kind === 'deferral' ? "then its deferral runs out, {$stop->title}" : lcfirst($stop->title);
         if ($stop->kind === 'part') {
-            return "{$mark} must not fly: nothing is fitted at {$stop->title}, {$stop->detail}.";
+            return "{$mark} must not fly: its {$stop->title} is {$stop->detail}.";
         }
         $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
 
@@ -103,7 +103,7 @@ final readonly class ShowReach
     /** @return array{string, string, string, null} */
     private function part(ComponentTenure $gone): array
     {
-        return ['part', "{$gone->position}: {$gone->component->title} missing", 'taken off on '.$this->clock->words(Day::parse((string) $gone->to_date)), null];
+        return ['part', $gone->position, 'missing, taken off on '.$this->clock->words(Day::parse((string) $gone->to_date)), null];
     }
 
     /** @return array{string, string, string, null} */

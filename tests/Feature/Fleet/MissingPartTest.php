@@ -60,7 +60,7 @@ final class MissingPartTest extends WorldCase
         $bottle = $this->bottle('QA-VFE');
         self::assertSame('', $this->move($bottle, []));
         self::assertSame(['stop', 'part'], [$row('QA-VFE')['state'], $row('QA-VFE')['stop']['kind']]);
-        self::assertStringContainsString('QA-VFE must not fly: nothing is fitted at crew oxygen', (string) $this->as('ines', 'GET', 'fleet/QA-VFE')->json('sentence'));
+        self::assertStringContainsString('QA-VFE must not fly: its crew oxygen is missing, taken off on Tue 5 May.', (string) $this->as('ines', 'GET', 'fleet/QA-VFE')->json('sentence'));
 
         $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')->where(['aircraft.mark' => 'QA-VFE', 'programme_items.code' => '29-14'])->value('programme_items.id');
         $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFE', 'title' => 'Line', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-05', 'items' => [(string) $item]])->assertCreated()->json('id');
