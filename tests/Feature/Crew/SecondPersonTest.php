@@ -99,6 +99,19 @@ final class SecondPersonTest extends WorldCase
         self::assertStringNotContainsString('Stamp or PIN', $sign('5520'));
     }
 
+    public function test_a_wrong_pin_leaves_the_key_free_and_is_never_told_as_saved(): void
+    {
+        $move = fn(string $pin) => $this->as('ines', 'POST', 'components/1/move', ['mark' => null, 'position' => 'shelf', 'reason' => 'to be seen', 'stamp' => 'C01', 'pin' => $pin], "key of {$pin}");
+        foreach ([1, 2] as $again) {
+            self::assertStringContainsString('Stamp or PIN is wrong', (string) $move('0000')->assertStatus(422)->json('message'), "time {$again}");
+        }
+        self::assertSame(0, DB::table('answers')->count());
+        self::assertSame(2, $this->person('ines')->pin_tries);
+        $move('1101')->assertOk();
+        self::assertSame(1, DB::table('answers')->count());
+        self::assertSame(0, $this->person('ines')->pin_tries);
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function plain(): iterable
     {
