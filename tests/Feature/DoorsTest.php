@@ -51,6 +51,12 @@ final class DoorsTest extends WorldCase
                 self::assertStringContainsString('append-only', $e->getMessage());
             }
         }
+        DB::statement('drop trigger records_no_update');
+        $was = DB::table('records')->where('id', 3)->value('data');
+        DB::table('records')->where('id', 3)->update(['data' => '{}']);
+        self::assertSame(['id' => 3, 'why' => 'its contents do not match its hash'], $records->verify()['broken']);
+        DB::table('records')->where('id', 3)->update(['data' => $was]);
+        self::assertNull($records->verify()['broken']);
         DB::statement('drop trigger records_no_delete');
         DB::statement('delete from records where id = 3');
         self::assertSame(['id' => 4, 'why' => 'record 3 is missing'], $records->verify()['broken']);

@@ -1,5 +1,5 @@
 import { DndContext, useDraggable, useDroppable } from '@dnd-kit/core';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend, useShift } from '../../api/hooks';
@@ -44,15 +44,27 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
             setView(kept);
         }
     }, [kept, changed]);
-    const judge = async (places: Places, fill: boolean) => {
-        setTrouble(null);
-        try {
-            const next = await take(api.POST('/api/crew/shift/propose', { body: { ...at, places, fill } }));
-            setView(next);
-            setChanged(true);
-        } catch (e) {
-            setTrouble(e as Failure);
-        }
+    // One after the other, each from what the last one left: two quick drops are both kept.
+    const shown = useRef(view);
+    shown.current = view;
+    const queue = useRef(Promise.resolve());
+    const [waiting, setWaiting] = useState(0);
+    const judge = (change: (places: Places) => Places, fill: boolean) => {
+        setWaiting((n) => n + 1);
+        queue.current = queue.current.then(async () => {
+            setTrouble(null);
+            try {
+                const next = await take(
+                    api.POST('/api/crew/shift/propose', { body: { ...at, places: change(placesOf(shown.current)), fill } }),
+                );
+                shown.current = next;
+                setView(next);
+                setChanged(true);
+            } catch (e) {
+                setTrouble(e as Failure);
+            }
+            setWaiting((n) => n - 1);
+        });
     };
     const keep = useSend(
         (body: { base: string; date: string; shift: string; version: number; places: Places }, headers) =>
@@ -71,9 +83,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
             return;
         }
         setSaid(null);
-        const places = placesOf(view);
-        delete places[slot.id];
-        void judge(person === null ? places : { ...places, [slot.id]: person }, false);
+        judge(({ [slot.id]: _, ...others }) => (person === null ? others : { ...others, [slot.id]: person }), false);
     };
     const [dragged, setDragged] = useState<number | null>(null);
     const sensors = useDragSensors();
@@ -107,13 +117,13 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                                     Back to as it was
                                 </Button>
                             )}
-                            <Button className="min-h-12" onClick={() => void judge(placesOf(view), true)}>
+                            <Button className="min-h-12" onClick={() => judge((places) => places, true)}>
                                 Fill the open places
                             </Button>
                             <Button
                                 kind="main"
                                 className="min-h-12"
-                                disabled={keep.isPending || (!changed && view.kept) || view.slots.length === 0}
+                                disabled={keep.isPending || waiting > 0 || (!changed && view.kept) || view.slots.length === 0}
                                 onClick={() => keep.mutate({ ...at, version: view.version, places: placesOf(view) })}
                             >
                                 Save this crew
