@@ -10,7 +10,6 @@ use App\Release\Model\Certificate;
 use App\Release\Show\AgainstRecords;
 use App\Shared\Clock;
 use App\Shared\Records;
-use App\Shared\Records;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Instant;
