@@ -42,10 +42,10 @@ final class SayingTest extends WorldCase
     /** @return iterable<string, array{list<array{string, float}>, float|null, string, string}> readings at 21 °C, what use takes, state, what is said */
     public static function bottles(): iterable
     {
-        yield 'use' => [[['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]], 0.1, 'clear', 'Falls 0.1 bar a day: as use explains; at its minimum in 170 days.'];
-        yield 'soon' => [[['2026-04-05', 93], ['2026-04-15', 92], ['2026-04-25', 91]], 0.1, 'stop', 'Falls 0.1 bar a day: as use explains; at its minimum today.'];
-        yield 'in three weeks' => [[['2026-04-05', 95], ['2026-04-15', 94], ['2026-04-25', 93]], 0.1, 'watch', 'Falls 0.1 bar a day: as use explains; at its minimum in 20 days.'];
-        yield 'a leak' => [[['2026-04-05', 150], ['2026-04-15', 146], ['2026-04-25', 142]], 0.1, 'watch', 'Falls 0.4 bar a day: more than twice what use explains, look for a leak; at its minimum in 120 days.'];
+        yield 'use' => [[['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]], 0.1, 'clear', 'Falls 0.1 bar a day, within twice the 0.1 that use takes; at its minimum in 170 days.'];
+        yield 'soon' => [[['2026-04-05', 93], ['2026-04-15', 92], ['2026-04-25', 91]], 0.1, 'stop', 'Falls 0.1 bar a day, within twice the 0.1 that use takes; at its minimum today.'];
+        yield 'in three weeks' => [[['2026-04-05', 95], ['2026-04-15', 94], ['2026-04-25', 93]], 0.1, 'watch', 'Falls 0.1 bar a day, within twice the 0.1 that use takes; at its minimum in 20 days.'];
+        yield 'a leak' => [[['2026-04-05', 150], ['2026-04-15', 146], ['2026-04-25', 142]], 0.1, 'watch', 'Falls 0.4 bar a day: more than twice the 0.1 that use takes, look for a leak; at its minimum in 120 days.'];
         yield 'nothing expected' => [[['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]], null, 'clear', 'Falls 0.1 bar a day; at its minimum in 170 days.'];
         yield 'holds' => [[['2026-04-05', 110], ['2026-04-15', 110], ['2026-04-25', 110]], 0.1, 'clear', 'Does not fall.'];
         yield 'below' => [[['2026-04-05', 92], ['2026-04-15', 91], ['2026-04-25', 89]], null, 'stop', 'Falls 0.15 bar a day; by the line it is below its minimum.'];

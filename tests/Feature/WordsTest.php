@@ -28,6 +28,9 @@ final class WordsTest extends WorldCase
         yield 'nothing left' => [0.0, 'days', '0 days'];
         yield 'past' => [-3.0, 'days', '-3 days'];
         yield 'one day' => [1.0, 'days', '1 day'];
+        yield 'a landing begun is not a landing left' => [74.4, 'ldg', '74 landings'];
+        yield 'cycles are whole' => [3562.2, 'cyc', '3562 engine cycles'];
+        yield 'past by a part of one is past by one' => [-0.4, 'ldg', '-1 landings'];
         yield 'a counter without words of its own' => [7.0, 'starts', '7 starts'];
     }
 
@@ -77,7 +80,7 @@ final class WordsTest extends WorldCase
             ['unit' => 'months', 'interval' => 12, 'tolerance' => ['abs' => 15]],
             ['unit' => 'ldg', 'interval' => 900],
         ]]);
-        self::assertSame('300 fh +5 % or 12 months +15 or 900 ldg', $item->limitWords());
+        self::assertSame('300 fh +5 % at most 15 or 12 months +15 or 900 ldg', $item->limitWords());
         $item->rule = 'last';
         self::assertStringContainsString(' and ', $item->limitWords());
     }

@@ -59,7 +59,7 @@ final readonly class ShowBottles
             (float) $gauge['minimum'],
             (float) ($gauge['reference'] ?? 21),
             $trend?->state($today, (int) config('jorvel.warn_days')) ?? 'waiting',
-            $this->said($trend, $days, $gauge['unit']),
+            $this->said($trend, $days, $gauge),
             $trend?->crossesOn === null ? null : (string) $trend->crossesOn,
             $days,
             $trend?->latest(),
@@ -72,16 +72,19 @@ final readonly class ShowBottles
         );
     }
 
-    private function said(?DepletionResult $trend, ?int $days, string $unit): string
+    /** @param array{unit: string, minimum: float, expected?: float, reference?: float} $gauge */
+    private function said(?DepletionResult $trend, ?int $days, array $gauge): string
     {
+        $unit = $gauge['unit'];
         if ($trend === null) {
             return 'Fewer than three readings on different days since it was changed: no trend yet.';
         }
         $slope = Words::number(abs($trend->slope), 2);
         $fall = $trend->slope < 0 ? "falls {$slope} {$unit} a day" : 'does not fall';
+        $usual = Words::number((float) ($gauge['expected'] ?? 0), 2);
         $cause = match ($trend->leakSuspect) {
-            true => ': more than twice what use explains, look for a leak',
-            false => $trend->slope < 0 ? ': as use explains' : '',
+            true => ": more than twice the {$usual} that use takes, look for a leak",
+            false => $trend->slope < 0 ? ", within twice the {$usual} that use takes" : '',
             null => '',
         };
 

@@ -93,23 +93,23 @@ final class ProgrammeItem extends Model
 
         return implode($joint, array_map(static function (array $l) use ($whole): string {
             $words = "{$l['interval']} {$l['unit']}";
-            $slack = self::allowanceWords($l['tolerance'] ?? [], $whole);
+            $slack = self::allowanceWords($l['tolerance'] ?? []);
             if (! $whole) {
                 return $slack === '' ? $words : "{$words} +{$slack}";
             }
-            $early = self::allowanceWords($l['early'] ?? [], true);
+            $early = self::allowanceWords($l['early'] ?? []);
 
             return $words.(isset($l['threshold']) ? ", first at {$l['threshold']}" : '').($slack === '' ? '' : ", +{$slack}").($early === '' ? '' : ", early {$early}");
         }, $this->limits));
     }
 
     /** @param array<string, float|int> $allowance */
-    private static function allowanceWords(array $allowance, bool $whole): string
+    private static function allowanceWords(array $allowance): string
     {
         if (isset($allowance['abs'])) {
             return (string) $allowance['abs'];
         }
 
-        return isset($allowance['pct']) ? "{$allowance['pct']} %".($whole && isset($allowance['cap']) ? " at most {$allowance['cap']}" : '') : '';
+        return isset($allowance['pct']) ? "{$allowance['pct']} %".(isset($allowance['cap']) ? " at most {$allowance['cap']}" : '') : '';
     }
 }
