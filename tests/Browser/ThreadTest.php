@@ -191,8 +191,8 @@ final class ThreadTest extends TestCase
     public function test_release_is_blocked_until_another_has_inspected(): void
     {
         $tor = self::$tor->go('/release/'.self::$visit);
-        $tor->find('[data-code="duplicate_missing"]');
-        $tor->click('[data-code="card_open"]')->see('waits for its independent inspection');
+        $tor->find('[data-code~="duplicate_missing"]');
+        $tor->click('[data-code~="card_open"]')->see('waits for its independent inspection');
 
         self::assertStringNotContainsString('Inspect and sign', self::$oda->go('/floor/'.self::$card)->see('waits for its independent inspection')->text(), 'the one who worked it is not offered the inspection');
         $runa = self::$runa->go('/floor')->see('For you to inspect')->see('Propeller governor check');

@@ -49,7 +49,7 @@ function ReleaseOf({ view }: { view: Schemas['ReleaseView'] }) {
                             <Link
                                 to={b.link}
                                 className="grid min-h-12 grid-cols-[2rem_1fr_auto] items-center py-2 hover:bg-sheet"
-                                data-code={b.code}
+                                data-code={b.codes.join(' ')}
                             >
                                 <Glyph state="stop" />
                                 <span>
