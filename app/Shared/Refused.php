@@ -8,7 +8,7 @@ namespace App\Shared;
 final class Refused extends \DomainException
 {
     /** @param array<string, mixed> $extra further fields of the answer */
-    private function __construct(string $message, public readonly int $status = 422, public readonly array $extra = [], public readonly ?int $signedAs = null)
+    private function __construct(string $message, public readonly int $status = 422, public readonly array $extra = [])
     {
         parent::__construct($message);
     }
@@ -16,12 +16,6 @@ final class Refused extends \DomainException
     public static function because(string $reason): self
     {
         return new self($reason);
-    }
-
-    /** A stamp or PIN that is wrong: it is counted against whoever it was to be, once all else is undone. */
-    public static function signature(string $reason, int $personId): self
-    {
-        return new self($reason, 422, [], $personId);
     }
 
     /**

@@ -57,7 +57,7 @@ final class PeopleTest extends TestCase
         // Whoever gave the password is not offered to make it; whoever certifies is.
         self::assertStringNotContainsString('Code for a PIN', $ines->text());
         $tor = (new Visitor(self::$stage->browser(), self::$stage->url))->signIn('tor');
-        $tor->go("/crew/people/{$id}")->press('Code for a PIN')->type('stamp', 'X02')->type('pin', '5520')->press('Make the code')->see('Tell it to Petra Lund in person');
+        $tor->go("/crew/people/{$id}")->press('Code for a PIN')->type('stamp', 'X02')->type('pin', '5520')->press('Sign', '//form')->see('Tell it to Petra Lund in person');
         self::assertSame(1, preg_match('/\b\d{8}\b/', $tor->text(), $code));
         $petra->type('code', $code[0])->press('Save them', '//form')->see('choose a new one together with the PIN');
         $petra->type('password', 'a sentence of my own')->press('Save them', '//form');

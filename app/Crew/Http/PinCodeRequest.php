@@ -18,6 +18,6 @@ final class PinCodeRequest extends RoomRequest
     /** @return array<string, string> */
     public function rules(): array
     {
-        return ['stamp' => 'required|string|max:20', 'pin' => 'required|string|max:20'];
+        return self::SIGNATURE;
     }
 }

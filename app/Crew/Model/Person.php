@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Model;
 
+use App\Crew\WrongSignature;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use Illuminate\Database\Eloquent\Builder;
@@ -107,7 +108,8 @@ final class Person extends User
     /**
      * A signature: the person's own stamp and PIN, entered again.
      *
-     * @throws Refused when either is wrong; nothing is signed
+     * @throws WrongSignature when either is wrong
+     * @throws Refused while the PIN is locked, or is not one's own
      */
     public function requireSignature(string $stamp, string $pin): void
     {
@@ -117,7 +119,7 @@ final class Person extends User
             throw Refused::because("Your PIN is locked until {$clock->time($locked)}, after too many wrong ones in a row. Nothing was signed; what you entered is still on this screen.");
         }
         if (! hash_equals($this->stamp, trim($stamp)) || ! Hash::check($pin, $this->pin)) {
-            throw Refused::signature('Stamp or PIN is wrong. Nothing was signed; enter both again.', $this->id);
+            throw new WrongSignature($this->id);
         }
         if ($this->pin_tries > 0) {
             self::whereKey($this->id)->update(['pin_tries' => 0]);

@@ -22,8 +22,7 @@ final class DeferRequest extends RoomRequest
             'item' => 'required|integer|exists:listed_items,id',
             'safed' => 'required|boolean',
             'carry_safing' => 'sometimes|boolean',
-            'stamp' => 'required|string|max:20',
-            'pin' => 'required|string|max:20',
+            ...self::SIGNATURE,
         ];
     }
 }

@@ -22,8 +22,7 @@ final class MoveComponentRequest extends RoomRequest
             'mark' => 'nullable|string',
             'position' => 'required|string|max:60',
             'reason' => 'required|string|min:3|max:200',
-            'stamp' => 'required|string|max:20',
-            'pin' => 'required|string|max:20',
+            ...self::SIGNATURE,
         ];
     }
 }

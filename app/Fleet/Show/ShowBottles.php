@@ -35,7 +35,7 @@ final readonly class ShowBottles
             default => "{$first->mark} first: its ".lcfirst($first->name).' must be changed by '.$this->clock->words(Day::parse($first->date)).', '.Words::fromNow((int) $first->days).'.',
         };
         if ($leaks > 0) {
-            $sentence .= $leaks === 1 ? ' One falls faster than use explains.' : " {$leaks} fall faster than use explains.";
+            $sentence .= $leaks === 1 ? ' One falls more than twice as fast as use takes.' : " {$leaks} fall more than twice as fast as use takes.";
         }
 
         return new BottlesView($sentence, (string) $this->clock->today(), $bottles->all());

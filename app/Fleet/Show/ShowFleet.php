@@ -90,7 +90,7 @@ final readonly class ShowFleet
             $aircraft->base,
             $aircraft->harshConditions(),
             $row->state,
-            $row->stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->reach->sentence($aircraft->mark, $aircraft->counters_as_of, $row->stop),
+            $this->reach->said($aircraft, $row),
             (string) $this->clock->today(),
             $aircraft->counters_as_of,
             $row,

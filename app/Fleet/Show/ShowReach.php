@@ -17,6 +17,7 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
+use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\Stop;
 use Jorvel\Core\Shared\Day;
@@ -57,6 +58,21 @@ final readonly class ShowReach
         return $limit->next instanceof Day
             ? Words::amount($this->clock->today()->daysUntil($limit->next), 'days')
             : Words::amount($limit->remaining, $limit->unit);
+    }
+
+    /** How it stands in a sentence: in its visit, what stops it first, or that nothing does. */
+    public function said(Aircraft $aircraft, ReachRow $row): string
+    {
+        $in = array_values(array_filter($row->visits, static fn(Bracket $b): bool => $b->from <= 0 && $b->to >= 0))[0] ?? null;
+        $stop = $row->stop;
+        if ($row->state === FleetState::Waiting->value && $in !== null) {
+            $until = $this->clock->words($this->clock->today()->plusDays($in->to));
+            $then = $stop === null ? '' : " Next: {$stop->title}, by {$this->clock->words(Day::parse($stop->date))}.";
+
+            return "{$aircraft->mark} is in \"{$in->title}\" until {$until}.{$then}";
+        }
+
+        return $stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence($aircraft->mark, $aircraft->counters_as_of, $stop);
     }
 
     /**

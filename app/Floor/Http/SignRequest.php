@@ -31,8 +31,7 @@ final class SignRequest extends RoomRequest
     {
         return [
             'version' => 'required|integer',
-            'stamp' => 'required|string|max:20',
-            'pin' => 'required|string|max:20',
+            ...self::SIGNATURE,
             'covers' => 'sometimes|array',
             'covers.*' => 'string|max:80',
             'counted' => 'sometimes|array',

@@ -19,8 +19,7 @@ final class ReleaseRequest extends RoomRequest
     public function rules(): array
     {
         return [
-            'stamp' => 'required|string|max:20',
-            'pin' => 'required|string|max:20',
+            ...self::SIGNATURE,
         ];
     }
 }

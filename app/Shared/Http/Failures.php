@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Shared\Http;
 
-use App\Crew\Do\PinTries;
 use App\Shared\Refused;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -44,13 +43,7 @@ final class Failures
 
             return false;
         });
-        $exceptions->render(static function (Refused $e): JsonResponse {
-            if ($e->signedAs !== null) {
-                app(PinTries::class)->wrong($e->signedAs);
-            }
-
-            return new JsonResponse(['message' => $e->getMessage(), ...$e->extra], $e->status);
-        });
+        $exceptions->render(static fn(Refused $e): JsonResponse => new JsonResponse(['message' => $e->getMessage(), ...$e->extra], $e->status));
         $exceptions->render(static fn(InputError $e): JsonResponse => new JsonResponse(['message' => trim($e->path.' '.$e->getMessage()), ...$e->toArray()], 422));
         $exceptions->render(static fn(AlreadyDone $e): JsonResponse => new JsonResponse(['message' => self::BUSY], 409));
         $exceptions->render(static fn(AuthenticationException $e): JsonResponse => new JsonResponse(['message' => 'You are signed out. Sign in again; what you typed is still on this screen.'], 401));

@@ -15,6 +15,9 @@ use Illuminate\Support\Stringable;
 /** A request of a signed-in person. */
 abstract class RoomRequest extends FormRequest
 {
+    /** What a signature is asked for with. */
+    protected const SIGNATURE = ['stamp' => 'required|string|max:20', 'pin' => 'required|string|max:20'];
+
     public function person(): Person
     {
         $person = $this->user();

@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
 use App\Library\Model\CardTemplate;
+use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -66,6 +67,7 @@ final readonly class OpenRechecks
         $visit = $this->visit($aircraft, $recall->tool);
         $visit->setRelation('aircraft', $aircraft);
         $n = $visit->cards()->count();
+        FloorCount::up($visit->aircraft_id);
         foreach ($cards as $card) {
             $again = clone $template;
             $again->steps = [$template->steps[0], ...$this->steps($card, $rows[$card->id] ?? collect())];

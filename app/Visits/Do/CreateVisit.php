@@ -9,6 +9,7 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DueRow;
 use App\Library\Model\Panel;
+use App\Now\FloorCount;
 use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -42,6 +43,7 @@ final readonly class CreateVisit
             }
             $this->requireBay($bay, $start, $end);
             $chosen = $this->chosen($aircraft, $keys, $start);
+            FloorCount::up($aircraft->id);
             $visit = Visit::create(['aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end, 'state' => Visit::PLANNED]);
             $this->cards($visit, $chosen, 0);
             $visit->setRelation('aircraft', $aircraft);
@@ -82,6 +84,7 @@ final readonly class CreateVisit
             if ($visit->refresh()->state !== Visit::PLANNED) {
                 throw Refused::because("\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.");
             }
+            FloorCount::up($visit->aircraft_id);
             $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
             $n = $visit->cards()->count();
             $chosen = $this->chosen($aircraft, $keys, Day::parse($visit->start));

@@ -7,7 +7,6 @@ namespace App\Visits\Do;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Library\Model\CardTemplate;
-use App\Now\FloorCount;
 use App\Stores\Model\CardPart;
 use App\Stores\Model\Part;
 use App\Visits\Model\Visit;
@@ -29,7 +28,6 @@ final readonly class MakeCard
         // What a visit makes by itself, panels and jacks, is no work on the system.
         $covers = $own['covers'] ?? $template->covers ?? ($template->makes === null ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter) : []);
         $critical = $own['critical'] ?? $template->critical || $covers !== [] || in_array('inspection', array_column($template->steps, 'kind'), true);
-        FloorCount::up($visit->aircraft_id);
         $card = Card::create([
             'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
             'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title, 'revision' => $template->revision, 'skill' => $template->skill,

@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Library\Model\CardTemplate;
+use App\Now\FloorCount;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
@@ -42,6 +43,7 @@ final readonly class MakeFixCard
             $skill ??= $found->skill;
             // Inspected as what it was found on is, and as its own system is.
             $covers = array_values(array_unique([...$found->covers, ...$found->visit->aircraft->type->inspectedOn($finding->chapter)]));
+            FloorCount::up($found->aircraft_id);
             $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
                 'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill, 'needs' => [$skill => $hours >= 8 ? 2 : 1],
                 'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical || $covers !== [], 'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter), 'panels' => $found->panels, 'states' => $found->states ?? [],

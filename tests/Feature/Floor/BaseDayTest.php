@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Floor;
 
 use App\Shared\Clock;
-use Illuminate\Support\Facades\Artisan;
+use App\Shared\Records;
 use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
@@ -43,6 +43,7 @@ final class BaseDayTest extends WorldCase
         }
         self::assertGreaterThan(10, $day->held, 'and much of it is held');
         self::assertGreaterThan(5, $day->replayed);
-        self::assertSame(0, Artisan::call('jorvel:verify'), Artisan::output());
+        // The chain alone: the day itself opens closed cards again and takes its releases out, behind the application's back.
+        self::assertNull(app(Records::class)->verify()['broken']);
     }
 }

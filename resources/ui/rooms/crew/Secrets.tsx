@@ -1,8 +1,12 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
-import { FormDialog, useFields } from '../../parts/FormDialog';
+import { FormDialog } from '../../parts/FormDialog';
+import { Signature } from '../../parts/Signature';
+import type { Signed } from '../../parts/StampAndPin';
 
 export type Given = { password: string; pin: string };
 
@@ -69,40 +73,33 @@ export function GiveSecrets({ person, onClose }: { person: Schemas['PersonView']
     );
 }
 
-/** The code for somebody's PIN, made by a second person and shown this once. */
+/** The code for somebody's PIN, signed for by a second person and shown this once. */
 export function MakeCode({ person, onClose }: { person: Schemas['PersonView']; onClose: () => void }) {
-    const { values: v, bind } = useFields({ stamp: '', pin: '' });
     const [made, setMade] = useState<Schemas['PinCodeView'] | null>(null);
-    const send = useSend(
-        (body: { stamp: string; pin: string }) => take(api.POST('/api/people/{id}/code', { params: { path: { id: person.id } }, body })),
-        setMade,
-    );
-    return (
-        <FormDialog
-            title={`A code for the PIN of ${person.name}`}
-            action={made ? 'Told' : 'Make the code'}
-            ready={made !== null || (v.stamp !== '' && v.pin !== '')}
-            send={send}
-            onSend={() => (made ? onClose() : send.mutate({ stamp: v.stamp, pin: v.pin }))}
-            onClose={onClose}
-        >
-            {made ? (
+    const send = useSend((body: Signed) => take(api.POST('/api/people/{id}/code', { params: { path: { id: person.id } }, body })), setMade);
+    const title = `A code for the PIN of ${person.name}`;
+    if (made) {
+        return (
+            <Dialog open onClose={onClose} title={title}>
                 <div role="status">
                     <p className="font-mono text-4xl tracking-widest">{made.code}</p>
-                    <p className="mt-2 text-soft">{made.said}</p>
+                    <p className="mt-2 mb-5 text-soft">{made.said}</p>
                 </div>
-            ) : (
-                <>
-                    <p>
-                        With it {person.name} chooses a PIN and signs from then on. Make it only when {person.name} stands before you: your
-                        stamp goes into the record.
-                    </p>
-                    <div className="grid grid-cols-2 gap-4">
-                        <Field label="Your stamp" {...bind('stamp')} autoComplete="off" />
-                        <Field label="Your PIN" type="password" inputMode="numeric" {...bind('pin')} autoComplete="off" />
-                    </div>
-                </>
-            )}
-        </FormDialog>
+                <Button kind="main" big onClick={onClose}>
+                    It is told
+                </Button>
+            </Dialog>
+        );
+    }
+    return (
+        <Signature
+            open
+            title={title}
+            says={`${person.name} stands before me. With this code ${person.name} chooses a PIN, and signs from then on.`}
+            busy={send.isPending}
+            error={send.error}
+            onSign={(stamp, pin) => send.mutate({ stamp, pin })}
+            onClose={onClose}
+        />
     );
 }

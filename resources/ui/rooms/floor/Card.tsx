@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useCard } from '../../api/hooks';
@@ -7,13 +7,15 @@ import { Button } from '../../parts/Button';
 import { Defers, Wait } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
 import { Beside } from './Beside';
+import { Ended } from './CardEnded';
+import { Steps } from './CardSteps';
 import { Causes } from './Causes';
-import { Given, Handing, HandOver } from './HandOver';
+import { Given, HandOver } from './HandOver';
 import { Raise } from './Raise';
 import { Sign } from './Sign';
 import { StepWork } from './StepWork';
 
-type CardData = Schemas['CardView'];
+export type CardData = Schemas['CardView'];
 
 /** One card: the steps on the left, the one in hand in the middle, what is fitted and found on the right. */
 export function Card() {
@@ -154,145 +156,5 @@ function Underway({ card }: { card: CardData }) {
             </p>
             <Causes causes={card.underway} />
         </section>
-    );
-}
-
-function Steps({
-    card,
-    at,
-    here,
-    onChoose,
-    onHand,
-}: {
-    card: CardData;
-    at: number | null;
-    here: number[];
-    onChoose: (no: number) => void;
-    onHand: () => void;
-}) {
-    const list = useRef<HTMLOListElement>(null);
-    // The step in hand stays in sight, however long the card is.
-    useEffect(() => {
-        list.current?.querySelector(`[data-step="${at}"]`)?.scrollIntoView({ block: 'nearest' });
-    }, [at]);
-    return (
-        <aside className="sticky top-0 flex h-[calc(100vh-2.75rem)] flex-col self-start border-r border-rule px-4 pt-4 pb-3 print:static print:h-auto">
-            <p className="text-sm text-soft">
-                <Link to={`/visits/${card.visitId}`} className="font-mono font-bold text-ink underline underline-offset-4">
-                    {card.mark}
-                </Link>{' '}
-                {card.effectivity} · card {card.number} ·{' '}
-                <Link to={`/library/manuals/${card.manual}`} className="whitespace-nowrap underline underline-offset-4">
-                    {card.manual}
-                </Link>{' '}
-                {card.section} rev. {card.revision}
-                {card.method && <span className="block">method: {card.method}</span>}
-            </p>
-            <h2 className="mt-1 mb-3 text-[1.15rem] leading-snug font-semibold">{card.title}</h2>
-            <ol ref={list} className="min-h-0 flex-1 overflow-y-auto print:overflow-visible">
-                {card.steps.map((s, i) => {
-                    const group = s.spec.group as string | undefined;
-                    const first = group !== undefined && card.steps[i - 1]?.spec.group !== group;
-                    return (
-                        <li key={s.no} className={group ? 'border-l-2 border-slate pl-1' : ''}>
-                            {first && <span className="block pl-2 text-xs text-soft">in any order:</span>}
-                            <button
-                                type="button"
-                                data-step={s.no}
-                                data-state={here.includes(s.no) ? 'waiting' : s.state}
-                                aria-current={at === s.no ? 'step' : undefined}
-                                onClick={() => onChoose(s.no)}
-                                className={`grid min-h-12 w-full grid-cols-[1.3rem_1.6rem_1fr] items-center rounded-lg border px-2 text-left ${at === s.no ? 'border-ink bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'} ${s.state === 'done' ? 'text-soft' : ''}`}
-                            >
-                                <Margin step={s} waits={here.includes(s.no)} />
-                                <span className="font-mono text-sm">{s.no}</span>
-                                <span className="py-1 leading-tight">{s.title}</span>
-                            </button>
-                        </li>
-                    );
-                })}
-            </ol>
-            <Handing card={card} onHand={onHand} />
-        </aside>
-    );
-}
-
-/** How a step stands, at the margin. */
-function Margin({ step, waits }: { step: Schemas['StepView']; waits: boolean }) {
-    if (waits) {
-        return (
-            <span>
-                <Glyph state="waiting" size={14} />
-                <span className="sr-only">waiting to be sent</span>
-            </span>
-        );
-    }
-    if (step.state === 'done') {
-        return <DoneMark />;
-    }
-    if (step.holds.length > 0) {
-        return (
-            <span>
-                <Glyph state="stop" size={14} />
-                <span className="sr-only">held</span>
-            </span>
-        );
-    }
-    return <span />;
-}
-
-/** A done step: a filled bar at the margin, so the column shows at a glance how far the card has come. */
-function DoneMark() {
-    return (
-        <>
-            <span className="h-7 w-1.5 rounded-full bg-spruce" aria-hidden="true" />
-            <span className="sr-only">done</span>
-        </>
-    );
-}
-
-function Ended({ card, onSign }: { card: CardData; onSign: (what: 'sign' | 'inspect') => void }) {
-    const openToSign = card.state === 'in_work' || card.state === 'open';
-    return (
-        <div className="mt-3">
-            <h1 className="text-[1.6rem] leading-tight font-semibold" data-testid="sentence">
-                {card.sentence}
-            </h1>
-            <dl className="mt-4 grid grid-cols-[10rem_1fr] gap-y-2">
-                <dt className="text-soft">Signed</dt>
-                <dd>{card.signedBy ?? 'not yet'}</dd>
-                {card.critical && (
-                    <>
-                        <dt className="text-soft">Independent inspection</dt>
-                        <dd>{card.inspectedBy ?? 'not yet'}</dd>
-                    </>
-                )}
-            </dl>
-            <div className="mt-6 flex gap-3">
-                {openToSign && card.may.includes('work') && (
-                    <Button kind="main" big onClick={() => onSign('sign')}>
-                        Sign the card
-                    </Button>
-                )}
-                {card.may.includes('inspect') && (
-                    <Button kind="main" big onClick={() => onSign('inspect')}>
-                        Inspect and sign
-                    </Button>
-                )}
-                {card.state === 'signed' && card.inspectWhy && (
-                    <p className="self-center text-soft">
-                        <State state="waiting" word="Not you" />: you cannot inspect this. {card.inspectWhy}
-                    </p>
-                )}
-                {card.state === 'closed' && (
-                    <Link
-                        to={`/release/${card.visitId}`}
-                        className="inline-flex min-h-14 items-center rounded-lg border border-ink bg-sheet px-5 font-semibold"
-                    >
-                        To release
-                    </Link>
-                )}
-            </div>
-        </div>
     );
 }

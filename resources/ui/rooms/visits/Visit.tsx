@@ -1,18 +1,18 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, type Failure, type Schemas, take } from '../../api/client';
-import { useMe, useSend, useVisit } from '../../api/hooks';
+import type { Schemas } from '../../api/client';
+import { useMe, useVisit } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
-import { Section, Trouble, Wait } from '../../parts/Page';
+import { Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
+import { Findings } from './VisitFindings';
 import { VisitPage } from './VisitPage';
+import { Assigned, Choose } from './VisitPeople';
 import { Done } from './Visits';
 
-type Role = 'perform' | 'duplicate';
+export type Role = 'perform' | 'duplicate';
 
 export const cardStates: Record<string, [string, string]> = {
     open: ['clear', 'open'],
@@ -164,132 +164,5 @@ function CardLine({
                 )}
             </div>
         </li>
-    );
-}
-
-/** Findings that have no card yet: one is made with the hours that are reckoned with. */
-function Findings({ findings, may }: { findings: Schemas['VisitFinding'][]; may: boolean }) {
-    if (findings.length === 0) {
-        return null;
-    }
-    return (
-        <Section title={findings.length === 1 ? 'One finding has no card yet' : `${findings.length} findings have no card yet`}>
-            <ul className="divide-y divide-rule/70">
-                {findings.map((f) => (
-                    <FindingLine key={f.id} finding={f} may={may} />
-                ))}
-            </ul>
-        </Section>
-    );
-}
-
-function FindingLine({ finding: f, may }: { finding: Schemas['VisitFinding']; may: boolean }) {
-    const [hours, setHours] = useState('4');
-    const send = useSend((body: { hours: number }, headers) =>
-        take(api.POST('/api/findings/{id}/card', { params: { path: { id: f.id } }, body, headers })),
-    );
-    return (
-        <li className="py-2" data-finding={f.number}>
-            <form
-                className="flex flex-wrap items-center gap-3"
-                onSubmit={(e) => {
-                    e.preventDefault();
-                    send.mutate({ hours: Number(hours.replace(',', '.')) });
-                }}
-            >
-                <span className="font-mono text-soft">{f.number}</span> <b>{f.place}</b> {f.extent}
-                <span className="flex-1 text-sm text-soft">found on {f.card}</span>
-                {may && (
-                    <>
-                        <label className="flex items-center gap-2">
-                            Hours
-                            <input
-                                className="h-9 w-20 rounded-lg border-2 border-soft bg-sheet px-2"
-                                inputMode="decimal"
-                                name="hours"
-                                required
-                                value={hours}
-                                onChange={(e) => setHours(e.target.value)}
-                            />
-                        </label>
-                        <Button type="submit" disabled={send.isPending}>
-                            Make its card
-                        </Button>
-                    </>
-                )}
-            </form>
-            <Trouble error={send.error} />
-        </li>
-    );
-}
-
-const assign = (body: { id: number; person: number; role: string; remove?: boolean }, headers: Record<string, string>) =>
-    take(
-        api.POST('/api/cards/{id}/assignments', {
-            params: { path: { id: body.id } },
-            body: { person: body.person, role: body.role, remove: body.remove ?? false },
-            headers,
-        }),
-    );
-
-function Assigned({ cardId, person, may }: { cardId: number; person: Schemas['AssignedView']; may: boolean }) {
-    const send = useSend(assign);
-    return (
-        <span className="inline-flex items-center rounded-lg border border-rule bg-sheet pl-2.5">
-            <span className="py-1">
-                {person.name} <span className="font-mono text-sm text-soft">{person.stamp}</span>
-                {person.role === 'duplicate' && <span className="text-sm text-soft"> inspects</span>}
-            </span>
-            {may ? (
-                <button
-                    type="button"
-                    title={send.error?.message ?? 'Take off the card'}
-                    className={`ml-1 min-h-8 px-2 ${send.error ? 'text-rust' : ''}`}
-                    aria-label={`Take ${person.name} off`}
-                    onClick={() => send.mutate({ id: cardId, person: person.personId, role: person.role, remove: true })}
-                >
-                    −
-                </button>
-            ) : (
-                <span className="w-2.5" />
-            )}
-        </span>
-    );
-}
-
-function Choose({ card, role, onClose }: { card: Schemas['VisitCard']; role: Role; onClose: () => void }) {
-    const people = useQuery<Schemas['Candidate'][], Failure>({
-        queryKey: ['candidates', card.id, role],
-        queryFn: () => take(api.GET('/api/cards/{id}/candidates', { params: { path: { id: card.id }, query: { role } } })),
-    });
-    const send = useSend(assign, onClose);
-    return (
-        <Dialog
-            open
-            onClose={onClose}
-            title={role === 'perform' ? `Who works ${card.number}?` : `Who inspects ${card.number} independently?`}
-            wide
-        >
-            <Trouble error={send.error ?? people.error} />
-            <ul className="mt-2 divide-y divide-rule/70">
-                {people.data?.map((p) => (
-                    <li key={p.id} className="flex items-center justify-between gap-4 py-1.5" data-person={p.stamp}>
-                        <span>
-                            <b>{p.name}</b> <span className="font-mono text-sm text-soft">{p.stamp}</span>{' '}
-                            <span className="text-sm text-soft">{p.shift} shift</span>
-                            {p.why && <span className="block text-sm text-rust">{p.why}</span>}
-                            {p.remark && <span className="block text-sm text-ochre">{p.remark}</span>}
-                        </span>
-                        <Button
-                            kind={p.fits ? 'main' : 'plain'}
-                            disabled={send.isPending}
-                            onClick={() => send.mutate({ id: card.id, person: p.id, role })}
-                        >
-                            Assign
-                        </Button>
-                    </li>
-                ))}
-            </ul>
-        </Dialog>
     );
 }

@@ -3,16 +3,12 @@ import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useMe, useSend, useWindow } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { DayLabels } from '../../parts/DayLabels';
 import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { Section, Trouble, Wait } from '../../parts/Page';
-import { ticks } from '../../parts/scale';
 import { VisitPage } from './VisitPage';
-
-const one = (v: number) => v.toLocaleString('en-GB', { maximumFractionDigits: 1 });
-const percent = (v: number) => `${Math.round(100 * v)} %`;
+import { Forecast, one } from './WindowForecast';
 
 /** The look window and the fix window: what is still going to be found, and whether there is time to fix it. */
 export function Window() {
@@ -81,85 +77,6 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
             </Section>
             {setting && <Judge w={w} onClose={() => setSetting(false)} />}
         </VisitPage>
-    );
-}
-
-/** Findings expected in all, day by day, with their range; found so far as a step; the chance beneath. */
-function Forecast({ w }: { w: Schemas['WindowView'] }) {
-    const n = Math.max(2, w.days.length);
-    const top = Math.max(5, ...w.days.map((d) => d.high)) * 1.08;
-    const x = (i: number) => 46 + (i / (n - 1)) * 560;
-    const y = (v: number) => 210 - (v / top) * 190;
-    const c = (v: number) => 320 - v * 80;
-    const up = w.days.map((d, i) => `${x(i)},${y(d.high)}`);
-    const down = w.days.map((d, i) => `${x(i)},${y(d.low)}`).reverse();
-    const last = w.days[w.days.length - 1];
-    return (
-        <figure>
-            <figcaption className="mb-2 font-semibold">
-                {w.found} found in {one(w.lookDone)} h looked, {one(w.lookLeft)} h left to look; {Math.round(w.found + w.expectedMore)}{' '}
-                expected in all, {w.found + w.low} to {w.found + w.high} in eight cases of ten
-            </figcaption>
-            <svg
-                viewBox="0 0 660 352"
-                className="w-full"
-                role="img"
-                aria-label="Findings expected and found by day, and the chance that the fix window holds"
-            >
-                {ticks([0, top], 4).map((t) => (
-                    <g key={t}>
-                        <line x1="46" x2="606" y1={y(t)} y2={y(t)} className="stroke-rule" />
-                        <text x="38" y={y(t) + 4} textAnchor="end" className="fill-soft font-mono text-[12px]">
-                            {t}
-                        </text>
-                    </g>
-                ))}
-                <polygon points={[...up, ...down].join(' ')} className="fill-shade" />
-                <polyline
-                    points={w.days.map((d, i) => `${x(i)},${y(d.expected)}`).join(' ')}
-                    className="fill-none stroke-ink"
-                    strokeWidth="2"
-                    strokeDasharray="6 4"
-                />
-                <path
-                    d={w.days.map((d, i) => `${i === 0 ? 'M' : 'H'}${x(i)}${i === 0 ? ' ' : 'V'}${y(d.found)}`).join('')}
-                    className="fill-none stroke-spruce"
-                    strokeWidth="3"
-                />
-                {last && (
-                    <>
-                        <text x={x(w.days.length - 1) + 6} y={y(last.expected) + 4} className="fill-ink text-[13px]">
-                            {Math.round(last.expected)}
-                        </text>
-                        <text x={x(w.days.length - 1) + 6} y={y(last.found) + 4} className="fill-spruce text-[13px] font-semibold">
-                            {last.found}
-                        </text>
-                    </>
-                )}
-                {[0, 0.5, 1].map((t) => (
-                    <g key={t}>
-                        <line x1="46" x2="606" y1={c(t)} y2={c(t)} className="stroke-rule" />
-                        <text x="38" y={c(t) + 4} textAnchor="end" className="fill-soft font-mono text-[12px]">
-                            {100 * t} %
-                        </text>
-                    </g>
-                ))}
-                <polyline
-                    points={w.days.map((d, i) => `${x(i)},${c(d.chance)}`).join(' ')}
-                    className="fill-none stroke-rust"
-                    strokeWidth="2.5"
-                />
-                {last && (
-                    <text x={x(w.days.length - 1) + 6} y={c(last.chance) + 4} className="fill-rust text-[13px] font-semibold">
-                        {percent(last.chance)}
-                    </text>
-                )}
-                <DayLabels days={w.days} at={x} y={342} said={(t) => t.slice(0, 6)} />
-            </svg>
-            <p className="text-sm text-soft">
-                Stepped: found. Dashed: expected in all, with its range. Beneath: the chance that the fix window holds.
-            </p>
-        </figure>
     );
 }
 

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release\Show;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Whether the rows that count still say what was signed: the records cannot be changed unseen, and each signature, inspection,
+ * certificate and reading in them is compared with its row.
+ */
+final class AgainstRecords
+{
+    /** @return list<string> every difference, the oldest record first */
+    public function differences(): array
+    {
+        return [...$this->signatures(), ...$this->readings(), ...$this->certificates()];
+    }
+
+    /** @return list<string> no door takes a signature back, so that each must still stand */
+    private function signatures(): array
+    {
+        $found = [];
+        foreach (['card.signed' => ['signed_by', 'signed_at', ['signed', 'closed']], 'card.inspected' => ['inspected_by', 'inspected_at', ['closed']]] as $what => [$by, $at, $states]) {
+            $rows = DB::table('records')->join('cards', DB::raw("'card:' || cards.id"), '=', 'records.subject')->leftJoin('people', 'people.id', '=', "cards.{$by}")
+                ->where('what', $what)->orderBy('records.id')->lazy(500);
+            foreach ($rows as $r) {
+                if ($r->who !== "{$r->name} ({$r->stamp})" || $r->{$at} !== $r->at || ! in_array($r->state, $states, true)) {
+                    $found[] = "Card {$r->number} is not as it was: {$r->who} ".($what === 'card.signed' ? 'signed' : 'inspected')." it at {$r->at}.";
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> */
+    private function readings(): array
+    {
+        $taken = DB::table('records')->where('what', 'reading.taken')
+            ->selectRaw("id, at, subject, json_extract(data, '$.point') as point, json_extract(data, '$.value') as value, json_extract(data, '$.phase') as phase, json_extract(data, '$.verdict') as verdict");
+        $missing = DB::query()->fromSub($taken, 'taken')->whereNotExists(static fn($q) => $q->from('readings')
+            ->whereRaw("'card:' || readings.card_id = taken.subject")->whereColumn('readings.point', 'taken.point')->whereColumn('readings.at', 'taken.at')
+            ->whereColumn('readings.phase', 'taken.phase')->whereColumn('readings.verdict', 'taken.verdict')->whereRaw('abs(readings.value - taken.value) < 1e-9'));
+
+        return array_values($missing->orderBy('id')->get()->map(static fn(\stdClass $r): string => "A reading is not as it was taken: {$r->point} of {$r->subject}, {$r->value}, at {$r->at}.")->all());
+    }
+
+    /** @return list<string> */
+    private function certificates(): array
+    {
+        $found = [];
+        $signed = DB::table('records')->where('what', 'aircraft.released')->orderBy('id')->get(['subject', 'data'])
+            ->mapWithKeys(static fn(\stdClass $r): array => [json_decode($r->data, true)['certificate'] => json_decode($r->data, true)['sha256']]);
+        // As it stands in its row, byte for byte.
+        $kept = DB::table('releases')->whereIn('number', $signed->keys())->pluck('said', 'number');
+        foreach ($signed as $number => $hash) {
+            if (hash('sha256', (string) $kept->get($number)) !== $hash) {
+                $found[] = "Certificate {$number} is not as it was signed.";
+            }
+        }
+
+        return $found;
+    }
+}
