@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Shared\Http\Failures;
 use App\Shared\Http\Once;
+use App\Shared\Http\OneInstant;
 use App\Shared\Http\PlainInput;
 use App\Shared\Http\Proxies;
 use App\Shared\Http\SafeHeaders;
@@ -23,7 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove([HandleCors::class]);
         $middleware->replace(TrustProxies::class, Proxies::class);
-        $middleware->append([SafeHeaders::class, StaySignedIn::class, PlainInput::class]);
+        $middleware->append([OneInstant::class, SafeHeaders::class, StaySignedIn::class, PlainInput::class]);
         $middleware->statefulApi();
         $middleware->alias(['once' => Once::class]);
         $middleware->redirectGuestsTo(static fn(): string => '/');

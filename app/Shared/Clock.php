@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shared;
 
+use Closure;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;
@@ -17,6 +18,9 @@ final class Clock
 
     private ?Instant $standing = null;
 
+    /** @param (Closure(): int)|null $epoch the machine's time in whole seconds; its own clock where none is given */
+    public function __construct(private readonly ?Closure $epoch = null) {}
+
     public function now(): Instant
     {
         if ($this->standing !== null) {
@@ -24,7 +28,7 @@ final class Clock
         }
         $this->offset ??= (int) (DB::table('settings')->where('name', 'clock_offset')->value('value') ?? 0);
 
-        return Instant::fromEpoch(time() + $this->offset);
+        return Instant::fromEpoch($this->machine() + $this->offset);
     }
 
     public function zone(): DateTimeZone
@@ -41,21 +45,25 @@ final class Clock
     /** From now on the clock reads `$now` and goes on from there. */
     public function start(Instant $now): void
     {
-        $this->offset = $now->epoch() - time();
+        $this->offset = $now->epoch() - $this->machine();
         DB::table('settings')->upsert(['name' => 'clock_offset', 'value' => (string) $this->offset], 'name');
     }
 
     /**
      * Does something while the clock stands still, so that it comes out the same however long it takes.
      *
-     * @param callable(): void $do
+     * @template T
+     *
+     * @param callable(): T $do
+     *
+     * @return T
      */
-    public function still(Instant $at, callable $do): void
+    public function still(Instant $at, callable $do): mixed
     {
         $before = $this->standing;
         $this->standing = $at;
         try {
-            $do();
+            return $do();
         } finally {
             $this->standing = $before;
         }
@@ -85,5 +93,10 @@ final class Clock
     public function time(Instant $at): string
     {
         return (new DateTimeImmutable('@'.$at->epoch()))->setTimezone($this->zone())->format('H:i');
+    }
+
+    private function machine(): int
+    {
+        return $this->epoch === null ? time() : ($this->epoch)();
     }
 }

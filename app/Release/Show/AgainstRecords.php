@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Release\Show;
 
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * Whether the rows that count still say what was signed: the records cannot be changed unseen, and each signature, inspection,
@@ -12,6 +13,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class AgainstRecords
 {
+    /** Seconds by which a row may be older than its record: earlier versions looked at the clock for each. */
+    private const APART = 5;
+
     /** @return list<string> every difference, the oldest record first */
     public function differences(): array
     {
@@ -26,7 +30,7 @@ final class AgainstRecords
             $rows = DB::table('records')->join('cards', DB::raw("'card:' || cards.id"), '=', 'records.subject')->leftJoin('people', 'people.id', '=', "cards.{$by}")
                 ->where('what', $what)->orderBy('records.id')->lazy(500);
             foreach ($rows as $r) {
-                if ($r->who !== "{$r->name} ({$r->stamp})" || $r->{$at} !== $r->at || ! in_array($r->state, $states, true)) {
+                if ($r->who !== "{$r->name} ({$r->stamp})" || ! self::same($r->{$at}, $r->at) || ! in_array($r->state, $states, true)) {
                     $found[] = "Card {$r->number} is not as it was: {$r->who} ".($what === 'card.signed' ? 'signed' : 'inspected')." it at {$r->at}.";
                 }
             }
@@ -41,7 +45,7 @@ final class AgainstRecords
         $taken = DB::table('records')->where('what', 'reading.taken')
             ->selectRaw("id, at, subject, json_extract(data, '$.point') as point, json_extract(data, '$.value') as value, json_extract(data, '$.phase') as phase, json_extract(data, '$.verdict') as verdict");
         $missing = DB::query()->fromSub($taken, 'taken')->whereNotExists(static fn($q) => $q->from('readings')
-            ->whereRaw("'card:' || readings.card_id = taken.subject")->whereColumn('readings.point', 'taken.point')->whereColumn('readings.at', 'taken.at')
+            ->whereRaw("'card:' || readings.card_id = taken.subject")->whereColumn('readings.point', 'taken.point')->whereRaw('abs(unixepoch(readings.at) - unixepoch(taken.at)) <= '.self::APART)
             ->whereColumn('readings.phase', 'taken.phase')->whereColumn('readings.verdict', 'taken.verdict')->whereRaw('abs(readings.value - taken.value) < 1e-9'));
 
         return array_values($missing->orderBy('id')->get()->map(static fn(\stdClass $r): string => "A reading is not as it was taken: {$r->point} of {$r->subject}, {$r->value}, at {$r->at}.")->all());
@@ -62,5 +66,10 @@ final class AgainstRecords
         }
 
         return $found;
+    }
+
+    private static function same(?string $row, string $record): bool
+    {
+        return $row !== null && abs(Instant::parse($row)->epoch() - Instant::parse($record)->epoch()) <= self::APART;
     }
 }
