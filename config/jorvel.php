@@ -17,6 +17,8 @@ return [
     'shelf_days' => 30,
     // How long before it lapses a qualification is worth telling, in days.
     'lapse_days' => 60,
+    // A day's flying with more than so many times what was planned, and what is usual, is asked about before it is counted.
+    'flying_far' => 2.0,
     // Rest: hours free between two stretches of work, at least, and hours in one stretch, at most.
     'rest_between' => 11,
     'rest_most' => 12,

@@ -72,6 +72,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('bays/{id}/slots', [PackController::class, 'addSlot'])->middleware('once');
     Route::post('bay-slots/{id}/remove', [PackController::class, 'removeSlot'])->middleware('once');
     Route::get('phases', [PackController::class, 'phases']);
+    Route::post('visits/{id}/begin', [VisitController::class, 'begin'])->middleware('once');
     Route::get('visits/{id}/board', [BoardController::class, 'show']);
     Route::post('visits/{id}/board/move', [BoardController::class, 'move']);
     Route::get('visits/{id}/cards/{card}/slip', [BoardController::class, 'slip']);

@@ -7,7 +7,9 @@ namespace App\Floor;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Floor\Show\View\HoldView;
+use App\Shared\Clock;
 use App\Shared\Words;
+use App\Visits\Model\Visit;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\NotNow;
 use Jorvel\Core\Floor\NotSigned;
@@ -16,18 +18,20 @@ use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\LoanOut;
 use Jorvel\Core\Now\PersonAt;
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Unit;
 
 /** What the Floor says: codes and pictures in, sentences out. It reads nothing and decides nothing. */
 final class FloorWords
 {
     /** Why nobody may work or sign a card as it stands. */
-    public static function notNow(NotNow $why, Card $card): string
+    public static function notNow(NotNow $why, Card $card, Clock $clock): string
     {
         return match ($why) {
             NotNow::Worked => "Card {$card->number} is signed; its steps stand as they are.",
             NotNow::Waits => "Card {$card->number} waits for ".self::waitsFor($card).'. That is worked first; nothing was changed here.',
             NotNow::ToReRead => "Card {$card->number} was written from revision {$card->revision}; {$card->template->manual->code} is at revision {$card->template->revisionInForce()}. It must be re-read and accepted first. Nothing was changed.",
+            NotNow::Early => self::early($card->visit, $clock).' Nothing was changed.',
             NotNow::HandedOver => "{$card->openHandover?->person->name} handed card {$card->number} over, and nobody has taken it over. Read what was left, and take it over first. Nothing was changed.",
         };
     }
@@ -45,6 +49,11 @@ final class FloorWords
             NotSigned::InspectedIt => "You inspected a step of card {$number}, so you cannot sign its work. Whoever worked it signs; nothing was signed.",
             NotSigned::LoansOut => 'Still out on the card: '.implode('; ', array_map(self::loan(...), $card->on->loansOf($card->ref->id))).'. Count everything in; nothing was signed.',
         };
+    }
+
+    public static function early(Visit $visit, Clock $clock): string
+    {
+        return "\"{$visit->title}\" is planned to begin on {$clock->words(Day::parse($visit->start))}. If it is to begin today, begin the visit first.";
     }
 
     public static function waitsFor(Card $card): string

@@ -71,7 +71,7 @@ final class LoadAircraft
 
         return self::part($query, 'device', 'safing_devices.id', 'safing_devices.fitted_at', [
             'kind' => 'safing_devices.kind', 'place' => 'safing_devices.place', 'against' => 'safing_devices.against',
-            'open_line' => 'safing_devices.open_line', 'carried_by' => 'safing_devices.carried_by', 'name' => 'people.name',
+            'open_line' => 'safing_devices.open_line', 'carried_by' => 'safing_devices.carried_by', 'name' => 'people.name', 'since' => 'safing_devices.fitted_at',
         ]);
     }
 
@@ -149,6 +149,7 @@ final class LoadAircraft
             self::card($row),
             $more['name'],
             $more['carried_by'] === null ? null : (string) $more['carried_by'],
+            Instant::parse($more['since']),
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Now;
 
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
+use App\Shared\Clock;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\Acts;
 use Jorvel\Core\Floor\CardProgress;
@@ -21,7 +22,7 @@ final readonly class LoadCard
 {
     public const WITH = ['steps', 'aircraft.type', 'template.manual', 'assignments.person.qualifications', 'waitsFor:id,number,title,state', 'openHandover', 'hands', 'visit'];
 
-    public function __construct(private LoadAircraft $aircraft) {}
+    public function __construct(private LoadAircraft $aircraft, private Clock $clock) {}
 
     public function __invoke(int $cardId): CardFile
     {
@@ -47,6 +48,7 @@ final readonly class LoadCard
             $card->openHandover === null ? null : (string) $card->openHandover->person_id,
             $first === null ? null : new CardRef((string) $first->id, $first->number, $first->title, CardProgress::from($first->state)),
             $this->aircraft->on($card->aircraft_id),
+            $card->visit->daysEarly($this->clock->today()),
         ), $floorCount ?? $card->aircraft->floor_count);
     }
 

@@ -28,6 +28,16 @@ final class Refused extends \DomainException
         return new self($reason, 422, ['lines' => $lines]);
     }
 
+    /**
+     * Nothing forbids it, but it is not done until the sender says that it is meant: the same again, with `sure`.
+     *
+     * @param non-empty-list<string> $points what to look at
+     */
+    public static function ask(string $reason, array $points): self
+    {
+        return new self($reason, 422, ['asked' => $points]);
+    }
+
     /** Of a file's faults, so many are listed; the rest are counted. */
     private const MOST = 200;
 

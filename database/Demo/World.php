@@ -224,7 +224,10 @@ final readonly class World
         self::insert('item_statuses', self::csv('statuses.csv'), static fn(array $r): array => [
             ...$done($r), 'aircraft_id' => $r['serial'] === '' ? $aircraft[$r['mark']]->id : null, 'counted_to' => $r['date'], 'planned' => $r['planned'] === '' ? null : $r['planned'],
         ]);
-        self::insert('item_doings', self::csv('doings.csv'), $done);
+        // Whoever signed for it then, the same at every load: two of the crew for each aircraft and day.
+        $crew = Person::where('role', 'technician')->where('trainee', false)->orderBy('id')->get()->map(static fn(Person $p): string => "{$p->name} ({$p->stamp})")->all();
+        $who = static fn(array $r): string => $crew[crc32($r['mark'].$r['date'].substr($r['item'], 0, 1)) % count($crew)];
+        self::insert('item_doings', self::csv('doings.csv'), static fn(array $r): array => [...$done($r), 'done_by' => $who($r)]);
         self::insert('flying_entries', self::csv('flying.csv'), static fn(array $r): array => [
             'aircraft_id' => $aircraft[$r['mark']]->id, 'date' => $r['date'], 'flown' => json_encode(['fh' => (float) $r['fh'], 'ldg' => (float) $r['ldg']]),
         ]);

@@ -25,13 +25,14 @@ final class FlyingTest extends WorldCase
         yield 'its readings' => ['2026-05-04', ['fh_total' => '10506.1', 'ldg_total' => '7281'], null, null];
         yield 'backwards' => ['2026-05-04', ['fh_total' => '10500', 'ldg' => '1'], 'fh_total', 'runs backwards: 10500 after 10500.6'];
         yield 'an impossible jump' => ['2026-05-04', ['fh_total' => '10600', 'ldg' => '1'], 'fh_total', 'jumps from 10500.6 to 10600: 99.4 hours do not fit into one day'];
-        yield 'two days hold more' => ['2026-05-05', ['fh_total' => '10540.6', 'ldg' => '9'], null, null];
+        yield 'two days hold no more' => ['2026-05-05', ['fh_total' => '10560.6', 'ldg' => '9'], 'fh_total', 'do not fit into 2 days'];
         yield 'half a landing' => ['2026-05-04', ['fh' => '1', 'ldg' => '1.5'], 'ldg', 'is not a whole number of landings'];
         yield 'another counter' => ['2026-05-04', ['fh' => '1', 'ldg' => '1', 'cyc' => '1'], 'cyc', 'QA-VFC has no such counter'];
         yield 'twice' => ['2026-05-04', ['fh' => '1', 'ldg' => '1', 'fh_total' => '10501.6'], 'fh_total', 'is given twice'];
         yield 'words' => ['2026-05-04', ['fh' => 'five', 'ldg' => '1'], 'fh', '"five" is not a number'];
         yield 'tomorrow' => ['2026-05-06', ['fh' => '1', 'ldg' => '1'], 'date', 'is still to come'];
-        yield 'a day that is counted' => ['2026-05-03', ['fh' => '1', 'ldg' => '1'], 'date', 'already counted to the end of 2026-05-03; correct that day'];
+        yield 'before its log' => ['2012-05-03', ['fh' => '1', 'ldg' => '1'], 'date', 'counted to the end of 2026-05-03 already'];
+        yield 'more than a day, with what it has' => ['2026-05-03', ['fh' => '23', 'ldg' => '1'], 'fh', 'do not fit into one day'];
     }
 
     /** @param array<string, string> $cells */
@@ -49,6 +50,48 @@ final class FlyingTest extends WorldCase
             self::assertStringContainsString((string) $message, $answer->json('lines.0.message'));
             self::assertEquals(['fh' => 10500.6, 'ldg' => 7277], $now->counters);
         }
+    }
+
+    /** @return iterable<string, array{string, string, array<string, string>, list<string>}> aircraft, date, cells, what is asked */
+    public static function asked(): iterable
+    {
+        yield 'a day passed over' => ['QA-VFC', '2026-05-05', ['fh' => '3', 'ldg' => '2'], ['1 day between would be passed over', 'Tue 5 May is not over yet']];
+        yield 'far more than planned' => ['QA-VFC', '2026-05-04', ['fh' => '15.5', 'ldg' => '4'], ['15.5 flight hours, 4 landings on Mon 4 May, where 7 flight hours']];
+        yield 'a further page' => ['QA-VFC', '2026-05-03', ['fh' => '0.5', 'ldg' => '1'], ['on Sun 3 May already; this adds to it']];
+        yield 'in its visit, with pins in' => ['QA-VFA', '2026-05-05', ['fh' => '2', 'ldg' => '1'], ['Tue 5 May is not over yet', 'QA-VFA stands in a visit from', 'safing devices are on it since']];
+    }
+
+    /**
+     * @param array<string, string> $cells
+     * @param list<string> $questions
+     */
+    #[DataProvider('asked')]
+    public function test_what_may_not_be_meant_is_asked_and_counted_only_when_it_is(string $mark, string $date, array $cells, array $questions): void
+    {
+        $before = $this->state($mark);
+        $fh = Aircraft::where('mark', $mark)->firstOrFail()->counters['fh'];
+        $body = ['date' => $date, 'flown' => $cells];
+        $asked = $this->as('ines', 'POST', "fleet/{$mark}/flying", $body)->assertStatus(422)->json('asked');
+        self::assertCount(count($questions), $asked, implode("\n", $asked));
+        foreach ($questions as $i => $said) {
+            self::assertStringContainsString($said, $asked[$i]);
+        }
+        self::assertSame($before, $this->state($mark));
+        $this->as('ines', 'POST', "fleet/{$mark}/flying", $body + ['sure' => true])->assertOk();
+        self::assertEqualsWithDelta($fh + (float) $cells['fh'], Aircraft::where('mark', $mark)->firstOrFail()->counters['fh'], 1e-6);
+        self::assertSame($asked, json_decode((string) DB::table('records')->where('what', 'flying.entered')->orderByDesc('id')->value('data'), true)['asked']);
+    }
+
+    public function test_a_sheet_asks_by_line_and_takes_several_pages_of_a_day(): void
+    {
+        $look = fn(string $lines) => $this->as('ines', 'POST', 'library/imports', ['kind' => 'flying', 'name' => 'f.csv', 'text' => "mark,date,fh,ldg\n{$lines}"]);
+        $view = $look("QA-VFC,2026-05-04,2.5,2\nQA-VFC,2026-05-04,1.5,1\n")->assertOk()->json();
+        self::assertSame([['line' => 'line 3', 'message' => 'QA-VFC has 2.5 flight hours, 2 landings on Mon 4 May already; this adds to it: 4 flight hours, 3 landings in all.']], $view['asked']);
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422)->assertJsonCount(1, 'asked');
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply", ['sure' => true])->assertOk();
+        self::assertEqualsWithDelta(10504.6, Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'], 1e-6);
+        $look("QA-VFC,2026-05-05,20,2\nQA-VFC,2026-05-05,5,1\n")->assertStatus(422)->assertJsonPath('lines.0.line', 'line 3, fh');
+        $look("QA-VFC,2026-05-04,2,2\n")->assertStatus(422)->assertJsonPath('lines.0.line', 'line 2, date');
     }
 
     /** Everything that flying moves, for an aircraft and what is fitted to it. */
@@ -148,7 +191,8 @@ final class FlyingTest extends WorldCase
 
         $sectors = $take(['what' => 'sectors'])->assertOk()->json();
         self::assertGreaterThan(5, count($sectors['changes']));
-        $this->as('ines', 'POST', "library/imports/{$sectors['id']}/apply")->assertOk();
+        self::assertStringContainsString('QC-TAC stands in a visit', implode(' ', array_column($sectors['asked'], 'message')));
+        $this->as('ines', 'POST', "library/imports/{$sectors['id']}/apply", ['sure' => true])->assertOk();
         self::assertSame([], $take(['what' => 'sectors'])->json('changes'), 'then it is so');
     }
 
@@ -201,7 +245,7 @@ final class FlyingTest extends WorldCase
         $enter('2026-03-11', $flown)->assertOk();
         self::assertSame($whole, $this->state('Q-405'));
         self::assertSame('entered late', FlyingEntry::latest('id')->firstOrFail()->reason);
-        $enter('2026-03-11', $flown)->assertStatus(422)->assertJsonPath('lines.0.line', 'date');
+        self::assertStringContainsString('already; this adds to it', $enter('2026-03-11', $flown)->assertStatus(422)->json('asked.0'));
         $enter('2012-01-01', $flown)->assertStatus(422);
     }
 

@@ -24,7 +24,7 @@ final class ImportTest extends WorldCase
         $before = Aircraft::orderBy('id')->pluck('counters')->all();
         $sheet = "mark,date,fh,ldg\r\nQA-VFC,2026-05-04,5.5,4\r\nQA-VFC,2026-05-04,1,1\r\nQ-999,2026-05-04,1,1\r\nQ-406,2026-05-32,1,1\r\nQ-406,2026-05-06,1,1\r\nQ-406,2026-05-04,-1,1\r\nQ-406,2026-05-04,25,1\r\nQ-406,2026-05-04,1,99\r\nQ-406,2026-05-04,1\r\n";
         $lines = $this->look('flying', $sheet)->assertStatus(422)->json('lines');
-        self::assertSame(['line 3, date', 'line 4, mark', 'line 5, date', 'line 6, date', 'line 7, fh', 'line 8, fh', 'line 9, ldg', 'line 10'], array_column($lines, 'line'));
+        self::assertSame(['line 4, mark', 'line 5, date', 'line 6, date', 'line 7, fh', 'line 8, fh', 'line 9, ldg', 'line 10'], array_column($lines, 'line'));
         foreach (['' => 'line 1', "mark,day\n" => 'line 1', "mark,date,cyc\nQA-VFC,2026-05-04,3\n" => 'line 2, cyc'] as $text => $line) {
             $this->look('flying', $text === '' ? ' ' : $text)->assertStatus(422);
         }
@@ -34,9 +34,9 @@ final class ImportTest extends WorldCase
     public function test_every_bad_item_of_a_programme_is_named_with_its_line(): void
     {
         $item = static fn(string $code, string $more = '"interval": 300', string $card = 'SKV-05-21'): string => "{\"code\": \"{$code}\", \"title\": \"t {[\", \"chapter\": \"05\", \"rule\": \"first\", \"rebase\": \"planned\", \"card\": \"{$card}\", \"limits\": [{\"unit\": \"fh\", {$more}}]}";
-        $text = "{\"type\": \"SKV\",\n\"items\": [\n".implode(",\n", [$item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": 5, "colour": 1'), $item('D', '"interval": 5', 'nope'), $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}')])."\n]}";
+        $text = "{\"type\": \"SKV\",\n\"items\": [\n".implode(",\n", [$item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": -5, "colour": 1'), $item('D', '"interval": 5}, {"unit": "cyc", "interval": 5', 'nope'), $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}')])."\n]}";
         $lines = $this->look('programme', $text)->assertStatus(422)->json('lines');
-        self::assertSame(['line 4, items.1.limits.0.interval', 'line 5, items.2.code', 'line 6, items.3.limits.0.colour', 'line 7, items.4.card', 'line 8, items.5.limits.0.tolerance'], array_column($lines, 'line'));
+        self::assertSame(['line 4, items.1.limits.0.interval', 'line 5, items.2.code', 'line 6, items.3.limits.0.interval', 'line 6, items.3.limits.0.colour', 'line 7, items.4.card', 'line 7, items.4.limits.1.unit', 'line 8, items.5.limits.0.tolerance'], array_column($lines, 'line'));
         foreach (['{' => 'file', '[]' => 'file', '{"type": "XX", "items": []}' => 'type', '{"type": "SKV"}' => 'items', '{"type": "SKV", "items": {}}' => 'items', '{"type": "SKV", "items": [], "more": 1}' => 'more'] as $bad => $place) {
             self::assertSame($place, $this->look('programme', $bad)->assertStatus(422)->json('lines.0.line'), $bad);
         }
@@ -69,6 +69,14 @@ final class ImportTest extends WorldCase
         }
         self::assertContains('bottle', $kinds);
         self::assertContains('deferral', $kinds);
+    }
+
+    public function test_what_a_programme_file_lacks_is_said_and_stays(): void
+    {
+        $whole = json_decode((string) $this->as('ines', 'GET', 'library/programmes/TRK/file.json')->assertOk()->getContent(), true);
+        $lacking = array_splice($whole['items'], 3, 2);
+        $view = $this->look('programme', (string) json_encode($whole))->assertOk()->json();
+        self::assertSame([array_map(static fn(array $i): string => "{$i['code']} {$i['title']}", $lacking), []], [$view['left'], $view['changes']]);
     }
 
     public function test_a_preview_that_the_world_has_overtaken_is_looked_at_again(): void

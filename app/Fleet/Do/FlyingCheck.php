@@ -29,7 +29,7 @@ final class FlyingCheck
             throw InputError::at('date', "{$date} is still to come");
         }
         if ($date->number <= $known->number) {
-            throw InputError::at('date', "{$craft->mark} is already counted to the end of {$known}; correct that day's entry instead");
+            throw InputError::at('date', "{$craft->mark} is counted to the end of {$known} already; enter it by hand on the aircraft's page, so that what was counted since moves with it");
         }
         $flown = self::amounts($craft, $cells, $counters, $known->daysUntil($date));
         if ($flown === []) {
@@ -37,6 +37,21 @@ final class FlyingCheck
         }
 
         return $flown;
+    }
+
+    /**
+     * A day's pages together must fit into it.
+     *
+     * @param array<string, float> $flown
+     * @param array<string, float> $before what its other pages have
+     *
+     * @throws InputError at the counter
+     */
+    public static function requireFits(array $flown, array $before): void
+    {
+        foreach ($before as $counter => $amount) {
+            CountRules::requireFlown($counter, round($amount + ($flown[$counter] ?? 0.0), 3));
+        }
     }
 
     /**

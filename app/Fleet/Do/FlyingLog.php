@@ -9,6 +9,7 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\ComponentTenure;
 use App\Fleet\Model\FlyingEntry;
 use App\Fleet\Model\Sector;
+use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -20,7 +21,7 @@ use Jorvel\Core\Shared\InputError;
 /** The flying log: days are added, and corrected by new entries that carry through everything counted since. */
 final readonly class FlyingLog
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private FlyingQuestions $questions) {}
 
     /**
      * Adds a checked day and counts it; call it inside a transaction, and save the aircraft after.
@@ -49,47 +50,72 @@ final readonly class FlyingLog
     }
 
     /**
-     * One day entered by hand.
+     * A day entered by hand, or a further page of one: a day that was passed over and a page that comes later are carried through everything
+     * that was counted since.
      *
      * @param array<string, string> $cells as typed, by counter or counter reading
+     * @param bool $sure whoever enters it has seen what is asked about it
      *
-     * @throws Refused
+     * @throws Refused when it cannot be so; or asks, when it may not be meant
      */
-    public function enter(Person $by, string $mark, string $date, array $cells): Aircraft
+    public function enter(Person $by, string $mark, string $date, array $cells, bool $sure = false): Aircraft
     {
-        return DB::transaction(function () use ($by, $mark, $date, $cells): Aircraft {
-            $craft = Aircraft::where('mark', $mark)->firstOrFail();
+        return DB::transaction(function () use ($by, $mark, $date, $cells, $sure): Aircraft {
+            $craft = Aircraft::with(LoadFlying::with())->where('mark', $mark)->firstOrFail();
+            $known = Day::parse($craft->counters_as_of);
             try {
                 $day = Day::parse($date);
-                if ($this->wasLeftOut($craft, $day)) {
-                    return $this->enterLate($by, $craft, $day, FlyingCheck::amounts($craft, $cells, $craft->counters, 0));
-                }
-                $flown = FlyingCheck::day($craft, $day, $cells, $craft->counters, Day::parse($craft->counters_as_of), $this->clock->today());
+                $before = self::entered($craft, $day);
+                $late = $day->number <= $known->number && ($before !== [] || self::logReaches($craft, $day));
+                $flown = $late
+                    ? FlyingCheck::amounts($craft, $cells, $craft->counters, 0)
+                    : FlyingCheck::day($craft, $day, $cells, $craft->counters, $known, $this->clock->today());
+                FlyingCheck::requireFits($flown, $before);
             } catch (InputError $e) {
                 throw self::refused($e);
             }
+            $questions = $this->questions->of($craft, $day, $flown, $known, $before);
+            if ($questions !== [] && ! $sure) {
+                throw Refused::ask('Is this meant? Nothing was counted yet.', $questions);
+            }
+            if ($late) {
+                return $this->enterLate($by, $craft, $day, $flown, $before === [] ? 'entered late' : 'a further page', $questions);
+            }
             $this->add($craft, $day, $flown, $by, 'hand');
             $craft->save();
-            $this->records->write($by, 'flying.entered', "aircraft:{$mark}", ['date' => $date, 'flown' => $flown]);
+            $this->records->write($by, 'flying.entered', "aircraft:{$mark}", ['date' => $date, 'flown' => $flown, 'asked' => $questions]);
 
             return $craft;
         });
     }
 
-    /** A day within the log that was passed over: nothing stands for it. */
-    private function wasLeftOut(Aircraft $craft, Day $day): bool
+    /** @return array<string, float> what stands for a day, over all its pages; empty where it has none */
+    private static function entered(Aircraft $craft, Day $day): array
     {
-        return (string) $day <= $craft->counters_as_of
-            && FlyingEntry::where('aircraft_id', $craft->id)->where('date', '<', (string) $day)->exists()
-            && FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => (string) $day, 'current' => true])->doesntExist();
+        $sum = [];
+        foreach (FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => (string) $day, 'current' => true])->get() as $page) {
+            foreach ($page->flown as $counter => $amount) {
+                $sum[$counter] = round(($sum[$counter] ?? 0.0) + $amount, 3);
+            }
+        }
+
+        return $sum;
     }
 
-    /** @param array<string, float> $flown */
-    private function enterLate(Person $by, Aircraft $craft, Day $day, array $flown): Aircraft
+    private static function logReaches(Aircraft $craft, Day $day): bool
     {
-        FlyingEntry::create(['aircraft_id' => $craft->id, 'date' => (string) $day, 'flown' => $flown, 'person_id' => $by->id, 'source' => 'hand', 'reason' => 'entered late', 'at' => (string) $this->clock->now()]);
+        return FlyingEntry::where('aircraft_id', $craft->id)->where('date', '<', (string) $day)->exists();
+    }
+
+    /**
+     * @param array<string, float> $flown
+     * @param list<string> $asked
+     */
+    private function enterLate(Person $by, Aircraft $craft, Day $day, array $flown, string $reason, array $asked): Aircraft
+    {
+        FlyingEntry::create(['aircraft_id' => $craft->id, 'date' => (string) $day, 'flown' => $flown, 'person_id' => $by->id, 'source' => 'hand', 'reason' => $reason, 'at' => (string) $this->clock->now()]);
         $this->carry($craft, (string) $day, $flown);
-        $this->records->write($by, 'flying.entered', "aircraft:{$craft->mark}", ['date' => (string) $day, 'flown' => $flown, 'late' => true]);
+        $this->records->write($by, 'flying.entered', "aircraft:{$craft->mark}", ['date' => (string) $day, 'flown' => $flown, 'late' => true, 'asked' => $asked]);
 
         return $craft->refresh();
     }
@@ -113,6 +139,7 @@ final readonly class FlyingLog
             }
             try {
                 $flown = FlyingCheck::amounts($craft, $cells, $craft->counters);
+                FlyingCheck::requireFits($flown, self::minus(self::entered($craft, Day::parse($old->date)), $old->flown));
             } catch (InputError $e) {
                 throw self::refused($e);
             }
@@ -213,6 +240,21 @@ final readonly class FlyingLog
         }
 
         return $counters;
+    }
+
+    /**
+     * @param array<string, float> $whole
+     * @param array<string, float> $part
+     *
+     * @return array<string, float>
+     */
+    private static function minus(array $whole, array $part): array
+    {
+        foreach ($whole as $counter => $value) {
+            $whole[$counter] = max(0.0, round($value - ($part[$counter] ?? 0.0), 3));
+        }
+
+        return $whole;
     }
 
     private static function refused(InputError $e): Refused

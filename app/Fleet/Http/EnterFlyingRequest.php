@@ -22,6 +22,7 @@ final class EnterFlyingRequest extends RoomRequest
             'date' => 'required|date_format:Y-m-d',
             'flown' => 'required|array|min:1',
             'flown.*' => 'nullable|string|max:20',
+            'sure' => 'boolean',
         ];
     }
 

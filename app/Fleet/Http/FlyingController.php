@@ -22,10 +22,10 @@ use OpenApi\Attributes as OA;
 /** Flying: entered by hand, corrected, and taken from the flying programme. */
 final class FlyingController
 {
-    #[OA\Post(path: '/api/fleet/{mark}/flying', operationId: 'enterFlying', parameters: [new OA\PathParameter(name: 'mark', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'flown'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'flown', description: 'by counter (fh), or counter reading (fh_total), as typed', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]
+    #[OA\Post(path: '/api/fleet/{mark}/flying', operationId: 'enterFlying', parameters: [new OA\PathParameter(name: 'mark', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'flown'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'flown', description: 'by counter (fh), or counter reading (fh_total), as typed', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')), new OA\Property(property: 'sure', description: 'what was asked about it is meant', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]
     public function enter(string $mark, EnterFlyingRequest $request, FlyingLog $log, ShowFleet $read): JsonResponse
     {
-        $log->enter($request->person(), $mark, $request->string('date')->value(), $request->cells());
+        $log->enter($request->person(), $mark, $request->string('date')->value(), $request->cells(), $request->boolean('sure'));
 
         return new JsonResponse($read->aircraft($mark));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Model;
 
+use App\Floor\Model\Card;
 use App\Library\Model\ProgrammeItem;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -15,10 +16,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $aircraft_id
  * @property int|null $component_id
  * @property int|null $visit_id
+ * @property int|null $card_id on which it was done
+ * @property string|null $done_by name and stamp; null where nobody is known
  * @property string $date
  * @property array<string, float> $counters
  * @property-read ProgrammeItem $item
  * @property-read Component|null $component
+ * @property-read Card|null $card
  */
 final class ItemDoing extends Model
 {
@@ -28,6 +32,12 @@ final class ItemDoing extends Model
     public function item(): BelongsTo
     {
         return $this->belongsTo(ProgrammeItem::class);
+    }
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class);
     }
 
     /** @return BelongsTo<Component, $this> */

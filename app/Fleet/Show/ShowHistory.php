@@ -13,23 +13,43 @@ use App\Fleet\Show\View\FittedView;
 use App\Fleet\Show\View\FlyingView;
 use App\Fleet\Show\View\HistoryView;
 use App\Fleet\Show\View\MonthView;
+use App\Shared\Clock;
+use Jorvel\Core\Shared\Instant;
 
 /** What an aircraft has flown and what was done to it, the latest first. */
 final readonly class ShowHistory
 {
     private const DAYS_SHOWN = 60;
 
+    public function __construct(private Clock $clock) {}
+
     public function of(string $mark): HistoryView
     {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
         $shown = FlyingEntry::with('person')->where('aircraft_id', $aircraft->id)->orderByDesc('date')->orderByDesc('id')->limit(self::DAYS_SHOWN)->get();
-        $done = ItemDoing::with(['item', 'component'])->where('aircraft_id', $aircraft->id)->orderByDesc('date')->orderByDesc('id')->limit(200)->get();
+        $done = ItemDoing::with(['item', 'component', 'card:id,number,signed_at'])->where('aircraft_id', $aircraft->id)->orderByDesc('date')->orderByDesc('id')->limit(200)->get();
 
         return new HistoryView(
             $this->months($aircraft),
             array_values($shown->map(static fn(FlyingEntry $f): FlyingView => new FlyingView($f->id, $f->date, ShowFleet::amounts($f->flown), (object) $f->flown, $f->current, $f->source, $f->reason, $f->person?->name))->all()),
-            array_values($done->map(static fn(ItemDoing $d): DoneView => new DoneView($d->date, $d->item->code, $d->component === null ? $d->item->title : "{$d->item->title}, {$d->component->name()}", ShowFleet::amounts($d->counters), $d->visit_id))->all()),
+            array_values($done->map($this->done(...))->all()),
             $this->fitted($aircraft),
+        );
+    }
+
+    private function done(ItemDoing $d): DoneView
+    {
+        $signed = $d->card?->signed_at;
+
+        return new DoneView(
+            $d->date,
+            $d->item->code,
+            $d->component === null ? $d->item->title : "{$d->item->title}, {$d->component->name()}",
+            ShowFleet::amounts($d->counters),
+            $d->visit_id,
+            $d->done_by === null || $signed === null ? $d->done_by : "{$d->done_by}, {$this->clock->local(Instant::parse($signed))}",
+            $d->card_id,
+            $d->card?->number,
         );
     }
 
@@ -39,14 +59,16 @@ final readonly class ShowHistory
         $months = [];
         foreach ($aircraft->flying()->get(['date', 'flown']) as $entry) {
             $month = substr($entry->date, 0, 7);
-            $months[$month]['days'] = ($months[$month]['days'] ?? 0) + (array_sum($entry->flown) > 0 ? 1 : 0);
+            if (array_sum($entry->flown) > 0) {
+                $months[$month]['days'][$entry->date] = true;
+            }
             foreach ($entry->flown as $counter => $amount) {
                 $months[$month]['flown'][$counter] = round(($months[$month]['flown'][$counter] ?? 0) + $amount, 3);
             }
         }
         ksort($months);
 
-        return array_map(static fn(string $m, array $v): MonthView => new MonthView($m, $v['days'], (object) ($v['flown'] ?? [])), array_slice(array_keys($months), -18), array_slice($months, -18));
+        return array_map(static fn(string $m, array $v): MonthView => new MonthView($m, count($v['days'] ?? []), (object) ($v['flown'] ?? [])), array_slice(array_keys($months), -18), array_slice($months, -18));
     }
 
     /** @return list<FittedView> */

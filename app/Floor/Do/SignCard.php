@@ -153,7 +153,7 @@ final readonly class SignCard
     {
         $why = NotNow::ofAnyEntry($file->now);
         if ($why !== null) {
-            throw Refused::because(FloorWords::notNow($why, $file->card));
+            throw Refused::because(FloorWords::notNow($why, $file->card, $this->clock));
         }
     }
 

@@ -88,7 +88,7 @@ final readonly class WorkStep
     {
         $why = NotNow::toWork($file->now);
         if ($why !== null) {
-            throw Refused::because(FloorWords::notNow($why, $file->card));
+            throw Refused::because(FloorWords::notNow($why, $file->card, $this->clock));
         }
         $this->fit->requireFit($by, $file->card);
         $this->standings->requireQuiet($by, $file);

@@ -76,6 +76,7 @@ final readonly class ShowCard
             'hand' => $me->can('work', $card),
             'inspect' => $inspection && $me->can('inspect', $card) && $inspectWhy === null,
             'raise' => $me->can('raise', $card),
+            'begin' => $file->now->daysEarly > 0 && $me->can('begin', $card->visit),
         ]));
 
         return new CardView(
@@ -91,7 +92,7 @@ final readonly class ShowCard
             $card->revision,
             $card->template->revisionInForce(),
             $card->template->method,
-            ShowFloor::hold($card),
+            $this->floor->hold($card),
             $card->skill,
             $card->zone,
             $card->critical,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Show;
 
 use App\Crew\Model\Person;
+use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
@@ -47,8 +48,11 @@ final readonly class ShowFloor
     }
 
     /** Why a card must not be worked at all now; null when it may. */
-    public static function hold(Card $card): ?string
+    public function hold(Card $card): ?string
     {
+        if (! $card->worked() && $card->visit->daysEarly($this->clock->today()) > 0) {
+            return FloorWords::early($card->visit, $this->clock);
+        }
         $first = $card->mustWaitFor();
         if ($first !== null) {
             return "waits for {$first->number}, {$first->title}";
@@ -109,7 +113,7 @@ final readonly class ShowFloor
             $inspection,
             $inspection ? $this->inspectWhy($card, $me) : null,
             $inspection ? null : $this->inspectNext($card),
-            self::hold($card),
+            $this->hold($card),
             $left === null ? null : "{$left->person->name}, ".$this->clock->time(Instant::parse($left->at)).": {$left->said}",
             array_values($card->presences->map(static fn(Presence $p): string => $p->person->name)->all()),
             $card->steps->where('state', Step::DONE)->count(),

@@ -61,7 +61,8 @@ final readonly class SystemHistory
         $flights = [];
         $from = (string) $this->clock->today()->plusDays(-self::FURTHEST);
         foreach (FlyingEntry::where('aircraft_id', $aircraft->id)->where('current', true)->where('date', '>=', $from)->orderByDesc('date')->get(['date', 'flown']) as $entry) {
-            $flights[Day::parse($entry->date)->number] = (int) ($entry->flown['ldg'] ?? 0);
+            $day = Day::parse($entry->date)->number;
+            $flights[$day] = ($flights[$day] ?? 0) + (int) ($entry->flown['ldg'] ?? 0);
         }
 
         return $flights;

@@ -6,6 +6,7 @@ namespace App\Library\Do;
 
 use App\Crew\Model\Person;
 use App\Fleet\Do\FlyingLog;
+use App\Fleet\Do\FlyingQuestions;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Sector;
 use App\Fleet\Show\DueBook;
@@ -13,6 +14,7 @@ use App\Fleet\Show\DueRow;
 use App\Fleet\Show\ShowReach;
 use App\Library\Model\Import;
 use App\Library\Model\ProgrammeItem;
+use App\Library\Show\View\AskedView;
 use App\Library\Show\View\ChangeView;
 use App\Library\Show\View\ImportView;
 use App\Shared\Clock;
@@ -21,6 +23,7 @@ use App\Shared\Refused;
 use App\Shared\Words;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
 
 /**
  * Brings a programme, a manual's revision, flying or planned sectors in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
@@ -30,27 +33,35 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class BringIn
 {
-    public function __construct(private DueBook $book, private ShowReach $reach, private FlyingLog $log, private Clock $clock, private Records $records, private BringRevision $revisions) {}
+    public function __construct(private DueBook $book, private ShowReach $reach, private FlyingLog $log, private Clock $clock, private Records $records, private BringRevision $revisions, private FlyingQuestions $questions) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
     public function look(Person $by, string $kind, string $name, string $payload): ImportView
     {
-        [$changes, $dates] = $this->compare($kind, $payload);
-        $import = Import::create(['person_id' => $by->id, 'kind' => $kind, 'name' => $name, 'payload' => $payload, 'base' => self::print($changes, $dates), 'state' => 'previewed']);
+        $compared = $this->compare($kind, $payload);
+        $import = Import::create(['person_id' => $by->id, 'kind' => $kind, 'name' => $name, 'payload' => $payload, 'base' => $compared->print(), 'state' => 'previewed']);
 
-        return $this->view($import, $changes, $dates);
+        return $this->view($import, $compared);
     }
 
-    /** @throws Refused when it was applied before, or the world has changed since the preview */
-    public function apply(Person $by, Import $import): ImportView
+    /**
+     * @param bool $sure whoever applies it has seen what is asked about it
+     *
+     * @throws Refused when it was applied before, or the world has changed since the preview; or asks
+     */
+    public function apply(Person $by, Import $import, bool $sure = false): ImportView
     {
-        return DB::transaction(function () use ($by, $import): ImportView {
+        return DB::transaction(function () use ($by, $import, $sure): ImportView {
             if ($import->refresh()->state === 'applied') {
                 throw Refused::because('This import was already applied.');
             }
-            [$changes, $dates] = $this->compare($import->kind, $import->payload);
-            if (self::print($changes, $dates) !== $import->base) {
+            $compared = $this->compare($import->kind, $import->payload);
+            if ($compared->print() !== $import->base) {
                 throw Refused::because('Something changed since you looked at this file. Look at it again; nothing was applied.');
+            }
+            $points = array_map(static fn(AskedView $a): string => "{$a->line}: {$a->message}", $compared->asked);
+            if ($points !== [] && ! $sure) {
+                throw Refused::ask('Is this meant? Nothing was applied yet.', $points);
             }
             match ($import->kind) {
                 'flying' => $this->applyFlying($by, $import),
@@ -59,14 +70,13 @@ final readonly class BringIn
                 default => $this->applyProgramme($import),
             };
             $import->update(['state' => 'applied']);
-            $this->records->write($by, "import.{$import->kind}", "import:{$import->id}", ['file' => $import->name, 'sha256' => hash('sha256', $import->payload), 'changes' => count($changes)]);
+            $this->records->write($by, "import.{$import->kind}", "import:{$import->id}", ['file' => $import->name, 'sha256' => hash('sha256', $import->payload), 'changes' => count($compared->changes), 'asked' => $points]);
 
-            return $this->view($import, $changes, $dates);
+            return $this->view($import, $compared);
         });
     }
 
-    /** @return array{list<ChangeView>, list<ChangeView>} what changes, and which first stops it moves */
-    private function compare(string $kind, string $payload): array
+    private function compare(string $kind, string $payload): Compared
     {
         return match ($kind) {
             'flying' => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
@@ -81,8 +91,7 @@ final readonly class BringIn
         return $kind === 'programme-csv' ? ProgrammeFile::readCsv($payload) : ProgrammeFile::read($payload);
     }
 
-    /** @return array{list<ChangeView>, list<ChangeView>} */
-    private function compareProgramme(ProgrammeFile $file): array
+    private function compareProgramme(ProgrammeFile $file): Compared
     {
         $present = $file->type->programme()->with('template')->get()->keyBy('code');
         $changes = [];
@@ -103,21 +112,25 @@ final readonly class BringIn
             $before = $this->book->items($aircraft);
             $this->moved($dates, $aircraft, $before, $this->book->items($aircraft, $merged), $this->firstStop($aircraft, $before));
         }
+        $left = $present->where('withdrawn', false)->whereNotIn('code', $file->items->pluck('code'))->map(static fn(ProgrammeItem $i): string => "{$i->code} {$i->title}");
 
-        return [$changes, $dates];
+        return new Compared($changes, $dates, left: array_values($left->all()));
     }
 
-    /** @return array{list<ChangeView>, list<ChangeView>} */
-    private function compareFlying(FlyingFile $file): array
+    private function compareFlying(FlyingFile $file): Compared
     {
-        $changes = $dates = [];
+        $changes = $dates = $asked = [];
         $aircraft = $this->book->query()->whereIn('mark', array_map(static fn(array $r): string => $r['aircraft']->mark, $file->rows))->orderBy('mark')->get();
+        $this->questions->read($aircraft->modelKeys());
         foreach ($aircraft as $craft) {
             $before = $this->book->items($craft);
             $stopped = $this->firstStop($craft, $before);
             $old = $craft->counters;
             foreach ($file->rows as $row) {
                 if ($row['aircraft']->mark === $craft->mark) {
+                    foreach ($this->questions->of($craft, $row['date'], $row['flown'], $row['known'], $row['before']) as $question) {
+                        $asked[] = new AskedView("line {$row['line']}", $question);
+                    }
                     FlyingLog::count($craft, $row['date'], $row['flown']);
                 }
             }
@@ -127,20 +140,22 @@ final readonly class BringIn
             $this->moved($dates, $craft, $before, $this->book->items($craft), $stopped);
         }
 
-        return [$changes, $dates];
+        return new Compared($changes, $dates, $asked);
     }
 
-    /** @return array{list<ChangeView>, list<ChangeView>} */
-    private function compareSectors(SectorsFile $file): array
+    private function compareSectors(SectorsFile $file): Compared
     {
-        $changes = $dates = [];
+        $changes = $dates = $asked = [];
         $rows = collect($file->rows)->groupBy(static fn(array $r): int => $r['aircraft']->id);
         foreach ($this->book->query()->whereIn('id', $rows->keys())->orderBy('mark')->get() as $craft) {
             $before = $this->book->items($craft);
             $stopped = $this->firstStop($craft, $before);
             $sectors = $craft->sectors->keyBy(self::sectorKey(...));
             foreach ($rows[$craft->id] as $row) {
-                $sector = new Sector([...$row, 'aircraft_id' => $craft->id]);
+                foreach ($this->questions->ofPlanned($craft, Day::parse($row['date'])) as $question) {
+                    $asked[] = new AskedView("line {$row['line']}, {$row['number']}", $question);
+                }
+                $sector = new Sector([...array_diff_key($row, ['aircraft' => 0, 'line' => 0]), 'aircraft_id' => $craft->id]);
                 $key = self::sectorKey($sector);
                 $was = $sectors->has($key) ? self::sectorWords($sectors[$key]) : '';
                 if ($was !== self::sectorWords($sector)) {
@@ -152,7 +167,7 @@ final readonly class BringIn
             $this->moved($dates, $craft, $before, $this->book->items($craft), $stopped);
         }
 
-        return [$changes, $dates];
+        return new Compared($changes, $dates, $asked);
     }
 
     private static function sectorKey(Sector $s): string
@@ -240,21 +255,10 @@ final readonly class BringIn
         return implode('; ', $words);
     }
 
-    /**
-     * @param list<ChangeView> $changes
-     * @param list<ChangeView> $dates
-     */
-    private static function print(array $changes, array $dates): string
+    private function view(Import $import, Compared $compared): ImportView
     {
-        return hash('sha256', json_encode([$changes, $dates], JSON_THROW_ON_ERROR));
-    }
-
-    /**
-     * @param list<ChangeView> $changes
-     * @param list<ChangeView> $dates
-     */
-    private function view(Import $import, array $changes, array $dates): ImportView
-    {
+        $changes = $compared->changes;
+        $dates = $compared->dates;
         $n = count($changes);
         $what = ['flying' => 'counter', 'sectors' => 'sector', 'revision' => 'passage'][$import->kind] ?? 'item';
         $what .= $n === 1 ? '' : 's';
@@ -267,6 +271,6 @@ final readonly class BringIn
             default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates').' and '.($moves === 0 ? 'no first stop.' : "the first stop of {$moves} aircraft."),
         };
 
-        return new ImportView($import->id, $import->kind, $import->name, $import->state, $sentence, $changes, $dates);
+        return new ImportView($import->id, $import->kind, $import->name, $import->state, $sentence, $changes, $dates, $compared->asked, $compared->left);
     }
 }

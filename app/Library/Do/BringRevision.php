@@ -14,8 +14,7 @@ use Illuminate\Database\Eloquent\Builder;
 /** A new revision of a manual comes into force: every template and open card that cites it waits to be re-read. */
 final class BringRevision
 {
-    /** @return array{list<ChangeView>, list<ChangeView>} what its text changes, and what it marks */
-    public function compare(RevisionFile $file): array
+    public function compare(RevisionFile $file): Compared
     {
         $marks = [];
         foreach ($file->templates as $t) {
@@ -26,7 +25,7 @@ final class BringRevision
             $marks[] = new ChangeView("{$c->number} {$c->aircraft->mark}", $c->title, "revision {$c->revision}", 'to be re-read');
         }
 
-        return [$file->changes(), $marks];
+        return new Compared($file->changes(), $marks);
     }
 
     /** Passages that the file does not name go on as they were. */

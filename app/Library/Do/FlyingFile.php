@@ -18,7 +18,7 @@ use Jorvel\Core\Shared\InputError;
  */
 final readonly class FlyingFile
 {
-    /** @param list<array{aircraft: Aircraft, date: Day, flown: array<string, float>}> $rows by date */
+    /** @param list<array{line: int, aircraft: Aircraft, date: Day, flown: array<string, float>, known: Day, before: array<string, float>}> $rows as they come; `known` is the day to which the aircraft is counted before it, `before` what the file has of the same day already */
     private function __construct(public array $rows) {}
 
     /** @throws Refused with every line that is wrong */
@@ -35,11 +35,16 @@ final readonly class FlyingFile
         }
         $aircraft = Aircraft::with('type.items')->get()->keyBy('mark');
         $known = $aircraft->map(static fn(Aircraft $a): array => [Day::parse($a->counters_as_of), $a->counters])->all();
-        $bad = $rows = [];
+        $bad = $rows = $pages = [];
         foreach ($lines as $i => $cells) {
             try {
-                $row = self::row($head, $cells, $aircraft, $known, $today);
-                $mark = $row['aircraft']->mark;
+                [$row, $mark, $day] = self::row($head, $cells, $aircraft, $known, $pages, $today);
+                $before = $pages[$mark][$day] ?? [];
+                FlyingCheck::requireFits($row['flown'], $before);
+                foreach ($row['flown'] as $counter => $amount) {
+                    $pages[$mark][$day][$counter] = round(($before[$counter] ?? 0.0) + $amount, 3);
+                }
+                $row += ['line' => $i + 2, 'known' => $known[$mark][0], 'before' => $before];
                 $counters = $known[$mark][1];
                 foreach ($row['flown'] as $counter => $amount) {
                     $counters[$counter] += $amount;
@@ -65,10 +70,11 @@ final readonly class FlyingFile
      * @param list<string> $cells
      * @param Collection<string, Aircraft> $aircraft
      * @param array<string, array{Day, array<string, float>}> $known day already counted, and the counters at its end, by mark
+     * @param array<string, array<string, array<string, float>>> $pages what the file has, by mark and day
      *
-     * @return array{aircraft: Aircraft, date: Day, flown: array<string, float>}
+     * @return array{array{aircraft: Aircraft, date: Day, flown: array<string, float>}, string, string} with mark and day
      */
-    private static function row(array $head, array $cells, Collection $aircraft, array $known, Day $today): array
+    private static function row(array $head, array $cells, Collection $aircraft, array $known, array $pages, Day $today): array
     {
         if (count($cells) !== count($head)) {
             throw InputError::at('', 'has '.count($cells).' cells; '.count($head).' are wanted');
@@ -80,7 +86,11 @@ final readonly class FlyingFile
             throw $e->under('date');
         }
         [$day, $counters] = $known[$craft->mark];
+        // A further page of the day that the file has come to.
+        $page = isset($pages[$craft->mark][(string) $date]) && $day->number === $date->number;
+        $flown = array_slice(array_combine($head, $cells), 2);
+        $flown = $page ? FlyingCheck::amounts($craft, $flown, $counters) : FlyingCheck::day($craft, $date, $flown, $counters, $day, $today);
 
-        return ['aircraft' => $craft, 'date' => $date, 'flown' => FlyingCheck::day($craft, $date, array_slice(array_combine($head, $cells), 2), $counters, $day, $today)];
+        return [['aircraft' => $craft, 'date' => $date, 'flown' => $flown], $craft->mark, (string) $date];
     }
 }

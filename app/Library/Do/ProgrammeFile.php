@@ -136,48 +136,69 @@ final readonly class ProgrammeFile
         $counters = self::counters($type);
         $bad = $items = $seen = [];
         foreach ($rows as $i => $row) {
-            try {
-                $items[] = self::item($row, $type, $templates, $seen, $known, $counters);
-            } catch (InputError $e) {
+            $faults = Schema::faults('programme-item', $row) ?: self::faults($row, $type, $templates, $seen, $known, $counters);
+            foreach ($faults as $e) {
                 $bad[] = ['line' => $place($i, $e->path), 'message' => $e->getMessage()];
             }
+            if (is_string($row->code ?? null)) {
+                $seen[$row->code] = true;
+            }
+            $items[] = $row;
         }
 
-        return $bad === [] ? new self($type, collect($items)) : throw Refused::file($bad, 'item');
+        return $bad === [] ? new self($type, collect($items)->map(static fn(\stdClass $row): ProgrammeItem => self::item($row, $type, $templates))) : throw Refused::file($bad, 'fault');
     }
 
     /**
+     * What an item of the right shape has against it; all of it.
+     *
      * @param Collection<string, CardTemplate> $templates by code
-     * @param array<string, true> $seen
+     * @param array<string, true> $seen codes of the items before it
      * @param list<string> $known codes that `includes` may name
      * @param array<string, list<string>> $counters every aircraft or component has, by kind of component ('' for the aircraft)
+     *
+     * @return list<InputError>
      */
-    private static function item(mixed $row, AircraftType $type, Collection $templates, array &$seen, array $known, array $counters): ProgrammeItem
+    private static function faults(\stdClass $row, AircraftType $type, Collection $templates, array $seen, array $known, array $counters): array
     {
-        Schema::check('programme-item', $row);
+        $faults = [];
         if (isset($seen[$row->code])) {
-            throw InputError::at('code', "\"{$row->code}\" is used twice");
+            $faults[] = InputError::at('code', "\"{$row->code}\" is used twice");
         }
-        $seen[(string) $row->code] = true;
-        DueKind::item(Input::of((object) ['rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $row->limits]));
-        $template = $templates->get($row->card) ?? throw InputError::at('card', "there is no card template \"{$row->card}\" for the {$type->code}");
+        try {
+            DueKind::item(Input::of((object) ['rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $row->limits]));
+        } catch (InputError $e) {
+            $faults[] = $e;
+        }
+        if (! $templates->has($row->card)) {
+            $faults[] = InputError::at('card', "there is no card template \"{$row->card}\" for the {$type->code}");
+        }
         $component = $row->component ?? null;
         foreach ($row->limits as $i => $limit) {
             $has = $counters[$component ?? ''] ?? null;
             if ($has !== null && ! in_array($limit->unit, ['days', 'months'], true) && ! in_array($limit->unit, $has, true)) {
-                throw InputError::at("limits.{$i}.unit", $component === null ? "not every {$type->code} has a counter \"{$limit->unit}\"" : "not every {$component} on the {$type->code} has a counter \"{$limit->unit}\"");
+                $faults[] = InputError::at("limits.{$i}.unit", $component === null ? "not every {$type->code} has a counter \"{$limit->unit}\"" : "not every {$component} on the {$type->code} has a counter \"{$limit->unit}\"");
             }
         }
         foreach ($row->includes ?? [] as $i => $code) {
             if (! in_array($code, $known, true) || $code === $row->code) {
-                throw InputError::at("includes.{$i}", "there is no other item \"{$code}\"");
+                $faults[] = InputError::at("includes.{$i}", "there is no other item \"{$code}\"");
             }
         }
+        return $faults;
+    }
+
+    /**
+     * @param \stdClass $row of which nothing is wrong
+     * @param Collection<string, CardTemplate> $templates by code
+     */
+    private static function item(\stdClass $row, AircraftType $type, Collection $templates): ProgrammeItem
+    {
         $array = static fn(mixed $v): mixed => json_decode((string) json_encode($v), true);
 
         return new ProgrammeItem([
-            'type_id' => $type->id, 'template_id' => $template->id, 'code' => $row->code, 'title' => $row->title, 'chapter' => $row->chapter,
-            'rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $array($row->limits), 'component' => $component, 'phase' => $row->phase ?? false, 'withdrawn' => $row->withdrawn ?? false,
+            'type_id' => $type->id, 'template_id' => $templates[$row->card]->id, 'code' => $row->code, 'title' => $row->title, 'chapter' => $row->chapter,
+            'rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $array($row->limits), 'component' => $row->component ?? null, 'phase' => $row->phase ?? false, 'withdrawn' => $row->withdrawn ?? false,
             'includes' => $row->includes ?? [], 'harsh' => $array($row->harsh ?? null), 'hours' => $row->hours ?? null, 'access' => $row->access ?? [], 'states' => $array($row->states ?? null),
         ]);
     }

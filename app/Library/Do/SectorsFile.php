@@ -14,7 +14,7 @@ use Jorvel\Core\Shared\InputError;
 /** Planned flights as CSV: `mark,date,number,from,to,fh,ldg,…`, checked whole. */
 final readonly class SectorsFile
 {
-    /** @param list<array{aircraft: Aircraft, date: string, number: string, from_place: string, to_place: string, use: array<string, float>}> $rows */
+    /** @param list<array{line: int, aircraft: Aircraft, date: string, number: string, from_place: string, to_place: string, use: array<string, float>}> $rows */
     private function __construct(public array $rows) {}
 
     /** @throws Refused with every line that is wrong */
@@ -39,7 +39,7 @@ final readonly class SectorsFile
                     throw InputError::at('number', "\"{$number}\" of {$craft->mark} on {$date} is used twice");
                 }
                 $seen["{$craft->id}/{$date}/{$number}"] = true;
-                $rows[] = ['aircraft' => $craft, 'date' => $date, 'number' => $number, 'from_place' => trim($cells[3]), 'to_place' => trim($cells[4]), 'use' => FlyingCheck::amounts($craft, array_slice(array_combine($head, $cells), 5), $craft->counters)];
+                $rows[] = ['line' => $i + 2, 'aircraft' => $craft, 'date' => $date, 'number' => $number, 'from_place' => trim($cells[3]), 'to_place' => trim($cells[4]), 'use' => FlyingCheck::amounts($craft, array_slice(array_combine($head, $cells), 5), $craft->counters)];
             } catch (InputError $e) {
                 $bad[] = ['line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"), 'message' => $e->getMessage()];
             }

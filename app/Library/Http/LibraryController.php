@@ -69,11 +69,11 @@ final class LibraryController
         return new JsonResponse($bring->look($request->person(), $request->string('kind')->value(), $request->string('name')->value(), (string) $request->input('text')));
     }
 
-    #[OA\Post(path: '/api/library/imports/{id}/apply', operationId: 'applyImport', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'Applied', content: new OA\JsonContent(ref: ImportView::class))])]
+    #[OA\Post(path: '/api/library/imports/{id}/apply', operationId: 'applyImport', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(properties: [new OA\Property(property: 'sure', description: 'what was asked about it is meant', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'Applied', content: new OA\JsonContent(ref: ImportView::class))])]
     public function apply(int $id, ViewRequest $request, BringIn $bring): JsonResponse
     {
         Gate::authorize('bring', Import::class);
 
-        return new JsonResponse($bring->apply($request->person(), Import::findOrFail($id)));
+        return new JsonResponse($bring->apply($request->person(), Import::findOrFail($id), $request->boolean('sure')));
     }
 }

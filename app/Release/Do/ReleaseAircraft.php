@@ -50,14 +50,14 @@ final readonly class ReleaseAircraft
         }
         $by->requireSignature($stamp, $pin);
         $done = $this->done($visit, $aircraft);
-        $rows = $this->book->items($aircraft)->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true));
+        $rows = $this->book->items($aircraft)->filter(static fn(DueRow $r): bool => isset($done[$r->key()]));
 
         return DB::transaction(fn(): Certificate => $this->commit($by, $visit, $aircraft, $floor, $rows, $done));
     }
 
     /**
      * @param Collection<int, DueRow> $rows as they stood, of what was done
-     * @param list<string> $done
+     * @param array<string, Card> $done by key of a due row
      */
     private function commit(Person $by, Visit $visit, Aircraft $aircraft, int $floor, Collection $rows, array $done): Certificate
     {
@@ -68,11 +68,11 @@ final readonly class ReleaseAircraft
             throw Refused::because('Something happened at the aircraft while you signed. Look at it again; nothing was signed.');
         }
         foreach ($rows as $row) {
-            $this->write($visit, $aircraft, $row);
+            $this->write($visit, $aircraft, $row, $done[$row->key()]);
         }
         $this->remember($visit);
         // The dates as they are from now on: the aircraft stands in this visit no more.
-        $due = $this->book->items($this->aircraft($visit))->filter(static fn(DueRow $r): bool => in_array($r->key(), $done, true))->values();
+        $due = $this->book->items($this->aircraft($visit))->filter(static fn(DueRow $r): bool => isset($done[$r->key()]))->values();
         $number = sprintf('JV-%s-%04d', substr((string) $this->clock->today(), 0, 4), (int) Certificate::max('id') + 1);
         $said = ($this->freeze)($number, $visit, $by, $due, $now);
         $certificate = Certificate::create(['visit_id' => $visit->id, 'person_id' => $by->id, 'at' => $now, 'moved' => $said['due'], 'number' => $number, 'said' => $said]);
@@ -102,28 +102,28 @@ final readonly class ReleaseAircraft
         return $this->book->query()->whereKey($visit->aircraft_id)->firstOrFail();
     }
 
-    /** @return list<string> keys of the due rows on the visit's cards, and of what a deeper one includes */
+    /** @return array<string, Card> by key of a due row: those on the visit's cards, and what a deeper one includes */
     private function done(Visit $visit, Aircraft $aircraft): array
     {
         $items = $aircraft->type->items->keyBy('id');
         $codes = $items->keyBy('code');
-        $keys = [];
+        $done = [];
         foreach ($visit->cards->whereNotNull('item_id') as $card) {
-            $keys[] = DueRow::keyOf($card->item_id, $card->component_id);
+            $done[DueRow::keyOf($card->item_id, $card->component_id)] = $card;
             foreach ($items->get($card->item_id)->includes ?? [] as $code) {
-                $keys[] = DueRow::keyOf($codes->get($code)?->id, null);
+                $done[DueRow::keyOf($codes->get($code)?->id, null)] ??= $card;
             }
         }
 
-        return array_values(array_unique($keys));
+        return $done;
     }
 
-    private function write(Visit $visit, Aircraft $aircraft, DueRow $row): void
+    private function write(Visit $visit, Aircraft $aircraft, DueRow $row, Card $card): void
     {
         $of = ['item_id' => $row->of->item->id, 'component_id' => $row->on?->component_id, 'aircraft_id' => $row->on === null ? $aircraft->id : null];
         $counters = $row->on === null ? $aircraft->counters : $row->on->tenure()->counters(array_map(floatval(...), $aircraft->counters));
         $today = (string) $this->clock->today();
         ItemStatus::updateOrCreate($of, ['date' => $today, 'counters' => $counters, 'counted_to' => $aircraft->counters_as_of, 'planned' => NextBase::planned($row->due, $row->last)]);
-        ItemDoing::create(['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'date' => $today, 'counters' => $counters]);
+        ItemDoing::create(['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'card_id' => $card->id, 'done_by' => $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp})", 'date' => $today, 'counters' => $counters]);
     }
 }

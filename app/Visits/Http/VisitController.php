@@ -7,7 +7,9 @@ namespace App\Visits\Http;
 use App\Crew\Show\View\Candidate;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
+use App\Shared\Http\ViewRequest;
 use App\Visits\Do\Assign;
+use App\Visits\Do\BeginVisit;
 use App\Visits\Do\CreateVisit;
 use App\Visits\Do\MakeFixCard;
 use App\Visits\Do\PlanVisit;
@@ -46,6 +48,14 @@ final class VisitController
         $visit = $create($request->person(), $request->string('mark')->value(), $request->string('title')->value(), $request->string('bay')->value(), Day::parse($request->string('start')->value()), Day::parse($request->string('end')->value()), array_values(array_map(strval(...), $request->array('items'))));
 
         return new JsonResponse($read->one($visit->id), 201);
+    }
+
+    #[OA\Post(path: '/api/visits/{id}/begin', operationId: 'beginVisit', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The visit, begun before its day', content: new OA\JsonContent(ref: VisitView::class))])]
+    public function begin(int $id, ViewRequest $request, BeginVisit $begin, ShowVisits $read): JsonResponse
+    {
+        Gate::authorize('begin', Visit::class);
+
+        return new JsonResponse($read->one($begin($request->person(), $id)->id));
     }
 
     #[OA\Post(path: '/api/findings/{id}/card', operationId: 'fixCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['hours'], properties: [new OA\Property(property: 'hours', description: 'of work that is reckoned with', type: 'number')])), responses: [new OA\Response(response: 201, description: 'The visit with the card', content: new OA\JsonContent(ref: VisitView::class))])]

@@ -15,6 +15,12 @@ final class VisitPolicy
         return $person->holds(Role::Controller);
     }
 
+    /** Early: whoever works it may, and it is told to the controllers. */
+    public function begin(Person $person): bool
+    {
+        return ! $person->holds(Role::Viewer);
+    }
+
     public function release(Person $person): bool
     {
         return $person->holds(Role::Certifier);

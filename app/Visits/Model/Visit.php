@@ -10,6 +10,7 @@ use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Jorvel\Core\Shared\Day;
 
 /**
  * An aircraft standing in work, from its first day to its last.
@@ -31,6 +32,12 @@ final class Visit extends Model
     public const IN_WORK = 'in_work';
 
     public const RELEASED = 'released';
+
+    /** Days until it is planned to begin, while nobody has begun it; else 0. */
+    public function daysEarly(Day $today): int
+    {
+        return $this->state === self::PLANNED ? max(0, $today->daysUntil(Day::parse($this->start))) : 0;
+    }
 
     /** @return BelongsTo<Aircraft, $this> */
     public function aircraft(): BelongsTo

@@ -13,7 +13,11 @@ final class Schema
 {
     private const PREFIX = 'jorvel:/';
 
-    private static ?Validator $validator = null;
+    /** Faults of one value that are listed. */
+    private const MOST = 50;
+
+    /** @var array<int, Validator> by the number of faults they look for */
+    private static array $validators = [];
 
     /**
      * @param string $name a file under core/schema, without its ending
@@ -22,21 +26,72 @@ final class Schema
      */
     public static function check(string $name, mixed $data): void
     {
-        if (self::$validator === null) {
-            self::$validator = new Validator;
-            self::$validator->resolver()?->registerPrefix(self::PREFIX, dirname(__DIR__, 2).'/schema');
-        }
-        $error = self::$validator->validate($data, self::PREFIX.$name.'.json')->error();
+        $error = self::validate($name, $data, 1);
         if ($error !== null) {
-            throw self::first($error);
+            throw self::leaves($error)[0] ?? self::leaf($error);
         }
     }
 
-    private static function first(ValidationError $error): InputError
+    /**
+     * Everything a value has against it, in the order of the schema.
+     *
+     * @param string $name as for {@see check()}
+     *
+     * @return list<InputError>
+     */
+    public static function faults(string $name, mixed $data): array
     {
-        while ($error->subErrors() !== []) {
-            $error = $error->subErrors()[0];
+        $error = self::validate($name, $data, self::MOST);
+
+        return $error === null ? [] : self::leaves($error);
+    }
+
+    private static function validate(string $name, mixed $data, int $most): ?ValidationError
+    {
+        $validator = self::$validators[$most] ??= self::validator($most);
+
+        return $validator->validate($data, self::PREFIX.$name.'.json')->error();
+    }
+
+    private static function validator(int $most): Validator
+    {
+        $validator = new Validator(null, $most, $most === 1);
+        $validator->resolver()?->registerPrefix(self::PREFIX, dirname(__DIR__, 2).'/schema');
+
+        return $validator;
+    }
+
+    /** @return list<InputError> */
+    private static function leaves(ValidationError $error): array
+    {
+        $under = [];
+        foreach ($error->subErrors() as $sub) {
+            $under = [...$under, ...self::leaves($sub)];
         }
+
+        return match (true) {
+            $error->subErrors() !== [] => $under,
+            $error->keyword() === 'additionalProperties' => self::additional($error),
+            default => [self::leaf($error)],
+        };
+    }
+
+    /**
+     * Fields that the schema does not know; one that it knows and that has a fault of its own is not among them.
+     *
+     * @return list<InputError>
+     */
+    private static function additional(ValidationError $error): array
+    {
+        $known = array_keys(get_object_vars((object) ($error->schema()->info()->data()->properties ?? [])));
+        $path = implode('.', $error->data()->fullPath());
+        $unknown = array_values(array_diff(array_map(strval(...), (array) $error->args()['properties']), $known));
+
+        return array_map(static fn(string $field): InputError => InputError::unknown($path === '' ? $field : $path.'.'.$field), $unknown);
+    }
+
+    private static function leaf(ValidationError $error): InputError
+    {
         $path = implode('.', $error->data()->fullPath());
         $args = $error->args();
         $under = static fn(string $field): string => $path === '' ? $field : $path.'.'.$field;
@@ -44,7 +99,6 @@ final class Schema
 
         return match ($error->keyword()) {
             'required' => InputError::missing($under((string) (array_values((array) $args['missing'])[0] ?? ''))),
-            'additionalProperties' => InputError::unknown($under((string) (array_values((array) $args['properties'])[0] ?? ''))),
             'type' => InputError::at($path, 'must be '.self::article($args['expected'])),
             'enum' => InputError::at($path, 'must be one of '.$list($error->schema()->info()->data()->enum ?? [])),
             'const' => InputError::at($path, 'must be '.$list($error->schema()->info()->data()->const ?? null)),

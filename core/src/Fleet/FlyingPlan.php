@@ -77,6 +77,18 @@ final readonly class FlyingPlan
         return new self($means, self::periods($special, $stands, $still));
     }
 
+    /** @return array<string, float> what a day is to fly, by counter @pure */
+    public function day(Day $day): array
+    {
+        foreach ($this->periods as $period) {
+            if ($period->from->number <= $day->number && $day->number <= $period->to->number) {
+                return $period->rates + $this->means;
+            }
+        }
+
+        return $this->means;
+    }
+
     /**
      * @param array<int, array<string, float>> $special by day, in order
      * @param list<array{int, int}> $stands

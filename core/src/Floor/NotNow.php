@@ -13,6 +13,7 @@ enum NotNow: string
     case Waits = 'waits';
     case ToReRead = 'to_re_read';
     case HandedOver = 'handed_over';
+    case Early = 'early';
 
     /** The first that holds of working a step; null when it may be worked. @pure */
     public static function toWork(CardNow $card): ?self
@@ -20,6 +21,7 @@ enum NotNow: string
         return match (true) {
             $card->state()->worked() => self::Worked,
             $card->waitsFor !== null => self::Waits,
+            $card->daysEarly > 0 => self::Early,
             default => self::ofAnyEntry($card),
         };
     }

@@ -19,6 +19,7 @@ final readonly class CardNow
      * @param list<string> $inspectors ids of who inspected one of its steps
      * @param string|null $leftBy who handed it over, while nobody has taken it over
      * @param CardRef|null $waitsFor what must be worked before anybody begins
+     * @param int $daysEarly days until its visit is planned to begin, while nobody has begun that; else 0
      */
     public function __construct(
         public CardRef $ref,
@@ -31,6 +32,7 @@ final readonly class CardNow
         public ?string $leftBy,
         public ?CardRef $waitsFor,
         public OnAircraft $on,
+        public int $daysEarly = 0,
     ) {}
 
     /** @pure */

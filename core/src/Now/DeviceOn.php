@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Now;
 
 use Jorvel\Core\Floor\Touch;
+use Jorvel\Core\Shared\Instant;
 
 /** A safing device, a cover, a notice or an open line that stands in the aircraft's register. */
 final readonly class DeviceOn
@@ -23,5 +24,6 @@ final readonly class DeviceOn
         public CardRef $card,
         public string $fittedBy,
         public ?string $carriedBy = null,
+        public ?Instant $since = null,
     ) {}
 }

@@ -12,6 +12,8 @@ export class Failure extends Error {
         readonly lines: { line: string; message: string }[] = [],
         /** It was carried out; only its answer was lost on the way. */
         readonly saved = false,
+        /** Nothing forbids it, but it is only done when it is said to be meant: what to look at first. */
+        readonly asked: string[] = [],
     ) {
         super(message);
     }
@@ -58,12 +60,12 @@ export async function take<T>(promise: Promise<Answer<T>>): Promise<T> {
     if (answer.response.ok && answer.data !== undefined) {
         return answer.data;
     }
-    const body = (answer.error ?? {}) as { message?: string; lines?: { line: string; message: string }[] };
+    const body = (answer.error ?? {}) as { message?: string; lines?: { line: string; message: string }[]; asked?: string[] };
     const status = answer.response.status;
     const said =
         status === 419
             ? 'Your session is too old. Reload the page and sign in again.'
             : (body.message ??
               (status >= 500 ? 'The server failed. What you entered is still here and nothing was changed; send it again.' : undefined));
-    throw new Failure(status, said ?? `The server answered ${status}.`, body.lines ?? []);
+    throw new Failure(status, said ?? `The server answered ${status}.`, body.lines ?? [], false, body.asked ?? []);
 }

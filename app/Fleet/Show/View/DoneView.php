@@ -16,5 +16,8 @@ final readonly class DoneView
         #[OA\Property] public string $title,
         #[OA\Property] public string $counters,
         #[OA\Property] public ?int $visit,
+        #[OA\Property(description: 'name and stamp, and the local time where it is known')] public ?string $by,
+        #[OA\Property] public ?int $card,
+        #[OA\Property] public ?string $cardNumber,
     ) {}
 }

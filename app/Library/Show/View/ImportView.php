@@ -20,5 +20,9 @@ final readonly class ImportView
         #[OA\Property(type: 'array', items: new OA\Items(ref: ChangeView::class))] public array $changes,
         /** @var list<ChangeView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ChangeView::class))] public array $dates,
+        /** @var list<AskedView> what may not be meant; applied only when it is said to be */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AskedView::class))] public array $asked,
+        /** @var list<string> what is there and not in the file; it stays as it is */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $left,
     ) {}
 }

@@ -1,8 +1,10 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useHistory, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
+import { Field } from '../../parts/Field';
 import { Months } from '../../parts/Months';
 import { Scroll, Section, Trouble, Wait } from '../../parts/Page';
 import { Correct, Enter } from './FlyingForms';
@@ -16,6 +18,12 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
     const [entering, setEntering] = useState(false);
     const [wrong, setWrong] = useState<Schemas['FlyingView'] | null>(null);
     const [all, setAll] = useState(false);
+    const [find, setFind] = useState('');
+    const done = history.done.filter((d) =>
+        `${d.date} ${short(d.date, aircraft.today)} ${d.code} ${d.title} ${d.by ?? ''} ${d.cardNumber ?? ''}`
+            .toLowerCase()
+            .includes(find.trim().toLowerCase()),
+    );
     const cancel = useSend((id: number, headers) => take(api.POST('/api/sectors/{id}/cancel', { params: { path: { id } }, headers })));
     const th = 'py-1 pr-4 font-semibold';
     return (
@@ -126,21 +134,38 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                 </Section>
                 <div>
                     <Section title="Done">
+                        <Field
+                            label="Find"
+                            name="find-done"
+                            placeholder="item, name, card or date"
+                            value={find}
+                            onChange={(e) => setFind(e.target.value)}
+                        />
+                        {done.length === 0 && <p className="py-3 text-soft">Nothing like that among the last {history.done.length}.</p>}
                         <Scroll label="Done" className="max-h-[30rem]">
                             <table className="w-full text-left">
                                 <thead className="sticky top-0 bg-paper text-sm text-soft">
                                     <tr>
                                         <th className={th}>On</th>
                                         <th className={th}>Item</th>
+                                        <th className={th}>By</th>
                                         <th className={th}>At</th>
                                     </tr>
                                 </thead>
                                 <tbody>
-                                    {history.done.map((d) => (
+                                    {done.map((d) => (
                                         <tr key={d.date + d.code + d.title} className="border-b border-rule/60 align-top">
                                             <td className="py-1 pr-4 whitespace-nowrap">{short(d.date, aircraft.today)}</td>
                                             <td className="pr-4">
                                                 <span className="font-mono text-sm text-soft">{d.code}</span> {d.title}
+                                            </td>
+                                            <td className="pr-4 text-sm">
+                                                {d.by ?? 'not known'}
+                                                {d.card && (
+                                                    <Link className="block underline underline-offset-4" to={`/floor/${d.card}`}>
+                                                        card {d.cardNumber}
+                                                    </Link>
+                                                )}
                                             </td>
                                             <td className="text-sm text-soft">{d.counters}</td>
                                         </tr>

@@ -1,6 +1,7 @@
 import { type FormEvent, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { Asked } from '../../parts/Asked';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { plus, short } from '../../parts/dates';
@@ -12,21 +13,45 @@ export function Enter({ aircraft, onClose }: { aircraft: Schemas['AircraftView']
     const [total, setTotal] = useState(false);
     const [cells, setCells] = useState<Record<string, string>>({});
     const send = useSend(
-        (body: { date: string; flown: Record<string, string> }, headers) =>
+        (body: { date: string; flown: Record<string, string>; sure: boolean }, headers) =>
             take(api.POST('/api/fleet/{mark}/flying', { params: { path: { mark: aircraft.mark } }, body, headers })),
         onClose,
     );
+    const asked = send.error?.asked ?? [];
+    const [sure, setSure] = useState(false);
+    // What was said yes to is said of just these numbers.
+    const typed = () => {
+        setSure(false);
+        send.reset();
+    };
     const submit = (e: FormEvent) => {
         e.preventDefault();
         const named = Object.fromEntries(aircraft.counters.map((c) => [total ? `${c.name}_total` : c.name, cells[c.name] ?? '']));
-        send.mutate({ date, flown: named });
+        send.mutate({ date, flown: named, sure: asked.length > 0 && sure });
     };
     return (
         <Dialog open onClose={onClose} title={`${aircraft.mark}: a day's flying`}>
             <form onSubmit={submit} className="grid grid-cols-2 gap-4">
-                <Field label="Day" name="date" type="date" value={date} onChange={(e) => setDate(e.target.value)} />
+                <Field
+                    label="Day"
+                    name="date"
+                    type="date"
+                    value={date}
+                    onChange={(e) => {
+                        setDate(e.target.value);
+                        typed();
+                    }}
+                />
                 <label className="flex min-h-12 items-center gap-2 self-end">
-                    <input type="checkbox" className="size-6 accent-spruce" checked={total} onChange={(e) => setTotal(e.target.checked)} />
+                    <input
+                        type="checkbox"
+                        className="size-6 accent-spruce"
+                        checked={total}
+                        onChange={(e) => {
+                            setTotal(e.target.checked);
+                            typed();
+                        }}
+                    />
                     as the counters read after it
                 </label>
                 {aircraft.counters.map((c, i) => (
@@ -39,12 +64,15 @@ export function Enter({ aircraft, onClose }: { aircraft: Schemas['AircraftView']
                         autoComplete="off"
                         hint={total ? `stood at ${c.value}` : `${c.rate} planned`}
                         value={cells[c.name] ?? ''}
-                        onChange={(e) => setCells({ ...cells, [c.name]: e.target.value })}
+                        onChange={(e) => {
+                            setCells({ ...cells, [c.name]: e.target.value });
+                            typed();
+                        }}
                     />
                 ))}
                 <div className="col-span-2">
-                    <Trouble error={send.error} />
-                    <Button kind="main" big type="submit" className="mt-2" disabled={send.isPending}>
+                    {asked.length > 0 ? <Asked points={asked} sure={sure} onSure={setSure} /> : <Trouble error={send.error} />}
+                    <Button kind="main" big type="submit" className="mt-2" disabled={send.isPending || (asked.length > 0 && !sure)}>
                         {send.isPending ? 'Counting…' : 'Enter it'}
                     </Button>
                 </div>

@@ -6,6 +6,7 @@ import { useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Defers, Wait } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
+import { BeginVisit } from './BeginVisit';
 import { Beside } from './Beside';
 import { Ended } from './CardEnded';
 import { Steps } from './CardSteps';
@@ -101,6 +102,7 @@ function CardOf({ card }: { card: CardData }) {
                                 Read it again: old beside new
                             </Link>
                         )}
+                        {card.may.includes('begin') && <BeginVisit card={card} />}
                     </div>
                 )}
                 <Live card={card} />

@@ -1,6 +1,7 @@
-import { type ReactNode, useEffect, useRef } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { Asked } from '../../parts/Asked';
 import { Button } from '../../parts/Button';
 import { Scroll, Trouble } from '../../parts/Page';
 
@@ -19,9 +20,13 @@ export function ImportPreview({
     children?: ReactNode;
 }) {
     const apply = useSend(
-        (id: number, headers) => take(api.POST('/api/library/imports/{id}/apply', { params: { path: { id } }, headers })),
+        (body: { id: number; sure: boolean }, headers) =>
+            take(api.POST('/api/library/imports/{id}/apply', { params: { path: { id: body.id } }, body: { sure: body.sure }, headers })),
         onView,
     );
+    // The yes is to this view only.
+    const [yes, setYes] = useState(0);
+    const sure = view !== null && yes === view.id;
     const box = useRef<HTMLDivElement>(null);
     useEffect(() => {
         if (view) {
@@ -40,12 +45,38 @@ export function ImportPreview({
                         <div className="flex gap-2">
                             {children}
                             {view.state === 'previewed' && view.changes.length > 0 && (
-                                <Button kind="main" className="min-h-12" disabled={apply.isPending} onClick={() => apply.mutate(view.id)}>
+                                <Button
+                                    kind="main"
+                                    className="min-h-12"
+                                    disabled={apply.isPending || (view.asked.length > 0 && !sure)}
+                                    onClick={() => apply.mutate({ id: view.id, sure })}
+                                >
                                     {apply.isPending ? 'Applying…' : 'Apply'}
                                 </Button>
                             )}
                         </div>
                     </div>
+                    {view.asked.length > 0 && view.state === 'previewed' && (
+                        <Asked
+                            points={view.asked.map((a) => `${a.line}: ${a.message}`)}
+                            sure={sure}
+                            onSure={(on) => setYes(on ? view.id : 0)}
+                        />
+                    )}
+                    {view.left.length > 0 && (
+                        <details className="mt-3">
+                            <summary className="min-h-12 cursor-pointer py-3">
+                                <b>
+                                    Not in this file, and kept as it is: {view.left.length === 1 ? '1 item' : `${view.left.length} items`}
+                                </b>
+                            </summary>
+                            <ul className="max-h-64 overflow-auto text-sm">
+                                {view.left.map((l) => (
+                                    <li key={l}>{l}</li>
+                                ))}
+                            </ul>
+                        </details>
+                    )}
                     <Changes title="Changes" rows={view.changes} />
                     <Changes title="What stops each aircraft first, and every date that moves" rows={view.dates} />
                 </div>

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Do;
+
+use App\Crew\Model\Person;
+use App\Crew\Model\Role;
+use App\Now\FloorCount;
+use App\Shared\Clock;
+use App\Shared\Notices;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
+
+/**
+ * Begins a visit before the day that was planned for it. From then on the aircraft stands in it: it does not fly, and its first day is today,
+ * for every forecast, bay and board. The controllers are told.
+ */
+final readonly class BeginVisit
+{
+    public function __construct(private Clock $clock, private Records $records, private Notices $notices, private PlanVisit $plan) {}
+
+    /** @throws Refused when it has begun, is not early, or the aircraft is in another visit */
+    public function __invoke(Person $by, int $id): Visit
+    {
+        $visit = DB::transaction(function () use ($by, $id): Visit {
+            $visit = Visit::with('aircraft.type')->findOrFail($id);
+            $today = $this->clock->today();
+            if ($visit->daysEarly($today) === 0) {
+                throw Refused::because("\"{$visit->title}\" need not be begun early: it is ".($visit->state === Visit::PLANNED ? 'due to begin' : 'begun already').'. Reload to see it; nothing was changed.');
+            }
+            $this->requireFree($visit, $today);
+            FloorCount::up($visit->aircraft_id);
+            $planned = $visit->start;
+            $visit->update(['start' => (string) $today, 'state' => Visit::IN_WORK]);
+            $this->records->write($by, 'visit.begun_early', "visit:{$visit->id}", ['planned' => $planned, 'begun' => $visit->start]);
+            $this->tell($by, $visit, Day::parse($planned));
+
+            return $visit;
+        });
+        ($this->plan)($visit, $by, 'planned when it was begun early');
+
+        return $visit;
+    }
+
+    /** It stands in one visit at a time. */
+    private function requireFree(Visit $visit, Day $today): void
+    {
+        $other = Visit::where('aircraft_id', $visit->aircraft_id)->whereKeyNot($visit->id)->where('state', '!=', Visit::RELEASED)
+            ->where('start', '<', $visit->start)->where(static fn($q) => $q->where('state', Visit::IN_WORK)->orWhere('end', '>=', (string) $today))->first();
+        if ($other !== null) {
+            throw Refused::because("{$visit->aircraft->mark} is in \"{$other->title}\" from {$this->clock->words(Day::parse($other->start))}. Release it from that first, or move it; nothing was changed.");
+        }
+    }
+
+    private function tell(Person $by, Visit $visit, Day $planned): void
+    {
+        $bay = Visit::with('aircraft')->where('bay', $visit->bay)->whereKeyNot($visit->id)->where('state', Visit::IN_WORK)->first();
+        $said = "{$by->name} began \"{$visit->title}\" of {$visit->aircraft->mark} today; it was planned from {$this->clock->words($planned)}."
+            .($bay === null ? '' : " {$bay->aircraft->mark} is in {$visit->bay} now.");
+        foreach (Person::thereOn($this->clock->today())->where('role', Role::Controller)->whereKeyNot($by->id)->pluck('id') as $id) {
+            $this->notices->tell($id, $said, "/visits/{$visit->id}");
+        }
+    }
+}
