@@ -34,7 +34,7 @@ final class RoutesTest extends WorldCase
             'POST components/1/readings' => ['ines', 'oda', 'runa', 'tor'], 'POST readings/1/correct' => ['ines', 'oda', 'runa', 'tor'],
             'POST what-if' => ['ines'], 'POST what-if/apply' => ['ines'],
             'GET calendar-links' => self::EVERYBODY, 'POST calendar-links' => ['ines'], 'POST calendar-links/99/revoke' => ['ines'],
-            'GET visits' => self::EVERYBODY, 'GET visits/1' => self::EVERYBODY, 'POST visits' => ['ines'],
+            'GET visits' => self::EVERYBODY, 'GET visits/1' => self::EVERYBODY, 'POST visits' => ['ines'], 'POST visits/99/begin' => ['ines', 'oda', 'runa', 'tor'],
             "GET {$card}/candidates?role=perform" => ['ines'], "POST {$card}/assignments" => ['ines'],
             'GET pack' => self::EVERYBODY, 'POST pack' => ['ines'], 'POST pack/save' => ['ines'], 'GET bays' => self::EVERYBODY, 'POST bays/1/slots' => ['ines'], 'POST bay-slots/99/remove' => ['ines'], 'GET phases' => self::EVERYBODY,
             'GET visits/1/board' => self::EVERYBODY, 'POST visits/1/board/move' => ['ines'], 'GET visits/1/cards/1/slip' => self::EVERYBODY, 'GET visits/1/plan' => self::EVERYBODY, 'POST visits/1/plan' => ['ines'],

@@ -49,6 +49,7 @@ final readonly class ReleaseAircraft
             throw Refused::because(ReleaseWords::keeps(count($blockers)).", first: {$blockers[0]->title} {$blockers[0]->text}. Nothing was signed.");
         }
         $by->requireSignature($stamp, $pin);
+        $visit->loadMissing('cards.signer');
         $done = $this->done($visit, $aircraft);
         $rows = $this->book->items($aircraft)->filter(static fn(DueRow $r): bool => isset($done[$r->key()]));
 

@@ -19,6 +19,11 @@ final class AssignSearch
     /** Moves tried in one round, for each slot. */
     private const MOVES = 60;
 
+    /** The share of the time that goes to filling more slots, where the bound leaves room, and how often each slot is taken out of its pool at most, on the mean. */
+    private const POOL = 0.5;
+
+    private const TRIES = 120;
+
     /** Ways looked at before the attempt to try them all is given up. */
     private const WAYS = 400_000;
 
@@ -52,6 +57,9 @@ final class AssignSearch
     public function run(int $rounds): bool
     {
         $this->fill();
+        if ($this->seats->filled < $this->most) {
+            (new AssignPool($this->on, $this->seats, $this->chance, $this->deadline?->after(self::POOL)))->fill($this->most, self::TRIES * count($this->on->hours));
+        }
         $proven = $this->even();
         if (! $proven) {
             $this->round(1);

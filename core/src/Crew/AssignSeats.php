@@ -54,7 +54,13 @@ final class AssignSeats
     /** Whether a person has the hours for a slot on its date. */
     public function room(int $s, int $p): bool
     {
-        return ($this->used[$p][$this->on->date[$s]] ?? 0) + $this->on->hours[$s] <= $this->on->has[$p];
+        return $this->lacks($s, $p) <= 0;
+    }
+
+    /** Grains that a person lacks for a slot on its date; 0 or less where they have the hours. */
+    public function lacks(int $s, int $p): int
+    {
+        return ($this->used[$p][$this->on->date[$s]] ?? 0) + $this->on->hours[$s] - $this->on->has[$p];
     }
 
     /** Whether a person who fits a slot can take it as things stand. */

@@ -15,6 +15,14 @@ final readonly class Deadline
         return new self(hrtime(true) + $milliseconds * 1_000_000);
     }
 
+    /** A nearer one: after so much of the time that is left. */
+    public function after(float $share): self
+    {
+        $now = hrtime(true);
+
+        return new self($now + (int) (max(0, $this->until - $now) * $share));
+    }
+
     public function passed(): bool
     {
         return hrtime(true) >= $this->until;

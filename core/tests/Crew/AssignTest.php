@@ -127,6 +127,55 @@ final class AssignTest extends TestCase
         self::assertTrue($result->proven);
     }
 
+    /**
+     * Days cut into slots of unequal hours, so that all of them can be filled, in a way that is then forgotten.
+     *
+     * @return array{list<AssignPerson>, list<AssignSlot>}
+     */
+    private static function planted(int $seed, int $many): array
+    {
+        mt_srand($seed);
+        $kinds = ['skill' => ['engine', 'airframe', 'avionics'], 'rating' => ['SKV', 'OLN', 'TRK'], 'authority' => ['perform', 'duplicate']];
+        $people = $slots = $cards = [];
+        for ($i = 0; $i < $many; $i++) {
+            $held = array_map(static fn(array $of): array => array_values(array_filter($of, static fn(string $v): bool => mt_rand(0, 2) > 0)) ?: [$of[mt_rand(0, count($of) - 1)]], $kinds);
+            $hours = mt_rand(0, 4) === 0 ? 4.0 : 8.0;
+            $keys = array_merge(...array_map(static fn(string $kind): array => array_map(static fn(string $v): string => "{$kind}:{$v}", $held[$kind]), array_keys($held)));
+            $people[] = AssignPerson::of("p{$i}", new Qualified(array_fill_keys($keys, null)), $hours);
+            foreach (['2026-05-05', '2026-05-06'] as $date) {
+                for ($left = $hours; $left > 0.4; $left -= $long) {
+                    $long = min($left, [0.5, 1.0, 1.5, 2.0, 2.5, 3.0, 3.5, 4.0, 6.0][mt_rand(0, 8)]);
+                    $role = Role::from($held['authority'][mt_rand(0, count($held['authority']) - 1)]);
+                    // A card of two or three, none of whom works and inspects it.
+                    $card = 'c'.(array_key_first(array_filter($cards, static fn(array $who): bool => ! isset($who[$i]) && count($who) < 3)) ?? count($cards));
+                    $cards[(int) substr($card, 1)][$i] = true;
+                    $slots[] = AssignSlot::of('s'.count($slots), $card, $role, $role === Role::Duplicate ? null : $held['skill'][mt_rand(0, count($held['skill']) - 1)], $held['rating'][mt_rand(0, count($held['rating']) - 1)], Day::parse($date), $long);
+                }
+            }
+        }
+        usort($slots, static fn(AssignSlot $a, AssignSlot $b): int => md5($a->id) <=> md5($b->id));
+
+        return [$people, $slots];
+    }
+
+    /** @return iterable<string, array{int, int}> */
+    public static function plantedWorlds(): iterable
+    {
+        for ($seed = 1; $seed <= 12; $seed++) {
+            yield "seed {$seed}" => [$seed, [8, 10, 12][$seed % 3]];
+        }
+    }
+
+    #[DataProvider('plantedWorlds')]
+    public function test_whatever_can_be_filled_is_filled_though_the_hours_are_unequal(int $seed, int $many): void
+    {
+        [$people, $slots] = self::planted($seed, $many);
+        self::assertGreaterThan(30, count($slots));
+        $result = Assign::of($people, $slots, Deadline::in(500));
+        self::assertNotNull(self::judge($people, $slots, $result->assigned), 'a rule is broken');
+        self::assertSame([], array_column($result->open, 'slot'));
+    }
+
     /** @return iterable<string, array{int, int, int}> */
     public static function large(): iterable
     {
@@ -178,7 +227,7 @@ final class AssignTest extends TestCase
         for ($i = 0; $i < $places; $i++) {
             $slots[] = AssignSlot::of("s{$i}", "c{$i}", Role::Perform, ['a', 'b', 'c'][mt_rand(0, 2)], 'T', Day::parse('2026-05-0'.mt_rand(1, $days)), 2.0);
         }
-        $result = Assign::of($people, $slots, null, 1);
+        $result = Assign::of($people, $slots, Deadline::in(500));
         $judged = self::judge($people, $slots, $result->assigned);
         self::assertNotNull($judged, 'a rule is broken');
         [$filled, $squares] = self::cheapestFlow($people, $slots, $days);

@@ -15,6 +15,7 @@ use App\Shared\Clock;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\PartMove;
 use App\Stores\Model\ToolLoan;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Shared\Instant;
@@ -73,6 +74,7 @@ final class WholeAircraftTest extends WorldCase
     {
         $first = $this->card('QA-VFC', '29-14', '2026-05-05');
         $second = $this->card('QA-VFC', '61-21', '2026-05-07', 'oda');
+        Visit::whereKey($second->visit_id)->update(['start' => '2026-05-05']);
         $this->work('oda', $second, 1)->assertOk();
         $this->as('oda', 'POST', "cards/{$second->id}/loans", ['what' => 'rags', 'quantity' => 7])->assertOk();
         $this->closed($first->visit_id, 'bram');
@@ -124,6 +126,7 @@ final class WholeAircraftTest extends WorldCase
         DB::table('card_waits')->where('card_id', $raise->id)->delete();
         Assignment::create(['card_id' => $raise->id, 'person_id' => $this->person('bram')->id, 'role' => 'perform']);
         $mark = $raise->aircraft()->value('mark');
+        Visit::whereKey($raise->visit_id)->update(['start' => '2026-05-05']);
         DB::table('qualifications')->insertOrIgnore([['person_id' => $this->person('bram')->id, 'kind' => 'rating', 'value' => $raise->aircraft()->firstOrFail()->type()->value('code')]]);
         Presence::query()->delete();
         $this->work('bram', $raise, 1)->assertOk();

@@ -59,7 +59,7 @@ final class BeginEarlyTest extends WorldCase
     {
         $mark = $this->visit->aircraft->mark;
         $this->as('oda', 'POST', "visits/{$this->visit->id}/begin")->assertOk();
-        $row = collect($this->as('ines', 'GET', 'fleet')->json('rows'))->firstWhere('mark', $mark);
+        $row = array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')[$mark];
         self::assertSame(['waiting', 0], [$row['state'], $row['visits'][0]['from']]);
         self::assertStringContainsString("is in \"{$this->visit->title}\"", $this->as('ines', 'GET', "fleet/{$mark}")->json('sentence'));
         self::assertStringContainsString('stands in a visit', implode(' ', $this->as('ines', 'POST', "fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '1', 'ldg' => '1']])->json('asked')));
