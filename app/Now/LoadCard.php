@@ -4,9 +4,22 @@ declare(strict_types=1);
 
 namespace App\Now;
 
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\AircraftType;
+use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
+use App\Floor\Model\CardHand;
+use App\Floor\Model\Handover;
 use App\Floor\Model\Step;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\Manual;
+use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
+use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\Acts;
 use Jorvel\Core\Floor\CardProgress;
@@ -20,21 +33,116 @@ use Jorvel\Core\Shared\Instant;
 /** The one maker of the picture of a card, with all that is at its aircraft. */
 final readonly class LoadCard
 {
-    public const WITH = ['steps', 'aircraft.type', 'template.manual', 'assignments.person.qualifications', 'waitsFor:id,number,title,state', 'openHandover', 'hands', 'visit'];
+    /** What a card belongs to, with the columns that are read: a template without its steps, which the card has copied. */
+    public const ONE = [
+        'visit' => [Visit::class, ['id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'released_at']],
+        'aircraft' => [Aircraft::class, [
+            'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of', 'rates', 'conditions', 'week', 'effectivity', 'floor_count',
+        ]],
+        'type' => [AircraftType::class, ['id', 'code', 'name', 'arrangement', 'phase', 'inspected', 'outline', 'systems']],
+        'template' => [CardTemplate::class, ['id', 'type_id', 'manual_id', 'code', 'title', 'chapter', 'revision', 'skill', 'hours', 'zone', 'critical', 'section', 'method', 'held_until', 'of_id']],
+        'manual' => [Manual::class, ['id', 'type_id', 'code', 'title', 'revision']],
+        'item' => [ProgrammeItem::class, ['id', 'code', 'title', 'chapter']],
+    ];
 
-    public function __construct(private LoadAircraft $aircraft, private Clock $clock) {}
+    /** What belongs to it: the condition by which, and the columns. */
+    public const MANY = [
+        'assignments' => [Assignment::class, 'assignments.card_id = cards.id', ['id', 'card_id', 'person_id', 'role', 'under_id']],
+        'hands' => [CardHand::class, 'card_hands.card_id = cards.id', ['id', 'card_id', 'person_id', 'since']],
+        'handovers' => [Handover::class, 'handovers.card_id = cards.id', ['id', 'card_id', 'person_id', 'state', 'said', 'at', 'taken_by', 'taken_at']],
+        'waitsFor' => [Card::class, 'before.id in (select after_id from card_waits where card_waits.card_id = cards.id)', ['id', 'number', 'title', 'state']],
+    ];
+
+    public function __construct(private LoadAircraft $aircraft, private Clock $clock, private Directory $people) {}
 
     public function __invoke(int $cardId): CardFile
     {
-        $floor = (int) DB::table('aircraft')->join('cards', 'cards.aircraft_id', '=', 'aircraft.id')->where('cards.id', $cardId)->value('floor_count');
-
-        return $this->of(Card::with(self::WITH)->findOrFail($cardId), $floor);
+        return $this->of($this->card($cardId));
     }
 
-    /** @param Card $card with {@see WITH} */
-    public function of(Card $card, ?int $floorCount = null): CardFile
+    /** A card's picture anew, of the rows that are at hand, after something happened at its aircraft. */
+    public function again(CardFile $file): CardFile
     {
+        $card = $file->card;
+        $row = (array) self::many(DB::table('cards'))->where('cards.id', $card->id)->first();
+        $card->setRelations([...$card->getRelations(), ...self::collect($row)]);
+        $card->load('steps');
+
+        return $this->of($card);
+    }
+
+    /** Everything of the card that its picture needs: its own rows in one query, its steps, and its people. */
+    private function card(int $cardId): Card
+    {
+        $row = (array) ($this->query()->where('cards.id', $cardId)->first() ?? throw (new ModelNotFoundException)->setModel(Card::class, [$cardId]));
+        $one = [];
+        foreach (self::ONE as $name => [$class, $columns]) {
+            $values = [];
+            foreach ($columns as $column) {
+                $values[$column] = $row["{$name}__{$column}"];
+                unset($row["{$name}__{$column}"]);
+            }
+            $one[$name] = $values['id'] === null ? null : (new $class)->newFromBuilder($values);
+        }
+        $many = self::collect($row);
+        $one['aircraft']?->setRelation('type', $one['type']);
+        $one['template']?->setRelation('manual', $one['manual']);
+        unset($one['type'], $one['manual']);
+        $card = (new Card)->newFromBuilder($row);
+        $card->setRelations([...$one, ...$many]);
+        $card->load('steps');
+
+        return $card;
+    }
+
+    private function query(): Builder
+    {
+        $query = DB::table('cards')->join('visits as visit', 'visit.id', '=', 'cards.visit_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
+            ->join('aircraft_types as type', 'type.id', '=', 'aircraft.type_id')->join('card_templates as template', 'template.id', '=', 'cards.template_id')
+            ->join('manuals as manual', 'manual.id', '=', 'template.manual_id')->leftJoin('programme_items as item', 'item.id', '=', 'cards.item_id')->select('cards.*');
+        foreach (self::ONE as $name => [1 => $columns]) {
+            $query->addSelect(array_map(static fn(string $c): string => "{$name}.{$c} as {$name}__{$c}", $columns));
+        }
+
+        return self::many($query);
+    }
+
+    private static function many(Builder $query): Builder
+    {
+        foreach (self::MANY as $name => [$class, $on, $columns]) {
+            $table = (new $class)->getTable();
+            $as = $table === 'cards' ? 'before' : $table;
+            $pairs = implode(', ', array_map(static fn(string $c): string => "'{$c}', {$as}.{$c}", $columns));
+            $query->selectRaw("(select json_group_array(json_object({$pairs})) from (select * from {$table} order by id) as {$as} where {$on}) as {$name}__all");
+        }
+
+        return $query;
+    }
+
+    /**
+     * @param array<string, mixed> $row from which they are taken out
+     *
+     * @return array<string, Collection<int, covariant Model>>
+     */
+    private static function collect(array &$row): array
+    {
+        $many = [];
+        foreach (self::MANY as $name => [$class]) {
+            $of = json_decode($row["{$name}__all"], true, 8, JSON_THROW_ON_ERROR);
+            unset($row["{$name}__all"]);
+            $many[$name] = (new $class)->newCollection(array_map(static fn(array $r): Model => (new $class)->newFromBuilder($r), $of));
+        }
+        $many['handovers'] = $many['handovers']->reverse()->values();
+
+        return $many;
+    }
+
+    private function of(Card $card): CardFile
+    {
+        $card->setRelation('openHandover', $card->handovers->firstWhere('taken_at', null));
         $card->steps->each(static fn(Step $s) => $s->setRelation('card', $card));
+        $this->people->attach(['person' => [$card->assignments, 'person_id'], 'left:person' => [$card->handovers, 'person_id']]);
+        $this->people->qualifications($card->assignments, 'person_id');
         $first = $card->mustWaitFor();
 
         return new CardFile($card, new CardNow(
@@ -49,7 +157,7 @@ final readonly class LoadCard
             $first === null ? null : new CardRef((string) $first->id, $first->number, $first->title, CardProgress::from($first->state)),
             $this->aircraft->on($card->aircraft_id),
             $card->visit->daysEarly($this->clock->today()),
-        ), $floorCount ?? $card->aircraft->floor_count);
+        ), $card->aircraft->floor_count);
     }
 
     public static function step(Step $step): StepNow

@@ -9,7 +9,10 @@ use App\Shared\Http\QuietSessions;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model as Eloquent;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Database\Events\TransactionCommitting;
+use Illuminate\Database\Events\TransactionRolledBack;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
@@ -24,6 +27,8 @@ final class JorvelProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(Clock::class);
+        $this->app->scoped(Memo::class);
+        $this->app->scoped(Records::class);
         $this->app->scoped(Intention::class);
         Connection::resolverFor('sqlite', static fn(mixed ...$given): SqliteConnection => new SqliteConnection(...$given));
     }
@@ -33,6 +38,9 @@ final class JorvelProvider extends ServiceProvider
         Eloquent::preventLazyLoading(config('app.env') !== 'production');
         // A model's policy stands in the same room: App\Visits\Model\Visit has App\Visits\Http\VisitPolicy.
         Gate::guessPolicyNamesUsing(static fn(string $model): string => str_replace('\\Model\\', '\\Http\\', $model).'Policy');
+        Event::listen([TransactionCommitted::class, TransactionRolledBack::class], fn() => $this->app->make(Records::class)->ended());
+        Event::listen(QueryExecuted::class, fn(QueryExecuted $q) => $this->app->make(Memo::class)->heard($q->sql));
+        Event::listen(TransactionRolledBack::class, fn() => $this->app->make(Memo::class)->forget());
         Event::listen(TransactionCommitting::class, fn() => $this->app->make(Intention::class)->committing((string) $this->app->make(Clock::class)->now()));
         Session::extend('quiet', static fn($app): QuietSessions => new QuietSessions($app['db']->connection(), (string) config('session.table'), (int) config('session.lifetime'), $app));
         // What is no number of a row is no address at all.

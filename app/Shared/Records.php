@@ -13,11 +13,20 @@ use Illuminate\Support\Facades\DB;
  * A record's hash is the SHA-256 of the previous hash, a newline, and the canonical JSON (keys sorted, no spaces) of
  * its number, time, person, kind, subject and data. The table refuses updates and deletes; corrections are new records.
  */
-final readonly class Records
+final class Records
 {
     private const FIRST = '0000000000000000000000000000000000000000000000000000000000000000';
 
-    public function __construct(private Clock $clock) {}
+    /** @var array{id: int, hash: string}|null the last one, while the transaction goes on that wrote it */
+    private ?array $last = null;
+
+    public function __construct(private readonly Clock $clock) {}
+
+    /** What a transaction wrote counts no more: it has ended. */
+    public function ended(): void
+    {
+        $this->last = null;
+    }
 
     /**
      * Writes one record; call it inside the transaction of what it records.
@@ -29,17 +38,18 @@ final readonly class Records
     public function write(?Person $who, string $what, string $subject, array $data = []): void
     {
         DB::transaction(function () use ($who, $what, $subject, $data): void {
-            $last = DB::table('records')->orderByDesc('id')->first(['id', 'hash']);
+            $last = $this->last ?? (array) (DB::table('records')->orderByDesc('id')->first(['id', 'hash']) ?? ['id' => 0, 'hash' => self::FIRST]);
             $row = [
-                'id' => ($last->id ?? 0) + 1,
+                'id' => $last['id'] + 1,
                 'at' => (string) $this->clock->now(),
                 'who' => $who === null ? 'system' : "{$who->name} ({$who->stamp})",
                 'what' => $what,
                 'subject' => $subject,
                 'data' => self::canonical($data),
             ];
-            $previous = $last->hash ?? self::FIRST;
-            DB::table('records')->insert([...$row, 'previous' => $previous, 'hash' => self::hash($previous, $row)]);
+            $hash = self::hash($last['hash'], $row);
+            DB::table('records')->insert([...$row, 'previous' => $last['hash'], 'hash' => $hash]);
+            $this->last = ['id' => $row['id'], 'hash' => $hash];
         });
     }
 

@@ -109,11 +109,11 @@ final readonly class RigSheet
      */
     private function keep(Person $by, Step $step, array $taken): array
     {
-        $writes = array_values(array_map(fn(Taken $t): Closure => fn() => $this->readings->keep($by, $step, $t), $taken));
-        // What was found is history; what was left must be good.
-        $writes[] = static fn() => Reading::where(['step_id' => $step->id, 'phase' => 'as_found'])->update(['stands' => false]);
-
-        return $writes;
+        return [
+            fn() => $this->readings->keep($by, $step, ...array_values($taken)),
+            // What was found is history; what was left must be good.
+            static fn() => Reading::where(['step_id' => $step->id, 'phase' => 'as_found'])->update(['stands' => false]),
+        ];
     }
 
     /**

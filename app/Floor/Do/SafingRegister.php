@@ -9,8 +9,8 @@ use App\Floor\Model\Card;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
 use App\Now\CardFile;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Now\DeviceOn;
 
 /** What is fitted to an aircraft now, and which step takes each device off again. */
@@ -19,7 +19,7 @@ final class SafingRegister
     /** @return Collection<int, SafingDevice> still fitted, the oldest first */
     public function of(Aircraft $aircraft): Collection
     {
-        return SafingDevice::with(['card.steps', 'fitter', 'carrier'])->where('aircraft_id', $aircraft->id)->whereNull('removed_at')->orderBy('fitted_at')->orderBy('id')->get();
+        return SafingDevice::with(['card', 'fitter', 'carrier'])->where('aircraft_id', $aircraft->id)->whereNull('removed_at')->orderBy('fitted_at')->orderBy('id')->get();
     }
 
     /** The device that a step takes off, or the same one fitted again since by another card; null when it is not in the register. */
@@ -40,13 +40,13 @@ final class SafingRegister
     {
         $ids = array_map(static fn(DeviceOn $d): int => (int) $d->id, $file->now->on->devices);
 
-        return $ids === [] ? [] : $this->removers(SafingDevice::with('card.steps')->whereIn('id', $ids)->get());
+        return $ids === [] ? [] : $this->removers(SafingDevice::with('card')->whereIn('id', $ids)->get());
     }
 
     /**
      * The steps that are to take devices off, each with its card.
      *
-     * @param Collection<int, SafingDevice> $devices with `card.steps`
+     * @param Collection<int, SafingDevice> $devices with `card`
      *
      * @return array<int, Step> by device
      */
@@ -56,14 +56,17 @@ final class SafingRegister
             return [];
         }
         $visits = $devices->pluck('card.visit_id')->unique();
-        $steps = Step::with('card')->where('kind', 'safing_remove')->where('state', Step::OPEN)->whereHas('card', static fn(Builder $q) => $q->whereIn('visit_id', $visits))->get();
-        $makers = Card::with('steps')->whereIn('visit_id', $visits)->whereIn('makes', $steps->map(static fn(Step $s): ?string => $s->spec['made'] ?? null)->filter()->unique())->get();
+        $kinds = ['safing_fit', 'safing_remove'];
+        $cards = Card::whereIn('visit_id', $visits)->whereIn('id', DB::table('steps')->whereIn('kind', $kinds)->select('card_id'))->get()->keyBy('id');
+        $all = Step::whereIn('kind', $kinds)->whereIn('card_id', $cards->keys())->orderBy('card_id')->orderBy('no')->get();
+        $all->each(static fn(Step $s) => $s->setRelation('card', $cards->get($s->card_id)));
+        $steps = $all->where('kind', 'safing_remove')->where('state', Step::OPEN);
         $removers = [];
         foreach ($devices as $device) {
             // On the same card first; of several, the one that comes first.
-            $remover = $steps->sortBy(static fn(Step $s): array => [$s->card_id === $device->card_id ? 0 : 1, $s->card_id, $s->no])->first(static function (Step $s) use ($device, $makers): bool {
-                $fitter = isset($s->spec['made']) ? $makers->first(static fn(Card $c): bool => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made']) : ($s->card_id === $device->card_id ? $device->card : null);
-                $fitted = $fitter?->steps->firstWhere('no', $s->spec['of']);
+            $remover = $steps->sortBy(static fn(Step $s): array => [$s->card_id === $device->card_id ? 0 : 1, $s->card_id, $s->no])->first(static function (Step $s) use ($device, $cards, $all): bool {
+                $fitter = isset($s->spec['made']) ? $cards->first(static fn(Card $c): bool => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made'])?->id : ($s->card_id === $device->card_id ? $device->card_id : null);
+                $fitted = $all->first(static fn(Step $f): bool => $f->card_id === $fitter && $f->no === $s->spec['of']);
 
                 return $fitted !== null && $s->card->visit_id === $device->card->visit_id && ($fitted->id === $device->fitted_step_id || self::same($device, $fitted));
             });

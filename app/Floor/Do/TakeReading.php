@@ -43,24 +43,25 @@ final readonly class TakeReading
         return new Taken($spec['point'], $entry, $result->value, $result->unit->value, $result->verdict->value, $result->margin, $tool, $result->reasons, $phase, $run);
     }
 
-    /** Keeps a judged reading, with its tool counted out to the card; an earlier one of the same point no longer stands. */
-    public function keep(Person $by, Step $step, Taken $taken): Reading
+    /** Keeps judged readings of one phase, with their tools counted out to the card; earlier ones of the same points no longer stand. */
+    public function keep(Person $by, Step $step, Taken ...$taken): void
     {
-        if ($taken->tool !== null) {
-            $this->desk->out($by, $step->card, $taken->tool);
+        foreach (array_unique(array_filter(array_map(static fn(Taken $t): ?Tool => $t->tool, $taken)), SORT_REGULAR) as $tool) {
+            $this->desk->out($by, $step->card, $tool);
         }
-        Reading::where(['step_id' => $step->id, 'point' => $taken->point, 'phase' => $taken->phase])->update(['stands' => false]);
-        $reading = Reading::create([
-            'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $taken->tool?->id, 'person_id' => $by->id, 'point' => $taken->point,
-            'phase' => $taken->phase, 'run' => $taken->run, 'value' => $taken->value, 'unit' => $taken->unit, 'verdict' => $taken->verdict,
-            'margin' => $taken->margin, 'reasons' => $taken->reasons, 'at' => (string) $this->clock->now(), 'stands' => true,
-        ]);
-        $this->records->write($by, 'reading.taken', "card:{$step->card_id}", [
-            'step' => $step->no, 'point' => $taken->point, 'phase' => $taken->phase, 'entered' => $taken->entry, 'value' => $taken->value,
-            'unit' => $taken->unit, 'tool' => $taken->tool?->code, 'verdict' => $taken->verdict,
-        ]);
-
-        return $reading;
+        Reading::where(['step_id' => $step->id, 'phase' => $taken[0]->phase])->whereIn('point', array_map(static fn(Taken $t): string => $t->point, $taken))->update(['stands' => false]);
+        $now = (string) $this->clock->now();
+        Reading::insert(array_map(static fn(Taken $t): array => [
+            'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $t->tool?->id, 'person_id' => $by->id, 'point' => $t->point,
+            'phase' => $t->phase, 'run' => $t->run, 'value' => $t->value, 'unit' => $t->unit, 'verdict' => $t->verdict,
+            'margin' => $t->margin, 'reasons' => json_encode($t->reasons), 'at' => $now, 'stands' => true,
+        ], array_values($taken)));
+        foreach ($taken as $t) {
+            $this->records->write($by, 'reading.taken', "card:{$step->card_id}", [
+                'step' => $step->no, 'point' => $t->point, 'phase' => $t->phase, 'entered' => $t->entry, 'value' => $t->value,
+                'unit' => $t->unit, 'tool' => $t->tool?->code, 'verdict' => $t->verdict,
+            ]);
+        }
     }
 
     /**

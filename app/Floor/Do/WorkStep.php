@@ -163,7 +163,9 @@ final readonly class WorkStep
     /** @param callable(ActingRow): bool $which */
     private static function end(CardFile $file, Person $by, string $now, callable $which): void
     {
-        ActingRow::where('card_id', $file->card->id)->whereNull('ended_at')->get()->filter($which)->each(static fn(ActingRow $a) => $a->update(['ended_at' => $now, 'ended_by' => $by->id]));
+        if ($file->now->on->actingOf($file->now->ref->id) !== []) {
+            ActingRow::where('card_id', $file->card->id)->whereNull('ended_at')->get()->filter($which)->each(static fn(ActingRow $a) => $a->update(['ended_at' => $now, 'ended_by' => $by->id]));
+        }
     }
 
     /**

@@ -142,6 +142,6 @@ final class FloorController
 
     private function answer(?CardFile $file, RoomRequest $request, ShowCard $read, int $id = 0): JsonResponse
     {
-        return new JsonResponse($read->card($file?->card->id ?? $id, $request->person()));
+        return new JsonResponse($file === null ? $read->card($id, $request->person()) : $read->after($file, $request->person()));
     }
 }

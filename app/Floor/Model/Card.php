@@ -302,8 +302,6 @@ final class Card extends Model
     public function addHand(int $personId, string $at): void
     {
         $over = $this->assignments->firstWhere('person_id', $personId)?->under_id;
-        foreach (array_filter([$personId, $over]) as $id) {
-            CardHand::insertOrIgnore(['card_id' => $this->id, 'person_id' => $id, 'since' => $at]);
-        }
+        CardHand::insertOrIgnore(array_map(fn(int $id): array => ['card_id' => $this->id, 'person_id' => $id, 'since' => $at], array_values(array_filter([$personId, $over]))));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Floor\Model;
 use App\Crew\Model\Person;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Somebody stands at a card's work now. They come with the first step they work there, and are gone when they call themselves
@@ -24,10 +25,8 @@ final class Presence extends Model
     /** From now on somebody is at this card, and at no other; since when stays where they are there already. */
     public static function come(int $personId, int $cardId, string $now): void
     {
-        $there = self::firstWhere('person_id', $personId);
-        if ($there === null || $there->card_id !== $cardId) {
-            self::updateOrCreate(['person_id' => $personId], ['card_id' => $cardId, 'since' => $now]);
-        }
+        $of = ['person_id' => $personId, 'card_id' => $cardId];
+        DB::table('presences')->upsert([...$of, 'since' => $now], 'person_id', ['card_id' => $cardId, 'since' => DB::raw('case when card_id = excluded.card_id then since else excluded.since end')]);
     }
 
     /** @return BelongsTo<Card, $this> */

@@ -6,6 +6,7 @@ namespace App\Floor\Show;
 
 use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
+use App\Crew\Model\RotaDay;
 use App\Floor\Do\FitToWork;
 use App\Floor\Do\HandCardOver;
 use App\Floor\Do\SafingRegister;
@@ -35,12 +36,14 @@ use App\Floor\Show\View\StepView;
 use App\Floor\Show\View\ToolView;
 use App\Library\Show\ShowRevisions;
 use App\Now\CardFile;
+use App\Now\Directory;
 use App\Now\LoadCard;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\Tool;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Floor\StepOrder;
 use Jorvel\Core\Floor\StepPlace;
@@ -54,16 +57,29 @@ use Jorvel\Core\Shared\Unit;
 /** One card with everything on it. */
 final readonly class ShowCard
 {
-    private const WITH = [...LoadCard::WITH, 'steps.doer', 'steps.runs', 'readings.tool', 'readings.taker', 'item', 'finding', 'findings.raiser', 'findings.photos', 'findings.before', 'signer', 'inspector', 'handovers.person', 'handovers.taker'];
-
-    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ShowFloor $floor, private ShowRevisions $revisions, private FitToWork $fit, private LoadCard $load) {}
+    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ShowFloor $floor, private ShowRevisions $revisions, private FitToWork $fit, private LoadCard $load, private Directory $people) {}
 
     public function card(int $id, Person $me): CardView
     {
-        $card = Card::with(self::WITH)->findOrFail($id);
-        $file = $this->load->of($card);
+        $this->people->know($me);
+
+        return $this->show(($this->load)($id), $me);
+    }
+
+    /** A card after somebody changed it: what it belongs to is not read again. */
+    public function after(CardFile $file, Person $me): CardView
+    {
+        $this->people->know($me);
+
+        return $this->show($this->load->again($file), $me);
+    }
+
+    private function show(CardFile $file, Person $me): CardView
+    {
+        $card = $file->card;
+        $tools = $this->more($card);
         $next = $card->nextStep();
-        $fitted = $this->register->of($card->aircraft);
+        $fitted = $file->now->on->devices === [] ? new Collection : $this->register->of($card->aircraft);
         $removers = $this->register->removers($fitted);
         $holds = $this->standings->holding($me, $file, $card->steps, $removers);
         $inspection = ShowFloor::atInspection($card);
@@ -123,11 +139,39 @@ final readonly class ShowCard
             array_values($card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all()),
             array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
             $this->devices($fitted, $removers),
-            $this->tools($card),
+            $this->tools($card, $tools),
             $this->parts($card),
             array_map(fn(LoanOut $l): LoanView => new LoanView((int) $l->id, $l->what, $l->quantity, $l->with, $this->clock->time($l->since)), $file->now->on->loansOf((string) $card->id)),
             $this->revisions->questions($card->template->manual, $card->template->section),
         );
+    }
+
+    /**
+     * What is shown of a card beside its picture.
+     *
+     * @return Collection<int, Tool> of its readings, and of the kinds that its steps need, with the card that each is out on
+     */
+    private function more(Card $card): Collection
+    {
+        $card->load(['readings', 'findings']);
+        $rigged = $card->steps->where('kind', 'rig_session');
+        $rigged->isEmpty() ? null : $rigged->load('runs');
+        $card->steps->each(static fn(Step $s) => $s->relationLoaded('runs') ? null : $s->setRelation('runs', $s->newCollection()));
+        $fixed = $card->finding_id === null ? null : Finding::with('card')->find($card->finding_id);
+        $card->setRelation('finding', $fixed);
+        $findings = $card->findings->concat(array_filter([$fixed]));
+        $findings->isEmpty() ? null : $findings->load(['photos', 'before']);
+        $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
+        $tools = Tool::withCardOutOn()->where(static fn(Builder $q) => $q->whereIn('tools.id', $card->readings->pluck('tool_id')->filter()->unique())->orWhereIn('kind', $kinds))->orderBy('code')->get();
+        $byId = $tools->keyBy('id');
+        $card->readings->each(static fn(Reading $r) => $r->setRelation('tool', $byId->get($r->tool_id)));
+        $this->people->attach([
+            'doer' => [$card->steps, 'done_by'], 'taker' => [$card->readings, 'person_id'], 'raiser' => [$findings, 'raised_by'],
+            'person' => [$card->handovers, 'person_id'], 'left:taker' => [$card->handovers, 'taken_by'],
+            'signer' => [[$card], 'signed_by'], 'inspector' => [[$card], 'inspected_by'],
+        ]);
+
+        return $tools;
     }
 
     public function finding(Finding $f, string $mark, Card $card): FindingView
@@ -177,8 +221,11 @@ final readonly class ShowCard
         }
         $today = $this->clock->today();
 
-        return array_values(Person::thereOn($today)->with('rotaDays')->where('base', $card->aircraft->base)->orderBy('name')->get()
-            ->filter(static fn(Person $p): bool => $p->shiftOn($today) !== null)->map(static fn(Person $p): string => $p->name)->all());
+        $people = Person::thereOn($today)->withMax(['rotaDays as shift_today' => static fn(Builder $q) => $q->where('date', (string) $today)], 'shift')
+            ->where('base', $card->aircraft->base)->orderBy('name')->get();
+        $people->each(static fn(Person $p) => $p->setRelation('rotaDays', new Collection($p->getAttribute('shift_today') === null ? [] : [new RotaDay(['date' => (string) $today, 'shift' => $p->getAttribute('shift_today')])])));
+
+        return array_values($people->filter(static fn(Person $p): bool => $p->shiftOn($today) !== null)->map(static fn(Person $p): string => $p->name)->all());
     }
 
     /**
@@ -287,15 +334,20 @@ final readonly class ShowCard
         );
     }
 
-    /** @return list<ToolView> of the kinds its steps need, usable ones first */
-    private function tools(Card $card): array
+    /**
+     * @param Collection<int, Tool> $tools
+     *
+     * @return list<ToolView> of the kinds its steps need, usable ones first
+     */
+    private function tools(Card $card, Collection $tools): array
     {
         $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
         $today = $this->clock->today();
 
-        return array_values(Tool::with('loan.card')->whereNot('state', Tool::GONE)->whereIn('kind', $kinds)->orderBy('code')->get()
+        return array_values($tools->where('state', '!=', Tool::GONE)->whereIn('kind', $kinds)->toBase()
             ->map(static function (Tool $t) use ($today, $card): ToolView {
-                $why = $t->unusable($today) ?? ($t->loan !== null && $t->loan->card_id !== $card->id ? "is out on card {$t->loan->card->number}" : null);
+                [$on, $number] = [$t->getAttribute('out_on'), $t->getAttribute('out_number')];
+                $why = $t->unusable($today) ?? ($on !== null && $on !== $card->id ? "is out on card {$number}" : null);
 
                 return new ToolView($t->code, $t->title, $t->kind, $t->unit, $t->resolution, $t->low, $t->high, $t->cal_due, $why === null, $why);
             })

@@ -21,6 +21,7 @@ use App\Library\Show\View\MarkedTemplate;
 use App\Library\Show\View\PassageView;
 use App\Library\Show\View\QuestionView;
 use App\Library\Show\View\RevisionView;
+use App\Now\Directory;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
@@ -32,7 +33,7 @@ use Jorvel\Core\Shared\Instant;
 /** A manual with its revisions, old text beside new, and what must be re-read. */
 final readonly class ShowRevisions
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private Directory $people) {}
 
     public function manual(string $code, Person $me): ManualRoom
     {
@@ -67,9 +68,11 @@ final readonly class ShowRevisions
     /** @return list<QuestionView> about a manual, or one section of it; those without an answer first */
     public function questions(Manual $manual, ?string $section = null): array
     {
-        $query = Question::with(['asker', 'answerer'])->where('manual_id', $manual->id)->when($section !== null, static fn(Builder $q) => $q->where('section', $section));
+        $rows = Question::where('manual_id', $manual->id)->when($section !== null, static fn(Builder $q) => $q->where('section', $section))
+            ->orderByRaw('answer is not null')->orderByDesc('id')->get();
+        $this->people->attach(['asker' => [$rows, 'asked_by'], 'answerer' => [$rows, 'answered_by']]);
 
-        return array_values($query->orderByRaw('answer is not null')->orderByDesc('id')->get()->map(fn(Question $q): QuestionView => new QuestionView(
+        return array_values($rows->map(fn(Question $q): QuestionView => new QuestionView(
             $q->id,
             $manual->code,
             $q->section,

@@ -70,8 +70,9 @@ final readonly class ToolDesk
      */
     public function requireHere(Card $card, Tool $tool): ?ToolLoan
     {
-        $loan = ToolLoan::with(['card', 'person'])->where('tool_id', $tool->id)->whereNull('in_at')->first();
+        $loan = ToolLoan::where('tool_id', $tool->id)->whereNull('in_at')->first();
         if ($loan !== null && $loan->card_id !== $card->id) {
+            $loan->load(['card', 'person']);
             throw Refused::because("{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in there first, or take another {$tool->kind}; nothing was kept.");
         }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Stores\Model;
 
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Query\JoinClause;
 use Jorvel\Core\Bench\Instrument;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Unit;
@@ -44,6 +46,16 @@ final class Tool extends Model
     public function loan(): HasOne
     {
         return $this->hasOne(ToolLoan::class)->whereNull('in_at');
+    }
+
+    /** @return Builder<self> with the card that each is out on: `out_on`, its id, and `out_number`; null in the store */
+    public static function withCardOutOn(): Builder
+    {
+        $query = self::query();
+        $query->leftJoin('tool_loans', static fn(JoinClause $on) => $on->on('tool_loans.tool_id', '=', 'tools.id')->whereNull('tool_loans.in_at'))
+            ->leftJoin('cards', 'cards.id', '=', 'tool_loans.card_id')->select(['tools.*', 'cards.id as out_on', 'cards.number as out_number']);
+
+        return $query;
     }
 
     public function instrument(): Instrument

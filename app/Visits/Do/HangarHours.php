@@ -7,8 +7,10 @@ namespace App\Visits\Do;
 use App\Crew\Do\Rosters;
 use App\Floor\Model\Card;
 use App\Shared\Clock;
+use App\Shared\Memo;
 use App\Visits\Model\Bay;
 use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\Spell;
@@ -20,14 +22,17 @@ final class HangarHours
     /** How many days beyond a visit's end are looked at. */
     private const BEYOND = 45;
 
-    /** @var array<string, Bay|null> by name */
-    private array $bays = [];
-
-    public function __construct(private readonly Clock $clock, private readonly Rosters $rosters) {}
+    public function __construct(private readonly Clock $clock, private readonly Rosters $rosters, private readonly Memo $memo) {}
 
     public function bay(string $name): ?Bay
     {
-        return $this->bays[$name] ??= Bay::firstWhere('name', $name);
+        return $this->bays()->firstWhere('name', $name);
+    }
+
+    /** @return Collection<int, Bay> */
+    private function bays(): Collection
+    {
+        return $this->memo->of('bays', ['bays'], static fn(): Collection => Bay::orderBy('id')->get());
     }
 
     public function base(Visit $visit): string
@@ -83,7 +88,7 @@ final class HangarHours
     public function free(Visit $visit, WorkHours $hours): array
     {
         $there = $free = $hours->people();
-        $bays = Bay::where('base', $this->base($visit))->pluck('name');
+        $bays = $this->bays()->where('base', $this->base($visit))->pluck('name');
         $others = Card::whereNotNull('planned_start')->whereNot('state', Card::CLOSED)->whereNot('visit_id', $visit->id)
             ->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED)->whereIn('bay', $bays))->get(['id', 'needs', 'planned_start', 'planned_end']);
         foreach ($others as $card) {

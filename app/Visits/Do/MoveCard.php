@@ -31,20 +31,23 @@ final readonly class MoveCard
     /**
      * What a move would do; nothing is saved, and nobody waits for it.
      *
-     * @param Instant|null $to where it is to begin; null unpins it
+     * @param float|null $slot of the board, at which it is to begin; null unpins it
      * @param bool $tighten the others close up, where that lets the aircraft leave sooner
      *
      * @throws Refused when the card is closed or in work, or the plan has changed meanwhile
      */
-    public function preview(int $visitId, int $cardId, ?Instant $to, int $version, bool $tighten = false): BoardView
+    public function preview(int $visitId, int $cardId, ?float $slot, int $version, bool $tighten = false): BoardView
     {
-        return $this->board($this->move($visitId, $cardId, $to, $version, $tighten));
+        $m = $this->move($visitId, $cardId, $slot, $version, $tighten);
+
+        return $this->board($m, ...$this->laid($m));
     }
 
     /** The same, saved as it was shown. @throws Refused likewise */
-    public function __invoke(Person $by, int $visitId, int $cardId, ?Instant $to, int $version, bool $tighten = false): BoardView
+    public function __invoke(Person $by, int $visitId, int $cardId, ?float $slot, int $version, bool $tighten = false): BoardView
     {
-        $m = $this->move($visitId, $cardId, $to, $version, $tighten);
+        $m = $this->move($visitId, $cardId, $slot, $version, $tighten);
+        $laid = $this->laid($m);
         DB::transaction(function () use ($by, $m, $version): void {
             $this->runs->requireVersion($m->visit, $version);
             Card::whereKey($m->card->id)->update($m->set);
@@ -52,17 +55,20 @@ final readonly class MoveCard
             $this->plan->save($m->visit, $m->ask, $m->result, $by, "{$m->card->number} was moved");
         });
 
-        return $this->board($m);
+        $m->visit->load('plan');
+
+        return $this->board($m, ...$laid);
     }
 
-    private function move(int $visitId, int $cardId, ?Instant $to, int $version, bool $tighten): CardMove
+    private function move(int $visitId, int $cardId, ?float $slot, int $version, bool $tighten): CardMove
     {
         $visit = $this->board->query($visitId);
+        $to = $slot === null ? null : $this->board->hours($visit)->begins((int) round($slot));
         $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
         if ($card->state !== Card::OPEN) {
             throw Refused::because("Card {$card->number} is ".($card->worked() ? 'worked' : 'in work').'; it cannot be moved any more.');
         }
-        $this->runs->requireVersion($visit, $version);
+        PlanRuns::requireSame($visit->plan, $version);
         $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
         $set = ['not_before' => $to === null ? null : (string) $to, 'first' => $to !== null && $was !== null && $to->isBefore($was)];
         $ground = $this->plan->ground($visit, $this->clock->now());
@@ -73,11 +79,18 @@ final readonly class MoveCard
         return new CardMove($visit, $card, $set, $to, $tighten && $sooner > 0 ? $flow : $stay, $tighten && $sooner > 0 ? $flows : $stays, $tighten ? 0.0 : $sooner);
     }
 
-    private function board(CardMove $m): BoardView
+    /** @return array{list<MovedCard>, string} what moves by it, and what it does to the exit; the visit's cards then bear the new times */
+    private function laid(CardMove $m): array
     {
         $exit = $this->board->exit($m->visit->cards);
         $moved = $this->lay($m->visit, $m->ask, $m->result, $m->card->id);
-        $effect = $this->effect($m->card, $m->to, $exit, $m->ask->hours->ends($m->result->makespan()));
+
+        return [$moved, $this->effect($m->card, $m->to, $exit, $m->ask->hours->ends($m->result->makespan()))];
+    }
+
+    /** @param list<MovedCard> $moved */
+    private function board(CardMove $m, array $moved, string $effect): BoardView
+    {
         $m->card->fill($m->set)->syncOriginalAttributes(array_keys($m->set));
 
         return $this->board->of($m->visit, $moved, $effect, $m->sooner);

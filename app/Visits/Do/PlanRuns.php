@@ -123,7 +123,13 @@ final readonly class PlanRuns
     /** @throws Refused when the plan has changed since it was looked at */
     public function requireVersion(Visit $visit, int $version): void
     {
-        $now = VisitPlan::find($visit->id)->version ?? 0;
+        self::requireSame(VisitPlan::find($visit->id), $version);
+    }
+
+    /** @throws Refused when it is another one than was looked at */
+    public static function requireSame(?VisitPlan $plan, int $version): void
+    {
+        $now = $plan->version ?? 0;
         if ($now !== $version) {
             throw Refused::stale('The plan has changed since you looked at it. The board now shows it as it is; nothing of yours was saved.', $now);
         }

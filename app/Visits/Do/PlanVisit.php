@@ -71,7 +71,9 @@ final readonly class PlanVisit
     public function ground(Visit $visit, Instant $from): VisitGround
     {
         $visit->loadMissing('aircraft.type');
-        $cards = $visit->cards()->with(['steps', 'waitsFor:id'])->get()->reject(static fn(Card $c): bool => $c->worked())->values();
+        // Those of the board, where it is at hand: one set of cards for the plan and for what is shown of it.
+        $known = $visit->relationLoaded('cards') && $visit->cards->every(static fn(Card $c): bool => $c->relationLoaded('steps') && $c->relationLoaded('waitsFor'));
+        $cards = ($known ? $visit->cards : $visit->cards()->with(['steps', 'waitsFor:id'])->get())->reject(static fn(Card $c): bool => $c->worked())->values();
         $hours = $this->hangar->of($visit, $this->later($from, $visit));
         $zones = Zone::where('type_id', $visit->aircraft->type_id)->pluck('most', 'name')->map(static fn(mixed $most): int => (int) $most)->all();
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Visits\Http;
 
-use App\Shared\Clock;
-use App\Visits\Do\HangarHours;
 use App\Visits\Do\MoveCard;
 use App\Visits\Do\PlanRuns;
 use App\Visits\Model\PlanRun;
@@ -17,8 +15,6 @@ use App\Visits\Show\View\PlanRunView;
 use App\Visits\Show\View\SlipRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Instant;
 use OpenApi\Attributes as OA;
 
 /** The board of a visit: when each card is worked, and what a change moves. */
@@ -34,13 +30,10 @@ final class BoardController
         new OA\Property(property: 'card', type: 'integer'), new OA\Property(property: 'slot', description: 'of the board at which it is to begin; null lets it go again', type: 'number', nullable: true),
         new OA\Property(property: 'version', description: 'of the board that was looked at', type: 'integer'), new OA\Property(property: 'keep', description: 'false only shows it', type: 'boolean'), new OA\Property(property: 'tighten', description: 'the others close up, where that lets it leave sooner', type: 'boolean'),
     ])), responses: [new OA\Response(response: 200, description: 'The board as it is or would be, and what moved', content: new OA\JsonContent(ref: BoardView::class))])]
-    public function move(int $id, MoveRequest $request, MoveCard $move, HangarHours $hangar, Clock $clock): JsonResponse
+    public function move(int $id, MoveRequest $request, MoveCard $move): JsonResponse
     {
-        $visit = Visit::with('aircraft.type')->findOrFail($id);
         $slot = $request->input('slot');
-        $to = $slot === null ? null : $hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $clock->zone()))->begins((int) round((float) $slot));
-
-        $asked = [$id, $request->integer('card'), $to, $request->integer('version'), $request->boolean('tighten')];
+        $asked = [$id, $request->integer('card'), $slot === null ? null : (float) $slot, $request->integer('version'), $request->boolean('tighten')];
 
         return new JsonResponse($request->boolean('keep') ? $move($request->person(), ...$asked) : $move->preview(...$asked));
     }

@@ -10,6 +10,7 @@ use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -23,6 +24,7 @@ use Jorvel\Core\Shared\Day;
  * @property string $end
  * @property string $state
  * @property-read Aircraft $aircraft
+ * @property-read VisitPlan|null $plan
  * @property-read Collection<int, Card> $cards
  */
 final class Visit extends Model
@@ -43,6 +45,12 @@ final class Visit extends Model
     public function aircraft(): BelongsTo
     {
         return $this->belongsTo(Aircraft::class);
+    }
+
+    /** @return HasOne<VisitPlan, $this> */
+    public function plan(): HasOne
+    {
+        return $this->hasOne(VisitPlan::class);
     }
 
     /** @return HasMany<Card, $this> */

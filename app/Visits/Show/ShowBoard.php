@@ -43,7 +43,7 @@ final readonly class ShowBoard
 
     public function query(int $id): Visit
     {
-        return Visit::with(['aircraft.type', 'cards.steps', 'cards.waitsFor:id,number', 'cards.parts.part', 'cards.finding'])->findOrFail($id);
+        return Visit::with(['aircraft.type', 'cards.steps', 'cards.waitsFor:id,number', 'cards.parts', 'plan'])->findOrFail($id);
     }
 
     /**
@@ -54,8 +54,8 @@ final readonly class ShowBoard
      */
     public function of(Visit $visit, array $moved = [], ?string $effect = null, float $sooner = 0.0): BoardView
     {
-        $plan = VisitPlan::find($visit->id);
-        $hours = $this->hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()));
+        $plan = $visit->plan;
+        $hours = $this->hours($visit);
         $cards = $visit->cards;
         $short = $this->shortages->of($visit, $cards);
         $placed = $cards->filter(static fn(Card $c): bool => ($c->begun_at ?? $c->planned_start) !== null);
@@ -98,6 +98,12 @@ final readonly class ShowBoard
             $sooner,
             $this->runs->latest($visit->id),
         );
+    }
+
+    /** The hours that its slots stand for: from the visit's first day on. */
+    public function hours(Visit $visit): WorkHours
+    {
+        return $this->hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()));
     }
 
     /**

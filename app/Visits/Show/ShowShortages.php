@@ -12,6 +12,7 @@ use App\Stores\Model\Tool;
 use App\Visits\Do\HangarHours;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\CardNeeds;
@@ -31,17 +32,17 @@ final readonly class ShowShortages
      */
     public function of(Visit $visit, Collection $cards): array
     {
-        $titles = [];
-        $stock = $coming = [];
+        $titles = $numbers = $stock = $coming = [];
         $today = $this->clock->today();
         foreach (Part::with(['orders', 'batches'])->get() as $part) {
+            $numbers[$part->id] = $part->number;
             [$titles[$part->number], $stock[$part->number]] = [$part->title, $part->usable($today)];
             $coming[$part->number] = array_values($part->orders->map(static fn($o): array => [(int) $o->quantity, Day::parse($o->expected)])->all());
         }
-        $open = Card::with(['visit:id,start', 'parts.part'])->whereNot('state', Card::CLOSED)->whereHas('parts')->whereNot('visit_id', $visit->id)->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED))->get();
+        $open = $this->reserved($visit->id);
         $needs = [
-            ...$open->map(fn(Card $c): CardNeeds => new CardNeeds("other-{$c->id}", $this->day($c, $c->visit), $this->parts($c), [], []))->all(),
-            ...$cards->reject(static fn(Card $c): bool => $c->worked())->map(fn(Card $c): CardNeeds => new CardNeeds((string) $c->id, $this->day($c, $visit), $this->parts($c), $c->tools, $c->needs ?? [$c->skill => 1]))->all(),
+            ...array_map(fn(int $id, array $of): CardNeeds => new CardNeeds("other-{$id}", $this->day($of['planned'], $of['start']), self::numbered($of['parts'], $numbers), [], []), array_keys($open), $open),
+            ...$cards->reject(static fn(Card $c): bool => $c->worked())->map(fn(Card $c): CardNeeds => new CardNeeds((string) $c->id, $this->day($c->planned_start, $visit->start), self::numbered($c->parts->pluck('quantity', 'part_id')->all(), $numbers), $c->tools, $c->needs ?? [$c->skill => 1]))->all(),
         ];
         $short = [];
         foreach ((new Shortages($stock, $coming, $this->tools(), $this->rosters->of($this->hangar->base($visit))))->of($needs, $visit->aircraft->type->code) as $s) {
@@ -53,20 +54,40 @@ final readonly class ShowShortages
         return $short;
     }
 
-    /** @return array<array-key, int> */
-    private function parts(Card $card): array
+    /** @return array<int, array{planned: string|null, start: string, parts: array<int, int>}> what other visits' open cards need of parts, by card */
+    private function reserved(int $visitId): array
     {
-        $parts = [];
-        foreach ($card->parts as $p) {
-            $parts[$p->part->number] = $p->quantity;
+        $rows = DB::table('card_parts')->join('cards', 'cards.id', '=', 'card_parts.card_id')->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->whereNot('cards.state', Card::CLOSED)->whereNot('visits.id', $visitId)->whereNot('visits.state', Visit::RELEASED)->orderBy('cards.id')
+            ->get(['cards.id', 'cards.planned_start', 'visits.start', 'card_parts.part_id', 'card_parts.quantity']);
+        $open = [];
+        foreach ($rows as $row) {
+            $open[(int) $row->id] ??= ['planned' => $row->planned_start, 'start' => $row->start, 'parts' => []];
+            $open[(int) $row->id]['parts'][(int) $row->part_id] = (int) $row->quantity;
         }
 
-        return $parts;
+        return $open;
     }
 
-    private function day(Card $card, Visit $visit): Day
+    /**
+     * @param array<int, int> $parts quantity by id
+     * @param array<int, string> $numbers by id
+     *
+     * @return array<array-key, int> quantity by part number
+     */
+    private static function numbered(array $parts, array $numbers): array
     {
-        $on = $card->planned_start === null ? Day::parse($visit->start) : Instant::parse($card->planned_start)->dayIn($this->clock->zone());
+        $out = [];
+        foreach ($parts as $id => $quantity) {
+            $out[$numbers[$id]] = $quantity;
+        }
+
+        return $out;
+    }
+
+    private function day(?string $planned, string $visitStart): Day
+    {
+        $on = $planned === null ? Day::parse($visitStart) : Instant::parse($planned)->dayIn($this->clock->zone());
 
         return $on->number < $this->clock->today()->number ? $this->clock->today() : $on;
     }

@@ -41,13 +41,14 @@ final readonly class Compare implements StepKind
         if ($said->verdict === Verdict::Invalid) {
             throw Refused::because('Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read both again. Nothing was kept.');
         }
-        $keep = [];
+        $both = [];
         foreach ($values as $which => $value) {
             $taken = new Taken("{$spec['point']}, {$spec[$which]['title']}", $in->entries[$which], $value, $unit->value, $said->verdict->value, $spec['within'] - $said->spread, $which === 'real' ? $tool : null);
-            $keep[] = fn() => $this->readings->keep($by, $step, $taken);
+            $both[] = $taken;
         }
+        $keep = fn() => $this->readings->keep($by, $step, ...$both);
 
-        return $said->verdict === Verdict::Pass ? Worked::done(['spread' => $said->spread], ...$keep) : Worked::open(...$keep);
+        return $said->verdict === Verdict::Pass ? Worked::done(['spread' => $said->spread], $keep) : Worked::open($keep);
     }
 
     /** @param array<string, mixed> $spec */
