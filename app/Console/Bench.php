@@ -22,7 +22,7 @@ use Jorvel\Core\Shared\Day;
 /** Prints the figures, one JSON line each: `{"bench","metric","value","unit","aim","met"}`. Each is measured here and now. */
 final class Bench extends Command
 {
-    protected $signature = 'jorvel:bench {name? : due, fleet, page, plan, floor, large or screen; all where absent} {--as-is : with the settings PHP was started with}';
+    protected $signature = 'jorvel:bench {name? : due, fleet, page, plan, floor, requests, lock, large or screen; all where absent} {--as-is : with the settings PHP was started with}';
 
     protected $description = 'Measure and print the figures';
 
@@ -31,7 +31,7 @@ final class Bench extends Command
         if (! $this->option('as-is')) {
             return $this->compiled();
         }
-        $benches = ['due' => $this->due(...), 'fleet' => $this->fleet(...), 'page' => $this->page(...), 'plan' => fn() => $this->all(app(PlanFigures::class)->measure()), 'floor' => fn() => $this->all(app(FloorFigures::class)->measure()), 'large' => fn() => $this->all(app(LargeFigures::class)->measure()), 'screen' => fn() => $this->all(app(ScreenFigures::class)->measure())];
+        $benches = ['due' => $this->due(...), 'fleet' => $this->fleet(...), 'page' => $this->page(...), 'plan' => fn() => $this->all(app(PlanFigures::class)->measure()), 'floor' => fn() => $this->all(app(FloorFigures::class)->measure()), 'requests' => fn() => $this->all(app(RequestFigures::class)->requests()), 'lock' => fn() => $this->all(app(RequestFigures::class)->lock()), 'large' => fn() => $this->all(app(LargeFigures::class)->measure()), 'screen' => fn() => $this->all(app(ScreenFigures::class)->measure())];
         $name = $this->argument('name');
         if ($name !== null && ! isset($benches[$name])) {
             $this->error('There is no bench "'.$name.'"; use one of '.implode(', ', array_keys($benches)).'.');
@@ -50,7 +50,7 @@ final class Bench extends Command
     {
         $name = $this->argument('name');
         $process = proc_open([
-            PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', '-d', 'memory_limit=1G',
+            PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', '-d', 'memory_limit=1G', '-d', 'pcov.enabled=0',
             base_path('artisan'), 'jorvel:bench', ...($name === null ? [] : [(string) $name]), '--as-is',
         ], [STDIN, STDOUT, STDERR], $pipes);
 

@@ -18,6 +18,9 @@ final class Clock
 
     private ?Instant $standing = null;
 
+    /** @var array<string, DateTimeZone> */
+    private array $zones = [];
+
     /** @param (Closure(): int)|null $epoch the machine's time in whole seconds; its own clock where none is given */
     public function __construct(private readonly ?Closure $epoch = null) {}
 
@@ -33,7 +36,9 @@ final class Clock
 
     public function zone(): DateTimeZone
     {
-        return new DateTimeZone((string) config('jorvel.timezone'));
+        $name = (string) config('jorvel.timezone');
+
+        return $this->zones[$name] ??= new DateTimeZone($name);
     }
 
     /** The operator's local date. */

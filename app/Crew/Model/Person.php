@@ -6,6 +6,7 @@ namespace App\Crew\Model;
 
 use App\Crew\WrongSignature;
 use App\Shared\Clock;
+use App\Shared\QuickColumns;
 use App\Shared\Refused;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -49,6 +50,7 @@ use Laravel\Sanctum\HasApiTokens;
 final class Person extends User
 {
     use HasApiTokens;
+    use QuickColumns;
 
     public $timestamps = false;
 

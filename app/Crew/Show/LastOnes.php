@@ -33,10 +33,11 @@ final readonly class LastOnes
     {
         $people = $all->reject(static fn(Person $p): bool => $p->trainee || $p->role === Role::Viewer)->sortBy('id');
         $holds = $people->mapWithKeys(static fn(Person $p): array => [$p->id => $p->qualified()])->all();
-        $hits = [];
+        $hits = $at = [];
         foreach ($this->planned() as $card) {
             $day = Instant::parse((string) $card->planned_end)->dayIn($this->clock->zone());
-            $there = array_intersect_key($holds, $people->filter(static fn(Person $p): bool => $p->base === $card->getAttribute('at') && ! $p->goneOn($day))->keyBy('id')->all());
+            $base = (string) $card->getAttribute('at');
+            $there = $at["{$base} {$day}"] ??= array_intersect_key($holds, $people->filter(static fn(Person $p): bool => $p->base === $base && ! $p->goneOn($day))->keyBy('id')->all());
             foreach (self::asks($card) as [$role, $skill]) {
                 foreach (WhoIsLeft::lapsed($there, $role, $card->getAttribute('type'), $skill, $day) as [$person, $kind, $value]) {
                     $hits["{$person}/{$kind}:{$value}"]["{$card->id}:{$role}"] ??= new HitView($card->id, $card->number, $card->getAttribute('mark'), $card->title, (string) $day, $role, true);

@@ -139,7 +139,7 @@ final readonly class ShowStagger
     /** Its next phase: of the phase items, the one with the least left. */
     private function next(Aircraft $a, string $unit): ?DueRow
     {
-        return $this->book->items($a)->filter(static fn(DueRow $r): bool => $r->of->item->phase && $r->due->driver?->unit === $unit)->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)->first();
+        return $this->book->items($a, $a->type->items->where('phase', true)->values())->filter(static fn(DueRow $r): bool => $r->due->driver?->unit === $unit)->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)->first();
     }
 
     private function aWeek(Aircraft $a, string $unit): float

@@ -17,6 +17,7 @@ use App\Now\LoadFlying;
 use App\Release\ReleaseWords;
 use App\Release\Show\View\BlockerView;
 use App\Shared\Clock;
+use App\Shared\Memo;
 use App\Stores\Do\Recalls;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
@@ -37,7 +38,7 @@ final readonly class Readiness
 {
     private const OF_CARDS = ['card_open', 'steps_open', 'duplicate_missing', 'not_independent', 'recheck_open', 'revision_stale'];
 
-    public function __construct(private Clock $clock, private DeferralClock $deferrals, private Recalls $recalls, private LoadAircraft $load) {}
+    public function __construct(private Clock $clock, private DeferralClock $deferrals, private Recalls $recalls, private LoadAircraft $load, private Memo $memo) {}
 
     /** @return Builder<Visit> with everything {@see blockers()} reads */
     public function query(): Builder
@@ -200,7 +201,7 @@ final readonly class Readiness
     /** @return array{string, string} */
     private function cardName(Visit $visit, int $id): array
     {
-        $card = $visit->cards->firstWhere('id', $id);
+        $card = $this->memo->of("cards of {$visit->id}", ['cards'], static fn(): array => $visit->cards->keyBy('id')->all())[$id] ?? null;
 
         return ["Card {$card?->number}, {$card?->title},", "/floor/{$id}"];
     }

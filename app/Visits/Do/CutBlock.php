@@ -7,11 +7,13 @@ namespace App\Visits\Do;
 use App\Fleet\Model\AircraftType;
 use App\Library\Model\Panel;
 use App\Library\Model\ProgrammeItem;
+use App\Shared\Kept;
 use App\Shared\Refused;
 use App\Shared\Words;
 use App\Visits\Show\View\PhasesView;
 use App\Visits\Show\View\PhaseView;
 use Jorvel\Core\Shared\Deadline;
+use Jorvel\Core\Visits\PhaseResult;
 use Jorvel\Core\Visits\Phases;
 
 /**
@@ -26,6 +28,8 @@ final readonly class CutBlock
     private const DAY = 48.0;
 
     private const BUDGET_MS = 1500;
+
+    public function __construct(private Kept $kept) {}
 
     /** @throws Refused when there is nothing to cut */
     public function __invoke(?string $code, int $months, int $phases): PhasesView
@@ -51,7 +55,7 @@ final readonly class CutBlock
         }
         $blockHours = (float) array_sum(array_column($whole, 0));
         $blockAccess = (float) array_sum(array_intersect_key($panels, array_flip(array_merge(...array_column($whole, 1)))));
-        $result = Phases::cut($items, $panels, $phases, Deadline::in(self::BUDGET_MS));
+        $result = $this->kept->of('phases 1', [$items, $panels, $phases], static fn(): PhaseResult => Phases::cut($items, $panels, $phases, Deadline::in(self::BUDGET_MS)));
         $totals = $result->totals();
         $cut = array_map(static fn(array $p, float $total, int $n): PhaseView => new PhaseView($n + 1, array_map(static fn(string $id): string => "{$id} {$titles[$id]}", $p['items']), $p['hours'], $p['access_hours'], $total, $total / self::DAY), $result->phases, $totals, array_keys($totals));
         $block = $blockHours + $blockAccess;

@@ -43,7 +43,7 @@ final readonly class ShowBoard
 
     public function query(int $id): Visit
     {
-        return Visit::with(['aircraft.type', 'cards.steps', 'cards.waitsFor:id,number', 'cards.parts', 'plan'])->findOrFail($id);
+        return Visit::with(['aircraft.type', 'cards.steps:id,card_id,no,state', 'cards.waitsFor:id,number', 'cards.parts', 'plan'])->findOrFail($id);
     }
 
     /**

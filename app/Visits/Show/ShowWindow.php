@@ -8,6 +8,7 @@ use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Shared\Clock;
+use App\Shared\Kept;
 use App\Shared\Words;
 use App\Visits\Do\HangarHours;
 use App\Visits\Model\PastVisit;
@@ -23,6 +24,7 @@ use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\Findings;
 use Jorvel\Core\Visits\FixWindow;
 use Jorvel\Core\Visits\LookHistory;
+use Jorvel\Core\Visits\PastLook;
 use Jorvel\Core\Visits\WorkHours;
 
 /** How much more the look window will turn up, and whether the fix window holds, day by day and with what could be done. */
@@ -34,17 +36,31 @@ final readonly class ShowWindow
     /** Hours of closed cards from which on their pace tells something. */
     private const ENOUGH = 20.0;
 
-    public function __construct(private Clock $clock, private HangarHours $hangar) {}
+    /** Seconds for which a forecast stands while nothing of what it rests on changes: hours go by, too. */
+    private const STANDS = 900;
+
+    public function __construct(private Clock $clock, private HangarHours $hangar, private Kept $kept) {}
 
     public function one(int $id): WindowView
     {
-        $visit = Visit::with(['aircraft.type', 'cards.steps'])->findOrFail($id);
+        $visit = Visit::with(['aircraft.type', 'cards.steps:id,card_id,no,state'])->findOrFail($id);
         $plan = VisitPlan::find($id);
         $past = PastVisit::where('type_id', $visit->aircraft->type_id)->orderByDesc('ended')->get();
-        $history = LookHistory::of(array_values($past->map->look()->all()));
-        [$shape, $rate] = $plan?->prior === null ? [$history->shape, $history->rate] : [(float) $plan->prior['shape'], (float) $plan->prior['rate']];
         $findings = Finding::whereIn('card_id', $visit->cards->modelKeys())->orderBy('raised_at')->get();
         $hours = $this->hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()));
+        $rests = [intdiv($this->clock->now()->epoch(), self::STANDS), $visit->attributesToArray(), $visit->aircraft->mark, $visit->cards->toArray(), $plan?->attributesToArray(), $past->toArray(), $findings->toArray(), $hours->print(), $this->listed($visit)->all()];
+
+        return $this->kept->of('window 1', $rests, fn(): WindowView => $this->forecast($visit, $plan, $past, $findings, $hours));
+    }
+
+    /**
+     * @param Collection<int, PastVisit> $past of the type
+     * @param Collection<int, Finding> $findings of the visit
+     */
+    private function forecast(Visit $visit, ?VisitPlan $plan, Collection $past, Collection $findings, WorkHours $hours): WindowView
+    {
+        $history = LookHistory::of(array_values($past->map(static fn(PastVisit $p): PastLook => $p->look())->all()));
+        [$shape, $rate] = $plan?->prior === null ? [$history->shape, $history->rate] : [(float) $plan->prior['shape'], (float) $plan->prior['rate']];
         $window = fn(Instant $at): FixWindow => $this->at($at, $visit, $findings, $hours, $history, $shape, $rate);
         $now = $this->clock->now();
         $today = $window($now);
@@ -83,6 +99,12 @@ final readonly class ShowWindow
             $this->levers($visit, $today, $findings, $chance, $hours),
             array_values($past->map(static fn(PastVisit $p): PastLookView => new PastLookView($p->mark, $p->title, $p->ended, $p->hours, $p->findings, 100 * $p->findings / $p->hours, array_sum($p->fix_hours)))->all()),
         );
+    }
+
+    /** @return \Illuminate\Support\Collection<int, string> chapters in which something may be deferred */
+    private function listed(Visit $visit): \Illuminate\Support\Collection
+    {
+        return ListedItem::where('type_id', $visit->aircraft->type_id)->orderBy('id')->pluck('chapter')->unique()->values();
     }
 
     /** @param Collection<int, Finding> $findings */
@@ -203,7 +225,7 @@ final readonly class ShowWindow
         if ($weekend > 0) {
             $add('An early shift on '.Words::count($weekend, 'Sunday'), $window->with($heads * $shift * $weekend));
         }
-        $listed = ListedItem::where('type_id', $visit->aircraft->type_id)->pluck('chapter')->unique();
+        $listed = $this->listed($visit);
         $may = $findings->filter(static fn(Finding $f): bool => $f->state === 'open' && $listed->contains($f->chapter));
         if ($may->isNotEmpty()) {
             $hours = (float) $may->sum('fix_hours');

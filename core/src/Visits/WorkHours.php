@@ -44,6 +44,12 @@ final readonly class WorkHours
         return new self($begins, $people, $minutes);
     }
 
+    /** The same for the same slots with the same people, and for no others. @pure */
+    public function print(): string
+    {
+        return hash('sha256', json_encode([$this->begins, $this->people, $this->minutes], JSON_THROW_ON_ERROR));
+    }
+
     /** @pure */
     public function count(): int
     {
