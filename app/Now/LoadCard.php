@@ -113,7 +113,7 @@ final readonly class LoadCard
             $table = (new $class)->getTable();
             $as = $table === 'cards' ? 'before' : $table;
             $pairs = implode(', ', array_map(static fn(string $c): string => "'{$c}', {$as}.{$c}", $columns));
-            $query->selectRaw("(select json_group_array(json_object({$pairs})) from (select * from {$table} order by id) as {$as} where {$on}) as {$name}__all");
+            $query->selectRaw("(select json_group_array(json_object({$pairs})) from (select * from {$table} as {$as} where {$on} order by id) as {$as}) as {$name}__all");
         }
 
         return $query;
