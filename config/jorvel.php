@@ -33,6 +33,9 @@ return [
     'pin_tries' => 5,
     'pin_locked_minutes' => 15,
     'pin_code_hours' => 24,
+    // A computation asked for over the network: its longest time in milliseconds, and how many a minute somebody may ask for.
+    'compute_ms' => 5000,
+    'compute_a_minute' => 60,
     // Addresses of the proxies before this server, comma by comma; without any, what a request says of itself is not believed.
     'proxies' => env('JORVEL_PROXIES'),
     // Where photos of findings are kept.

@@ -37,7 +37,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy']);
     Route::get('moment', [MomentController::class, 'show']);
     Route::post('notices/{id}/seen', [MomentController::class, 'seen']);
-    Route::post('compute/{kind}', [ComputeController::class, 'store']);
+    Route::post('compute/{kind}', [ComputeController::class, 'store'])->middleware('throttle:compute');
 
     // Fleet
     Route::get('fleet', [FleetController::class, 'index']);

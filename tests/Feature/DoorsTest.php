@@ -34,6 +34,11 @@ final class DoorsTest extends WorldCase
         self::assertSame([422, $body], [$http->getStatusCode(), $http->getContent()]);
         self::assertSame(2, self::command('nothing', '{}')[0]);
         $this->as('mika', 'POST', 'compute/nothing')->assertNotFound();
+        // Nobody keeps the server busy: neither with one long search nor with many.
+        $this->as('mika', 'POST', 'compute/assign', ['people' => [], 'slots' => [], 'budget_ms' => 60_000])->assertStatus(422)->assertJsonPath('error.path', 'budget_ms');
+        config(['jorvel.compute_a_minute' => 2]);
+        $this->as('mika', 'POST', 'compute/nothing')->assertStatus(429);
+        config(['jorvel.compute_a_minute' => 60]);
         $token = $this->person('mika')->createToken('script')->plainTextToken;
         $this->app['auth']->forgetGuards();
         $this->withToken($token)->postJson('/api/compute/rig', ['points' => [], 'adjusters' => [], 'effects' => (object) []])->assertOk()->assertJsonPath('proven', true);
