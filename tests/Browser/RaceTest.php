@@ -52,7 +52,7 @@ final class RaceTest extends TestCase
         self::assertCount(8, $marks);
         $requests = [];
         foreach (array_keys($marks) as $mark) {
-            array_push($requests, ['/api/fleet', null], ["/api/fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '9.5', 'ldg' => '12']]], ['/api/due?days=30', null]);
+            array_push($requests, ['/api/fleet', null], ["/api/fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '9.5', 'ldg' => '12'], 'sure' => true]], ['/api/due?days=30', null]);
         }
         $answers = $this->atOnce('ines', array_map(static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"], $requests, array_keys($requests)));
         self::assertSame([200], array_values(array_unique(array_column($answers, 0))), implode("\n", array_column($answers, 1)));
@@ -66,6 +66,60 @@ final class RaceTest extends TestCase
         self::$stage->database()->exec('delete from due_sheets');
         self::assertSame($read(), $kept, 'what is kept is what would be worked out anew');
         self::assertSame(8, $this->number("select count(*) from flying_entries where date = '2026-05-05'"));
+    }
+
+    /** The server is killed at any moment of a request, a hundred times; whoever sends again gets what they meant, once. */
+    public function test_what_dies_in_the_middle_and_is_sent_again_is_done_once_and_told_truly(): void
+    {
+        mt_srand(4);
+        $jar = $this->signedIn('oda');
+        $card = $this->card();
+        $rows = fn(string $what): int => $this->number("select count(*) from tool_loans where what = '{$what}'");
+        // As long as such a request takes on this machine, so that it is cut at its beginning, in its middle and after it.
+        $from = hrtime(true);
+        for ($n = 0; $n < 5; $n++) {
+            self::assertNotFalse(curl_exec($this->handle("/api/cards/{$card}/loans", ['what' => "a rag before, {$n}", 'quantity' => 1], $jar, "before-{$n}")));
+        }
+        $takes = intdiv(hrtime(true) - $from, 5000);
+        $ends = ['answered' => 0, 'done, its answer lost' => 0, 'not done' => 0];
+        for ($n = 0; $n < 100; $n++) {
+            $intent = ["/api/cards/{$card}/loans", ['what' => "rags {$n}", 'quantity' => 1 + $n % 9], $jar, "crash-{$n}"];
+            $status = $this->killedAfter(mt_rand(0, 2 * $takes), $this->handle(...$intent));
+            $done = $rows("rags {$n}");
+            $ends[$status === 200 ? 'answered' : ($done > 0 ? 'done, its answer lost' : 'not done')]++;
+            self::assertContains($status, [0, 200], 'an answer, or none');
+            self::assertSame($status === 200 ? 1 : min($done, 1), $done, 'who was told that it is done was told the truth');
+            self::$stage->restore();
+            $again = $this->handle(...$intent);
+            $said = (string) curl_exec($again);
+            self::assertSame(200, curl_getinfo($again, CURLINFO_RESPONSE_CODE), $said);
+            self::assertSame([1, 1], [$rows("rags {$n}"), $this->number("select count(*) from records where what = 'tool.out' and data like '%\"rags {$n}\"%'")], 'once, with its record');
+            $lost = str_contains($said, 'its answer was lost on the way');
+            self::assertTrue($lost ? $done === 1 : str_contains($said, "\"rags {$n}\""), $said);
+        }
+        unlink($jar);
+        self::assertGreaterThan(5, min($ends['answered'] + $ends['done, its answer lost'], $ends['not done']), (string) json_encode($ends));
+        [$code, $said] = self::$stage->artisan('jorvel:verify');
+        self::assertSame(0, $code, $said);
+    }
+
+    /** @return int the status that came before the server was killed; 0 where none did */
+    private function killedAfter(int $microseconds, \CurlHandle $handle): int
+    {
+        $multi = curl_multi_init();
+        curl_multi_add_handle($multi, $handle);
+        $until = hrtime(true) + $microseconds * 1000;
+        do {
+            curl_multi_exec($multi, $running);
+            usleep(500);
+        } while ($running > 0 && hrtime(true) < $until);
+        self::$stage->cut();
+        for ($i = 0; $i < 50 && $running > 0; $i++) {
+            curl_multi_exec($multi, $running);
+            usleep(1000);
+        }
+
+        return (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
     }
 
     private function card(): int
@@ -104,9 +158,7 @@ final class RaceTest extends TestCase
      */
     private function atOnce(string $login, array $requests): array
     {
-        $jar = (string) tempnam(sys_get_temp_dir(), 'jorvel-jar');
-        $this->send('/', null, $jar);
-        self::assertSame(200, $this->send('/api/sign-in', ['login' => $login, 'password' => 'hangar-demo'], $jar)[0]);
+        $jar = $this->signedIn($login);
         $multi = curl_multi_init();
         $handles = [];
         foreach ($requests as [$path, $body, $key]) {
@@ -120,6 +172,16 @@ final class RaceTest extends TestCase
         unlink($jar);
 
         return array_map(static fn(\CurlHandle $h): array => [(int) curl_getinfo($h, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($h)], $handles);
+    }
+
+    /** @return string a file of cookies */
+    private function signedIn(string $login): string
+    {
+        $jar = (string) tempnam(sys_get_temp_dir(), 'jorvel-jar');
+        $this->send('/', null, $jar);
+        self::assertSame(200, $this->send('/api/sign-in', ['login' => $login, 'password' => 'hangar-demo'], $jar)[0]);
+
+        return $jar;
     }
 
     /**
