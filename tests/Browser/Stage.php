@@ -58,6 +58,15 @@ final class Stage
         posix_kill(-proc_get_status($this->processes['server'])['pid'], SIGKILL);
         proc_close($this->processes['server']);
         unset($this->processes['server']);
+        // Its workers die a moment after it; until then the port is theirs.
+        for ($i = 0; $i < 500; $i++) {
+            $socket = @fsockopen('127.0.0.1', (int) parse_url($this->url, PHP_URL_PORT), $code, $message, 1);
+            if ($socket === false) {
+                return;
+            }
+            fclose($socket);
+            usleep(2_000);
+        }
     }
 
     /** It is there again, with what it had; nothing happens when it never went. */
