@@ -120,7 +120,8 @@ final readonly class Visitor
 
     public function shot(string $path): void
     {
-        usleep(400_000);
+        // Its letters are there, and nothing moves any more.
+        $this->browser->wait(10, 50)->until(fn(): bool => (bool) $this->browser->executeScript('return document.fonts.status === "loaded" && document.getAnimations().every((a) => a.playState !== "running")'));
         $this->browser->takeScreenshot($path);
     }
 }

@@ -9,6 +9,7 @@ use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\Taken;
 use App\Floor\Do\TakeReading;
+use App\Floor\Do\Work\StepKind;
 use App\Floor\Do\Worked;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
@@ -22,12 +23,24 @@ use Jorvel\Core\Bench\RigPoint;
 use Jorvel\Core\Bench\Turn;
 
 /** A rigging sheet: as-found readings in, what to turn out, as-left readings in, until all is within. */
-final readonly class RigSheet
+final readonly class RigSheet implements StepKind
 {
     public function __construct(private TakeReading $readings, private Records $records) {}
 
+    public function answers(): array
+    {
+        return ['as_found', 'as_left'];
+    }
+
+    public function ask(Person $by, Step $step, StepInput $in): Worked
+    {
+        $step->loadMissing('runs');
+
+        return $in->do === 'as_found' ? $this->asFound($by, $step, $in) : $this->asLeft($by, $step, $in);
+    }
+
     /** The readings of a new run, and what to turn. @throws Refused */
-    public function asFound(Person $by, Step $step, StepInput $in): Worked
+    private function asFound(Person $by, Step $step, StepInput $in): Worked
     {
         if ($step->runs->contains(static fn(RigRun $r): bool => $r->as_left === null)) {
             throw Refused::because('The last run still waits for its as-left readings.');
@@ -44,7 +57,7 @@ final readonly class RigSheet
      *
      * @throws Refused
      */
-    public function asLeft(Person $by, Step $step, StepInput $in): Worked
+    private function asLeft(Person $by, Step $step, StepInput $in): Worked
     {
         $run = $step->runs->first(static fn(RigRun $r): bool => $r->as_left === null) ?? throw Refused::because('Enter the as-found readings first.');
         $taken = $this->taken($step, $in, 'as_left', $run->no);

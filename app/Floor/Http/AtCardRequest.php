@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Shared\Http\RoomRequest;
-
 /** Somebody at the aircraft says that they are at a card: whoever may raise a finding there. */
-final class AtCardRequest extends RoomRequest
+final class AtCardRequest extends CardRequest
 {
     public function authorize(): bool
     {

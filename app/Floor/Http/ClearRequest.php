@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Shared\Http\RoomRequest;
-
 /** Somebody called clear of a card: by themselves, or by anybody who sees that they are gone. */
-final class ClearRequest extends RoomRequest
+final class ClearRequest extends CardRequest
 {
     public function authorize(): bool
     {

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Shared\Http\RoomRequest;
-
 /** A card handed over, in words. */
-final class HandOverRequest extends RoomRequest
+final class HandOverRequest extends CardRequest
 {
     public function authorize(): bool
     {

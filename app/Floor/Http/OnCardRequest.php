@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Shared\Http\RoomRequest;
-
 /** Something done on a card by somebody who works it. */
-final class OnCardRequest extends RoomRequest
+final class OnCardRequest extends CardRequest
 {
     public function authorize(): bool
     {

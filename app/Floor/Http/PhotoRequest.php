@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Floor\Http;
 
 use App\Floor\Model\Finding;
-use App\Shared\Http\RoomRequest;
 
 /** A photo of a finding. */
-final class PhotoRequest extends RoomRequest
+final class PhotoRequest extends CardRequest
 {
     public function authorize(): bool
     {

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Floor\Http;
 
 use App\Floor\Do\NewFinding;
-use App\Shared\Http\RoomRequest;
 
 /** A finding: where, how far it goes, how bad it is, and where it shows on the drawing. */
-final class RaiseRequest extends RoomRequest
+final class RaiseRequest extends CardRequest
 {
     /** A place on one view of the drawing, in metres. */
     public const SPOT = ['view' => 'in:side,top,front', 'x' => 'numeric|between:-100,100', 'y' => 'numeric|between:-100,100'];

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Shared\Http\RoomRequest;
-
 /** A signature on a card: stamp and PIN, entered again. */
-final class SignRequest extends RoomRequest
+final class SignRequest extends CardRequest
 {
     public function authorize(): bool
     {

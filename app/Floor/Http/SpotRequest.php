@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Floor\Http;
 
 use App\Floor\Model\Finding;
-use App\Shared\Http\RoomRequest;
 
 /** Where a finding shows on the drawing. */
-final class SpotRequest extends RoomRequest
+final class SpotRequest extends CardRequest
 {
     public function authorize(): bool
     {

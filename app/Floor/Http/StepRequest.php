@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Floor\Http;
 
 use App\Floor\Do\StepInput;
-use App\Shared\Http\RoomRequest;
 
 /** An answer to one step; the card's policy is asked once the card is known. */
-final class StepRequest extends RoomRequest
+final class StepRequest extends CardRequest
 {
     public function authorize(): bool
     {

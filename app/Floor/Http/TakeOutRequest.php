@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Shared\Http\RoomRequest;
-
 /** A tool by its code, or a count of small things. */
-final class TakeOutRequest extends RoomRequest
+final class TakeOutRequest extends CardRequest
 {
     public function authorize(): bool
     {

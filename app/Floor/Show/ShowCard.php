@@ -20,7 +20,6 @@ use App\Floor\Model\Finding;
 use App\Floor\Model\Reading;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
-use App\Floor\Show\View\BatchView;
 use App\Floor\Show\View\CardView;
 use App\Floor\Show\View\FindingView;
 use App\Floor\Show\View\HandoverView;
@@ -43,6 +42,7 @@ use App\Shared\Words;
 use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\Tool;
+use App\Stores\Show\View\BatchView;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Floor\StepOrder;
@@ -154,7 +154,7 @@ final readonly class ShowCard
     private function more(Card $card): Collection
     {
         $card->load(['readings', 'findings']);
-        $rigged = $card->steps->where('kind', 'rig_session');
+        $rigged = $card->steps->where('kind', 'rig');
         $rigged->isEmpty() ? null : $rigged->load('runs');
         $card->steps->each(static fn(Step $s) => $s->relationLoaded('runs') ? null : $s->setRelation('runs', $s->newCollection()));
         $fixed = $card->finding_id === null ? null : Finding::with('card')->find($card->finding_id);

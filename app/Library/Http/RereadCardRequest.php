@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Library\Http;
 
+use App\Floor\Http\CardRequest;
 use App\Library\Model\CardTemplate;
-use App\Shared\Http\RoomRequest;
 
 /** A card read again, by somebody who works it or answers for it. */
-final class RereadCardRequest extends RoomRequest
+final class RereadCardRequest extends CardRequest
 {
     public function authorize(): bool
     {

@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace App\Shared\Http;
 
 use App\Crew\Model\Person;
-use App\Floor\Model\Assignment;
-use App\Floor\Model\Card;
 use App\Shared\Refused;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Support\Stringable;
 
@@ -43,16 +40,5 @@ abstract class RoomRequest extends FormRequest
         }
 
         return Str::of((string) $value);
-    }
-
-    /** Asks the card's policy before anything of the body is looked at. */
-    protected function mayOnCard(string $ability, int $cardId): bool
-    {
-        $assignments = Assignment::where('card_id', $cardId)->get();
-        // Of the card itself a policy asks only who is on it.
-        $card = $assignments->isEmpty() ? Card::findOrFail($cardId) : (new Card)->forceFill(['id' => $cardId]);
-        Gate::forUser($this->person())->authorize($ability, $card->setRelation('assignments', $assignments));
-
-        return true;
     }
 }

@@ -6,7 +6,6 @@ namespace App\Stores\Show;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
-use App\Floor\Show\View\BatchView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Stores\Model\CardPart;
@@ -15,6 +14,7 @@ use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\PartMove;
 use App\Stores\Model\PartOrder;
+use App\Stores\Show\View\BatchView;
 use App\Stores\Show\View\OrderView;
 use App\Stores\Show\View\PartRoom;
 use App\Stores\Show\View\StockMove;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Show\View;
 
+use App\Stores\Show\View\BatchView;
 use OpenApi\Attributes as OA;
 
 /** A part that a step of the card fits. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Stores\Show\View;
 
-use App\Floor\Show\View\BatchView;
 use OpenApi\Attributes as OA;
 
 /** A part number in the store. */

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Deferrals;
+
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Floor\Model\Step;
+use App\Visits\Do\MakeFixCard;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\WorldCase;
+
+/** A finding that is carried: what it does to its card, its devices and the release. */
+final class DeferTest extends WorldCase
+{
+    public function test_deferring_a_finding_withdraws_the_card_that_was_to_fix_it(): void
+    {
+        $look = Card::where('visit_id', 3)->firstOrFail();
+        $finding = Finding::create(['aircraft_id' => $look->aircraft_id, 'card_id' => $look->id, 'raised_by' => $this->person('oda')->id, 'number' => 'F0700', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => '2026-05-05T10:00:00Z']);
+        $waiting = fn(): string => (string) $this->as('ines', 'GET', 'deferrals')->json('sentence');
+        self::assertStringContainsString('One finding waits for a decision.', $waiting());
+        $card = app(MakeFixCard::class)($this->person('ines'), $finding, 4.0);
+        self::assertStringNotContainsString('for a decision', $waiting());
+        $row = array_column($this->as('ines', 'GET', 'deferrals')->json('findings'), null, 'number')['F0700'];
+        self::assertSame($card->number, $row['fixCard'], 'it may still be deferred');
+        $defer = fn() => $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => $row['options'][0]['id'], 'safed' => true, 'stamp' => 'C01', 'pin' => '1101']);
+        $card->update(['state' => Card::IN_WORK]);
+        self::assertStringContainsString("Card {$card->number}, which fixes F0700, is begun.", $defer()->assertStatus(422)->json('message'));
+        $card->update(['state' => Card::OPEN]);
+        $defer()->assertOk();
+        self::assertNull(Card::find($card->id));
+        self::assertSame(0, Step::where('card_id', $card->id)->count());
+        self::assertSame('deferred', $finding->refresh()->state);
+    }
+
+    public function test_a_finding_closes_with_its_card_and_a_device_carried_by_a_deferral_has_no_step_to_take_it_off(): void
+    {
+        $finding = Finding::where('number', 'F0019')->firstOrFail();
+        $view = $this->as('mika', 'GET', "findings/{$finding->id}")->json();
+        self::assertSame(['001-97', []], [$view['fixCard'], $view['may']]);
+        $card = Card::where('finding_id', $finding->id)->firstOrFail();
+        DB::table('card_waits')->where('card_id', $card->id)->delete();
+        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+        Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
+        $card->update(['critical' => false]);
+        $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'])->assertOk();
+        self::assertSame(['fixed', 'by card 001-97'], [$finding->refresh()->state, $finding->fixed_how]);
+        self::assertStringContainsString('fixed', $this->as('mika', 'GET', "findings/{$finding->id}")->json('sentence'));
+
+        SafingDevice::where('kind', 'Nose door lock')->update(['carried_by' => Finding::where('state', 'deferred')->value('id')]);
+        $device = array_column($this->as('mika', 'GET', 'registers/QC-TAC')->json('devices'), null, 'kind')['Nose door lock'];
+        self::assertStringStartsWith('F', $device['carriedBy']);
+    }
+}
