@@ -14,7 +14,7 @@ export function Asked({ points, sure, onSure }: { points: string[]; sure: boolea
             </ul>
             <label className="flex min-h-12 items-center gap-3 font-semibold">
                 <input type="checkbox" className="size-6 accent-spruce" checked={sure} onChange={(e) => onSure(e.target.checked)} />
-                Yes, it is as I entered it
+                Yes, it is meant
             </label>
         </section>
     );

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { months as names } from './dates';
 import { ticks } from './scale';
 
 /** Hours by month, the planned mean as a line across. */
@@ -32,7 +33,7 @@ export function Months({ months, mean }: { months: Schemas['MonthView'][]; mean:
                         strokeWidth="1.5"
                     />
                     <text x={52 + i * wide + (wide - 6) / 2} y="136" textAnchor="middle" className="fill-ink text-[12px]">
-                        {new Date(`${m.month}-01T00:00:00Z`).toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' })}
+                        {names[Number(m.month.slice(5, 7)) - 1]}
                     </text>
                     {(i === 0 || m.month.endsWith('-01')) && (
                         <text x={52 + i * wide + (wide - 6) / 2} y="151" textAnchor="middle" className="fill-soft text-[11px]">

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { short } from './dates';
 import { stateColour } from './State';
 
 type Row = Pick<Schemas['ReachRow'], 'state' | 'stop' | 'visits' | 'fuses' | 'mark'>;
@@ -28,7 +29,7 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
             preserveAspectRatio="none"
             className={`block w-full overflow-visible ${small ? 'h-6' : 'h-7.5'} ${colour}`}
             role="img"
-            aria-label={row.stop ? `${row.mark} can go until ${row.stop.date}: ${row.stop.title}` : `${row.mark}: nothing stops it`}
+            aria-label={row.stop ? `${row.mark} can go until ${short(row.stop.date)}: ${row.stop.title}` : `${row.mark}: nothing stops it`}
         >
             <defs>
                 <pattern id={hatch} width="10" height="10" patternUnits="userSpaceOnUse" patternTransform="skewX(-40)">
@@ -96,7 +97,7 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
             {beyond && <path d="M990 8l10 6.5L990 21Z" fill="currentColor" />}
             {row.fuses.map((f) => (
                 <g key={f.id} className="text-rust">
-                    <title>{`${f.title}, runs out ${f.date}`}</title>
+                    <title>{`${f.title}, runs out ${short(f.date)}`}</title>
                     <line
                         x1="0"
                         x2={x(f.days, horizon)}

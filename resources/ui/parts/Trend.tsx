@@ -19,7 +19,7 @@ export function Trend({ bottle }: { bottle: Schemas['BottleView'] }) {
             viewBox="0 0 600 250"
             className="my-2 w-full"
             role="img"
-            aria-label={`${bottle.name}: pressure at ${bottle.reference} °C, falling to its minimum${bottle.date ? ` on ${bottle.date}` : ''}`}
+            aria-label={`${bottle.name}: pressure at ${bottle.reference} °C, falling to its minimum${bottle.date ? ` on ${short(bottle.date)}` : ''}`}
         >
             <rect x="56" y={y(bottle.minimum)} width="530" height={Math.max(0, 210 - y(bottle.minimum))} className="fill-rust-wash" />
             {ticks(ends, 4).map((t) => (
@@ -41,7 +41,7 @@ export function Trend({ bottle }: { bottle: Schemas['BottleView'] }) {
             <line x1={x(from.day)} y1={y(from.pressure)} x2={x(to.day)} y2={y(to.pressure)} className="stroke-ink" strokeWidth="2" />
             {bottle.points.map((p) => (
                 <circle key={p.date} cx={x(p.day)} cy={y(p.pressure)} r="4" className="fill-paper stroke-ink" strokeWidth="1.8">
-                    <title>{`${p.date}: ${p.pressure.toFixed(1)} ${bottle.unit} at ${bottle.reference} °C`}</title>
+                    <title>{`${short(p.date)}: ${p.pressure.toFixed(1)} ${bottle.unit} at ${bottle.reference} °C`}</title>
                 </circle>
             ))}
             {bottle.date && (

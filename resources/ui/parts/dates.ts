@@ -1,15 +1,13 @@
+/** Three letters each, on every screen as on the server's. */
+export const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
 /** "14 May", and the year when it is not this one. */
 export function short(date: string | null, today = new Date().toISOString().slice(0, 10)): string {
     if (date === null) {
         return '—';
     }
-    const d = new Date(`${date}T00:00:00Z`);
-    return d.toLocaleDateString('en-GB', {
-        day: 'numeric',
-        month: 'short',
-        year: date.slice(0, 4) === today.slice(0, 4) ? undefined : 'numeric',
-        timeZone: 'UTC',
-    });
+    const [year, month, day] = date.slice(0, 10).split('-');
+    return `${Number(day)} ${months[Number(month) - 1]}${year === today.slice(0, 4) ? '' : ` ${year}`}`;
 }
 
 /** A date so many days after another. */

@@ -51,7 +51,7 @@ describe('the reach', () => {
 
     it('says in words what it draws', () => {
         expect(renderToStaticMarkup(<Reach row={row('stop', 'usage', 9)} horizon={90} />)).toContain(
-            'QA-VFC can go until 2026-05-14: Governor check',
+            'QA-VFC can go until 14 May: Governor check',
         );
         expect(renderToStaticMarkup(<Reach row={{ ...row('clear', 'usage', 9), stop: null }} horizon={90} />)).toContain(
             'nothing stops it',

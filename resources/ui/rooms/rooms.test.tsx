@@ -607,7 +607,7 @@ describe('parts', () => {
         for (const said of [
             '2 usable, 4 reserved',
             'fits K1, K2; never used twice',
-            'until 2027-06-30 ; 3 with aircraft',
+            'until 30 Jun 2027 ; 3 with aircraft',
             'not usable',
             '8, expected 2026-05-26',
         ]) {

@@ -114,10 +114,10 @@ final class VisitsTest extends BrowserCase
     public function test_windows_are_judged_otherwise_and_progress_tells_why_the_exit_moved(): void
     {
         $ines = self::$ines->go('/visits/1/window');
-        $ines->see('act while there is time')->press('Judge it otherwise')->find('input[name="rate"]');
+        $ines->see('act while there is time')->press('Set it otherwise')->find('input[name="rate"]');
         $ines->type('rate', '60')->type('worth', '300')->type('reason', 'hangared outside')->press('Apply');
         $ines->see('Set by Ines Maro (C01): hangared outside')->see('will not do as it stands');
-        $ines->press('Judge it otherwise')->press("Back to the type's history")->see('past inspections of the type');
+        $ines->press('Set it otherwise')->press("Back to the type's history")->see('past inspections of the type');
         $ines->go('/visits/1/progress')->see('planned in the morning')->see('later');
         self::assertSame('', self::scalar("select coalesce(prior, '') from visit_plans where visit_id = 1"));
     }

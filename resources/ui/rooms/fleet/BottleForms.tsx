@@ -3,6 +3,7 @@ import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
+import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { Trouble } from '../../parts/Page';
 import type { Bottle } from './Bottles';
@@ -71,7 +72,7 @@ export function Wrong({ bottle, reading, onClose }: { bottle: Bottle; reading: S
         onClose,
     );
     return (
-        <Dialog open onClose={onClose} title={`The reading of ${reading.date}`}>
+        <Dialog open onClose={onClose} title={`The reading of ${short(reading.date)}`}>
             <p className="mb-3 text-soft">What was first entered stays to be seen; the trend is worked out anew.</p>
             <div className="grid grid-cols-2 gap-4">
                 <Field

@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { useFleet, useMe, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { Choice, Tabs } from '../../parts/Tabs';
 import { BeforeAfter } from './BeforeAfter';
@@ -125,7 +126,7 @@ function WhatIfOf({ fleet }: { fleet: Schemas['FleetView'] }) {
 
 const words = (c: Change): string =>
     c.kind === 'visit'
-        ? `${c.mark ?? 'visit'}: from ${c.start} to ${c.end}`
+        ? `${c.mark ?? 'visit'}: from ${short(c.start ?? null)} to ${short(c.end ?? null)}`
         : c.kind === 'base'
           ? `${c.mark} to ${c.base}`
           : c.week

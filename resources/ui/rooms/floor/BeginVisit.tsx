@@ -15,9 +15,11 @@ export function BeginVisit({ card }: { card: Schemas['CardView'] }) {
     );
     return (
         <>
-            <Button className="mt-2" onClick={() => setAsking(true)}>
-                Begin the visit early
-            </Button>
+            <p className="mt-2">
+                <Button className="min-h-12" onClick={() => setAsking(true)}>
+                    Begin the visit early
+                </Button>
+            </p>
             {asking && (
                 <Dialog open onClose={() => setAsking(false)} title={`Begin "${card.visit}" today?`}>
                     <p>

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { Arc } from '../../parts/Arc';
+import { short } from '../../parts/dates';
 import { Scale } from '../../parts/Scale';
 import { band, drawn, type LimitSpec } from '../../parts/scale';
 
@@ -159,7 +160,7 @@ export function ToolPick({
             <span className={`text-sm ${chosen && !chosen.usable ? 'font-semibold text-rust' : 'text-soft'}`}>
                 {chosen
                     ? (chosen.why ??
-                      `${chosen.title}, checked until ${chosen.calDue}, reads to ${chosen.resolution} ${unitLabel(chosen.unit)}`)
+                      `${chosen.title}, checked until ${short(chosen.calDue)}, reads to ${chosen.resolution} ${unitLabel(chosen.unit)}`)
                     : tools.length === 0
                       ? `no ${kind} in the store`
                       : `Choose the ${kind} in your hand.`}

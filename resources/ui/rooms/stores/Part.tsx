@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { usePart, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
@@ -107,7 +108,7 @@ function PartOf({ room }: { room: Room }) {
                             <State state={b.why ? 'stop' : 'clear'} word={b.why ? 'not usable' : 'usable'} />
                             <span>{b.quantity} there</span>
                             <span>
-                                {b.why ?? (b.expires ? `until ${b.expires}` : 'no shelf life')}
+                                {b.why ?? (b.expires ? `until ${short(b.expires)}` : 'no shelf life')}
                                 {b.taken > 0 && <span className="text-soft">; {b.taken} with aircraft</span>}
                             </span>
                             {keep ? (

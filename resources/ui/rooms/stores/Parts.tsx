@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useStores } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
@@ -77,7 +78,7 @@ const columns: Column<Schemas['StorePart']>[] = [
             row.original.batches.map((b) => (
                 <span key={b.batch} className={`block text-sm whitespace-nowrap ${b.why ? 'text-rust' : ''}`}>
                     <span className="font-mono">{b.batch}</span>: {b.quantity}
-                    {b.expires && (b.why ? `, ${b.why}` : `, until ${b.expires}`)}
+                    {b.expires && (b.why ? `, ${b.why}` : `, until ${short(b.expires)}`)}
                 </span>
             )),
     },

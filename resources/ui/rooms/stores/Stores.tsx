@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useStores } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
@@ -41,7 +42,7 @@ const columns: Column<Schemas['StoreTool']>[] = [
         id: 'calDue',
         header: 'Due',
         accessorKey: 'calDue',
-        cell: ({ row }) => <span className="whitespace-nowrap">{row.original.calDue}</span>,
+        cell: ({ row }) => <span className="whitespace-nowrap">{short(row.original.calDue)}</span>,
     },
     { id: 'place', header: 'Place', accessorFn: (t) => (t.out ? `out: ${t.out}` : t.place) },
     { id: 'readings', header: 'Readings', accessorKey: 'readings' },

@@ -49,7 +49,7 @@ function ToolOf({ room }: { room: Room }) {
                             key={c.date + c.note}
                             className="grid grid-cols-[7rem_11rem_minmax(0,1fr)] gap-3 border-b border-rule/60 py-1.5"
                         >
-                            <span className="font-mono">{c.date}</span>
+                            <span>{short(c.date)}</span>
                             <State state={c.good ? 'clear' : 'stop'} word={c.good ? 'good' : 'out of tolerance'} />
                             <span>
                                 {c.note} <span className="text-soft">{c.by}</span>

@@ -61,7 +61,7 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                             const width = Math.max(6, x(k.end, 1) - a);
                             return (
                                 <g key={k.id}>
-                                    <title>{`${k.mark ?? 'Free'} ${k.title}, ${k.start} to ${k.end}, ${k.hours} h ${k.note}`}</title>
+                                    <title>{`${k.mark ?? 'Free'} ${k.title}, ${short(k.start)} to ${short(k.end)}, ${k.hours} h ${k.note}`}</title>
                                     {k.kind === 'free' ? (
                                         <rect
                                             x={a}

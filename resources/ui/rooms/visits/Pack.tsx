@@ -190,7 +190,7 @@ function PackOf({
                                     id={s.id}
                                     data-slot={s.id}
                                     className={`rounded-lg border bg-sheet p-3 ${s.problem ? 'border-2 border-rust' : s.kind === 'free' ? 'border-dashed border-soft' : 'border-ink'}`}
-                                    aria-label={`${s.title}, ${s.start} to ${s.end}`}
+                                    aria-label={`${s.title}, ${short(s.start)} to ${short(s.end)}`}
                                 >
                                     <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
                                         <b>
@@ -268,7 +268,7 @@ function Chip({ line: l, may, chosen, onChoose, children }: ChipProps) {
             data-line={l.code}
             aria-pressed={chosen}
             onClick={() => onChoose(l.key)}
-            title={`${l.title}, ${l.hours} h, by ${l.latest}. ${l.problem ?? l.waste ?? ''}`}
+            title={`${l.title}, ${l.hours} h, by ${short(l.latest)}. ${l.problem ?? l.waste ?? ''}`}
             className={`min-h-8 max-w-full truncate lg:max-w-60 touch-manipulation rounded-lg border px-2 text-left ${chosen ? 'border-2 border-ink' : 'border-rule'} ${l.slot && l.problem ? 'bg-rust-wash' : 'bg-paper'} ${isDragging ? 'opacity-40' : ''}`}
         >
             {children}

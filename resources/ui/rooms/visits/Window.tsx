@@ -24,7 +24,7 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
             verdict={w.verdict}
             sentence={w.sentence}
             note={`Look until ${short(w.lookUntil, w.lookUntil)}${w.lookSet ? '' : ' as planned'}, fix until ${short(w.fixUntil, w.lookUntil)}. ${w.byHand ?? `Expected from ${w.past.length} past inspections of the type.`}`}
-            actions={may && <Button onClick={() => setSetting(true)}>Judge it otherwise</Button>}
+            actions={may && <Button onClick={() => setSetting(true)}>Set it otherwise</Button>}
         >
             <div className="grid grid-cols-1 gap-8 lg:grid-cols-[3fr_2fr]">
                 <Forecast w={w} />
@@ -64,7 +64,7 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
                                 <tr key={p.mark + p.ended} className="border-b border-rule/70">
                                     <td className="py-1 font-mono">{p.mark}</td>
                                     <td>{p.title}</td>
-                                    <td>{p.ended}</td>
+                                    <td>{short(p.ended)}</td>
                                     <td>{one(p.hours)}</td>
                                     <td>{p.findings}</td>
                                     <td>{one(p.perHundred)}</td>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../../parts/Button';
+import { short } from '../../../parts/dates';
 import { Trouble } from '../../../parts/Page';
 import { Glyph } from '../../../parts/State';
 import { type StepProps, useStep } from '../useStep';
@@ -53,7 +54,7 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
                         />
                         <b className="font-mono">{b.batch}</b>
                         <span className={b.usable ? 'text-soft' : 'text-rust'}>
-                            {b.quantity} in stock{b.expires && `, good until ${b.expires}`}
+                            {b.quantity} in stock{b.expires && `, good until ${short(b.expires)}`}
                             {b.why && `; ${b.why}`}
                         </span>
                     </label>
