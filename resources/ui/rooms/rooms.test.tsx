@@ -609,7 +609,7 @@ describe('parts', () => {
             'fits K1, K2; never used twice',
             'until 30 Jun 2027 ; 3 with aircraft',
             'not usable',
-            '8, expected 2026-05-26',
+            '8, expected 26 May',
         ]) {
             expect(words).toContain(said);
         }

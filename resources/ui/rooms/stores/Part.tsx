@@ -132,7 +132,7 @@ function PartOf({ room }: { room: Room }) {
                     ))}
                     {room.orders.map((o) => (
                         <p key={o.id} className="flex items-center gap-3 py-1">
-                            <State state="waiting" word="ordered" /> {o.quantity}, expected {o.expected}
+                            <State state="waiting" word="ordered" /> {o.quantity}, expected {short(o.expected)}
                             {keep && (
                                 <Button kind="quiet" disabled={cancel.isPending} onClick={() => cancel.mutate(o.id)}>
                                     cancel the order

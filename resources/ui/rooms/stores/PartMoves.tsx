@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { FormDialog, useFields, whole } from '../../parts/FormDialog';
 import { Pick } from '../../parts/Pick';
@@ -31,7 +32,7 @@ export function GoodsIn({ room, onClose }: { room: Room; onClose: () => void }) 
                 <Pick big label="Ordered as" name="order" value={order} onChange={(id) => setOrder(Number(id))}>
                     {room.orders.map((o) => (
                         <option key={o.id} value={o.id}>
-                            {o.quantity}, expected {o.expected}
+                            {o.quantity}, expected {short(o.expected)}
                         </option>
                     ))}
                     <option value={0}>not ordered here</option>
