@@ -20,7 +20,7 @@ final readonly class AssignPerson
      */
     public static function of(string $id, Qualified $holds, float $hours): self
     {
-        if ($hours < 0 || $hours > 24) {
+        if (! ($hours >= 0 && $hours <= 24)) {
             throw InputError::at('hours', 'must lie between 0 and 24');
         }
 

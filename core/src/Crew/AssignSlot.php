@@ -31,7 +31,7 @@ final readonly class AssignSlot
      */
     public static function of(string $id, string $card, Role $role, ?string $skill, string $type, Day $date, float $hours): self
     {
-        if ($hours <= 0 || $hours > 24) {
+        if (! ($hours > 0 && $hours <= 24)) {
             throw InputError::at('hours', 'must lie above 0 and at most at 24');
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Tests\Fleet;
 
+use Jorvel\Core\Contract\Door;
 use Jorvel\Core\Fleet\Depletion;
 use Jorvel\Core\Fleet\GasReading;
 use Jorvel\Core\Shared\Day;
@@ -49,9 +50,7 @@ final class DepletionTest extends TestCase
             $by = Unit::bar->to($unit, 1.0);
             $result = Depletion::of(self::line($start * $by, $slope * $by, $days, $unit), $unit, $minimum * $by);
             self::assertEqualsWithDelta($slope * $by, $result->slope, 1e-9 * $by);
-            if (abs($slope) > 1e-9 || $slope > 0) {
-                self::assertSame([$on, $left], [$result->crossesOn === null ? null : (string) $result->crossesOn, $result->daysLeft], $unit->value);
-            }
+            self::assertSame([$on, $left], [$result->crossesOn === null ? null : (string) $result->crossesOn, $result->daysLeft], $unit->value);
         }
     }
 
@@ -63,6 +62,25 @@ final class DepletionTest extends TestCase
         $bent = Depletion::of([...array_slice($readings, 0, 3), $stray, ...array_slice($readings, 4)], Unit::bar, 90);
         self::assertEqualsWithDelta($whole->slope, $bent->slope, 0.02);
         self::assertEqualsWithDelta($whole->crossesOn->number ?? 0, $bent->crossesOn->number ?? 0, 4);
+    }
+
+    public function test_the_line_says_what_it_is_on_a_day(): void
+    {
+        $result = Depletion::of(self::line(120, -0.5, [0, 10, 20]), Unit::bar, 90);
+        $first = $result->points[0][0];
+        foreach ([0 => 120.0, 20 => 110.0, 60 => 90.0] as $days => $pressure) {
+            self::assertEqualsWithDelta($pressure, $result->on($first->plusDays($days)), 1e-6);
+        }
+    }
+
+    public function test_a_reading_that_was_not_a_change_says_so_or_nothing(): void
+    {
+        $ask = static fn(?bool $replaced): string => Door::compute('depletion', (string) json_encode(['unit' => 'bar', 'min_pressure' => 90, 'readings' => [
+            ['date' => '2026-03-01', 'pressure' => 140, 'temp_c' => 21], ['date' => '2026-03-11', 'pressure' => 130, 'temp_c' => 21, ...$replaced === null ? [] : ['replaced' => $replaced]],
+            ['date' => '2026-03-21', 'pressure' => 129, 'temp_c' => 21], ['date' => '2026-03-31', 'pressure' => 128, 'temp_c' => 21],
+        ]]));
+        self::assertSame($ask(null), $ask(false));
+        self::assertNotSame($ask(false), $ask(true));
     }
 
     public function test_a_change_of_the_bottle_starts_anew(): void

@@ -94,6 +94,33 @@ final class PackTest extends TestCase
         }
     }
 
+    /** A panel opened twice against an item done early: what an hour of opening costs decides, by the contract's own door. */
+    public function test_the_weight_of_opening_decides(): void
+    {
+        $ask = static function (?float $weight): array {
+            $item = static fn(string $id, string $earliest, string $latest): array => ['id' => $id, 'earliest' => $earliest, 'latest' => $latest, 'interval_days' => 100, 'hours' => 1, 'access' => ['p']];
+            $answer = json_decode(Door::compute('pack', (string) json_encode([
+                'items' => [$item('a', '2026-05-01', '2026-05-10'), $item('b', '2026-05-01', '2026-06-10')], 'access_hours' => ['p' => 4], ...$weight === null ? [] : ['hour_weight' => $weight],
+                'visits' => [['id' => 'May', 'start' => '2026-05-08', 'end' => '2026-05-09', 'capacity_hours' => 20], ['id' => 'June', 'start' => '2026-06-08', 'end' => '2026-06-09', 'capacity_hours' => 20]],
+            ])));
+
+            return [array_column($answer->visits, 'items', 'id'), $answer->cost];
+        };
+        self::assertSame(['May' => ['a'], 'June' => ['b']], $ask(0.01)[0]);
+        self::assertSame(['May' => ['a', 'b'], 'June' => []], $ask(1.0)[0]);
+        self::assertSame($ask(null), $ask(0.1), 'what it is where nothing is said');
+    }
+
+    public function test_a_search_that_ran_out_of_time_proves_nothing_and_still_holds(): void
+    {
+        [$items, $visits] = self::world(7, 60, 8);
+        $over = Deadline::in(1);
+        usleep(2000);
+        $result = Pack::into($items, $visits, self::ACCESS, 0.1, $over);
+        self::assertFalse($result->proven);
+        self::assertSame(count($items), count(array_merge(...array_column($result->visits, 'items'))) + count($result->unplaced));
+    }
+
     public function test_no_visit_holds_what_it_may_not_and_nothing_is_lost(): void
     {
         foreach ([[1, 80, 6], [2, 200, 12], [3, 30, 1], [4, 5, 0], [5, 0, 3]] as [$seed, $many, $slots]) {

@@ -73,6 +73,17 @@ final class PhaseTest extends TestCase
         }
     }
 
+    public function test_a_search_that_ran_out_of_time_proves_nothing_and_loses_nothing(): void
+    {
+        [$items, $access] = self::check(9, 60);
+        $over = Deadline::in(1);
+        usleep(2000);
+        $result = Phases::cut($items, $access, 5, $over);
+        self::assertFalse($result->proven);
+        self::assertGreaterThan($result->lowerBound, $result->longest());
+        self::assertCount(60, array_merge(...array_column($result->phases, 'items')));
+    }
+
     public function test_every_item_stands_once_and_every_hour_is_counted(): void
     {
         foreach ([[5, 60, 4], [6, 25, 12], [7, 3, 5], [8, 0, 3]] as [$seed, $many, $phases]) {

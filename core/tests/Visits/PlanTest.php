@@ -127,6 +127,31 @@ final class PlanTest extends TestCase
         }
     }
 
+    /** More skills and zones than one machine word holds. */
+    public function test_many_skills_and_zones_are_none_of_them_overbooked(): void
+    {
+        foreach ([1, 2, 3] as $seed) {
+            mt_srand($seed);
+            $hangar = ['cards' => [], 'skills' => [], 'zones' => []];
+            for ($n = 0; $n < 14; $n++) {
+                $hangar['skills']["s{$n}"] = mt_rand(1, 9);
+                $hangar['zones']["z{$n}"] = mt_rand(1, 9);
+            }
+            for ($c = 0; $c < 90; $c++) {
+                $skill = 's'.mt_rand(0, 13);
+                $zone = 'z'.mt_rand(0, 13);
+                $hangar['cards'][] = [
+                    'id' => "c{$c}", 'hours' => mt_rand(1, 4), 'after' => [], 'needs' => [['skill' => $skill, 'count' => mt_rand(1, $hangar['skills'][$skill])]],
+                    'zone' => $zone, 'people_in_zone' => mt_rand(1, $hangar['zones'][$zone]),
+                ];
+            }
+            $starts = array_values(get_object_vars(self::ask($hangar, 100)->starts));
+            foreach ($starts as $c => $t) {
+                self::assertTrue(self::allowed($hangar, $starts, $c, $t), "seed {$seed}, card {$c} at {$t}");
+            }
+        }
+    }
+
     /** Cards placed in every order, each at its first slot: one of these plans is the shortest there is. */
     public function test_a_small_plan_is_the_shortest_there_is(): void
     {

@@ -61,6 +61,36 @@ final class VisitOrderTest extends TestCase
         self::assertSame($for, $waits);
     }
 
+    /** @return iterable<string, array{list<VisitTask>, array<string, list<string>>}> a visit of little, and what each card of it waits for */
+    public static function little(): iterable
+    {
+        $open = new VisitTask('open', VisitPhase::Open, [], null, 'open:P');
+        $close = new VisitTask('close', VisitPhase::Close, [], null, 'close:P');
+        $raise = new VisitTask('raise', VisitPhase::Open, [], null, 'raise');
+        $lower = new VisitTask('lower', VisitPhase::Close, [], null, 'lower');
+        yield 'a panel with nothing behind it is closed after it is opened' => [[$close, $open], ['close' => ['open'], 'open' => []]];
+        yield 'an aircraft raised for nothing is lowered after that' => [[$lower, $raise], ['lower' => ['raise'], 'raise' => []]];
+        yield 'a look on wheels comes before raising, not after lowering' => [[new VisitTask('weigh', VisitPhase::Look, [], 'off'), $raise, $lower], ['weigh' => [], 'raise' => ['weigh'], 'lower' => ['raise']]];
+        yield 'a test on wheels behind an open panel too' => [[new VisitTask('t', VisitPhase::Test, ['P'], 'off'), $raise, $lower, $open, $close], ['t' => ['open'], 'raise' => ['t'], 'lower' => ['raise'], 'open' => [], 'close' => ['open', 't']]];
+        yield 'a test without a panel waits for every one that is closed' => [[new VisitTask('t', VisitPhase::Test), $open, $close], ['t' => ['close'], 'open' => [], 'close' => ['open']]];
+        yield 'a fix without a panel does not' => [[new VisitTask('f', VisitPhase::Fix), $open, $close], ['f' => [], 'open' => [], 'close' => ['open']]];
+    }
+
+    /**
+     * @param list<VisitTask> $tasks
+     * @param array<string, list<string>> $waits
+     */
+    #[DataProvider('little')]
+    public function test_a_visit_of_little(array $tasks, array $waits): void
+    {
+        $said = [];
+        foreach (VisitOrder::of($tasks) as $id => $for) {
+            sort($for);
+            $said[substr((string) $id, 1)] = $for;
+        }
+        self::assertEquals($waits, $said);
+    }
+
     public function test_no_visit_goes_in_a_circle(): void
     {
         mt_srand(3);
