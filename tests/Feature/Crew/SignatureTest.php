@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Crew;
+
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\Step;
+use Closure;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\WorldCase;
+
+/** At each door that asks for a signature: the stamp wrong alone, the PIN wrong alone, another's of both. Nothing is signed by any of them. */
+final class SignatureTest extends WorldCase
+{
+    /** @return iterable<string, array{string, string, string, string}> the door, who comes, their stamp and PIN */
+    public static function doors(): iterable
+    {
+        yield 'a card signed' => ['sign', 'oda', 'T27', '2741'];
+        yield 'a card inspected' => ['inspect', 'runa', 'I04', '4410'];
+        yield 'a finding deferred' => ['defer', 'ines', 'C01', '1101'];
+        yield 'a component moved' => ['move', 'ines', 'C01', '1101'];
+        yield 'an aircraft released' => ['release', 'tor', 'X02', '5520'];
+        yield 'a code for a PIN' => ['code', 'tor', 'X02', '5520'];
+    }
+
+    #[DataProvider('doors')]
+    public function test_only_ones_own_stamp_with_ones_own_pin(string $door, string $login, string $stamp, string $pin): void
+    {
+        [$path, $body, $signed] = $this->door($door);
+        $send = fn(string $stamp, string $pin) => $this->as($login, 'POST', $path, $body() + ['stamp' => $stamp, 'pin' => $pin]);
+        foreach (['another stamp' => ['T99', $pin], 'another\'s stamp' => [$stamp === 'T31' ? 'T19' : 'T31', $pin], 'another PIN' => [$stamp, '9999'], 'no PIN at all' => [$stamp, ''], 'no stamp at all' => ['', $pin]] as $what => [$s, $p]) {
+            $message = (string) $send($s, $p)->assertStatus(422)->json('message');
+            self::assertMatchesRegularExpression('/wrong|required/i', $message, $what);
+            self::assertFalse($signed(), $what);
+        }
+        DB::table('people')->update(['pin_tries' => 0]);
+        self::assertContains($send($stamp, $pin)->getStatusCode(), [200, 201]);
+        self::assertTrue($signed());
+    }
+
+    /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} path, body, and whether it was signed */
+    private function door(string $door): array
+    {
+        $card = Card::where(['title' => 'Flap travel timing', 'state' => Card::IN_WORK])->firstOrFail();
+        if ($door === 'sign' || $door === 'inspect') {
+            Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
+            Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $this->person('oda')->id, 'role' => 'perform']);
+            DB::table('card_hands')->where('card_id', $card->id)->delete();
+            DB::table('card_hands')->insert(['card_id' => $card->id, 'person_id' => $this->person('oda')->id, 'since' => '2026-05-05T10:00:00Z']);
+            DB::table('tool_loans')->where('card_id', $card->id)->update(['in_at' => '2026-05-05T12:00:00Z', 'in_by' => 2]);
+            $card->update(['critical' => true, 'covers' => ['leak'], ...$door === 'inspect' ? ['state' => Card::SIGNED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z'] : []]);
+        }
+
+        return match ($door) {
+            'sign' => ["cards/{$card->id}/sign", static fn(): array => ['version' => $card->refresh()->version, 'spent' => 2], static fn(): bool => $card->refresh()->signed_by !== null],
+            'inspect' => ["cards/{$card->id}/inspect", static fn(): array => ['version' => $card->refresh()->version, 'covers' => ['leak']], static fn(): bool => $card->refresh()->inspected_by !== null],
+            'defer' => $this->defer($card),
+            'move' => $this->move(),
+            'release' => $this->release(),
+            default => ["people/{$this->fresh()}/code", static fn(): array => [], static fn(): bool => DB::table('people')->whereNotNull('pin_code')->exists()],
+        };
+    }
+
+    /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} */
+    private function defer(Card $card): array
+    {
+        $finding = Finding::create(['aircraft_id' => Card::where('visit_id', 3)->valueOrFail('aircraft_id'), 'card_id' => Card::where('visit_id', 3)->valueOrFail('id'), 'raised_by' => $this->person('oda')->id, 'number' => 'F0701', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => '2026-05-05T10:00:00Z']);
+
+        return ["findings/{$finding->id}/defer", static fn(): array => ['item' => 1, 'safed' => true], static fn(): bool => $finding->refresh()->state === 'deferred'];
+    }
+
+    /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} */
+    private function move(): array
+    {
+        $tenure = DB::table('tenures')->join('components', 'components.id', '=', 'tenures.component_id')->whereNull('to_date')->where('components.kind', 'oxygen bottle')->orderBy('tenures.id')->first(['tenures.id', 'component_id']);
+        $tenure ??= DB::table('tenures')->whereNull('to_date')->orderBy('id')->first(['id', 'component_id']);
+
+        return ["components/{$tenure?->component_id}/move", static fn(): array => ['mark' => null, 'position' => 'shelf 4', 'reason' => 'to be tested'], static fn(): bool => DB::table('tenures')->where('id', $tenure?->id)->value('to_date') !== null];
+    }
+
+    /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} */
+    private function release(): array
+    {
+        $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')->where(['aircraft.mark' => 'QA-VFC', 'programme_items.code' => '29-14'])->value('programme_items.id');
+        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]])->assertCreated()->json('id');
+        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
+        Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z', 'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:10:00Z']);
+
+        return ["release/{$visit}", static fn(): array => [], static fn(): bool => DB::table('releases')->where('visit_id', $visit)->exists()];
+    }
+
+    /** Somebody whose PIN is to be chosen anew. */
+    private function fresh(): int
+    {
+        $id = $this->person('pell')->id;
+        $this->as('ines', 'POST', "people/{$id}/secrets", ['password' => 'blue-lanterns-7', 'pin' => '7305'])->assertOk();
+
+        return $id;
+    }
+}
