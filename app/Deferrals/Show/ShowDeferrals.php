@@ -114,6 +114,6 @@ final readonly class ShowDeferrals
 
         return $clock->driver === 'days'
             ? "Runs out at the end of {$when}, ".Words::fromNow($days)
-            : "Is forecast to run out after {$when}, ".Words::amount($clock->usageLeft[$clock->driver] ?? 0, (string) $clock->driver).' left';
+            : "Expected to run out at the end of {$when}, ".Words::amount($clock->usageLeft[$clock->driver] ?? 0, (string) $clock->driver).' left';
     }
 }
