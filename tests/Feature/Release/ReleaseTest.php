@@ -49,6 +49,31 @@ final class ReleaseTest extends WorldCase
         $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->assertJsonPath('message', 'This visit is already released.');
     }
 
+    public function test_one_open_point_is_enough_to_keep_it(): void
+    {
+        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) ProgrammeItem::where('code', '29-14')->whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->valueOrFail('id')]])->assertCreated()->json('id');
+        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
+        Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z', 'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:10:00Z']);
+        $sign = fn() => $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520']);
+        $step = Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->firstOrFail();
+        $keeps = [
+            'a step' => [static fn() => $step->update(['state' => Step::OPEN]), static fn() => $step->update(['state' => Step::DONE])],
+            'a card' => [static fn() => $step->card()->update(['state' => Card::SIGNED]), static fn() => $step->card()->update(['state' => Card::CLOSED])],
+            'a tool' => [static fn() => DB::table('tool_loans')->insert(['card_id' => $step->card_id, 'person_id' => 2, 'what' => 'rags', 'quantity' => 1, 'out_at' => '2026-05-05T10:00:00Z']), static fn() => DB::table('tool_loans')->where('card_id', $step->card_id)->delete()],
+            'a device' => [
+                static fn() => SafingDevice::create(['aircraft_id' => Card::findOrFail($step->card_id)->aircraft_id, 'card_id' => $step->card_id, 'fitted_step_id' => $step->id, 'fitted_by' => 2, 'kind' => 'Collar', 'place' => 'panel', 'flag' => 'red', 'fitted_at' => '2026-05-05T10:00:00Z']),
+                static fn() => SafingDevice::where('card_id', $step->card_id)->delete(),
+            ],
+        ];
+        foreach ($keeps as $what => [$leave, $clear]) {
+            $leave();
+            self::assertCount(1, $this->as('tor', 'GET', "release/{$visit}")->json('blockers'), $what);
+            self::assertStringContainsString('Nothing was signed', $sign()->assertStatus(422)->json('message'), $what);
+            $clear();
+        }
+        $sign()->assertOk();
+    }
+
     public function test_a_deferral_carries_its_safing_devices_through_release(): void
     {
         $card = Card::where('state', Card::IN_WORK)->firstOrFail();

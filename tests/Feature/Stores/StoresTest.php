@@ -58,6 +58,10 @@ final class StoresTest extends WorldCase
         self::assertSame([1, $open + 1], [$codes()['recheck_open'], $codes()['card_open']]);
         $by = Recheck::where('card_id', $card->id)->firstOrFail()->byCard;
         self::assertSame($visit->id, $by->visit_id, 'in the visit the aircraft is in');
+        foreach ([Card::IN_WORK, Card::SIGNED] as $state) {
+            $by->update(['state' => $state]);
+            self::assertSame(1, $codes()['recheck_open'] ?? 0, "a re-check that is {$state} is none yet");
+        }
         $by->update(['state' => Card::CLOSED]);
         self::assertArrayNotHasKey('recheck_open', $codes());
         self::assertSame('clear', $this->as('tor', 'GET', 'tools/CT-04')->json('recall.aircraft.0.cards.0.state'));

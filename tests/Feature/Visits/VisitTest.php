@@ -101,6 +101,32 @@ final class VisitTest extends WorldCase
         $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn needs a valid SKV rating: it has lapsed. Nobody was assigned.');
     }
 
+    public function test_who_leaves_before_the_day_is_not_put_on_a_card(): void
+    {
+        $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
+        $card->update(['planned_start' => '2026-05-06T08:00:00Z', 'planned_end' => '2026-05-06T10:00:00Z']);
+        $oda = $this->person('oda');
+        $assign = fn() => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $oda->id, 'role' => 'perform']);
+        foreach (['2026-05-04', '2026-05-05'] as $last) {
+            $oda->update(['leaves' => $last]);
+            self::assertStringContainsString('leaves on', $assign()->assertStatus(422)->json('message'), $last);
+        }
+        $oda->update(['leaves' => '2026-05-06']);
+        $assign()->assertOk();
+    }
+
+    public function test_who_had_a_hand_in_it_and_took_it_back_does_not_inspect_it(): void
+    {
+        $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
+        $runa = $this->person('runa')->id;
+        $assign = fn() => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $runa, 'role' => 'duplicate']);
+        $assign()->assertOk();
+        DB::table('assignments')->where('card_id', $card->id)->delete();
+        DB::table('card_hands')->insert(['card_id' => $card->id, 'person_id' => $runa, 'since' => '2026-05-05T10:00:00Z']);
+        self::assertStringContainsString('would not be independent', $assign()->assertStatus(422)->json('message'));
+        self::assertSame(0, DB::table('assignments')->where('card_id', $card->id)->count());
+    }
+
     public function test_nobody_is_both_worker_and_inspector(): void
     {
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
