@@ -50,16 +50,6 @@ final readonly class ReadingLimit
         return new self($unit, $nominal - $minus, $nominal + $plus);
     }
 
-    /**
-     * Whether both sides are closed.
-     *
-     * @pure
-     */
-    public function isBand(): bool
-    {
-        return $this->low !== null && $this->high !== null;
-    }
-
     private static function check(string $field, ?float $value, Unit $unit): void
     {
         if ($value === null) {

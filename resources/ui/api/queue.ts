@@ -24,11 +24,11 @@ type Entry = { key: string; who: number; card: number; number: string; title: st
 export type WaitingStep = Entry & { what: 'step'; no: number; body: Body };
 /** A photo of it lies beside, under the same key; `photo` says that there is one. */
 export type WaitingFinding = Entry & { what: 'finding'; body: FindingBody; photo: boolean };
-export type WaitingHandOver = Entry & { what: 'handover'; body: HandOverBody };
+type WaitingHandOver = Entry & { what: 'handover'; body: HandOverBody };
 export type Waiting = WaitingStep | WaitingFinding | WaitingHandOver;
 type New<T> = T extends Waiting ? Omit<T, 'key' | 'who' | 'card' | 'number' | 'title' | 'at' | 'refused'> : never;
 
-export type Sent = 'sent' | 'lost' | { refused: string };
+type Sent = 'sent' | 'lost' | { refused: string };
 
 const STORE = 'jorvel.waiting';
 

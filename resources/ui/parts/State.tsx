@@ -1,4 +1,4 @@
-export type StateName = 'clear' | 'watch' | 'stop' | 'waiting';
+type StateName = 'clear' | 'watch' | 'stop' | 'waiting';
 
 const colours: Record<StateName, string> = { clear: 'text-spruce', watch: 'text-ochre', stop: 'text-rust', waiting: 'text-slate' };
 

@@ -3,7 +3,7 @@ import { DayLabels } from '../../parts/DayLabels';
 import { ticks } from '../../parts/scale';
 
 export const one = (v: number) => v.toLocaleString('en-GB', { maximumFractionDigits: 1 });
-export const percent = (v: number) => `${Math.round(100 * v)} %`;
+const percent = (v: number) => `${Math.round(100 * v)} %`;
 
 /** Findings expected in all, day by day, with their range; found so far as a step; the chance beneath. */
 export function Forecast({ w }: { w: Schemas['WindowView'] }) {

@@ -6,7 +6,7 @@ export const GAP = 3;
 export const PEOPLE = 34;
 export const BAND = 14;
 
-export type ZoneRow = { zone: Schemas['BoardZone']; top: number; height: number };
+type ZoneRow = { zone: Schemas['BoardZone']; top: number; height: number };
 
 /** Zones one beneath another, each as tall as its lanes. */
 export function rows(zones: Schemas['BoardZone'][]): { rows: ZoneRow[]; height: number } {
