@@ -31,7 +31,17 @@ final class Bench extends Command
         if (! $this->option('as-is')) {
             return $this->compiled();
         }
-        $benches = ['due' => $this->due(...), 'fleet' => $this->fleet(...), 'page' => $this->page(...), 'plan' => fn() => $this->all(app(PlanFigures::class)->measure()), 'floor' => fn() => $this->all(app(FloorFigures::class)->measure()), 'requests' => fn() => $this->all(app(RequestFigures::class)->requests()), 'lock' => fn() => $this->all(app(RequestFigures::class)->lock()), 'large' => fn() => $this->all(app(LargeFigures::class)->measure()), 'screen' => fn() => $this->all(app(ScreenFigures::class)->measure())];
+        $benches = [
+            'due' => $this->due(...),
+            'fleet' => $this->fleet(...),
+            'page' => $this->page(...),
+            'plan' => fn() => $this->all(app(PlanFigures::class)->measure()),
+            'floor' => fn() => $this->all(app(FloorFigures::class)->measure()),
+            'requests' => fn() => $this->all(app(RequestFigures::class)->requests()),
+            'lock' => fn() => $this->all(app(RequestFigures::class)->lock()),
+            'large' => fn() => $this->all(app(LargeFigures::class)->measure()),
+            'screen' => fn() => $this->all(app(ScreenFigures::class)->measure()),
+        ];
         $name = $this->argument('name');
         if ($name !== null && ! isset($benches[$name])) {
             $this->error('There is no bench "'.$name.'"; use one of '.implode(', ', array_keys($benches)).'.');
@@ -61,7 +71,13 @@ final class Bench extends Command
     private function due(): void
     {
         mt_srand(7);
-        $flying = Flying::of(Day::parse('2026-05-04'), ['fh' => 10_500.0, 'ldg' => 9_100.0], ['fh' => 5.5, 'ldg' => 4.1], [], Day::parse('2016-03-12'));
+        $flying = Flying::of(
+            Day::parse('2026-05-04'),
+            ['fh' => 10_500.0, 'ldg' => 9_100.0],
+            ['fh' => 5.5, 'ldg' => 4.1],
+            [],
+            Day::parse('2016-03-12'),
+        );
         $items = [];
         for ($i = 0; $i < 20_000; $i++) {
             $limits = [DueLimit::of('fh', mt_rand(1, 12) * 100, null, Allowance::of(null, 5, 20))];
@@ -72,7 +88,11 @@ final class Bench extends Command
                 $limits[] = DueLimit::of('ldg', mt_rand(200, 900));
             }
             $done = Day::parse('2026-05-04')->plusDays(-mt_rand(1, 300));
-            $last = $i % 7 === 0 ? null : LastDone::on($done, ['fh' => 10_500.0 - mt_rand(1, 900), 'ldg' => 9_100.0 - mt_rand(1, 700)], ['fh' => 10_400.0 - mt_rand(1, 900)]);
+            $last = $i % 7 === 0 ? null : LastDone::on(
+                $done,
+                ['fh' => 10_500.0 - mt_rand(1, 900), 'ldg' => 9_100.0 - mt_rand(1, 700)],
+                ['fh' => 10_400.0 - mt_rand(1, 900)],
+            );
             $items[] = DueItem::of(Rule::First, $i % 3 === 0 ? Rebase::Actual : Rebase::Planned, $limits, $last);
         }
         $rates = [];
@@ -94,7 +114,14 @@ final class Bench extends Command
         $times = [];
         for ($i = 0; $i < 46; $i++) {
             $from = hrtime(true);
-            $response = $kernel->handle(Request::create('/api/fleet', 'GET', [], [], [], ['HTTP_ACCEPT' => 'application/json']));
+            $response = $kernel->handle(Request::create(
+                '/api/fleet',
+                'GET',
+                [],
+                [],
+                [],
+                ['HTTP_ACCEPT' => 'application/json'],
+            ));
             if ($response->getStatusCode() !== 200) {
                 throw new \RuntimeException("the Fleet request was answered with {$response->getStatusCode()}");
             }
@@ -106,13 +133,21 @@ final class Bench extends Command
     /** All the JavaScript that the first page after signing in loads, gzipped as served: the entry, the room Fleet, and what they import. */
     private function page(): void
     {
-        $manifest = json_decode((string) file_get_contents(public_path('build/manifest.json')), true, 512, JSON_THROW_ON_ERROR);
+        $manifest = json_decode(
+            (string) file_get_contents(public_path('build/manifest.json')),
+            true,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         $wanted = ['resources/ui/main.tsx', 'resources/ui/rooms/fleet/Fleet.tsx'];
         $files = [];
         for ($i = 0; $i < count($wanted); $i++) {
             $chunk = $manifest[$wanted[$i]];
             if (! isset($files[$chunk['file']])) {
-                $files[$chunk['file']] = strlen((string) gzencode((string) file_get_contents(public_path('build/'.$chunk['file'])), 9));
+                $files[$chunk['file']] = strlen((string) gzencode(
+                    (string) file_get_contents(public_path('build/'.$chunk['file'])),
+                    9,
+                ));
                 array_push($wanted, ...($chunk['imports'] ?? []));
             }
         }

@@ -22,7 +22,10 @@ final class Compute extends Command
         $kind = (string) $this->argument('kind');
         try {
             if (! isset(Kinds::all()[$kind])) {
-                throw InputError::at('', "\"{$kind}\" is not a kind; use one of ".implode(', ', array_keys(Kinds::all())));
+                throw InputError::at(
+                    '',
+                    "\"{$kind}\" is not a kind; use one of ".implode(', ', array_keys(Kinds::all())),
+                );
             }
             if ($this->option('example')) {
                 foreach (glob(base_path("core/examples/{$kind}/*.json")) ?: [] as $path) {
@@ -36,7 +39,10 @@ final class Compute extends Command
             return self::SUCCESS;
         } catch (InputError $e) {
             $output = $this->output->getOutput();
-            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(json_encode($e->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), 16);
+            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(
+                json_encode($e->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE),
+                16,
+            );
 
             return 2;
         }

@@ -20,7 +20,9 @@ final class Demo extends Command
     {
         $aside = $this->option('fresh') ? PutAside::damaged() : null;
         if ($aside !== null) {
-            $this->warn('The database file could not be read. It is put aside as '.basename($aside).'; a new one is made.');
+            $this->warn(
+                'The database file could not be read. It is put aside as '.basename($aside).'; a new one is made.',
+            );
         }
         $this->callSilent($this->option('fresh') ? 'migrate:fresh' : 'migrate', ['--force' => true]);
         if (Person::query()->exists()) {

@@ -22,7 +22,10 @@ final class DescribeApi extends Command
         foreach ($json['components']['schemas'] ?? [] as $name => $schema) {
             $json['components']['schemas'][$name]['required'] = array_keys($schema['properties'] ?? []);
         }
-        file_put_contents(storage_path('app/openapi.json'), json_encode($json, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
+        file_put_contents(
+            storage_path('app/openapi.json'),
+            json_encode($json, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES),
+        );
         $this->line(count($json['paths'] ?? []).' paths, '.count($json['components']['schemas'] ?? []).' schemas.');
 
         return self::SUCCESS;

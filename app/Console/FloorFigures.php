@@ -40,8 +40,23 @@ final readonly class FloorFigures
             Artisan::call('jorvel:demo', ['--fresh' => true]);
             $card = $this->card();
             Auth::login(Person::where('login', 'oda')->firstOrFail());
-            yield self::figure('opening a card of 60 steps at the server, median of 15', $this->median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15), 150.0);
-            yield self::figure('the verdict on a reading at the server, median of 25', $this->median(fn() => $this->ask('POST', "/api/cards/{$card}/steps/3/preview", ['entry' => '26', 'tool' => 'TW-108']), 25), 50.0);
+            yield self::figure(
+                'opening a card of 60 steps at the server, median of 15',
+                $this->median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15),
+                150.0,
+            );
+            yield self::figure(
+                'the verdict on a reading at the server, median of 25',
+                $this->median(
+                    fn() => $this->ask(
+                        'POST',
+                        "/api/cards/{$card}/steps/3/preview",
+                        ['entry' => '26', 'tool' => 'TW-108'],
+                    ),
+                    25,
+                ),
+                50.0,
+            );
             $recall = $this->readings($card);
             $read = app(ShowStores::class);
             $found = 0;
@@ -59,7 +74,14 @@ final readonly class FloorFigures
     /** @return Figure */
     private static function figure(string $metric, float $value, ?float $aim): array
     {
-        return ['bench' => 'floor', 'metric' => $metric, 'value' => $value, 'unit' => $aim === null ? '' : 'ms', 'aim' => $aim, 'more' => false];
+        return [
+            'bench' => 'floor',
+            'metric' => $metric,
+            'value' => $value,
+            'unit' => $aim === null ? '' : 'ms',
+            'aim' => $aim,
+            'more' => false,
+        ];
     }
 
     private function card(): int
@@ -76,12 +98,32 @@ final readonly class FloorFigures
     private function readings(int $card): ToolRecall
     {
         $recall = ToolRecall::firstOrFail();
-        $cards = DB::table('steps')->where('kind', '!=', 'inspection')->orderBy('id')->limit(400)->get(['id', 'card_id']);
-        $tools = DB::table('tools')->whereNot('id', $recall->tool_id)->limit(self::TOOLS - 1)->pluck('id')->push($recall->tool_id);
+        $cards = DB::table('steps')->where('kind', '!=', 'inspection')
+            ->orderBy('id')
+            ->limit(400)
+            ->get(['id', 'card_id']);
+        $tools = DB::table('tools')->whereNot('id', $recall->tool_id)
+            ->limit(self::TOOLS - 1)
+            ->pluck('id')
+            ->push($recall->tool_id);
         $rows = [];
         for ($i = 0; $i < self::READINGS; $i++) {
             $step = $cards[$i % count($cards)];
-            $rows[] = ['step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $tools[intdiv($i, count($cards)) % self::TOOLS], 'person_id' => 2, 'point' => "point {$i}", 'phase' => 'reading', 'run' => 1, 'value' => 60, 'unit' => 'lbf', 'verdict' => 'pass', 'reasons' => '[]', 'at' => sprintf('2026-%02d-%02dT10:00:00Z', 2 + $i % 3, 1 + $i % 28), 'stands' => true];
+            $rows[] = [
+                'step_id' => $step->id,
+                'card_id' => $step->card_id,
+                'tool_id' => $tools[intdiv($i, count($cards)) % self::TOOLS],
+                'person_id' => 2,
+                'point' => "point {$i}",
+                'phase' => 'reading',
+                'run' => 1,
+                'value' => 60,
+                'unit' => 'lbf',
+                'verdict' => 'pass',
+                'reasons' => '[]',
+                'at' => sprintf('2026-%02d-%02dT10:00:00Z', 2 + $i % 3, 1 + $i % 28),
+                'stands' => true,
+            ];
             if (count($rows) === 500) {
                 DB::table('readings')->insert($rows);
                 $rows = [];
@@ -94,7 +136,14 @@ final readonly class FloorFigures
     /** @param array<string, mixed> $body */
     private function ask(string $method, string $path, array $body = []): void
     {
-        $response = app(Kernel::class)->handle(Request::create($path, $method, $body, [], [], ['HTTP_ACCEPT' => 'application/json']));
+        $response = app(Kernel::class)->handle(Request::create(
+            $path,
+            $method,
+            $body,
+            [],
+            [],
+            ['HTTP_ACCEPT' => 'application/json'],
+        ));
         if ($response->getStatusCode() !== 200) {
             throw new \RuntimeException("{$path} answered {$response->getStatusCode()}");
         }

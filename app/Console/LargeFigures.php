@@ -50,18 +50,48 @@ final readonly class LargeFigures
     /** @return iterable<Figure> */
     private function figures(): iterable
     {
-        yield self::figure('Fleet request, 200 aircraft, 95th percentile', self::part($this->requests('/api/fleet', 100), 0.95), 'ms', 150);
-        yield self::figure('due list of 30 days, 200 aircraft, median', self::part($this->requests('/api/due?days=30', 9), 0.5), 'ms', null);
-        yield self::figure('one aircraft\'s flying entered and its 400 dates right, median', self::part($this->oneAircraft(), 0.5), 'ms', 50);
+        yield self::figure(
+            'Fleet request, 200 aircraft, 95th percentile',
+            self::part($this->requests('/api/fleet', 100), 0.95),
+            'ms',
+            150,
+        );
+        yield self::figure(
+            'due list of 30 days, 200 aircraft, median',
+            self::part($this->requests('/api/due?days=30', 9), 0.5),
+            'ms',
+            null,
+        );
+        yield self::figure(
+            'one aircraft\'s flying entered and its 400 dates right, median',
+            self::part($this->oneAircraft(), 0.5),
+            'ms',
+            50,
+        );
         $each = [];
         foreach (self::SIZES as $size) {
             $this->cutTo($size);
             $ms = self::part($this->recomputes(), 0.5);
             $each[$size] = $ms * 1000 / (400 * $size);
-            yield self::figure("whole fleet from rows to kept dates, {$size} aircraft, ".number_format(400 * $size).' items, median', $ms, 'ms', $size === 200 ? 1000 : null);
+            yield self::figure(
+                "whole fleet from rows to kept dates, {$size} aircraft, ".number_format(400 * $size).' items, median',
+                $ms,
+                'ms',
+                $size === 200 ? 1000 : null,
+            );
         }
-        yield self::figure('an item from its row to its kept date, over the core alone', $each[200] / $this->coreAlone(), 'ratio', null);
-        yield self::figure('growth: time an item at 200 aircraft over that at 20', $each[200] / $each[20], 'ratio', 1.5);
+        yield self::figure(
+            'an item from its row to its kept date, over the core alone',
+            $each[200] / $this->coreAlone(),
+            'ratio',
+            null,
+        );
+        yield self::figure(
+            'growth: time an item at 200 aircraft over that at 20',
+            $each[200] / $each[20],
+            'ratio',
+            1.5,
+        );
     }
 
     /** @return non-empty-list<float> milliseconds, warm */
@@ -72,7 +102,14 @@ final readonly class LargeFigures
         $ms = [];
         for ($i = -3; $i < $times; $i++) {
             $from = hrtime(true);
-            $response = $kernel->handle(Request::create($path, 'GET', [], [], [], ['HTTP_ACCEPT' => 'application/json']));
+            $response = $kernel->handle(Request::create(
+                $path,
+                'GET',
+                [],
+                [],
+                [],
+                ['HTTP_ACCEPT' => 'application/json'],
+            ));
             if ($response->getStatusCode() !== 200) {
                 throw new RuntimeException("{$path} was answered with {$response->getStatusCode()}");
             }
@@ -90,8 +127,11 @@ final readonly class LargeFigures
         $by = Person::where('role', 'controller')->firstOrFail();
         $ms = [];
         foreach (Aircraft::orderBy('mark')->limit(25)->get() as $craft) {
-            DB::table('aircraft')->where('id', $craft->id)->update(['counters_as_of' => (string) Day::parse($craft->counters_as_of)->plusDays(-1)]);
-            DB::table('flying_entries')->where('aircraft_id', $craft->id)->where('date', $craft->counters_as_of)->update(['current' => false]);
+            DB::table('aircraft')->where('id', $craft->id)
+                ->update(['counters_as_of' => (string) Day::parse($craft->counters_as_of)->plusDays(-1)]);
+            DB::table('flying_entries')->where('aircraft_id', $craft->id)
+                ->where('date', $craft->counters_as_of)
+                ->update(['current' => false]);
             app(DueSheets::class)->all('head');
             $from = hrtime(true);
             app(FlyingLog::class)->enter($by, $craft->mark, $craft->counters_as_of, ['fh' => '3.2', 'ldg' => '2']);
@@ -105,8 +145,16 @@ final readonly class LargeFigures
     private function cutTo(int $size): void
     {
         DB::statement('pragma foreign_keys = off');
-        DB::delete('delete from item_statuses where aircraft_id > ? or component_id in (select component_id from tenures where aircraft_id > ?)', [$size, $size]);
-        foreach (['tenures' => 'aircraft_id', 'item_doings' => 'aircraft_id', 'flying_entries' => 'aircraft_id', 'aircraft' => 'id'] as $table => $column) {
+        DB::delete(
+            'delete from item_statuses where aircraft_id > ? or component_id in (select component_id from tenures where aircraft_id > ?)',
+            [$size, $size],
+        );
+        foreach ([
+            'tenures' => 'aircraft_id',
+            'item_doings' => 'aircraft_id',
+            'flying_entries' => 'aircraft_id',
+            'aircraft' => 'id',
+        ] as $table => $column) {
             DB::table($table)->where($column, '>', $size)->delete();
         }
     }
@@ -130,7 +178,11 @@ final readonly class LargeFigures
     private function coreAlone(): float
     {
         $flying = Flying::of(Day::parse('2026-05-04'), ['fh' => 10_500.0], ['fh' => 5.5], [], Day::parse('2016-03-12'));
-        $item = DueItem::of(Rule::First, Rebase::Planned, [DueLimit::of('fh', 600, null, Allowance::of(null, 5, 20)), DueLimit::of('months', 18)]);
+        $item = DueItem::of(
+            Rule::First,
+            Rebase::Planned,
+            [DueLimit::of('fh', 600, null, Allowance::of(null, 5, 20)), DueLimit::of('months', 18)],
+        );
         $last = LastDone::on(Day::parse('2026-01-04'), ['fh' => 10_100.0]);
         $each = [];
         for ($round = 0; $round < 9; $round++) {
@@ -155,6 +207,13 @@ final readonly class LargeFigures
     /** @return Figure */
     private static function figure(string $metric, float $value, string $unit, ?float $aim): array
     {
-        return ['bench' => 'large', 'metric' => $metric, 'value' => $value, 'unit' => $unit, 'aim' => $aim, 'more' => false];
+        return [
+            'bench' => 'large',
+            'metric' => $metric,
+            'value' => $value,
+            'unit' => $unit,
+            'aim' => $aim,
+            'more' => false,
+        ];
     }
 }

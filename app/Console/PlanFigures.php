@@ -15,16 +15,35 @@ use Jorvel\Core\Contract\Door;
  */
 final readonly class PlanFigures
 {
-    private const SKILLS = ['airframe' => 6, 'engine' => 4, 'avionics' => 3, 'sheet metal' => 3, 'paint' => 2, 'hydraulics' => 3, 'cabin' => 3, 'inspector' => 2];
+    private const SKILLS = [
+        'airframe' => 6,
+        'engine' => 4,
+        'avionics' => 3,
+        'sheet metal' => 3,
+        'paint' => 2,
+        'hydraulics' => 3,
+        'cabin' => 3,
+        'inspector' => 2,
+    ];
 
     /** @return iterable<Figure> */
     public function measure(): iterable
     {
         foreach ([[30, 8, 1000, 1.0], [60, 8, 2000, 2.0], [120, 6, 2000, 4.0]] as [$cards, $instances, $budget, $aim]) {
-            yield from $this->figures("{$instances} × {$cards} cards of known shortest plan", array_map(static fn(int $seed): array => self::cut($seed, $cards), range(1, $instances)), $budget, $aim);
+            yield from $this->figures(
+                "{$instances} × {$cards} cards of known shortest plan",
+                array_map(static fn(int $seed): array => self::cut($seed, $cards), range(1, $instances)),
+                $budget,
+                $aim,
+            );
         }
         foreach ([[30, 8, 1000], [60, 8, 1000], [120, 6, 2000], [1200, 2, 5000]] as [$cards, $instances, $budget]) {
-            yield from $this->figures("{$instances} × {$cards} cards", array_map(static fn(int $seed): array => [self::hangar($seed, $cards), null], range(1, $instances)), $budget, $cards === 1200 ? 10.0 : null);
+            yield from $this->figures(
+                "{$instances} × {$cards} cards",
+                array_map(static fn(int $seed): array => [self::hangar($seed, $cards), null], range(1, $instances)),
+                $budget,
+                $cards === 1200 ? 10.0 : null,
+            );
         }
     }
 
@@ -44,10 +63,22 @@ final readonly class PlanFigures
             $bounds[] = $plan->lower_bound;
             $gaps[] = 100 * ($plan->makespan / ($shortest ?? $plan->lower_bound) - 1);
         }
-        $figure = static fn(string $what, float $value, string $unit, ?float $aim): array => ['bench' => 'plan', 'metric' => "{$what}, {$of}, {$budget} ms of budget", 'value' => $value, 'unit' => $unit, 'aim' => $aim, 'more' => false];
+        $figure = static fn(string $what, float $value, string $unit, ?float $aim): array => [
+            'bench' => 'plan',
+            'metric' => "{$what}, {$of}, {$budget} ms of budget",
+            'value' => $value,
+            'unit' => $unit,
+            'aim' => $aim,
+            'more' => false,
+        ];
         yield $figure('mean makespan', array_sum($spans) / count($spans), 'slots', null);
         yield $figure('mean lower bound', array_sum($bounds) / count($bounds), 'slots', null);
-        yield $figure('mean gap to the '.($hangars[0][1] === null ? 'lower bound' : 'shortest plan'), array_sum($gaps) / count($gaps), '%', $aim);
+        yield $figure(
+            'mean gap to the '.($hangars[0][1] === null ? 'lower bound' : 'shortest plan'),
+            array_sum($gaps) / count($gaps),
+            '%',
+            $aim,
+        );
         yield $figure('longest time', max($times), 'ms', null);
     }
 
@@ -85,7 +116,12 @@ final readonly class PlanFigures
         foreach ($pieces as $c => [$at, $slots, $people, $skill]) {
             $earlier = array_keys(array_filter($pieces, static fn(array $p): bool => $p[0] + $p[1] <= $at));
             shuffle($earlier);
-            $card = ['id' => "c{$c}", 'hours' => $slots, 'needs' => [['skill' => $skill, 'count' => $people]], 'after' => array_map(static fn(int $e): string => "c{$e}", array_slice($earlier, 0, mt_rand(0, 2)))];
+            $card = [
+                'id' => "c{$c}",
+                'hours' => $slots,
+                'needs' => [['skill' => $skill, 'count' => $people]],
+                'after' => array_map(static fn(int $e): string => "c{$e}", array_slice($earlier, 0, mt_rand(0, 2))),
+            ];
             // Power is off in the first third and on in the last.
             if ($at + $slots <= $length / 3 || $at >= 2 * $length / 3) {
                 $card['state'] = (object) ['power' => $at >= 2 * $length / 3 ? 'on' : 'off'];

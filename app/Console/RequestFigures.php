@@ -105,17 +105,50 @@ final class RequestFigures
         $card = Card::where(['title' => 'Gear extension by hand pump', 'state' => Card::IN_WORK])->valueOrFail('id');
         DB::table('presences')->delete();
         DB::table('safing_devices')->update(['removed_at' => '2026-05-05T12:00:00Z']);
-        $step = fn(int $no, array $body) => $this->as('oda')->ask('POST', "cards/{$card}/steps/{$no}", ['version' => Card::whereKey($card)->value('version'), ...$body]);
+        $step = fn(int $no, array $body) => $this->as('oda')
+            ->ask(
+                'POST',
+                "cards/{$card}/steps/{$no}",
+                ['version' => Card::whereKey($card)->value('version'), ...$body],
+            );
         yield 'a step: count' => fn() => $step(8, ['do' => 'count', 'entry' => '50']);
-        yield 'a step: two readings compared' => fn() => $step(9, ['do' => 'compare', 'entries' => ['shown' => '92', 'real' => '91'], 'tool' => 'PG-28']);
+        yield 'a step: two readings compared' => fn() => $step(
+            9,
+            ['do' => 'compare', 'entries' => ['shown' => '92', 'real' => '91'], 'tool' => 'PG-28'],
+        );
         yield 'a step: begun' => fn() => $step(10, ['do' => 'start']);
         $moved = Card::where(['visit_id' => 1, 'state' => Card::OPEN])->orderBy('planned_start')->valueOrFail('id');
         $version = static fn(): int => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version');
-        yield 'a move, previewed' => fn() => $this->as('ines')->ask('POST', 'visits/1/board/move', ['card' => $moved, 'slot' => 40, 'version' => $version(), 'keep' => false]);
+        yield 'a move, previewed' => fn() => $this->as('ines')
+            ->ask(
+                'POST',
+                'visits/1/board/move',
+                ['card' => $moved, 'slot' => 40, 'version' => $version(), 'keep' => false],
+            );
         yield 'a slip' => fn() => $this->as('ines')->ask('GET', "visits/1/cards/{$moved}/slip");
-        yield 'a move, saved' => fn() => $this->as('ines')->ask('POST', 'visits/1/board/move', ['card' => $moved, 'slot' => 40, 'version' => $version(), 'keep' => true]);
-        yield 'a day\'s flying' => fn() => $this->as('ines')->ask('POST', 'fleet/QA-VFC/flying', ['date' => '2026-05-04', 'flown' => ['fh' => '5.5', 'ldg' => '4'], 'sure' => true]);
-        yield 'a finding raised' => fn() => $this->as('oda')->ask('POST', 'cards/1/findings', ['place' => 'left wheel well', 'extent' => 'hose chafed, 20 mm', 'severity' => 'minor', 'chapter' => '29-10']);
+        yield 'a move, saved' => fn() => $this->as('ines')
+            ->ask(
+                'POST',
+                'visits/1/board/move',
+                ['card' => $moved, 'slot' => 40, 'version' => $version(), 'keep' => true],
+            );
+        yield 'a day\'s flying' => fn() => $this->as('ines')
+            ->ask(
+                'POST',
+                'fleet/QA-VFC/flying',
+                ['date' => '2026-05-04', 'flown' => ['fh' => '5.5', 'ldg' => '4'], 'sure' => true],
+            );
+        yield 'a finding raised' => fn() => $this->as('oda')
+            ->ask(
+                'POST',
+                'cards/1/findings',
+                [
+                    'place' => 'left wheel well',
+                    'extent' => 'hose chafed, 20 mm',
+                    'severity' => 'minor',
+                    'chapter' => '29-10',
+                ],
+            );
     }
 
     /**
@@ -208,6 +241,13 @@ final class RequestFigures
     /** @return Figure */
     private static function figure(string $bench, string $metric, float $value, string $unit, ?float $aim): array
     {
-        return ['bench' => $bench, 'metric' => $metric, 'value' => $value, 'unit' => $unit, 'aim' => $aim, 'more' => false];
+        return [
+            'bench' => $bench,
+            'metric' => $metric,
+            'value' => $value,
+            'unit' => $unit,
+            'aim' => $aim,
+            'more' => false,
+        ];
     }
 }

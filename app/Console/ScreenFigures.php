@@ -32,15 +32,27 @@ final readonly class ScreenFigures
             $ready = $frames = [];
             for ($i = 0; $i < 7; $i++) {
                 $visitor->go('/fleet')->find('[data-mark]');
-                $ready[] = (float) $visitor->browser->executeScript('return performance.getEntriesByName("fleet-ready")[0]?.startTime ?? NaN');
+                $ready[] = (float) $visitor->browser->executeScript(
+                    'return performance.getEntriesByName("fleet-ready")[0]?.startTime ?? NaN',
+                );
             }
             $rows = (int) $visitor->browser->executeScript('return document.querySelectorAll("[data-mark]").length');
             for ($i = 0; $i < 3; $i++) {
                 array_push($frames, ...$this->scroll($visitor));
             }
-            yield $this->figure('Fleet screen of 200 aircraft usable after navigation, median', self::part($ready, 0.5), 'ms', 1000);
+            yield $this->figure(
+                'Fleet screen of 200 aircraft usable after navigation, median',
+                self::part($ready, 0.5),
+                'ms',
+                1000,
+            );
             yield $this->figure('rows of the 200 that are drawn at once', (float) $rows, 'rows', 80);
-            yield $this->figure('time between frames while scrolling through all, 95th percentile', self::part($frames, 0.95), 'ms', 50);
+            yield $this->figure(
+                'time between frames while scrolling through all, 95th percentile',
+                self::part($frames, 0.95),
+                'ms',
+                50,
+            );
         } finally {
             $stage->close();
             array_map(unlink(...), glob("{$file}*") ?: []);
@@ -71,12 +83,22 @@ final readonly class ScreenFigures
     {
         sort($values);
 
-        return $values[(int) min(count($values) - 1, floor(count($values) * $part))] ?? throw new RuntimeException('nothing was measured');
+        return $values[(int) min(
+            count($values) - 1,
+            floor(count($values) * $part),
+        )] ?? throw new RuntimeException('nothing was measured');
     }
 
     /** @return Figure */
     private function figure(string $metric, float $value, string $unit, float $aim): array
     {
-        return ['bench' => 'screen', 'metric' => $metric, 'value' => $value, 'unit' => $unit, 'aim' => $aim, 'more' => false];
+        return [
+            'bench' => 'screen',
+            'metric' => $metric,
+            'value' => $value,
+            'unit' => $unit,
+            'aim' => $aim,
+            'more' => false,
+        ];
     }
 }

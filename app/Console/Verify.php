@@ -19,7 +19,9 @@ final class Verify extends Command
     {
         $result = $records->verify();
         if ($result['broken'] !== null) {
-            $this->error("Record {$result['broken']['id']} is broken: {$result['broken']['why']}. The {$result['count']} records up to it were walked.");
+            $this->error(
+                "Record {$result['broken']['id']} is broken: {$result['broken']['why']}. The {$result['count']} records up to it were walked.",
+            );
 
             return self::FAILURE;
         }

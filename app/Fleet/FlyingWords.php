@@ -19,9 +19,15 @@ final class FlyingWords
             FlyingDoubt::Gap => "{$mark} is counted to {$date($day->known)}; ".Words::count($day->passedOver(), 'day', 'days').' between would be passed over. Did it not fly then?',
             FlyingDoubt::Again => "{$mark} has ".self::amounts($day->before)." on {$date($day->date)} already; this adds to it: ".self::amounts(self::whole($day)).' in all.',
             FlyingDoubt::Unfinished => "{$date($day->date)} is not over yet; is this all that it flies?",
-            FlyingDoubt::Far => self::amounts(self::whole($day))." on {$date($day->date)}, where ".self::amounts($day->planned === [] ? $day->mean : $day->planned).' was planned.',
+            FlyingDoubt::Far => self::amounts(self::whole($day))." on {$date($day->date)}, where ".self::amounts(
+                $day->planned === [] ? $day->mean : $day->planned,
+            ).' was planned.',
             FlyingDoubt::InVisit => "{$mark} stands in a visit from {$date($day->visit()->from ?? $day->date)}.",
-            FlyingDoubt::Devices => Words::count(count($day->fitted()), 'safing device is', 'safing devices are').' on it since '.$date($day->fitted()[0]).'.',
+            FlyingDoubt::Devices => Words::count(
+                count($day->fitted()),
+                'safing device is',
+                'safing devices are',
+            ).' on it since '.$date($day->fitted()[0]).'.',
         };
     }
 
@@ -39,6 +45,9 @@ final class FlyingWords
     /** @param array<string, float> $amounts */
     private static function amounts(array $amounts): string
     {
-        return implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c), array_keys($amounts), $amounts));
+        return implode(
+            ', ',
+            array_map(static fn(string $c, float $v): string => Words::amount($v, $c), array_keys($amounts), $amounts),
+        );
     }
 }

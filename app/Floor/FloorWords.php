@@ -44,10 +44,19 @@ final class FloorWords
         return match ($why) {
             NotSigned::AlreadySigned => "Card {$number} is already signed.",
             NotSigned::StepsOpen => 'Still open: step '.implode(', ', $card->stepsOpen()).'. A card is signed when all its steps are done.',
-            NotSigned::StillLive => ucfirst(implode(' and ', array_map(static fn(Acting $a): string => implode(' and ', $a->systems).", since step {$a->step}", $card->on->actingOf($card->ref->id)))).': still '.'under power or pressure. End that first; nothing was signed.',
+            NotSigned::StillLive => ucfirst(implode(
+                ' and ',
+                array_map(
+                    static fn(Acting $a): string => implode(' and ', $a->systems).", since step {$a->step}",
+                    $card->on->actingOf($card->ref->id),
+                ),
+            )).': still '.'under power or pressure. End that first; nothing was signed.',
             NotSigned::NoHandInIt => "You had no hand in card {$number}. Whoever worked it signs it; nothing was signed.",
             NotSigned::InspectedIt => "You inspected a step of card {$number}, so you cannot sign its work. Whoever worked it signs; nothing was signed.",
-            NotSigned::LoansOut => 'Still out on the card: '.implode('; ', array_map(self::loan(...), $card->on->loansOf($card->ref->id))).'. Count everything in; nothing was signed.',
+            NotSigned::LoansOut => 'Still out on the card: '.implode(
+                '; ',
+                array_map(self::loan(...), $card->on->loansOf($card->ref->id)),
+            ).'. Count everything in; nothing was signed.',
         };
     }
 
@@ -90,7 +99,13 @@ final class FloorWords
             ? "step {$a->step} of {$a->card->number}, {$a->title}, {$a->how->value} {$systems} since {$since}, begun by {$a->by}"
             : "{$systems} ".($a->how->value === 'pressurises' ? 'under pressure' : 'under power')." since {$since}: step {$a->step} of {$a->card->number} left it so";
 
-        return new HoldView(kind: 'acting', name: $a->title, said: $said, link: "/floor/{$a->card->id}?step={$a->step}", action: "See step {$a->step} of {$a->card->number}");
+        return new HoldView(
+            kind: 'acting',
+            name: $a->title,
+            said: $said,
+            link: "/floor/{$a->card->id}?step={$a->step}",
+            action: "See step {$a->step} of {$a->card->number}",
+        );
     }
 
     /** A device or an open line, with the step that takes it off. */

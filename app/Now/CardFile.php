@@ -24,6 +24,8 @@ final readonly class CardFile
     /** @throws Refused when the card has none of that number */
     public function step(int $no): Step
     {
-        return $this->card->steps->firstWhere('no', $no) ?? throw Refused::because("Card {$this->card->number} has no step {$no}.");
+        return $this->card->steps->firstWhere('no', $no) ?? throw Refused::because(
+            "Card {$this->card->number} has no step {$no}.",
+        );
     }
 }

@@ -43,14 +43,19 @@ final readonly class CommitOnFloor
                 continue;
             }
         }
-        throw Refused::because('Others are working on this aircraft at this very moment. Nothing was changed; send it again.');
+        throw Refused::because(
+            'Others are working on this aircraft at this very moment. Nothing was changed; send it again.',
+        );
     }
 
     /** @throws FloorMoved when something happened at the aircraft since it was loaded */
     private function commit(CardFile $file, Closure $write): void
     {
         $card = $file->card;
-        if (DB::table('aircraft')->where(['id' => $card->aircraft_id, 'floor_count' => $file->floorCount])->increment('floor_count') === 0) {
+        if (DB::table('aircraft')->where([
+            'id' => $card->aircraft_id,
+            'floor_count' => $file->floorCount,
+        ])->increment('floor_count') === 0) {
             throw new FloorMoved;
         }
         if (Card::where(['id' => $card->id, 'version' => $card->version])->increment('version') === 0) {

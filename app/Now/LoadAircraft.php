@@ -39,7 +39,11 @@ final class LoadAircraft
     public function all(array $ids): array
     {
         $ids = array_values(array_unique($ids));
-        $rows = $this->people($ids)->unionAll($this->devices($ids))->unionAll($this->acting($ids))->unionAll($this->loans($ids))->unionAll($this->begun($ids))
+        $rows = $this->people($ids)
+            ->unionAll($this->devices($ids))
+            ->unionAll($this->acting($ids))
+            ->unionAll($this->loans($ids))
+            ->unionAll($this->begun($ids))
             ->orderBy('placed')->orderBy('row_id')->get();
         $on = array_fill_keys($ids, ['person' => [], 'device' => [], 'act' => [], 'loan' => [], 'begun' => []]);
         foreach ($rows as $row) {
@@ -48,12 +52,28 @@ final class LoadAircraft
                 'person' => self::person($row, $more),
                 'device' => self::device($row, $more),
                 'act' => self::act($row, $more),
-                'loan' => new LoanOut((string) $row->row_id, $more['what'], $more['quantity'], self::card($row), $more['name'], Instant::parse($more['out_at'])),
+                'loan' => new LoanOut(
+                    (string) $row->row_id,
+                    $more['what'],
+                    $more['quantity'],
+                    self::card($row),
+                    $more['name'],
+                    Instant::parse($more['out_at']),
+                ),
                 default => self::card($row),
             };
         }
 
-        return array_map(static fn(array $of): OnAircraft => new OnAircraft($of['person'], $of['device'], $of['act'], $of['loan'], $of['begun']), $on);
+        return array_map(
+            static fn(array $of): OnAircraft => new OnAircraft(
+                $of['person'],
+                $of['device'],
+                $of['act'],
+                $of['loan'],
+                $of['begun'],
+            ),
+            $on,
+        );
     }
 
     /** @param list<int> $ids */
@@ -61,13 +81,21 @@ final class LoadAircraft
     {
         $query = $this->onCards('presences', $ids)->join('people', 'people.id', '=', 'presences.person_id');
 
-        return self::part($query, 'person', 'presences.id', "''", ['person' => 'people.id', 'name' => 'people.name', 'since' => 'presences.since']);
+        return self::part(
+            $query,
+            'person',
+            'presences.id',
+            "''",
+            ['person' => 'people.id', 'name' => 'people.name', 'since' => 'presences.since'],
+        );
     }
 
     /** @param list<int> $ids */
     private function devices(array $ids): Builder
     {
-        $query = $this->onCards('safing_devices', $ids)->join('people', 'people.id', '=', 'safing_devices.fitted_by')->whereNull('removed_at');
+        $query = $this->onCards('safing_devices', $ids)
+            ->join('people', 'people.id', '=', 'safing_devices.fitted_by')
+            ->whereNull('removed_at');
 
         return self::part($query, 'device', 'safing_devices.id', 'safing_devices.fitted_at', [
             'kind' => 'safing_devices.kind', 'place' => 'safing_devices.place', 'against' => 'safing_devices.against',
@@ -90,7 +118,9 @@ final class LoadAircraft
     /** @param list<int> $ids */
     private function loans(array $ids): Builder
     {
-        $query = $this->onCards('tool_loans', $ids)->join('people', 'people.id', '=', 'tool_loans.person_id')->whereNull('tool_loans.in_at');
+        $query = $this->onCards('tool_loans', $ids)
+            ->join('people', 'people.id', '=', 'tool_loans.person_id')
+            ->whereNull('tool_loans.in_at');
 
         return self::part($query, 'loan', 'tool_loans.id', "''", [
             'what' => 'tool_loans.what', 'quantity' => 'tool_loans.quantity', 'out_at' => 'tool_loans.out_at', 'name' => 'people.name',
@@ -100,7 +130,8 @@ final class LoadAircraft
     /** @param list<int> $ids */
     private function begun(array $ids): Builder
     {
-        $query = DB::table('cards')->whereIn('cards.aircraft_id', $ids)->join('visits', 'visits.id', '=', 'cards.visit_id')
+        $query = DB::table('cards')->whereIn('cards.aircraft_id', $ids)
+            ->join('visits', 'visits.id', '=', 'cards.visit_id')
             ->whereIn('cards.state', [CardProgress::InWork->value, CardProgress::Signed->value]);
 
         return self::part($query, 'begun', 'cards.id', "''", []);
@@ -109,7 +140,8 @@ final class LoadAircraft
     /** @param list<int> $ids */
     private function onCards(string $table, array $ids): Builder
     {
-        return DB::table($table)->join('cards', 'cards.id', '=', "{$table}.card_id")->join('visits', 'visits.id', '=', 'cards.visit_id')
+        return DB::table($table)->join('cards', 'cards.id', '=', "{$table}.card_id")
+            ->join('visits', 'visits.id', '=', 'cards.visit_id')
             ->whereIn('cards.aircraft_id', $ids);
     }
 
@@ -120,9 +152,17 @@ final class LoadAircraft
      */
     private static function part(Builder $query, string $what, string $id, string $placed, array $more): Builder
     {
-        $pairs = implode(', ', array_map(static fn(string $name, string $column): string => "'{$name}', {$column}", array_keys($more), $more));
+        $pairs = implode(
+            ', ',
+            array_map(
+                static fn(string $name, string $column): string => "'{$name}', {$column}",
+                array_keys($more),
+                $more,
+            ),
+        );
 
-        return $query->select(self::CARD)->selectRaw("'{$what}' as what, {$id} as row_id, {$placed} as placed, json_object({$pairs}) as more");
+        return $query->select(self::CARD)
+            ->selectRaw("'{$what}' as what, {$id} as row_id, {$placed} as placed, json_object({$pairs}) as more");
     }
 
     /** @param array<string, mixed> $more */
@@ -172,7 +212,14 @@ final class LoadAircraft
 
     private static function card(stdClass $row): CardRef
     {
-        return new CardRef((string) $row->card_id, $row->number, $row->card_title, CardProgress::from($row->card_state), (string) $row->visit_id, $row->visit_title);
+        return new CardRef(
+            (string) $row->card_id,
+            $row->number,
+            $row->card_title,
+            CardProgress::from($row->card_state),
+            (string) $row->visit_id,
+            $row->visit_title,
+        );
     }
 
     /** @return list<string> */

@@ -39,18 +39,52 @@ final readonly class LoadCard
         'aircraft' => [Aircraft::class, [
             'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of', 'rates', 'conditions', 'week', 'effectivity', 'floor_count',
         ]],
-        'type' => [AircraftType::class, ['id', 'code', 'name', 'arrangement', 'phase', 'inspected', 'outline', 'systems']],
-        'template' => [CardTemplate::class, ['id', 'type_id', 'manual_id', 'code', 'title', 'chapter', 'revision', 'skill', 'hours', 'zone', 'critical', 'section', 'method', 'held_until', 'of_id']],
+        'type' => [
+            AircraftType::class,
+            ['id', 'code', 'name', 'arrangement', 'phase', 'inspected', 'outline', 'systems'],
+        ],
+        'template' => [
+            CardTemplate::class,
+            [
+                'id',
+                'type_id',
+                'manual_id',
+                'code',
+                'title',
+                'chapter',
+                'revision',
+                'skill',
+                'hours',
+                'zone',
+                'critical',
+                'section',
+                'method',
+                'held_until',
+                'of_id',
+            ],
+        ],
         'manual' => [Manual::class, ['id', 'type_id', 'code', 'title', 'revision']],
         'item' => [ProgrammeItem::class, ['id', 'code', 'title', 'chapter']],
     ];
 
     /** What belongs to it: the condition by which, and the columns. */
     public const MANY = [
-        'assignments' => [Assignment::class, 'assignments.card_id = cards.id', ['id', 'card_id', 'person_id', 'role', 'under_id']],
+        'assignments' => [
+            Assignment::class,
+            'assignments.card_id = cards.id',
+            ['id', 'card_id', 'person_id', 'role', 'under_id'],
+        ],
         'hands' => [CardHand::class, 'card_hands.card_id = cards.id', ['id', 'card_id', 'person_id', 'since']],
-        'handovers' => [Handover::class, 'handovers.card_id = cards.id', ['id', 'card_id', 'person_id', 'state', 'said', 'at', 'taken_by', 'taken_at']],
-        'waitsFor' => [Card::class, 'before.id in (select after_id from card_waits where card_waits.card_id = cards.id)', ['id', 'number', 'title', 'state']],
+        'handovers' => [
+            Handover::class,
+            'handovers.card_id = cards.id',
+            ['id', 'card_id', 'person_id', 'state', 'said', 'at', 'taken_by', 'taken_at'],
+        ],
+        'waitsFor' => [
+            Card::class,
+            'before.id in (select after_id from card_waits where card_waits.card_id = cards.id)',
+            ['id', 'number', 'title', 'state'],
+        ],
     ];
 
     public function __construct(private LoadAircraft $aircraft, private Clock $clock, private Directory $people) {}
@@ -97,9 +131,13 @@ final readonly class LoadCard
 
     private function query(): Builder
     {
-        $query = DB::table('cards')->join('visits as visit', 'visit.id', '=', 'cards.visit_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
-            ->join('aircraft_types as type', 'type.id', '=', 'aircraft.type_id')->join('card_templates as template', 'template.id', '=', 'cards.template_id')
-            ->join('manuals as manual', 'manual.id', '=', 'template.manual_id')->leftJoin('programme_items as item', 'item.id', '=', 'cards.item_id')->select('cards.*');
+        $query = DB::table('cards')->join('visits as visit', 'visit.id', '=', 'cards.visit_id')
+            ->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
+            ->join('aircraft_types as type', 'type.id', '=', 'aircraft.type_id')
+            ->join('card_templates as template', 'template.id', '=', 'cards.template_id')
+            ->join('manuals as manual', 'manual.id', '=', 'template.manual_id')
+            ->leftJoin('programme_items as item', 'item.id', '=', 'cards.item_id')
+            ->select('cards.*');
         foreach (self::ONE as $name => [1 => $columns]) {
             $query->addSelect(array_map(static fn(string $c): string => "{$name}.{$c} as {$name}__{$c}", $columns));
         }
@@ -113,7 +151,9 @@ final readonly class LoadCard
             $table = (new $class)->getTable();
             $as = $table === 'cards' ? 'before' : $table;
             $pairs = implode(', ', array_map(static fn(string $c): string => "'{$c}', {$as}.{$c}", $columns));
-            $query->selectRaw("(select json_group_array(json_object({$pairs})) from (select * from {$table} as {$as} where {$on} order by id) as {$as}) as {$name}__all");
+            $query->selectRaw(
+                "(select json_group_array(json_object({$pairs})) from (select * from {$table} as {$as} where {$on} order by id) as {$as}) as {$name}__all",
+            );
         }
 
         return $query;
@@ -130,7 +170,10 @@ final readonly class LoadCard
         foreach (self::MANY as $name => [$class]) {
             $of = json_decode($row["{$name}__all"], true, 8, JSON_THROW_ON_ERROR);
             unset($row["{$name}__all"]);
-            $many[$name] = (new $class)->newCollection(array_map(static fn(array $r): Model => (new $class)->newFromBuilder($r), $of));
+            $many[$name] = (new $class)->newCollection(array_map(
+                static fn(array $r): Model => (new $class)->newFromBuilder($r),
+                $of,
+            ));
         }
         $many['handovers'] = $many['handovers']->reverse()->values();
 
@@ -141,7 +184,10 @@ final readonly class LoadCard
     {
         $card->setRelation('openHandover', $card->handovers->firstWhere('taken_at', null));
         $card->steps->each(static fn(Step $s) => $s->setRelation('card', $card));
-        $this->people->attach(['person' => [$card->assignments, 'person_id'], 'left:person' => [$card->handovers, 'person_id']]);
+        $this->people->attach([
+            'person' => [$card->assignments, 'person_id'],
+            'left:person' => [$card->handovers, 'person_id'],
+        ]);
         $this->people->qualifications($card->assignments, 'person_id');
         $first = $card->mustWaitFor();
 
@@ -152,9 +198,17 @@ final readonly class LoadCard
             $card->revisionCurrent(),
             array_values($card->steps->map(self::step(...))->all()),
             array_map(strval(...), $card->performers()),
-            array_values(array_map(strval(...), $card->steps->where('kind', 'inspection')->pluck('done_by')->filter()->unique()->all())),
+            array_values(array_map(
+                strval(...),
+                $card->steps->where('kind', 'inspection')->pluck('done_by')->filter()->unique()->all(),
+            )),
             $card->openHandover === null ? null : (string) $card->openHandover->person_id,
-            $first === null ? null : new CardRef((string) $first->id, $first->number, $first->title, CardProgress::from($first->state)),
+            $first === null ? null : new CardRef(
+                (string) $first->id,
+                $first->number,
+                $first->title,
+                CardProgress::from($first->state),
+            ),
             $this->aircraft->on($card->aircraft_id),
             $card->visit->daysEarly($this->clock->today()),
         ), $card->aircraft->floor_count);
@@ -178,6 +232,13 @@ final readonly class LoadCard
 
     private static function ref(Card $card): CardRef
     {
-        return new CardRef((string) $card->id, $card->number, $card->title, CardProgress::from($card->state), (string) $card->visit_id, $card->visit->title);
+        return new CardRef(
+            (string) $card->id,
+            $card->number,
+            $card->title,
+            CardProgress::from($card->state),
+            (string) $card->visit_id,
+            $card->visit->title,
+        );
     }
 }

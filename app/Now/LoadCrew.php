@@ -24,12 +24,28 @@ final readonly class LoadCrew
     /** @param Collection<int, Person> $people with `qualifications` and `rotaDays` */
     public function of(Collection $people): CrewNow
     {
-        $placed = DB::table('assignments')->join('cards', 'cards.id', '=', 'assignments.card_id')->whereIn('assignments.person_id', $people->pluck('id'))
-            ->whereIn('cards.state', [CardProgress::Open->value, CardProgress::InWork->value])->where('assignments.role', '!=', 'duplicate')->orderBy('cards.id')
-            ->get(['assignments.person_id', 'cards.id', 'cards.number', 'cards.title', 'cards.planned_start', 'cards.planned_end'])->groupBy('person_id');
+        $placed = DB::table('assignments')->join('cards', 'cards.id', '=', 'assignments.card_id')
+            ->whereIn('assignments.person_id', $people->pluck('id'))
+            ->whereIn('cards.state', [CardProgress::Open->value, CardProgress::InWork->value])
+            ->where('assignments.role', '!=', 'duplicate')
+            ->orderBy('cards.id')
+            ->get([
+                'assignments.person_id',
+                'cards.id',
+                'cards.number',
+                'cards.title',
+                'cards.planned_start',
+                'cards.planned_end',
+            ])
+            ->groupBy('person_id');
         $now = [];
         foreach ($people as $p) {
-            $now[$p->id] = new PersonNow((string) $p->id, $p->name, $p->rostered($p->qualified()), array_values(($placed->get($p->id) ?? collect())->map(self::place(...))->all()));
+            $now[$p->id] = new PersonNow(
+                (string) $p->id,
+                $p->name,
+                $p->rostered($p->qualified()),
+                array_values(($placed->get($p->id) ?? collect())->map(self::place(...))->all()),
+            );
         }
 
         return new CrewNow($now, ShiftHours::byCode(), $this->clock->zone());

@@ -56,7 +56,10 @@ final class LoadFlying
             Day::parse($aircraft->counters_as_of),
             $share->counters(array_map(floatval(...), $aircraft->counters)),
             $share->share($plan->means),
-            array_map(static fn(PlanPeriod $p): PlanPeriod => PlanPeriod::of($p->from, $p->to, $share->share($p->rates)), $plan->periods),
+            array_map(
+                static fn(PlanPeriod $p): PlanPeriod => PlanPeriod::of($p->from, $p->to, $share->share($p->rates)),
+                $plan->periods,
+            ),
             Day::parse($tenure->component->entry_date),
         );
     }
@@ -68,7 +71,10 @@ final class LoadFlying
             Day::parse($aircraft->counters_as_of),
             array_map(floatval(...), $aircraft->rates),
             array_map(static fn(array $days): array => array_map(floatval(...), $days), $aircraft->week ?? []),
-            array_values($aircraft->sectors->map(static fn(Sector $s): array => [Day::parse($s->date), array_map(floatval(...), $s->use)])->all()),
+            array_values($aircraft->sectors->map(static fn(Sector $s): array => [
+                Day::parse($s->date),
+                array_map(floatval(...), $s->use),
+            ])->all()),
             array_values($aircraft->visits->map(static fn(Visit $v): array => [Day::parse($v->start), Day::parse($v->end)])->all()),
         );
     }

@@ -52,7 +52,9 @@ final class ReleaseWords
 
         return $n === 0
             ? "{$mark} is ready. Nothing stands in the way of its release."
-            : self::points($n).($n === 1 ? ' keeps' : ' keep')." {$mark} here".($n === 1 ? ': ' : ', first: ').trim("{$blockers[0]->title} {$blockers[0]->text}").'.';
+            : self::points($n).($n === 1 ? ' keeps' : ' keep')." {$mark} here".($n === 1 ? ': ' : ', first: ').trim(
+                "{$blockers[0]->title} {$blockers[0]->text}",
+            ).'.';
     }
 
     public static function released(string $mark, string $number): string

@@ -18,7 +18,14 @@ final class Calendar
     public function __construct(string $name, Instant $at)
     {
         $this->stamp = gmdate('Ymd\THis\Z', $at->epoch());
-        $this->lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Jorvel//Fleet//EN', 'CALSCALE:GREGORIAN', 'METHOD:PUBLISH', 'X-WR-CALNAME:'.self::escape($name)];
+        $this->lines = [
+            'BEGIN:VCALENDAR',
+            'VERSION:2.0',
+            'PRODID:-//Jorvel//Fleet//EN',
+            'CALSCALE:GREGORIAN',
+            'METHOD:PUBLISH',
+            'X-WR-CALNAME:'.self::escape($name),
+        ];
     }
 
     /**
@@ -28,7 +35,14 @@ final class Calendar
     public function add(string $id, Day $from, Day $to, string $title, string $text): void
     {
         $date = static fn(Day $d): string => str_replace('-', '', (string) $d);
-        $this->event($id, 'DTSTART;VALUE=DATE:'.$date($from), 'DTEND;VALUE=DATE:'.$date($to->plusDays(1)), $title, $text, 'TRANSPARENT');
+        $this->event(
+            $id,
+            'DTSTART;VALUE=DATE:'.$date($from),
+            'DTEND;VALUE=DATE:'.$date($to->plusDays(1)),
+            $title,
+            $text,
+            'TRANSPARENT',
+        );
     }
 
     /** @param string $id unique in the calendar, and the same every time it is written */
@@ -40,13 +54,27 @@ final class Calendar
 
     private function event(string $id, string $from, string $to, string $title, string $text, string $busy): void
     {
-        array_push($this->lines, 'BEGIN:VEVENT', 'UID:'.self::escape($id).'@jorvel', "DTSTAMP:{$this->stamp}", $from, $to, 'SUMMARY:'.self::escape($title), 'DESCRIPTION:'.self::escape($text), "TRANSP:{$busy}", 'END:VEVENT');
+        array_push(
+            $this->lines,
+            'BEGIN:VEVENT',
+            'UID:'.self::escape($id).'@jorvel',
+            "DTSTAMP:{$this->stamp}",
+            $from,
+            $to,
+            'SUMMARY:'.self::escape($title),
+            'DESCRIPTION:'.self::escape($text),
+            "TRANSP:{$busy}",
+            'END:VEVENT',
+        );
     }
 
     /** CRLF after each line, and no line of more than 75 octets. */
     public function text(): string
     {
-        return implode('', array_map(static fn(string $line): string => self::fold($line)."\r\n", [...$this->lines, 'END:VCALENDAR']));
+        return implode(
+            '',
+            array_map(static fn(string $line): string => self::fold($line)."\r\n", [...$this->lines, 'END:VCALENDAR']),
+        );
     }
 
     private static function escape(string $text): string

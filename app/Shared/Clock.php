@@ -85,7 +85,9 @@ final class Clock
     {
         $date = new DateTimeImmutable((string) $day);
 
-        return $date->format(substr((string) $day, 0, 4) === substr((string) $this->today(), 0, 4) ? 'D j M' : 'D j M Y');
+        return $date->format(
+            substr((string) $day, 0, 4) === substr((string) $this->today(), 0, 4) ? 'D j M' : 'D j M Y',
+        );
     }
 
     /** An instant in the operator's local time: "Fri 15 May, 23:59". */

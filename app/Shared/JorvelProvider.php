@@ -30,7 +30,10 @@ final class JorvelProvider extends ServiceProvider
         $this->app->scoped(Memo::class);
         $this->app->scoped(Records::class);
         $this->app->scoped(Intention::class);
-        Connection::resolverFor('sqlite', static fn(mixed ...$given): SqliteConnection => new SqliteConnection(...$given));
+        Connection::resolverFor(
+            'sqlite',
+            static fn(mixed ...$given): SqliteConnection => new SqliteConnection(...$given),
+        );
     }
 
     public function boot(): void
@@ -38,17 +41,33 @@ final class JorvelProvider extends ServiceProvider
         Eloquent::preventLazyLoading(config('app.env') !== 'production');
         // A model's policy stands in the same room: App\Visits\Model\Visit has App\Visits\Http\VisitPolicy.
         Gate::guessPolicyNamesUsing(static fn(string $model): string => str_replace('\\Model\\', '\\Http\\', $model).'Policy');
-        Event::listen([TransactionCommitted::class, TransactionRolledBack::class], fn() => $this->app->make(Records::class)->ended());
+        Event::listen(
+            [TransactionCommitted::class, TransactionRolledBack::class],
+            fn() => $this->app->make(Records::class)->ended(),
+        );
         Event::listen(QueryExecuted::class, fn(QueryExecuted $q) => $this->app->make(Memo::class)->heard($q->sql));
         Event::listen(TransactionRolledBack::class, fn() => $this->app->make(Memo::class)->forget());
-        Event::listen(TransactionCommitting::class, fn() => $this->app->make(Intention::class)->committing((string) $this->app->make(Clock::class)->now()));
-        Session::extend('quiet', static fn($app): QuietSessions => new QuietSessions($app['db']->connection(), (string) config('session.table'), (int) config('session.lifetime'), $app));
+        Event::listen(
+            TransactionCommitting::class,
+            fn() => $this->app->make(Intention::class)->committing((string) $this->app->make(Clock::class)->now()),
+        );
+        Session::extend(
+            'quiet',
+            static fn($app): QuietSessions => new QuietSessions(
+                $app['db']->connection(),
+                (string) config('session.table'),
+                (int) config('session.lifetime'),
+                $app,
+            ),
+        );
         // What is no number of a row is no address at all.
         Route::pattern('id', '[0-9]{1,18}');
         Route::pattern('card', '[0-9]{1,18}');
         Route::pattern('no', '[0-9]{1,6}');
         RateLimiter::for('sign-in', static fn(Request $r): array => [
-            Limit::perMinute(8)->by('login:'.mb_strtolower(is_string($r->input('login')) ? $r->input('login') : '').'|'.$r->ip()),
+            Limit::perMinute(8)->by('login:'.mb_strtolower(
+                is_string($r->input('login')) ? $r->input('login') : '',
+            ).'|'.$r->ip()),
             Limit::perMinute(60)->by('ip:'.$r->ip()),
         ]);
         RateLimiter::for('compute', static fn(Request $r): Limit => Limit::perMinute((int) config('jorvel.compute_a_minute'))->by('compute:'.$r->user()?->getAuthIdentifier()));

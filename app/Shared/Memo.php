@@ -34,7 +34,10 @@ final class Memo
     /** A statement was carried out. */
     public function heard(string $sql): void
     {
-        if ($this->kept === [] || preg_match('/^\s*(insert|update|delete|replace|drop|alter|rollback)\b/i', $sql) !== 1) {
+        if ($this->kept === [] || preg_match(
+            '/^\s*(insert|update|delete|replace|drop|alter|rollback)\b/i',
+            $sql,
+        ) !== 1) {
             return;
         }
         foreach ($this->kept as $key => [, $tables]) {

@@ -7,7 +7,13 @@ namespace App\Shared;
 /** Numbers and codes as they are said on a screen. */
 final class Words
 {
-    private const COUNTERS = ['fh' => ['flight hour', 'flight hours'], 'ldg' => ['landing', 'landings'], 'cyc' => ['engine cycle', 'engine cycles'], 'days' => ['day', 'days'], 'months' => ['month', 'months']];
+    private const COUNTERS = [
+        'fh' => ['flight hour', 'flight hours'],
+        'ldg' => ['landing', 'landings'],
+        'cyc' => ['engine cycle', 'engine cycles'],
+        'days' => ['day', 'days'],
+        'months' => ['month', 'months'],
+    ];
 
     private const UNFIT = [
         'no_authority' => 'has no authority to %s', 'no_rating' => 'has no %s rating', 'no_skill' => 'has no %s skill',
@@ -111,6 +117,10 @@ final class Words
     /** What a role does: "work cards". */
     private static function role(string $role): string
     {
-        return ['perform' => 'work cards', 'duplicate' => 'inspect independently', 'certify' => 'certify'][$role] ?? $role;
+        return [
+            'perform' => 'work cards',
+            'duplicate' => 'inspect independently',
+            'certify' => 'certify',
+        ][$role] ?? $role;
     }
 }

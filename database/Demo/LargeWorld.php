@@ -51,7 +51,12 @@ final class LargeWorld
             $this->library($items);
             $say(self::TYPES.' types');
             $this->fleet($aircraft, $years, $say);
-            $this->records->write(null, 'demo.loaded', 'world:large', ['seed' => $seed, 'aircraft' => $aircraft, 'items' => $items, 'years' => $years]);
+            $this->records->write(
+                null,
+                'demo.loaded',
+                'world:large',
+                ['seed' => $seed, 'aircraft' => $aircraft, 'items' => $items, 'years' => $years],
+            );
         });
     }
 
@@ -66,16 +71,43 @@ final class LargeWorld
 
     private function library(int $items): void
     {
-        foreach (['Skarnholm' => [], 'Port Ellery' => ['salt'], 'Halvik' => ['gravel'], 'Norrand' => ['sand']] as $name => $conditions) {
+        foreach ([
+            'Skarnholm' => [],
+            'Port Ellery' => ['salt'],
+            'Halvik' => ['gravel'],
+            'Norrand' => ['sand'],
+        ] as $name => $conditions) {
             Base::create(['name' => $name, 'conditions' => $conditions]);
         }
         for ($f = 1; $f <= 8; $f++) {
             Fleet::create(['code' => "f{$f}", 'name' => "Fleet {$f}", 'task' => null]);
         }
         for ($t = 1; $t <= self::TYPES; $t++) {
-            $type = AircraftType::create(['code' => "L{$t}", 'name' => "Large type {$t}", 'arrangement' => 'phases, blocks and calendar jobs', 'phase' => ['unit' => 'fh', 'interval' => 300, 'most' => 60]]);
-            $manual = Manual::create(['type_id' => $type->id, 'code' => "LM-{$t}", 'title' => "Manual {$t}", 'revision' => 1]);
-            $card = CardTemplate::create(['type_id' => $type->id, 'manual_id' => $manual->id, 'code' => "L{$t}-CARD", 'title' => 'Work', 'chapter' => '05', 'revision' => 1, 'skill' => 'airframe', 'hours' => 2, 'zone' => 'whole aircraft', 'critical' => false, 'steps' => [['kind' => 'instruction', 'title' => 'Carry out as the manual says', 'text' => '']]]);
+            $type = AircraftType::create([
+                'code' => "L{$t}",
+                'name' => "Large type {$t}",
+                'arrangement' => 'phases, blocks and calendar jobs',
+                'phase' => ['unit' => 'fh', 'interval' => 300, 'most' => 60],
+            ]);
+            $manual = Manual::create([
+                'type_id' => $type->id,
+                'code' => "LM-{$t}",
+                'title' => "Manual {$t}",
+                'revision' => 1,
+            ]);
+            $card = CardTemplate::create([
+                'type_id' => $type->id,
+                'manual_id' => $manual->id,
+                'code' => "L{$t}-CARD",
+                'title' => 'Work',
+                'chapter' => '05',
+                'revision' => 1,
+                'skill' => 'airframe',
+                'hours' => 2,
+                'zone' => 'whole aircraft',
+                'critical' => false,
+                'steps' => [['kind' => 'instruction', 'title' => 'Carry out as the manual says', 'text' => '']],
+            ]);
             $rows = [];
             for ($i = 1; $i <= $items - self::ON_ENGINES; $i++) {
                 $rows[] = $this->item($type->id, $card->id, $i, $i <= self::ON_ENGINES);
@@ -89,7 +121,12 @@ final class LargeWorld
     /** @return array<string, mixed> */
     private function item(int $type, int $card, int $i, bool $engine): array
     {
-        $limit = static fn(string $unit, int $interval): array => ['unit' => $unit, 'interval' => $interval, 'tolerance' => $unit === 'months' ? ['abs' => 15] : ['pct' => 5, 'cap' => 40], 'early' => ['pct' => 10]];
+        $limit = static fn(string $unit, int $interval): array => [
+            'unit' => $unit,
+            'interval' => $interval,
+            'tolerance' => $unit === 'months' ? ['abs' => 15] : ['pct' => 5, 'cap' => 40],
+            'early' => ['pct' => 10],
+        ];
         $hours = $limit('fh', $this->random->getInt(3, 30) * 100);
         $limits = match (true) {
             $engine => [$hours, $limit('cyc', $this->random->getInt(8, 40) * 100)],
@@ -115,9 +152,26 @@ final class LargeWorld
         for ($n = 1; $n <= $many; $n++) {
             $rates = ['fh' => $this->random->getInt(10, 70) / 10, 'ldg' => $this->random->getInt(10, 50) / 10];
             $start = $today->plusDays(-1 - 365 * $years);
-            $craft = new Aircraft(['mark' => sprintf('QL-%03d', $n), 'type_id' => ($n - 1) % self::TYPES + 1, 'fleet_id' => ($n - 1) % 8 + 1, 'base' => $bases[$n % 4], 'entry_date' => (string) $start->plusDays(-2000), 'rates' => $rates, 'conditions' => [], 'week' => $n % 2 === 0 ? ['fh' => array_fill(0, 7, $rates['fh']), 'ldg' => array_fill(0, 7, $rates['ldg'])] : null]);
+            $craft = new Aircraft([
+                'mark' => sprintf('QL-%03d', $n),
+                'type_id' => ($n - 1) % self::TYPES + 1,
+                'fleet_id' => ($n - 1) % 8 + 1,
+                'base' => $bases[$n % 4],
+                'entry_date' => (string) $start->plusDays(-2000),
+                'rates' => $rates,
+                'conditions' => [],
+                'week' => $n % 2 === 0 ? [
+                    'fh' => array_fill(0, 7, $rates['fh']),
+                    'ldg' => array_fill(0, 7, $rates['ldg']),
+                ] : null,
+            ]);
             $counters = ['fh' => 4000.0 + $n, 'ldg' => 3500.0 + $n];
-            $craft->fill(['entry_counters' => ['fh' => 0, 'ldg' => 0], 'counters' => $counters, 'counters_as_of' => (string) $start])->save();
+            $craft->fill([
+                'entry_counters' => ['fh' => 0, 'ldg' => 0],
+                'counters' => $counters,
+                'counters_as_of' => (string) $start,
+            ])
+                ->save();
             $counters = $this->fly($craft, $start, $today, $counters);
             $craft->update(['counters' => $counters, 'counters_as_of' => (string) $today->plusDays(-1)]);
             $this->done($craft, $this->engines($craft, $start), $items[$craft->type_id]->all(), $today);
@@ -153,8 +207,24 @@ final class LargeWorld
         $ids = [];
         foreach ([1, 2] as $n) {
             $own = ['fh' => 500.0 * $n, 'cyc' => 450.0 * $n];
-            $engine = Component::create(['kind' => 'engine', 'title' => 'Engine', 'part_no' => 'JV-L1', 'serial' => "{$craft->mark}/{$n}", 'entry_date' => $craft->entry_date, 'counters' => $own, 'accrues' => ['fh' => ['fh', 1], 'cyc' => ['ldg', 1]]]);
-            $engine->tenures()->create(['aircraft_id' => $craft->id, 'position' => "engine {$n}", 'from_date' => (string) $start, 'from_counted' => (string) $start, 'own' => $own, 'aircraft' => ['fh' => 4000.0 + $craft->id, 'ldg' => 3500.0 + $craft->id]]);
+            $engine = Component::create([
+                'kind' => 'engine',
+                'title' => 'Engine',
+                'part_no' => 'JV-L1',
+                'serial' => "{$craft->mark}/{$n}",
+                'entry_date' => $craft->entry_date,
+                'counters' => $own,
+                'accrues' => ['fh' => ['fh', 1], 'cyc' => ['ldg', 1]],
+            ]);
+            $engine->tenures()
+                ->create([
+                    'aircraft_id' => $craft->id,
+                    'position' => "engine {$n}",
+                    'from_date' => (string) $start,
+                    'from_counted' => (string) $start,
+                    'own' => $own,
+                    'aircraft' => ['fh' => 4000.0 + $craft->id, 'ldg' => 3500.0 + $craft->id],
+                ]);
             $ids[] = $engine->id;
         }
 
@@ -179,14 +249,29 @@ final class LargeWorld
                 $ago = fn(string $of, float $now): float => round(max(0, $now - $days * $craft->rates[$of]), 1);
                 $rows[] = [
                     'aircraft_id' => $engine === null ? $craft->id : null, 'component_id' => $engine, 'item_id' => $item->id, 'date' => (string) $today->plusDays(-1 - $days), 'counted_to' => (string) $today->plusDays(-1 - $days),
-                    'counters' => json_encode($engine === null ? ['fh' => $ago('fh', $craft->counters['fh']), 'ldg' => round($ago('ldg', $craft->counters['ldg']))] : ['fh' => $ago('fh', 500.0 * ($n + 1) + $craft->counters['fh'] - 4000 - $craft->id), 'cyc' => round($ago('ldg', 450.0 * ($n + 1) + $craft->counters['ldg'] - 3500 - $craft->id))]),
+                    'counters' => json_encode($engine === null ? [
+                        'fh' => $ago('fh', $craft->counters['fh']),
+                        'ldg' => round($ago('ldg', $craft->counters['ldg'])),
+                    ] : [
+                        'fh' => $ago('fh', 500.0 * ($n + 1) + $craft->counters['fh'] - 4000 - $craft->id),
+                        'cyc' => round($ago('ldg', 450.0 * ($n + 1) + $craft->counters['ldg'] - 3500 - $craft->id)),
+                    ]),
                     'planned' => null,
                 ];
             }
         }
         foreach (array_chunk($rows, 2000) as $some) {
             DB::table('item_statuses')->insert($some);
-            DB::table('item_doings')->insert(array_map(static fn(array $r): array => ['item_id' => $r['item_id'], 'aircraft_id' => $craft->id, 'component_id' => $r['component_id'], 'date' => $r['date'], 'counters' => $r['counters']], $some));
+            DB::table('item_doings')->insert(array_map(
+                static fn(array $r): array => [
+                    'item_id' => $r['item_id'],
+                    'aircraft_id' => $craft->id,
+                    'component_id' => $r['component_id'],
+                    'date' => $r['date'],
+                    'counters' => $r['counters'],
+                ],
+                $some,
+            ));
         }
     }
 }

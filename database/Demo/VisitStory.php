@@ -42,7 +42,18 @@ final readonly class VisitStory
             $this->work($visit, $now->isBefore($end) ? $now : $end, $pace, $people);
             foreach ($findings as [$on, $item, $by, $place, $extent, $hours, $more]) {
                 if ($on === (string) $day) {
-                    $this->find($visit, $controller, $people, $item, $by, $place, $extent, $hours, $this->clock->at($day, '13:10'), $more);
+                    $this->find(
+                        $visit,
+                        $controller,
+                        $people,
+                        $item,
+                        $by,
+                        $place,
+                        $extent,
+                        $hours,
+                        $this->clock->at($day, '13:10'),
+                        $more,
+                    );
                 }
             }
         }
@@ -62,18 +73,49 @@ final readonly class VisitStory
             $by = $this->worker($card, $visit, $start, $people);
             Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $by->id, 'role' => 'perform']);
             $card->begun_at ??= (string) $start;
-            $done = $until->isBefore($end) ? max(1, (int) floor($card->steps->count() * ($until->epoch() - $start->epoch()) / ($planned * $pace))) : $card->steps->count();
+            $done = $until->isBefore($end) ? max(
+                1,
+                (int) floor($card->steps->count() * ($until->epoch() - $start->epoch()) / ($planned * $pace)),
+            ) : $card->steps->count();
             foreach ($card->steps->take($done)->where('state', Step::OPEN) as $step) {
-                $step->update(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => (string) $start, 'result' => []]);
+                $step->update([
+                    'state' => Step::DONE,
+                    'done_by' => $by->id,
+                    'done_at' => (string) $start,
+                    'result' => [],
+                ]);
                 if ($step->kind === 'safing_fit') {
-                    SafingDevice::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'fitted_step_id' => $step->id, 'fitted_by' => $by->id, 'kind' => $step->spec['device'], 'place' => $step->spec['place'], 'flag' => $step->spec['flag'], 'fitted_at' => (string) $start, 'against' => $step->spec['against'] ?? [], 'storage' => $step->spec['storage'] ?? null]);
+                    SafingDevice::create([
+                        'aircraft_id' => $visit->aircraft_id,
+                        'card_id' => $card->id,
+                        'fitted_step_id' => $step->id,
+                        'fitted_by' => $by->id,
+                        'kind' => $step->spec['device'],
+                        'place' => $step->spec['place'],
+                        'flag' => $step->spec['flag'],
+                        'fitted_at' => (string) $start,
+                        'against' => $step->spec['against'] ?? [],
+                        'storage' => $step->spec['storage'] ?? null,
+                    ]);
                 }
             }
             $card->fill($until->isBefore($end)
                 ? ['state' => Card::IN_WORK]
-                : ['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => (string) $end, 'closed_at' => (string) $end, 'inspected_by' => $card->critical ? $people['tor']->id : null, 'inspected_at' => $card->critical ? (string) $end : null, 'spent' => round($card->hours * $pace * (0.9 + 0.05 * ($card->id % 5)), 1)])->save();
+                : [
+                    'state' => Card::CLOSED,
+                    'signed_by' => $by->id,
+                    'signed_at' => (string) $end,
+                    'closed_at' => (string) $end,
+                    'inspected_by' => $card->critical ? $people['tor']->id : null,
+                    'inspected_at' => $card->critical ? (string) $end : null,
+                    'spent' => round($card->hours * $pace * (0.9 + 0.05 * ($card->id % 5)), 1),
+                ])->save();
             if ($card->finding_id !== null && $card->state === Card::CLOSED) {
-                Finding::whereKey($card->finding_id)->update(['state' => 'fixed', 'fixed_how' => "by card {$card->number}", 'settled_at' => (string) $end]);
+                Finding::whereKey($card->finding_id)->update([
+                    'state' => 'fixed',
+                    'fixed_how' => "by card {$card->number}",
+                    'settled_at' => (string) $end,
+                ]);
             }
         }
     }
@@ -83,19 +125,42 @@ final readonly class VisitStory
     {
         $day = $at->dayIn($this->clock->zone());
         $shift = $this->clock->time($at) < '14:00' ? 'early' : 'late';
-        $able = $people->filter(static fn(Person $p): bool => $p->role === Role::Technician && $p->shift === $shift && $p->qualified()->unfit('perform', $visit->aircraft->type->code, $card->skill, $day) === null)->sortKeys()->values();
+        $able = $people->filter(static fn(Person $p): bool => $p->role === Role::Technician && $p->shift === $shift && $p->qualified()->unfit(
+            'perform',
+            $visit->aircraft->type->code,
+            $card->skill,
+            $day,
+        ) === null)
+            ->sortKeys()
+            ->values();
 
-        return $card->assignments->isNotEmpty() ? $people->firstOrFail('id', $card->assignments->firstOrFail()->person_id) : $able->get($card->id % max(1, $able->count())) ?? $people['tor'];
+        return $card->assignments->isNotEmpty() ? $people->firstOrFail(
+            'id',
+            $card->assignments->firstOrFail()->person_id,
+        ) : $able->get($card->id % max(1, $able->count())) ?? $people['tor'];
     }
 
     /**
      * @param Collection<string, Person> $people
      * @param array<string, mixed> $more severity, spot, sketch, chapter
      */
-    private function find(Visit $visit, Person $controller, Collection $people, string $item, string $by, string $place, string $extent, float $hours, Instant $at, array $more): void
-    {
+    private function find(
+        Visit $visit,
+        Person $controller,
+        Collection $people,
+        string $item,
+        string $by,
+        string $place,
+        string $extent,
+        float $hours,
+        Instant $at,
+        array $more,
+    ): void {
         $cards = $visit->cards()->with(['item', 'template', 'assignments']);
-        $card = $by === 'item' ? $cards->whereHas('item', static fn($q) => $q->where('code', $item))->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
+        $card = $by === 'item' ? $cards->whereHas(
+            'item',
+            static fn($q) => $q->where('code', $item),
+        )->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
         $finding = Finding::create([
             'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->worker($card, $visit, $at, $people)->id, 'number' => sprintf('F%04d', 6 + Finding::count()),
             'chapter' => $by === 'item' ? substr($item, 0, 2) : $item, 'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $at,

@@ -57,7 +57,15 @@ final readonly class World
     /** The demo people's password; their PINs stand in people.json. */
     public const PASSWORD = 'hangar-demo';
 
-    public function __construct(private Clock $clock, private Records $records, private CreateVisit $createVisit, private VisitStory $visitStory, private FloorStory $floorStory, private Recalls $recalls, private FreezeCertificate $freeze) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private CreateVisit $createVisit,
+        private VisitStory $visitStory,
+        private FloorStory $floorStory,
+        private Recalls $recalls,
+        private FreezeCertificate $freeze,
+    ) {}
 
     public function load(): void
     {
@@ -72,7 +80,12 @@ final readonly class World
                 $this->story();
             });
             $this->clock->start($now);
-            $this->records->write(null, 'demo.loaded', 'world:vantry', ['aircraft' => Aircraft::count(), 'people' => Person::count()]);
+            $this->records->write(
+                null,
+                'demo.loaded',
+                'world:vantry',
+                ['aircraft' => Aircraft::count(), 'people' => Person::count()],
+            );
         });
     }
 
@@ -90,7 +103,12 @@ final readonly class World
         }
         $types = AircraftType::pluck('id', 'code');
         foreach ($world['manuals'] as $manual) {
-            Manual::create(['type_id' => $types[$manual['type']], 'code' => $manual['code'], 'title' => $manual['title'], 'revision' => $manual['revision']]);
+            Manual::create([
+                'type_id' => $types[$manual['type']],
+                'code' => $manual['code'],
+                'title' => $manual['title'],
+                'revision' => $manual['revision'],
+            ]);
         }
         $manuals = Manual::pluck('id', 'code');
         $this->revisions($manuals);
@@ -102,16 +120,40 @@ final readonly class World
             }
             ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->items->each(static fn(ProgrammeItem $i) => $i->save());
         }
-        self::insert('places', self::csv('places.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
-        self::insert('zones', self::csv('zones.csv'), static fn(array $r): array => ['type_id' => $types[$r['type']], 'name' => $r['name'], 'most' => (int) $r['most']]);
-        self::insert('panels', self::csv('panels.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
-        self::insert('past_looks', self::csv('past_looks.csv'), static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]]);
+        self::insert(
+            'places',
+            self::csv('places.csv'),
+            static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]],
+        );
+        self::insert(
+            'zones',
+            self::csv('zones.csv'),
+            static fn(array $r): array => [
+                'type_id' => $types[$r['type']],
+                'name' => $r['name'],
+                'most' => (int) $r['most'],
+            ],
+        );
+        self::insert(
+            'panels',
+            self::csv('panels.csv'),
+            static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]],
+        );
+        self::insert(
+            'past_looks',
+            self::csv('past_looks.csv'),
+            static fn(array $r): array => [...array_diff_key($r, ['type' => 0]), 'type_id' => $types[$r['type']]],
+        );
         self::insert('shifts', $world['shifts'], static fn(array $r): array => $r);
         foreach ($world['bays'] as $bay) {
             Bay::create($bay);
         }
         $bays = Bay::pluck('id', 'name');
-        self::insert('bay_slots', self::csv('bay_slots.csv'), static fn(array $r): array => [...array_diff_key($r, ['bay' => 0]), 'bay_id' => $bays[$r['bay']]]);
+        self::insert(
+            'bay_slots',
+            self::csv('bay_slots.csv'),
+            static fn(array $r): array => [...array_diff_key($r, ['bay' => 0]), 'bay_id' => $bays[$r['bay']]],
+        );
         foreach (self::json('listed.json') as $item) {
             $type = $item['type'];
             unset($item['type']);
@@ -124,9 +166,18 @@ final readonly class World
     {
         $passages = [];
         foreach (self::json('revisions.json') as $r) {
-            $revision = ManualRevision::create(['manual_id' => $manuals[$r['manual']], 'revision' => $r['revision'], 'issued' => $r['issued'], 'summary' => $r['summary'], 'methods' => $r['methods'] ?? []]);
+            $revision = ManualRevision::create([
+                'manual_id' => $manuals[$r['manual']],
+                'revision' => $r['revision'],
+                'issued' => $r['issued'],
+                'summary' => $r['summary'],
+                'methods' => $r['methods'] ?? [],
+            ]);
             // What a revision does not name goes on as it was.
-            $passages[$r['manual']] = [...$passages[$r['manual']] ?? [], ...array_column($r['passages'], null, 'section')];
+            $passages[$r['manual']] = [
+                ...$passages[$r['manual']] ?? [],
+                ...array_column($r['passages'], null, 'section'),
+            ];
             foreach ($passages[$r['manual']] as $p) {
                 $revision->passages()->create($p);
             }
@@ -143,10 +194,21 @@ final readonly class World
             $held = $row['held'];
             $over[$row['login']] = $row['supervisor'] ?? null;
             unset($row['held'], $row['supervisor']);
-            $person = Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password, 'pin' => $hash($row['pin'])]);
+            $person = Person::create([
+                ...$row,
+                'role' => Role::from($row['role']),
+                'password' => $password,
+                'pin' => $hash($row['pin']),
+            ]);
             foreach ($held as $kind => $values) {
                 foreach ($values as $value => $one) {
-                    $person->qualifications()->create(['kind' => $kind, 'value' => (string) $value, 'valid_until' => $one['until'], 'paper' => $one['paper']]);
+                    $person->qualifications()
+                        ->create([
+                            'kind' => $kind,
+                            'value' => (string) $value,
+                            'valid_until' => $one['until'],
+                            'paper' => $one['paper'],
+                        ]);
                 }
             }
         }
@@ -156,7 +218,12 @@ final readonly class World
         }
         foreach (self::csv('rota.csv') as $r) {
             for ($day = Day::parse($r['from']); $day->number <= Day::parse($r['until'])->number; $day = $day->plusDays(1)) {
-                RotaDay::create(['person_id' => $ids[$r['login']], 'date' => (string) $day, 'shift' => $r['shift'] === '' ? null : $r['shift'], 'why' => $r['why']]);
+                RotaDay::create([
+                    'person_id' => $ids[$r['login']],
+                    'date' => (string) $day,
+                    'shift' => $r['shift'] === '' ? null : $r['shift'],
+                    'why' => $r['why'],
+                ]);
             }
         }
         $manuals = Manual::pluck('id', 'code');
@@ -176,7 +243,10 @@ final readonly class World
             Aircraft::create([
                 'mark' => $row['mark'], 'type_id' => $types[$row['type']], 'fleet_id' => $fleets[$row['fleet']], 'base' => $row['base'],
                 'entry_date' => $row['entry_date'], 'entry_counters' => ['fh' => 0.0, 'ldg' => 0.0],
-                'counters' => ['fh' => (float) $row['fh'], 'ldg' => (float) $row['ldg']], 'counters_as_of' => $row['as_of'],
+                'counters' => [
+                    'fh' => (float) $row['fh'],
+                    'ldg' => (float) $row['ldg'],
+                ], 'counters_as_of' => $row['as_of'],
                 'rates' => ['fh' => (float) $row['rate_fh'], 'ldg' => (float) $row['rate_ldg']],
                 'conditions' => json_decode($row['conditions'], true), 'week' => $row['week'] === '' ? null : json_decode($row['week'], true), 'effectivity' => $row['effectivity'],
             ]);
@@ -198,7 +268,10 @@ final readonly class World
         $aircraft = Aircraft::pluck('id', 'mark');
         self::insert('tenures', self::csv('tenures.csv'), static fn(array $r): array => [
             'component_id' => $components[$r['serial']], 'aircraft_id' => $aircraft[$r['mark']],
-            ...array_map(static fn(string $v): ?string => $v === '' ? null : $v, array_diff_key($r, ['serial' => 0, 'mark' => 0])),
+            ...array_map(
+                static fn(string $v): ?string => $v === '' ? null : $v,
+                array_diff_key($r, ['serial' => 0, 'mark' => 0]),
+            ),
         ]);
         $at = (string) $this->clock->now();
         self::insert('pressure_readings', self::csv('gauges.csv'), static fn(array $r): array => [
@@ -219,17 +292,36 @@ final readonly class World
         $done = static fn(array $r): array => [
             'aircraft_id' => $aircraft[$r['mark']]->id, 'component_id' => $r['serial'] === '' ? null : $components[$r['serial']],
             'item_id' => $items["{$aircraft[$r['mark']]->type_id}/{$r['item']}"], 'date' => $r['date'],
-            'counters' => json_encode((object) array_map(floatval(...), array_filter(['fh' => $r['fh'], 'ldg' => $r['ldg'], 'cyc' => $r['cyc']], static fn(string $v): bool => $v !== ''))),
+            'counters' => json_encode((object) array_map(
+                floatval(...),
+                array_filter(
+                    ['fh' => $r['fh'], 'ldg' => $r['ldg'], 'cyc' => $r['cyc']],
+                    static fn(string $v): bool => $v !== '',
+                ),
+            )),
         ];
         self::insert('item_statuses', self::csv('statuses.csv'), static fn(array $r): array => [
             ...$done($r), 'aircraft_id' => $r['serial'] === '' ? $aircraft[$r['mark']]->id : null, 'counted_to' => $r['date'], 'planned' => $r['planned'] === '' ? null : $r['planned'],
         ]);
         // Whoever signed for it then, the same at every load: two of the crew for each aircraft and day.
-        $crew = Person::where('role', 'technician')->where('trainee', false)->orderBy('id')->get()->map(static fn(Person $p): string => "{$p->name} ({$p->stamp})")->all();
-        $who = static fn(array $r): string => $crew[crc32($r['mark'].$r['date'].substr($r['item'], 0, 1)) % count($crew)];
-        self::insert('item_doings', self::csv('doings.csv'), static fn(array $r): array => [...$done($r), 'done_by' => $who($r)]);
+        $crew = Person::where('role', 'technician')->where('trainee', false)
+            ->orderBy('id')
+            ->get()
+            ->map(static fn(Person $p): string => "{$p->name} ({$p->stamp})")
+            ->all();
+        $who = static fn(array $r): string => $crew[crc32(
+            $r['mark'].$r['date'].substr($r['item'], 0, 1),
+        ) % count($crew)];
+        self::insert(
+            'item_doings',
+            self::csv('doings.csv'),
+            static fn(array $r): array => [...$done($r), 'done_by' => $who($r)],
+        );
         self::insert('flying_entries', self::csv('flying.csv'), static fn(array $r): array => [
-            'aircraft_id' => $aircraft[$r['mark']]->id, 'date' => $r['date'], 'flown' => json_encode(['fh' => (float) $r['fh'], 'ldg' => (float) $r['ldg']]),
+            'aircraft_id' => $aircraft[$r['mark']]->id, 'date' => $r['date'], 'flown' => json_encode([
+                'fh' => (float) $r['fh'],
+                'ldg' => (float) $r['ldg'],
+            ]),
         ]);
     }
 
@@ -252,7 +344,11 @@ final readonly class World
             Tool::create($row);
         }
         foreach (self::csv('parts.csv') as $row) {
-            $part = Part::create([...array_intersect_key($row, array_flip(['number', 'title', 'place'])), 'one_time' => $row['one_time'] === 'yes', 'effectivity' => $row['effectivity'] === '' ? null : explode(' ', $row['effectivity'])]);
+            $part = Part::create([
+                ...array_intersect_key($row, array_flip(['number', 'title', 'place'])),
+                'one_time' => $row['one_time'] === 'yes',
+                'effectivity' => $row['effectivity'] === '' ? null : explode(' ', $row['effectivity']),
+            ]);
             if ($row['ordered'] !== '') {
                 $part->orders()->create(['quantity' => (int) $row['ordered'], 'expected' => $row['expected']]);
             }
@@ -263,13 +359,46 @@ final readonly class World
     {
         $tools = Tool::pluck('id', 'code');
         $people = Person::pluck('id', 'login');
-        self::insert('tool_checks', self::csv('tool_checks.csv'), static fn(array $r): array => ['tool_id' => $tools[$r['code']], 'date' => $r['date'], 'good' => $r['good'] === 'yes', 'note' => $r['note'], 'person_id' => $people[$r['by']]]);
+        self::insert(
+            'tool_checks',
+            self::csv('tool_checks.csv'),
+            static fn(array $r): array => [
+                'tool_id' => $tools[$r['code']],
+                'date' => $r['date'],
+                'good' => $r['good'] === 'yes',
+                'note' => $r['note'],
+                'person_id' => $people[$r['by']],
+            ],
+        );
         $parts = Part::pluck('id', 'number');
-        self::insert('part_batches', self::csv('part_batches.csv'), static fn(array $r): array => ['part_id' => $parts[$r['number']], 'batch' => $r['batch'], 'quantity' => (int) $r['quantity'], 'expires' => $r['expires'] === '' ? null : $r['expires']]);
+        self::insert(
+            'part_batches',
+            self::csv('part_batches.csv'),
+            static fn(array $r): array => [
+                'part_id' => $parts[$r['number']],
+                'batch' => $r['batch'],
+                'quantity' => (int) $r['quantity'],
+                'expires' => $r['expires'] === '' ? null : $r['expires'],
+            ],
+        );
         $batches = PartBatch::pluck('id', 'batch');
-        self::insert('part_moves', self::csv('part_batches.csv'), static fn(array $r): array => ['batch_id' => $batches[$r['batch']], 'kind' => PartMove::IN, 'quantity' => (int) $r['quantity'], 'left' => (int) $r['quantity'], 'paper' => $r['paper'], 'person_id' => $people['ines'], 'at' => "{$r['received']}T08:00:00Z"]);
+        self::insert(
+            'part_moves',
+            self::csv('part_batches.csv'),
+            static fn(array $r): array => [
+                'batch_id' => $batches[$r['batch']],
+                'kind' => PartMove::IN,
+                'quantity' => (int) $r['quantity'],
+                'left' => (int) $r['quantity'],
+                'paper' => $r['paper'],
+                'person_id' => $people['ines'],
+                'at' => "{$r['received']}T08:00:00Z",
+            ],
+        );
         foreach (Tool::where('state', 'recalled')->get() as $tool) {
-            $found = ToolCheckEntry::with('person')->where(['tool_id' => $tool->id, 'good' => false])->orderByDesc('date')->firstOrFail();
+            $found = ToolCheckEntry::with('person')->where(['tool_id' => $tool->id, 'good' => false])
+                ->orderByDesc('date')
+                ->firstOrFail();
             $this->recalls->open($found->person, $tool, Day::parse($found->date), $found->note);
         }
     }
@@ -285,14 +414,29 @@ final readonly class World
                 VisitPlan::whereKey($visit->id)->update(['look_until' => $v['look_until']]);
             }
             if (isset($v['pace'])) {
-                $this->visitStory->live($visit, $controller, $v['pace'], array_map(static fn(array $f): array => array_pad($f, 7, []), $v['findings']), $people);
+                $this->visitStory->live(
+                    $visit,
+                    $controller,
+                    $v['pace'],
+                    array_map(static fn(array $f): array => array_pad($f, 7, []), $v['findings']),
+                    $people,
+                );
             }
             foreach ($v['assign'] as $code => $logins) {
-                $card = $visit->cards()->with('steps')->whereHas('item', static fn($q) => $q->where('code', $code))->firstOrFail();
+                $card = $visit->cards()
+                    ->with('steps')
+                    ->whereHas('item', static fn($q) => $q->where('code', $code))
+                    ->firstOrFail();
                 foreach ($logins as $login) {
-                    Assignment::create(['card_id' => $card->id, 'person_id' => $people[$login]->id, 'role' => 'perform']);
+                    Assignment::create([
+                        'card_id' => $card->id,
+                        'person_id' => $people[$login]->id,
+                        'role' => 'perform',
+                    ]);
                 }
-                $card->steps->take($v['work'][$code] ?? 0)->where('state', Step::OPEN)->each(fn(Step $s) => $this->finish($s, $people[$logins[0]], (string) $this->clock->now()));
+                $card->steps->take($v['work'][$code] ?? 0)
+                    ->where('state', Step::OPEN)
+                    ->each(fn(Step $s) => $this->finish($s, $people[$logins[0]], (string) $this->clock->now()));
             }
             if ($v['start'] <= (string) $this->clock->today()) {
                 $visit->update(['state' => Visit::IN_WORK]);
@@ -309,7 +453,19 @@ final readonly class World
             }
         }
         $this->papers();
-        $this->floorStory->live($this->visit($controller, $story['line']['mark'], $story['line']['title'], $story['line']['bay'], $story['line']['start'], $story['line']['end'], $story['line']['items']), $story['line'], $people);
+        $this->floorStory->live(
+            $this->visit(
+                $controller,
+                $story['line']['mark'],
+                $story['line']['title'],
+                $story['line']['bay'],
+                $story['line']['start'],
+                $story['line']['end'],
+                $story['line']['items'],
+            ),
+            $story['line'],
+            $people,
+        );
         $this->floorStory->handOver($story['handover'], $people);
         $this->floorStory->toInspect($story['inspect'], $people);
     }
@@ -325,7 +481,10 @@ final readonly class World
             'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id, 'raised_by' => $by->id, 'number' => $f['number'], 'chapter' => $f['chapter'],
             'place' => $f['place'], 'extent' => $f['extent'], 'state' => 'fixed', 'fixed_how' => $f['fixed'], 'raised_at' => $at, 'settled_at' => $at,
         ]);
-        Finding::where('aircraft_id', $visit->aircraft_id)->where('raised_at', '>', $at)->get()->filter(static fn(Finding $again): bool => Recent::samePlace($again->place, $f['place']))->each(static fn(Finding $again) => $again->update(['repeat_of' => $finding->id]));
+        Finding::where('aircraft_id', $visit->aircraft_id)->where('raised_at', '>', $at)
+            ->get()
+            ->filter(static fn(Finding $again): bool => Recent::samePlace($again->place, $f['place']))
+            ->each(static fn(Finding $again) => $again->update(['repeat_of' => $finding->id]));
     }
 
     /**
@@ -339,7 +498,11 @@ final readonly class World
         $card = $visit->cards()->with('steps')->firstOrFail();
         foreach ($past['readings'] as [$point, $value, $unit, $tool]) {
             $step = $card->steps->firstOrFail(static fn(Step $s): bool => ($s->spec['reading']['point'] ?? null) === $point);
-            $result = Limit::judge(Quantity::of((float) $value, Unit::parse($unit)), TakeReading::limit($step->spec['reading']), Day::parse(substr($past['at'], 0, 10)));
+            $result = Limit::judge(
+                Quantity::of((float) $value, Unit::parse($unit)),
+                TakeReading::limit($step->spec['reading']),
+                Day::parse(substr($past['at'], 0, 10)),
+            );
             Reading::create([
                 'step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tools[$tool], 'person_id' => $by->id, 'point' => $point, 'phase' => 'reading', 'run' => 1,
                 'value' => $value, 'unit' => $unit, 'verdict' => $result->verdict->value, 'margin' => $result->margin, 'reasons' => $result->reasons, 'at' => $past['at'], 'stands' => true,
@@ -358,7 +521,17 @@ final readonly class World
         $visit = $this->lived($controller, $by, $d['mark'], $d['item'], $d['at']);
         $card = $visit->cards()->firstOrFail();
         $listed = ListedItem::where('code', $d['listed'])->firstOrFail();
-        $finding = Finding::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id, 'number' => sprintf('F%04d', $n), 'chapter' => $listed->chapter, 'place' => $d['place'], 'extent' => $d['extent'], 'state' => 'deferred', 'raised_at' => $d['at']]);
+        $finding = Finding::create([
+            'aircraft_id' => $visit->aircraft_id,
+            'card_id' => $card->id,
+            'raised_by' => $by->id,
+            'number' => sprintf('F%04d', $n),
+            'chapter' => $listed->chapter,
+            'place' => $d['place'],
+            'extent' => $d['extent'],
+            'state' => 'deferred',
+            'raised_at' => $d['at'],
+        ]);
         $aircraft = Aircraft::findOrFail($visit->aircraft_id);
         $at = self::countersOn($aircraft, Day::parse($date));
         Deferral::create([
@@ -377,10 +550,21 @@ final readonly class World
             $number = sprintf('JV-%s-%04d', $year, $numbers[$year] = ($numbers[$year] ?? 0) + 1);
             $visit = Visit::with(['aircraft.deferrals'])->findOrFail($certificate->visit_id);
             $day = Instant::parse($certificate->at)->dayIn($this->clock->zone());
-            $visit->aircraft->fill(['counters' => self::countersOn($visit->aircraft, $day), 'counters_as_of' => (string) $day->plusDays(-1)]);
-            $visit->aircraft->setRelation('deferrals', $visit->aircraft->deferrals->filter(static fn(Deferral $d): bool => $d->discovered_at <= $certificate->at));
+            $visit->aircraft->fill([
+                'counters' => self::countersOn($visit->aircraft, $day),
+                'counters_as_of' => (string) $day->plusDays(-1),
+            ]);
+            $visit->aircraft->setRelation(
+                'deferrals',
+                $visit->aircraft->deferrals->filter(
+                    static fn(Deferral $d): bool => $d->discovered_at <= $certificate->at,
+                ),
+            );
             $this->clock->still(Instant::parse($certificate->at), function () use ($certificate, $number, $visit): void {
-                $certificate->update(['number' => $number, 'said' => ($this->freeze)($number, $visit, $certificate->person, collect(), $certificate->at)]);
+                $certificate->update([
+                    'number' => $number,
+                    'said' => ($this->freeze)($number, $visit, $certificate->person, collect(), $certificate->at),
+                ]);
             });
         }
     }
@@ -405,9 +589,23 @@ final readonly class World
         $certifier = Person::where('login', str_starts_with($mark, 'Q-') ? 'wenna' : 'tor')->firstOrFail();
         foreach ($visit->cards()->with('steps')->get() as $each) {
             $each->steps->each(fn(Step $s) => $this->finish($s, $s->kind === 'inspection' ? $certifier : $by, $at));
-            $each->update(['state' => Card::CLOSED, 'signed_by' => $by->id, 'signed_at' => $at, 'closed_at' => $at, 'spent' => $each->hours, 'inspected_by' => $each->critical ? $certifier->id : null, 'inspected_at' => $each->critical ? $at : null]);
+            $each->update([
+                'state' => Card::CLOSED,
+                'signed_by' => $by->id,
+                'signed_at' => $at,
+                'closed_at' => $at,
+                'spent' => $each->hours,
+                'inspected_by' => $each->critical ? $certifier->id : null,
+                'inspected_at' => $each->critical ? $at : null,
+            ]);
         }
-        Certificate::create(['visit_id' => $visit->id, 'person_id' => $certifier->id, 'number' => "lived {$visit->id}", 'at' => $at, 'moved' => []]);
+        Certificate::create([
+            'visit_id' => $visit->id,
+            'person_id' => $certifier->id,
+            'number' => "lived {$visit->id}",
+            'at' => $at,
+            'moved' => [],
+        ]);
         $visit->update(['state' => Visit::RELEASED, 'released_at' => $at]);
         VisitPlan::whereKey($visit->id)->delete();
         VisitDay::where('visit_id', $visit->id)->delete();
@@ -416,10 +614,21 @@ final readonly class World
     }
 
     /** @param list<string> $codes */
-    private function visit(Person $by, string $mark, string $title, string $bay, string $start, string $end, array $codes): Visit
-    {
+    private function visit(
+        Person $by,
+        string $mark,
+        string $title,
+        string $bay,
+        string $start,
+        string $end,
+        array $codes,
+    ): Visit {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
-        $ids = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->orderBy('code')->pluck('id')->map(strval(...))->all();
+        $ids = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)
+            ->orderBy('code')
+            ->pluck('id')
+            ->map(strval(...))
+            ->all();
 
         return ($this->createVisit)($by, $mark, $title, $bay, Day::parse($start), Day::parse($end), array_values($ids));
     }

@@ -121,7 +121,10 @@ final readonly class Visitor
     public function shot(string $path): void
     {
         // Its letters are there, and nothing moves any more.
-        $this->browser->wait(10, 50)->until(fn(): bool => (bool) $this->browser->executeScript('return document.fonts.status === "loaded" && document.getAnimations().every((a) => a.playState !== "running")'));
+        $this->browser->wait(10, 50)
+            ->until(fn(): bool => (bool) $this->browser->executeScript(
+                'return document.fonts.status === "loaded" && document.getAnimations().every((a) => a.playState !== "running")',
+            ));
         $this->browser->takeScreenshot($path);
     }
 }

@@ -27,7 +27,8 @@ try {
     $shot($ines, '02-fleet');
 
     $ines->go('/library')->see('Choose a programme');
-    $ines->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-SKV.json');
+    $ines->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))
+        ->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-SKV.json');
     $ines->see('Applying this changes');
 
     $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="61-21"] button');
@@ -60,9 +61,18 @@ try {
     $oda->press('Set up; start the hold');
     $oda->find('input[name="entry"]');
     $oda->type('entry', '44')->see('inside')->press('Save the reading')->find('[data-testid="step-7"]');
-    $oda->tool('PR-05')->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Save the as-found')->find('[data-testid="moves"]');
+    $oda->tool('PR-05')
+        ->type('high', '64,7')
+        ->type('pickup', '19,5')
+        ->type('feather', '85')
+        ->press('Save the as-found')
+        ->find('[data-testid="moves"]');
     $shot($oda, '11-rigging');
-    $oda->press('Something is wrong', '//aside')->type('place', 'propeller 1, blade 3')->type('extent', 'de-ice boot edge lifted over 40 mm')->press('Raise the finding')->find('[data-finding]');
+    $oda->press('Something is wrong', '//aside')
+        ->type('place', 'propeller 1, blade 3')
+        ->type('extent', 'de-ice boot edge lifted over 40 mm')
+        ->press('Raise the finding')
+        ->find('[data-finding]');
 
     $ines->go('/deferrals')->find('[data-deferral]');
     $shot($ines, '12-deferrals');

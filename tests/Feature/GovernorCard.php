@@ -15,7 +15,14 @@ trait GovernorCard
     private function governorCard(): Card
     {
         $item = ProgrammeItem::where('code', '61-21')->firstOrFail();
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'Governor', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$item->id]])->assertCreated()->json();
+        $visit = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => 'QA-VFC', 'title' => 'Governor', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$item->id]],
+        )
+            ->assertCreated()
+            ->json();
         $card = Card::where('visit_id', $visit['id'])->firstOrFail();
         $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
 

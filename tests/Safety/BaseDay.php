@@ -17,7 +17,14 @@ final class BaseDay
 {
     private const WORKERS = ['oda', 'stig', 'noor', 'bram', 'lio'];
 
-    private const SIGNERS = ['oda' => ['T27', '2741'], 'stig' => ['T45', ''], 'noor' => ['T44', ''], 'bram' => ['T19', ''], 'runa' => ['I04', '4410'], 'tor' => ['X02', '5520']];
+    private const SIGNERS = [
+        'oda' => ['T27', '2741'],
+        'stig' => ['T45', ''],
+        'noor' => ['T44', ''],
+        'bram' => ['T19', ''],
+        'runa' => ['I04', '4410'],
+        'tor' => ['X02', '5520'],
+    ];
 
     /** @var list<string> */
     public array $violations = [];
@@ -62,16 +69,34 @@ final class BaseDay
         DB::delete('delete from notices');
         DB::update('update qualifications set valid_until = null');
         foreach ([...self::WORKERS, 'runa', 'tor'] as $login) {
-            foreach ([['authority', 'perform'], ['rating', 'OLN'], ['rating', 'SKV'], ['rating', 'TRK'], ['skill', 'airframe'], ['skill', 'engine']] as [$kind, $value]) {
+            foreach ([
+                ['authority', 'perform'],
+                ['rating', 'OLN'],
+                ['rating', 'SKV'],
+                ['rating', 'TRK'],
+                ['skill', 'airframe'],
+                ['skill', 'engine'],
+            ] as [$kind, $value]) {
                 DB::insert('insert or ignore into qualifications (person_id, kind, value) values (?, ?, ?)', [$this->people[$login], $kind, $value]);
             }
         }
         foreach (['QC-TAC', 'QA-VFC', 'Q-403'] as $mark) {
             $aircraft = (int) DB::scalar('select id from aircraft where mark = ?', [$mark]);
             foreach ($mark === 'QA-VFC' ? [['29-14', '27-31'], ['61-21']] : ($mark === 'QC-TAC' ? [['35-12']] : []) as $n => $codes) {
-                $items = array_map(static fn(stdClass $i): string => (string) $i->id, DB::select('select i.id from programme_items i join aircraft a on a.type_id = i.type_id where a.id = ? and i.code in ('.implode(',', array_fill(0, count($codes), '?')).')', [$aircraft, ...$codes]));
+                $items = array_map(
+                    static fn(stdClass $i): string => (string) $i->id,
+                    DB::select(
+                        'select i.id from programme_items i join aircraft a on a.type_id = i.type_id where a.id = ? and i.code in ('.implode(',', array_fill(0, count($codes), '?')).')',
+                        [$aircraft, ...$codes],
+                    ),
+                );
                 $day = date('Y-m-d', $this->now + ($mark === 'QC-TAC' ? 3 : 2 * $n) * 86400);
-                [$status, $said] = ($this->send)('ines', 'visits', ['mark' => $mark, 'title' => "At chance {$n}", 'bay' => 'line', 'start' => $day, 'end' => $day, 'items' => $items], '');
+                [$status, $said] = ($this->send)(
+                    'ines',
+                    'visits',
+                    ['mark' => $mark, 'title' => "At chance {$n}", 'bay' => 'line', 'start' => $day, 'end' => $day, 'items' => $items],
+                    '',
+                );
                 assert($status === 201, json_encode($said) ?: '');
             }
         }
@@ -80,9 +105,15 @@ final class BaseDay
         foreach ($cards as $card) {
             foreach ([...self::WORKERS, 'runa'] as $login) {
                 $over = $login === 'lio' ? $this->people['stig'] : null;
-                DB::insert('insert or ignore into assignments (card_id, person_id, role, under_id) values (?, ?, ?, ?)', [$card->id, $this->people[$login], $over === null ? 'perform' : 'trainee', $over]);
+                DB::insert(
+                    'insert or ignore into assignments (card_id, person_id, role, under_id) values (?, ?, ?, ?)',
+                    [$card->id, $this->people[$login], $over === null ? 'perform' : 'trainee', $over],
+                );
             }
-            DB::update('update cards set revision = (select m.revision from manuals m join card_templates t on t.manual_id = m.id where t.id = cards.template_id) where id = ?', [$card->id]);
+            DB::update(
+                'update cards set revision = (select m.revision from manuals m join card_templates t on t.manual_id = m.id where t.id = cards.template_id) where id = ?',
+                [$card->id],
+            );
         }
         DB::update('update card_templates set revision = (select m.revision from manuals m where m.id = manual_id)');
         // The templates hold six to fifteen steps; short times make long days.
@@ -92,7 +123,9 @@ final class BaseDay
     /** @return list<stdClass> */
     private function cards(): array
     {
-        return DB::select("select c.id, c.aircraft_id, c.state, c.visit_id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = c.aircraft_id where v.state != 'released' and a.mark in ('QC-TAC', 'QA-VFC', 'Q-403') order by c.id limit 60");
+        return DB::select(
+            "select c.id, c.aircraft_id, c.state, c.visit_id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = c.aircraft_id where v.state != 'released' and a.mark in ('QC-TAC', 'QA-VFC', 'Q-403') order by c.id limit 60",
+        );
     }
 
     public function run(int $acts): void
@@ -119,28 +152,55 @@ final class BaseDay
         $what = mt_rand(0, 3);
         if ($what === 0 || $what === 3) {
             DB::delete('delete from presences where card_id in (select id from cards where aircraft_id = ?)', [$card->aircraft_id]);
-            DB::update('update safing_devices set removed_at = ?, removed_by = ? where aircraft_id = ? and removed_at is null', [$at, $oda, $card->aircraft_id]);
-            DB::update("update steps set started_at = null where state = 'open' and card_id in (select id from cards where aircraft_id = ?)", [$card->aircraft_id]);
+            DB::update(
+                'update safing_devices set removed_at = ?, removed_by = ? where aircraft_id = ? and removed_at is null',
+                [$at, $oda, $card->aircraft_id],
+            );
+            DB::update(
+                "update steps set started_at = null where state = 'open' and card_id in (select id from cards where aircraft_id = ?)",
+                [$card->aircraft_id],
+            );
             DB::update('update acting set ended_at = ? where aircraft_id = ? and ended_at is null', [$at, $card->aircraft_id]);
         }
         if ($what === 1) {
-            DB::update("update steps set state = 'done', done_by = ?, done_at = ?, result = '{}', started_at = null where card_id = ? and state = 'open' and kind not in ('inspection', 'safing_fit', 'safing_remove')", [$oda, $at, $card->id]);
+            DB::update(
+                "update steps set state = 'done', done_by = ?, done_at = ?, result = '{}', started_at = null where card_id = ? and state = 'open' and kind not in ('inspection', 'safing_fit', 'safing_remove')",
+                [$oda, $at, $card->id],
+            );
             DB::insert('insert or ignore into card_hands (card_id, person_id, since) values (?, ?, ?)', [$card->id, $oda, $at]);
             DB::update("update cards set state = 'in_work' where id = ? and state = 'open'", [$card->id]);
             DB::update('update acting set ended_at = ? where card_id = ? and ended_at is null', [$at, $card->id]);
         }
         if ($what === 2) {
             // Work that comes again: a card that is closed begins anew, with nobody's hand in it.
-            DB::update("update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null where id = ? and state in ('closed', 'signed')", [$card->id]);
-            DB::update("update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null where card_id = ? and exists (select 1 from cards c where c.id = card_id and c.state = 'open')", [$card->id]);
+            DB::update(
+                "update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null where id = ? and state in ('closed', 'signed')",
+                [$card->id],
+            );
+            DB::update(
+                "update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null where card_id = ? and exists (select 1 from cards c where c.id = card_id and c.state = 'open')",
+                [$card->id],
+            );
         }
         if ($what === 3) {
             // All but one card of the aircraft is closed, and all its findings are fixed.
-            DB::update("update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in (select id from cards where aircraft_id = ? and id != ?)", [$this->people['bram'], $at, $card->aircraft_id, $card->id]);
-            DB::update("update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = ? where aircraft_id = ? and state != 'closed' and id != ?", [$this->people['bram'], $at, $this->people['tor'], $at, $card->aircraft_id, mt_rand(0, 1) === 0 ? $card->id : 0]);
+            DB::update(
+                "update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in (select id from cards where aircraft_id = ? and id != ?)",
+                [$this->people['bram'], $at, $card->aircraft_id, $card->id],
+            );
+            DB::update(
+                "update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = ? where aircraft_id = ? and state != 'closed' and id != ?",
+                [$this->people['bram'], $at, $this->people['tor'], $at, $card->aircraft_id, mt_rand(0, 1) === 0 ? $card->id : 0],
+            );
             DB::update("update findings set state = 'fixed', fixed_how = 'at chance' where aircraft_id = ? and state = 'open'", [$card->aircraft_id]);
-            DB::update('update tool_loans set in_at = ?, in_by = ? where in_at is null and card_id in (select id from cards where aircraft_id = ?)', [$at, $oda, $card->aircraft_id]);
-            DB::update("update readings set stands = 0 where verdict != 'pass' and card_id in (select id from cards where aircraft_id = ?)", [$card->aircraft_id]);
+            DB::update(
+                'update tool_loans set in_at = ?, in_by = ? where in_at is null and card_id in (select id from cards where aircraft_id = ?)',
+                [$at, $oda, $card->aircraft_id],
+            );
+            DB::update(
+                "update readings set stands = 0 where verdict != 'pass' and card_id in (select id from cards where aircraft_id = ?)",
+                [$card->aircraft_id],
+            );
         }
     }
 
@@ -163,14 +223,26 @@ final class BaseDay
             mt_rand(0, 99) < 8 => $this->again(),
             default => match (mt_rand(0, 26)) {
                 0, 21, 22 => $this->clear($n, $login, (int) $card->aircraft_id),
-                1 => mt_rand(0, 2) > 0 ? $this->step($n, $login, $card) : $this->simple($n, $login, $card, 'hand-over', ['version' => Reading::card($card->id)->version, 'said' => 'so far']),
+                1 => mt_rand(0, 2) > 0 ? $this->step($n, $login, $card) : $this->simple(
+                    $n,
+                    $login,
+                    $card,
+                    'hand-over',
+                    ['version' => Reading::card($card->id)->version, 'said' => 'so far'],
+                ),
                 2, 3 => $this->simple($n, $login, $card, 'take-over', []),
                 4 => $this->come($n, $login, $card),
                 5 => $this->simple($n, $login, $card, 'loans', ['what' => 'rags', 'quantity' => mt_rand(1, 9)]),
                 6, 7 => $this->sign($n, $login, $card),
                 8, 9 => $this->inspect($n, $card),
                 10 => $this->release($n, $card),
-                11 => mt_rand(0, 5) === 0 ? $this->simple($n, $login, $card, 'findings', ['place' => "place {$n}", 'extent' => 'worn', 'chapter' => ['29-10', '53-10', '27-20'][mt_rand(0, 2)]]) : $this->fix(),
+                11 => mt_rand(0, 5) === 0 ? $this->simple(
+                    $n,
+                    $login,
+                    $card,
+                    'findings',
+                    ['place' => "place {$n}", 'extent' => 'worn', 'chapter' => ['29-10', '53-10', '27-20'][mt_rand(0, 2)]],
+                ) : $this->fix(),
                 12 => $this->countIn($n),
                 default => $this->step($n, $login, $card),
             },
@@ -264,7 +336,10 @@ final class BaseDay
             'it is to be re-read' => $card->revision !== $card->manual,
         ]));
         if (! in_array($do, ['reopen', 'stop'], true)) {
-            $before = array_filter($steps, static fn(stdClass $s): bool => $s->no < $step->no && $s->state !== 'done' && $s->kind !== 'finding_prompt' && ($s->spec['group'] ?? '-') !== ($step->spec['group'] ?? ''));
+            $before = array_filter(
+                $steps,
+                static fn(stdClass $s): bool => $s->no < $step->no && $s->state !== 'done' && $s->kind !== 'finding_prompt' && ($s->spec['group'] ?? '-') !== ($step->spec['group'] ?? ''),
+            );
             array_push($against, ...($before === [] ? [] : ['a step before it is open']), ...Reading::against($card, $step, $me));
         }
         array_push($against, ...(Reading::isAt($of->id, $me) ? [] : Reading::live($card)));
@@ -326,9 +401,18 @@ final class BaseDay
             return ['stop', ['note' => 'leak']];
         }
         $limit = $step->spec['reading']['limit'] ?? [];
-        $aim = (string) round((float) ($limit['nominal'] ?? (isset($limit['min'], $limit['max']) ? ($limit['min'] + $limit['max']) / 2 : ($limit['min'] ?? ($limit['max'] ?? 1) / 2))), 0);
+        $aim = (string) round(
+            (float) ($limit['nominal'] ?? (isset($limit['min'], $limit['max']) ? ($limit['min'] + $limit['max']) / 2 : ($limit['min'] ?? ($limit['max'] ?? 1) / 2))),
+            0,
+        );
         $aim = $aim === '0' ? '0.2' : $aim;
-        $tool = ['pressure gauge' => 'PG-34', 'torque wrench' => 'TW-114', 'feeler gauge' => 'FG-12', 'protractor' => 'PR-07', 'tensiometer' => 'CT-08'];
+        $tool = [
+            'pressure gauge' => 'PG-34',
+            'torque wrench' => 'TW-114',
+            'feeler gauge' => 'FG-12',
+            'protractor' => 'PR-07',
+            'tensiometer' => 'CT-08',
+        ];
         $kind = $step->spec['reading']['tool_kind'] ?? $step->spec['real']['tool_kind'] ?? $step->spec['tool_kind'] ?? '';
         $places = $step->spec['places'] ?? [];
 
@@ -339,8 +423,24 @@ final class BaseDay
             'hold' => [$step->started_at === null ? 'start' : 'done', []],
             'test' => $step->started_at === null ? ['start', []] : ['read', ['entry' => $good ? $aim : '99', 'tool' => $tool[$kind] ?? '']],
             'tool' => ['use', ['tool' => $tool[$kind] ?? '']],
-            'part' => ['fit', ['entries' => ['batch' => (string) DB::scalar('select b.batch from part_batches b join parts p on p.id = b.part_id where p.number = ? and b.quantity > 0 order by b.expires is not null, b.id limit 1', [$step->spec['part']]), 'seat' => 'yes', 'lubricated' => 'yes']]],
-            'rollcall' => mt_rand(0, 3) > 0 ? ['call', ['entry' => $places[mt_rand(0, count($places) - 1)], 'note' => ['Noor Hadley', 'T45', 'Bram Oster', 'T27', 'Lio Kest', 'Runa Vale'][mt_rand(0, 5)]]] : ['done', []],
+            'part' => [
+                'fit',
+                ['entries' => [
+                    'batch' => (string) DB::scalar(
+                        'select b.batch from part_batches b join parts p on p.id = b.part_id where p.number = ? and b.quantity > 0 order by b.expires is not null, b.id limit 1',
+                        [$step->spec['part']],
+                    ),
+                    'seat' => 'yes',
+                    'lubricated' => 'yes',
+                ]],
+            ],
+            'rollcall' => mt_rand(0, 3) > 0 ? [
+                'call',
+                [
+                    'entry' => $places[mt_rand(0, count($places) - 1)],
+                    'note' => ['Noor Hadley', 'T45', 'Bram Oster', 'T27', 'Lio Kest', 'Runa Vale'][mt_rand(0, 5)],
+                ],
+            ] : ['done', []],
             default => ['done', []],
         };
     }
@@ -354,7 +454,10 @@ final class BaseDay
 
     private function clear(int $n, string $login, int $aircraft): void
     {
-        $there = $this->pick(DB::select('select p.person_id, p.card_id from presences p join cards c on c.id = p.card_id where c.aircraft_id = ?', [$aircraft]));
+        $there = $this->pick(DB::select(
+            'select p.person_id, p.card_id from presences p join cards c on c.id = p.card_id where c.aircraft_id = ?',
+            [$aircraft],
+        ));
         if ($there !== null) {
             $this->ask($n, mt_rand(0, 4) === 0 ? 'ines' : $login, "cards/{$there->card_id}/clear", ['person' => (int) $there->person_id]);
         }
@@ -366,13 +469,19 @@ final class BaseDay
         $state = Reading::card($card->id)->state;
         $went = $this->ask($n, $login, "cards/{$card->id}/{$path}", $body) < 300;
         $worked = in_array($state, ['signed', 'closed'], true);
-        $this->never($went, $worked && in_array($path, ['hand-over', 'take-over', 'loans'], true) ? ['it is signed'] : [], "{$n}: {$login} {$path} on card {$card->id}");
+        $this->never(
+            $went,
+            $worked && in_array($path, ['hand-over', 'take-over', 'loans'], true) ? ['it is signed'] : [],
+            "{$n}: {$login} {$path} on card {$card->id}",
+        );
     }
 
     private function sign(int $n, string $login, stdClass $of): void
     {
         // A card near its end, if there is one.
-        $of = $this->pick(DB::select("select c.id from cards c join visits v on v.id = c.visit_id where v.state != 'released' and c.state = 'in_work' and not exists (select 1 from steps s where s.card_id = c.id and s.state = 'open') and c.aircraft_id in (".implode(',', $this->aircraft).')')) ?? $of;
+        $of = $this->pick(DB::select(
+            "select c.id from cards c join visits v on v.id = c.visit_id where v.state != 'released' and c.state = 'in_work' and not exists (select 1 from steps s where s.card_id = c.id and s.state = 'open') and c.aircraft_id in (".implode(',', $this->aircraft).')',
+        )) ?? $of;
         $card = Reading::card((int) $of->id);
         $me = $this->people[$login];
         $steps = Reading::steps((int) $of->id);
@@ -383,16 +492,28 @@ final class BaseDay
             'steps are open' => array_filter($steps, static fn(stdClass $s): bool => $s->state !== 'done') !== [],
             'it is signed' => in_array($card->state, ['signed', 'closed'], true),
             'it is handed over' => Reading::handedOver((int) $of->id),
-            'the signer inspected it' => in_array($me, array_map(static fn(stdClass $s): int => $s->kind === 'inspection' ? (int) $s->done_by : 0, $steps), true),
+            'the signer inspected it' => in_array(
+                $me,
+                array_map(static fn(stdClass $s): int => $s->kind === 'inspection' ? (int) $s->done_by : 0, $steps),
+                true,
+            ),
             'something stays out' => count($back) < count($loans),
             'a system is live' => DB::selectOne('select 1 from acting where card_id = ? and ended_at is null', [$of->id]) !== null,
             'the signer is a trainee' => $login === 'lio',
             'the signer did nothing of it' => DB::selectOne('select 1 from card_hands where card_id = ? and person_id = ?', [$of->id, $me]) === null
                 && ! in_array($me, array_map(static fn(stdClass $s): int => (int) $s->done_by, $steps), true),
         ]));
-        $went = $this->ask($n, $login, "cards/{$of->id}/sign", ['version' => $card->version, 'stamp' => self::SIGNERS[$login][0] ?? 'T38', 'pin' => '2741', 'counted' => (object) $back]) === 200;
+        $went = $this->ask(
+            $n,
+            $login,
+            "cards/{$of->id}/sign",
+            ['version' => $card->version, 'stamp' => self::SIGNERS[$login][0] ?? 'T38', 'pin' => '2741', 'counted' => (object) $back],
+        ) === 200;
         $this->never($went, $against, "{$n}: {$login} signed {$card->number}");
-        if ($went && ((int) DB::scalar('select count(*) from presences where card_id = ?', [$of->id]) !== $others || Reading::loansOut((int) $of->id) > 0)) {
+        if ($went && ((int) DB::scalar(
+            'select count(*) from presences where card_id = ?',
+            [$of->id],
+        ) !== $others || Reading::loansOut((int) $of->id) > 0)) {
             $this->violations[] = "{$n}: {$card->number} was signed, and others are gone from it, or something is still out";
         }
     }
@@ -401,7 +522,10 @@ final class BaseDay
     {
         $login = ['runa', 'tor'][mt_rand(0, 1)];
         $card = Reading::card((int) $of->id);
-        $step = array_values(array_filter(Reading::steps((int) $of->id), static fn(stdClass $s): bool => $s->kind === 'inspection' && $s->state !== 'done'))[0] ?? null;
+        $step = array_values(array_filter(
+            Reading::steps((int) $of->id),
+            static fn(stdClass $s): bool => $s->kind === 'inspection' && $s->state !== 'done',
+        ))[0] ?? null;
         $path = $step === null ? 'inspect' : "steps/{$step->no}/inspect";
         $covers = $step === null ? json_decode((string) $card->covers, true) : $step->spec['covers'];
         $me = $this->people[$login];
@@ -409,7 +533,12 @@ final class BaseDay
             'they had a hand in it' => in_array($me, Reading::hands((int) $of->id), true) || (int) $card->signed_by === $me,
             'it is to be re-read' => $card->revision !== $card->manual,
         ]));
-        $went = $this->ask($n, $login, "cards/{$of->id}/{$path}", ['version' => $card->version, 'covers' => $covers, 'stamp' => self::SIGNERS[$login][0], 'pin' => '2741']) === 200;
+        $went = $this->ask(
+            $n,
+            $login,
+            "cards/{$of->id}/{$path}",
+            ['version' => $card->version, 'covers' => $covers, 'stamp' => self::SIGNERS[$login][0], 'pin' => '2741'],
+        ) === 200;
         $this->never($went, $against, "{$n}: {$login} inspected {$card->number}");
     }
 
@@ -419,8 +548,14 @@ final class BaseDay
         if (mt_rand(0, 3) === 0) {
             // Sometimes all but what is at the aircraft is in order.
             $at = gmdate('Y-m-d\TH:i:s\Z', $this->now);
-            DB::update("update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in (select id from cards where visit_id = ? and state = 'open')", [$this->people['bram'], $at, $of->visit_id]);
-            DB::update("update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = ? where visit_id = ? and state = 'open'", [$this->people['bram'], $at, $this->people['tor'], $at, $of->visit_id]);
+            DB::update(
+                "update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in (select id from cards where visit_id = ? and state = 'open')",
+                [$this->people['bram'], $at, $of->visit_id],
+            );
+            DB::update(
+                "update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = ? where visit_id = ? and state = 'open'",
+                [$this->people['bram'], $at, $this->people['tor'], $at, $of->visit_id],
+            );
             $against = Reading::atAircraft((int) $of->aircraft_id);
         }
         $went = $this->ask($n, 'tor', "release/{$of->visit_id}", ['stamp' => 'X02', 'pin' => '2741']) === 200;
@@ -430,15 +565,23 @@ final class BaseDay
             DB::update("update visits set state = 'in_work', released_at = null where id = ?", [$of->visit_id]);
             DB::delete('delete from releases where visit_id = ?', [$of->visit_id]);
             DB::delete('delete from past_looks where visit_id = ?', [$of->visit_id]);
-            DB::update("update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null, closed_at = null where visit_id = ?", [$of->visit_id]);
-            DB::update("update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null where card_id in (select id from cards where visit_id = ?)", [$of->visit_id]);
+            DB::update(
+                "update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null, closed_at = null where visit_id = ?",
+                [$of->visit_id],
+            );
+            DB::update(
+                "update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null where card_id in (select id from cards where visit_id = ?)",
+                [$of->visit_id],
+            );
             DB::delete('delete from card_hands where card_id in (select id from cards where visit_id = ?)', [$of->visit_id]);
         }
     }
 
     private function fix(): void
     {
-        $finding = $this->pick(DB::select("select f.id from findings f join cards c on c.id = f.card_id join visits v on v.id = c.visit_id where f.state = 'open' and v.state != 'released' and not exists (select 1 from cards x where x.finding_id = f.id) and f.aircraft_id in (".implode(',', $this->aircraft).')'));
+        $finding = $this->pick(DB::select(
+            "select f.id from findings f join cards c on c.id = f.card_id join visits v on v.id = c.visit_id where f.state = 'open' and v.state != 'released' and not exists (select 1 from cards x where x.finding_id = f.id) and f.aircraft_id in (".implode(',', $this->aircraft).')',
+        ));
         if ($finding !== null) {
             DB::update("update findings set state = 'fixed', fixed_how = 'at chance' where id = ?", [$finding->id]);
         }
@@ -446,7 +589,9 @@ final class BaseDay
 
     private function countIn(int $n): void
     {
-        $loan = $this->pick(DB::select('select l.id, l.quantity from tool_loans l join cards c on c.id = l.card_id where l.in_at is null and c.aircraft_id in ('.implode(',', $this->aircraft).')'));
+        $loan = $this->pick(DB::select(
+            'select l.id, l.quantity from tool_loans l join cards c on c.id = l.card_id where l.in_at is null and c.aircraft_id in ('.implode(',', $this->aircraft).')',
+        ));
         if ($loan !== null) {
             $this->ask($n, 'ines', "loans/{$loan->id}/in", ['counted' => (int) $loan->quantity]);
         }

@@ -59,14 +59,21 @@ final readonly class RigSheet implements StepKind
      */
     private function asLeft(Person $by, Step $step, StepInput $in): Worked
     {
-        $run = $step->runs->first(static fn(RigRun $r): bool => $r->as_left === null) ?? throw Refused::because('Enter the as-found readings first.');
+        $run = $step->runs->first(
+            static fn(RigRun $r): bool => $r->as_left === null,
+        ) ?? throw Refused::because('Enter the as-found readings first.');
         $taken = $this->taken($step, $in, 'as_left', $run->no);
         $values = self::values($taken);
         $solution = $this->solve($step, $values);
         $writes = [
             ...$this->keep($by, $step, $taken),
             static fn() => $run->update(['as_left' => $values]),
-            fn() => $this->records->write($by, 'rig.as_left', "card:{$step->card_id}", ['step' => $step->no, 'run' => $run->no, 'as_left' => $values]),
+            fn() => $this->records->write(
+                $by,
+                'rig.as_left',
+                "card:{$step->card_id}",
+                ['step' => $step->no, 'run' => $run->no, 'as_left' => $values],
+            ),
         ];
 
         // Within as it stands: nothing unmet, and nothing to move for that.
@@ -85,8 +92,18 @@ final readonly class RigSheet implements StepKind
         $solution = $this->solve($step, $values);
 
         return [
-            static fn() => RigRun::create(['step_id' => $step->id, 'no' => $no, 'as_found' => $values, 'solution' => $solution]),
-            fn() => $this->records->write($by, 'rig.computed', "card:{$step->card_id}", ['step' => $step->no, 'run' => $no, 'as_found' => $values, 'moves' => $solution['moves']]),
+            static fn() => RigRun::create([
+                'step_id' => $step->id,
+                'no' => $no,
+                'as_found' => $values,
+                'solution' => $solution,
+            ]),
+            fn() => $this->records->write(
+                $by,
+                'rig.computed',
+                "card:{$step->card_id}",
+                ['step' => $step->no, 'run' => $no, 'as_found' => $values, 'moves' => $solution['moves']],
+            ),
         ];
     }
 
@@ -99,7 +116,14 @@ final readonly class RigSheet implements StepKind
             if (trim($entry) === '') {
                 throw Refused::because("Enter {$point['title']} too; all points are read in one run.");
             }
-            $taken[$point['id']] = $this->readings->ask($step, $step->readingSpec($point['id']), $entry, $in->tool, $phase, $run);
+            $taken[$point['id']] = $this->readings->ask(
+                $step,
+                $step->readingSpec($point['id']),
+                $entry,
+                $in->tool,
+                $phase,
+                $run,
+            );
         }
 
         return $taken;
@@ -140,10 +164,31 @@ final readonly class RigSheet implements StepKind
         $effects = array_map(static fn(array $row): array => array_map(floatval(...), $row), $spec['effects']);
 
         return Rig::solve(
-            array_map(static fn(array $p): RigPoint => RigPoint::of($p['id'], $values[$p['id']], (float) $p['min'], (float) $p['max'], isset($p['aim']) ? (float) $p['aim'] : null), $spec['points']),
-            array_map(static fn(array $a): Adjuster => Adjuster::of($a['id'], (float) $a['step'], (float) $a['min'], (float) $a['max'], Turn::from($a['positive'])), $spec['adjusters']),
+            array_map(
+                static fn(array $p): RigPoint => RigPoint::of(
+                    $p['id'],
+                    $values[$p['id']],
+                    (float) $p['min'],
+                    (float) $p['max'],
+                    isset($p['aim']) ? (float) $p['aim'] : null,
+                ),
+                $spec['points'],
+            ),
+            array_map(
+                static fn(array $a): Adjuster => Adjuster::of(
+                    $a['id'],
+                    (float) $a['step'],
+                    (float) $a['min'],
+                    (float) $a['max'],
+                    Turn::from($a['positive']),
+                ),
+                $spec['adjusters'],
+            ),
             $effects,
-            array_map(static fn(array $m): RigMatch => RigMatch::of($m['points'][0], $m['points'][1], (float) $m['within']), $spec['match'] ?? []),
+            array_map(
+                static fn(array $m): RigMatch => RigMatch::of($m['points'][0], $m['points'][1], (float) $m['within']),
+                $spec['match'] ?? [],
+            ),
         )->toArray();
     }
 }

@@ -27,9 +27,15 @@ final readonly class KeepCrew
     public function __invoke(Person $by, string $base, Day $day, string $shift, int $version, array $places): void
     {
         DB::transaction(function () use ($by, $base, $day, $shift, $version, $places): void {
-            $crew = ShiftCrew::with('places')->firstOrCreate(['base' => $base, 'date' => (string) $day, 'shift' => $shift], ['version' => 0]);
+            $crew = ShiftCrew::with('places')->firstOrCreate(
+                ['base' => $base, 'date' => (string) $day, 'shift' => $shift],
+                ['version' => 0],
+            );
             if ($crew->version !== $version) {
-                throw Refused::stale('Somebody else kept a crew for this shift while you had it open. Yours is still on the screen and not saved; read theirs, then keep again.', $crew->version);
+                throw Refused::stale(
+                    'Somebody else kept a crew for this shift while you had it open. Yours is still on the screen and not saved; read theirs, then keep again.',
+                    $crew->version,
+                );
             }
             $ground = $this->read->ground($base, $day, $shift);
             $slots = $ground->bySlot();
@@ -40,10 +46,17 @@ final readonly class KeepCrew
                 $why = match (true) {
                     $slot === null => 'this is no longer a place of the shift',
                     $person === null => 'somebody who is not of this base',
-                    default => ($code = $ground->why($slot, $personId, array_diff_key($places, [$id => 0]))) === null ? null : "{$person->name} ".$ground->said($slot, $person, $code),
+                    default => ($code = $ground->why(
+                        $slot,
+                        $personId,
+                        array_diff_key($places, [$id => 0]),
+                    )) === null ? null : "{$person->name} ".$ground->said($slot, $person, $code),
                 };
                 if ($why !== null) {
-                    $bad[] = ['line' => $slot === null ? (string) $id : trim("{$slot->card?->number} {$slot->title}"), 'message' => $why];
+                    $bad[] = [
+                        'line' => $slot === null ? (string) $id : trim("{$slot->card?->number} {$slot->title}"),
+                        'message' => $why,
+                    ];
                 }
             }
             if ($bad !== []) {
@@ -51,7 +64,12 @@ final readonly class KeepCrew
             }
             $this->assign($crew, $slots, $places, $ground);
             $crew->update(['version' => $crew->version + 1]);
-            $this->records->write($by, 'crew.kept', "crew:{$crew->id}", ['base' => $base, 'date' => (string) $day, 'shift' => $shift, 'places' => $places]);
+            $this->records->write(
+                $by,
+                'crew.kept',
+                "crew:{$crew->id}",
+                ['base' => $base, 'date' => (string) $day, 'shift' => $shift, 'places' => $places],
+            );
         });
     }
 
@@ -70,7 +88,10 @@ final readonly class KeepCrew
             if ($card !== null) {
                 $who = $ground->people->firstWhere('id', $person);
                 $role = $who !== null && $who->trainee ? 'trainee' : $slots[$id]->slot->role->value;
-                Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $person, 'role' => $role], ['under_id' => $role === 'trainee' ? $who->supervisor_id : null]);
+                Assignment::firstOrCreate(
+                    ['card_id' => $card->id, 'person_id' => $person, 'role' => $role],
+                    ['under_id' => $role === 'trainee' ? $who->supervisor_id : null],
+                );
             }
         }
         ShiftPlace::insert($rows);

@@ -24,17 +24,28 @@ final readonly class KeepHeld
      *
      * @throws Refused for one's own, for what there is not, for a day gone by, or for a trainee who would inspect or certify
      */
-    public function grant(Person $by, Person $person, int $version, string $kind, string $value, ?Day $until, string $paper): void
-    {
+    public function grant(
+        Person $by,
+        Person $person,
+        int $version,
+        string $kind,
+        string $value,
+        ?Day $until,
+        string $paper,
+    ): void {
         $this->requireMay($by, $person);
         if (! in_array($value, $this->choices->values($kind), true)) {
             throw Refused::because("There is no {$kind} \"{$value}\". Nothing was entered.");
         }
         if ($until !== null && $until->number < $this->clock->today()->number) {
-            throw Refused::because("{$until} is past. Enter the last day on which it stands, or withdraw it; nothing was entered.");
+            throw Refused::because(
+                "{$until} is past. Enter the last day on which it stands, or withdraw it; nothing was entered.",
+            );
         }
         if ($person->trainee && $kind === 'authority' && $value !== 'perform') {
-            throw Refused::because("{$person->name} is a trainee and inspects and certifies nothing. Nothing was entered.");
+            throw Refused::because(
+                "{$person->name} is a trainee and inspects and certifies nothing. Nothing was entered.",
+            );
         }
         DB::transaction(function () use ($by, $person, $version, $kind, $value, $until, $paper): void {
             $this->next($person, $version);
@@ -42,7 +53,18 @@ final readonly class KeepHeld
             $before = Qualification::firstWhere($what);
             $new = ['valid_until' => $until === null ? null : (string) $until, 'paper' => $paper];
             $before === null ? Qualification::create([...$what, ...$new]) : Qualification::where($what)->update($new);
-            $this->records->write($by, $before === null ? 'person.granted' : 'person.renewed', "person:{$person->id}", ['kind' => $kind, 'value' => $value, 'until' => $new['valid_until'], 'paper' => $paper, ...($before === null ? [] : ['was' => $before->valid_until])]);
+            $this->records->write(
+                $by,
+                $before === null ? 'person.granted' : 'person.renewed',
+                "person:{$person->id}",
+                [
+                    'kind' => $kind,
+                    'value' => $value,
+                    'until' => $new['valid_until'],
+                    'paper' => $paper,
+                    ...($before === null ? [] : ['was' => $before->valid_until]),
+                ],
+            );
         });
     }
 
@@ -52,17 +74,30 @@ final readonly class KeepHeld
         $this->requireMay($by, $person);
         DB::transaction(function () use ($by, $person, $version, $kind, $value, $why): void {
             $this->next($person, $version);
-            if (Qualification::where(['person_id' => $person->id, 'kind' => $kind, 'value' => $value])->delete() === 0) {
-                throw Refused::because("{$person->name} has no ".substr(Words::held($kind, $value), 4).'. Nothing was changed.');
+            if (Qualification::where([
+                'person_id' => $person->id,
+                'kind' => $kind,
+                'value' => $value,
+            ])->delete() === 0) {
+                throw Refused::because(
+                    "{$person->name} has no ".substr(Words::held($kind, $value), 4).'. Nothing was changed.',
+                );
             }
-            $this->records->write($by, 'person.withdrawn', "person:{$person->id}", ['kind' => $kind, 'value' => $value, 'why' => $why]);
+            $this->records->write(
+                $by,
+                'person.withdrawn',
+                "person:{$person->id}",
+                ['kind' => $kind, 'value' => $value, 'why' => $why],
+            );
         });
     }
 
     private function requireMay(Person $by, Person $person): void
     {
         if ($by->id === $person->id) {
-            throw Refused::because('Nobody enters what they hold themselves. Ask another controller; nothing was changed.');
+            throw Refused::because(
+                'Nobody enters what they hold themselves. Ask another controller; nothing was changed.',
+            );
         }
     }
 

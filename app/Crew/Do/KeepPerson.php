@@ -38,7 +38,15 @@ final readonly class KeepPerson
             if ($plain !== null) {
                 throw Refused::because("{$plain} Nobody was entered.");
             }
-            $person = Person::create([...$as, 'secrets_by' => $by->id, 'login' => $login, 'password' => $password, 'pin' => $pin, 'own_pin' => false, 'own_password' => false]);
+            $person = Person::create([
+                ...$as,
+                'secrets_by' => $by->id,
+                'login' => $login,
+                'password' => $password,
+                'pin' => $pin,
+                'own_pin' => false,
+                'own_password' => false,
+            ]);
             $this->records->write($by, 'person.entered', "person:{$person->id}", ['login' => $login, ...$as]);
 
             return $person;
@@ -60,26 +68,52 @@ final readonly class KeepPerson
             if ($by->id === $person->id && $as['role'] !== $person->role->value) {
                 throw Refused::because('Nobody changes their own role. Ask another controller; nothing was changed.');
             }
-            $before = $this->rest->broken($person, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS));
+            $before = $this->rest->broken(
+                $person,
+                $this->clock->today(),
+                $this->clock->today()->plusDays(self::REST_DAYS),
+            );
             $was = $this->kept($person);
             $person->fill($as);
-            $broken = array_values(array_diff($this->rest->broken($person, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)), $before));
+            $broken = array_values(array_diff(
+                $this->rest->broken($person, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)),
+                $before,
+            ));
             if ($broken !== []) {
                 throw Refused::because("{$person->name} would have {$broken[0]}. Nothing was changed.");
             }
-            $changed = array_filter($this->kept($person), static fn(mixed $v, string $k): bool => $v !== $was[$k], ARRAY_FILTER_USE_BOTH);
+            $changed = array_filter(
+                $this->kept($person),
+                static fn(mixed $v, string $k): bool => $v !== $was[$k],
+                ARRAY_FILTER_USE_BOTH,
+            );
             if ($changed === []) {
                 throw Refused::because("Nothing differs from what is kept about {$person->name}.");
             }
             $person->fill(['version' => $version + 1])->save();
-            $this->records->write($by, 'person.changed', "person:{$person->id}", ['from' => array_intersect_key($was, $changed), 'to' => $changed]);
+            $this->records->write(
+                $by,
+                'person.changed',
+                "person:{$person->id}",
+                ['from' => array_intersect_key($was, $changed), 'to' => $changed],
+            );
         });
     }
 
     /** @return array<string, mixed> */
     private function kept(Person $p): array
     {
-        return ['name' => $p->name, 'stamp' => $p->stamp, 'role' => $p->role->value, 'base' => $p->base, 'shift' => $p->shift, 'weekdays' => $p->weekdays, 'trainee' => $p->trainee, 'supervisor_id' => $p->supervisor_id, 'leaves' => $p->leaves];
+        return [
+            'name' => $p->name,
+            'stamp' => $p->stamp,
+            'role' => $p->role->value,
+            'base' => $p->base,
+            'shift' => $p->shift,
+            'weekdays' => $p->weekdays,
+            'trainee' => $p->trainee,
+            'supervisor_id' => $p->supervisor_id,
+            'leaves' => $p->leaves,
+        ];
     }
 
     /** A stamp means one person, also in what was signed long ago. */
@@ -94,7 +128,9 @@ final readonly class KeepPerson
         }
         $signed = DB::table('records')->where('who', 'like', '%('.addcslashes($stamp, '%_\\').')')->value('who');
         if ($signed !== null && $signed !== "{$for?->name} ({$stamp})") {
-            throw Refused::because("Stamp {$stamp} has signed before, as {$signed}, and is never given again. Nothing was changed.");
+            throw Refused::because(
+                "Stamp {$stamp} has signed before, as {$signed}, and is never given again. Nothing was changed.",
+            );
         }
     }
 
@@ -104,7 +140,11 @@ final readonly class KeepPerson
         $today = $this->clock->today();
         $over = $as['supervisor_id'] === null ? null : Person::find($as['supervisor_id']);
         $trainees = $person === null ? collect() : Person::thereOn($today)->where('supervisor_id', $person->id)->where('trainee', true)->orderBy('name')->pluck('name');
-        $ends = $as['leaves'] !== null || $as['trainee'] || in_array($as['role'], [Role::Viewer->value, Role::Controller->value], true);
+        $ends = $as['leaves'] !== null || $as['trainee'] || in_array(
+            $as['role'],
+            [Role::Viewer->value, Role::Controller->value],
+            true,
+        );
         $why = match (true) {
             $as['trainee'] && $over === null => 'A trainee works under somebody: choose the supervisor.',
             ! $as['trainee'] && $over !== null => 'Only a trainee has a supervisor.',

@@ -43,9 +43,17 @@ final readonly class PinCode
         $by->requireSignature($stamp, $pin);
         $code = sprintf('%08d', random_int(0, 99_999_999));
         DB::transaction(function () use ($by, $for, $code): void {
-            $for->fill(['pin_code' => Hash::make($code), 'pin_code_by' => $by->id, 'pin_code_at' => (string) $this->clock->now()])->save();
+            $for->fill([
+                'pin_code' => Hash::make($code),
+                'pin_code_by' => $by->id,
+                'pin_code_at' => (string) $this->clock->now(),
+            ])
+                ->save();
             $this->records->write($by, 'person.pin_code_made', "person:{$for->id}");
-            $this->notices->tell($for->id, "{$by->name} made the code with which you choose your PIN. Have it told to you in person.");
+            $this->notices->tell(
+                $for->id,
+                "{$by->name} made the code with which you choose your PIN. Have it told to you in person.",
+            );
         });
 
         return $code;

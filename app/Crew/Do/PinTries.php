@@ -15,7 +15,12 @@ use Jorvel\Core\Shared\Instant;
 /** Counts wrong PINs in a row; at the last one the PIN is locked for a while, written down, and its holder told. */
 final readonly class PinTries
 {
-    public function __construct(private Clock $clock, private Records $records, private Notices $notices, private Intention $intention) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private Notices $notices,
+        private Intention $intention,
+    ) {}
 
     /** Called once whatever was to be signed is rolled back: what was sent for was not done, and its key stays free. */
     public function wrong(int $personId): void
@@ -30,8 +35,16 @@ final readonly class PinTries
             $person = Person::findOrFail($personId);
             $until = Instant::fromEpoch($this->clock->now()->epoch() + 60 * (int) config('jorvel.pin_locked_minutes'));
             $person->fill(['pin_tries' => 0, 'pin_locked_until' => (string) $until])->save();
-            $this->records->write($person, 'person.pin_locked', "person:{$personId}", ['tries' => $tries, 'until' => (string) $until]);
-            $this->notices->tell($personId, "{$tries} wrong PINs in a row were entered as you, at {$this->clock->time($this->clock->now())}. If that was not you, tell the controller.");
+            $this->records->write(
+                $person,
+                'person.pin_locked',
+                "person:{$personId}",
+                ['tries' => $tries, 'until' => (string) $until],
+            );
+            $this->notices->tell(
+                $personId,
+                "{$tries} wrong PINs in a row were entered as you, at {$this->clock->time($this->clock->now())}. If that was not you, tell the controller.",
+            );
         }));
     }
 }

@@ -13,7 +13,10 @@ final class PlainSecret
     public static function password(string $password, string $login): ?string
     {
         $plain = mb_strtolower($password);
-        $said = array_filter([...self::WORDS, $login], static fn(string $word): bool => $word !== '' && str_contains($plain, mb_strtolower($word)));
+        $said = array_filter(
+            [...self::WORDS, $login],
+            static fn(string $word): bool => $word !== '' && str_contains($plain, mb_strtolower($word)),
+        );
 
         return match (true) {
             count(array_unique(mb_str_split($plain))) < 5 => 'That password is soon guessed: it has fewer than five different characters.',

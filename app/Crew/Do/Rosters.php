@@ -23,7 +23,11 @@ final class Rosters
     {
         return $this->memo->of("roster {$base}", self::TABLES, fn(): Roster => new Roster(
             array_values(Person::with(['qualifications', 'rotaDays'])->where('base', $base)->whereNot('role', 'viewer')->orderBy('id')->get()
-                ->map(static fn(Person $p): Rostered => $p->rostered($p->qualified(), array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all())))->all()),
+                ->map(static fn(Person $p): Rostered => $p->rostered(
+                    $p->qualified(),
+                    array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all()),
+                ))
+                ->all()),
             ShiftHours::byCode(),
             $this->clock->zone(),
         ));

@@ -36,10 +36,17 @@ final readonly class Secrets
             DB::table('sessions')->where('user_id', $person->id)->delete();
             $person->tokens()->delete();
             $this->records->write($by, 'person.secrets_given', "person:{$person->id}");
-            $this->notices->tell($person->id, "{$by->name} gave you a new password. If you did not ask for it, tell whoever certifies.");
+            $this->notices->tell(
+                $person->id,
+                "{$by->name} gave you a new password. If you did not ask for it, tell whoever certifies.",
+            );
             // Who can make the code learns of it, so that nothing is taken over unseen.
             foreach (Person::whereIn('role', [Role::Controller, Role::Certifier])->whereNull('leaves')->whereNotIn('id', [$by->id, $person->id])->pluck('id') as $id) {
-                $this->notices->tell($id, "{$by->name} gave {$person->name} a new password. {$person->name} needs a code from a second person to choose a PIN.", "/crew/people/{$person->id}");
+                $this->notices->tell(
+                    $id,
+                    "{$by->name} gave {$person->name} a new password. {$person->name} needs a code from a second person to choose a PIN.",
+                    "/crew/people/{$person->id}",
+                );
             }
         });
     }
@@ -63,14 +70,27 @@ final readonly class Secrets
         }
         if ($pin !== null && ! $me->own_pin) {
             $this->codes->require($me, $code);
-            self::refuse($password === null && ! $me->own_password ? 'Whoever gave you the password still knows it: choose a new one together with the PIN.' : null);
+            self::refuse(
+                $password === null && ! $me->own_password ? 'Whoever gave you the password still knows it: choose a new one together with the PIN.' : null,
+            );
         }
         DB::transaction(function () use ($me, $password, $pin): void {
             $me->fill([
                 ...($password === null ? [] : ['password' => $password, 'own_password' => true]),
-                ...($pin === null ? [] : ['pin' => $pin, 'own_pin' => true, 'pin_code' => null, 'pin_tries' => 0, 'pin_locked_until' => null]),
+                ...($pin === null ? [] : [
+                    'pin' => $pin,
+                    'own_pin' => true,
+                    'pin_code' => null,
+                    'pin_tries' => 0,
+                    'pin_locked_until' => null,
+                ]),
             ])->save();
-            $this->records->write($me, 'person.secrets_chosen', "person:{$me->id}", ['password' => $password !== null, 'pin' => $pin !== null]);
+            $this->records->write(
+                $me,
+                'person.secrets_chosen',
+                "person:{$me->id}",
+                ['password' => $password !== null, 'pin' => $pin !== null],
+            );
         });
     }
 

@@ -31,16 +31,27 @@ final readonly class SetDays
         if ($shift !== null) {
             $instead = array_fill_keys(array_map(strval(...), $days), $shift);
             // What breaks the rules already is not this change's doing.
-            $broken = array_values(array_diff($this->rest->broken($person, $from, $until, $instead), $this->rest->broken($person, $from, $until)));
+            $broken = array_values(array_diff(
+                $this->rest->broken($person, $from, $until, $instead),
+                $this->rest->broken($person, $from, $until),
+            ));
             if ($broken !== []) {
                 throw Refused::because("{$person->name} would have {$broken[0]}. Nothing was changed.");
             }
         }
         DB::transaction(function () use ($by, $person, $days, $shift, $why): void {
             foreach ($days as $day) {
-                RotaDay::updateOrCreate(['person_id' => $person->id, 'date' => (string) $day], ['shift' => $shift, 'why' => $why, 'set_by' => $by->id]);
+                RotaDay::updateOrCreate(
+                    ['person_id' => $person->id, 'date' => (string) $day],
+                    ['shift' => $shift, 'why' => $why, 'set_by' => $by->id],
+                );
             }
-            $this->records->write($by, 'person.days_set', "person:{$person->id}", ['from' => (string) $days[0], 'until' => (string) end($days), 'shift' => $shift, 'why' => $why]);
+            $this->records->write(
+                $by,
+                'person.days_set',
+                "person:{$person->id}",
+                ['from' => (string) $days[0], 'until' => (string) end($days), 'shift' => $shift, 'why' => $why],
+            );
         });
     }
 
@@ -49,11 +60,17 @@ final readonly class SetDays
     {
         $this->days($from, $until);
         DB::transaction(function () use ($by, $person, $from, $until): void {
-            $gone = RotaDay::where('person_id', $person->id)->whereBetween('date', [(string) $from, (string) $until])->delete();
+            $gone = RotaDay::where('person_id', $person->id)->whereBetween('date', [(string) $from, (string) $until])
+                ->delete();
             if ($gone === 0) {
                 throw Refused::because("{$person->name} has nothing entered from {$from} to {$until}.");
             }
-            $this->records->write($by, 'person.days_cleared', "person:{$person->id}", ['from' => (string) $from, 'until' => (string) $until]);
+            $this->records->write(
+                $by,
+                'person.days_cleared',
+                "person:{$person->id}",
+                ['from' => (string) $from, 'until' => (string) $until],
+            );
         });
     }
 
@@ -64,7 +81,9 @@ final readonly class SetDays
             throw Refused::because("{$until} lies before {$from}. Nothing was changed.");
         }
         if ($from->number < $this->clock->today()->number) {
-            throw Refused::because('Days gone by stand as they were worked. Begin today or later; nothing was changed.');
+            throw Refused::because(
+                'Days gone by stand as they were worked. Begin today or later; nothing was changed.',
+            );
         }
         if ($until->number - $from->number >= self::MOST) {
             throw Refused::because('At most '.self::MOST.' days at once. Nothing was changed.');

@@ -45,7 +45,10 @@ final readonly class ShiftGround
     /** @param array<array-key, int> $places person by slot */
     public function given(int $person, array $places): float
     {
-        return array_sum(array_map(static fn(ShiftSlot $s): float => ($places[$s->slot->id] ?? null) === $person ? $s->slot->hours : 0.0, $this->slots));
+        return array_sum(array_map(
+            static fn(ShiftSlot $s): float => ($places[$s->slot->id] ?? null) === $person ? $s->slot->hours : 0.0,
+            $this->slots,
+        ));
     }
 
     /** @param array<array-key, int> $places */
@@ -74,7 +77,11 @@ final readonly class ShiftGround
             return 'away';
         }
         if ($person->trainee && $s->slot->role === SlotRole::Perform) {
-            return $this->busy($s, $person, $places) ?? (in_array($person->supervisor_id, $this->on($s, 'perform', $places), true) ? null : 'trainee');
+            return $this->busy($s, $person, $places) ?? (in_array(
+                $person->supervisor_id,
+                $this->on($s, 'perform', $places),
+                true,
+            ) ? null : 'trainee');
         }
         $unfit = $s->slot->unfit($person->qualified());
 
@@ -94,7 +101,11 @@ final readonly class ShiftGround
     {
         $excluded = $s->slot->role->excludes();
 
-        return $excluded !== null && (in_array($personId, $this->on($s, $excluded->value, $places), true) || ($excluded === SlotRole::Perform && $s->card !== null && $s->card->tookPart($personId)));
+        return $excluded !== null && (in_array(
+            $personId,
+            $this->on($s, $excluded->value, $places),
+            true,
+        ) || ($excluded === SlotRole::Perform && $s->card !== null && $s->card->tookPart($personId)));
     }
 
     /**

@@ -34,19 +34,49 @@ final readonly class ShiftSlots
     public function of(string $base, Day $day, Instant $from, Instant $until): array
     {
         $bays = Bay::where('base', $base)->pluck('name');
-        $inBase = static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED)->where(static fn(Builder $v) => $v->whereIn('bay', $bays)->orWhere(static fn(Builder $o) => $o->whereHas('aircraft', static fn(Builder $a) => $a->where('base', $base))->whereNotIn('bay', Bay::pluck('name'))));
-        $cards = Card::with(['aircraft.type', 'assignments', 'steps', 'hands'])->whereNotNull('planned_start')->whereNot('state', Card::CLOSED)
-            ->where('planned_start', '<', (string) $until)->where('planned_end', '>', (string) $from)->whereHas('visit', $inBase)->orderBy('planned_start')->orderBy('id')->get();
+        $inBase = static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED)
+            ->where(static fn(Builder $v) => $v->whereIn('bay', $bays)->orWhere(static fn(Builder $o) => $o->whereHas(
+                'aircraft',
+                static fn(Builder $a) => $a->where('base', $base),
+            )->whereNotIn('bay', Bay::pluck('name'))));
+        $cards = Card::with(['aircraft.type', 'assignments', 'steps', 'hands'])->whereNotNull('planned_start')
+            ->whereNot('state', Card::CLOSED)
+            ->where('planned_start', '<', (string) $until)
+            ->where('planned_end', '>', (string) $from)
+            ->whereHas('visit', $inBase)
+            ->orderBy('planned_start')
+            ->orderBy('id')
+            ->get();
         $slots = [];
         foreach ($cards as $card) {
             array_push($slots, ...$this->ofCard($card, $day, $from, $until));
         }
-        $ending = Visit::with(['aircraft.type', 'cards:id,visit_id,planned_end,state'])->whereIn('id', $cards->pluck('visit_id')->unique())->orderBy('id')->get();
+        $ending = Visit::with([
+            'aircraft.type',
+            'cards:id,visit_id,planned_end,state',
+        ])->whereIn('id', $cards->pluck('visit_id')->unique())
+            ->orderBy('id')
+            ->get();
         $certify = (float) config('jorvel.certify_hours');
         foreach ($ending as $visit) {
             $exit = $visit->cards->max('planned_end');
             if ($exit !== null && $exit > (string) $from && $exit <= (string) $until) {
-                $slots[] = new ShiftSlot(AssignSlot::of("v{$visit->id}:certify", "v{$visit->id}", SlotRole::Certify, null, $visit->aircraft->type->code, $day, $certify), null, $visit->aircraft->mark, "Certify {$visit->title}", Instant::parse($exit), Instant::fromEpoch((int) (Instant::parse($exit)->epoch() + $certify * 3600)));
+                $slots[] = new ShiftSlot(
+                    AssignSlot::of(
+                        "v{$visit->id}:certify",
+                        "v{$visit->id}",
+                        SlotRole::Certify,
+                        null,
+                        $visit->aircraft->type->code,
+                        $day,
+                        $certify,
+                    ),
+                    null,
+                    $visit->aircraft->mark,
+                    "Certify {$visit->title}",
+                    Instant::parse($exit),
+                    Instant::fromEpoch((int) (Instant::parse($exit)->epoch() + $certify * 3600)),
+                );
             }
         }
 
@@ -71,12 +101,23 @@ final readonly class ShiftSlots
         if ($card->state !== Card::SIGNED) {
             foreach ($card->needs ?? [$card->skill => 1] as $skill => $many) {
                 for ($n = 1; $n <= $many; $n++) {
-                    $slots[] = $make("{$card->id}:perform:{$skill}:{$n}", SlotRole::Perform, (string) $skill, ($ends - $begins) / 3600);
+                    $slots[] = $make(
+                        "{$card->id}:perform:{$skill}:{$n}",
+                        SlotRole::Perform,
+                        (string) $skill,
+                        ($ends - $begins) / 3600,
+                    );
                 }
             }
         }
         if ($card->critical && $ends === Instant::parse((string) $card->planned_end)->epoch()) {
-            $slots[] = $make("{$card->id}:duplicate::1", SlotRole::Duplicate, null, (float) config('jorvel.inspect_hours'), (int) ($ends - 3600 * config('jorvel.inspect_hours')));
+            $slots[] = $make(
+                "{$card->id}:duplicate::1",
+                SlotRole::Duplicate,
+                null,
+                (float) config('jorvel.inspect_hours'),
+                (int) ($ends - 3600 * config('jorvel.inspect_hours')),
+            );
         }
 
         return $slots;

@@ -16,7 +16,15 @@ final class CrewRequest extends ShiftRequest
 
     public function rules(): array
     {
-        return ['base' => 'required|string|max:60', 'date' => 'required|date_format:Y-m-d', 'shift' => 'required|string|max:20', 'version' => 'sometimes|integer', 'fill' => 'sometimes|boolean', 'places' => 'present|array|max:500', 'places.*' => 'integer'];
+        return [
+            'base' => 'required|string|max:60',
+            'date' => 'required|date_format:Y-m-d',
+            'shift' => 'required|string|max:20',
+            'version' => 'sometimes|integer',
+            'fill' => 'sometimes|boolean',
+            'places' => 'present|array|max:500',
+            'places.*' => 'integer',
+        ];
     }
 
     /** @return array<array-key, int> */

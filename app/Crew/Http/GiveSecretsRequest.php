@@ -24,6 +24,9 @@ final class GiveSecretsRequest extends RoomRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pin.regex' => 'A PIN is of 4 to 8 digits.', 'password.min' => 'A password is of at least 10 characters.'];
+        return [
+            'pin.regex' => 'A PIN is of 4 to 8 digits.',
+            'password.min' => 'A password is of at least 10 characters.',
+        ];
     }
 }

@@ -33,7 +33,11 @@ final class PersonRequest extends RoomRequest
             'trainee' => 'required|boolean',
             'supervisor' => 'nullable|integer|exists:people,id',
             'leaves' => 'nullable|date_format:Y-m-d',
-            ...($new ? ['login' => 'required|string|regex:/^[a-z0-9._-]{2,40}$/i', 'password' => 'required|string|min:10|max:200', 'pin' => 'required|string|regex:/^\d{4,8}$/'] : ['version' => 'required|integer']),
+            ...($new ? [
+                'login' => 'required|string|regex:/^[a-z0-9._-]{2,40}$/i',
+                'password' => 'required|string|min:10|max:200',
+                'pin' => 'required|string|regex:/^\d{4,8}$/',
+            ] : ['version' => 'required|integer']),
         ];
     }
 

@@ -15,7 +15,11 @@ class ShiftRequest extends RoomRequest
     /** @return array<string, string|list<string>> */
     public function rules(): array
     {
-        return ['base' => 'sometimes|nullable|string|max:60', 'date' => 'sometimes|nullable|date_format:Y-m-d|after:2000-01-01|before:2100-01-01', 'shift' => 'sometimes|nullable|string|max:20'];
+        return [
+            'base' => 'sometimes|nullable|string|max:60',
+            'date' => 'sometimes|nullable|date_format:Y-m-d|after:2000-01-01|before:2100-01-01',
+            'shift' => 'sometimes|nullable|string|max:20',
+        ];
     }
 
     public function base(): string

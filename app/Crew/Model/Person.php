@@ -60,7 +60,15 @@ final class Person extends User
 
     protected $hidden = ['password', 'pin', 'pin_code', 'remember_token'];
 
-    protected $casts = ['role' => Role::class, 'password' => 'hashed', 'pin' => 'hashed', 'weekdays' => 'array', 'trainee' => 'boolean', 'own_pin' => 'boolean', 'own_password' => 'boolean'];
+    protected $casts = [
+        'role' => Role::class,
+        'password' => 'hashed',
+        'pin' => 'hashed',
+        'weekdays' => 'array',
+        'trainee' => 'boolean',
+        'own_pin' => 'boolean',
+        'own_password' => 'boolean',
+    ];
 
     /** @return HasMany<Qualification, $this> */
     public function qualifications(): HasMany
@@ -87,7 +95,14 @@ final class Person extends User
      */
     public function rostered(Qualified $holds, array $skills = []): Rostered
     {
-        return new Rostered($this->shift, $this->weekdays, $skills, $holds, $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all(), $this->leaves === null ? null : Day::parse($this->leaves));
+        return new Rostered(
+            $this->shift,
+            $this->weekdays,
+            $skills,
+            $holds,
+            $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all(),
+            $this->leaves === null ? null : Day::parse($this->leaves),
+        );
     }
 
     /** Whether they have left before a day. */
@@ -99,7 +114,9 @@ final class Person extends User
     /** @return Builder<self> who is still with the organisation on a day */
     public static function thereOn(Day $day): Builder
     {
-        return self::query()->where(static fn(Builder $q): Builder => $q->whereNull('leaves')->orWhere('leaves', '>=', (string) $day));
+        return self::query()->where(
+            static fn(Builder $q): Builder => $q->whereNull('leaves')->orWhere('leaves', '>=', (string) $day),
+        );
     }
 
     public function holds(Role ...$roles): bool
@@ -118,7 +135,9 @@ final class Person extends User
         $clock = app(Clock::class);
         $locked = $this->pin_locked_until === null ? null : Instant::parse($this->pin_locked_until);
         if ($locked !== null && $clock->now()->epoch() < $locked->epoch()) {
-            throw Refused::because("Your PIN is locked until {$clock->time($locked)}, after too many wrong ones in a row. Nothing was signed; what you entered is still on this screen.");
+            throw Refused::because(
+                "Your PIN is locked until {$clock->time($locked)}, after too many wrong ones in a row. Nothing was signed; what you entered is still on this screen.",
+            );
         }
         if (! hash_equals($this->stamp, trim($stamp)) || ! Hash::check($pin, $this->pin)) {
             throw new WrongSignature($this->id);
@@ -127,7 +146,9 @@ final class Person extends User
             self::whereKey($this->id)->update(['pin_tries' => 0]);
         }
         if (! $this->own_pin) {
-            throw Refused::because('This PIN was given to you by somebody else. Choose one that only you know, under your name above; nothing was signed.');
+            throw Refused::because(
+                'This PIN was given to you by somebody else. Choose one that only you know, under your name above; nothing was signed.',
+            );
         }
     }
 
@@ -135,7 +156,10 @@ final class Person extends User
     public function requireVersion(int $seen): void
     {
         if ($this->version !== $seen) {
-            throw Refused::stale("Somebody else changed what is kept about {$this->name} while you had it open. What you entered is still in its fields; read what stands now, then send it again.", $this->version);
+            throw Refused::stale(
+                "Somebody else changed what is kept about {$this->name} while you had it open. What you entered is still in its fields; read what stands now, then send it again.",
+                $this->version,
+            );
         }
     }
 

@@ -27,6 +27,8 @@ final class ShiftHours extends Model
     /** @return array<string, Shift> by code */
     public static function byCode(): array
     {
-        return self::orderBy('from_time')->get()->mapWithKeys(static fn(self $s): array => [$s->code => new Shift($s->from_time, $s->until_time)])->all();
+        return self::orderBy('from_time')->get()
+            ->mapWithKeys(static fn(self $s): array => [$s->code => new Shift($s->from_time, $s->until_time)])
+            ->all();
     }
 }

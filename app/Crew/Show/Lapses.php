@@ -29,7 +29,10 @@ final readonly class Lapses
      */
     public function assigned(?array $people = null): Collection
     {
-        $on = Assignment::with('card.aircraft.type')->whereHas('card', static fn($q) => $q->whereNot('state', Card::CLOSED));
+        $on = Assignment::with('card.aircraft.type')->whereHas(
+            'card',
+            static fn($q) => $q->whereNot('state', Card::CLOSED),
+        );
 
         return ($people === null ? $on : $on->whereIn('person_id', $people))->get()->groupBy('person_id')->toBase();
     }
@@ -43,7 +46,16 @@ final readonly class Lapses
             default => 'watch',
         };
 
-        return new QualificationView($q->kind, $q->value, Words::held($q->kind, $q->value), $q->valid_until, $days, $state, $days === null ? '' : ($days < 0 ? 'lapsed '.Words::fromNow($days) : 'lapses '.Words::fromNow($days)), $q->paper);
+        return new QualificationView(
+            $q->kind,
+            $q->value,
+            Words::held($q->kind, $q->value),
+            $q->valid_until,
+            $days,
+            $state,
+            $days === null ? '' : ($days < 0 ? 'lapsed '.Words::fromNow($days) : 'lapses '.Words::fromNow($days)),
+            $q->paper,
+        );
     }
 
     /**
@@ -62,20 +74,53 @@ final readonly class Lapses
             $view = $this->held($q);
             if ($view->state !== 'clear') {
                 $what = Words::held($q->kind, $q->value);
-                $hits = $this->hits($on, fn(Assignment $a, Day $day): bool => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number);
-                $found[] = new LapseView($p->id, $p->name, $q->kind, $q->value, (string) $q->valid_until, $view->days, $view->state, ($view->days < 0 ? 'no longer holds ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)), self::joined($hits, $last["{$p->id}/{$q->kind}:{$q->value}"] ?? []));
+                $hits = $this->hits(
+                    $on,
+                    fn(Assignment $a, Day $day): bool => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number,
+                );
+                $found[] = new LapseView(
+                    $p->id,
+                    $p->name,
+                    $q->kind,
+                    $q->value,
+                    (string) $q->valid_until,
+                    $view->days,
+                    $view->state,
+                    ($view->days < 0 ? 'no longer holds ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)),
+                    self::joined($hits, $last["{$p->id}/{$q->kind}:{$q->value}"] ?? []),
+                );
             }
         }
         foreach ($this->lacking($p, $on) as $key => $hits) {
             [$kind, $value] = explode(':', (string) $key, 2);
-            $found[] = new LapseView($p->id, $p->name, $kind, $value, null, null, 'stop', 'has no '.substr(Words::held($kind, $value), 4), $hits);
+            $found[] = new LapseView(
+                $p->id,
+                $p->name,
+                $kind,
+                $value,
+                null,
+                null,
+                'stop',
+                'has no '.substr(Words::held($kind, $value), 4),
+                $hits,
+            );
         }
         $leaves = $p->leaves === null ? null : Day::parse($p->leaves);
         if ($leaves !== null && $this->clock->today()->daysUntil($leaves) <= config('jorvel.lapse_days')) {
             $days = $this->clock->today()->daysUntil($leaves);
             $hits = $this->hits($on, static fn(Assignment $a, Day $day): bool => $day->number > $leaves->number);
             if ($days >= 0 || $hits !== []) {
-                $found[] = new LapseView($p->id, $p->name, 'person', 'leaves', (string) $leaves, $days, $days < 0 ? 'stop' : 'watch', $days < 0 ? 'left '.Words::fromNow($days) : 'leaves '.Words::fromNow($days), $hits);
+                $found[] = new LapseView(
+                    $p->id,
+                    $p->name,
+                    'person',
+                    'leaves',
+                    (string) $leaves,
+                    $days,
+                    $days < 0 ? 'stop' : 'watch',
+                    $days < 0 ? 'left '.Words::fromNow($days) : 'leaves '.Words::fromNow($days),
+                    $hits,
+                );
             }
         }
 
@@ -116,11 +161,17 @@ final readonly class Lapses
         if ($a->role === 'trainee') {
             return [];
         }
-        $all = ['authority' => [$a->role === 'duplicate' ? 'duplicate' : 'perform'], 'rating' => [$a->card->aircraft->type->code]];
+        $all = [
+            'authority' => [$a->role === 'duplicate' ? 'duplicate' : 'perform'],
+            'rating' => [$a->card->aircraft->type->code],
+        ];
         if ($a->role === 'duplicate') {
             return $all;
         }
-        $has = array_values(array_intersect(array_keys($a->card->needs ?? []) ?: [$a->card->skill], $p->qualifications->where('kind', 'skill')->pluck('value')->all()));
+        $has = array_values(array_intersect(
+            array_keys($a->card->needs ?? []) ?: [$a->card->skill],
+            $p->qualifications->where('kind', 'skill')->pluck('value')->all(),
+        ));
 
         return [...$all, 'skill' => match (count($has)) {
             0 => [$a->card->skill], 1 => $has, default => [],
@@ -157,7 +208,9 @@ final readonly class Lapses
      */
     private function hits(Collection $on, callable $is): array
     {
-        return array_values($on->filter(fn(Assignment $a): bool => $is($a, $this->day($a->card)))->map(fn(Assignment $a): HitView => $this->hit($a))->all());
+        return array_values($on->filter(
+            fn(Assignment $a): bool => $is($a, $this->day($a->card)),
+        )->map(fn(Assignment $a): HitView => $this->hit($a))->all());
     }
 
     /**
@@ -188,12 +241,26 @@ final readonly class Lapses
     {
         $told = array_map(static fn(HitView $h): string => "{$h->cardId}:{$h->role}", $nobody);
 
-        return [...$nobody, ...array_values(array_filter($assigned, static fn(HitView $h): bool => ! in_array("{$h->cardId}:{$h->role}", $told, true)))];
+        return [
+            ...$nobody,
+            ...array_values(array_filter(
+                $assigned,
+                static fn(HitView $h): bool => ! in_array("{$h->cardId}:{$h->role}", $told, true),
+            )),
+        ];
     }
 
     private function hit(Assignment $a): HitView
     {
-        return new HitView($a->card->id, $a->card->number, $a->card->aircraft->mark, $a->card->title, (string) $this->day($a->card), $a->role === 'duplicate' ? 'duplicate' : 'perform', false);
+        return new HitView(
+            $a->card->id,
+            $a->card->number,
+            $a->card->aircraft->mark,
+            $a->card->title,
+            (string) $this->day($a->card),
+            $a->role === 'duplicate' ? 'duplicate' : 'perform',
+            false,
+        );
     }
 
     /** The day on which a card ends as planned; today where it has none, or that is past. */

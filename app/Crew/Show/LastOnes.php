@@ -37,10 +37,29 @@ final readonly class LastOnes
         foreach ($this->planned() as $card) {
             $day = Instant::parse((string) $card->planned_end)->dayIn($this->clock->zone());
             $base = (string) $card->getAttribute('at');
-            $there = $at["{$base} {$day}"] ??= array_intersect_key($holds, $people->filter(static fn(Person $p): bool => $p->base === $base && ! $p->goneOn($day))->keyBy('id')->all());
+            $there = $at["{$base} {$day}"] ??= array_intersect_key(
+                $holds,
+                $people->filter(
+                    static fn(Person $p): bool => $p->base === $base && ! $p->goneOn($day),
+                )->keyBy('id')->all(),
+            );
             foreach (self::asks($card) as [$role, $skill]) {
-                foreach (WhoIsLeft::lapsed($there, $role, $card->getAttribute('type'), $skill, $day) as [$person, $kind, $value]) {
-                    $hits["{$person}/{$kind}:{$value}"]["{$card->id}:{$role}"] ??= new HitView($card->id, $card->number, $card->getAttribute('mark'), $card->title, (string) $day, $role, true);
+                foreach (WhoIsLeft::lapsed(
+                    $there,
+                    $role,
+                    $card->getAttribute('type'),
+                    $skill,
+                    $day,
+                ) as [$person, $kind, $value]) {
+                    $hits["{$person}/{$kind}:{$value}"]["{$card->id}:{$role}"] ??= new HitView(
+                        $card->id,
+                        $card->number,
+                        $card->getAttribute('mark'),
+                        $card->title,
+                        (string) $day,
+                        $role,
+                        true,
+                    );
                 }
             }
         }
@@ -51,15 +70,30 @@ final readonly class LastOnes
     /** @return EloquentCollection<int, Card> with `mark`, `type`, and `at`, the base where it is worked */
     private function planned(): EloquentCollection
     {
-        return Card::query()->join('visits', 'visits.id', '=', 'cards.visit_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')->join('aircraft_types', 'aircraft_types.id', '=', 'aircraft.type_id')
-            ->leftJoin('bays', 'bays.name', '=', 'visits.bay')->whereNotNull('cards.planned_end')->whereNot('cards.state', Card::CLOSED)->whereNot('visits.state', Visit::RELEASED)
-            ->orderBy('cards.planned_end')->orderBy('cards.id')->get(['cards.*', 'aircraft.mark', 'aircraft_types.code as type', DB::raw('coalesce(bays.base, aircraft.base) as at')]);
+        return Card::query()->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
+            ->join('aircraft_types', 'aircraft_types.id', '=', 'aircraft.type_id')
+            ->leftJoin('bays', 'bays.name', '=', 'visits.bay')
+            ->whereNotNull('cards.planned_end')
+            ->whereNot('cards.state', Card::CLOSED)
+            ->whereNot('visits.state', Visit::RELEASED)
+            ->orderBy('cards.planned_end')
+            ->orderBy('cards.id')
+            ->get([
+                'cards.*',
+                'aircraft.mark',
+                'aircraft_types.code as type',
+                DB::raw('coalesce(bays.base, aircraft.base) as at'),
+            ]);
     }
 
     /** @return list<array{string, string|null}> role and skill */
     private static function asks(Card $card): array
     {
-        $work = $card->worked() ? [] : array_map(static fn(string $skill): array => ['perform', $skill], array_map(strval(...), array_keys($card->needs ?? [$card->skill => 1])));
+        $work = $card->worked() ? [] : array_map(
+            static fn(string $skill): array => ['perform', $skill],
+            array_map(strval(...), array_keys($card->needs ?? [$card->skill => 1])),
+        );
 
         return [...$work, ...$card->critical ? [['duplicate', null]] : []];
     }

@@ -24,13 +24,18 @@ final readonly class PersonChoices
 
     public function all(): ChoicesView
     {
-        $over = Person::thereOn($this->clock->today())->where('trainee', false)->orderBy('name')->get()->reject(static fn(Person $p): bool => $p->holds(Role::Viewer, Role::Controller));
+        $over = Person::thereOn($this->clock->today())->where('trainee', false)
+            ->orderBy('name')
+            ->get()
+            ->reject(static fn(Person $p): bool => $p->holds(Role::Viewer, Role::Controller));
 
         return new ChoicesView(
             array_column(Role::cases(), 'value'),
             array_values(Base::orderBy('name')->pluck('name')->all()),
             array_keys(ShiftHours::byCode()),
-            array_values($over->map(static fn(Person $p): SupervisorView => new SupervisorView($p->id, $p->name))->all()),
+            array_values($over->map(
+                static fn(Person $p): SupervisorView => new SupervisorView($p->id, $p->name),
+            )->all()),
             $this->skills(),
             array_values(AircraftType::orderBy('code')->pluck('code')->all()),
         );

@@ -19,13 +19,22 @@ use Jorvel\Core\Shared\Day;
 /** Who is there, what they hold, and which planned cards a lapse hits. */
 final readonly class ShowCrew
 {
-    public function __construct(private Clock $clock, private Lapses $lapses, private LastOnes $last, private PersonChoices $choices, private LoadCrew $crew) {}
+    public function __construct(
+        private Clock $clock,
+        private Lapses $lapses,
+        private LastOnes $last,
+        private PersonChoices $choices,
+        private LoadCrew $crew,
+    ) {}
 
     /** @param Person|null $of whose days were just changed: the cards are named for which they are not there now */
     public function all(Person $me, ?Person $of = null): CrewView
     {
         $today = $this->clock->today();
-        $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])->orderBy('shift')->orderBy('name')->get();
+        $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])
+            ->orderBy('shift')
+            ->orderBy('name')
+            ->get();
         $names = $people->pluck('name', 'id');
         $assigned = $this->lapses->assigned();
         $last = $this->last->hits($people->toBase());
@@ -34,22 +43,47 @@ final readonly class ShowCrew
         foreach ($people as $p) {
             $on = $assigned->get($p->id) ?? collect();
             $lapses = [...$lapses, ...$this->lapses->of($p, $on, $last)];
-            $views[] = $this->view($p, $p->supervisor_id === null ? null : $names[$p->supervisor_id] ?? null, $on->count());
+            $views[] = $this->view(
+                $p,
+                $p->supervisor_id === null ? null : $names[$p->supervisor_id] ?? null,
+                $on->count(),
+            );
         }
         $left = $assigned->keys()->diff($people->pluck('id'));
         foreach ($left->isEmpty() ? [] : Person::with('qualifications')->whereIn('id', $left)->get() as $gone) {
             $lapses = [...$lapses, ...$this->lapses->of($gone, $assigned[$gone->id], $last)];
         }
-        usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1, $a->name] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1, $b->name]);
+        usort(
+            $lapses,
+            static fn(LapseView $a, LapseView $b): int => [
+                $a->hits === [] ? 1 : 0,
+                $a->days ?? -1,
+                $a->name,
+            ] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1, $b->name],
+        );
         $hitting = array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== []);
         $first = $lapses[0] ?? null;
         $sentence = match (true) {
             $first === null => 'Nothing lapses within '.config('jorvel.lapse_days').' days.',
             $hitting !== [] => "{$first->name} {$first->said}: ".Lapses::told($first->hits).'.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
-            default => Words::count(count($lapses), 'qualification has lapsed or lapses', 'qualifications have lapsed or lapse').' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
+            default => Words::count(
+                count($lapses),
+                'qualification has lapsed or lapses',
+                'qualifications have lapsed or lapse',
+            ).' within '.config('jorvel.lapse_days').' days; no planned card is hit.',
         };
 
-        return new CrewView($sentence, $lapses, $views, $this->choices->all(), array_values(array_filter(['roster', 'keep'], static fn(string $what): bool => $me->can($what, Person::class))), $of === null ? [] : $this->missing($of));
+        return new CrewView(
+            $sentence,
+            $lapses,
+            $views,
+            $this->choices->all(),
+            array_values(array_filter(
+                ['roster', 'keep'],
+                static fn(string $what): bool => $me->can($what, Person::class),
+            )),
+            $of === null ? [] : $this->missing($of),
+        );
     }
 
     /** @return list<string> "015-02 Gear extension by hand pump, Wed 6 May, 06:00" */
@@ -58,9 +92,16 @@ final readonly class ShowCrew
         $crew = $this->crew->of(collect([$of->load('qualifications', 'rotaDays')]));
         $person = $crew->people[$of->id];
         $missing = array_filter($person->placed, fn(Placed $p): bool => $p->from !== null && $p->until !== null && $p->until->epoch() > $this->clock->now()->epoch()
-            && in_array(AtWork::during($crew, $person, $p->from->dayIn($crew->zone), $p->from, $p->until, $p->card), [AtWork::Away, AtWork::OffShift], true));
+            && in_array(
+                AtWork::during($crew, $person, $p->from->dayIn($crew->zone), $p->from, $p->until, $p->card),
+                [AtWork::Away, AtWork::OffShift],
+                true,
+            ));
 
-        return array_values(array_map(fn(Placed $p): string => "{$p->number} {$p->title}, ".($p->from === null ? '' : $this->clock->local($p->from)), $missing));
+        return array_values(array_map(
+            fn(Placed $p): string => "{$p->number} {$p->title}, ".($p->from === null ? '' : $this->clock->local($p->from)),
+            $missing,
+        ));
     }
 
     /** One of them; load `qualifications` and `rotaDays` first. */
@@ -68,7 +109,20 @@ final readonly class ShowCrew
     {
         $shift = $p->shiftOn($this->clock->today());
 
-        return new PersonView($p->id, $p->name, $p->stamp, $p->role->value, $p->base, $p->shift, $shift === null ? 'not there today' : ($shift === $p->shift ? '' : "today {$shift}"), $p->trainee, $supervisor, $this->away($p), array_values($p->qualifications->map($this->lapses->held(...))->all()), $cards);
+        return new PersonView(
+            $p->id,
+            $p->name,
+            $p->stamp,
+            $p->role->value,
+            $p->base,
+            $p->shift,
+            $shift === null ? 'not there today' : ($shift === $p->shift ? '' : "today {$shift}"),
+            $p->trainee,
+            $supervisor,
+            $this->away($p),
+            array_values($p->qualifications->map($this->lapses->held(...))->all()),
+            $cards,
+        );
     }
 
     /** @return list<AwayView> from today on, days on end together */

@@ -33,14 +33,25 @@ final readonly class ShowMoment
             base: $me->base,
             shift: $this->shift(),
             waiting: (object) array_filter($this->waiting($me), static fn(int $n): bool => $n > 0),
-            notices: array_map(fn(array $n): NoticeView => new NoticeView($n['id'], $n['said'], $n['link'], $this->clock->local(Instant::parse($n['at']))), $this->notices->unseen($me->id)),
+            notices: array_map(
+                fn(array $n): NoticeView => new NoticeView(
+                    $n['id'],
+                    $n['said'],
+                    $n['link'],
+                    $this->clock->local(Instant::parse($n['at'])),
+                ),
+                $this->notices->unseen($me->id),
+            ),
         );
     }
 
     private function shift(): string
     {
         $now = $this->clock->time($this->clock->now());
-        $runs = array_keys(array_filter(ShiftHours::byCode(), static fn(Shift $s): bool => $s->from <= $now && $now < $s->until));
+        $runs = array_keys(array_filter(
+            ShiftHours::byCode(),
+            static fn(Shift $s): bool => $s->from <= $now && $now < $s->until,
+        ));
 
         return $runs === [] ? 'between shifts' : implode(' and ', $runs).' shift';
     }
@@ -50,20 +61,31 @@ final readonly class ShowMoment
     {
         $plans = $me->role === Role::Controller;
         $mine = $this->openCards()->whereIn('cards.state', [CardProgress::Open->value, CardProgress::InWork->value])
-            ->whereExists(static fn(Builder $q) => $q->from('assignments')->whereColumn('assignments.card_id', 'cards.id')->where('assignments.person_id', $me->id))->count();
+            ->whereExists(static fn(Builder $q) => $q->from('assignments')->whereColumn('assignments.card_id', 'cards.id')->where('assignments.person_id', $me->id))
+            ->count();
         $inspects = $me->holds(Role::Inspector, Role::Certifier);
 
         return [
-            'fleet' => $plans ? DB::table('due_sheets')->where('day', (string) $this->clock->today())->whereRaw("json_extract(head, '$.state') = ?", [FleetState::Stop->value])->count() : 0,
+            'fleet' => $plans ? DB::table('due_sheets')->where('day', (string) $this->clock->today())->whereRaw(
+                "json_extract(head, '$.state') = ?",
+                [FleetState::Stop->value],
+            )->count() : 0,
             'floor' => $mine + ($inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0),
             'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(static fn(Builder $q) => $q->from('cards')->whereColumn('cards.finding_id', 'findings.id'))->count() : 0,
-            'release' => $me->role === Role::Certifier ? DB::table('visits')->where('state', '!=', self::RELEASED)->whereExists(static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id'))
-                ->whereNotExists(static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id')->where('cards.state', '!=', CardProgress::Closed->value))->count() : 0,
+            'release' => $me->role === Role::Certifier ? DB::table('visits')->where('state', '!=', self::RELEASED)->whereExists(
+                static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id'),
+            )
+                ->whereNotExists(static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id')->where(
+                    'cards.state',
+                    '!=',
+                    CardProgress::Closed->value,
+                ))->count() : 0,
         ];
     }
 
     private function openCards(): Builder
     {
-        return DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('visits.state', '!=', self::RELEASED);
+        return DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->where('visits.state', '!=', self::RELEASED);
     }
 }

@@ -23,9 +23,26 @@ final readonly class ShowPerson
 {
     private const REST_DAYS = 28;
 
-    private const FIELDS = ['name' => 'name', 'stamp' => 'stamp', 'role' => 'role', 'base' => 'base', 'shift' => 'shift', 'weekdays' => 'days of the week', 'trainee' => 'trainee', 'supervisor_id' => 'supervisor', 'leaves' => 'leaves'];
+    private const FIELDS = [
+        'name' => 'name',
+        'stamp' => 'stamp',
+        'role' => 'role',
+        'base' => 'base',
+        'shift' => 'shift',
+        'weekdays' => 'days of the week',
+        'trainee' => 'trainee',
+        'supervisor_id' => 'supervisor',
+        'leaves' => 'leaves',
+    ];
 
-    public function __construct(private Clock $clock, private ShowCrew $crew, private Lapses $lapses, private LastOnes $last, private RestRules $rest, private PersonChoices $choices) {}
+    public function __construct(
+        private Clock $clock,
+        private ShowCrew $crew,
+        private Lapses $lapses,
+        private LastOnes $last,
+        private RestRules $rest,
+        private PersonChoices $choices,
+    ) {}
 
     public function one(int $id, Person $me): PersonRoom
     {
@@ -34,7 +51,10 @@ final readonly class ShowPerson
         $on = $this->lapses->assigned([$p->id])->get($p->id) ?? collect();
         $names = $all->pluck('name', 'id')->all();
         $lapses = $this->lapses->of($p, $on, $this->last->hits($all->toBase()));
-        usort($lapses, static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1]);
+        usort(
+            $lapses,
+            static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1],
+        );
         $view = $this->crew->view($p, $names[$p->supervisor_id] ?? null, $on->count());
 
         return new PersonRoom(
@@ -46,7 +66,10 @@ final readonly class ShowPerson
             $p->supervisor_id,
             $p->leaves,
             $p->own_pin,
-            array_values($p->qualifications->map(fn(Qualification $q): HeldView => new HeldView($this->lapses->held($q), $this->lapses->asking($p, $q, $on)))->all()),
+            array_values($p->qualifications->map(fn(Qualification $q): HeldView => new HeldView(
+                $this->lapses->held($q),
+                $this->lapses->asking($p, $q, $on),
+            ))->all()),
             // What hits nothing is seen on what they hold.
             array_values(array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== [])),
             $this->rest->broken($p, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)),
@@ -64,7 +87,14 @@ final readonly class ShowPerson
     {
         $first = $lapses[0] ?? null;
         $ends = $p->qualifications->pluck('valid_until')->filter()->sort()->values();
-        $does = $p->qualifications->where('kind', 'authority')->sortBy(static fn(Qualification $q): int => (int) array_search($q->value, PersonChoices::AUTHORITIES, true))->map(static fn(Qualification $q): string => ['perform' => 'works cards', 'duplicate' => 'inspects', 'certify' => 'certifies'][$q->value] ?? $q->value)->implode(', ');
+        $does = $p->qualifications->where('kind', 'authority')
+            ->sortBy(static fn(Qualification $q): int => (int) array_search($q->value, PersonChoices::AUTHORITIES, true))
+            ->map(static fn(Qualification $q): string => [
+                'perform' => 'works cards',
+                'duplicate' => 'inspects',
+                'certify' => 'certifies',
+            ][$q->value] ?? $q->value)
+            ->implode(', ');
 
         return match (true) {
             $p->goneOn($this->clock->today()) => "{$p->name} left on {$this->clock->words(Day::parse((string) $p->leaves))}; what they signed stands.",
@@ -83,7 +113,12 @@ final readonly class ShowPerson
     private function entries(Person $p, array $names): array
     {
         return array_values(DB::table('records')->where('subject', "person:{$p->id}")->where('what', 'like', 'person.%')->whereNot('what', 'person.signed_in')->orderByDesc('id')->limit(100)->get()
-            ->map(fn(object $r): EntryView => new EntryView($this->clock->local(Instant::parse($r->at)), $r->who, $this->said($r->what, json_decode($r->data, true), $names)))->all());
+            ->map(fn(object $r): EntryView => new EntryView(
+                $this->clock->local(Instant::parse($r->at)),
+                $r->who,
+                $this->said($r->what, json_decode($r->data, true), $names),
+            ))
+            ->all());
     }
 
     /**
@@ -96,7 +131,14 @@ final readonly class ShowPerson
 
         return match ($what) {
             'person.entered' => "entered as {$d['role']} {$d['stamp']} at {$d['base']}, {$d['shift']} shift",
-            'person.changed' => implode('; ', array_map(static fn(string $k, mixed $to): string => self::FIELDS[$k].' '.self::value($k, $d['from'][$k], $names).' → '.self::value($k, $to, $names), array_keys($d['to']), $d['to'])),
+            'person.changed' => implode(
+                '; ',
+                array_map(
+                    static fn(string $k, mixed $to): string => self::FIELDS[$k].' '.self::value($k, $d['from'][$k], $names).' → '.self::value($k, $to, $names),
+                    array_keys($d['to']),
+                    $d['to'],
+                ),
+            ),
             'person.granted' => Words::held($d['kind'], $d['value']).' '.$until($d['until']).", by {$d['paper']}",
             'person.renewed' => Words::held($d['kind'], $d['value']).' renewed '.$until($d['until']).", was {$until($d['was'])}; by {$d['paper']}",
             'person.withdrawn' => Words::held($d['kind'], $d['value'])." withdrawn: {$d['why']}",
@@ -105,7 +147,10 @@ final readonly class ShowPerson
             'person.secrets_given' => 'a new password and PIN given, until they choose their own',
             'person.pin_code_made' => 'a code made with which they choose their PIN',
             'person.pin_locked' => "the PIN locked after {$d['tries']} wrong ones in a row",
-            'person.secrets_chosen' => 'chose '.implode(' and ', array_keys(array_filter(['a password' => $d['password'], 'a PIN' => $d['pin']]))),
+            'person.secrets_chosen' => 'chose '.implode(
+                ' and ',
+                array_keys(array_filter(['a password' => $d['password'], 'a PIN' => $d['pin']])),
+            ),
             default => $what,
         };
     }
@@ -117,7 +162,13 @@ final readonly class ShowPerson
             $value === null => 'none',
             $field === 'supervisor_id' => $names[$value] ?? 'none',
             is_bool($value) => $value ? 'yes' : 'no',
-            is_array($value) => implode(' ', array_map(static fn(int $d): string => ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'][$d], $value)),
+            is_array($value) => implode(
+                ' ',
+                array_map(
+                    static fn(int $d): string => ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'][$d],
+                    $value,
+                ),
+            ),
             default => (string) $value,
         };
     }

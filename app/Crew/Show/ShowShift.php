@@ -34,9 +34,16 @@ final readonly class ShowShift
     public function read(string $base, Day $day, string $shift, Person $me): ShiftView
     {
         $ground = $this->ground($base, $day, $shift);
-        $kept = ShiftCrew::with('places')->where(['base' => $base, 'date' => (string) $day, 'shift' => $shift])->first();
+        $kept = ShiftCrew::with('places')->where(['base' => $base, 'date' => (string) $day, 'shift' => $shift])
+            ->first();
 
-        return $this->view($ground, $kept === null ? $this->assigned($ground) : $kept->places->pluck('person_id', 'slot')->all(), $kept, true, $me);
+        return $this->view(
+            $ground,
+            $kept === null ? $this->assigned($ground) : $kept->places->pluck('person_id', 'slot')->all(),
+            $kept,
+            true,
+            $me,
+        );
     }
 
     /**
@@ -50,15 +57,39 @@ final readonly class ShowShift
         $kept = ShiftCrew::firstWhere(['base' => $base, 'date' => (string) $day, 'shift' => $shift]);
         // Those already placed stay, as far as they may; the rest is filled around them.
         $places = $ground->standing($fixed);
-        $open = array_values(array_filter($ground->slots, static fn(ShiftSlot $s): bool => ! isset($places[$s->slot->id])));
-        $people = $ground->people->map(static fn(Person $p): AssignPerson => AssignPerson::of((string) $p->id, $ground->held($p), max(0.0, $ground->free($p, $places))))->values()->all();
+        $open = array_values(array_filter(
+            $ground->slots,
+            static fn(ShiftSlot $s): bool => ! isset($places[$s->slot->id]),
+        ));
+        $people = $ground->people->map(static fn(Person $p): AssignPerson => AssignPerson::of(
+            (string) $p->id,
+            $ground->held($p),
+            max(0.0, $ground->free($p, $places)),
+        ))
+            ->values()
+            ->all();
         $barred = [];
         foreach ($open as $s) {
-            $barred[$s->slot->id] = array_values($ground->people->filter(static fn(Person $p): bool => $ground->tookPart($s, $p->id, $places) || $ground->elsewhere($s, $p->id, $places) !== null)->map(static fn(Person $p): string => (string) $p->id)->all());
+            $barred[$s->slot->id] = array_values($ground->people->filter(
+                static fn(Person $p): bool => $ground->tookPart($s, $p->id, $places) || $ground->elsewhere($s, $p->id, $places) !== null,
+            )->map(static fn(Person $p): string => (string) $p->id)->all());
         }
-        $result = Assign::of(array_values($people), array_map(static fn(ShiftSlot $s): AssignSlot => $s->slot, $open), null, 40, $barred, ShiftGround::apart($open));
+        $result = Assign::of(
+            array_values($people),
+            array_map(static fn(ShiftSlot $s): AssignSlot => $s->slot, $open),
+            null,
+            40,
+            $barred,
+            ShiftGround::apart($open),
+        );
 
-        return $this->view($ground, array_replace($places, array_map(intval(...), $result->assigned)), $kept, $result->proven, $me);
+        return $this->view(
+            $ground,
+            array_replace($places, array_map(intval(...), $result->assigned)),
+            $kept,
+            $result->proven,
+            $me,
+        );
     }
 
     /**
@@ -68,16 +99,34 @@ final readonly class ShowShift
      */
     public function judge(string $base, Day $day, string $shift, array $places, Person $me): ShiftView
     {
-        return $this->view($this->ground($base, $day, $shift), $places, ShiftCrew::firstWhere(['base' => $base, 'date' => (string) $day, 'shift' => $shift]), true, $me);
+        return $this->view(
+            $this->ground($base, $day, $shift),
+            $places,
+            ShiftCrew::firstWhere(['base' => $base, 'date' => (string) $day, 'shift' => $shift]),
+            true,
+            $me,
+        );
     }
 
     public function ground(string $base, Day $day, string $shift): ShiftGround
     {
         $hours = ShiftHours::byCode()[$shift] ?? throw Refused::because("There is no shift \"{$shift}\".");
         [$from, $until] = $this->slots->hours($day, $hours->from, $hours->until);
-        $people = Person::thereOn($day)->with(['qualifications', 'rotaDays'])->where('base', $base)->whereNot('role', Role::Viewer)->orderBy('name')->get();
+        $people = Person::thereOn($day)->with(['qualifications', 'rotaDays'])
+            ->where('base', $base)
+            ->whereNot('role', Role::Viewer)
+            ->orderBy('name')
+            ->get();
 
-        return new ShiftGround($base, $day, $shift, $from, $until, $this->slots->of($base, $day, $from, $until), $people);
+        return new ShiftGround(
+            $base,
+            $day,
+            $shift,
+            $from,
+            $until,
+            $this->slots->of($base, $day, $from, $until),
+            $people,
+        );
     }
 
     /** @return array<string, int> who is assigned to the cards already, as far as they are there and fit */
@@ -86,7 +135,20 @@ final readonly class ShowShift
         $places = [];
         foreach ($ground->slots as $s) {
             foreach ($s->card->assignments ?? [] as $a) {
-                $taken = in_array($a->person_id, array_intersect_key($places, array_flip(array_map(static fn(ShiftSlot $o): string => $o->slot->id, array_filter($ground->slots, static fn(ShiftSlot $o): bool => $o->slot->card === $s->slot->card)))), true);
+                $taken = in_array(
+                    $a->person_id,
+                    array_intersect_key(
+                        $places,
+                        array_flip(array_map(
+                            static fn(ShiftSlot $o): string => $o->slot->id,
+                            array_filter(
+                                $ground->slots,
+                                static fn(ShiftSlot $o): bool => $o->slot->card === $s->slot->card,
+                            ),
+                        )),
+                    ),
+                    true,
+                );
                 if ($a->role === $s->slot->role->value && ! $taken && ! isset($places[$s->slot->id]) && $ground->why($s, $a->person_id, $places) === null) {
                     $places[$s->slot->id] = $a->person_id;
                 }
@@ -101,7 +163,13 @@ final readonly class ShowShift
     {
         $slots = array_map(fn(ShiftSlot $s): SlotView => $this->slot($ground, $s, $places), $ground->slots);
         $open = array_filter($slots, static fn(SlotView $s): bool => $s->person === null);
-        $never = array_filter($open, static fn(SlotView $s): bool => array_filter($s->candidates, static fn(SlotCandidate $c): bool => $c->why === null) === []);
+        $never = array_filter(
+            $open,
+            static fn(SlotView $s): bool => array_filter(
+                $s->candidates,
+                static fn(SlotCandidate $c): bool => $c->why === null,
+            ) === [],
+        );
         $clashes = array_filter($slots, static fn(SlotView $s): bool => $s->conflict !== null);
         $first = array_values($never)[0] ?? array_values($open)[0] ?? null;
         $when = ucfirst($ground->shift).' shift of '.$this->clock->words($ground->day);
@@ -148,9 +216,26 @@ final readonly class ShowShift
             $why = $ground->why($s, $p->id, $others);
             $candidates[] = new SlotCandidate($p->id, $why === null ? null : $ground->said($s, $p, $why));
         }
-        $conflict = $person === null ? null : array_values(array_filter($candidates, static fn(SlotCandidate $c): bool => $c->person === $person))[0] ?? new SlotCandidate($person, 'is not of this base');
+        $conflict = $person === null ? null : array_values(array_filter(
+            $candidates,
+            static fn(SlotCandidate $c): bool => $c->person === $person,
+        ))[0] ?? new SlotCandidate($person, 'is not of this base');
 
-        return new SlotView($id, $s->card?->id, $s->card->number ?? '', $s->mark, $s->title, $s->slot->role->value, $s->slot->skill, $this->clock->time($s->from), $this->clock->time($s->until), $s->slot->hours, $person, $conflict?->why, $candidates);
+        return new SlotView(
+            $id,
+            $s->card?->id,
+            $s->card->number ?? '',
+            $s->mark,
+            $s->title,
+            $s->slot->role->value,
+            $s->slot->skill,
+            $this->clock->time($s->from),
+            $this->clock->time($s->until),
+            $s->slot->hours,
+            $person,
+            $conflict?->why,
+            $candidates,
+        );
     }
 
     /**
@@ -173,7 +258,9 @@ final readonly class ShowShift
                 $there => $usual === null ? '' : "instead of the {$p->shift} shift: {$usual->why}",
                 $usual !== null => $usual->shift === null ? $usual->why : "{$usual->shift} shift: {$usual->why}",
                 default => $p->shiftOn($ground->day) === null ? 'does not work that day' : "{$p->shift} shift",
-            }, $there ? $ground->length() : 0.0, $given, array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all()), $p->trainee, $conflicts);
+            }, $there ? $ground->length() : 0.0, $given, array_values(
+                $p->qualifications->where('kind', 'skill')->pluck('value')->all(),
+            ), $p->trainee, $conflicts);
         });
 
         return array_values($views->sortBy(static fn(ShiftPerson $p): array => [$p->there ? 0 : 1, $p->name])->all());

@@ -26,8 +26,15 @@ final readonly class Defer
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, Finding $finding, ListedItem $item, bool $safed, bool $carrySafing, string $stamp, string $pin): Deferral
-    {
+    public function __invoke(
+        Person $by,
+        Finding $finding,
+        ListedItem $item,
+        bool $safed,
+        bool $carrySafing,
+        string $stamp,
+        string $pin,
+    ): Deferral {
         return DB::transaction(function () use ($by, $finding, $item, $safed, $carrySafing, $stamp, $pin): Deferral {
             if ($finding->refresh()->state !== 'open') {
                 throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
@@ -36,10 +43,14 @@ final readonly class Defer
                 throw Refused::because("{$item->code} does not cover this finding: it is for another type or chapter.");
             }
             if (! $safed) {
-                throw Refused::because("Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. Nothing was deferred.");
+                throw Refused::because(
+                    "Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. Nothing was deferred.",
+                );
             }
             if ($finding->fixCard !== null && $finding->fixCard->state !== Card::OPEN) {
-                throw Refused::because("Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take its steps back; nothing was deferred.");
+                throw Refused::because(
+                    "Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take its steps back; nothing was deferred.",
+                );
             }
             $by->requireSignature($stamp, $pin);
             FloorCount::up($finding->aircraft_id);
@@ -52,9 +63,20 @@ final readonly class Defer
             $finding->update(['state' => 'deferred']);
             $finding->fixCard?->withdraw();
             if ($carrySafing) {
-                SafingDevice::where('card_id', $finding->card_id)->whereNull('removed_at')->update(['carried_by' => $finding->id]);
+                SafingDevice::where('card_id', $finding->card_id)->whereNull('removed_at')
+                    ->update(['carried_by' => $finding->id]);
             }
-            $this->records->write($by, 'finding.deferred', "finding:{$finding->id}", ['number' => $finding->number, 'item' => $item->code, 'category' => $item->category, 'stamp' => $by->stamp]);
+            $this->records->write(
+                $by,
+                'finding.deferred',
+                "finding:{$finding->id}",
+                [
+                    'number' => $finding->number,
+                    'item' => $item->code,
+                    'category' => $item->category,
+                    'stamp' => $by->stamp,
+                ],
+            );
 
             return $deferral;
         });

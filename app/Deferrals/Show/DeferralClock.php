@@ -26,21 +26,41 @@ final readonly class DeferralClock
     /** @param Aircraft $aircraft with {@see LoadFlying::with()} */
     public function read(Deferral $deferral, Aircraft $aircraft): ClockResult
     {
-        return $this->ask($deferral->category, $deferral->discovered_at, $deferral->timezone, $deferral->limits, $deferral->at_discovery, $aircraft);
+        return $this->ask(
+            $deferral->category,
+            $deferral->discovered_at,
+            $deferral->timezone,
+            $deferral->limits,
+            $deferral->at_discovery,
+            $aircraft,
+        );
     }
 
     /** What the clock would say if a finding were deferred under a listed item. */
     public function preview(Finding $finding, ListedItem $item, Aircraft $aircraft): ClockResult
     {
-        return $this->ask($item->category, $finding->raised_at, $this->clock->zone()->getName(), $item->limits, $aircraft->counters, $aircraft);
+        return $this->ask(
+            $item->category,
+            $finding->raised_at,
+            $this->clock->zone()->getName(),
+            $item->limits,
+            $aircraft->counters,
+            $aircraft,
+        );
     }
 
     /**
      * @param array<string, float> $limits
      * @param array<string, float> $atDiscovery
      */
-    private function ask(string $category, string $discovered, string $zone, array $limits, array $atDiscovery, Aircraft $aircraft): ClockResult
-    {
+    private function ask(
+        string $category,
+        string $discovered,
+        string $zone,
+        array $limits,
+        array $atDiscovery,
+        Aircraft $aircraft,
+    ): ClockResult {
         $days = isset($limits['days']) ? (int) $limits['days'] : null;
         unset($limits['days']);
         $timezone = ClockKind::zone($zone);

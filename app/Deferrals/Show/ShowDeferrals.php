@@ -29,14 +29,30 @@ final readonly class ShowDeferrals
     public function all(): DeferralsView
     {
         $all = ListedItem::orderBy('code')->get();
-        $carried = Deferral::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'finding'])->where('state', 'open')->get()
+        $carried = Deferral::with([
+            'aircraft' => static fn($q) => $q->with(LoadFlying::with()),
+            'finding',
+        ])->where('state', 'open')
+            ->get()
             ->each(static fn(Deferral $d) => $d->setRelation('listedItem', $all->find($d->listed_item_id)))
             ->map($this->deferral(...))
             ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
         $listed = $all->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
-        $open = Finding::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'card', 'raiser', 'fixCard'])->where('state', 'open')->orderBy('id')->get();
+        $open = Finding::with([
+            'aircraft' => static fn($q) => $q->with(LoadFlying::with()),
+            'card',
+            'raiser',
+            'fixCard',
+        ])->where('state', 'open')
+            ->orderBy('id')
+            ->get();
         $waiting = $open->whereNull('fixCard')->count();
-        $findings = $open->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)->values()->map(fn(Finding $f): OpenFinding => $this->finding($f, $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect())));
+        $findings = $open->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)
+            ->values()
+            ->map(fn(Finding $f): OpenFinding => $this->finding(
+                $f,
+                $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect()),
+            ));
         $first = $carried->first();
         $sentence = match (true) {
             $first !== null => "{$first->mark} first: {$first->title} ".lcfirst($first->said).'.',
@@ -48,7 +64,13 @@ final readonly class ShowDeferrals
         }
 
         // What has its card and may not be deferred is decided.
-        return new DeferralsView($sentence, $carried->all(), array_values($findings->filter(static fn(OpenFinding $f): bool => $f->fixCard === null || $f->options !== [])->all()));
+        return new DeferralsView(
+            $sentence,
+            $carried->all(),
+            array_values($findings->filter(
+                static fn(OpenFinding $f): bool => $f->fixCard === null || $f->options !== [],
+            )->all()),
+        );
     }
 
     public function deferral(Deferral $d): DeferralView
@@ -69,9 +91,21 @@ final readonly class ShowDeferrals
             $clock->expiresAt === null ? null : $this->clock->local($clock->expiresAt),
             $clock->forecastLast === null ? null : (string) $clock->forecastLast,
             $clock->forecastLast === null ? null : $today->daysUntil($clock->forecastLast),
-            implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c).' left', array_keys($clock->usageLeft), $clock->usageLeft)),
+            implode(
+                ', ',
+                array_map(
+                    static fn(string $c, float $v): string => Words::amount($v, $c).' left',
+                    array_keys($clock->usageLeft),
+                    $clock->usageLeft,
+                ),
+            ),
             (string) $clock->driver,
-            ($clock->status === 'expired' ? FleetState::Stop : FleetState::of($today, $clock->forecastLast, PlannedAway::No, (int) config('jorvel.warn_days')))->value,
+            ($clock->status === 'expired' ? FleetState::Stop : FleetState::of(
+                $today,
+                $clock->forecastLast,
+                PlannedAway::No,
+                (int) config('jorvel.warn_days'),
+            ))->value,
             $this->said($clock),
             $d->placard,
             $d->procedure_done ? 'done' : 'open',
@@ -96,7 +130,17 @@ final readonly class ShowDeferrals
             array_values($listed->map(function (ListedItem $i) use ($f): OptionView {
                 $clock = $this->deferrals->preview($f, $i, $f->aircraft);
 
-                return new OptionView($i->id, $i->code, $i->title, $i->category, $i->conditions, $i->procedure, $i->placard, $this->said($clock), $clock->forecastLast === null ? null : (string) $clock->forecastLast);
+                return new OptionView(
+                    $i->id,
+                    $i->code,
+                    $i->title,
+                    $i->category,
+                    $i->conditions,
+                    $i->procedure,
+                    $i->placard,
+                    $this->said($clock),
+                    $clock->forecastLast === null ? null : (string) $clock->forecastLast,
+                );
             })->all()),
         );
     }
@@ -114,6 +158,9 @@ final readonly class ShowDeferrals
 
         return $clock->driver === 'days'
             ? "Runs out at the end of {$when}, ".Words::fromNow($days)
-            : "Expected to run out at the end of {$when}, ".Words::amount($clock->usageLeft[$clock->driver] ?? 0, (string) $clock->driver).' left';
+            : "Expected to run out at the end of {$when}, ".Words::amount(
+                $clock->usageLeft[$clock->driver] ?? 0,
+                (string) $clock->driver,
+            ).' left';
     }
 }

@@ -29,7 +29,10 @@ final class FlyingCheck
             throw InputError::at('date', "{$date} is still to come");
         }
         if ($date->number <= $known->number) {
-            throw InputError::at('date', "{$craft->mark} is counted to the end of {$known} already; enter it by hand on the aircraft's page, so that what was counted since moves with it");
+            throw InputError::at(
+                'date',
+                "{$craft->mark} is counted to the end of {$known} already; enter it by hand on the aircraft's page, so that what was counted since moves with it",
+            );
         }
         $flown = self::amounts($craft, $cells, $counters, $known->daysUntil($date));
         if ($flown === []) {
@@ -88,7 +91,10 @@ final class FlyingCheck
                 CountRules::requireFlown($counter, $value);
                 $flown[$counter] = $value;
             } elseif ($days < 1) {
-                throw InputError::at($column, 'is a reading, and this day lies before the last one counted; enter what was flown');
+                throw InputError::at(
+                    $column,
+                    'is a reading, and this day lies before the last one counted; enter what was flown',
+                );
             } else {
                 try {
                     $flown[$counter] = CountRules::between($counter, (float) $counters[$counter], $value, $days);

@@ -50,7 +50,10 @@ final readonly class FlyingFeed
             return "mark,date,fh_total,ldg_total\r\n{$lines[0][0]},{$lines[0][1]},".($craft->counters['fh'] - 100).",{$craft->counters['ldg']}\r\n";
         }
 
-        return "mark,date,fh,ldg\r\n".implode('', array_map(static fn(array $l): string => implode(',', $l)."\r\n", $lines));
+        return "mark,date,fh,ldg\r\n".implode(
+            '',
+            array_map(static fn(array $l): string => implode(',', $l)."\r\n", $lines),
+        );
     }
 
     /** Sectors of the coming fortnight for aircraft that fly no week's pattern. */
@@ -63,9 +66,22 @@ final readonly class FlyingFeed
             for ($n = 1; $n <= 14; $n++) {
                 $day = $today->plusDays($n);
                 $flown = $programme->day($craft->mark, $day, $craft->rates, 0.45);
-                $place = static fn(string $q): string => self::PLACES[(int) floor($programme->chance($craft->mark, $day, $q) * count(self::PLACES))];
+                $place = static fn(string $q): string => self::PLACES[(int) floor(
+                    $programme->chance($craft->mark, $day, $q) * count(self::PLACES),
+                )];
                 if (($flown['fh'] ?? 0) > 0.2) {
-                    $text .= implode(',', [$craft->mark, $day, sprintf('%s%02d', substr($craft->mark, -1), $n), $craft->base, $place('to'), $flown['fh'], max(1, (int) ($flown['ldg'] ?? 1))])."\r\n";
+                    $text .= implode(
+                        ',',
+                        [
+                            $craft->mark,
+                            $day,
+                            sprintf('%s%02d', substr($craft->mark, -1), $n),
+                            $craft->base,
+                            $place('to'),
+                            $flown['fh'],
+                            max(1, (int) ($flown['ldg'] ?? 1)),
+                        ],
+                    )."\r\n";
                 }
             }
         }

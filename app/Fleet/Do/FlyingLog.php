@@ -30,7 +30,14 @@ final readonly class FlyingLog
      */
     public function add(Aircraft $craft, Day $date, array $flown, Person $by, string $source): void
     {
-        FlyingEntry::create(['aircraft_id' => $craft->id, 'date' => (string) $date, 'flown' => $flown, 'person_id' => $by->id, 'source' => $source, 'at' => (string) $this->clock->now()]);
+        FlyingEntry::create([
+            'aircraft_id' => $craft->id,
+            'date' => (string) $date,
+            'flown' => $flown,
+            'person_id' => $by->id,
+            'source' => $source,
+            'at' => (string) $this->clock->now(),
+        ]);
         self::count($craft, $date, $flown);
     }
 
@@ -79,11 +86,23 @@ final readonly class FlyingLog
                 throw Refused::ask('Is this meant? Nothing was counted yet.', $questions);
             }
             if ($late) {
-                return $this->enterLate($by, $craft, $day, $flown, $before === [] ? 'entered late' : 'a further page', $questions);
+                return $this->enterLate(
+                    $by,
+                    $craft,
+                    $day,
+                    $flown,
+                    $before === [] ? 'entered late' : 'a further page',
+                    $questions,
+                );
             }
             $this->add($craft, $day, $flown, $by, 'hand');
             $craft->save();
-            $this->records->write($by, 'flying.entered', "aircraft:{$mark}", ['date' => $date, 'flown' => $flown, 'asked' => $questions]);
+            $this->records->write(
+                $by,
+                'flying.entered',
+                "aircraft:{$mark}",
+                ['date' => $date, 'flown' => $flown, 'asked' => $questions],
+            );
 
             return $craft;
         });
@@ -93,7 +112,11 @@ final readonly class FlyingLog
     private static function entered(Aircraft $craft, Day $day): array
     {
         $sum = [];
-        foreach (FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => (string) $day, 'current' => true])->get() as $page) {
+        foreach (FlyingEntry::where([
+            'aircraft_id' => $craft->id,
+            'date' => (string) $day,
+            'current' => true,
+        ])->get() as $page) {
             foreach ($page->flown as $counter => $amount) {
                 $sum[$counter] = round(($sum[$counter] ?? 0.0) + $amount, 3);
             }
@@ -111,11 +134,30 @@ final readonly class FlyingLog
      * @param array<string, float> $flown
      * @param list<string> $asked
      */
-    private function enterLate(Person $by, Aircraft $craft, Day $day, array $flown, string $reason, array $asked): Aircraft
-    {
-        FlyingEntry::create(['aircraft_id' => $craft->id, 'date' => (string) $day, 'flown' => $flown, 'person_id' => $by->id, 'source' => 'hand', 'reason' => $reason, 'at' => (string) $this->clock->now()]);
+    private function enterLate(
+        Person $by,
+        Aircraft $craft,
+        Day $day,
+        array $flown,
+        string $reason,
+        array $asked,
+    ): Aircraft {
+        FlyingEntry::create([
+            'aircraft_id' => $craft->id,
+            'date' => (string) $day,
+            'flown' => $flown,
+            'person_id' => $by->id,
+            'source' => 'hand',
+            'reason' => $reason,
+            'at' => (string) $this->clock->now(),
+        ]);
         $this->carry($craft, (string) $day, $flown);
-        $this->records->write($by, 'flying.entered', "aircraft:{$craft->mark}", ['date' => (string) $day, 'flown' => $flown, 'late' => true, 'asked' => $asked]);
+        $this->records->write(
+            $by,
+            'flying.entered',
+            "aircraft:{$craft->mark}",
+            ['date' => (string) $day, 'flown' => $flown, 'late' => true, 'asked' => $asked],
+        );
 
         return $craft->refresh();
     }
@@ -135,11 +177,17 @@ final readonly class FlyingLog
             $old = FlyingEntry::with('aircraft')->findOrFail($entryId);
             $craft = $old->aircraft;
             if (! $old->current) {
-                throw Refused::stale("{$craft->mark}'s entry of {$old->date} was already corrected. Reload to see it; nothing was changed.", null);
+                throw Refused::stale(
+                    "{$craft->mark}'s entry of {$old->date} was already corrected. Reload to see it; nothing was changed.",
+                    null,
+                );
             }
             try {
                 $flown = FlyingCheck::amounts($craft, $cells, $craft->counters);
-                FlyingCheck::requireFits($flown, self::minus(self::entered($craft, Day::parse($old->date)), $old->flown));
+                FlyingCheck::requireFits(
+                    $flown,
+                    self::minus(self::entered($craft, Day::parse($old->date)), $old->flown),
+                );
             } catch (InputError $e) {
                 throw self::refused($e);
             }
@@ -151,9 +199,23 @@ final readonly class FlyingLog
                 throw Refused::because('That is what stands there already. Nothing was changed.');
             }
             $old->update(['current' => false]);
-            $new = FlyingEntry::create(['aircraft_id' => $craft->id, 'date' => $old->date, 'flown' => $flown, 'corrects_id' => $old->id, 'person_id' => $by->id, 'source' => 'hand', 'reason' => $reason, 'at' => (string) $this->clock->now()]);
+            $new = FlyingEntry::create([
+                'aircraft_id' => $craft->id,
+                'date' => $old->date,
+                'flown' => $flown,
+                'corrects_id' => $old->id,
+                'person_id' => $by->id,
+                'source' => 'hand',
+                'reason' => $reason,
+                'at' => (string) $this->clock->now(),
+            ]);
             $this->carry($craft, $old->date, $difference);
-            $this->records->write($by, 'flying.corrected', "aircraft:{$craft->mark}", ['date' => $old->date, 'was' => $old->flown, 'is' => $flown, 'reason' => $reason]);
+            $this->records->write(
+                $by,
+                'flying.corrected',
+                "aircraft:{$craft->mark}",
+                ['date' => $old->date, 'was' => $old->flown, 'is' => $flown, 'reason' => $reason],
+            );
 
             return $new;
         });
@@ -166,7 +228,12 @@ final readonly class FlyingLog
             $sector = Sector::findOrFail($sectorId);
             $craft = Aircraft::findOrFail($sector->aircraft_id);
             $sector->delete();
-            $this->records->write($by, 'plan.sector_cancelled', "aircraft:{$craft->mark}", ['date' => $sector->date, 'number' => $sector->number, 'use' => $sector->use]);
+            $this->records->write(
+                $by,
+                'plan.sector_cancelled',
+                "aircraft:{$craft->mark}",
+                ['date' => $sector->date, 'number' => $sector->number, 'use' => $sector->use],
+            );
 
             return $craft;
         });
@@ -176,9 +243,19 @@ final readonly class FlyingLog
     private function carry(Aircraft $craft, string $date, array $by): void
     {
         $craft->update(['counters' => self::plus($craft->counters, $by)]);
-        self::shift(DB::table('item_statuses')->where('aircraft_id', $craft->id)->whereNull('component_id')->where('counted_to', '>=', $date), 'counters', $by);
-        self::shift(DB::table('deferrals')->where('aircraft_id', $craft->id)->where('counted_to', '>=', $date), 'at_discovery', $by);
-        foreach (ComponentTenure::with('component')->where('aircraft_id', $craft->id)->where(static fn($q) => $q->whereNull('to_counted')->orWhere('to_counted', '>=', $date))->get() as $tenure) {
+        self::shift(
+            DB::table('item_statuses')->where('aircraft_id', $craft->id)->whereNull('component_id')->where('counted_to', '>=', $date),
+            'counters',
+            $by,
+        );
+        self::shift(
+            DB::table('deferrals')->where('aircraft_id', $craft->id)->where('counted_to', '>=', $date),
+            'at_discovery',
+            $by,
+        );
+        foreach (ComponentTenure::with('component')->where('aircraft_id', $craft->id)->where(
+            static fn($q) => $q->whereNull('to_counted')->orWhere('to_counted', '>=', $date),
+        )->get() as $tenure) {
             if ($tenure->from_counted >= $date) {
                 $tenure->aircraft = self::plus($tenure->aircraft, $by);
             } else {
@@ -200,9 +277,17 @@ final readonly class FlyingLog
     {
         $component = $tenure->component;
         $own = $tenure->tenure()->share($by);
-        self::shift(DB::table('item_statuses')->where('component_id', $component->id)->where('counted_to', '>=', $date), 'counters', $own);
+        self::shift(
+            DB::table('item_statuses')->where('component_id', $component->id)->where('counted_to', '>=', $date),
+            'counters',
+            $own,
+        );
         foreach (['own', 'own_end'] as $column) {
-            self::shift(DB::table('tenures')->where('component_id', $component->id)->where('id', '>', $tenure->id)->whereNotNull($column), $column, $own);
+            self::shift(
+                DB::table('tenures')->where('component_id', $component->id)->where('id', '>', $tenure->id)->whereNotNull($column),
+                $column,
+                $own,
+            );
         }
         if ($tenure->own_end !== null) {
             $tenure->own_end = self::plus($tenure->own_end, $own);
@@ -259,6 +344,9 @@ final readonly class FlyingLog
 
     private static function refused(InputError $e): Refused
     {
-        return Refused::lines('That cannot be so. Nothing was saved.', [['line' => $e->path === '' ? 'date' : $e->path, 'message' => $e->getMessage()]]);
+        return Refused::lines(
+            'That cannot be so. Nothing was saved.',
+            [['line' => $e->path === '' ? 'date' : $e->path, 'message' => $e->getMessage()]],
+        );
     }
 }

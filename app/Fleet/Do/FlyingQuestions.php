@@ -23,7 +23,11 @@ final class FlyingQuestions
     /** @var array<int, OnAircraft> by aircraft */
     private array $on = [];
 
-    public function __construct(private readonly Clock $clock, private readonly LoadAircraft $aircraft, private readonly LoadFlying $flying) {}
+    public function __construct(
+        private readonly Clock $clock,
+        private readonly LoadAircraft $aircraft,
+        private readonly LoadFlying $flying,
+    ) {}
 
     /** @param list<int> $ids of aircraft that will be asked about */
     public function read(array $ids): void
@@ -42,7 +46,16 @@ final class FlyingQuestions
     {
         $plan = $this->flying->plan($craft);
         $on = $this->on[$craft->id] ??= $this->aircraft->on($craft->id);
-        $day = new FlyingDay($date, $flown, $known, $before, $plan->day($date), $plan->means, $this->visits($craft), $this->devices($on));
+        $day = new FlyingDay(
+            $date,
+            $flown,
+            $known,
+            $before,
+            $plan->day($date),
+            $plan->means,
+            $this->visits($craft),
+            $this->devices($on),
+        );
         $say = fn(FlyingDoubt $d): string => FlyingWords::doubt($d, $day, $craft->mark, $this->clock->words(...));
 
         return array_map($say, $day->doubts($this->clock->today(), (float) config('jorvel.flying_far')));
@@ -59,7 +72,12 @@ final class FlyingQuestions
     {
         $day = new FlyingDay($date, [], $date, visits: $this->visits($craft));
 
-        return $day->visit() === null ? [] : [FlyingWords::doubt(FlyingDoubt::InVisit, $day, $craft->mark, $this->clock->words(...))];
+        return $day->visit() === null ? [] : [FlyingWords::doubt(
+            FlyingDoubt::InVisit,
+            $day,
+            $craft->mark,
+            $this->clock->words(...),
+        )];
     }
 
     /** @return list<VisitSpan> one that has begun lasts until it is released */
@@ -77,7 +95,10 @@ final class FlyingQuestions
     private function devices(OnAircraft $on): array
     {
         // What a deferral carries flies with it.
-        $since = array_map(fn(DeviceOn $d): ?Day => $d->carriedBy === null ? $d->since?->dayIn($this->clock->zone()) : null, $on->devices);
+        $since = array_map(
+            fn(DeviceOn $d): ?Day => $d->carriedBy === null ? $d->since?->dayIn($this->clock->zone()) : null,
+            $on->devices,
+        );
 
         return array_values(array_filter($since));
     }

@@ -22,14 +22,22 @@ final readonly class GaugeBook
     public function __construct(private Clock $clock, private Records $records) {}
 
     /** @throws Refused for a reading that cannot be one, or is older than the last */
-    public function add(Person $by, int $componentId, string $date, float $pressure, float $tempC, bool $replaced): Component
-    {
+    public function add(
+        Person $by,
+        int $componentId,
+        string $date,
+        float $pressure,
+        float $tempC,
+        bool $replaced,
+    ): Component {
         return DB::transaction(function () use ($by, $componentId, $date, $pressure, $tempC, $replaced): Component {
             $component = $this->component($componentId);
             $last = $component->readings->last();
             $this->require($component, $date, $pressure, $tempC);
             if ($last !== null && $date < $last->date) {
-                throw Refused::because("The last reading is of {$last->date}. An older one would stand out of order; correct a reading instead. Nothing was kept.");
+                throw Refused::because(
+                    "The last reading is of {$last->date}. An older one would stand out of order; correct a reading instead. Nothing was kept.",
+                );
             }
             $this->write($by, $component, compact('date', 'pressure', 'replaced') + ['temp_c' => $tempC]);
 
@@ -44,14 +52,33 @@ final readonly class GaugeBook
             $old = PressureReading::findOrFail($readingId);
             $component = $this->component($old->component_id);
             if (! $old->current) {
-                throw Refused::stale('This reading was already corrected or taken back. Reload to see it; nothing was changed.', null);
+                throw Refused::stale(
+                    'This reading was already corrected or taken back. Reload to see it; nothing was changed.',
+                    null,
+                );
             }
             $old->update(['current' => false, 'reason' => $reason]);
             if ($pressure !== null && $tempC !== null) {
                 $this->require($component, $old->date, $pressure, $tempC);
-                $this->write($by, $component, ['date' => $old->date, 'pressure' => $pressure, 'temp_c' => $tempC, 'replaced' => $old->replaced, 'corrects_id' => $old->id, 'reason' => $reason]);
+                $this->write(
+                    $by,
+                    $component,
+                    [
+                        'date' => $old->date,
+                        'pressure' => $pressure,
+                        'temp_c' => $tempC,
+                        'replaced' => $old->replaced,
+                        'corrects_id' => $old->id,
+                        'reason' => $reason,
+                    ],
+                );
             } else {
-                $this->records->write($by, 'gauge.taken_back', "component:{$component->id}", ['date' => $old->date, 'pressure' => $old->pressure, 'reason' => $reason]);
+                $this->records->write(
+                    $by,
+                    'gauge.taken_back',
+                    "component:{$component->id}",
+                    ['date' => $old->date, 'pressure' => $old->pressure, 'reason' => $reason],
+                );
             }
 
             return $component->load('readings');
@@ -80,7 +107,17 @@ final readonly class GaugeBook
     /** @param array<string, mixed> $reading */
     private function write(Person $by, Component $component, array $reading): void
     {
-        PressureReading::create([...$reading, 'component_id' => $component->id, 'person_id' => $by->id, 'at' => (string) $this->clock->now()]);
-        $this->records->write($by, isset($reading['corrects_id']) ? 'gauge.corrected' : 'gauge.read', "component:{$component->id}", $reading);
+        PressureReading::create([
+            ...$reading,
+            'component_id' => $component->id,
+            'person_id' => $by->id,
+            'at' => (string) $this->clock->now(),
+        ]);
+        $this->records->write(
+            $by,
+            isset($reading['corrects_id']) ? 'gauge.corrected' : 'gauge.read',
+            "component:{$component->id}",
+            $reading,
+        );
     }
 }

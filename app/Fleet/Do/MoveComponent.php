@@ -24,8 +24,15 @@ final readonly class MoveComponent
      *
      * @throws Refused when the position is taken or none of its kind, it is there already, or the signature is wrong
      */
-    public function __invoke(Person $by, int $componentId, ?string $mark, string $position, string $reason, string $stamp, string $pin): Component
-    {
+    public function __invoke(
+        Person $by,
+        int $componentId,
+        ?string $mark,
+        string $position,
+        string $reason,
+        string $stamp,
+        string $pin,
+    ): Component {
         return DB::transaction(function () use ($by, $componentId, $mark, $position, $reason, $stamp, $pin): Component {
             $component = Component::with('tenure.craft', 'tenure.component')->findOrFail($componentId);
             $from = $component->tenure;
@@ -59,7 +66,10 @@ final readonly class MoveComponent
 
     private function requireRoom(Component $component, ?ComponentTenure $from, Aircraft $to, string $position): void
     {
-        $there = ComponentTenure::with('component')->where('aircraft_id', $to->id)->whereNull('to_date')->where('position', $position)->first();
+        $there = ComponentTenure::with('component')->where('aircraft_id', $to->id)
+            ->whereNull('to_date')
+            ->where('position', $position)
+            ->first();
         if ($there !== null) {
             throw Refused::because($there->component_id === $component->id
                 ? "{$component->name()} is already on {$to->mark}, {$position}."
@@ -67,7 +77,9 @@ final readonly class MoveComponent
         }
         foreach ($component->accrues as $own => [$of]) {
             if (! isset($to->counters[$of])) {
-                throw Refused::because("{$component->name()} counts {$own} by the aircraft's {$of}, and {$to->mark} has no such counter. Nothing was moved.");
+                throw Refused::because(
+                    "{$component->name()} counts {$own} by the aircraft's {$of}, and {$to->mark} has no such counter. Nothing was moved.",
+                );
             }
         }
         $this->requirePlace($component, $to, $position);
@@ -83,7 +95,9 @@ final readonly class MoveComponent
         $places = ComponentTenure::whereRelation('component', 'kind', $component->kind)->whereRelation('craft', 'type_id', $to->type_id)
             ->distinct()->orderBy('position')->pluck('position');
         if ($places->isEmpty()) {
-            throw Refused::because("{$component->name()} does not go onto {$to->mark}: no {$to->type->code} takes any {$component->kind}. Nothing was moved.");
+            throw Refused::because(
+                "{$component->name()} does not go onto {$to->mark}: no {$to->type->code} takes any {$component->kind}. Nothing was moved.",
+            );
         }
         if (! $places->contains($position)) {
             throw Refused::because("{$to->mark} has no place \"{$position}\" for any {$component->kind}; there ".($places->count() === 1 ? 'is ' : 'are ')."{$places->implode(', ')}. Nothing was moved.");
@@ -94,7 +108,13 @@ final readonly class MoveComponent
     {
         $aircraft = $tenure->craft->counters;
         $own = $tenure->tenure()->counters(array_map(floatval(...), $aircraft));
-        $tenure->update(['to_date' => (string) $this->clock->today(), 'to_counted' => $tenure->craft->counters_as_of, 'own_end' => $own, 'aircraft_end' => $aircraft, 'reason' => $reason]);
+        $tenure->update([
+            'to_date' => (string) $this->clock->today(),
+            'to_counted' => $tenure->craft->counters_as_of,
+            'own_end' => $own,
+            'aircraft_end' => $aircraft,
+            'reason' => $reason,
+        ]);
         $component->update(['counters' => $own]);
     }
 }

@@ -47,11 +47,20 @@ final readonly class WhatIf
             $rows[] = $this->compare($was, $after[$mark]);
         }
         $moved = array_sum(array_map(static fn(WhatIfRow $r): int => count($r->items), $rows));
-        $trouble = array_sum(array_map(static fn(WhatIfRow $r): int => count(array_filter($r->items, static fn(WhatIfItem $i): bool => $i->trouble !== null)), $rows));
+        $trouble = array_sum(array_map(
+            static fn(WhatIfRow $r): int => count(array_filter(
+                $r->items,
+                static fn(WhatIfItem $i): bool => $i->trouble !== null,
+            )),
+            $rows,
+        ));
         $sentence = match (true) {
             $rows === [] => 'Suppose a change to see what it does.',
             $moved === 0 => 'This moves no date.',
-            default => "This moves {$moved} ".($moved === 1 ? 'date' : 'dates').' on '.implode(', ', array_map(static fn(WhatIfRow $r): string => $r->mark, $rows)).'; nothing is saved yet.',
+            default => "This moves {$moved} ".($moved === 1 ? 'date' : 'dates').' on '.implode(
+                ', ',
+                array_map(static fn(WhatIfRow $r): string => $r->mark, $rows),
+            ).'; nothing is saved yet.',
         };
         if ($trouble > 0) {
             $sentence .= $trouble === 1 ? ' One item would be overdue: it cannot be saved so.' : " {$trouble} items would be overdue: it cannot be saved so.";
@@ -70,19 +79,29 @@ final readonly class WhatIf
         return DB::transaction(function () use ($by, $changes, $base): WhatIfView {
             $view = $this->look($changes);
             if ($view->base !== $base) {
-                throw Refused::stale('Something changed since you looked at this. Look again; nothing was saved.', $view);
+                throw Refused::stale(
+                    'Something changed since you looked at this. Look again; nothing was saved.',
+                    $view,
+                );
             }
             foreach ($view->aircraft as $row) {
                 foreach ($row->items as $item) {
                     if ($item->trouble !== null) {
-                        throw Refused::because("{$row->mark}: {$item->code} {$item->title} {$item->trouble}. Nothing was saved.");
+                        throw Refused::because(
+                            "{$row->mark}: {$item->code} {$item->title} {$item->trouble}. Nothing was saved.",
+                        );
                     }
                 }
             }
             $aircraft = $this->read($changes);
             foreach ($changes as $change) {
                 $this->suppose($aircraft, $change);
-                $this->records->write($by, "plan.{$change['kind']}", isset($change['id']) ? "visit:{$change['id']}" : "aircraft:{$change['mark']}", $change);
+                $this->records->write(
+                    $by,
+                    "plan.{$change['kind']}",
+                    isset($change['id']) ? "visit:{$change['id']}" : "aircraft:{$change['mark']}",
+                    $change,
+                );
             }
             foreach ($aircraft as $one) {
                 $one->visits->each(static fn(Visit $v): bool => $v->save());
@@ -103,7 +122,14 @@ final readonly class WhatIf
         $marks = array_column($changes, 'mark');
         $visits = array_column($changes, 'id');
 
-        return $this->book->query()->where(static fn($q) => $q->whereIn('mark', $marks)->orWhereIn('id', Visit::whereIn('id', $visits)->select('aircraft_id')))->orderBy('mark')->get()->keyBy('mark');
+        return $this->book->query()
+            ->where(static fn($q) => $q->whereIn('mark', $marks)->orWhereIn(
+                'id',
+                Visit::whereIn('id', $visits)->select('aircraft_id'),
+            ))
+            ->orderBy('mark')
+            ->get()
+            ->keyBy('mark');
     }
 
     /**
@@ -113,13 +139,22 @@ final readonly class WhatIf
     private function suppose(Collection $aircraft, array $change): void
     {
         if ($change['kind'] === 'visit') {
-            $this->slip($aircraft, (int) ($change['id'] ?? 0), (string) ($change['start'] ?? ''), (string) ($change['end'] ?? ''));
+            $this->slip(
+                $aircraft,
+                (int) ($change['id'] ?? 0),
+                (string) ($change['start'] ?? ''),
+                (string) ($change['end'] ?? ''),
+            );
 
             return;
         }
-        $one = $aircraft->get($change['mark'] ?? '') ?? throw Refused::because('There is no aircraft "'.($change['mark'] ?? '').'".');
+        $one = $aircraft->get($change['mark'] ?? '') ?? throw Refused::because(
+            'There is no aircraft "'.($change['mark'] ?? '').'".',
+        );
         if ($change['kind'] === 'base') {
-            $base = Base::find($change['base'] ?? '') ?? throw Refused::because('There is no base "'.($change['base'] ?? '').'".');
+            $base = Base::find($change['base'] ?? '') ?? throw Refused::because(
+                'There is no base "'.($change['base'] ?? '').'".',
+            );
             $one->base = $base->name;
             $one->setRelation('home', $base);
 
@@ -138,7 +173,9 @@ final readonly class WhatIf
     /** @param Collection<string, Aircraft> $aircraft */
     private function slip(Collection $aircraft, int $id, string $start, string $end): void
     {
-        $one = $aircraft->first(static fn(Aircraft $a): bool => $a->visits->contains('id', $id)) ?? throw Refused::because('This visit is not planned any more.');
+        $one = $aircraft->first(
+            static fn(Aircraft $a): bool => $a->visits->contains('id', $id),
+        ) ?? throw Refused::because('This visit is not planned any more.');
         $visit = $one->visits->firstOrFail('id', $id);
         [$from, $to] = [Day::parse($start), Day::parse($end)];
         if ($to->number < $from->number) {
@@ -149,7 +186,9 @@ final readonly class WhatIf
         }
         foreach ($one->visits as $other) {
             if ($other->id !== $id && LoadFlying::span($other)->overlaps($from, $to)) {
-                throw Refused::because("{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates.");
+                throw Refused::because(
+                    "{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates.",
+                );
             }
         }
         $visit->start = $start;
@@ -187,7 +226,9 @@ final readonly class WhatIf
     private function trouble(Aircraft $aircraft, DueRow $row): ?string
     {
         foreach ($aircraft->visits as $visit) {
-            $takes = $visit->cards->contains(static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $row->key());
+            $takes = $visit->cards->contains(
+                static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $row->key(),
+            );
             if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy(Day::parse($visit->start))) {
                 return "must be done by {$row->due->latest}; the visit would begin on {$visit->start}";
             }

@@ -44,7 +44,13 @@ final class Aircraft extends Model
 {
     protected $table = 'aircraft';
 
-    protected $casts = ['entry_counters' => 'array', 'counters' => 'array', 'rates' => 'array', 'week' => 'array', 'conditions' => 'array'];
+    protected $casts = [
+        'entry_counters' => 'array',
+        'counters' => 'array',
+        'rates' => 'array',
+        'week' => 'array',
+        'conditions' => 'array',
+    ];
 
     /** @return BelongsTo<AircraftType, $this> */
     public function type(): BelongsTo
@@ -74,7 +80,8 @@ final class Aircraft extends Model
     public function emptied(): HasMany
     {
         $emptied = $this->hasMany(ComponentTenure::class);
-        $emptied->whereNotNull('to_date')->whereNotExists(static fn($q) => $q->from('tenures', 'later')->whereColumn('later.aircraft_id', 'tenures.aircraft_id')
+        $emptied->whereNotNull('to_date')
+            ->whereNotExists(static fn($q) => $q->from('tenures', 'later')->whereColumn('later.aircraft_id', 'tenures.aircraft_id')
             ->whereColumn('later.position', 'tenures.position')->whereColumn('later.id', '>', 'tenures.id'));
 
         return $emptied->orderBy('position');

@@ -32,7 +32,12 @@ final class CalendarLink extends Model
     {
         return DB::transaction(static function () use ($by, $name, $clock, $records): array {
             $token = bin2hex(random_bytes(20));
-            $link = self::create(['person_id' => $by->id, 'name' => $name, 'token' => hash('sha256', $token), 'made_at' => (string) $clock->now()]);
+            $link = self::create([
+                'person_id' => $by->id,
+                'name' => $name,
+                'token' => hash('sha256', $token),
+                'made_at' => (string) $clock->now(),
+            ]);
             $records->write($by, 'calendar.made', "calendar:{$link->id}", ['name' => $name]);
 
             return [$link, $token];

@@ -80,7 +80,13 @@ final class Component extends Model
         $unit = Unit::parse($this->gauge['unit']);
         try {
             return Depletion::of(
-                array_values($this->readings->map(static fn(PressureReading $r): GasReading => GasReading::of(Day::parse($r->date), $r->pressure, $r->temp_c, $unit, $r->replaced))->all()),
+                array_values($this->readings->map(static fn(PressureReading $r): GasReading => GasReading::of(
+                    Day::parse($r->date),
+                    $r->pressure,
+                    $r->temp_c,
+                    $unit,
+                    $r->replaced,
+                ))->all()),
                 $unit,
                 (float) $this->gauge['minimum'],
                 (float) ($this->gauge['reference'] ?? 21),

@@ -48,6 +48,10 @@ final class ComponentTenure extends Model
     /** As the core reckons with it; load `component` first. */
     public function tenure(): Tenure
     {
-        return Tenure::begin(array_map(floatval(...), $this->own), array_map(floatval(...), $this->aircraft), $this->component->accrues);
+        return Tenure::begin(
+            array_map(floatval(...), $this->own),
+            array_map(floatval(...), $this->aircraft),
+            $this->component->accrues,
+        );
     }
 }

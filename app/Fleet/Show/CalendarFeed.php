@@ -24,19 +24,42 @@ final readonly class CalendarFeed
     {
         $calendar = new Calendar('Jorvel: visits, due dates and deferrals', $this->clock->now());
         foreach (Visit::with('aircraft', 'cards')->where('state', '!=', Visit::RELEASED)->orderBy('id')->get() as $visit) {
-            $calendar->add("visit-{$visit->id}", Day::parse($visit->start), Day::parse($visit->end), "{$visit->aircraft->mark} {$visit->title}, {$visit->bay}", $visit->cards->map(static fn($c): string => "{$c->number} {$c->title}")->implode("\n"));
+            $calendar->add(
+                "visit-{$visit->id}",
+                Day::parse($visit->start),
+                Day::parse($visit->end),
+                "{$visit->aircraft->mark} {$visit->title}, {$visit->bay}",
+                $visit->cards->map(static fn($c): string => "{$c->number} {$c->title}")->implode("\n"),
+            );
         }
-        $days = collect($this->due->within(self::DAYS)->rows)->filter(static fn(DueLine $l): bool => $l->visit === null)->groupBy(static fn(DueLine $l): string => "{$l->mark}/{$l->date}");
+        $days = collect($this->due->within(self::DAYS)->rows)->filter(static fn(DueLine $l): bool => $l->visit === null)
+            ->groupBy(static fn(DueLine $l): string => "{$l->mark}/{$l->date}");
         foreach ($days as $lines) {
             $first = $lines->firstOrFail();
             $day = Day::parse($first->date);
             $what = $lines->count() === 1 ? "{$first->code} {$first->title}" : "{$lines->count()} items";
-            $calendar->add("due-{$first->mark}-{$first->date}", $day, $day, "{$first->mark} due: {$what}", $lines->map(static fn(DueLine $l): string => "{$l->code} {$l->title}, {$l->remaining}".($l->latest === $l->date || $l->latest === null ? '' : ", at the latest {$l->latest}"))->implode("\n"));
+            $calendar->add(
+                "due-{$first->mark}-{$first->date}",
+                $day,
+                $day,
+                "{$first->mark} due: {$what}",
+                $lines->map(static fn(DueLine $l): string => "{$l->code} {$l->title}, {$l->remaining}".($l->latest === $l->date || $l->latest === null ? '' : ", at the latest {$l->latest}"))->implode("\n"),
+            );
         }
-        foreach (Deferral::with(['aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'listedItem', 'finding'])->where('state', 'open')->orderBy('id')->get() as $deferral) {
+        foreach (Deferral::with([
+            'aircraft' => static fn($q) => $q->with(LoadFlying::with()),
+            'listedItem',
+            'finding',
+        ])->where('state', 'open')->orderBy('id')->get() as $deferral) {
             $last = $this->deferrals->read($deferral, $deferral->aircraft)->forecastLast;
             if ($last !== null) {
-                $calendar->add("deferral-{$deferral->id}", $last, $last, "{$deferral->aircraft->mark} deferral runs out: {$deferral->listedItem->title}", "{$deferral->finding->number}, category {$deferral->category}\n{$deferral->placard}");
+                $calendar->add(
+                    "deferral-{$deferral->id}",
+                    $last,
+                    $last,
+                    "{$deferral->aircraft->mark} deferral runs out: {$deferral->listedItem->title}",
+                    "{$deferral->finding->number}, category {$deferral->category}\n{$deferral->placard}",
+                );
             }
         }
 

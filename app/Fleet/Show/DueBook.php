@@ -63,7 +63,10 @@ final readonly class DueBook
     public function items(Aircraft $aircraft, ?iterable $programme = null): Collection
     {
         $rows = iterator_to_array($this->each($aircraft, $programme), false);
-        usort($rows, static fn(DueRow $a, DueRow $b): int => ($a->due->forecast->number ?? PHP_INT_MAX) <=> ($b->due->forecast->number ?? PHP_INT_MAX));
+        usort(
+            $rows,
+            static fn(DueRow $a, DueRow $b): int => ($a->due->forecast->number ?? PHP_INT_MAX) <=> ($b->due->forecast->number ?? PHP_INT_MAX),
+        );
 
         return collect($rows);
     }
@@ -129,7 +132,12 @@ final readonly class DueBook
      */
     public function reach(Aircraft $aircraft, iterable $items, array $deferrals): Reach
     {
-        return Reach::of($this->clock->today(), $this->stops($aircraft, $items, $deferrals), $this->plans($aircraft), (int) config('jorvel.warn_days'));
+        return Reach::of(
+            $this->clock->today(),
+            $this->stops($aircraft, $items, $deferrals),
+            $this->plans($aircraft),
+            (int) config('jorvel.warn_days'),
+        );
     }
 
     /**
@@ -142,7 +150,12 @@ final readonly class DueBook
     {
         foreach ($items as $row) {
             if ($row->due->forecast !== null) {
-                yield new Stop($row->due->driver?->next instanceof Day ? 'calendar' : 'usage', $row->stop(), $row->due->forecast, $row->due->latest);
+                yield new Stop(
+                    $row->due->driver?->next instanceof Day ? 'calendar' : 'usage',
+                    $row->stop(),
+                    $row->due->forecast,
+                    $row->due->latest,
+                );
             }
         }
         foreach ($aircraft->emptied as $tenure) {
@@ -164,19 +177,30 @@ final readonly class DueBook
     {
         $codes = $aircraft->visits->isEmpty() ? collect() : $aircraft->type->items->keyBy('code');
 
-        return VisitPlans::of($this->clock->today(), array_values($aircraft->visits->map(static fn(Visit $v): VisitSpan => LoadFlying::span($v, self::takes($v, $codes)))->all()));
+        return VisitPlans::of(
+            $this->clock->today(),
+            array_values($aircraft->visits->map(
+                static fn(Visit $v): VisitSpan => LoadFlying::span($v, self::takes($v, $codes)),
+            )->all()),
+        );
     }
 
     /** What an item of it is called in every list. */
     public function state(VisitPlans $plans, string $stop, ?Day $last, ?Day $latest): FleetState
     {
-        return FleetState::of($this->clock->today(), $last, $plans->away($stop, $latest), (int) config('jorvel.warn_days'));
+        return FleetState::of(
+            $this->clock->today(),
+            $last,
+            $plans->away($stop, $latest),
+            (int) config('jorvel.warn_days'),
+        );
     }
 
     /** @return array<int, Day|null> the last day of each open deferral, by id */
     public function deferrals(Aircraft $aircraft): array
     {
-        return $aircraft->deferrals->mapWithKeys(fn($d): array => [$d->id => $this->deferrals->read($d, $aircraft)->forecastLast])->all();
+        return $aircraft->deferrals->mapWithKeys(fn($d): array => [$d->id => $this->deferrals->read($d, $aircraft)->forecastLast])
+            ->all();
     }
 
     /**
@@ -207,8 +231,12 @@ final readonly class DueBook
     {
         $last = $days = [];
         $ids = $aircraft->pluck('id')->all();
-        $own = DB::table('item_statuses')->whereIn('aircraft_id', $ids)->whereNull('component_id')->select(['aircraft_id', 'item_id', DB::raw('null'), 'date', 'counters', 'planned']);
-        $fitted = DB::table('item_statuses')->join('tenures', 'tenures.component_id', '=', 'item_statuses.component_id')->whereNull('tenures.to_date')->whereIn('tenures.aircraft_id', $ids)
+        $own = DB::table('item_statuses')->whereIn('aircraft_id', $ids)
+            ->whereNull('component_id')
+            ->select(['aircraft_id', 'item_id', DB::raw('null'), 'date', 'counters', 'planned']);
+        $fitted = DB::table('item_statuses')->join('tenures', 'tenures.component_id', '=', 'item_statuses.component_id')
+            ->whereNull('tenures.to_date')
+            ->whereIn('tenures.aircraft_id', $ids)
             ->select(['tenures.aircraft_id', 'item_id', 'item_statuses.component_id', 'date', 'counters', 'planned']);
         foreach ([$own, $fitted] as $query) {
             foreach (self::rows($query) as [$craft, $item, $component, $date, $counters, $planned]) {

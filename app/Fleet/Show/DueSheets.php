@@ -21,7 +21,12 @@ final readonly class DueSheets
 {
     private const TOGETHER = 250;
 
-    public function __construct(private DueBook $book, private ShowReach $reach, private Clock $clock, private Intention $intention) {}
+    public function __construct(
+        private DueBook $book,
+        private ShowReach $reach,
+        private Clock $clock,
+        private Intention $intention,
+    ) {}
 
     /**
      * @param string $columns `head`, `rows`, or both
@@ -45,7 +50,10 @@ final readonly class DueSheets
     /** @return Collection<int, int> aircraft whose sheet of the day does not stand */
     private function missing(string $today): Collection
     {
-        return DB::table('aircraft')->leftJoin('due_sheets', static fn($j) => $j->on('due_sheets.aircraft_id', '=', 'aircraft.id')->where('due_sheets.day', $today))
+        return DB::table('aircraft')->leftJoin(
+            'due_sheets',
+            static fn($j) => $j->on('due_sheets.aircraft_id', '=', 'aircraft.id')->where('due_sheets.day', $today),
+        )
             ->whereNull('due_sheets.aircraft_id')->orderBy('aircraft.id')->pluck('aircraft.id');
     }
 
@@ -80,17 +88,39 @@ final readonly class DueSheets
             $items[] = $row;
             $due = $row->due;
             $order[] = $due->forecast->number ?? PHP_INT_MAX;
-            $rows[] = [$row->of->id, $row->on?->component_id, $due->forecast?->number, $due->latest?->number, $this->book->state($plans, $row->stop(), $due->forecast, $due->latest)->value, $due->driver?->unit, $due->driver?->remaining];
+            $rows[] = [
+                $row->of->id,
+                $row->on?->component_id,
+                $due->forecast?->number,
+                $due->latest?->number,
+                $this->book->state($plans, $row->stop(), $due->forecast, $due->latest)->value,
+                $due->driver?->unit,
+                $due->driver?->remaining,
+            ];
         }
         foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
             $order[] = $last->number;
-            $rows[] = [null, $tenure->component_id, $last->number, $last->number, $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value, null, null];
+            $rows[] = [
+                null,
+                $tenure->component_id,
+                $last->number,
+                $last->number,
+                $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value,
+                null,
+                null,
+            ];
         }
         asort($order);
 
         return [
-            'head' => json_encode($this->reach->row($aircraft, collect($items)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-            'rows' => json_encode(array_map(static fn(int $i): array => $rows[$i], array_keys($order)), JSON_THROW_ON_ERROR),
+            'head' => json_encode(
+                $this->reach->row($aircraft, collect($items)),
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+            ),
+            'rows' => json_encode(
+                array_map(static fn(int $i): array => $rows[$i], array_keys($order)),
+                JSON_THROW_ON_ERROR,
+            ),
         ];
     }
 }

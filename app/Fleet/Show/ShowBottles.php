@@ -23,7 +23,10 @@ final readonly class ShowBottles
 
     public function all(): BottlesView
     {
-        $bottles = Component::with(['readings', 'log.person', 'tenure.craft'])->whereNotNull('gauge')->whereHas('tenure')->orderBy('id')->get()
+        $bottles = Component::with(['readings', 'log.person', 'tenure.craft'])->whereNotNull('gauge')
+            ->whereHas('tenure')
+            ->orderBy('id')
+            ->get()
             ->map($this->one(...))
             ->sortBy(static fn(BottleView $b): array => [$b->days ?? PHP_INT_MAX, $b->leak === true ? 0 : 1])->values();
         $first = $bottles->first();
@@ -66,9 +69,21 @@ final readonly class ShowBottles
             $trend?->slope,
             isset($gauge['expected']) ? (float) $gauge['expected'] : null,
             $trend?->leakSuspect,
-            array_map(static fn(array $p): GaugePoint => new GaugePoint((string) $p[0], $today->daysUntil($p[0]), $p[1]), $trend->points ?? []),
+            array_map(
+                static fn(array $p): GaugePoint => new GaugePoint((string) $p[0], $today->daysUntil($p[0]), $p[1]),
+                $trend->points ?? [],
+            ),
             $trend === null ? [] : $this->line($trend, $today),
-            array_values($bottle->log->map(static fn(PressureReading $r): GaugeRow => new GaugeRow($r->id, $r->date, $r->pressure, $r->temp_c, $r->replaced, $r->current, $r->person?->name, $r->reason))->all()),
+            array_values($bottle->log->map(static fn(PressureReading $r): GaugeRow => new GaugeRow(
+                $r->id,
+                $r->date,
+                $r->pressure,
+                $r->temp_c,
+                $r->replaced,
+                $r->current,
+                $r->person?->name,
+                $r->reason,
+            ))->all()),
         );
     }
 
@@ -98,6 +113,9 @@ final readonly class ShowBottles
         $to = $trend->crossesOn ?? $today->plusDays(30);
         $to = $to->number < $from->number ? $today : ($to->number > $today->number + 400 ? $today->plusDays(400) : $to);
 
-        return [new GaugeLine($today->daysUntil($from), $trend->on($from)), new GaugeLine($today->daysUntil($to), $trend->on($to))];
+        return [
+            new GaugeLine($today->daysUntil($from), $trend->on($from)),
+            new GaugeLine($today->daysUntil($to), $trend->on($to)),
+        ];
     }
 }

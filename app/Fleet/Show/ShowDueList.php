@@ -28,7 +28,10 @@ final readonly class ShowDueList
         $last = $today->number + $days;
         $found = [];
         // Names once for each item and aircraft: a long list of a large fleet asks for them thousands of times.
-        $aircraft = Aircraft::with('fleet')->when($mark !== null, static fn($q) => $q->where('mark', $mark))->get()->mapWithKeys(static fn(Aircraft $a): array => [$a->id => [$a->mark, $a->fleet->name, $a->base]])->all();
+        $aircraft = Aircraft::with('fleet')->when($mark !== null, static fn($q) => $q->where('mark', $mark))
+            ->get()
+            ->mapWithKeys(static fn(Aircraft $a): array => [$a->id => [$a->mark, $a->fleet->name, $a->base]])
+            ->all();
         foreach ($this->sheets->all('rows')->intersectByKeys($aircraft) as $id => $sheet) {
             foreach (json_decode($sheet->rows, true, 8, JSON_THROW_ON_ERROR) as $row) {
                 if ($row[2] === null || $row[2] > $last) {
@@ -38,14 +41,34 @@ final readonly class ShowDueList
                 $found[] = [$id, ...$row];
             }
         }
-        usort($found, static fn(array $a, array $b): int => $a[3] <=> $b[3] ?: $aircraft[$a[0]][0] <=> $aircraft[$b[0]][0]);
-        $items = ProgrammeItem::with('template')->whereIn('id', array_unique(array_filter(array_column($found, 1))))->get()->mapWithKeys(static fn(ProgrammeItem $i): array => [$i->id => [$i->code, $i->title, $i->chapter, $i->workHours()]])->all();
+        usort(
+            $found,
+            static fn(array $a, array $b): int => $a[3] <=> $b[3] ?: $aircraft[$a[0]][0] <=> $aircraft[$b[0]][0],
+        );
+        $items = ProgrammeItem::with('template')->whereIn('id', array_unique(array_filter(array_column($found, 1))))
+            ->get()
+            ->mapWithKeys(static fn(ProgrammeItem $i): array => [$i->id => [
+                $i->code,
+                $i->title,
+                $i->chapter,
+                $i->workHours(),
+            ]])
+            ->all();
         $positions = DB::table('tenures')->whereNull('to_date')->pluck('position', 'component_id')->all();
-        $bottles = Component::whereIn('id', array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2))->get()->keyBy('id');
+        $bottles = Component::whereIn(
+            'id',
+            array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2),
+        )->get()
+            ->keyBy('id');
         $visits = $this->visits();
         $rows = [];
         foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $state, $unit, $left]) {
-            [$code, $title, $chapter, $hours] = $itemId === null ? [BottleWords::CODE, BottleWords::title($bottles[$componentId]), BottleWords::CHAPTER, 0.0] : $items[$itemId];
+            [$code, $title, $chapter, $hours] = $itemId === null ? [
+                BottleWords::CODE,
+                BottleWords::title($bottles[$componentId]),
+                BottleWords::CHAPTER,
+                0.0,
+            ] : $items[$itemId];
             $key = $itemId === null ? "bottle:{$componentId}" : DueRow::keyOf($itemId, $componentId);
             $visit = $visits["{$id}/{$key}"] ?? null;
             $calendar = $unit === null || $unit === 'days' || $unit === 'months';
@@ -81,7 +104,18 @@ final readonly class ShowDueList
     private function visits(): array
     {
         $out = [];
-        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('visits.state', '!=', Visit::RELEASED)->get(['cards.aircraft_id', 'item_id', 'component_id', 'visits.title', 'visits.start']) as $card) {
+        foreach (DB::table('cards')->join(
+            'visits',
+            'visits.id',
+            '=',
+            'cards.visit_id',
+        )->where('visits.state', '!=', Visit::RELEASED)->get([
+            'cards.aircraft_id',
+            'item_id',
+            'component_id',
+            'visits.title',
+            'visits.start',
+        ]) as $card) {
             $out["{$card->aircraft_id}/".DueRow::keyOf($card->item_id, $card->component_id)] = "{$card->title}, {$card->start}";
         }
 

@@ -35,13 +35,22 @@ use Jorvel\Core\Shared\Day;
 /** What the room Fleet shows: the whole fleet by who stops first, or one aircraft with every item. */
 final readonly class ShowFleet
 {
-    public function __construct(private DueBook $book, private DueSheets $sheets, private ShowReach $reach, private Clock $clock) {}
+    public function __construct(
+        private DueBook $book,
+        private DueSheets $sheets,
+        private ShowReach $reach,
+        private Clock $clock,
+    ) {}
 
     public function fleet(): FleetView
     {
         $rows = $this->sheets->all('head')
             ->map(static fn(DueSheet $s): ReachRow => ReachRow::read($s->head))
-            ->sortBy(static fn(ReachRow $r): array => [$r->state === 'waiting' ? 1 : 0, $r->stop->days ?? PHP_INT_MAX, $r->mark])
+            ->sortBy(static fn(ReachRow $r): array => [
+                $r->state === 'waiting' ? 1 : 0,
+                $r->stop->days ?? PHP_INT_MAX,
+                $r->mark,
+            ])
             ->values();
         $flying = $rows->filter(static fn(ReachRow $r): bool => $r->state !== 'waiting');
         $first = $flying->first();
@@ -50,7 +59,11 @@ final readonly class ShowFleet
         $sentence = match (true) {
             $rows->isEmpty() => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
             $first?->stop === null => 'Nothing stops any aircraft within twenty years.',
-            default => $this->reach->sentence($first->mark, (string) Aircraft::where('mark', $first->mark)->value('counters_as_of'), $first->stop),
+            default => $this->reach->sentence(
+                $first->mark,
+                (string) Aircraft::where('mark', $first->mark)->value('counters_as_of'),
+                $first->stop,
+            ),
         };
         $note = sprintf(
             '%s %s plan, %d to watch, %d clear. %d in a visit.',
@@ -71,14 +84,25 @@ final readonly class ShowFleet
         $row = $this->reach->row($aircraft, $items);
         $plans = $this->book->plans($aircraft);
         $planned = [];
-        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->get(['item_id', 'component_id', 'visits.title']) as $card) {
+        foreach (DB::table('cards')->join(
+            'visits',
+            'visits.id',
+            '=',
+            'cards.visit_id',
+        )->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->get(['item_id', 'component_id', 'visits.title']) as $card) {
             $planned[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
         }
         $aircraft->loadCount('safing');
         $mean = $this->meanFlown($aircraft);
         $counters = [];
         foreach ($aircraft->counters as $name => $value) {
-            $counters[] = new Counter($name, Words::counter($name), (float) $value, (float) ($aircraft->rates[$name] ?? 0), $mean[$name] ?? null);
+            $counters[] = new Counter(
+                $name,
+                Words::counter($name),
+                (float) $value,
+                (float) ($aircraft->rates[$name] ?? 0),
+                $mean[$name] ?? null,
+            );
         }
 
         return new AircraftView(
@@ -96,11 +120,15 @@ final readonly class ShowFleet
             $row,
             $counters,
             $this->items($aircraft, $items, $planned, $plans),
-            array_values($aircraft->tenures->map(fn(ComponentTenure $t): ComponentView => $this->component($aircraft, $t))->all()),
+            array_values($aircraft->tenures->map(
+                fn(ComponentTenure $t): ComponentView => $this->component($aircraft, $t),
+            )->all()),
             new PlanView(
                 (object) array_map(floatval(...), $aircraft->rates),
                 $aircraft->week === null ? null : (object) $aircraft->week,
-                array_values($aircraft->sectors->filter(static fn(Sector $s): bool => $s->date > $aircraft->counters_as_of)->map(self::sector(...))->all()),
+                array_values($aircraft->sectors->filter(
+                    static fn(Sector $s): bool => $s->date > $aircraft->counters_as_of,
+                )->map(self::sector(...))->all()),
             ),
             $aircraft->visits->pluck('id')->all(),
             (int) $aircraft->getAttribute('safing_count'),
@@ -133,7 +161,14 @@ final readonly class ShowFleet
     /** @param array<string, float> $use */
     public static function amounts(array $use): string
     {
-        return implode(', ', array_map(static fn(string $c, float $v): string => Words::amount($v, $c), array_keys($use), array_map(floatval(...), $use)));
+        return implode(
+            ', ',
+            array_map(
+                static fn(string $c, float $v): string => Words::amount($v, $c),
+                array_keys($use),
+                array_map(floatval(...), $use),
+            ),
+        );
     }
 
     private function component(Aircraft $aircraft, ComponentTenure $t): ComponentView
@@ -163,7 +198,10 @@ final readonly class ShowFleet
         foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
             $views[] = $this->bottle($tenure, $last, $plans);
         }
-        usort($views, static fn(DueView $a, DueView $b): int => ($a->days ?? PHP_INT_MAX) <=> ($b->days ?? PHP_INT_MAX));
+        usort(
+            $views,
+            static fn(DueView $a, DueView $b): int => ($a->days ?? PHP_INT_MAX) <=> ($b->days ?? PHP_INT_MAX),
+        );
 
         return $views;
     }
@@ -175,7 +213,26 @@ final readonly class ShowFleet
         $trend = $tenure->component->trend();
         $unit = $tenure->component->gauge['unit'] ?? '';
 
-        return new DueView("bottle:{$tenure->component_id}", BottleWords::CODE, BottleWords::title($tenure->component), BottleWords::CHAPTER, $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value, $status, (string) $last, $days, Words::amount($days, 'days'), 'trend of its readings, '.Words::number($trend->slope ?? 0, 2)." {$unit} a day", 'starts anew when it is changed or filled', null, 0.0, '', $tenure->component->name(), [], null, []);
+        return new DueView(
+            "bottle:{$tenure->component_id}",
+            BottleWords::CODE,
+            BottleWords::title($tenure->component),
+            BottleWords::CHAPTER,
+            $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value,
+            $status,
+            (string) $last,
+            $days,
+            Words::amount($days, 'days'),
+            'trend of its readings, '.Words::number($trend->slope ?? 0, 2)." {$unit} a day",
+            'starts anew when it is changed or filled',
+            null,
+            0.0,
+            '',
+            $tenure->component->name(),
+            [],
+            null,
+            [],
+        );
     }
 
     private function item(DueRow $row, ?string $visit, VisitPlans $plans): DueView
@@ -209,7 +266,12 @@ final readonly class ShowFleet
                 Words::amount($l->tolerance, $l->next instanceof Day ? 'days' : $l->unit),
                 $l->forecast === null ? null : (string) $l->forecast,
                 $l->latest === null ? null : (string) $l->latest,
-                FleetState::of($this->clock->today(), $l->forecast, PlannedAway::No, (int) config('jorvel.warn_days'))->value,
+                FleetState::of(
+                    $this->clock->today(),
+                    $l->forecast,
+                    PlannedAway::No,
+                    (int) config('jorvel.warn_days'),
+                )->value,
                 $l === $due->driver,
             ), $due->limits),
         );

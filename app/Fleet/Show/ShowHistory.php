@@ -26,12 +26,29 @@ final readonly class ShowHistory
     public function of(string $mark): HistoryView
     {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
-        $shown = FlyingEntry::with('person')->where('aircraft_id', $aircraft->id)->orderByDesc('date')->orderByDesc('id')->limit(self::DAYS_SHOWN)->get();
-        $done = ItemDoing::with(['item', 'component', 'card:id,number,signed_at'])->where('aircraft_id', $aircraft->id)->orderByDesc('date')->orderByDesc('id')->limit(200)->get();
+        $shown = FlyingEntry::with('person')->where('aircraft_id', $aircraft->id)
+            ->orderByDesc('date')
+            ->orderByDesc('id')
+            ->limit(self::DAYS_SHOWN)
+            ->get();
+        $done = ItemDoing::with(['item', 'component', 'card:id,number,signed_at'])->where('aircraft_id', $aircraft->id)
+            ->orderByDesc('date')
+            ->orderByDesc('id')
+            ->limit(200)
+            ->get();
 
         return new HistoryView(
             $this->months($aircraft),
-            array_values($shown->map(static fn(FlyingEntry $f): FlyingView => new FlyingView($f->id, $f->date, ShowFleet::amounts($f->flown), (object) $f->flown, $f->current, $f->source, $f->reason, $f->person?->name))->all()),
+            array_values($shown->map(static fn(FlyingEntry $f): FlyingView => new FlyingView(
+                $f->id,
+                $f->date,
+                ShowFleet::amounts($f->flown),
+                (object) $f->flown,
+                $f->current,
+                $f->source,
+                $f->reason,
+                $f->person?->name,
+            ))->all()),
             array_values($done->map($this->done(...))->all()),
             $this->fitted($aircraft),
         );
@@ -68,7 +85,15 @@ final readonly class ShowHistory
         }
         ksort($months);
 
-        return array_map(static fn(string $m, array $v): MonthView => new MonthView($m, count($v['days'] ?? []), (object) ($v['flown'] ?? [])), array_slice(array_keys($months), -18), array_slice($months, -18));
+        return array_map(
+            static fn(string $m, array $v): MonthView => new MonthView(
+                $m,
+                count($v['days'] ?? []),
+                (object) ($v['flown'] ?? []),
+            ),
+            array_slice(array_keys($months), -18),
+            array_slice($months, -18),
+        );
     }
 
     /** @return list<FittedView> */
@@ -76,9 +101,23 @@ final readonly class ShowHistory
     {
         $out = [];
         foreach (ComponentTenure::with('component')->where('aircraft_id', $aircraft->id)->orderBy('id')->get() as $t) {
-            $out[] = new FittedView($t->from_date, 'fitted', $t->component->name(), $t->position, ShowFleet::amounts($t->own), null);
+            $out[] = new FittedView(
+                $t->from_date,
+                'fitted',
+                $t->component->name(),
+                $t->position,
+                ShowFleet::amounts($t->own),
+                null,
+            );
             if ($t->to_date !== null) {
-                $out[] = new FittedView($t->to_date, 'taken off', $t->component->name(), $t->position, ShowFleet::amounts($t->own_end ?? []), $t->reason);
+                $out[] = new FittedView(
+                    $t->to_date,
+                    'taken off',
+                    $t->component->name(),
+                    $t->position,
+                    ShowFleet::amounts($t->own_end ?? []),
+                    $t->reason,
+                );
             }
         }
         usort($out, static fn(FittedView $a, FittedView $b): int => $b->date <=> $a->date);

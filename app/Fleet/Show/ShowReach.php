@@ -34,7 +34,12 @@ final readonly class ShowReach
         $lasts = $this->book->deferrals($aircraft);
         $reach = $this->book->reach($aircraft, $items, $lasts);
         $fuses = $aircraft->deferrals->filter(static fn(Deferral $d): bool => $lasts[$d->id] !== null)
-            ->map(static fn(Deferral $d): Fuse => new Fuse($d->id, $d->listedItem->title, $today->daysUntil($lasts[$d->id] ?? $today), (string) $lasts[$d->id]));
+            ->map(static fn(Deferral $d): Fuse => new Fuse(
+                $d->id,
+                $d->listedItem->title,
+                $today->daysUntil($lasts[$d->id] ?? $today),
+                (string) $lasts[$d->id],
+            ));
 
         return new ReachRow(
             $aircraft->mark,
@@ -43,7 +48,12 @@ final readonly class ShowReach
             $aircraft->base,
             $reach->state->value,
             $reach->driver === null ? null : $this->stop($reach->driver, $aircraft, $items),
-            array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket($v->id, $v->title, $today->daysUntil(Day::parse($v->start)), $today->daysUntil(Day::parse($v->end))))->all()),
+            array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket(
+                $v->id,
+                $v->title,
+                $today->daysUntil(Day::parse($v->start)),
+                $today->daysUntil(Day::parse($v->end)),
+            ))->all()),
             array_values($fuses->all()),
         );
     }
@@ -63,7 +73,10 @@ final readonly class ShowReach
     /** How it stands in a sentence: in its visit, what stops it first, or that nothing does. */
     public function said(Aircraft $aircraft, ReachRow $row): string
     {
-        $in = array_values(array_filter($row->visits, static fn(Bracket $b): bool => $b->from <= 0 && $b->to >= 0))[0] ?? null;
+        $in = array_values(array_filter(
+            $row->visits,
+            static fn(Bracket $b): bool => $b->from <= 0 && $b->to >= 0,
+        ))[0] ?? null;
         $stop = $row->stop;
         if ($row->state === FleetState::Waiting->value && $in !== null) {
             $until = $this->clock->words($this->clock->today()->plusDays($in->to));
@@ -72,7 +85,11 @@ final readonly class ShowReach
             return "{$aircraft->mark} is in \"{$in->title}\" until {$until}.{$then}";
         }
 
-        return $stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence($aircraft->mark, $aircraft->counters_as_of, $stop);
+        return $stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence(
+            $aircraft->mark,
+            $aircraft->counters_as_of,
+            $stop,
+        );
     }
 
     /**
@@ -104,10 +121,20 @@ final readonly class ShowReach
             'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
             'part' => $this->part($aircraft->emptied->firstOrFail('id', (int) $key)),
             'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
-            default => $this->item($driver->kind, $items->first(static fn(DueRow $r): bool => $r->stop() === $driver->id)),
+            default => $this->item(
+                $driver->kind,
+                $items->first(static fn(DueRow $r): bool => $r->stop() === $driver->id),
+            ),
         };
 
-        return new StopView($kind, $title, $detail, (string) $driver->last, $this->clock->today()->daysUntil($driver->last), $item);
+        return new StopView(
+            $kind,
+            $title,
+            $detail,
+            (string) $driver->last,
+            $this->clock->today()->daysUntil($driver->last),
+            $item,
+        );
     }
 
     /** @return array{string, string, string, null} */
@@ -119,7 +146,12 @@ final readonly class ShowReach
     /** @return array{string, string, string, null} */
     private function part(ComponentTenure $gone): array
     {
-        return ['part', $gone->position, 'missing, taken off on '.$this->clock->words(Day::parse((string) $gone->to_date)), null];
+        return [
+            'part',
+            $gone->position,
+            'missing, taken off on '.$this->clock->words(Day::parse((string) $gone->to_date)),
+            null,
+        ];
     }
 
     /** @return array{string, string, string, null} */
@@ -127,7 +159,12 @@ final readonly class ShowReach
     {
         $trend = $bottle->trend();
 
-        return ['bottle', BottleWords::title($bottle), Words::number($trend?->latest() ?? 0, 0).' '.($bottle->gauge['unit'] ?? '').' at the last reading', null];
+        return [
+            'bottle',
+            BottleWords::title($bottle),
+            Words::number($trend?->latest() ?? 0, 0).' '.($bottle->gauge['unit'] ?? '').' at the last reading',
+            null,
+        ];
     }
 
     /** @return array{string, string, string, string} */

@@ -33,11 +33,17 @@ final readonly class ShowStagger
      */
     public function all(int $weeks = 6, array $tasks = []): StaggerRoom
     {
-        $aircraft = $this->book->query()->whereHas('type', static fn($q) => $q->whereNotNull('phase'))->orderBy('mark')->get();
+        $aircraft = $this->book->query()
+            ->whereHas('type', static fn($q) => $q->whereNotNull('phase'))
+            ->orderBy('mark')
+            ->get();
         $this->book->read($aircraft);
         $fleets = array_values($aircraft->groupBy(static fn(Aircraft $a): string => "{$a->fleet_id}/{$a->type_id}")
             ->map(fn(Collection $group): StaggerView => $this->fleet($group, $weeks, $tasks))->all());
-        usort($fleets, static fn(StaggerView $a, StaggerView $b): int => $b->spread / $b->interval <=> $a->spread / $a->interval);
+        usort(
+            $fleets,
+            static fn(StaggerView $a, StaggerView $b): int => $b->spread / $b->interval <=> $a->spread / $a->interval,
+        );
 
         return new StaggerRoom($fleets === [] ? 'No fleet here is worked in phases.' : $fleets[0]->sentence, $fleets);
     }
@@ -56,7 +62,12 @@ final readonly class ShowStagger
         $task = round(($tasks[$one->fleet->code] ?? $one->fleet->task ?? $mean) / self::STEP) * self::STEP;
         try {
             $result = Stagger::propose(
-                array_values($group->map(fn(Aircraft $a): StaggerAircraft => $this->craft($a, $next[$a->mark], $weeks, (float) $phase['most']))->all()),
+                array_values($group->map(fn(Aircraft $a): StaggerAircraft => $this->craft(
+                    $a,
+                    $next[$a->mark],
+                    $weeks,
+                    (float) $phase['most'],
+                ))->all()),
                 array_fill(0, $weeks, $task),
                 (float) $phase['interval'],
                 0.0,
@@ -97,7 +108,14 @@ final readonly class ShowStagger
             $one->fleet->name,
             $one->type->code,
             (float) $phase['interval'],
-            $this->sentence($one, $rows, $result->now->spread(), $result->then->spread(), $weeks, array_sum($result->short)),
+            $this->sentence(
+                $one,
+                $rows,
+                $result->now->spread(),
+                $result->then->spread(),
+                $weeks,
+                array_sum($result->short),
+            ),
             $result->now->spread(),
             $result->then->spread(),
             $result->tasks,
@@ -139,7 +157,10 @@ final readonly class ShowStagger
     /** Its next phase: of the phase items, the one with the least left. */
     private function next(Aircraft $a, string $unit): ?DueRow
     {
-        return $this->book->items($a, $a->type->items->where('phase', true)->values())->filter(static fn(DueRow $r): bool => $r->due->driver?->unit === $unit)->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)->first();
+        return $this->book->items($a, $a->type->items->where('phase', true)->values())
+            ->filter(static fn(DueRow $r): bool => $r->due->driver?->unit === $unit)
+            ->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)
+            ->first();
     }
 
     private function aWeek(Aircraft $a, string $unit): float
@@ -165,7 +186,15 @@ final readonly class ShowStagger
 
         $phase ??= $this->assumed($next, $weeks);
 
-        return StaggerAircraft::of($a->mark, $next?->due->driver->remaining ?? 0.0, min(168.0, $most), 0.0, array_values(array_unique($stands)), $phase[0] ?? null, $phase[1] ?? null);
+        return StaggerAircraft::of(
+            $a->mark,
+            $next?->due->driver->remaining ?? 0.0,
+            min(168.0, $most),
+            0.0,
+            array_values(array_unique($stands)),
+            $phase[0] ?? null,
+            $phase[1] ?? null,
+        );
     }
 
     /**
@@ -182,7 +211,9 @@ final readonly class ShowStagger
 
     private function works(Visit $visit, DueRow $next): bool
     {
-        return $visit->cards->contains(static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $next->key());
+        return $visit->cards->contains(
+            static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $next->key(),
+        );
     }
 
     /** The coming week, from 0, in which a day lies; weeks begin tomorrow. */
@@ -197,13 +228,18 @@ final readonly class ShowStagger
         $today = $this->clock->today();
         [$from, $to] = [$today->daysUntil(Day::parse($visit->start)), $today->daysUntil(Day::parse($visit->end))];
 
-        return array_values(array_filter(range(0, $weeks - 1), static fn(int $w): bool => min($to, 7 * $w + 7) - max($from, 7 * $w + 1) + 1 >= 4));
+        return array_values(array_filter(
+            range(0, $weeks - 1),
+            static fn(int $w): bool => min($to, 7 * $w + 7) - max($from, 7 * $w + 1) + 1 >= 4,
+        ));
     }
 
     /** The week in which its phase is taken to be worked, since no visit takes it. */
     private function unplanned(Aircraft $a, ?DueRow $next, int $weeks): ?int
     {
-        return $next === null || $a->visits->contains(fn(Visit $v): bool => $this->works($v, $next)) ? null : ($this->assumed($next, $weeks)[0] ?? null);
+        return $next === null || $a->visits->contains(
+            fn(Visit $v): bool => $this->works($v, $next),
+        ) ? null : ($this->assumed($next, $weeks)[0] ?? null);
     }
 
     /** @return list<string> what stands against flying, by week; empty where nothing does */

@@ -28,7 +28,9 @@ final readonly class FitToWork
         if (! $person->trainee) {
             return $this->lack($person, $card);
         }
-        $over = $card->assignments->first(static fn(Assignment $a): bool => $a->role === 'perform' && $a->person_id === $person->supervisor_id)?->person;
+        $over = $card->assignments->first(
+            static fn(Assignment $a): bool => $a->role === 'perform' && $a->person_id === $person->supervisor_id,
+        )?->person;
         if ($over === null) {
             return 'is a trainee, and the supervisor is not on this card';
         }

@@ -29,7 +29,13 @@ use Jorvel\Core\Now\PersonAt;
 /** Hands a half-done card over with its state in words, and takes it over; people come to a card, and are clear of it. */
 final readonly class HandCardOver
 {
-    public function __construct(private Clock $clock, private Records $records, private Notices $notices, private Standings $standings, private CommitOnFloor $commit) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private Notices $notices,
+        private Standings $standings,
+        private CommitOnFloor $commit,
+    ) {}
 
     /** @throws Refused when there is nothing to hand over */
     public function give(Person $by, int $cardId, int $version, string $said): CardFile
@@ -46,9 +52,20 @@ final readonly class HandCardOver
             $state = $this->state($file);
 
             return function () use ($by, $card, $state, $said): void {
-                Handover::create(['card_id' => $card->id, 'person_id' => $by->id, 'state' => $state, 'said' => $said, 'at' => (string) $this->clock->now()]);
+                Handover::create([
+                    'card_id' => $card->id,
+                    'person_id' => $by->id,
+                    'state' => $state,
+                    'said' => $said,
+                    'at' => (string) $this->clock->now(),
+                ]);
                 Presence::where(['card_id' => $card->id, 'person_id' => $by->id])->delete();
-                $this->records->write($by, 'card.handed_over', "card:{$card->id}", ['number' => $card->number, 'state' => $state, 'said' => $said]);
+                $this->records->write(
+                    $by,
+                    'card.handed_over',
+                    "card:{$card->id}",
+                    ['number' => $card->number, 'state' => $state, 'said' => $said],
+                );
             };
         });
     }
@@ -60,12 +77,19 @@ final readonly class HandCardOver
             $card = $file->card;
             $last = $card->openHandover;
             if ($last === null || $file->now->state()->worked()) {
-                throw Refused::because($last === null ? "Card {$card->number} is not handed over." : "Card {$card->number} is signed; there is nothing left to take over.");
+                throw Refused::because(
+                    $last === null ? "Card {$card->number} is not handed over." : "Card {$card->number} is signed; there is nothing left to take over.",
+                );
             }
 
             return function () use ($by, $card, $last): void {
                 $last->update(['taken_by' => $by->id, 'taken_at' => (string) $this->clock->now()]);
-                $this->records->write($by, 'card.taken_over', "card:{$card->id}", ['number' => $card->number, 'from' => $last->person_id]);
+                $this->records->write(
+                    $by,
+                    'card.taken_over',
+                    "card:{$card->id}",
+                    ['number' => $card->number, 'from' => $last->person_id],
+                );
             };
         });
     }
@@ -82,7 +106,12 @@ final readonly class HandCardOver
 
             return function () use ($by, $file): void {
                 Presence::come($by->id, $file->card->id, (string) $this->clock->now());
-                $this->records->write($by, 'person.came', "card:{$file->card->id}", ['number' => $file->card->number, 'person' => $by->stamp]);
+                $this->records->write(
+                    $by,
+                    'person.came',
+                    "card:{$file->card->id}",
+                    ['number' => $file->card->number, 'person' => $by->stamp],
+                );
             };
         });
     }
@@ -97,20 +126,43 @@ final readonly class HandCardOver
     {
         return ($this->commit)($cardId, function (CardFile $file) use ($by, $personId): Closure {
             $card = $file->card;
-            $there = array_values(array_filter($file->now->on->at((string) $card->id), static fn(PersonAt $p): bool => $p->id === (string) $personId))[0]
+            $there = array_values(array_filter(
+                $file->now->on->at((string) $card->id),
+                static fn(PersonAt $p): bool => $p->id === (string) $personId,
+            ))[0]
                 ?? throw Refused::because('That person is not at this card.');
             $here = $by->role === Role::Controller || $by->id === $personId
-                || array_filter($file->now->on->people, static fn(PersonAt $p): bool => $p->id === (string) $by->id) !== []
-                || Assignment::where('person_id', $by->id)->whereHas('card', static fn($q) => $q->where('aircraft_id', $card->aircraft_id)->whereIn('state', [Card::OPEN, Card::IN_WORK, Card::SIGNED]))->exists();
+                || array_filter(
+                    $file->now->on->people,
+                    static fn(PersonAt $p): bool => $p->id === (string) $by->id,
+                ) !== []
+                || Assignment::where('person_id', $by->id)->whereHas(
+                    'card',
+                    static fn($q) => $q->where('aircraft_id', $card->aircraft_id)->whereIn(
+                        'state',
+                        [Card::OPEN, Card::IN_WORK, Card::SIGNED],
+                    ),
+                )->exists();
             if (! $here) {
-                throw Refused::because("You are at no card of {$card->aircraft->mark}. {$there->name}, whoever works there, or the controller says that they are clear. Nothing was changed.");
+                throw Refused::because(
+                    "You are at no card of {$card->aircraft->mark}. {$there->name}, whoever works there, or the controller says that they are clear. Nothing was changed.",
+                );
             }
 
             return function () use ($by, $card, $there, $personId): void {
                 Presence::where(['card_id' => $card->id, 'person_id' => $personId])->delete();
-                $this->records->write($by, 'person.clear', "card:{$card->id}", ['person' => $personId, 'since' => (string) $there->since]);
+                $this->records->write(
+                    $by,
+                    'person.clear',
+                    "card:{$card->id}",
+                    ['person' => $personId, 'since' => (string) $there->since],
+                );
                 if ($by->id !== $personId) {
-                    $this->notices->tell($personId, "{$by->name} called you clear of {$card->number}, {$card->title}. If you are still there, open it and say \"I am here\".", "/floor/{$card->id}");
+                    $this->notices->tell(
+                        $personId,
+                        "{$by->name} called you clear of {$card->number}, {$card->title}. If you are still there, open it and say \"I am here\".",
+                        "/floor/{$card->id}",
+                    );
                 }
             };
         });
@@ -125,12 +177,26 @@ final readonly class HandCardOver
         $next = $card->nextStep();
         $bad = $card->readings->where('stands', true)->whereIn('verdict', ['fail', 'marginal']);
         $said = [
-            ...array_map(fn(Acting $a): string => ucfirst(FloorWords::actingHolds($a, $this->clock->time($a->since))->said).'.', $now->on->actingOf($now->ref->id)),
+            ...array_map(
+                fn(Acting $a): string => ucfirst(FloorWords::actingHolds($a, $this->clock->time($a->since))->said).'.',
+                $now->on->actingOf($now->ref->id),
+            ),
             "{$done} of ".Words::count(count($now->steps), 'step').' done.',
             $next === null ? '' : "Next: step {$next->no}, {$next->title}.",
-            self::list('Still fitted', array_map(static fn(DeviceOn $d): string => "{$d->kind}, {$d->place}", self::devicesOf($now))),
-            self::list('Out of limits', array_values($bad->map(static fn(Reading $r): string => "{$r->point} {$r->value} {$r->unit}")->all())),
-            self::list('Open', array_values($card->findings->where('state', 'open')->map(static fn(Finding $f): string => "{$f->number} {$f->place}")->all())),
+            self::list(
+                'Still fitted',
+                array_map(static fn(DeviceOn $d): string => "{$d->kind}, {$d->place}", self::devicesOf($now)),
+            ),
+            self::list(
+                'Out of limits',
+                array_values($bad->map(static fn(Reading $r): string => "{$r->point} {$r->value} {$r->unit}")->all()),
+            ),
+            self::list(
+                'Open',
+                array_values($card->findings->where('state', 'open')->map(
+                    static fn(Finding $f): string => "{$f->number} {$f->place}",
+                )->all()),
+            ),
             self::list('Out on the card', array_map(FloorWords::loan(...), $now->on->loansOf($now->ref->id))),
         ];
 
@@ -140,7 +206,10 @@ final readonly class HandCardOver
     /** @return list<DeviceOn> */
     private static function devicesOf(CardNow $card): array
     {
-        return array_values(array_filter($card->on->devices, static fn(DeviceOn $d): bool => $d->card->id === $card->ref->id));
+        return array_values(array_filter(
+            $card->on->devices,
+            static fn(DeviceOn $d): bool => $d->card->id === $card->ref->id,
+        ));
     }
 
     /** @param list<string> $things */

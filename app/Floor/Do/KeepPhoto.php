@@ -18,7 +18,11 @@ final readonly class KeepPhoto
     /** Eight megabytes. */
     public const MOST_BYTES = 8 * 1024 * 1024;
 
-    private const KINDS = [IMAGETYPE_JPEG => ['jpg', 'image/jpeg'], IMAGETYPE_PNG => ['png', 'image/png'], IMAGETYPE_WEBP => ['webp', 'image/webp']];
+    private const KINDS = [
+        IMAGETYPE_JPEG => ['jpg', 'image/jpeg'],
+        IMAGETYPE_PNG => ['png', 'image/png'],
+        IMAGETYPE_WEBP => ['webp', 'image/webp'],
+    ];
 
     private const MOST_PIXELS = 60_000_000;
 
@@ -36,9 +40,13 @@ final readonly class KeepPhoto
             throw Refused::because('The photo is larger than 8 MB. Take it smaller; the finding itself is kept.');
         }
         $size = @getimagesizefromstring($bytes);
-        [$ending, $mime] = self::KINDS[$size[2] ?? 0] ?? throw Refused::because('This is no JPEG, PNG or WebP picture. The finding itself is kept.');
+        [$ending, $mime] = self::KINDS[$size[2] ?? 0] ?? throw Refused::because(
+            'This is no JPEG, PNG or WebP picture. The finding itself is kept.',
+        );
         if ($size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > self::MOST_PIXELS) {
-            throw Refused::because('The picture is empty or has more than 60 million pixels. The finding itself is kept.');
+            throw Refused::because(
+                'The picture is empty or has more than 60 million pixels. The finding itself is kept.',
+            );
         }
         $sha = hash('sha256', $bytes);
 
@@ -51,8 +59,21 @@ final readonly class KeepPhoto
                 return $kept;
             }
             self::store("{$sha}.{$ending}", $bytes);
-            $photo = Photo::create(['finding_id' => $finding->id, 'person_id' => $by->id, 'file' => "{$sha}.{$ending}", 'mime' => $mime, 'bytes' => strlen($bytes), 'sha256' => $sha, 'at' => (string) $this->clock->now()]);
-            $this->records->write($by, 'finding.photo', "finding:{$finding->id}", ['number' => $finding->number, 'sha256' => $sha, 'bytes' => strlen($bytes)]);
+            $photo = Photo::create([
+                'finding_id' => $finding->id,
+                'person_id' => $by->id,
+                'file' => "{$sha}.{$ending}",
+                'mime' => $mime,
+                'bytes' => strlen($bytes),
+                'sha256' => $sha,
+                'at' => (string) $this->clock->now(),
+            ]);
+            $this->records->write(
+                $by,
+                'finding.photo',
+                "finding:{$finding->id}",
+                ['number' => $finding->number, 'sha256' => $sha, 'bytes' => strlen($bytes)],
+            );
 
             return $photo;
         });
@@ -68,7 +89,9 @@ final readonly class KeepPhoto
         $beside = (string) tempnam($folder, 'part');
         if (file_put_contents($beside, $bytes) !== strlen($bytes) || ! rename($beside, "{$folder}/{$name}")) {
             @unlink($beside);
-            throw Refused::because('The photo could not be written to disk. The finding itself is kept; tell whoever keeps the server.');
+            throw Refused::because(
+                'The photo could not be written to disk. The finding itself is kept; tell whoever keeps the server.',
+            );
         }
     }
 }

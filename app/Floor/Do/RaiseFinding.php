@@ -24,7 +24,9 @@ final readonly class RaiseFinding
     {
         return DB::transaction(function () use ($by, $card, $new): Finding {
             if ($new->step !== null && ! $card->steps->contains('no', $new->step)) {
-                throw Refused::because("Card {$card->number} has no step {$new->step}. Nothing was raised; say at which step it was found, or at none.");
+                throw Refused::because(
+                    "Card {$card->number} has no step {$new->step}. Nothing was raised; say at which step it was found, or at none.",
+                );
             }
             FloorCount::up($card->aircraft_id);
             $chapter = $new->chapter ?? $card->chapter();
@@ -58,7 +60,12 @@ final readonly class RaiseFinding
             }
             $was = $finding->spot;
             $finding->update(['spot' => $spot]);
-            $this->records->write($by, 'finding.marked', "finding:{$finding->id}", ['number' => $finding->number, 'spot' => $spot, 'was' => $was]);
+            $this->records->write(
+                $by,
+                'finding.marked',
+                "finding:{$finding->id}",
+                ['number' => $finding->number, 'spot' => $spot, 'was' => $was],
+            );
         });
     }
 }

@@ -19,7 +19,11 @@ final class SafingRegister
     /** @return Collection<int, SafingDevice> still fitted, the oldest first */
     public function of(Aircraft $aircraft): Collection
     {
-        return SafingDevice::with(['card', 'fitter', 'carrier'])->where('aircraft_id', $aircraft->id)->whereNull('removed_at')->orderBy('fitted_at')->orderBy('id')->get();
+        return SafingDevice::with(['card', 'fitter', 'carrier'])->where('aircraft_id', $aircraft->id)
+            ->whereNull('removed_at')
+            ->orderBy('fitted_at')
+            ->orderBy('id')
+            ->get();
     }
 
     /** The device that a step takes off, or the same one fitted again since by another card; null when it is not in the register. */
@@ -32,7 +36,9 @@ final class SafingRegister
         }
         $now = SafingDevice::where('aircraft_id', $step->card->aircraft_id)->whereNull('removed_at')->get();
 
-        return $now->firstWhere('fitted_step_id', $fitted->id) ?? $now->first(static fn(SafingDevice $d): bool => self::same($d, $fitted));
+        return $now->firstWhere('fitted_step_id', $fitted->id) ?? $now->first(
+            static fn(SafingDevice $d): bool => self::same($d, $fitted),
+        );
     }
 
     /** @return array<int, Step> the steps that are to take off what is fitted at a card's aircraft, by device */
@@ -57,19 +63,34 @@ final class SafingRegister
         }
         $visits = $devices->pluck('card.visit_id')->unique();
         $kinds = ['safing_fit', 'safing_remove'];
-        $cards = Card::whereIn('visit_id', $visits)->whereIn('id', DB::table('steps')->whereIn('kind', $kinds)->select('card_id'))->get()->keyBy('id');
-        $all = Step::whereIn('kind', $kinds)->whereIn('card_id', $cards->keys())->orderBy('card_id')->orderBy('no')->get();
+        $cards = Card::whereIn('visit_id', $visits)->whereIn(
+            'id',
+            DB::table('steps')->whereIn('kind', $kinds)->select('card_id'),
+        )
+            ->get()
+            ->keyBy('id');
+        $all = Step::whereIn('kind', $kinds)->whereIn('card_id', $cards->keys())
+            ->orderBy('card_id')
+            ->orderBy('no')
+            ->get();
         $all->each(static fn(Step $s) => $s->setRelation('card', $cards->get($s->card_id)));
         $steps = $all->where('kind', 'safing_remove')->where('state', Step::OPEN);
         $removers = [];
         foreach ($devices as $device) {
             // On the same card first; of several, the one that comes first.
-            $remover = $steps->sortBy(static fn(Step $s): array => [$s->card_id === $device->card_id ? 0 : 1, $s->card_id, $s->no])->first(static function (Step $s) use ($device, $cards, $all): bool {
-                $fitter = isset($s->spec['made']) ? $cards->first(static fn(Card $c): bool => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made'])?->id : ($s->card_id === $device->card_id ? $device->card_id : null);
-                $fitted = $all->first(static fn(Step $f): bool => $f->card_id === $fitter && $f->no === $s->spec['of']);
+            $remover = $steps->sortBy(static fn(Step $s): array => [
+                $s->card_id === $device->card_id ? 0 : 1,
+                $s->card_id,
+                $s->no,
+            ])
+                ->first(static function (Step $s) use ($device, $cards, $all): bool {
+                    $fitter = isset($s->spec['made']) ? $cards->first(
+                        static fn(Card $c): bool => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made'],
+                    )?->id : ($s->card_id === $device->card_id ? $device->card_id : null);
+                    $fitted = $all->first(static fn(Step $f): bool => $f->card_id === $fitter && $f->no === $s->spec['of']);
 
-                return $fitted !== null && $s->card->visit_id === $device->card->visit_id && ($fitted->id === $device->fitted_step_id || self::same($device, $fitted));
-            });
+                    return $fitted !== null && $s->card->visit_id === $device->card->visit_id && ($fitted->id === $device->fitted_step_id || self::same($device, $fitted));
+                });
             if ($remover !== null) {
                 $removers[$device->id] = $remover;
             }

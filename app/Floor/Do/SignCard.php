@@ -27,7 +27,12 @@ use Jorvel\Core\Floor\StepOrder;
 /** Signs a card: by whoever worked it, and, where it is due, by an independent inspector who did not. */
 final readonly class SignCard
 {
-    public function __construct(private Clock $clock, private Records $records, private ToolDesk $desk, private CommitOnFloor $commit) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private ToolDesk $desk,
+        private CommitOnFloor $commit,
+    ) {}
 
     /**
      * @param float|null $spent hours that it took; as planned where null
@@ -35,14 +40,23 @@ final readonly class SignCard
      *
      * @throws Refused while a step is open, something of it is out or live, or the signer may not sign for this work
      */
-    public function sign(Person $by, int $cardId, int $version, string $stamp, string $pin, ?float $spent = null, array $counted = []): CardFile
-    {
+    public function sign(
+        Person $by,
+        int $cardId,
+        int $version,
+        string $stamp,
+        string $pin,
+        ?float $spent = null,
+        array $counted = [],
+    ): CardFile {
         return ($this->commit)($cardId, function (CardFile $file) use ($by, $version, $stamp, $pin, $spent, $counted): Closure {
             $file->requireVersion($version);
             $card = $file->card;
             $this->requireOpenTo($file);
             if ($by->trainee) {
-                throw Refused::because('You work under supervision: your supervisor signs this card. Nothing was signed.');
+                throw Refused::because(
+                    'You work under supervision: your supervisor signs this card. Nothing was signed.',
+                );
             }
             $why = NotSigned::why($file->now, (string) $by->id, array_map(strval(...), array_keys($counted)));
             if ($why !== null) {
@@ -110,9 +124,18 @@ final readonly class SignCard
             $by->requireSignature($stamp, $pin);
 
             return function () use ($by, $card): void {
-                $card->fill(['inspected_by' => $by->id, 'inspected_at' => (string) $this->clock->now(), 'state' => Card::CLOSED]);
+                $card->fill([
+                    'inspected_by' => $by->id,
+                    'inspected_at' => (string) $this->clock->now(),
+                    'state' => Card::CLOSED,
+                ]);
                 $this->settle($card);
-                $this->records->write($by, 'card.inspected', "card:{$card->id}", ['number' => $card->number, 'stamp' => $by->stamp, 'covers' => $card->covers]);
+                $this->records->write(
+                    $by,
+                    'card.inspected',
+                    "card:{$card->id}",
+                    ['number' => $card->number, 'stamp' => $by->stamp, 'covers' => $card->covers],
+                );
             };
         });
     }
@@ -124,14 +147,23 @@ final readonly class SignCard
      *
      * @throws Refused as for a whole card, and while the steps before it are open
      */
-    public function inspectStep(Person $by, int $cardId, int $no, int $version, array $covers, string $stamp, string $pin): CardFile
-    {
+    public function inspectStep(
+        Person $by,
+        int $cardId,
+        int $no,
+        int $version,
+        array $covers,
+        string $stamp,
+        string $pin,
+    ): CardFile {
         return ($this->commit)($cardId, function (CardFile $file) use ($by, $no, $version, $covers, $stamp, $pin): Closure {
             $file->requireVersion($version);
             $card = $file->card;
             $step = $card->steps->firstWhere('no', $no);
             if ($step === null || $step->kind !== 'inspection' || $step->state === Step::DONE) {
-                throw Refused::because("Step {$no} of card {$card->number} is not waiting for an independent inspection.");
+                throw Refused::because(
+                    "Step {$no} of card {$card->number} is not waiting for an independent inspection.",
+                );
             }
             $this->requireOpenTo($file);
             $before = StepOrder::blocking($file->now->order(), $no);
@@ -142,8 +174,19 @@ final readonly class SignCard
             $by->requireSignature($stamp, $pin);
 
             return function () use ($by, $card, $step): void {
-                $step->fill(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => (string) $this->clock->now(), 'result' => ['covers' => $step->spec['covers']]])->save();
-                $this->records->write($by, 'step.inspected', "card:{$card->id}", ['step' => $step->no, 'stamp' => $by->stamp, 'covers' => $step->spec['covers']]);
+                $step->fill([
+                    'state' => Step::DONE,
+                    'done_by' => $by->id,
+                    'done_at' => (string) $this->clock->now(),
+                    'result' => ['covers' => $step->spec['covers']],
+                ])
+                    ->save();
+                $this->records->write(
+                    $by,
+                    'step.inspected',
+                    "card:{$card->id}",
+                    ['step' => $step->no, 'stamp' => $by->stamp, 'covers' => $step->spec['covers']],
+                );
             };
         });
     }
@@ -174,7 +217,12 @@ final readonly class SignCard
     private function settle(Card $card): void
     {
         if ($card->state === Card::CLOSED && $card->finding_id !== null) {
-            Finding::whereKey($card->finding_id)->where('state', Finding::OPEN)->update(['state' => Finding::FIXED, 'fixed_how' => "by card {$card->number}", 'settled_at' => (string) $this->clock->now()]);
+            Finding::whereKey($card->finding_id)->where('state', Finding::OPEN)
+                ->update([
+                    'state' => Finding::FIXED,
+                    'fixed_how' => "by card {$card->number}",
+                    'settled_at' => (string) $this->clock->now(),
+                ]);
         }
     }
 
@@ -183,7 +231,9 @@ final readonly class SignCard
         $type = $card->aircraft->type->code;
         $code = $by->qualified()->unfit($role, $type, $skill, $this->clock->today(), $tookPart);
         if ($code === 'not_independent') {
-            throw Refused::because('You had a hand in this card, so you cannot inspect it independently. Another inspector must.');
+            throw Refused::because(
+                'You had a hand in this card, so you cannot inspect it independently. Another inspector must.',
+            );
         }
         if ($code !== null) {
             throw Refused::because("{$by->name} ".Words::unfit($code, $role, $type, $skill).'. Nothing was signed.');

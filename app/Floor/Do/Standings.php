@@ -29,7 +29,9 @@ final readonly class Standings
     {
         $holds = $this->holding($by, $file, [$step])[$step->no] ?? [];
         if ($holds !== []) {
-            throw Refused::because("Step {$step->no} {$step->acts()} and is held: ".FloorWords::said($holds).'. Nothing overrides this; it is free as soon as they are gone.');
+            throw Refused::because(
+                "Step {$step->no} {$step->acts()} and is held: ".FloorWords::said($holds).'. Nothing overrides this; it is free as soon as they are gone.',
+            );
         }
     }
 
@@ -38,7 +40,9 @@ final readonly class Standings
     {
         $away = $this->away($by, $file);
         if ($away !== []) {
-            throw Refused::because('Stay away from it now: '.FloorWords::said($away).'. You begin here when that has ended. Nothing was changed.');
+            throw Refused::because(
+                'Stay away from it now: '.FloorWords::said($away).'. You begin here when that has ended. Nothing was changed.',
+            );
         }
     }
 
@@ -60,7 +64,10 @@ final readonly class Standings
                 continue;
             }
             $stale = $this->staleCall($file, $step->no);
-            $holds[$step->no] = [...$stale === null ? [] : [$stale], ...$this->views(Interlock::holding($file->now, $now, (string) $by->id), $removers)];
+            $holds[$step->no] = [
+                ...$stale === null ? [] : [$stale],
+                ...$this->views(Interlock::holding($file->now, $now, (string) $by->id), $removers),
+            ];
         }
 
         return $holds;
@@ -73,7 +80,10 @@ final readonly class Standings
      */
     public function away(Person $by, CardFile $file, ?array $removers = null): array
     {
-        return $this->views(StayAway::from($file->now, (string) $by->id), $removers ?? $this->register->removersOf($file));
+        return $this->views(
+            StayAway::from($file->now, (string) $by->id),
+            $removers ?? $this->register->removersOf($file),
+        );
     }
 
     /**

@@ -34,22 +34,46 @@ final readonly class TakeReading
      *
      * @throws Refused when the tool may not be used, or cannot have shown it
      */
-    public function ask(Step $step, array $spec, string $entry, string $toolCode, string $phase = 'reading', int $run = 1): Taken
-    {
+    public function ask(
+        Step $step,
+        array $spec,
+        string $entry,
+        string $toolCode,
+        string $phase = 'reading',
+        int $run = 1,
+    ): Taken {
         $tool = $this->tool($spec, $toolCode);
         $result = $this->judge($spec, $entry, $tool);
         $this->requireHere($step, $tool);
 
-        return new Taken($spec['point'], $entry, $result->value, $result->unit->value, $result->verdict->value, $result->margin, $tool, $result->reasons, $phase, $run);
+        return new Taken(
+            $spec['point'],
+            $entry,
+            $result->value,
+            $result->unit->value,
+            $result->verdict->value,
+            $result->margin,
+            $tool,
+            $result->reasons,
+            $phase,
+            $run,
+        );
     }
 
     /** Keeps judged readings of one phase, with their tools counted out to the card; earlier ones of the same points no longer stand. */
     public function keep(Person $by, Step $step, Taken ...$taken): void
     {
-        foreach (array_unique(array_filter(array_map(static fn(Taken $t): ?Tool => $t->tool, $taken)), SORT_REGULAR) as $tool) {
+        foreach (array_unique(
+            array_filter(array_map(static fn(Taken $t): ?Tool => $t->tool, $taken)),
+            SORT_REGULAR,
+        ) as $tool) {
             $this->desk->out($by, $step->card, $tool);
         }
-        Reading::where(['step_id' => $step->id, 'phase' => $taken[0]->phase])->whereIn('point', array_map(static fn(Taken $t): string => $t->point, $taken))->update(['stands' => false]);
+        Reading::where(['step_id' => $step->id, 'phase' => $taken[0]->phase])->whereIn(
+            'point',
+            array_map(static fn(Taken $t): string => $t->point, $taken),
+        )
+            ->update(['stands' => false]);
         $now = (string) $this->clock->now();
         Reading::insert(array_map(static fn(Taken $t): array => [
             'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $t->tool?->id, 'person_id' => $by->id, 'point' => $t->point,
@@ -77,7 +101,13 @@ final readonly class TakeReading
             $this->requireReadable($reading, $tool);
         }
 
-        return Limit::judge($reading, $limit, $this->clock->today(), $tool?->instrument(), ($spec['decision'] ?? 'simple') === 'guarded');
+        return Limit::judge(
+            $reading,
+            $limit,
+            $this->clock->today(),
+            $tool?->instrument(),
+            ($spec['decision'] ?? 'simple') === 'guarded',
+        );
     }
 
     /** @throws Refused for a reading outside a tool's range, or finer than it shows */
@@ -85,10 +115,14 @@ final readonly class TakeReading
     {
         $why = Readable::of($reading, $tool->instrument());
         if ($why === Readable::OutOfRange) {
-            throw Refused::because("{$tool->code} reads from ".Words::number($tool->low, 3).' to '.Words::number($tool->high, 3)." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was kept.");
+            throw Refused::because(
+                "{$tool->code} reads from ".Words::number($tool->low, 3).' to '.Words::number($tool->high, 3)." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was kept.",
+            );
         }
         if ($why === Readable::TooFine) {
-            throw Refused::because("{$tool->code} shows steps of ".Words::number($tool->resolution, 4)." {$tool->unit}; ".Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was kept.');
+            throw Refused::because(
+                "{$tool->code} shows steps of ".Words::number($tool->resolution, 4)." {$tool->unit}; ".Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was kept.',
+            );
         }
     }
 

@@ -114,8 +114,19 @@ final readonly class WorkStep
         $now = (string) $this->clock->now();
         $writes = [...$worked->writes, ...$this->acting($by, $file, $step, $in->do, $worked, $now)];
         if ($worked->result !== null) {
-            $writes[] = static fn() => $step->fill(['state' => Step::DONE, 'result' => $worked->result, 'done_by' => $by->id, 'done_at' => $now])->save();
-            $writes[] = fn() => $this->records->write($by, 'step.done', "card:{$step->card_id}", ['step' => $step->no, 'kind' => $step->kind, ...$worked->result]);
+            $writes[] = static fn() => $step->fill([
+                'state' => Step::DONE,
+                'result' => $worked->result,
+                'done_by' => $by->id,
+                'done_at' => $now,
+            ])
+                ->save();
+            $writes[] = fn() => $this->records->write(
+                $by,
+                'step.done',
+                "card:{$step->card_id}",
+                ['step' => $step->no, 'kind' => $step->kind, ...$worked->result],
+            );
         }
 
         return $writes;
@@ -131,14 +142,23 @@ final readonly class WorkStep
         $is = LoadCard::step($step);
         $writes = [];
         if ($is->ends !== [] && $worked->result !== null) {
-            $writes[] = static fn() => self::end($file, $by, $now, static fn(ActingRow $a): bool => array_intersect($a->systems, $is->ends) !== []);
+            $writes[] = static fn() => self::end(
+                $file,
+                $by,
+                $now,
+                static fn(ActingRow $a): bool => array_intersect($a->systems, $is->ends) !== [],
+            );
         }
         if ($is->acts === null) {
             return $writes;
         }
         $of = static fn(ActingRow $a): bool => $a->step_id === $step->id;
         if ($do === 'start') {
-            return [...$writes, static fn() => self::end($file, $by, $now, $of), static fn() => self::begin($file, $by, $step, $is, true, $now)];
+            return [
+                ...$writes,
+                static fn() => self::end($file, $by, $now, $of),
+                static fn() => self::begin($file, $by, $step, $is, true, $now),
+            ];
         }
         $over = $worked->result !== null || ($step->started_at !== null && $step->kind === 'test');
         if (! $over) {
@@ -164,7 +184,10 @@ final readonly class WorkStep
     private static function end(CardFile $file, Person $by, string $now, callable $which): void
     {
         if ($file->now->on->actingOf($file->now->ref->id) !== []) {
-            ActingRow::where('card_id', $file->card->id)->whereNull('ended_at')->get()->filter($which)->each(static fn(ActingRow $a) => $a->update(['ended_at' => $now, 'ended_by' => $by->id]));
+            ActingRow::where('card_id', $file->card->id)->whereNull('ended_at')
+                ->get()
+                ->filter($which)
+                ->each(static fn(ActingRow $a) => $a->update(['ended_at' => $now, 'ended_by' => $by->id]));
         }
     }
 
@@ -179,14 +202,21 @@ final readonly class WorkStep
             throw Refused::because("Step {$step->no} does not run; there is nothing to break off.");
         }
         if ($why === '') {
-            throw Refused::because('Say why it is broken off, and that the system is without power and pressure again. Nothing was changed.');
+            throw Refused::because(
+                'Say why it is broken off, and that the system is without power and pressure again. Nothing was changed.',
+            );
         }
         $now = (string) $this->clock->now();
 
         return [
             static fn() => self::end($file, $by, $now, static fn(ActingRow $a): bool => $a->step_id === $step->id),
             static fn() => $step->fill(['started_at' => null])->save(),
-            fn() => $this->records->write($by, 'step.broken_off', "card:{$step->card_id}", ['step' => $step->no, 'why' => $why]),
+            fn() => $this->records->write(
+                $by,
+                'step.broken_off',
+                "card:{$step->card_id}",
+                ['step' => $step->no, 'why' => $why],
+            ),
         ];
     }
 
@@ -215,7 +245,11 @@ final readonly class WorkStep
             fn() => $this->partsOff($by, $step, $why),
             static fn() => Reading::whereIn('step_id', array_column($opened, 'id'))->update(['stands' => false]),
             static fn() => FittedPart::where('step_id', $step->id)->update(['stands' => false]),
-            static fn() => $step->kind === 'safing_fit' ? $device?->update(['removed_by' => $by->id, 'removed_at' => $now, 'void_why' => $why]) : null,
+            static fn() => $step->kind === 'safing_fit' ? $device?->update([
+                'removed_by' => $by->id,
+                'removed_at' => $now,
+                'void_why' => $why,
+            ]) : null,
             static fn() => $step->kind === 'safing_remove' ? $device?->update(['removed_by' => null, 'removed_at' => null]) : null,
             static fn() => array_map(static fn(Step $s) => $s->open(), $opened),
             fn() => $this->records->write($by, 'step.taken_back', "card:{$step->card_id}", [
@@ -234,7 +268,9 @@ final readonly class WorkStep
         }
         $device = $step->kind === 'safing_fit' ? SafingDevice::where('fitted_step_id', $step->id)->whereNull('void_why')->orderByDesc('id')->first() : null;
         if ($device !== null && $device->removed_at !== null) {
-            throw Refused::because("{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is still on.");
+            throw Refused::because(
+                "{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is still on.",
+            );
         }
 
         return $device;
@@ -245,7 +281,11 @@ final readonly class WorkStep
     {
         foreach (FittedPart::with(['part', 'batch'])->where(['step_id' => $step->id, 'stands' => true])->whereNotNull('batch_id')->get() as $fitted) {
             if ($fitted->batch !== null) {
-                $this->goods->cameOff($by, $fitted->batch, "{$fitted->quantity} off again at card {$step->card->number}, step {$step->no}: {$why}".($fitted->part->one_time ? '; spent' : '; bring it back, or scrap it'));
+                $this->goods->cameOff(
+                    $by,
+                    $fitted->batch,
+                    "{$fitted->quantity} off again at card {$step->card->number}, step {$step->no}: {$why}".($fitted->part->one_time ? '; spent' : '; bring it back, or scrap it'),
+                );
             }
         }
     }

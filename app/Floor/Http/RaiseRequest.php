@@ -10,7 +10,11 @@ use App\Floor\Do\NewFinding;
 final class RaiseRequest extends CardRequest
 {
     /** A place on one view of the drawing, in metres. */
-    public const SPOT = ['view' => 'in:side,top,front', 'x' => 'numeric|between:-100,100', 'y' => 'numeric|between:-100,100'];
+    public const SPOT = [
+        'view' => 'in:side,top,front',
+        'x' => 'numeric|between:-100,100',
+        'y' => 'numeric|between:-100,100',
+    ];
 
     public function authorize(): bool
     {
@@ -54,8 +58,18 @@ final class RaiseRequest extends CardRequest
             $this->string('severity', 'minor')->value(),
             $this->input('chapter') === null ? null : $this->string('chapter')->value(),
             $this->input('step') === null ? null : $this->integer('step'),
-            is_array($spot) ? ['view' => (string) $spot['view'], 'x' => (float) $spot['x'], 'y' => (float) $spot['y']] : null,
-            is_array($sketch) && $sketch !== [] ? array_values(array_map(static fn(array $stroke): array => array_values(array_map(static fn(array $p): array => [round((float) $p[0], 4), round((float) $p[1], 4)], $stroke)), $sketch)) : null,
+            is_array($spot) ? [
+                'view' => (string) $spot['view'],
+                'x' => (float) $spot['x'],
+                'y' => (float) $spot['y'],
+            ] : null,
+            is_array($sketch) && $sketch !== [] ? array_values(array_map(
+                static fn(array $stroke): array => array_values(array_map(
+                    static fn(array $p): array => [round((float) $p[0], 4), round((float) $p[1], 4)],
+                    $stroke,
+                )),
+                $sketch,
+            )) : null,
         );
     }
 }

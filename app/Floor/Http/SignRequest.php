@@ -9,7 +9,10 @@ final class SignRequest extends CardRequest
 {
     public function authorize(): bool
     {
-        return $this->mayOnCard(str_ends_with($this->path(), '/inspect') ? 'inspect' : 'work', (int) $this->route('id'));
+        return $this->mayOnCard(
+            str_ends_with($this->path(), '/inspect') ? 'inspect' : 'work',
+            (int) $this->route('id'),
+        );
     }
 
     /** @return list<string> what the inspector looked at */

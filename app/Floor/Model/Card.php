@@ -225,7 +225,10 @@ final class Card extends Model
     public function requireVersion(int $seen): void
     {
         if ($this->version !== $seen) {
-            throw Refused::stale('Somebody else changed this card while you had it open. What you entered is still in its field. Look at what they did, then send it again.', $this->version);
+            throw Refused::stale(
+                'Somebody else changed this card while you had it open. What you entered is still in its field. Look at what they did, then send it again.',
+                $this->version,
+            );
         }
     }
 
@@ -292,7 +295,9 @@ final class Card extends Model
      */
     public function performers(): array
     {
-        $worked = $this->hands->pluck('person_id')->merge($this->steps->where('kind', '!=', 'inspection')->pluck('done_by'))->filter();
+        $worked = $this->hands->pluck('person_id')
+            ->merge($this->steps->where('kind', '!=', 'inspection')->pluck('done_by'))
+            ->filter();
         $over = $this->assignments->whereIn('person_id', $worked)->pluck('under_id')->filter();
 
         return array_values($worked->merge($over)->unique()->map(intval(...))->all());
@@ -302,6 +307,9 @@ final class Card extends Model
     public function addHand(int $personId, string $at): void
     {
         $over = $this->assignments->firstWhere('person_id', $personId)?->under_id;
-        CardHand::insertOrIgnore(array_map(fn(int $id): array => ['card_id' => $this->id, 'person_id' => $id, 'since' => $at], array_values(array_filter([$personId, $over]))));
+        CardHand::insertOrIgnore(array_map(
+            fn(int $id): array => ['card_id' => $this->id, 'person_id' => $id, 'since' => $at],
+            array_values(array_filter([$personId, $over])),
+        ));
     }
 }

@@ -26,7 +26,14 @@ final class Presence extends Model
     public static function come(int $personId, int $cardId, string $now): void
     {
         $of = ['person_id' => $personId, 'card_id' => $cardId];
-        DB::table('presences')->upsert([...$of, 'since' => $now], 'person_id', ['card_id' => $cardId, 'since' => DB::raw('case when card_id = excluded.card_id then since else excluded.since end')]);
+        DB::table('presences')->upsert(
+            [...$of, 'since' => $now],
+            'person_id',
+            [
+                'card_id' => $cardId,
+                'since' => DB::raw('case when card_id = excluded.card_id then since else excluded.since end'),
+            ],
+        );
     }
 
     /** @return BelongsTo<Card, $this> */

@@ -78,7 +78,14 @@ final class Step extends Model
     /** Open again, as if it had not been worked; the record keeps that it was. */
     public function open(): void
     {
-        $this->fill(['state' => self::OPEN, 'result' => null, 'done_by' => null, 'done_at' => null, 'started_at' => null])->save();
+        $this->fill([
+            'state' => self::OPEN,
+            'result' => null,
+            'done_by' => null,
+            'done_at' => null,
+            'started_at' => null,
+        ])
+            ->save();
     }
 
     /** @return BelongsTo<Card, $this> */

@@ -14,7 +14,14 @@ final readonly class PastEvent
      * @param int $flown flights since
      * @param string|null $link to it in the application
      */
-    public function __construct(public string $kind, public Day $on, public string $title, public string $said, public int $flown, public ?string $link = null) {}
+    public function __construct(
+        public string $kind,
+        public Day $on,
+        public string $title,
+        public string $said,
+        public int $flown,
+        public ?string $link = null,
+    ) {}
 
     /** Whether somebody's hands were on the system: the first suspects of what is found next. */
     public function touched(): bool

@@ -57,7 +57,17 @@ use Jorvel\Core\Shared\Unit;
 /** One card with everything on it. */
 final readonly class ShowCard
 {
-    public function __construct(private Clock $clock, private Standings $standings, private SafingRegister $register, private HandCardOver $handOver, private ShowFloor $floor, private ShowRevisions $revisions, private FitToWork $fit, private LoadCard $load, private Directory $people) {}
+    public function __construct(
+        private Clock $clock,
+        private Standings $standings,
+        private SafingRegister $register,
+        private HandCardOver $handOver,
+        private ShowFloor $floor,
+        private ShowRevisions $revisions,
+        private FitToWork $fit,
+        private LoadCard $load,
+        private Directory $people,
+    ) {}
 
     public function card(int $id, Person $me): CardView
     {
@@ -121,7 +131,9 @@ final readonly class ShowCard
             $this->sentence($card, $next, $holds[$next?->no] ?? []),
             $next?->no,
             $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp}), ".$this->clock->local(Instant::parse((string) $card->signed_at)),
-            $card->inspector === null ? null : "{$card->inspector->name} ({$card->inspector->stamp}), ".$this->clock->local(Instant::parse((string) $card->inspected_at)),
+            $card->inspector === null ? null : "{$card->inspector->name} ({$card->inspector->stamp}), ".$this->clock->local(
+                Instant::parse((string) $card->inspected_at),
+            ),
             array_values($card->assignments->map(static fn(Assignment $a): string => $a->person->name.match ($a->role) {
                 'duplicate' => ' (inspects)', 'trainee' => ' (under supervision)', default => '',
             })->all()),
@@ -129,19 +141,50 @@ final readonly class ShowCard
             $inspectWhy,
             $workWhy === null ? null : "{$me->name} {$workWhy}.",
             $me->can('work', $card) ? $this->standings->away($me, $file, $removers) : [],
-            array_map(fn(Acting $a): HoldView => FloorWords::actingHolds($a, $this->clock->time($a->since)), $file->now->on->actingOf((string) $card->id)),
+            array_map(
+                fn(Acting $a): HoldView => FloorWords::actingHolds($a, $this->clock->time($a->since)),
+                $file->now->on->actingOf((string) $card->id),
+            ),
             $next === null && ! $card->worked() ? SignCard::statement($card, $me) : null,
-            $card->finding === null ? null : $this->finding($card->finding, $card->aircraft->mark, $card->finding->card),
-            array_map(fn(PersonAt $p): PresenceView => new PresenceView((int) $p->id, $p->name, $this->clock->time($p->since), (int) $p->id === $me->id), $file->now->on->at((string) $card->id)),
+            $card->finding === null ? null : $this->finding(
+                $card->finding,
+                $card->aircraft->mark,
+                $card->finding->card,
+            ),
+            array_map(
+                fn(PersonAt $p): PresenceView => new PresenceView(
+                    (int) $p->id,
+                    $p->name,
+                    $this->clock->time($p->since),
+                    (int) $p->id === $me->id,
+                ),
+                $file->now->on->at((string) $card->id),
+            ),
             $this->crew($card),
-            $left === null ? null : new HandoverView($left->person->name, $left->person_id === $me->id, $this->clock->local(Instant::parse($left->at)), $left->state, $left->said, $left->taker?->name),
+            $left === null ? null : new HandoverView(
+                $left->person->name,
+                $left->person_id === $me->id,
+                $this->clock->local(Instant::parse($left->at)),
+                $left->state,
+                $left->said,
+                $left->taker?->name,
+            ),
             $card->worked() ? '' : $this->handOver->state($file),
             array_values($card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all()),
             array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
             $this->devices($fitted, $removers),
             $this->tools($card, $tools),
             $this->parts($card),
-            array_map(fn(LoanOut $l): LoanView => new LoanView((int) $l->id, $l->what, $l->quantity, $l->with, $this->clock->time($l->since)), $file->now->on->loansOf((string) $card->id)),
+            array_map(
+                fn(LoanOut $l): LoanView => new LoanView(
+                    (int) $l->id,
+                    $l->what,
+                    $l->quantity,
+                    $l->with,
+                    $this->clock->time($l->since),
+                ),
+                $file->now->on->loansOf((string) $card->id),
+            ),
             $this->revisions->questions($card->template->manual, $card->template->section),
         );
     }
@@ -156,13 +199,20 @@ final readonly class ShowCard
         $card->load(['readings', 'findings']);
         $rigged = $card->steps->where('kind', 'rig');
         $rigged->isEmpty() ? null : $rigged->load('runs');
-        $card->steps->each(static fn(Step $s) => $s->relationLoaded('runs') ? null : $s->setRelation('runs', $s->newCollection()));
+        $card->steps->each(
+            static fn(Step $s) => $s->relationLoaded('runs') ? null : $s->setRelation('runs', $s->newCollection()),
+        );
         $fixed = $card->finding_id === null ? null : Finding::with('card')->find($card->finding_id);
         $card->setRelation('finding', $fixed);
         $findings = $card->findings->concat(array_filter([$fixed]));
         $findings->isEmpty() ? null : $findings->load(['photos', 'before']);
         $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
-        $tools = Tool::withCardOutOn()->where(static fn(Builder $q) => $q->whereIn('tools.id', $card->readings->pluck('tool_id')->filter()->unique())->orWhereIn('kind', $kinds))->orderBy('code')->get();
+        $tools = Tool::withCardOutOn()->where(static fn(Builder $q) => $q->whereIn(
+            'tools.id',
+            $card->readings->pluck('tool_id')->filter()->unique(),
+        )->orWhereIn('kind', $kinds))
+            ->orderBy('code')
+            ->get();
         $byId = $tools->keyBy('id');
         $card->readings->each(static fn(Reading $r) => $r->setRelation('tool', $byId->get($r->tool_id)));
         $this->people->attach([
@@ -221,11 +271,22 @@ final readonly class ShowCard
         }
         $today = $this->clock->today();
 
-        $people = Person::thereOn($today)->withMax(['rotaDays as shift_today' => static fn(Builder $q) => $q->where('date', (string) $today)], 'shift')
+        $people = Person::thereOn($today)->withMax(
+            ['rotaDays as shift_today' => static fn(Builder $q) => $q->where('date', (string) $today)],
+            'shift',
+        )
             ->where('base', $card->aircraft->base)->orderBy('name')->get();
-        $people->each(static fn(Person $p) => $p->setRelation('rotaDays', new Collection($p->getAttribute('shift_today') === null ? [] : [new RotaDay(['date' => (string) $today, 'shift' => $p->getAttribute('shift_today')])])));
+        $people->each(static fn(Person $p) => $p->setRelation(
+            'rotaDays',
+            new Collection($p->getAttribute('shift_today') === null ? [] : [new RotaDay([
+                'date' => (string) $today,
+                'shift' => $p->getAttribute('shift_today'),
+            ])]),
+        ));
 
-        return array_values($people->filter(static fn(Person $p): bool => $p->shiftOn($today) !== null)->map(static fn(Person $p): string => $p->name)->all());
+        return array_values($people->filter(
+            static fn(Person $p): bool => $p->shiftOn($today) !== null,
+        )->map(static fn(Person $p): string => $p->name)->all());
     }
 
     /**
@@ -238,7 +299,10 @@ final readonly class ShowCard
         $result = $step->result ?? [];
         foreach ($result['calls'] ?? [] as $place => $call) {
             $at = Instant::parse($call['at']);
-            $result['calls'][$place] += ['said' => 'called at '.$this->clock->time($at), 'stands' => $this->clock->now()->epoch() - $at->epoch() <= CallClear::stands($step)];
+            $result['calls'][$place] += [
+                'said' => 'called at '.$this->clock->time($at),
+                'stands' => $this->clock->now()->epoch() - $at->epoch() <= CallClear::stands($step),
+            ];
         }
 
         return $result;
@@ -251,7 +315,10 @@ final readonly class ShowCard
             $card->state === Card::CLOSED => "Card {$card->number} is closed.",
             $card->state === Card::SIGNED => "Card {$card->number} is signed and waits for its independent inspection, by somebody who did not work it.",
             $next === null => 'Every step is done. Sign the card with your stamp and PIN.',
-            $holds !== [] => "Step {$next->no} is held by ".implode(' and ', array_map(static fn(HoldView $h): string => $h->name, $holds)).'.',
+            $holds !== [] => "Step {$next->no} is held by ".implode(
+                ' and ',
+                array_map(static fn(HoldView $h): string => $h->name, $holds),
+            ).'.',
             $next->kind === 'inspection' => "Step {$next->no} waits for an independent inspection, by somebody who did not work the card.",
             default => "Step {$next->no} of {$card->steps->count()}: {$next->title}.",
         };
@@ -265,7 +332,10 @@ final readonly class ShowCard
     {
         $card = $file->card;
         $before = $step->state === Step::DONE ? null : StepOrder::blocking($order, $step->no);
-        $held = $step->started_at === null ? null : max(0, $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch());
+        $held = $step->started_at === null ? null : max(
+            0,
+            $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch(),
+        );
 
         return new StepView(
             $step->no,
@@ -306,12 +376,22 @@ final readonly class ShowCard
         $points = array_column($step->spec['points'], 'title', 'id');
         $moves = array_map(static function (array $m) use ($adjusters): MoveView {
             // A card made before its template was checked for it may lack a title or unit; what was read on it is shown all the same.
-            [$title, $unit] = [$adjusters[$m['adjuster']]['title'] ?? $m['adjuster'], $adjusters[$m['adjuster']]['unit'] ?? ''];
+            [$title, $unit] = [
+                $adjusters[$m['adjuster']]['title'] ?? $m['adjuster'],
+                $adjusters[$m['adjuster']]['unit'] ?? '',
+            ];
             $way = match ($m['direction']) {
                 'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter', 'raise' => 'up', default => 'down',
             };
 
-            return new MoveView($m['adjuster'], $title, $m['amount'], $unit, $m['direction'], trim(Words::number($m['amount'], 2)." {$unit}")." {$way}");
+            return new MoveView(
+                $m['adjuster'],
+                $title,
+                $m['amount'],
+                $unit,
+                $m['direction'],
+                trim(Words::number($m['amount'], 2)." {$unit}")." {$way}",
+            );
         }, $run->solution['moves']);
         $unmet = array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['unmet']);
         $sentence = match (true) {
@@ -349,7 +429,18 @@ final readonly class ShowCard
                 [$on, $number] = [$t->getAttribute('out_on'), $t->getAttribute('out_number')];
                 $why = $t->unusable($today) ?? ($on !== null && $on !== $card->id ? "is out on card {$number}" : null);
 
-                return new ToolView($t->code, $t->title, $t->kind, $t->unit, $t->resolution, $t->low, $t->high, $t->cal_due, $why === null, $why);
+                return new ToolView(
+                    $t->code,
+                    $t->title,
+                    $t->kind,
+                    $t->unit,
+                    $t->resolution,
+                    $t->low,
+                    $t->high,
+                    $t->cal_due,
+                    $why === null,
+                    $why,
+                );
             })
             ->sortBy(static fn(ToolView $t): int => $t->usable ? 0 : 1)->all());
     }
@@ -366,7 +457,13 @@ final readonly class ShowCard
             $p->one_time,
             $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
             $p->effectivity === null ? null : implode(', ', $p->effectivity),
-            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView($b->batch, $b->quantity, $b->expires, $b->spent($today) === null, $b->spent($today)))->all()),
+            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView(
+                $b->batch,
+                $b->quantity,
+                $b->expires,
+                $b->spent($today) === null,
+                $b->spent($today),
+            ))->all()),
         ))->all());
     }
 }

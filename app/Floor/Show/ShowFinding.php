@@ -44,7 +44,12 @@ final readonly class ShowFinding
             $finding->spot === null ? null : (object) $finding->spot,
             $finding->sketch ?? [],
             $outline === null ? null : new DrawingView((object) $outline, []),
-            array_values($finding->photos->map(fn(Photo $p): PhotoView => new PhotoView($p->id, "/api/photos/{$p->id}", $this->clock->local(Instant::parse($p->at)), $p->bytes))->all()),
+            array_values($finding->photos->map(fn(Photo $p): PhotoView => new PhotoView(
+                $p->id,
+                "/api/photos/{$p->id}",
+                $this->clock->local(Instant::parse($p->at)),
+                $p->bytes,
+            ))->all()),
             $view->repeat,
             $before?->id,
             array_values($events->map(fn(PastEvent $e): HistoryLine => new HistoryLine(
@@ -80,7 +85,9 @@ final readonly class ShowFinding
             $f->fixCard !== null => "{$where}: card {$f->fixCard->number} fixes it.",
             default => "{$where}: fix it or defer it.",
         };
-        $first = $suspect === null ? '' : ' Last touched there: '.$suspect->title.', '.Words::fromNow(-$suspect->on->daysUntil($this->clock->today())).'.';
+        $first = $suspect === null ? '' : ' Last touched there: '.$suspect->title.', '.Words::fromNow(
+            -$suspect->on->daysUntil($this->clock->today()),
+        ).'.';
 
         return ($before === null ? $what : "{$what} It was found there before, as {$before->number}.").$first;
     }

@@ -23,14 +23,33 @@ final readonly class ShowFloor
 
     public function cards(Person $me): FloorView
     {
-        $open = Card::with(['aircraft.type', 'visit', 'steps', 'hands', 'assignments', 'presences.person', 'handovers' => static fn($q) => $q->whereNull('taken_at')->with('person'), 'template.manual', 'waitsFor:id,number,title,state'])
+        $open = Card::with([
+            'aircraft.type',
+            'visit',
+            'steps',
+            'hands',
+            'assignments',
+            'presences.person',
+            'handovers' => static fn($q) => $q->whereNull('taken_at')->with('person'),
+            'template.manual',
+            'waitsFor:id,number,title,state',
+        ])
             ->whereHas('visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))
             ->where('state', '!=', Card::CLOSED)->orderBy('id')->get();
         $planned = $open->pluck('planned_start', 'id');
         $cards = $open->map(fn(Card $c): CardRow => $this->row($c, $me))
-            ->sortBy(static fn(CardRow $r): array => [$r->mine ? 0 : 1, $r->handedOver !== null ? 0 : 1, $r->state === Card::IN_WORK ? 0 : 1, $planned[$r->id] ?? '', $r->id])->values();
+            ->sortBy(static fn(CardRow $r): array => [
+                $r->mine ? 0 : 1,
+                $r->handedOver !== null ? 0 : 1,
+                $r->state === Card::IN_WORK ? 0 : 1,
+                $planned[$r->id] ?? '',
+                $r->id,
+            ])
+            ->values();
         $mine = $cards->where('mine', true);
-        $next = $mine->first(static fn(CardRow $r): bool => $r->hold === null && $r->state !== Card::SIGNED && ! $r->inspection);
+        $next = $mine->first(
+            static fn(CardRow $r): bool => $r->hold === null && $r->state !== Card::SIGNED && ! $r->inspection,
+        );
         $waiting = $cards->where('inspection', true);
         $forMe = $waiting->firstWhere('inspectWhy', null);
         $inspector = $me->can('inspect', Card::class);
@@ -40,7 +59,11 @@ final readonly class ShowFloor
             $inspector && $forMe !== null => "For you to inspect: {$forMe->number} on {$forMe->mark}, {$forMe->title}.",
             $next !== null => ($next->handedOver !== null ? 'Handed over to you: ' : 'Your next card: ')."{$next->number} on {$next->mark}, {$next->title}.",
             $inspector && $waiting->isEmpty() && $coming !== null => "No card waits for an inspection. Next comes {$coming->number} on {$coming->mark}, {$coming->title}: {$coming->inspectNext}.",
-            $waiting->isNotEmpty() => Words::count($waiting->count(), 'card waits', 'cards wait').' for an independent inspection'.($inspector ? '; none of them may be yours' : '').'.',
+            $waiting->isNotEmpty() => Words::count(
+                $waiting->count(),
+                'card waits',
+                'cards wait',
+            ).' for an independent inspection'.($inspector ? '; none of them may be yours' : '').'.',
             default => 'None of the open cards is yours.',
         };
 
@@ -72,7 +95,13 @@ final readonly class ShowFloor
     public function inspectWhy(Card $card, Person $me): ?string
     {
         $type = $card->aircraft->type->code;
-        $code = $me->can('inspect', $card) ? $me->qualified()->unfit('duplicate', $type, null, $this->clock->today(), $card->tookPart($me->id)) : 'no_authority';
+        $code = $me->can('inspect', $card) ? $me->qualified()->unfit(
+            'duplicate',
+            $type,
+            null,
+            $this->clock->today(),
+            $card->tookPart($me->id),
+        ) : 'no_authority';
 
         return match ($code) {
             null => null,

@@ -24,18 +24,33 @@ use Jorvel\Core\Now\PersonAt;
 /** The safing registers: what is fitted where, since when, by whom, and what takes it off. */
 final readonly class ShowRegister
 {
-    public function __construct(private Clock $clock, private SafingRegister $register, private LoadAircraft $load, private ShowCard $cards) {}
+    public function __construct(
+        private Clock $clock,
+        private SafingRegister $register,
+        private LoadAircraft $load,
+        private ShowCard $cards,
+    ) {}
 
     public function all(): RegistersView
     {
-        $devices = SafingDevice::with('aircraft.type')->whereNull('removed_at')->orderBy('id')->get()->groupBy('aircraft_id');
+        $devices = SafingDevice::with('aircraft.type')->whereNull('removed_at')
+            ->orderBy('id')
+            ->get()
+            ->groupBy('aircraft_id');
         $people = Presence::with('card')->get()->groupBy('card.aircraft_id');
         $rows = $devices->map(static function ($of) use ($people): RegisterRow {
             $first = $of->firstOrFail();
             $open = $of->where('open_line', true)->count();
             $there = $people->get($first->aircraft_id)?->count() ?? 0;
 
-            return new RegisterRow($first->aircraft->mark, $first->aircraft->type->code, $of->count() - $open, $open, $there, $of->map(static fn(SafingDevice $d): string => "{$d->kind}, {$d->place}")->implode('; '));
+            return new RegisterRow(
+                $first->aircraft->mark,
+                $first->aircraft->type->code,
+                $of->count() - $open,
+                $open,
+                $there,
+                $of->map(static fn(SafingDevice $d): string => "{$d->kind}, {$d->place}")->implode('; '),
+            );
         })->sortBy('mark')->values();
         $many = (int) $rows->sum('devices') + (int) $rows->sum('openLines');
 
@@ -56,7 +71,15 @@ final readonly class ShowRegister
             if ($place === null) {
                 $undrawn[] = "{$d->kind}, {$d->place}";
             } else {
-                $marks[] = new MarkView($d->id, $n + 1, $d->kind, $d->openLine ? 'stop' : ($d->carriedBy === null ? 'watch' : 'waiting'), $place->x, $place->y, $place->z);
+                $marks[] = new MarkView(
+                    $d->id,
+                    $n + 1,
+                    $d->kind,
+                    $d->openLine ? 'stop' : ($d->carriedBy === null ? 'watch' : 'waiting'),
+                    $place->x,
+                    $place->y,
+                    $place->z,
+                );
             }
         }
         $people = $this->load->on($aircraft->id)->people;
@@ -64,7 +87,10 @@ final readonly class ShowRegister
         $lost = array_filter($devices, static fn($d): bool => $d->remover === null && $d->carriedBy === null);
         $sentence = match (true) {
             $many === 0 => "Nothing is fitted to {$aircraft->mark}.",
-            $lost !== [] => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; no step takes off ".implode(', ', array_map(static fn($d): string => lcfirst($d->kind), $lost)).'.',
+            $lost !== [] => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; no step takes off ".implode(
+                ', ',
+                array_map(static fn($d): string => lcfirst($d->kind), $lost),
+            ).'.',
             default => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; each has a step that takes it off.",
         };
 
@@ -73,7 +99,15 @@ final readonly class ShowRegister
             $aircraft->type->code,
             $sentence,
             $devices,
-            array_map(fn(PersonAt $p): PresenceView => new PresenceView((int) $p->id, "{$p->name}, {$p->card->title}", $this->clock->time($p->since), (int) $p->id === $me->id), $people),
+            array_map(
+                fn(PersonAt $p): PresenceView => new PresenceView(
+                    (int) $p->id,
+                    "{$p->name}, {$p->card->title}",
+                    $this->clock->time($p->since),
+                    (int) $p->id === $me->id,
+                ),
+                $people,
+            ),
             $aircraft->type->outline === null ? null : new DrawingView((object) $aircraft->type->outline, $marks),
             $undrawn,
             $this->clock->local($this->clock->now()),

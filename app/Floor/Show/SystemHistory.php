@@ -36,7 +36,12 @@ final readonly class SystemHistory
         $flights = $this->flights($aircraft);
         $since = $this->since($flights);
         $system = substr($chapter, 0, 2);
-        $events = [...$this->findings($aircraft, $system, $since, $flights, $but), ...$this->cards($aircraft, $system, $since, $flights), ...$this->items($aircraft, $system, $since, $flights), ...$this->parts($aircraft, $system, $since, $flights)];
+        $events = [
+            ...$this->findings($aircraft, $system, $since, $flights, $but),
+            ...$this->cards($aircraft, $system, $since, $flights),
+            ...$this->items($aircraft, $system, $since, $flights),
+            ...$this->parts($aircraft, $system, $since, $flights),
+        ];
         $today = $this->clock->today();
         $recent = Recent::usual();
 
@@ -51,8 +56,15 @@ final readonly class SystemHistory
         $today = $this->clock->today();
         $recent = Recent::usual();
 
-        return Finding::where('aircraft_id', $aircraft->id)->where('chapter', 'like', substr($chapter, 0, 2).'%')->orderByDesc('raised_at')->orderByDesc('id')->get()
-            ->first(fn(Finding $f): bool => Recent::samePlace($f->place, $place) && $recent->holds($this->day($f->raised_at), $today, self::flown($flights, $this->day($f->raised_at))));
+        return Finding::where('aircraft_id', $aircraft->id)->where('chapter', 'like', substr($chapter, 0, 2).'%')
+            ->orderByDesc('raised_at')
+            ->orderByDesc('id')
+            ->get()
+            ->first(fn(Finding $f): bool => Recent::samePlace($f->place, $place) && $recent->holds(
+                $this->day($f->raised_at),
+                $today,
+                self::flown($flights, $this->day($f->raised_at)),
+            ));
     }
 
     /** @return array<int, int> flights by day number, the latest first */
@@ -71,7 +83,11 @@ final readonly class SystemHistory
     /** @param array<int, int> $flights */
     private static function flown(array $flights, Day $since): int
     {
-        return (int) array_sum(array_filter($flights, static fn(int $day): bool => $day > $since->number, ARRAY_FILTER_USE_KEY));
+        return (int) array_sum(array_filter(
+            $flights,
+            static fn(int $day): bool => $day > $since->number,
+            ARRAY_FILTER_USE_KEY,
+        ));
     }
 
     /**
@@ -103,7 +119,15 @@ final readonly class SystemHistory
     private function findings(Aircraft $aircraft, string $system, string $since, array $flights, ?int $but): array
     {
         return array_values(Finding::where('aircraft_id', $aircraft->id)->where('chapter', 'like', "{$system}%")->where('raised_at', '>=', $since)->whereKeyNot($but ?? 0)->get()
-            ->map(fn(Finding $f): PastEvent => new PastEvent('finding', $day = $this->day($f->raised_at), "{$f->number} {$f->place}", $f->extent.($f->fixed_how === null ? ", {$f->state}" : ", fixed: {$f->fixed_how}"), self::flown($flights, $day), "/floor/findings/{$f->id}"))->all());
+            ->map(fn(Finding $f): PastEvent => new PastEvent(
+                'finding',
+                $day = $this->day($f->raised_at),
+                "{$f->number} {$f->place}",
+                $f->extent.($f->fixed_how === null ? ", {$f->state}" : ", fixed: {$f->fixed_how}"),
+                self::flown($flights, $day),
+                "/floor/findings/{$f->id}",
+            ))
+            ->all());
     }
 
     /**
@@ -114,8 +138,23 @@ final readonly class SystemHistory
     private function cards(Aircraft $aircraft, string $system, string $since, array $flights): array
     {
         return array_values(Card::with('signer')->where('aircraft_id', $aircraft->id)->whereNotNull('closed_at')->where('closed_at', '>=', $since)
-            ->where(static fn(Builder $q) => $q->whereHas('item', static fn(Builder $i) => $i->where('chapter', 'like', "{$system}%"))->orWhereHas('finding', static fn(Builder $f) => $f->where('chapter', 'like', "{$system}%")))->get()
-            ->map(fn(Card $c): PastEvent => new PastEvent('card', $day = $this->day((string) $c->closed_at), "{$c->number} {$c->title}", 'worked by '.($c->signer->name ?? 'somebody'), self::flown($flights, $day), "/floor/{$c->id}"))->all());
+            ->where(static fn(Builder $q) => $q->whereHas(
+                'item',
+                static fn(Builder $i) => $i->where('chapter', 'like', "{$system}%"),
+            )->orWhereHas(
+                'finding',
+                static fn(Builder $f) => $f->where('chapter', 'like', "{$system}%"),
+            ))
+            ->get()
+            ->map(fn(Card $c): PastEvent => new PastEvent(
+                'card',
+                $day = $this->day((string) $c->closed_at),
+                "{$c->number} {$c->title}",
+                'worked by '.($c->signer->name ?? 'somebody'),
+                self::flown($flights, $day),
+                "/floor/{$c->id}",
+            ))
+            ->all());
     }
 
     /**
@@ -127,8 +166,18 @@ final readonly class SystemHistory
      */
     private function items(Aircraft $aircraft, string $system, string $since, array $flights): array
     {
-        return array_values(ItemDoing::with('item')->where('aircraft_id', $aircraft->id)->whereNull('visit_id')->where('date', '>=', $since)->whereHas('item', static fn(Builder $q) => $q->where('chapter', 'like', "{$system}%"))->get()
-            ->map(static fn(ItemDoing $d): PastEvent => new PastEvent('item', $day = Day::parse($d->date), "{$d->item->code} {$d->item->title}", 'done under the programme', self::flown($flights, $day)))->all());
+        return array_values(ItemDoing::with('item')->where('aircraft_id', $aircraft->id)->whereNull('visit_id')->where('date', '>=', $since)->whereHas(
+            'item',
+            static fn(Builder $q) => $q->where('chapter', 'like', "{$system}%"),
+        )->get()
+            ->map(static fn(ItemDoing $d): PastEvent => new PastEvent(
+                'item',
+                $day = Day::parse($d->date),
+                "{$d->item->code} {$d->item->title}",
+                'done under the programme',
+                self::flown($flights, $day),
+            ))
+            ->all());
     }
 
     /**
@@ -138,9 +187,22 @@ final readonly class SystemHistory
      */
     private function parts(Aircraft $aircraft, string $system, string $since, array $flights): array
     {
-        return array_values(FittedPart::with(['part', 'card.template', 'card.item', 'card.finding'])->where('aircraft_id', $aircraft->id)->where('stands', true)->where('at', '>=', $since)->get()
+        return array_values(FittedPart::with([
+            'part',
+            'card.template',
+            'card.item',
+            'card.finding',
+        ])->where('aircraft_id', $aircraft->id)->where('stands', true)->where('at', '>=', $since)->get()
             ->filter(static fn(FittedPart $p): bool => str_starts_with($p->card->chapter(), $system))
-            ->map(fn(FittedPart $p): PastEvent => new PastEvent('part', $day = $this->day($p->at), "{$p->part->number} {$p->part->title}", "fitted at {$p->position}".($p->again ? ', the one that was there' : ''), self::flown($flights, $day), "/floor/{$p->card_id}"))->all());
+            ->map(fn(FittedPart $p): PastEvent => new PastEvent(
+                'part',
+                $day = $this->day($p->at),
+                "{$p->part->number} {$p->part->title}",
+                "fitted at {$p->position}".($p->again ? ', the one that was there' : ''),
+                self::flown($flights, $day),
+                "/floor/{$p->card_id}",
+            ))
+            ->all());
     }
 
     private function day(string $at): Day

@@ -27,8 +27,13 @@ final readonly class AcceptRevision
      *
      * @throws Refused when it is current, or the revision proposes no method for it
      */
-    public function template(Person $by, CardTemplate $template, string $outcome, string $note, array $fleets = []): void
-    {
+    public function template(
+        Person $by,
+        CardTemplate $template,
+        string $outcome,
+        string $note,
+        array $fleets = [],
+    ): void {
         DB::transaction(function () use ($by, $template, $outcome, $note, $fleets): void {
             $template->refresh()->load('manual.revisions');
             $now = $template->manual->revision;
@@ -42,11 +47,36 @@ final readonly class AcceptRevision
             } else {
                 $proposed = $this->proposed($template, $from);
                 $outcome === 'new'
-                    ? $template->update(['revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method'], 'held_until' => null])
+                    ? $template->update([
+                        'revision' => $now,
+                        'steps' => $proposed['steps'],
+                        'method' => $proposed['method'],
+                        'held_until' => null,
+                    ])
                     : $this->both($template, $proposed, $fleets, $now);
             }
-            Reread::create(['template_id' => $template->id, 'person_id' => $by->id, 'from_revision' => $from, 'to_revision' => $now, 'outcome' => $outcome, 'note' => $note, 'at' => (string) $this->clock->now()]);
-            $this->records->write($by, 'template.reread', "template:{$template->id}", ['code' => $template->code, 'from' => $from, 'to' => $now, 'outcome' => $outcome, 'note' => $note, 'fleets' => $fleets]);
+            Reread::create([
+                'template_id' => $template->id,
+                'person_id' => $by->id,
+                'from_revision' => $from,
+                'to_revision' => $now,
+                'outcome' => $outcome,
+                'note' => $note,
+                'at' => (string) $this->clock->now(),
+            ]);
+            $this->records->write(
+                $by,
+                'template.reread',
+                "template:{$template->id}",
+                [
+                    'code' => $template->code,
+                    'from' => $from,
+                    'to' => $now,
+                    'outcome' => $outcome,
+                    'note' => $note,
+                    'fleets' => $fleets,
+                ],
+            );
         });
     }
 
@@ -68,15 +98,36 @@ final readonly class AcceptRevision
                 throw Refused::because("Card {$card->number} stands at the revision in force already.");
             }
             if ($template->revision !== $template->revisionInForce()) {
-                throw Refused::because("The card template {$template->code} is not re-read yet. That comes first, in Library.");
+                throw Refused::because(
+                    "The card template {$template->code} is not re-read yet. That comes first, in Library.",
+                );
             }
             $from = $card->revision;
             if ($outcome === 'new') {
                 $this->rebuild($card, $template);
             }
             $card->update(['revision' => $template->revision, 'version' => $card->version + 1]);
-            Reread::create(['card_id' => $card->id, 'person_id' => $by->id, 'from_revision' => $from, 'to_revision' => $card->revision, 'outcome' => $outcome, 'note' => $note, 'at' => (string) $this->clock->now()]);
-            $this->records->write($by, 'card.reread', "card:{$card->id}", ['number' => $card->number, 'from' => $from, 'to' => $card->revision, 'outcome' => $outcome, 'note' => $note]);
+            Reread::create([
+                'card_id' => $card->id,
+                'person_id' => $by->id,
+                'from_revision' => $from,
+                'to_revision' => $card->revision,
+                'outcome' => $outcome,
+                'note' => $note,
+                'at' => (string) $this->clock->now(),
+            ]);
+            $this->records->write(
+                $by,
+                'card.reread',
+                "card:{$card->id}",
+                [
+                    'number' => $card->number,
+                    'from' => $from,
+                    'to' => $card->revision,
+                    'outcome' => $outcome,
+                    'note' => $note,
+                ],
+            );
         });
     }
 
@@ -89,7 +140,9 @@ final readonly class AcceptRevision
                 return $method;
             }
         }
-        throw Refused::because("The revision proposes no method for {$template->code}. Say that its steps stand, or bring in a revision with the method.");
+        throw Refused::because(
+            "The revision proposes no method for {$template->code}. Say that its steps stand, or bring in a revision with the method.",
+        );
     }
 
     /**
@@ -99,27 +152,53 @@ final readonly class AcceptRevision
     private function both(CardTemplate $template, array $proposed, array $fleets, int $now): void
     {
         if ($template->held_until !== null || $template->of_id !== null) {
-            throw Refused::because("{$template->code} is one of two methods already. Say that it stands, or take the new method for its fleets; nothing was changed.");
+            throw Refused::because(
+                "{$template->code} is one of two methods already. Say that it stands, or take the new method for its fleets; nothing was changed.",
+            );
         }
         if ($fleets === []) {
             throw Refused::because('Say which fleets work by the new method; the others keep the present one.');
         }
         $n = CardTemplate::where('of_id', $template->id)->count() + 2;
         $other = CardTemplate::create([
-            ...$template->only(['type_id', 'manual_id', 'title', 'chapter', 'section', 'skill', 'hours', 'zone', 'critical', 'phase', 'makes', 'needs', 'positions', 'states', 'parts', 'systems', 'covers']),
+            ...$template->only([
+                'type_id',
+                'manual_id',
+                'title',
+                'chapter',
+                'section',
+                'skill',
+                'hours',
+                'zone',
+                'critical',
+                'phase',
+                'makes',
+                'needs',
+                'positions',
+                'states',
+                'parts',
+                'systems',
+                'covers',
+            ]),
             'code' => "{$template->code}/{$n}", 'revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method'], 'fleets' => $fleets, 'of_id' => $template->id,
         ]);
         // The present method stays at its revision, as the approved data of the other fleets says.
         $template->update(['held_until' => $now]);
         // What is open on those fleets was written from the old method, and waits to be read again against the new one.
-        Card::where('template_id', $template->id)->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))
-            ->whereHas('aircraft.fleet', static fn(Builder $q) => $q->whereIn('code', $fleets))->update(['template_id' => $other->id]);
+        Card::where('template_id', $template->id)->whereHas(
+            'visit',
+            static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED),
+        )
+            ->whereHas('aircraft.fleet', static fn(Builder $q) => $q->whereIn('code', $fleets))
+            ->update(['template_id' => $other->id]);
     }
 
     private function rebuild(Card $card, CardTemplate $template): void
     {
         if ($card->worked() || $card->steps->contains('state', Step::DONE)) {
-            throw Refused::because("Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the steps stand, or have the controller take the task into another card.");
+            throw Refused::because(
+                "Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the steps stand, or have the controller take the task into another card.",
+            );
         }
         $card->steps()->delete();
         Step::insert($template->stepRows($card->id));

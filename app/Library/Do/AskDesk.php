@@ -20,8 +20,19 @@ final readonly class AskDesk
     public function ask(Person $by, Manual $manual, string $section, string $text): Question
     {
         return DB::transaction(function () use ($by, $manual, $section, $text): Question {
-            $question = Question::create(['manual_id' => $manual->id, 'section' => $section, 'asked_by' => $by->id, 'asked_at' => (string) $this->clock->now(), 'text' => $text]);
-            $this->records->write($by, 'question.asked', "question:{$question->id}", ['manual' => $manual->code, 'section' => $section, 'text' => $text]);
+            $question = Question::create([
+                'manual_id' => $manual->id,
+                'section' => $section,
+                'asked_by' => $by->id,
+                'asked_at' => (string) $this->clock->now(),
+                'text' => $text,
+            ]);
+            $this->records->write(
+                $by,
+                'question.asked',
+                "question:{$question->id}",
+                ['manual' => $manual->code, 'section' => $section, 'text' => $text],
+            );
 
             return $question;
         });
@@ -34,8 +45,18 @@ final readonly class AskDesk
             if ($question->refresh()->answer !== null) {
                 throw Refused::because('This question has its answer. Ask a new one where it leaves something open.');
             }
-            $question->update(['answer' => $answer, 'reference' => $reference, 'answered_by' => $by->id, 'answered_at' => (string) $this->clock->now()]);
-            $this->records->write($by, 'question.answered', "question:{$question->id}", ['answer' => $answer, 'reference' => $reference]);
+            $question->update([
+                'answer' => $answer,
+                'reference' => $reference,
+                'answered_by' => $by->id,
+                'answered_at' => (string) $this->clock->now(),
+            ]);
+            $this->records->write(
+                $by,
+                'question.answered',
+                "question:{$question->id}",
+                ['answer' => $answer, 'reference' => $reference],
+            );
         });
     }
 }

@@ -33,13 +33,28 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class BringIn
 {
-    public function __construct(private DueBook $book, private ShowReach $reach, private FlyingLog $log, private Clock $clock, private Records $records, private BringRevision $revisions, private FlyingQuestions $questions) {}
+    public function __construct(
+        private DueBook $book,
+        private ShowReach $reach,
+        private FlyingLog $log,
+        private Clock $clock,
+        private Records $records,
+        private BringRevision $revisions,
+        private FlyingQuestions $questions,
+    ) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
     public function look(Person $by, string $kind, string $name, string $payload): ImportView
     {
         $compared = $this->compare($kind, $payload);
-        $import = Import::create(['person_id' => $by->id, 'kind' => $kind, 'name' => $name, 'payload' => $payload, 'base' => $compared->print(), 'state' => 'previewed']);
+        $import = Import::create([
+            'person_id' => $by->id,
+            'kind' => $kind,
+            'name' => $name,
+            'payload' => $payload,
+            'base' => $compared->print(),
+            'state' => 'previewed',
+        ]);
 
         return $this->view($import, $compared);
     }
@@ -57,7 +72,9 @@ final readonly class BringIn
             }
             $compared = $this->compare($import->kind, $import->payload);
             if ($compared->print() !== $import->base) {
-                throw Refused::because('Something changed since you looked at this file. Look at it again; nothing was applied.');
+                throw Refused::because(
+                    'Something changed since you looked at this file. Look at it again; nothing was applied.',
+                );
             }
             $points = array_map(static fn(AskedView $a): string => "{$a->line}: {$a->message}", $compared->asked);
             if ($points !== [] && ! $sure) {
@@ -70,7 +87,17 @@ final readonly class BringIn
                 default => $this->applyProgramme($import),
             };
             $import->update(['state' => 'applied']);
-            $this->records->write($by, "import.{$import->kind}", "import:{$import->id}", ['file' => $import->name, 'sha256' => hash('sha256', $import->payload), 'changes' => count($compared->changes), 'asked' => $points]);
+            $this->records->write(
+                $by,
+                "import.{$import->kind}",
+                "import:{$import->id}",
+                [
+                    'file' => $import->name,
+                    'sha256' => hash('sha256', $import->payload),
+                    'changes' => count($compared->changes),
+                    'asked' => $points,
+                ],
+            );
 
             return $this->view($import, $compared);
         });
@@ -100,7 +127,12 @@ final readonly class BringIn
             $before = $old === null ? '' : self::words($old);
             $after = self::words($item);
             if ($before !== $after) {
-                $changes[] = new ChangeView("{$item->code} {$item->title}", $old === null ? 'new item' : 'changed', $before, $after);
+                $changes[] = new ChangeView(
+                    "{$item->code} {$item->title}",
+                    $old === null ? 'new item' : 'changed',
+                    $before,
+                    $after,
+                );
             }
             $item->id = $old->id ?? -1 - count($changes);
         }
@@ -110,9 +142,17 @@ final readonly class BringIn
         $this->book->read($fleet);
         foreach ($fleet as $aircraft) {
             $before = $this->book->items($aircraft);
-            $this->moved($dates, $aircraft, $before, $this->book->items($aircraft, $merged), $this->firstStop($aircraft, $before));
+            $this->moved(
+                $dates,
+                $aircraft,
+                $before,
+                $this->book->items($aircraft, $merged),
+                $this->firstStop($aircraft, $before),
+            );
         }
-        $left = $present->where('withdrawn', false)->whereNotIn('code', $file->items->pluck('code'))->map(static fn(ProgrammeItem $i): string => "{$i->code} {$i->title}");
+        $left = $present->where('withdrawn', false)
+            ->whereNotIn('code', $file->items->pluck('code'))
+            ->map(static fn(ProgrammeItem $i): string => "{$i->code} {$i->title}");
 
         return new Compared($changes, $dates, left: array_values($left->all()));
     }
@@ -120,7 +160,10 @@ final readonly class BringIn
     private function compareFlying(FlyingFile $file): Compared
     {
         $changes = $dates = $asked = [];
-        $aircraft = $this->book->query()->whereIn('mark', array_map(static fn(array $r): string => $r['aircraft']->mark, $file->rows))->orderBy('mark')->get();
+        $aircraft = $this->book->query()
+            ->whereIn('mark', array_map(static fn(array $r): string => $r['aircraft']->mark, $file->rows))
+            ->orderBy('mark')
+            ->get();
         $this->questions->read($aircraft->modelKeys());
         foreach ($aircraft as $craft) {
             $before = $this->book->items($craft);
@@ -128,14 +171,25 @@ final readonly class BringIn
             $old = $craft->counters;
             foreach ($file->rows as $row) {
                 if ($row['aircraft']->mark === $craft->mark) {
-                    foreach ($this->questions->of($craft, $row['date'], $row['flown'], $row['known'], $row['before']) as $question) {
+                    foreach ($this->questions->of(
+                        $craft,
+                        $row['date'],
+                        $row['flown'],
+                        $row['known'],
+                        $row['before'],
+                    ) as $question) {
                         $asked[] = new AskedView("line {$row['line']}", $question);
                     }
                     FlyingLog::count($craft, $row['date'], $row['flown']);
                 }
             }
             foreach ($craft->counters as $name => $value) {
-                $changes[] = new ChangeView($craft->mark, "to {$craft->counters_as_of}", Words::amount((float) $old[$name], $name), Words::amount((float) $value, $name));
+                $changes[] = new ChangeView(
+                    $craft->mark,
+                    "to {$craft->counters_as_of}",
+                    Words::amount((float) $old[$name], $name),
+                    Words::amount((float) $value, $name),
+                );
             }
             $this->moved($dates, $craft, $before, $this->book->items($craft), $stopped);
         }
@@ -155,11 +209,19 @@ final readonly class BringIn
                 foreach ($this->questions->ofPlanned($craft, Day::parse($row['date'])) as $question) {
                     $asked[] = new AskedView("line {$row['line']}, {$row['number']}", $question);
                 }
-                $sector = new Sector([...array_diff_key($row, ['aircraft' => 0, 'line' => 0]), 'aircraft_id' => $craft->id]);
+                $sector = new Sector([
+                    ...array_diff_key($row, ['aircraft' => 0, 'line' => 0]),
+                    'aircraft_id' => $craft->id,
+                ]);
                 $key = self::sectorKey($sector);
                 $was = $sectors->has($key) ? self::sectorWords($sectors[$key]) : '';
                 if ($was !== self::sectorWords($sector)) {
-                    $changes[] = new ChangeView("{$craft->mark} {$row['date']} {$row['number']}", $was === '' ? 'new sector' : 'changed', $was, self::sectorWords($sector));
+                    $changes[] = new ChangeView(
+                        "{$craft->mark} {$row['date']} {$row['number']}",
+                        $was === '' ? 'new sector' : 'changed',
+                        $was,
+                        self::sectorWords($sector),
+                    );
                 }
                 $sectors[$key] = $sector;
             }
@@ -177,7 +239,14 @@ final readonly class BringIn
 
     private static function sectorWords(Sector $s): string
     {
-        return "{$s->from_place} to {$s->to_place}, ".implode(', ', array_map(static fn(string $c, float|int $v): string => Words::amount((float) $v, $c), array_keys($s->use), $s->use));
+        return "{$s->from_place} to {$s->to_place}, ".implode(
+            ', ',
+            array_map(
+                static fn(string $c, float|int $v): string => Words::amount((float) $v, $c),
+                array_keys($s->use),
+                $s->use,
+            ),
+        );
     }
 
     /**
@@ -208,18 +277,46 @@ final readonly class BringIn
         foreach ($after as $row) {
             $from = $was->pull($row->of->item->code.'/'.$row->on?->component_id);
             if ($from?->due->forecast?->number !== $row->due->forecast?->number) {
-                $dates[] = new ChangeView($aircraft->mark, "{$row->of->item->code} {$row->title()}", $from === null ? 'not in force' : (string) $from->due->forecast, (string) $row->due->forecast);
+                $dates[] = new ChangeView(
+                    $aircraft->mark,
+                    "{$row->of->item->code} {$row->title()}",
+                    $from === null ? 'not in force' : (string) $from->due->forecast,
+                    (string) $row->due->forecast,
+                );
             }
         }
         foreach ($was as $gone) {
-            $dates[] = new ChangeView($aircraft->mark, "{$gone->of->item->code} {$gone->title()}", (string) $gone->due->forecast, 'no longer in force');
+            $dates[] = new ChangeView(
+                $aircraft->mark,
+                "{$gone->of->item->code} {$gone->title()}",
+                (string) $gone->due->forecast,
+                'no longer in force',
+            );
         }
     }
 
     private function applyProgramme(Import $import): void
     {
         foreach (self::programme($import->kind, $import->payload)->items as $item) {
-            ProgrammeItem::updateOrCreate(['type_id' => $item->type_id, 'code' => $item->code], $item->only(['template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', 'component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states']));
+            ProgrammeItem::updateOrCreate(
+                ['type_id' => $item->type_id, 'code' => $item->code],
+                $item->only([
+                    'template_id',
+                    'title',
+                    'chapter',
+                    'rule',
+                    'rebase',
+                    'limits',
+                    'component',
+                    'phase',
+                    'withdrawn',
+                    'includes',
+                    'harsh',
+                    'hours',
+                    'access',
+                    'states',
+                ]),
+            );
         }
     }
 
@@ -228,7 +325,13 @@ final readonly class BringIn
         $touched = [];
         foreach (FlyingFile::read($import->payload, $this->clock->today())->rows as $row) {
             $craft = $touched[$row['aircraft']->mark] ??= $row['aircraft'];
-            $this->log->add($craft, $row['date'], $row['flown'], $by, $import->name === 'flying programme' ? 'feed' : 'file');
+            $this->log->add(
+                $craft,
+                $row['date'],
+                $row['flown'],
+                $by,
+                $import->name === 'flying programme' ? 'feed' : 'file',
+            );
         }
         foreach ($touched as $craft) {
             $craft->save();
@@ -238,7 +341,10 @@ final readonly class BringIn
     private function applySectors(Import $import): void
     {
         foreach (SectorsFile::read($import->payload, $this->clock->today())->rows as $row) {
-            Sector::updateOrCreate(['aircraft_id' => $row['aircraft']->id, 'date' => $row['date'], 'number' => $row['number']], ['from_place' => $row['from_place'], 'to_place' => $row['to_place'], 'use' => $row['use']]);
+            Sector::updateOrCreate(
+                ['aircraft_id' => $row['aircraft']->id, 'date' => $row['date'], 'number' => $row['number']],
+                ['from_place' => $row['from_place'], 'to_place' => $row['to_place'], 'use' => $row['use']],
+            );
         }
     }
 
@@ -248,7 +354,14 @@ final readonly class BringIn
         foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
             $value = $item->{$field};
             if ($value !== null && $value !== [] && $value !== false) {
-                $words[] = "{$field} ".(is_array($value) ? implode(', ', array_map(static fn(int|string $k, mixed $v): string => is_int($k) ? (string) $v : "{$k} {$v}", array_keys($value), $value)) : ($value === true ? 'yes' : $value));
+                $words[] = "{$field} ".(is_array($value) ? implode(
+                    ', ',
+                    array_map(
+                        static fn(int|string $k, mixed $v): string => is_int($k) ? (string) $v : "{$k} {$v}",
+                        array_keys($value),
+                        $value,
+                    ),
+                ) : ($value === true ? 'yes' : $value));
             }
         }
 
@@ -263,7 +376,10 @@ final readonly class BringIn
         $what = ['flying' => 'counter', 'sectors' => 'sector', 'revision' => 'passage'][$import->kind] ?? 'item';
         $what .= $n === 1 ? '' : 's';
         $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->what === 'first stop moves'));
-        $moved = count(array_filter($dates, static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop')));
+        $moved = count(array_filter(
+            $dates,
+            static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop'),
+        ));
         $sentence = match (true) {
             $import->state === 'applied' => "Applied: {$n} {$what} changed.",
             $import->kind === 'revision' => "Applying this changes {$n} ".($n === 1 ? 'passage or method' : 'passages and methods').'; '.count($dates).' card templates and open cards must then be re-read before anyone starts on them.',
@@ -271,6 +387,16 @@ final readonly class BringIn
             default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates').' and '.($moves === 0 ? 'no first stop.' : "the first stop of {$moves} aircraft."),
         };
 
-        return new ImportView($import->id, $import->kind, $import->name, $import->state, $sentence, $changes, $dates, $compared->asked, $compared->left);
+        return new ImportView(
+            $import->id,
+            $import->kind,
+            $import->name,
+            $import->state,
+            $sentence,
+            $changes,
+            $dates,
+            $compared->asked,
+            $compared->left,
+        );
     }
 }

@@ -20,9 +20,17 @@ final class BringRevision
         foreach ($file->templates as $t) {
             $marks[] = new ChangeView($t->code, $t->title, "revision {$t->revision}", 'to be re-read');
         }
-        $cards = Card::with('aircraft')->whereIn('template_id', $file->templates->pluck('id'))->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))->orderBy('id')->get();
+        $cards = Card::with('aircraft')->whereIn('template_id', $file->templates->pluck('id'))
+            ->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))
+            ->orderBy('id')
+            ->get();
         foreach ($cards as $c) {
-            $marks[] = new ChangeView("{$c->number} {$c->aircraft->mark}", $c->title, "revision {$c->revision}", 'to be re-read');
+            $marks[] = new ChangeView(
+                "{$c->number} {$c->aircraft->mark}",
+                $c->title,
+                "revision {$c->revision}",
+                'to be re-read',
+            );
         }
 
         return new Compared($file->changes(), $marks);
@@ -32,12 +40,23 @@ final class BringRevision
     public function apply(RevisionFile $file): void
     {
         $manual = $file->manual;
-        $revision = ManualRevision::create(['manual_id' => $manual->id, 'revision' => $file->revision, 'issued' => $file->issued, 'summary' => $file->summary, 'methods' => $file->methods]);
+        $revision = ManualRevision::create([
+            'manual_id' => $manual->id,
+            'revision' => $file->revision,
+            'issued' => $file->issued,
+            'summary' => $file->summary,
+            'methods' => $file->methods,
+        ]);
         $named = array_column($file->passages, null, 'section');
         $rows = [];
         foreach ($manual->revisions->firstWhere('revision', $manual->revision)->passages ?? [] as $p) {
             if (! isset($named[$p->section])) {
-                $rows[] = ['revision_id' => $revision->id, 'section' => $p->section, 'title' => $p->title, 'text' => $p->text];
+                $rows[] = [
+                    'revision_id' => $revision->id,
+                    'section' => $p->section,
+                    'title' => $p->title,
+                    'text' => $p->text,
+                ];
             }
         }
         foreach (array_filter($file->passages, static fn(array $p): bool => $p['text'] !== '') as $p) {

@@ -16,11 +16,19 @@ final readonly class Compared
      * @param list<AskedView> $asked what may not be meant: said yes to before it is applied
      * @param list<string> $left what is there and not in the file; it stays as it is
      */
-    public function __construct(public array $changes, public array $dates, public array $asked = [], public array $left = []) {}
+    public function __construct(
+        public array $changes,
+        public array $dates,
+        public array $asked = [],
+        public array $left = [],
+    ) {}
 
     /** Of all of it, so that it is applied only as it was seen. */
     public function print(): string
     {
-        return hash('sha256', json_encode([$this->changes, $this->dates, $this->asked, $this->left], JSON_THROW_ON_ERROR));
+        return hash(
+            'sha256',
+            json_encode([$this->changes, $this->dates, $this->asked, $this->left], JSON_THROW_ON_ERROR),
+        );
     }
 }

@@ -27,11 +27,23 @@ final readonly class FlyingFile
         $lines = Csv::read($text);
         $head = array_map(static fn(string $h): string => strtolower(trim($h)), array_shift($lines) ?? []);
         if (array_slice($head, 0, 2) !== ['mark', 'date'] || count($head) < 3) {
-            throw Refused::lines('The file is not a flying sheet. Nothing was changed.', [['line' => 'line 1', 'message' => 'must begin with the columns mark, date, then one column a counter (fh, ldg, cyc), or its reading (fh_total)']]);
+            throw Refused::lines(
+                'The file is not a flying sheet. Nothing was changed.',
+                [[
+                    'line' => 'line 1',
+                    'message' => 'must begin with the columns mark, date, then one column a counter (fh, ldg, cyc), or its reading (fh_total)',
+                ]],
+            );
         }
         $twice = array_keys(array_filter(array_count_values($head), static fn(int $n): bool => $n > 1));
         if ($twice !== []) {
-            throw Refused::lines('The file has a column twice. Nothing was changed.', [['line' => 'line 1', 'message' => 'names '.implode(', ', $twice).' more than once; which of them counts?']]);
+            throw Refused::lines(
+                'The file has a column twice. Nothing was changed.',
+                [[
+                    'line' => 'line 1',
+                    'message' => 'names '.implode(', ', $twice).' more than once; which of them counts?',
+                ]],
+            );
         }
         $aircraft = Aircraft::with('type.items')->get()->keyBy('mark');
         $known = $aircraft->map(static fn(Aircraft $a): array => [Day::parse($a->counters_as_of), $a->counters])->all();
@@ -52,7 +64,10 @@ final readonly class FlyingFile
                 $known[$mark] = [$row['date'], $counters];
                 $rows[] = $row;
             } catch (InputError $e) {
-                $bad[] = ['line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"), 'message' => $e->getMessage()];
+                $bad[] = [
+                    'line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"),
+                    'message' => $e->getMessage(),
+                ];
             }
         }
         if ($bad !== []) {
@@ -74,12 +89,21 @@ final readonly class FlyingFile
      *
      * @return array{array{aircraft: Aircraft, date: Day, flown: array<string, float>}, string, string} with mark and day
      */
-    private static function row(array $head, array $cells, Collection $aircraft, array $known, array $pages, Day $today): array
-    {
+    private static function row(
+        array $head,
+        array $cells,
+        Collection $aircraft,
+        array $known,
+        array $pages,
+        Day $today,
+    ): array {
         if (count($cells) !== count($head)) {
             throw InputError::at('', 'has '.count($cells).' cells; '.count($head).' are wanted');
         }
-        $craft = $aircraft->get(trim($cells[0])) ?? throw InputError::at('mark', "there is no aircraft \"{$cells[0]}\"");
+        $craft = $aircraft->get(trim($cells[0])) ?? throw InputError::at(
+            'mark',
+            "there is no aircraft \"{$cells[0]}\"",
+        );
         try {
             $date = Day::parse(trim($cells[1]));
         } catch (InputError $e) {
@@ -89,7 +113,14 @@ final readonly class FlyingFile
         // A further page of the day that the file has come to.
         $page = isset($pages[$craft->mark][(string) $date]) && $day->number === $date->number;
         $flown = array_slice(array_combine($head, $cells), 2);
-        $flown = $page ? FlyingCheck::amounts($craft, $flown, $counters) : FlyingCheck::day($craft, $date, $flown, $counters, $day, $today);
+        $flown = $page ? FlyingCheck::amounts($craft, $flown, $counters) : FlyingCheck::day(
+            $craft,
+            $date,
+            $flown,
+            $counters,
+            $day,
+            $today,
+        );
 
         return [['aircraft' => $craft, 'date' => $date, 'flown' => $flown], $craft->mark, (string) $date];
     }

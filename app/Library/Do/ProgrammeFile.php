@@ -23,9 +23,35 @@ use Jorvel\Core\Shared\InputError;
  */
 final readonly class ProgrammeFile
 {
-    private const ITEM = ['type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'];
+    private const ITEM = [
+        'type',
+        'code',
+        'title',
+        'chapter',
+        'rule',
+        'rebase',
+        'card',
+        'component',
+        'phase',
+        'withdrawn',
+        'includes',
+        'harsh',
+        'hours',
+        'access',
+        'states',
+    ];
 
-    private const LIMIT = ['unit', 'interval', 'threshold', 'tolerance_abs', 'tolerance_pct', 'tolerance_cap', 'early_abs', 'early_pct', 'early_cap'];
+    private const LIMIT = [
+        'unit',
+        'interval',
+        'threshold',
+        'tolerance_abs',
+        'tolerance_pct',
+        'tolerance_cap',
+        'early_abs',
+        'early_pct',
+        'early_cap',
+    ];
 
     /** @param Collection<int, ProgrammeItem> $items not saved */
     private function __construct(public AircraftType $type, public Collection $items) {}
@@ -36,15 +62,26 @@ final readonly class ProgrammeFile
         try {
             $data = json_decode($text, false, 512, JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
-            throw Refused::lines('The file is not JSON. Nothing was changed.', [['line' => 'file', 'message' => $e->getMessage()]]);
+            throw Refused::lines(
+                'The file is not JSON. Nothing was changed.',
+                [['line' => 'file', 'message' => $e->getMessage()]],
+            );
         }
         try {
             Schema::check('programme', $data);
         } catch (InputError $e) {
-            throw Refused::lines('The file is not a programme. Nothing was changed.', [['line' => $e->path === '' ? 'file' : $e->path, 'message' => $e->getMessage()]]);
+            throw Refused::lines(
+                'The file is not a programme. Nothing was changed.',
+                [['line' => $e->path === '' ? 'file' : $e->path, 'message' => $e->getMessage()]],
+            );
         }
 
-        return self::check($data->type, 'type', $data->items, static fn(int $i, string $path): string => self::line($text, $i).", items.{$i}".($path === '' ? '' : '.'.$path));
+        return self::check(
+            $data->type,
+            'type',
+            $data->items,
+            static fn(int $i, string $path): string => self::line($text, $i).", items.{$i}".($path === '' ? '' : '.'.$path),
+        );
     }
 
     /** @throws Refused with every line that is wrong */
@@ -53,9 +90,18 @@ final readonly class ProgrammeFile
         $lines = Csv::read($text);
         $head = array_map(static fn(string $h): string => strtolower(trim($h)), array_shift($lines) ?? []);
         $wrong = array_diff($head, self::ITEM, self::LIMIT);
-        $lacking = array_diff(['type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', 'unit', 'interval'], $head);
+        $lacking = array_diff(
+            ['type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', 'unit', 'interval'],
+            $head,
+        );
         if ($wrong !== [] || $lacking !== []) {
-            throw Refused::lines('The file is not a programme. Nothing was changed.', [['line' => 'line 1', 'message' => $lacking !== [] ? 'lacks the columns '.implode(', ', $lacking) : 'has columns that a programme does not have: '.implode(', ', $wrong)]]);
+            throw Refused::lines(
+                'The file is not a programme. Nothing was changed.',
+                [[
+                    'line' => 'line 1',
+                    'message' => $lacking !== [] ? 'lacks the columns '.implode(', ', $lacking) : 'has columns that a programme does not have: '.implode(', ', $wrong),
+                ]],
+            );
         }
         $items = $at = $types = $bad = [];
         foreach ($lines as $i => $cells) {
@@ -72,17 +118,28 @@ final readonly class ProgrammeFile
                     $at[] = $i + 2;
                 }
             } catch (InputError $e) {
-                $bad[] = ['line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"), 'message' => $e->getMessage()];
+                $bad[] = [
+                    'line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"),
+                    'message' => $e->getMessage(),
+                ];
             }
         }
         if (count($types) > 1) {
-            $bad[] = ['line' => 'line '.array_values($types)[1].', type', 'message' => 'is another type than the lines above; one file is for one type'];
+            $bad[] = [
+                'line' => 'line '.array_values($types)[1].', type',
+                'message' => 'is another type than the lines above; one file is for one type',
+            ];
         }
         if ($bad !== [] || $items === []) {
             throw Refused::file($bad === [] ? [['line' => 'file', 'message' => 'has no item']] : $bad, 'item');
         }
 
-        return self::check((string) array_key_first($types), "line {$at[0]}, type", $items, static fn(int $i, string $path): string => "line {$at[$i]}".($path === '' ? '' : ", {$path}"));
+        return self::check(
+            (string) array_key_first($types),
+            "line {$at[0]}, type",
+            $items,
+            static fn(int $i, string $path): string => "line {$at[$i]}".($path === '' ? '' : ", {$path}"),
+        );
     }
 
     /** The type's programme as it stands, to be read again by {@see read()}. */
@@ -90,7 +147,10 @@ final readonly class ProgrammeFile
     {
         $items = $type->programme()->with('template')->get()->map(self::row(...))->all();
 
-        return json_encode(['type' => $type->code, 'items' => $items], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
+        return json_encode(
+            ['type' => $type->code, 'items' => $items],
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+        )."\n";
     }
 
     /** The same as CSV, to be read again by {@see readCsv()}. */
@@ -103,7 +163,10 @@ final readonly class ProgrammeFile
                     $type->code, $item->code, $item->title, $item->chapter, $item->rule, $item->rebase, $item->template->code, $item->component, $item->phase ? 'yes' : '', $item->withdrawn ? 'yes' : '',
                     implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours, implode(' ', $item->access ?? []), self::pairs($item->states ?? []),
                     $l['unit'], $l['interval'], $l['threshold'] ?? null,
-                    ...array_map(static fn(string $k): mixed => $l['tolerance'][$k] ?? null, ['abs', 'pct', 'cap']), ...array_map(static fn(string $k): mixed => $l['early'][$k] ?? null, ['abs', 'pct', 'cap']),
+                    ...array_map(
+                        static fn(string $k): mixed => $l['tolerance'][$k] ?? null,
+                        ['abs', 'pct', 'cap'],
+                    ), ...array_map(static fn(string $k): mixed => $l['early'][$k] ?? null, ['abs', 'pct', 'cap']),
                 ];
             }
         }
@@ -127,7 +190,10 @@ final readonly class ProgrammeFile
      */
     private static function check(string $code, string $typeAt, array $rows, callable $place): self
     {
-        $type = AircraftType::firstWhere('code', $code) ?? throw Refused::lines('The programme is for a type that is not here. Nothing was changed.', [['line' => $typeAt, 'message' => "no aircraft type \"{$code}\""]]);
+        $type = AircraftType::firstWhere('code', $code) ?? throw Refused::lines(
+            'The programme is for a type that is not here. Nothing was changed.',
+            [['line' => $typeAt, 'message' => "no aircraft type \"{$code}\""]],
+        );
         $templates = CardTemplate::where('type_id', $type->id)->get()->keyBy('code');
         $known = $type->programme()->pluck('code')->all();
         foreach ($rows as $row) {
@@ -136,7 +202,14 @@ final readonly class ProgrammeFile
         $counters = self::counters($type);
         $bad = $items = $seen = [];
         foreach ($rows as $i => $row) {
-            $faults = Schema::faults('programme-item', $row) ?: self::faults($row, $type, $templates, $seen, $known, $counters);
+            $faults = Schema::faults('programme-item', $row) ?: self::faults(
+                $row,
+                $type,
+                $templates,
+                $seen,
+                $known,
+                $counters,
+            );
             foreach ($faults as $e) {
                 $bad[] = ['line' => $place($i, $e->path), 'message' => $e->getMessage()];
             }
@@ -146,7 +219,10 @@ final readonly class ProgrammeFile
             $items[] = $row;
         }
 
-        return $bad === [] ? new self($type, collect($items)->map(static fn(\stdClass $row): ProgrammeItem => self::item($row, $type, $templates))) : throw Refused::file($bad, 'fault');
+        return $bad === [] ? new self(
+            $type,
+            collect($items)->map(static fn(\stdClass $row): ProgrammeItem => self::item($row, $type, $templates)),
+        ) : throw Refused::file($bad, 'fault');
     }
 
     /**
@@ -159,14 +235,24 @@ final readonly class ProgrammeFile
      *
      * @return list<InputError>
      */
-    private static function faults(\stdClass $row, AircraftType $type, Collection $templates, array $seen, array $known, array $counters): array
-    {
+    private static function faults(
+        \stdClass $row,
+        AircraftType $type,
+        Collection $templates,
+        array $seen,
+        array $known,
+        array $counters,
+    ): array {
         $faults = [];
         if (isset($seen[$row->code])) {
             $faults[] = InputError::at('code', "\"{$row->code}\" is used twice");
         }
         try {
-            DueKind::item(Input::of((object) ['rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $row->limits]));
+            DueKind::item(Input::of((object) [
+                'rule' => $row->rule,
+                'rebase' => $row->rebase,
+                'limits' => $row->limits,
+            ]));
         } catch (InputError $e) {
             $faults[] = $e;
         }
@@ -177,7 +263,10 @@ final readonly class ProgrammeFile
         foreach ($row->limits as $i => $limit) {
             $has = $counters[$component ?? ''] ?? null;
             if ($has !== null && ! in_array($limit->unit, ['days', 'months'], true) && ! in_array($limit->unit, $has, true)) {
-                $faults[] = InputError::at("limits.{$i}.unit", $component === null ? "not every {$type->code} has a counter \"{$limit->unit}\"" : "not every {$component} on the {$type->code} has a counter \"{$limit->unit}\"");
+                $faults[] = InputError::at(
+                    "limits.{$i}.unit",
+                    $component === null ? "not every {$type->code} has a counter \"{$limit->unit}\"" : "not every {$component} on the {$type->code} has a counter \"{$limit->unit}\"",
+                );
             }
         }
         foreach ($row->includes ?? [] as $i => $code) {
@@ -211,7 +300,9 @@ final readonly class ProgrammeFile
         foreach (Aircraft::where('type_id', $type->id)->get(['counters']) as $craft) {
             $out[''] = $both($out[''] ?? null, array_keys($craft->counters));
         }
-        $fitted = ComponentTenure::with('component')->whereNull('to_date')->whereIn('aircraft_id', Aircraft::where('type_id', $type->id)->select('id'))->get();
+        $fitted = ComponentTenure::with('component')->whereNull('to_date')
+            ->whereIn('aircraft_id', Aircraft::where('type_id', $type->id)->select('id'))
+            ->get();
         foreach ($fitted as $tenure) {
             $kind = $tenure->component->kind;
             $out[$kind] = $both($out[$kind] ?? null, array_keys($tenure->own));
@@ -232,7 +323,10 @@ final readonly class ProgrammeFile
             throw InputError::at('', 'has '.count($cells).' cells; '.count($head).' are wanted');
         }
         $row = array_map(trim(...), array_combine($head, $cells));
-        $item = (object) array_filter(array_intersect_key($row, array_flip(['code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component'])), static fn(string $v): bool => $v !== '');
+        $item = (object) array_filter(
+            array_intersect_key($row, array_flip(['code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component'])),
+            static fn(string $v): bool => $v !== '',
+        );
         foreach (['phase', 'withdrawn'] as $field) {
             if (($row[$field] ?? '') !== '') {
                 $item->{$field} = ['yes' => true, 'no' => false][$row[$field]] ?? throw InputError::at($field, 'must be yes, no, or empty');
@@ -272,7 +366,10 @@ final readonly class ProgrammeFile
     {
         foreach (get_object_vars($open) as $field => $value) {
             if ($field !== 'limits' && json_encode($again->{$field} ?? null) !== json_encode($value)) {
-                throw InputError::at($field, "differs from the line above, though it is of the same item {$open->code}");
+                throw InputError::at(
+                    $field,
+                    "differs from the line above, though it is of the same item {$open->code}",
+                );
             }
         }
     }
@@ -285,7 +382,10 @@ final readonly class ProgrammeFile
     /** @param array<string, string|float> $pairs */
     private static function pairs(array $pairs): string
     {
-        return implode(' ', array_map(static fn(string $k, string|float $v): string => "{$k}={$v}", array_keys($pairs), $pairs));
+        return implode(
+            ' ',
+            array_map(static fn(string $k, string|float $v): string => "{$k}={$v}", array_keys($pairs), $pairs),
+        );
     }
 
     private static function unpair(string $column, string $cell): \stdClass

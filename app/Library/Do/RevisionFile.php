@@ -21,7 +21,15 @@ final readonly class RevisionFile
      * @param list<array{of: string, method: string, steps: list<array<string, mixed>>}> $methods
      * @param Collection<int, CardTemplate> $templates that cite the manual
      */
-    private function __construct(public Manual $manual, public int $revision, public string $issued, public string $summary, public array $passages, public array $methods, public Collection $templates) {}
+    private function __construct(
+        public Manual $manual,
+        public int $revision,
+        public string $issued,
+        public string $summary,
+        public array $passages,
+        public array $methods,
+        public Collection $templates,
+    ) {}
 
     /** @throws Refused naming the place of what is wrong */
     public static function read(string $text): self
@@ -33,17 +41,31 @@ final readonly class RevisionFile
         } catch (\JsonException) {
             throw Refused::file([['line' => 'file', 'message' => 'is not JSON']], 'item');
         } catch (InputError $e) {
-            throw Refused::file([['line' => $e->path === '' ? 'issued' : $e->path, 'message' => $e->getMessage()]], 'item');
+            throw Refused::file(
+                [['line' => $e->path === '' ? 'issued' : $e->path, 'message' => $e->getMessage()]],
+                'item',
+            );
         }
         $all = json_decode($text, true);
-        $manual = Manual::with('revisions.passages')->firstWhere('code', $all['manual']) ?? throw Refused::file([['line' => 'manual', 'message' => "there is no manual {$all['manual']}"]], 'item');
+        $manual = Manual::with('revisions.passages')->firstWhere('code', $all['manual']) ?? throw Refused::file(
+            [['line' => 'manual', 'message' => "there is no manual {$all['manual']}"]],
+            'item',
+        );
         $templates = CardTemplate::where('manual_id', $manual->id)->orderBy('code')->get();
         $bad = self::wrong($manual, $templates, $all);
         if ($bad !== []) {
             throw Refused::file($bad, 'item');
         }
 
-        return new self($manual, $all['revision'], $all['issued'], $all['summary'], $all['passages'], $all['methods'] ?? [], $templates);
+        return new self(
+            $manual,
+            $all['revision'],
+            $all['issued'],
+            $all['summary'],
+            $all['passages'],
+            $all['methods'] ?? [],
+            $templates,
+        );
     }
 
     /**
@@ -67,7 +89,10 @@ final readonly class RevisionFile
         }
         foreach ($all['methods'] ?? [] as $i => $m) {
             if (! $templates->contains('code', $m['of'])) {
-                $bad[] = ['line' => "methods.{$i}.of", 'message' => "no card template {$m['of']} cites {$manual->code}"];
+                $bad[] = [
+                    'line' => "methods.{$i}.of",
+                    'message' => "no card template {$m['of']} cites {$manual->code}",
+                ];
             }
         }
 
@@ -81,7 +106,12 @@ final readonly class RevisionFile
         foreach ($this->passages as $p) {
             $old = $this->manual->passage($this->manual->revision, $p['section']);
             if ($old === null || $old->text !== $p['text']) {
-                $changes[] = new ChangeView("{$p['section']} {$p['title']}", $old === null ? 'new passage' : ($p['text'] === '' ? 'withdrawn' : 'changed'), $old->text ?? '', $p['text']);
+                $changes[] = new ChangeView(
+                    "{$p['section']} {$p['title']}",
+                    $old === null ? 'new passage' : ($p['text'] === '' ? 'withdrawn' : 'changed'),
+                    $old->text ?? '',
+                    $p['text'],
+                );
             }
         }
         foreach ($this->methods as $m) {

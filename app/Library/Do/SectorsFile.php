@@ -23,7 +23,13 @@ final readonly class SectorsFile
         $lines = Csv::read($text);
         $head = array_map(static fn(string $h): string => strtolower(trim($h)), array_shift($lines) ?? []);
         if (array_slice($head, 0, 5) !== ['mark', 'date', 'number', 'from', 'to'] || count($head) < 6) {
-            throw Refused::lines('The file is not a list of sectors. Nothing was changed.', [['line' => 'line 1', 'message' => 'must begin with the columns mark, date, number, from, to, then one column a counter (fh, ldg)']]);
+            throw Refused::lines(
+                'The file is not a list of sectors. Nothing was changed.',
+                [[
+                    'line' => 'line 1',
+                    'message' => 'must begin with the columns mark, date, number, from, to, then one column a counter (fh, ldg)',
+                ]],
+            );
         }
         $aircraft = Aircraft::all()->keyBy('mark');
         $bad = $rows = $seen = [];
@@ -32,16 +38,34 @@ final readonly class SectorsFile
                 if (count($cells) !== count($head)) {
                     throw InputError::at('', 'has '.count($cells).' cells; '.count($head).' are wanted');
                 }
-                $craft = $aircraft->get(trim($cells[0])) ?? throw InputError::at('mark', "there is no aircraft \"{$cells[0]}\"");
+                $craft = $aircraft->get(trim($cells[0])) ?? throw InputError::at(
+                    'mark',
+                    "there is no aircraft \"{$cells[0]}\"",
+                );
                 $date = self::date(trim($cells[1]), $today);
                 $number = trim($cells[2]) === '' ? throw InputError::at('number', 'is missing') : trim($cells[2]);
                 if (isset($seen["{$craft->id}/{$date}/{$number}"])) {
                     throw InputError::at('number', "\"{$number}\" of {$craft->mark} on {$date} is used twice");
                 }
                 $seen["{$craft->id}/{$date}/{$number}"] = true;
-                $rows[] = ['line' => $i + 2, 'aircraft' => $craft, 'date' => $date, 'number' => $number, 'from_place' => trim($cells[3]), 'to_place' => trim($cells[4]), 'use' => FlyingCheck::amounts($craft, array_slice(array_combine($head, $cells), 5), $craft->counters)];
+                $rows[] = [
+                    'line' => $i + 2,
+                    'aircraft' => $craft,
+                    'date' => $date,
+                    'number' => $number,
+                    'from_place' => trim($cells[3]),
+                    'to_place' => trim($cells[4]),
+                    'use' => FlyingCheck::amounts(
+                        $craft,
+                        array_slice(array_combine($head, $cells), 5),
+                        $craft->counters,
+                    ),
+                ];
             } catch (InputError $e) {
-                $bad[] = ['line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"), 'message' => $e->getMessage()];
+                $bad[] = [
+                    'line' => 'line '.($i + 2).($e->path === '' ? '' : ", {$e->path}"),
+                    'message' => $e->getMessage(),
+                ];
             }
         }
         if ($bad !== []) {
@@ -62,6 +86,9 @@ final readonly class SectorsFile
             throw $e->under('date');
         }
 
-        return $date->number <= $today->number ? throw InputError::at('date', "{$date} is not to come; what was flown belongs on a flying sheet") : (string) $date;
+        return $date->number <= $today->number ? throw InputError::at(
+            'date',
+            "{$date} is not to come; what was flown belongs on a flying sheet",
+        ) : (string) $date;
     }
 }

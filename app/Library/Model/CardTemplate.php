@@ -44,7 +44,18 @@ use Jorvel\Core\Visits\VisitPhase;
  */
 final class CardTemplate extends Model
 {
-    protected $casts = ['systems' => 'array', 'covers' => 'array', 'fleets' => 'array', 'steps' => 'array', 'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'states' => 'array', 'parts' => 'array'];
+    protected $casts = [
+        'systems' => 'array',
+        'covers' => 'array',
+        'fleets' => 'array',
+        'steps' => 'array',
+        'critical' => 'boolean',
+        'hours' => 'float',
+        'needs' => 'array',
+        'positions' => 'array',
+        'states' => 'array',
+        'parts' => 'array',
+    ];
 
     /** @return BelongsTo<Manual, $this> */
     public function manual(): BelongsTo

@@ -37,7 +37,16 @@ use Jorvel\Core\Fleet\Rule;
  */
 final class ProgrammeItem extends Model
 {
-    protected $casts = ['limits' => 'array', 'phase' => 'boolean', 'withdrawn' => 'boolean', 'includes' => 'array', 'harsh' => 'array', 'hours' => 'float', 'access' => 'array', 'states' => 'array'];
+    protected $casts = [
+        'limits' => 'array',
+        'phase' => 'boolean',
+        'withdrawn' => 'boolean',
+        'includes' => 'array',
+        'harsh' => 'array',
+        'hours' => 'float',
+        'access' => 'array',
+        'states' => 'array',
+    ];
 
     /** @var array<string, DueItem> never done, by factor */
     private array $never = [];

@@ -29,11 +29,25 @@ final readonly class ShowProgramme
             $i->limitWords(),
             $i->rebase === Rebase::Planned->value ? 'keeps the plan' : 'from when done',
             $i->component,
-            implode(', ', array_map(static fn(string $c, float|int $f): string => "{$c} × ".Words::number((float) $f, 2), array_keys($i->harsh ?? []), $i->harsh ?? [])),
+            implode(
+                ', ',
+                array_map(
+                    static fn(string $c, float|int $f): string => "{$c} × ".Words::number((float) $f, 2),
+                    array_keys($i->harsh ?? []),
+                    $i->harsh ?? [],
+                ),
+            ),
             $i->workHours(),
             $i->template->skill,
             implode(' ', $i->access ?? []),
-            implode(', ', array_map(static fn(string $k, string $v): string => "{$k} {$v}", array_keys($i->states ?? []), $i->states ?? [])),
+            implode(
+                ', ',
+                array_map(
+                    static fn(string $k, string $v): string => "{$k} {$v}",
+                    array_keys($i->states ?? []),
+                    $i->states ?? [],
+                ),
+            ),
             $i->template->code,
             $i->withdrawn,
             (object) ProgrammeFile::row($i),
@@ -49,7 +63,9 @@ final readonly class ShowProgramme
             $rows,
             array_values(CardTemplate::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
             array_values(Component::distinct()->orderBy('kind')->pluck('kind')->all()),
-            array_values(Base::all()->flatMap(static fn(Base $b): array => $b->conditions)->merge($rows === [] ? [] : $type->programme->flatMap(static fn(ProgrammeItem $i): array => array_keys($i->harsh ?? [])))->unique()->sort()->all()),
+            array_values(Base::all()->flatMap(static fn(Base $b): array => $b->conditions)->merge($rows === [] ? [] : $type->programme->flatMap(
+                static fn(ProgrammeItem $i): array => array_keys($i->harsh ?? []),
+            ))->unique()->sort()->all()),
         );
     }
 }

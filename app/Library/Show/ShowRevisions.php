@@ -40,13 +40,20 @@ final readonly class ShowRevisions
         $manual = Manual::with('revisions.passages')->where('code', $code)->firstOrFail();
         $templates = CardTemplate::where('manual_id', $manual->id)->orderBy('code')->get();
         $templates->each(static fn(CardTemplate $t) => $t->setRelation('manual', $manual));
-        $rereads = Reread::with('person')->whereIn('template_id', $templates->modelKeys())->orderBy('id')->get()->keyBy('template_id');
+        $rereads = Reread::with('person')->whereIn('template_id', $templates->modelKeys())
+            ->orderBy('id')
+            ->get()
+            ->keyBy('template_id');
         $marked = $templates->filter(static fn(CardTemplate $t): bool => $t->revision !== $t->revisionInForce());
         $cards = $this->cards($templates, $manual);
         $sentence = match (true) {
             $marked->isEmpty() && $cards === [] => "Everything written from {$manual->code} stands at revision {$manual->revision}.",
             $marked->isEmpty() => Words::count(count($cards), 'open card', 'open cards').' must be re-read and accepted before anyone goes on.',
-            default => Words::count($marked->count(), 'card template', 'card templates').' and '.Words::count(count($cards), 'open card', 'open cards')." must be re-read against revision {$manual->revision}.",
+            default => Words::count(
+                $marked->count(),
+                'card template',
+                'card templates',
+            ).' and '.Words::count(count($cards), 'open card', 'open cards')." must be re-read against revision {$manual->revision}.",
         };
 
         return new ManualRoom(
@@ -55,20 +62,36 @@ final readonly class ShowRevisions
             $manual->title,
             $manual->revision,
             $sentence,
-            array_values($manual->revisions->map(static fn(ManualRevision $r): RevisionView => new RevisionView($r->revision, $r->issued, $r->summary, $r->passages->count()))->all()),
+            array_values($manual->revisions->map(static fn(ManualRevision $r): RevisionView => new RevisionView(
+                $r->revision,
+                $r->issued,
+                $r->summary,
+                $r->passages->count(),
+            ))->all()),
             $this->passages($manual),
-            array_values($templates->sortBy(static fn(CardTemplate $t): int => $marked->contains($t) ? 0 : 1)->map(fn(CardTemplate $t): MarkedTemplate => $this->template($t, $manual, $rereads->get($t->id)))->all()),
+            array_values($templates->sortBy(
+                static fn(CardTemplate $t): int => $marked->contains($t) ? 0 : 1,
+            )->map(fn(CardTemplate $t): MarkedTemplate => $this->template($t, $manual, $rereads->get($t->id)))->all()),
             $cards,
             $this->questions($manual),
-            array_values(Fleet::whereHas('aircraft', static fn(Builder $q) => $q->where('type_id', $manual->type_id))->orderBy('code')->pluck('code')->all()),
-            array_keys(array_filter(['reread' => $me->can('reread', CardTemplate::class), 'ask' => $me->can('ask', Manual::class)])),
+            array_values(Fleet::whereHas(
+                'aircraft',
+                static fn(Builder $q) => $q->where('type_id', $manual->type_id),
+            )->orderBy('code')->pluck('code')->all()),
+            array_keys(array_filter([
+                'reread' => $me->can('reread', CardTemplate::class),
+                'ask' => $me->can('ask', Manual::class),
+            ])),
         );
     }
 
     /** @return list<QuestionView> about a manual, or one section of it; those without an answer first */
     public function questions(Manual $manual, ?string $section = null): array
     {
-        $rows = Question::where('manual_id', $manual->id)->when($section !== null, static fn(Builder $q) => $q->where('section', $section))
+        $rows = Question::where('manual_id', $manual->id)->when(
+            $section !== null,
+            static fn(Builder $q) => $q->where('section', $section),
+        )
             ->orderByRaw('answer is not null')->orderByDesc('id')->get();
         $this->people->attach(['asker' => [$rows, 'asked_by'], 'answerer' => [$rows, 'answered_by']]);
 
@@ -90,7 +113,9 @@ final readonly class ShowRevisions
     private function passages(Manual $manual): array
     {
         $now = $manual->revisions->firstWhere('revision', $manual->revision)->passages ?? new Collection;
-        $before = $manual->revisions->first(static fn(ManualRevision $r): bool => $r->revision < $manual->revision)->passages ?? new Collection;
+        $before = $manual->revisions->first(
+            static fn(ManualRevision $r): bool => $r->revision < $manual->revision,
+        )->passages ?? new Collection;
         $views = [];
         foreach ($now->concat($before->whereNotIn('section', $now->pluck('section'))) as $p) {
             $old = $before->firstWhere('section', $p->section)?->text;
@@ -99,7 +124,10 @@ final readonly class ShowRevisions
                 $old === $new => 'same', $old === null => 'new', $new === null => 'withdrawn', default => 'changed',
             }, $old ?? '', $new ?? '', self::pieces($old ?? '', $new ?? ''));
         }
-        usort($views, static fn(PassageView $a, PassageView $b): int => [$a->state === 'same' ? 1 : 0, $a->section] <=> [$b->state === 'same' ? 1 : 0, $b->section]);
+        usort(
+            $views,
+            static fn(PassageView $a, PassageView $b): int => [$a->state === 'same' ? 1 : 0, $a->section] <=> [$b->state === 'same' ? 1 : 0, $b->section],
+        );
 
         return $views;
     }
@@ -148,9 +176,23 @@ final readonly class ShowRevisions
     {
         $by = $templates->keyBy('id');
 
-        return array_values(Card::with(['aircraft', 'steps', 'visit'])->whereIn('template_id', $templates->modelKeys())->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))->orderBy('id')->get()
+        return array_values(Card::with(['aircraft', 'steps', 'visit'])->whereIn('template_id', $templates->modelKeys())->whereHas(
+            'visit',
+            static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED),
+        )->orderBy('id')->get()
             ->filter(static fn(Card $c): bool => $c->revision !== $by[$c->template_id]->revisionInForce())
-            ->map(static fn(Card $c): MarkedCard => new MarkedCard($c->id, $c->number, $c->aircraft->mark, $c->title, $c->revision, $c->version, $c->state, $by[$c->template_id]->revision === $by[$c->template_id]->revisionInForce(), $c->steps->contains('state', Step::DONE)))->all());
+            ->map(static fn(Card $c): MarkedCard => new MarkedCard(
+                $c->id,
+                $c->number,
+                $c->aircraft->mark,
+                $c->title,
+                $c->revision,
+                $c->version,
+                $c->state,
+                $by[$c->template_id]->revision === $by[$c->template_id]->revisionInForce(),
+                $c->steps->contains('state', Step::DONE),
+            ))
+            ->all());
     }
 
     /**
@@ -160,12 +202,18 @@ final readonly class ShowRevisions
      */
     private static function steps(array $steps): array
     {
-        return array_map(static fn(array $s): string => $s['title'].(($s['text'] ?? '') === '' ? '' : (ctype_punct(substr($s['title'], -1)) ? ' ' : ': ').$s['text']), $steps);
+        return array_map(
+            static fn(array $s): string => $s['title'].(($s['text'] ?? '') === '' ? '' : (ctype_punct(substr($s['title'], -1)) ? ' ' : ': ').$s['text']),
+            $steps,
+        );
     }
 
     /** @return list<DiffPiece> */
     private static function pieces(string $old, string $new): array
     {
-        return array_map(static fn(array $p): DiffPiece => new DiffPiece($p['kind'], $p['text']), TextDiff::of($old, $new));
+        return array_map(
+            static fn(array $p): DiffPiece => new DiffPiece($p['kind'], $p['text']),
+            TextDiff::of($old, $new),
+        );
     }
 }

@@ -31,9 +31,19 @@ final readonly class FreezeCertificate
      */
     public function __invoke(string $number, Visit $visit, Person $by, Collection $due, string $at): array
     {
-        $visit->loadMissing(['aircraft.type', 'aircraft.deferrals.listedItem', 'aircraft.deferrals.finding', 'cards.signer', 'cards.inspector']);
+        $visit->loadMissing([
+            'aircraft.type',
+            'aircraft.deferrals.listedItem',
+            'aircraft.deferrals.finding',
+            'cards.signer',
+            'cards.inspector',
+        ]);
         $aircraft = $visit->aircraft;
-        $counters = array_map(static fn(string $name, mixed $value): string => Words::amount((float) $value, $name), array_keys($aircraft->counters), $aircraft->counters);
+        $counters = array_map(
+            static fn(string $name, mixed $value): string => Words::amount((float) $value, $name),
+            array_keys($aircraft->counters),
+            $aircraft->counters,
+        );
 
         return [
             'number' => $number,
@@ -44,7 +54,10 @@ final readonly class FreezeCertificate
             'findings' => array_values(Finding::with('fixCard')->whereIn('card_id', $visit->cards->modelKeys())->orderBy('id')->get()->map(self::finding(...))->all()),
             'parts' => array_values(FittedPart::with(['part', 'batch', 'card'])->whereIn('card_id', $visit->cards->modelKeys())->where('stands', true)->orderBy('id')->get()->map(self::part(...))->all()),
             'due' => array_values($due->map($this->due(...))->all()),
-            'carried' => array_values($aircraft->deferrals->map(static fn(Deferral $d): array => [$d->finding->number, "{$d->listedItem->code} {$d->listedItem->title}, category {$d->category}. Placard: {$d->placard}"])->all()),
+            'carried' => array_values($aircraft->deferrals->map(static fn(Deferral $d): array => [
+                $d->finding->number,
+                "{$d->listedItem->code} {$d->listedItem->title}, category {$d->category}. Placard: {$d->placard}",
+            ])->all()),
             'statement' => ReleaseWords::statement($aircraft->mark, $visit->title, $visit->cards->count()),
             'signed' => "{$by->name}, stamp {$by->stamp}, ".$this->clock->local(Instant::parse($at))." ({$at})",
         ];
@@ -53,7 +66,10 @@ final readonly class FreezeCertificate
     /** @return array{string, string} */
     private function work(Card $card): array
     {
-        return [$card->number, "{$card->title} · signed ".$this->signature($card->signer, $card->signed_at).($card->inspected_by === null ? '' : ' · inspected '.$this->signature($card->inspector, $card->inspected_at))];
+        return [
+            $card->number,
+            "{$card->title} · signed ".$this->signature($card->signer, $card->signed_at).($card->inspected_by === null ? '' : ' · inspected '.$this->signature($card->inspector, $card->inspected_at)),
+        ];
     }
 
     private function signature(?Person $who, ?string $at): string
@@ -64,22 +80,35 @@ final readonly class FreezeCertificate
     /** @return array{string, string} */
     private static function finding(Finding $f): array
     {
-        return [$f->number, "{$f->place}: {$f->extent}. ".ucfirst($f->state).($f->fixed_how === null ? '' : " {$f->fixed_how}")];
+        return [
+            $f->number,
+            "{$f->place}: {$f->extent}. ".ucfirst($f->state).($f->fixed_how === null ? '' : " {$f->fixed_how}"),
+        ];
     }
 
     /** @return array{string, string} */
     private static function part(FittedPart $p): array
     {
-        return [$p->part->number, "{$p->quantity} {$p->part->title}, {$p->position}, card {$p->card->number}".($p->batch === null ? '' : ", batch {$p->batch->batch}")];
+        return [
+            $p->part->number,
+            "{$p->quantity} {$p->part->title}, {$p->position}, card {$p->card->number}".($p->batch === null ? '' : ", batch {$p->batch->batch}"),
+        ];
     }
 
     /** @return array{code: string, title: string, next: string} each limit in its own unit, then the day on which the first is met */
     private function due(DueRow $row): array
     {
-        $limits = array_map(fn(LimitDue $l): string => $l->next instanceof Day ? 'by '.$this->clock->words($l->next) : 'at '.Words::amount($l->next, $l->unit), $row->due->limits);
+        $limits = array_map(
+            fn(LimitDue $l): string => $l->next instanceof Day ? 'by '.$this->clock->words($l->next) : 'at '.Words::amount($l->next, $l->unit),
+            $row->due->limits,
+        );
         $day = $row->due->forecast;
         $usage = $row->due->driver !== null && ! $row->due->driver->next instanceof Day;
 
-        return ['code' => $row->of->item->code, 'title' => $row->title(), 'next' => implode(' or ', $limits).($usage && $day !== null ? ', expected '.$this->clock->words($day) : '')];
+        return [
+            'code' => $row->of->item->code,
+            'title' => $row->title(),
+            'next' => implode(' or ', $limits).($usage && $day !== null ? ', expected '.$this->clock->words($day) : ''),
+        ];
     }
 }

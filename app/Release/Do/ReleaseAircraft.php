@@ -46,7 +46,9 @@ final readonly class ReleaseAircraft
         }
         $blockers = $this->readiness->blockers($visit, $by);
         if ($blockers !== []) {
-            throw Refused::because(ReleaseWords::keeps(count($blockers)).", first: {$blockers[0]->title} {$blockers[0]->text}. Nothing was signed.");
+            throw Refused::because(
+                ReleaseWords::keeps(count($blockers)).", first: {$blockers[0]->title} {$blockers[0]->text}. Nothing was signed.",
+            );
         }
         $by->requireSignature($stamp, $pin);
         $visit->loadMissing('cards.signer');
@@ -60,23 +62,44 @@ final readonly class ReleaseAircraft
      * @param Collection<int, DueRow> $rows as they stood, of what was done
      * @param array<string, Card> $done by key of a due row
      */
-    private function commit(Person $by, Visit $visit, Aircraft $aircraft, int $floor, Collection $rows, array $done): Certificate
-    {
+    private function commit(
+        Person $by,
+        Visit $visit,
+        Aircraft $aircraft,
+        int $floor,
+        Collection $rows,
+        array $done,
+    ): Certificate {
         // Nothing happened at the aircraft since it was asked, and nobody else released it.
-        $asked = DB::table('aircraft')->where(['id' => $aircraft->id, 'floor_count' => $floor])->increment('floor_count');
+        $asked = DB::table('aircraft')->where(['id' => $aircraft->id, 'floor_count' => $floor])
+            ->increment('floor_count');
         $now = (string) $this->clock->now();
-        if ($asked === 0 || Visit::whereKey($visit->id)->where('state', '!=', Visit::RELEASED)->update(['state' => Visit::RELEASED, 'released_at' => $now]) === 0) {
-            throw Refused::because('Something happened at the aircraft while you signed. Look at it again; nothing was signed.');
+        if ($asked === 0 || Visit::whereKey($visit->id)->where('state', '!=', Visit::RELEASED)->update([
+            'state' => Visit::RELEASED,
+            'released_at' => $now,
+        ]) === 0) {
+            throw Refused::because(
+                'Something happened at the aircraft while you signed. Look at it again; nothing was signed.',
+            );
         }
         foreach ($rows as $row) {
             $this->write($visit, $aircraft, $row, $done[$row->key()]);
         }
         $this->remember($visit);
         // The dates as they are from now on: the aircraft stands in this visit no more.
-        $due = $this->book->items($this->aircraft($visit))->filter(static fn(DueRow $r): bool => isset($done[$r->key()]))->values();
+        $due = $this->book->items($this->aircraft($visit))
+            ->filter(static fn(DueRow $r): bool => isset($done[$r->key()]))
+            ->values();
         $number = sprintf('JV-%s-%04d', substr((string) $this->clock->today(), 0, 4), (int) Certificate::max('id') + 1);
         $said = ($this->freeze)($number, $visit, $by, $due, $now);
-        $certificate = Certificate::create(['visit_id' => $visit->id, 'person_id' => $by->id, 'at' => $now, 'moved' => $said['due'], 'number' => $number, 'said' => $said]);
+        $certificate = Certificate::create([
+            'visit_id' => $visit->id,
+            'person_id' => $by->id,
+            'at' => $now,
+            'moved' => $said['due'],
+            'number' => $number,
+            'said' => $said,
+        ]);
         $this->records->write($by, 'aircraft.released', "visit:{$visit->id}", [
             'certificate' => $number, 'aircraft' => $visit->aircraft->mark, 'stamp' => $by->stamp, 'items' => array_column($said['due'], 'code'),
             'statement' => $said['statement'], 'sha256' => hash('sha256', (string) json_encode($said)),
@@ -93,7 +116,9 @@ final readonly class ReleaseAircraft
             PastVisit::create([
                 'type_id' => $visit->aircraft->type_id, 'visit_id' => $visit->id, 'mark' => $visit->aircraft->mark, 'title' => $visit->title, 'ended' => (string) $this->clock->today(), 'hours' => $hours,
                 'findings' => Finding::whereIn('card_id', $visit->cards->modelKeys())->count(),
-                'fix_hours' => array_values($visit->cards->whereNotNull('finding_id')->map(static fn(Card $c): float => $c->spent ?? $c->hours)->all()),
+                'fix_hours' => array_values($visit->cards->whereNotNull('finding_id')->map(
+                    static fn(Card $c): float => $c->spent ?? $c->hours,
+                )->all()),
             ]);
         }
     }
@@ -121,10 +146,27 @@ final readonly class ReleaseAircraft
 
     private function write(Visit $visit, Aircraft $aircraft, DueRow $row, Card $card): void
     {
-        $of = ['item_id' => $row->of->item->id, 'component_id' => $row->on?->component_id, 'aircraft_id' => $row->on === null ? $aircraft->id : null];
+        $of = [
+            'item_id' => $row->of->item->id,
+            'component_id' => $row->on?->component_id,
+            'aircraft_id' => $row->on === null ? $aircraft->id : null,
+        ];
         $counters = $row->on === null ? $aircraft->counters : $row->on->tenure()->counters(array_map(floatval(...), $aircraft->counters));
         $today = (string) $this->clock->today();
-        ItemStatus::updateOrCreate($of, ['date' => $today, 'counters' => $counters, 'counted_to' => $aircraft->counters_as_of, 'planned' => NextBase::planned($row->due, $row->last)]);
-        ItemDoing::create(['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'card_id' => $card->id, 'done_by' => $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp})", 'date' => $today, 'counters' => $counters]);
+        ItemStatus::updateOrCreate(
+            $of,
+            [
+                'date' => $today,
+                'counters' => $counters,
+                'counted_to' => $aircraft->counters_as_of,
+                'planned' => NextBase::planned($row->due, $row->last),
+            ],
+        );
+        ItemDoing::create(
+            ['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'card_id' => $card->id, 'done_by' => $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp})",
+                'date' => $today,
+                'counters' => $counters,
+            ],
+        );
     }
 }

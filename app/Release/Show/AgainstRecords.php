@@ -26,8 +26,12 @@ final class AgainstRecords
     private function signatures(): array
     {
         $found = [];
-        foreach (['card.signed' => ['signed_by', 'signed_at', ['signed', 'closed']], 'card.inspected' => ['inspected_by', 'inspected_at', ['closed']]] as $what => [$by, $at, $states]) {
-            $rows = DB::table('records')->join('cards', DB::raw("'card:' || cards.id"), '=', 'records.subject')->leftJoin('people', 'people.id', '=', "cards.{$by}")
+        foreach ([
+            'card.signed' => ['signed_by', 'signed_at', ['signed', 'closed']],
+            'card.inspected' => ['inspected_by', 'inspected_at', ['closed']],
+        ] as $what => [$by, $at, $states]) {
+            $rows = DB::table('records')->join('cards', DB::raw("'card:' || cards.id"), '=', 'records.subject')
+                ->leftJoin('people', 'people.id', '=', "cards.{$by}")
                 ->where('what', $what)->orderBy('records.id')->lazy(500);
             foreach ($rows as $r) {
                 if ($r->who !== "{$r->name} ({$r->stamp})" || ! self::same($r->{$at}, $r->at) || ! in_array($r->state, $states, true)) {
@@ -43,12 +47,20 @@ final class AgainstRecords
     private function readings(): array
     {
         $taken = DB::table('records')->where('what', 'reading.taken')
-            ->selectRaw("id, at, subject, json_extract(data, '$.point') as point, json_extract(data, '$.value') as value, json_extract(data, '$.phase') as phase, json_extract(data, '$.verdict') as verdict");
+            ->selectRaw(
+                "id, at, subject, json_extract(data, '$.point') as point, json_extract(data, '$.value') as value, json_extract(data, '$.phase') as phase, json_extract(data, '$.verdict') as verdict",
+            );
         $missing = DB::query()->fromSub($taken, 'taken')->whereNotExists(static fn($q) => $q->from('readings')
-            ->whereRaw("'card:' || readings.card_id = taken.subject")->whereColumn('readings.point', 'taken.point')->whereRaw('abs(unixepoch(readings.at) - unixepoch(taken.at)) <= '.self::APART)
-            ->whereColumn('readings.phase', 'taken.phase')->whereColumn('readings.verdict', 'taken.verdict')->whereRaw('abs(readings.value - taken.value) < 1e-9'));
+            ->whereRaw("'card:' || readings.card_id = taken.subject")
+            ->whereColumn('readings.point', 'taken.point')
+            ->whereRaw('abs(unixepoch(readings.at) - unixepoch(taken.at)) <= '.self::APART)
+            ->whereColumn('readings.phase', 'taken.phase')
+            ->whereColumn('readings.verdict', 'taken.verdict')
+            ->whereRaw('abs(readings.value - taken.value) < 1e-9'));
 
-        return array_values($missing->orderBy('id')->get()->map(static fn(\stdClass $r): string => "A reading is not as it was taken: {$r->point} of {$r->subject}, {$r->value}, at {$r->at}.")->all());
+        return array_values($missing->orderBy('id')->get()->map(
+            static fn(\stdClass $r): string => "A reading is not as it was taken: {$r->point} of {$r->subject}, {$r->value}, at {$r->at}.",
+        )->all());
     }
 
     /** @return list<string> */

@@ -27,7 +27,13 @@ final readonly class PrintPapers
         $pdf->entry('Certificate', $certificate->number);
         if ($said === null) {
             $pdf->entry('Signed', "{$certificate->person->name}, stamp {$certificate->person->stamp}, ".$this->clock->local(Instant::parse($certificate->at))." ({$certificate->at})");
-            $pdf->MultiCell(0, 0, 'This certificate was signed before its words were kept with it. The signed cards of the visit and the record hold what it rests on.', 0, 'L');
+            $pdf->MultiCell(
+                0,
+                0,
+                'This certificate was signed before its words were kept with it. The signed cards of the visit and the record hold what it rests on.',
+                0,
+                'L',
+            );
 
             return (string) $pdf->Output('', 'S');
         }
@@ -36,7 +42,13 @@ final readonly class PrintPapers
             $pdf->entry($label, $said[$field]);
         }
         $due = array_map(static fn(array $d): array => [$d['code'], "{$d['title']}: {$d['next']}"], $said['due']);
-        foreach (['Work done' => $said['work'], 'Found' => $said['findings'], 'Parts fitted' => $said['parts'], 'Due again' => $due, 'Carried' => $said['carried']] as $title => $lines) {
+        foreach ([
+            'Work done' => $said['work'],
+            'Found' => $said['findings'],
+            'Parts fitted' => $said['parts'],
+            'Due again' => $due,
+            'Carried' => $said['carried'],
+        ] as $title => $lines) {
             $pdf->part($title, $lines);
         }
         $pdf->Ln(3);
@@ -50,7 +62,14 @@ final readonly class PrintPapers
     /** Every card with its steps, limits, and either what was recorded or blanks to fill in. */
     public function cards(Visit $visit): string
     {
-        $visit->load(['aircraft.type', 'cards.steps.doer', 'cards.readings.tool', 'cards.template.manual', 'cards.signer', 'cards.inspector']);
+        $visit->load([
+            'aircraft.type',
+            'cards.steps.doer',
+            'cards.readings.tool',
+            'cards.template.manual',
+            'cards.signer',
+            'cards.inspector',
+        ]);
         $pdf = Paper::titled("Cards {$visit->aircraft->mark}", "{$visit->aircraft->mark} · {$visit->title}");
         foreach ($visit->cards as $n => $card) {
             if ($n > 0) {
@@ -68,7 +87,10 @@ final readonly class PrintPapers
         $pdf->SetRightMargin(44);
         $pdf->heading("{$card->number}  {$card->title}", 13);
         $pdf->entry('Aircraft', "{$visit->aircraft->mark} ({$visit->aircraft->type->code})");
-        $pdf->entry('Manual', "{$card->template->manual->code}, chapter {$card->template->chapter}, revision {$card->revision}");
+        $pdf->entry(
+            'Manual',
+            "{$card->template->manual->code}, chapter {$card->template->chapter}, revision {$card->revision}",
+        );
         $pdf->entry('Zone, skill, hours', "{$card->zone}, {$card->skill}, {$card->hours} h");
         $pdf->SetRightMargin(18);
         $pdf->Ln(3);
@@ -76,9 +98,23 @@ final readonly class PrintPapers
             $this->step($pdf, $card, $step);
         }
         $pdf->Ln(4);
-        $pdf->entry('Signed', $card->signed_by === null ? '______________________' : $this->signature($card->signer?->name, $card->signer?->stamp, $card->signed_at));
+        $pdf->entry(
+            'Signed',
+            $card->signed_by === null ? '______________________' : $this->signature(
+                $card->signer?->name,
+                $card->signer?->stamp,
+                $card->signed_at,
+            ),
+        );
         if ($card->critical) {
-            $pdf->entry('Independent inspection', $card->inspected_by === null ? '______________________' : $this->signature($card->inspector?->name, $card->inspector?->stamp, $card->inspected_at));
+            $pdf->entry(
+                'Independent inspection',
+                $card->inspected_by === null ? '______________________' : $this->signature(
+                    $card->inspector?->name,
+                    $card->inspector?->stamp,
+                    $card->inspected_at,
+                ),
+            );
         }
     }
 
@@ -86,21 +122,37 @@ final readonly class PrintPapers
     {
         if ($step->kind === 'caution') {
             $pdf->SetFont('dejavusans', 'B', 9);
-            $pdf->MultiCell(0, 0, strtoupper((string) ($step->spec['level'] ?? 'caution')).": {$step->title}. {$step->text}", 1, 'L');
+            $pdf->MultiCell(
+                0,
+                0,
+                strtoupper((string) ($step->spec['level'] ?? 'caution')).": {$step->title}. {$step->text}",
+                1,
+                'L',
+            );
             $pdf->SetFont('dejavusans', '', 9);
         }
         $limit = $step->spec['reading']['limit'] ?? null;
         $points = $step->spec['points'] ?? [];
         $asked = match (true) {
             $limit !== null => ' ['.self::limit($limit).']',
-            $points !== [] => ' ['.implode('; ', array_map(static fn(array $p): string => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(), $points)).']',
+            $points !== [] => ' ['.implode(
+                '; ',
+                array_map(
+                    static fn(array $p): string => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(),
+                    $points,
+                ),
+            ).']',
             default => '',
         };
-        $readings = $card->readings->where('step_id', $step->id)->filter(static fn(Reading $r): bool => $r->stands || $r->phase === 'as_found')
+        $readings = $card->readings->where('step_id', $step->id)
+            ->filter(static fn(Reading $r): bool => $r->stands || $r->phase === 'as_found')
             ->map(static fn(Reading $r): string => ($r->phase === 'reading' ? '' : str_replace('_', '-', $r->phase).' ')."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})");
         $done = $step->state === Step::DONE ? "{$step->doer?->name} ({$step->doer?->stamp})" : '__________';
         $blank = $readings->isEmpty() && $asked !== '' ? '  reading: __________' : '';
-        $pdf->entry((string) $step->no, ($step->kind === 'caution' ? 'Read and understood' : $step->title.$asked).$blank);
+        $pdf->entry(
+            (string) $step->no,
+            ($step->kind === 'caution' ? 'Read and understood' : $step->title.$asked).$blank,
+        );
         if ($readings->isNotEmpty()) {
             $pdf->entry('', $readings->implode(', '));
         }

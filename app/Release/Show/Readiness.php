@@ -36,9 +36,22 @@ use Jorvel\Core\Release\Safing;
 /** Gathers the state of a visit for the core's `release`, and leads from each blocker to its place. */
 final readonly class Readiness
 {
-    private const OF_CARDS = ['card_open', 'steps_open', 'duplicate_missing', 'not_independent', 'recheck_open', 'revision_stale'];
+    private const OF_CARDS = [
+        'card_open',
+        'steps_open',
+        'duplicate_missing',
+        'not_independent',
+        'recheck_open',
+        'revision_stale',
+    ];
 
-    public function __construct(private Clock $clock, private DeferralClock $deferrals, private Recalls $recalls, private LoadAircraft $load, private Memo $memo) {}
+    public function __construct(
+        private Clock $clock,
+        private DeferralClock $deferrals,
+        private Recalls $recalls,
+        private LoadAircraft $load,
+        private Memo $memo,
+    ) {}
 
     /** @return Builder<Visit> with everything {@see blockers()} reads */
     public function query(): Builder
@@ -59,14 +72,35 @@ final readonly class Readiness
         $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
         $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
         $on ??= $this->load->on($aircraft->id);
-        $found = [...Leaving::blockers($on, (string) $visit->id, array_map(strval(...), $aircraft->emptied->modelKeys())), ...Release::blockers(
+        $found = [...Leaving::blockers(
+            $on,
+            (string) $visit->id,
+            array_map(strval(...), $aircraft->emptied->modelKeys()),
+        ), ...Release::blockers(
             [
                 ...array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all()),
                 // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
-                ...array_values($doubt->except($visit->cards->modelKeys())->map(static fn(\stdClass $d): CardState => new CardState((string) $d->card_id, true, 0, false, [], null, ["what {$d->tool} read"], true))->all()),
+                ...array_values($doubt->except($visit->cards->modelKeys())->map(static fn(\stdClass $d): CardState => new CardState(
+                    (string) $d->card_id,
+                    true,
+                    0,
+                    false,
+                    [],
+                    null,
+                    ["what {$d->tool} read"],
+                    true,
+                ))->all()),
             ],
-            array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of((string) $f->id, $f->state, $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null))->all()),
-            array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing((string) $d->id, false, $d->carried_by === null ? null : (string) $d->carried_by))->all()),
+            array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of(
+                (string) $f->id,
+                $f->state,
+                $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null,
+            ))->all()),
+            array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing(
+                (string) $d->id,
+                false,
+                $d->carried_by === null ? null : (string) $d->carried_by,
+            ))->all()),
             array_column($on->loans, 'id'),
             $visit->cards->flatMap(static fn(Card $c) => $c->readings)->pluck('verdict', 'id')->all(),
             new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
@@ -124,7 +158,17 @@ final readonly class Readiness
             $lines[(in_array($b['code'], self::OF_CARDS, true) ? 'card' : $b['code']).':'.$b['id']][] = $b['code'];
         }
 
-        return array_map(fn(string $key, array $codes): BlockerView => $this->view($visit, $on, $certifier, $codes, (int) substr((string) strrchr($key, ':'), 1)), array_keys($lines), array_values($lines));
+        return array_map(
+            fn(string $key, array $codes): BlockerView => $this->view(
+                $visit,
+                $on,
+                $certifier,
+                $codes,
+                (int) substr((string) strrchr($key, ':'), 1),
+            ),
+            array_keys($lines),
+            array_values($lines),
+        );
     }
 
     /** @param non-empty-list<string> $codes */
@@ -135,7 +179,10 @@ final readonly class Readiness
             'system_live' => $this->live($on, $id),
             'begun_elsewhere' => self::elsewhere($on, $id),
             'reading_bad' => $this->reading($visit, $id),
-            'finding_open', 'deferral_invalid' => ['Finding '.$visit->aircraft->findings->firstWhere('id', $id)?->number, '/deferrals'],
+            'finding_open', 'deferral_invalid' => [
+                'Finding '.$visit->aircraft->findings->firstWhere('id', $id)?->number,
+                '/deferrals',
+            ],
             'safing_left' => $this->device($visit, $id),
             'not_authorised' => [$certifier->name, '/crew'],
             'tool_out' => self::loan($on, $id),
@@ -143,7 +190,13 @@ final readonly class Readiness
             default => in_array('recheck_open', $codes, true) ? $this->recheck($visit, $id) : $this->cardName($visit, $id),
         };
 
-        return new BlockerView($codes[0], $codes, $title, $codes[0] === 'system_live' ? '' : ReleaseWords::blocker($codes), $link);
+        return new BlockerView(
+            $codes[0],
+            $codes,
+            $title,
+            $codes[0] === 'system_live' ? '' : ReleaseWords::blocker($codes),
+            $link,
+        );
     }
 
     /**
@@ -195,13 +248,20 @@ final readonly class Readiness
     {
         $doubt = $this->recalls->unopened($visit->aircraft_id)->firstWhere('card_id', $id);
 
-        return $doubt === null ? $this->cardName($visit, $id) : ["Card {$doubt->number}, {$doubt->title}, read with {$doubt->tool}, which is recalled,", "/stores/tools/{$doubt->tool}"];
+        return $doubt === null ? $this->cardName($visit, $id) : [
+            "Card {$doubt->number}, {$doubt->title}, read with {$doubt->tool}, which is recalled,",
+            "/stores/tools/{$doubt->tool}",
+        ];
     }
 
     /** @return array{string, string} */
     private function cardName(Visit $visit, int $id): array
     {
-        $card = $this->memo->of("cards of {$visit->id}", ['cards'], static fn(): array => $visit->cards->keyBy('id')->all())[$id] ?? null;
+        $card = $this->memo->of(
+            "cards of {$visit->id}",
+            ['cards'],
+            static fn(): array => $visit->cards->keyBy('id')->all(),
+        )[$id] ?? null;
 
         return ["Card {$card?->number}, {$card?->title},", "/floor/{$id}"];
     }

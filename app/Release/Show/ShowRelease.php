@@ -29,13 +29,24 @@ final readonly class ShowRelease
     /** @param string $find words in the mark, the title or the certificate's number of what was released; all where empty */
     public function all(Person $me, string $find = ''): ReleasesView
     {
-        $visits = $this->readiness->query()->where('state', '!=', Visit::RELEASED)->orderBy('end')->orderBy('id')->get();
+        $visits = $this->readiness->query()
+            ->where('state', '!=', Visit::RELEASED)
+            ->orderBy('end')
+            ->orderBy('id')
+            ->get();
         $at = $this->load->all(array_values($visits->pluck('aircraft_id')->all()));
-        $open = array_values($visits->map(fn(Visit $v): ReleaseRow => $this->row($v, $this->work($this->readiness->blockers($v, $me, $at[$v->aircraft_id]))))->all());
+        $open = array_values($visits->map(fn(Visit $v): ReleaseRow => $this->row(
+            $v,
+            $this->work($this->readiness->blockers($v, $me, $at[$v->aircraft_id])),
+        ))->all());
         $ready = array_column(array_filter($open, static fn(ReleaseRow $r): bool => $r->state === 'watch'), 'mark');
         [$released, $more] = $this->released($find);
 
-        return new ReleasesView(ReleaseWords::room($ready, $open !== [] || $released !== []), [...$open, ...$released], $more);
+        return new ReleasesView(
+            ReleaseWords::room($ready, $open !== [] || $released !== []),
+            [...$open, ...$released],
+            $more,
+        );
     }
 
     private function row(Visit $v, int $points): ReleaseRow
@@ -57,14 +68,27 @@ final readonly class ShowRelease
     /** @return array{list<ReleaseRow>, int} the newest, and how many more there are */
     private function released(string $find): array
     {
-        $query = DB::table('releases')->join('visits', 'visits.id', '=', 'releases.visit_id')->join('aircraft', 'aircraft.id', '=', 'visits.aircraft_id')->join('aircraft_types', 'aircraft_types.id', '=', 'aircraft.type_id');
+        $query = DB::table('releases')->join('visits', 'visits.id', '=', 'releases.visit_id')
+            ->join('aircraft', 'aircraft.id', '=', 'visits.aircraft_id')
+            ->join('aircraft_types', 'aircraft_types.id', '=', 'aircraft.type_id');
         foreach (preg_split('/\s+/u', trim($find), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             $like = '%'.addcslashes($word, '%_\\').'%';
-            $query->whereRaw("(aircraft.mark || ' ' || visits.title || ' ' || releases.number) like ? escape '\\'", [$like]);
+            $query->whereRaw(
+                "(aircraft.mark || ' ' || visits.title || ' ' || releases.number) like ? escape '\\'",
+                [$like],
+            );
         }
         $count = $query->count();
         $rows = $query->orderByDesc('releases.at')->orderByDesc('releases.id')->limit(self::MOST)
-            ->get(['visits.id', 'aircraft.mark', 'aircraft_types.code', 'visits.title', 'visits.end', 'releases.number', 'releases.at']);
+            ->get([
+                'visits.id',
+                'aircraft.mark',
+                'aircraft_types.code',
+                'visits.title',
+                'visits.end',
+                'releases.number',
+                'releases.at',
+            ]);
 
         return [array_values($rows->map(fn(\stdClass $r): ReleaseRow => new ReleaseRow(
             id: (int) $r->id,
@@ -100,8 +124,15 @@ final readonly class ShowRelease
             number: $certificate?->number,
             certifier: $certificate === null ? null : "{$certificate->person->name} ({$certificate->person->stamp}), ".$this->clock->local(Instant::parse($certificate->at)),
             may: $me->can('release', Visit::class),
-            moved: array_map(static fn(array $m): string => "{$m['code']} {$m['title']}: next {$m['next']}", $certificate->moved ?? []),
-            statement: $certificate->said['statement'] ?? ReleaseWords::statement($mark, $visit->title, $visit->cards->count()),
+            moved: array_map(
+                static fn(array $m): string => "{$m['code']} {$m['title']}: next {$m['next']}",
+                $certificate->moved ?? [],
+            ),
+            statement: $certificate->said['statement'] ?? ReleaseWords::statement(
+                $mark,
+                $visit->title,
+                $visit->cards->count(),
+            ),
         );
     }
 

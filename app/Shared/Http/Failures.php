@@ -43,10 +43,19 @@ final class Failures
 
             return false;
         });
-        $exceptions->render(static fn(Refused $e): JsonResponse => new JsonResponse(['message' => $e->getMessage(), ...$e->extra], $e->status));
-        $exceptions->render(static fn(InputError $e): JsonResponse => new JsonResponse(['message' => trim($e->path.' '.$e->getMessage()), ...$e->toArray()], 422));
+        $exceptions->render(static fn(Refused $e): JsonResponse => new JsonResponse(
+            ['message' => $e->getMessage(), ...$e->extra],
+            $e->status,
+        ));
+        $exceptions->render(static fn(InputError $e): JsonResponse => new JsonResponse(
+            ['message' => trim($e->path.' '.$e->getMessage()), ...$e->toArray()],
+            422,
+        ));
         $exceptions->render(static fn(AlreadyDone $e): JsonResponse => new JsonResponse(['message' => self::BUSY], 409));
-        $exceptions->render(static fn(AuthenticationException $e): JsonResponse => new JsonResponse(['message' => 'You are signed out. Sign in again; what you typed is still on this screen.'], 401));
+        $exceptions->render(static fn(AuthenticationException $e): JsonResponse => new JsonResponse(
+            ['message' => 'You are signed out. Sign in again; what you typed is still on this screen.'],
+            401,
+        ));
         $exceptions->render(static fn(AccessDeniedHttpException $e): JsonResponse => new JsonResponse(
             ['message' => $e->getPrevious() instanceof AuthorizationException && $e->getMessage() !== 'This action is unauthorized.' ? $e->getMessage() : 'Your role does not allow this. Nothing was changed.'],
             403,
@@ -57,24 +66,40 @@ final class Failures
     private static function other(Throwable $e): ?JsonResponse
     {
         [$status, $message] = match (true) {
-            $e instanceof NotFoundHttpException => [404, $e->getPrevious() === null && $e->getMessage() !== '' && ! str_starts_with($e->getMessage(), 'The route ') ? $e->getMessage() : self::NOT_FOUND],
+            $e instanceof NotFoundHttpException => [
+                404,
+                $e->getPrevious() === null && $e->getMessage() !== '' && ! str_starts_with($e->getMessage(), 'The route ') ? $e->getMessage() : self::NOT_FOUND,
+            ],
             $e instanceof MethodNotAllowedHttpException => [405, self::NOT_FOUND],
-            $e instanceof TooManyRequestsHttpException => [429, 'Too many tries in a short time. Nothing was changed; wait a minute, then try again.'],
-            $e instanceof TokenMismatchException, $e instanceof HttpException && $e->getStatusCode() === 419 => [419, 'This page was open for too long. Nothing was changed; reload it and sign in again.'],
+            $e instanceof TooManyRequestsHttpException => [
+                429,
+                'Too many tries in a short time. Nothing was changed; wait a minute, then try again.',
+            ],
+            $e instanceof TokenMismatchException, $e instanceof HttpException && $e->getStatusCode() === 419 => [
+                419,
+                'This page was open for too long. Nothing was changed; reload it and sign in again.',
+            ],
             $e instanceof QueryException, $e instanceof \PDOException => self::database($e),
             $e instanceof HttpException && $e->getStatusCode() < 500 => [null, ''],
             $e instanceof ValidationException, $e instanceof HttpResponseException => [null, ''],
             default => [500, self::FAILED],
         };
 
-        return $status === null ? null : new JsonResponse(['message' => $message], $status, $e instanceof HttpException ? $e->getHeaders() : []);
+        return $status === null ? null : new JsonResponse(
+            ['message' => $message],
+            $status,
+            $e instanceof HttpException ? $e->getHeaders() : [],
+        );
     }
 
     /** @return array{int, string} */
     private static function database(Throwable $e): array
     {
         return match (true) {
-            str_contains($e->getMessage(), 'database is locked'), str_contains($e->getMessage(), 'database table is locked') => [503, self::BUSY],
+            str_contains($e->getMessage(), 'database is locked'), str_contains(
+                $e->getMessage(),
+                'database table is locked',
+            ) => [503, self::BUSY],
             str_contains($e->getMessage(), 'disk is full'), str_contains($e->getMessage(), 'disk I/O error'), str_contains($e->getMessage(), 'readonly database') => [507, self::FULL],
             default => [500, self::FAILED],
         };

@@ -35,7 +35,11 @@ final readonly class Once
         }
         $where = ['person_id' => $person->id, 'key' => substr($key, 0, 120)];
         // With the application's key, since a body may hold a PIN, and a plain hash of one is soon guessed.
-        $print = hash_hmac('sha256', $request->method().' '.$request->path()."\n".$request->getContent(), (string) config('app.key'));
+        $print = hash_hmac(
+            'sha256',
+            $request->method().' '.$request->path()."\n".$request->getContent(),
+            (string) config('app.key'),
+        );
         $before = self::again($where, $print);
         if ($before !== null) {
             return $before;
@@ -45,7 +49,8 @@ final readonly class Once
         $done = $this->intention->written();
         $this->intention->end();
         if ($done && $response->isSuccessful()) {
-            DB::table('answers')->where($where)->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
+            DB::table('answers')->where($where)
+                ->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
             $this->prune();
 
             return $response;
@@ -62,9 +67,20 @@ final readonly class Once
 
         return match (true) {
             $kept === null => null,
-            $kept->request !== $print => new JsonResponse(['message' => 'This key was already used for another request.'], 422),
-            $kept->status !== null => JsonResponse::fromJsonString((string) $kept->body, (int) $kept->status, ['Idempotent-Replay' => 'true']),
-            default => new JsonResponse(['message' => 'This was saved; its answer was lost on the way. What is shown is read anew.'], 200, ['Idempotent-Replay' => 'lost']),
+            $kept->request !== $print => new JsonResponse(
+                ['message' => 'This key was already used for another request.'],
+                422,
+            ),
+            $kept->status !== null => JsonResponse::fromJsonString(
+                (string) $kept->body,
+                (int) $kept->status,
+                ['Idempotent-Replay' => 'true'],
+            ),
+            default => new JsonResponse(
+                ['message' => 'This was saved; its answer was lost on the way. What is shown is read anew.'],
+                200,
+                ['Idempotent-Replay' => 'lost'],
+            ),
         };
     }
 

@@ -35,7 +35,9 @@ final class PlainInput
             foreach (is_array($value) ? [(string) $name] : [(string) $name, is_string($value) ? $value : ''] as $text) {
                 if (preg_match('//u', $text) !== 1 || preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $text) === 1) {
                     $safe = preg_replace('/[^\x20-\x7E]+/', '?', mb_strcut($place, 0, 60));
-                    throw Refused::because("{$safe}: contains characters that cannot be kept or printed. Type it again; nothing was changed.");
+                    throw Refused::because(
+                        "{$safe}: contains characters that cannot be kept or printed. Type it again; nothing was changed.",
+                    );
                 }
             }
             if (is_array($value)) {

@@ -58,6 +58,9 @@ final class QuietSessions extends DatabaseSessionHandler
     {
         $values = @unserialize($data, ['allowed_classes' => false]);
 
-        return is_array($values) ? hash('xxh128', serialize(array_diff_key($values, ['_previous' => 0, '_flash' => 0]))) : '';
+        return is_array($values) ? hash(
+            'xxh128',
+            serialize(array_diff_key($values, ['_previous' => 0, '_flash' => 0])),
+        ) : '';
     }
 }

@@ -21,8 +21,14 @@ final class StaySignedIn
         $has = $request->cookies->has($session);
         $response = $next($request);
         if ($has && $response->getStatusCode() === Response::HTTP_UNAUTHORIZED) {
-            $sets = array_filter($response->headers->getCookies(), static fn(Cookie $c): bool => $c->getName() === $session);
-            array_map(static fn(Cookie $c) => $response->headers->removeCookie($c->getName(), $c->getPath(), $c->getDomain()), $sets);
+            $sets = array_filter(
+                $response->headers->getCookies(),
+                static fn(Cookie $c): bool => $c->getName() === $session,
+            );
+            array_map(
+                static fn(Cookie $c) => $response->headers->removeCookie($c->getName(), $c->getPath(), $c->getDomain()),
+                $sets,
+            );
         }
 
         return $response;

@@ -37,8 +37,19 @@ final readonly class CheckTool
         }
         DB::transaction(function () use ($by, $tool, $date, $good, $note, $calDue): void {
             $recall = ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first();
-            ToolCheckEntry::create(['tool_id' => $tool->id, 'date' => (string) $date, 'good' => $good, 'note' => $note, 'person_id' => $by->id]);
-            $this->records->write($by, $good ? 'tool.checked' : 'tool.recalled', "tool:{$tool->id}", ['tool' => $tool->code, 'date' => (string) $date, 'note' => $note]);
+            ToolCheckEntry::create([
+                'tool_id' => $tool->id,
+                'date' => (string) $date,
+                'good' => $good,
+                'note' => $note,
+                'person_id' => $by->id,
+            ]);
+            $this->records->write(
+                $by,
+                $good ? 'tool.checked' : 'tool.recalled',
+                "tool:{$tool->id}",
+                ['tool' => $tool->code, 'date' => (string) $date, 'note' => $note],
+            );
             if (! $good) {
                 $tool->update(['state' => Tool::RECALLED]);
                 $this->recalls->open($by, $tool, $date, $note);

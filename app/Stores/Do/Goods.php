@@ -28,10 +28,19 @@ final readonly class Goods
      *
      * @throws Refused when the shelf life is over, or the batch is another part's or has another shelf life
      */
-    public function receive(Person $by, Part $part, string $batch, int $quantity, ?Day $expires, string $paper, ?PartOrder $order): void
-    {
+    public function receive(
+        Person $by,
+        Part $part,
+        string $batch,
+        int $quantity,
+        ?Day $expires,
+        string $paper,
+        ?PartOrder $order,
+    ): void {
         if ($expires !== null && $expires->number < $this->clock->today()->number) {
-            throw Refused::because("The shelf life of {$batch} ran out on {$expires}. Send it back; nothing was taken in.");
+            throw Refused::because(
+                "The shelf life of {$batch} ran out on {$expires}. Send it back; nothing was taken in.",
+            );
         }
         if ($order !== null && $order->part_id !== $part->id) {
             throw Refused::because('That order is for another part. Nothing was taken in.');
@@ -39,12 +48,19 @@ final readonly class Goods
         DB::transaction(function () use ($by, $part, $batch, $quantity, $expires, $paper, $order): void {
             $there = PartBatch::with('part')->firstWhere('batch', $batch);
             if ($there !== null && $there->part_id !== $part->id) {
-                throw Refused::because("Batch {$batch} is {$there->part->number} {$there->part->title}. Look at the label again; nothing was taken in.");
+                throw Refused::because(
+                    "Batch {$batch} is {$there->part->number} {$there->part->title}. Look at the label again; nothing was taken in.",
+                );
             }
             if ($there !== null && $there->expires !== ($expires === null ? null : (string) $expires)) {
                 throw Refused::because("Batch {$batch} is in the store ".($there->expires === null ? 'without a shelf life' : "with a shelf life until {$there->expires}").'. One batch has one; nothing was taken in.');
             }
-            $there ??= PartBatch::create(['part_id' => $part->id, 'batch' => $batch, 'quantity' => 0, 'expires' => $expires === null ? null : (string) $expires]);
+            $there ??= PartBatch::create([
+                'part_id' => $part->id,
+                'batch' => $batch,
+                'quantity' => 0,
+                'expires' => $expires === null ? null : (string) $expires,
+            ]);
             $this->move($by, $there, PartMove::IN, $quantity, $paper);
             if ($order !== null) {
                 $order->quantity > $quantity ? $order->update(['quantity' => $order->quantity - $quantity]) : $order->delete();
@@ -60,7 +76,9 @@ final readonly class Goods
     public function take(Person $by, PartBatch $batch, int $quantity, string $for): void
     {
         if ($batch->refresh()->quantity < $quantity) {
-            throw Refused::because("Batch {$batch->batch} holds {$batch->quantity} now: others took from it. Nothing was fitted.");
+            throw Refused::because(
+                "Batch {$batch->batch} holds {$batch->quantity} now: others took from it. Nothing was fitted.",
+            );
         }
         $this->move($by, $batch, PartMove::FITTED, -$quantity, $for);
     }
@@ -109,7 +127,20 @@ final readonly class Goods
     {
         $left = $batch->quantity + $quantity;
         $batch->update(['quantity' => $left]);
-        PartMove::create(['batch_id' => $batch->id, 'kind' => $kind, 'quantity' => $quantity, 'left' => $left, 'paper' => $paper, 'person_id' => $by->id, 'at' => (string) $this->clock->now()]);
-        $this->records->write($by, 'part.moved', "part:{$batch->part_id}", ['batch' => $batch->batch, 'kind' => $kind, 'quantity' => $quantity, 'left' => $left, 'paper' => $paper]);
+        PartMove::create([
+            'batch_id' => $batch->id,
+            'kind' => $kind,
+            'quantity' => $quantity,
+            'left' => $left,
+            'paper' => $paper,
+            'person_id' => $by->id,
+            'at' => (string) $this->clock->now(),
+        ]);
+        $this->records->write(
+            $by,
+            'part.moved',
+            "part:{$batch->part_id}",
+            ['batch' => $batch->batch, 'kind' => $kind, 'quantity' => $quantity, 'left' => $left, 'paper' => $paper],
+        );
     }
 }

@@ -62,7 +62,12 @@ final readonly class KeepPart
         }
         DB::transaction(function () use ($by, $part, $quantity, $expected): void {
             $part->orders()->create(['quantity' => $quantity, 'expected' => (string) $expected]);
-            $this->records->write($by, 'part.ordered', "part:{$part->id}", ['quantity' => $quantity, 'expected' => (string) $expected]);
+            $this->records->write(
+                $by,
+                'part.ordered',
+                "part:{$part->id}",
+                ['quantity' => $quantity, 'expected' => (string) $expected],
+            );
         });
     }
 
@@ -70,7 +75,12 @@ final readonly class KeepPart
     {
         DB::transaction(function () use ($by, $order): void {
             $order->delete();
-            $this->records->write($by, 'part.order_cancelled', "part:{$order->part_id}", ['quantity' => $order->quantity, 'expected' => $order->expected]);
+            $this->records->write(
+                $by,
+                'part.order_cancelled',
+                "part:{$order->part_id}",
+                ['quantity' => $order->quantity, 'expected' => $order->expected],
+            );
         });
     }
 

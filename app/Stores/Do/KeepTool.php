@@ -33,18 +33,38 @@ final readonly class KeepTool
             throw Refused::because("{$as['code']} is in the store already. Nothing was entered.");
         }
         if ($checked->number > $this->clock->today()->number || $calDue->number <= $checked->number) {
-            throw Refused::because('Its check lies today or before, and stands until a day after. Nothing was entered.');
+            throw Refused::because(
+                'Its check lies today or before, and stands until a day after. Nothing was entered.',
+            );
         }
         try {
-            Instrument::of(Unit::parse($as['unit']), $as['resolution'], $as['uncertainty'], $as['low'], $as['high'], $calDue);
+            Instrument::of(
+                Unit::parse($as['unit']),
+                $as['resolution'],
+                $as['uncertainty'],
+                $as['low'],
+                $as['high'],
+                $calDue,
+            );
         } catch (InputError $e) {
             throw Refused::because("Its {$e->path} {$e->getMessage()}. Nothing was entered.");
         }
 
         return DB::transaction(function () use ($by, $as, $checked, $calDue, $paper): Tool {
             $tool = Tool::create([...$as, 'cal_due' => (string) $calDue, 'state' => 'in']);
-            ToolCheckEntry::create(['tool_id' => $tool->id, 'date' => (string) $checked, 'good' => true, 'note' => $paper, 'person_id' => $by->id]);
-            $this->records->write($by, 'tool.entered', "tool:{$tool->id}", [...$as, 'checked' => (string) $checked, 'cal_due' => (string) $calDue, 'paper' => $paper]);
+            ToolCheckEntry::create([
+                'tool_id' => $tool->id,
+                'date' => (string) $checked,
+                'good' => true,
+                'note' => $paper,
+                'person_id' => $by->id,
+            ]);
+            $this->records->write(
+                $by,
+                'tool.entered',
+                "tool:{$tool->id}",
+                [...$as, 'checked' => (string) $checked, 'cal_due' => (string) $calDue, 'paper' => $paper],
+            );
 
             return $tool;
         });
@@ -70,7 +90,12 @@ final readonly class KeepTool
     private function to(Person $by, Tool $tool, string $state, string $why): void
     {
         DB::transaction(function () use ($by, $tool, $state, $why): void {
-            $this->records->write($by, $state === Tool::AWAY ? 'tool.sent_away' : 'tool.out_of_use', "tool:{$tool->id}", ['tool' => $tool->code, 'was' => $tool->state, 'why' => $why]);
+            $this->records->write(
+                $by,
+                $state === Tool::AWAY ? 'tool.sent_away' : 'tool.out_of_use',
+                "tool:{$tool->id}",
+                ['tool' => $tool->code, 'was' => $tool->state, 'why' => $why],
+            );
             $tool->update(['state' => $state]);
         });
     }
@@ -79,7 +104,9 @@ final readonly class KeepTool
     {
         $loan = $tool->load('loan.card')->loan;
         if ($loan !== null) {
-            throw Refused::because("{$tool->code} is out on card {$loan->card->number}. Have it counted in first; nothing was changed.");
+            throw Refused::because(
+                "{$tool->code} is out on card {$loan->card->number}. Have it counted in first; nothing was changed.",
+            );
         }
         if ($tool->state === Tool::GONE) {
             throw Refused::because("{$tool->code} is out of use.");

@@ -32,7 +32,14 @@ final readonly class OpenRechecks
     /** Days that a visit made for re-checks has, from today. */
     private const DAYS = 2;
 
-    public function __construct(private RestsOn $rests, private MakeCard $make, private VisitFrame $frame, private PlanVisit $plan, private Clock $clock, private Records $records) {}
+    public function __construct(
+        private RestsOn $rests,
+        private MakeCard $make,
+        private VisitFrame $frame,
+        private PlanVisit $plan,
+        private Clock $clock,
+        private Records $records,
+    ) {}
 
     /**
      * @return int how many cards were opened; none when all are open already
@@ -45,7 +52,14 @@ final readonly class OpenRechecks
             $recall->loadMissing('tool');
             $rows = $this->rests->readings($recall)->concat($this->rests->uses($recall))->groupBy('card_id');
             $open = Recheck::where('recall_id', $recall->id)->pluck('card_id')->all();
-            $cards = Card::with(['steps', 'aircraft.type', 'aircraft.fleet', 'visit'])->whereIn('id', $rows->keys()->diff($open))->orderBy('id')->get();
+            $cards = Card::with([
+                'steps',
+                'aircraft.type',
+                'aircraft.fleet',
+                'visit',
+            ])->whereIn('id', $rows->keys()->diff($open))
+                ->orderBy('id')
+                ->get();
             $templates = CardTemplate::where('makes', 'fix')->get()->keyBy('type_id');
             foreach ($cards->groupBy('aircraft_id') as $of) {
                 $this->forAircraft($by, $recall, $of, $rows, $templates);
@@ -60,10 +74,17 @@ final readonly class OpenRechecks
      * @param Rows<array-key, Rows<int, \stdClass>> $rows
      * @param Collection<int, CardTemplate> $templates
      */
-    private function forAircraft(Person $by, ToolRecall $recall, Collection $cards, Rows $rows, Collection $templates): void
-    {
+    private function forAircraft(
+        Person $by,
+        ToolRecall $recall,
+        Collection $cards,
+        Rows $rows,
+        Collection $templates,
+    ): void {
         $aircraft = $cards->firstOrFail()->aircraft;
-        $template = $templates->get($aircraft->type_id) ?? throw Refused::because("There is no card template for re-checks of the {$aircraft->type->code}. Add one in Library; nothing was opened.");
+        $template = $templates->get($aircraft->type_id) ?? throw Refused::because(
+            "There is no card template for re-checks of the {$aircraft->type->code}. Add one in Library; nothing was opened.",
+        );
         $visit = $this->visit($aircraft, $recall->tool);
         $visit->setRelation('aircraft', $aircraft);
         $n = $visit->cards()->count();
@@ -76,7 +97,12 @@ final readonly class OpenRechecks
                 'hours' => max(0.5, 0.25 * (count($again->steps) - 1)), 'zone' => $card->zone, 'critical' => $card->critical, 'covers' => $card->covers, 'systems' => $card->systems, 'tools' => $again->toolKinds(),
             ]);
             Recheck::create(['recall_id' => $recall->id, 'card_id' => $card->id, 'by_card_id' => $made->id]);
-            $this->records->write($by, 'recheck.opened', "card:{$made->id}", ['number' => $made->number, 'tool' => $recall->tool->code, 'for' => $card->number]);
+            $this->records->write(
+                $by,
+                'recheck.opened',
+                "card:{$made->id}",
+                ['number' => $made->number, 'tool' => $recall->tool->code, 'for' => $card->number],
+            );
         }
         $this->frame->complete($visit);
         ($this->plan)($visit->load('aircraft.type'), $by, "re-checks after {$recall->tool->code}");
@@ -86,8 +112,18 @@ final readonly class OpenRechecks
     {
         $today = $this->clock->today();
 
-        return Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)->where('start', '<=', (string) $today->plusDays(self::DAYS))->orderBy('start')->first()
-            ?? Visit::create(['aircraft_id' => $aircraft->id, 'title' => "Re-check after {$tool->code}", 'bay' => 'line', 'start' => (string) $today, 'end' => (string) $today->plusDays(self::DAYS), 'state' => Visit::PLANNED]);
+        return Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)
+            ->where('start', '<=', (string) $today->plusDays(self::DAYS))
+            ->orderBy('start')
+            ->first()
+            ?? Visit::create([
+                'aircraft_id' => $aircraft->id,
+                'title' => "Re-check after {$tool->code}",
+                'bay' => 'line',
+                'start' => (string) $today,
+                'end' => (string) $today->plusDays(self::DAYS),
+                'state' => Visit::PLANNED,
+            ]);
     }
 
     /**
@@ -105,9 +141,23 @@ final readonly class OpenRechecks
             $spec = $step === null ? [] : $step->readingSpec($row->point ?? '');
             $key = $row->step_id.'/'.($row->point ?? '');
             $steps[$key] = match (true) {
-                isset($spec['limit']) => ['kind' => $step?->kind === 'torque' ? 'torque' : 'measurement', 'title' => "Read again: {$row->point}", 'text' => "Read {$row->value} {$row->unit} on card {$card->number}, step {$step?->no}.", 'spec' => ['reading' => [...$spec, 'point' => $row->point]]],
-                $step?->kind === 'compare' => ['kind' => 'compare', 'title' => "Compare again: {$step->title}", 'text' => $step->text, 'spec' => $step->spec],
-                default => ['kind' => 'instruction', 'title' => 'Do again: '.($step->title ?? 'the step'), 'text' => "The tool was used at step {$step?->no} of card {$card->number}."],
+                isset($spec['limit']) => [
+                    'kind' => $step?->kind === 'torque' ? 'torque' : 'measurement',
+                    'title' => "Read again: {$row->point}",
+                    'text' => "Read {$row->value} {$row->unit} on card {$card->number}, step {$step?->no}.",
+                    'spec' => ['reading' => [...$spec, 'point' => $row->point]],
+                ],
+                $step?->kind === 'compare' => [
+                    'kind' => 'compare',
+                    'title' => "Compare again: {$step->title}",
+                    'text' => $step->text,
+                    'spec' => $step->spec,
+                ],
+                default => [
+                    'kind' => 'instruction',
+                    'title' => 'Do again: '.($step->title ?? 'the step'),
+                    'text' => "The tool was used at step {$step?->no} of card {$card->number}.",
+                ],
             };
             if ($step?->kind === 'compare') {
                 $steps[$row->step_id.'/'] = $steps[$key];

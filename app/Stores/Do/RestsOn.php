@@ -16,19 +16,54 @@ final readonly class RestsOn
     public function readings(ToolRecall $recall): Collection
     {
         return $this->on(DB::table('readings'), 'readings', $recall)->where('readings.stands', true)
-            ->get(['readings.id', 'readings.card_id', 'readings.step_id', 'readings.point', 'readings.value', 'readings.unit', 'readings.verdict', 'readings.at', 'people.name as taker', 'cards.number', 'cards.title', 'cards.visit_id', 'cards.aircraft_id', 'aircraft.mark', 'visits.state as visit_state']);
+            ->get([
+                'readings.id',
+                'readings.card_id',
+                'readings.step_id',
+                'readings.point',
+                'readings.value',
+                'readings.unit',
+                'readings.verdict',
+                'readings.at',
+                'people.name as taker',
+                'cards.number',
+                'cards.title',
+                'cards.visit_id',
+                'cards.aircraft_id',
+                'aircraft.mark',
+                'visits.state as visit_state',
+            ]);
     }
 
     /** @return Collection<int, \stdClass> `{id, card_id, step_id, at, taker, number, title, visit_id, aircraft_id, mark, visit_state}` */
     public function uses(ToolRecall $recall): Collection
     {
         return $this->on(DB::table('tool_uses'), 'tool_uses', $recall)
-            ->get(['tool_uses.id', 'tool_uses.card_id', 'tool_uses.step_id', 'tool_uses.at', 'people.name as taker', 'cards.number', 'cards.title', 'cards.visit_id', 'cards.aircraft_id', 'aircraft.mark', 'visits.state as visit_state']);
+            ->get([
+                'tool_uses.id',
+                'tool_uses.card_id',
+                'tool_uses.step_id',
+                'tool_uses.at',
+                'people.name as taker',
+                'cards.number',
+                'cards.title',
+                'cards.visit_id',
+                'cards.aircraft_id',
+                'aircraft.mark',
+                'visits.state as visit_state',
+            ]);
     }
 
     private function on(Builder $query, string $table, ToolRecall $recall): Builder
     {
-        return $query->join('cards', 'cards.id', '=', "{$table}.card_id")->join('visits', 'visits.id', '=', 'cards.visit_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')->join('people', 'people.id', '=', "{$table}.person_id")
-            ->where("{$table}.tool_id", $recall->tool_id)->whereBetween("{$table}.at", [$recall->doubt_from, $recall->at])->orderBy('aircraft.mark')->orderBy('cards.number')->orderBy("{$table}.id");
+        return $query->join('cards', 'cards.id', '=', "{$table}.card_id")
+            ->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
+            ->join('people', 'people.id', '=', "{$table}.person_id")
+            ->where("{$table}.tool_id", $recall->tool_id)
+            ->whereBetween("{$table}.at", [$recall->doubt_from, $recall->at])
+            ->orderBy('aircraft.mark')
+            ->orderBy('cards.number')
+            ->orderBy("{$table}.id");
     }
 }

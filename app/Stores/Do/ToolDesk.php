@@ -73,7 +73,9 @@ final readonly class ToolDesk
         $loan = ToolLoan::where('tool_id', $tool->id)->whereNull('in_at')->first();
         if ($loan !== null && $loan->card_id !== $card->id) {
             $loan->load(['card', 'person']);
-            throw Refused::because("{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in there first, or take another {$tool->kind}; nothing was kept.");
+            throw Refused::because(
+                "{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in there first, or take another {$tool->kind}; nothing was kept.",
+            );
         }
 
         return $loan;
@@ -100,14 +102,23 @@ final readonly class ToolDesk
     private function requireOpen(Card $card): void
     {
         if ($card->refresh()->worked()) {
-            throw Refused::because("Card {$card->number} is signed; nothing more goes out on it. Take it out on the card that it is for.");
+            throw Refused::because(
+                "Card {$card->number} is signed; nothing more goes out on it. Take it out on the card that it is for.",
+            );
         }
     }
 
     private function lend(Person $by, Card $card, ?Tool $tool, string $what, int $quantity): void
     {
         FloorCount::up($card->aircraft_id);
-        ToolLoan::create(['tool_id' => $tool?->id, 'card_id' => $card->id, 'person_id' => $by->id, 'what' => $what, 'quantity' => $quantity, 'out_at' => (string) $this->clock->now()]);
+        ToolLoan::create([
+            'tool_id' => $tool?->id,
+            'card_id' => $card->id,
+            'person_id' => $by->id,
+            'what' => $what,
+            'quantity' => $quantity,
+            'out_at' => (string) $this->clock->now(),
+        ]);
         $this->records->write($by, 'tool.out', "card:{$card->id}", ['what' => $what, 'quantity' => $quantity]);
     }
 
@@ -124,10 +135,18 @@ final readonly class ToolDesk
         $this->requireWhole($loan, $counted);
         DB::transaction(function () use ($by, $loan, $counted): void {
             FloorCount::up($loan->card->aircraft_id);
-            if (ToolLoan::whereKey($loan->id)->whereNull('in_at')->update(['in_by' => $by->id, 'in_at' => (string) $this->clock->now()]) === 0) {
+            if (ToolLoan::whereKey($loan->id)->whereNull('in_at')->update([
+                'in_by' => $by->id,
+                'in_at' => (string) $this->clock->now(),
+            ]) === 0) {
                 throw Refused::because("{$loan->what} is already counted in.");
             }
-            $this->records->write($by, 'tool.in', "card:{$loan->card_id}", ['what' => $loan->what, 'quantity' => $counted]);
+            $this->records->write(
+                $by,
+                'tool.in',
+                "card:{$loan->card_id}",
+                ['what' => $loan->what, 'quantity' => $counted],
+            );
         });
     }
 
@@ -135,13 +154,18 @@ final readonly class ToolDesk
     public function requireWhole(ToolLoan $loan, int $counted): void
     {
         if ($counted !== $loan->quantity) {
-            throw Refused::because("{$loan->quantity} of {$loan->what} went out, {$counted} came back. Look for what is missing before anything is closed; it stays out.");
+            throw Refused::because(
+                "{$loan->quantity} of {$loan->what} went out, {$counted} came back. Look for what is missing before anything is closed; it stays out.",
+            );
         }
     }
 
     /** @return Collection<int, ToolLoan> what is out on a card */
     public function outOn(Card $card): Collection
     {
-        return ToolLoan::with(['tool', 'person', 'card'])->where('card_id', $card->id)->whereNull('in_at')->orderBy('id')->get();
+        return ToolLoan::with(['tool', 'person', 'card'])->where('card_id', $card->id)
+            ->whereNull('in_at')
+            ->orderBy('id')
+            ->get();
     }
 }

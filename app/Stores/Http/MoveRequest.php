@@ -10,6 +10,10 @@ final class MoveRequest extends KeepPartsRequest
     /** @return array<string, string> */
     public function rules(): array
     {
-        return ['do' => 'required|in:back,scrapped,counted', 'quantity' => 'required|integer|min:0|max:100000', 'why' => 'required|string|max:200'];
+        return [
+            'do' => 'required|in:back,scrapped,counted',
+            'quantity' => 'required|integer|min:0|max:100000',
+            'why' => 'required|string|max:200',
+        ];
     }
 }

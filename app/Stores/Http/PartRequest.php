@@ -31,6 +31,11 @@ final class PartRequest extends KeepPartsRequest
     {
         $codes = $this->input('effectivity');
 
-        return ['title' => $this->string('title')->value(), 'place' => $this->string('place')->value(), 'one_time' => $this->boolean('one_time'), 'effectivity' => is_array($codes) ? array_map(strval(...), array_values($codes)) : null];
+        return [
+            'title' => $this->string('title')->value(),
+            'place' => $this->string('place')->value(),
+            'one_time' => $this->boolean('one_time'),
+            'effectivity' => is_array($codes) ? array_map(strval(...), array_values($codes)) : null,
+        ];
     }
 }

@@ -28,7 +28,10 @@ final class ToolRequest extends RoomRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['code.regex' => 'A tool\'s code is of capital letters, digits and hyphens.', 'high.gt' => 'It reads up to more than it reads from.'];
+        return [
+            'code.regex' => 'A tool\'s code is of capital letters, digits and hyphens.',
+            'high.gt' => 'It reads up to more than it reads from.',
+        ];
     }
 
     /** @return array{code: string, title: string, kind: string, unit: string, resolution: float, uncertainty: float, low: float, high: float, place: string} */

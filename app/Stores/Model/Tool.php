@@ -52,15 +52,26 @@ final class Tool extends Model
     public static function withCardOutOn(): Builder
     {
         $query = self::query();
-        $query->leftJoin('tool_loans', static fn(JoinClause $on) => $on->on('tool_loans.tool_id', '=', 'tools.id')->whereNull('tool_loans.in_at'))
-            ->leftJoin('cards', 'cards.id', '=', 'tool_loans.card_id')->select(['tools.*', 'cards.id as out_on', 'cards.number as out_number']);
+        $query->leftJoin(
+            'tool_loans',
+            static fn(JoinClause $on) => $on->on('tool_loans.tool_id', '=', 'tools.id')->whereNull('tool_loans.in_at'),
+        )
+            ->leftJoin('cards', 'cards.id', '=', 'tool_loans.card_id')
+            ->select(['tools.*', 'cards.id as out_on', 'cards.number as out_number']);
 
         return $query;
     }
 
     public function instrument(): Instrument
     {
-        return Instrument::of(Unit::parse($this->unit), $this->resolution, $this->uncertainty, $this->low, $this->high, Day::parse($this->cal_due));
+        return Instrument::of(
+            Unit::parse($this->unit),
+            $this->resolution,
+            $this->uncertainty,
+            $this->low,
+            $this->high,
+            Day::parse($this->cal_due),
+        );
     }
 
     /** Why it must not be used today; null when it may be. */

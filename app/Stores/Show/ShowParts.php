@@ -31,7 +31,13 @@ use Jorvel\Core\Stores\PartStock;
 /** The parts of the store: what is short, what runs out, what is reserved for which card. */
 final readonly class ShowParts
 {
-    private const STATES = ['short' => 'stop', 'expired' => 'stop', 'waiting' => 'watch', 'soon' => 'watch', 'enough' => 'clear'];
+    private const STATES = [
+        'short' => 'stop',
+        'expired' => 'stop',
+        'waiting' => 'watch',
+        'soon' => 'watch',
+        'enough' => 'clear',
+    ];
 
     public function __construct(private Clock $clock) {}
 
@@ -49,16 +55,46 @@ final readonly class ShowParts
     {
         $p = Part::with(['orders', 'batches.moves.person'])->where('number', $number)->firstOrFail();
         $view = $this->part($p, self::reserved()->where('part_id', $p->id)->get()->toBase());
-        $fitted = FittedPart::with(['card.aircraft', 'person', 'batch'])->where('part_id', $p->id)->orderByDesc('id')->limit(200)->get();
+        $fitted = FittedPart::with(['card.aircraft', 'person', 'batch'])->where('part_id', $p->id)
+            ->orderByDesc('id')
+            ->limit(200)
+            ->get();
         $today = $this->clock->today();
 
         return new PartRoom(
             $view,
             "{$p->number} {$p->title}: {$view->said}.",
-            array_values($p->batches->map(static fn(PartBatch $b): StoreBatch => new StoreBatch($b->id, $b->batch, $b->quantity, $b->expires, $b->spent($today), $b->taken()))->all()),
+            array_values($p->batches->map(static fn(PartBatch $b): StoreBatch => new StoreBatch(
+                $b->id,
+                $b->batch,
+                $b->quantity,
+                $b->expires,
+                $b->spent($today),
+                $b->taken(),
+            ))->all()),
             array_values($p->orders->map(static fn(PartOrder $o): OrderView => new OrderView($o->id, $o->quantity, $o->expected))->all()),
-            array_values($p->batches->flatMap(static fn(PartBatch $b) => $b->moves->each(static fn(PartMove $m) => $m->setRelation('batch', $b)))->sortByDesc('id')->map(fn(PartMove $m): StockMove => new StockMove($this->clock->local(Instant::parse($m->at)), $m->person?->name, $m->batch->batch, $m->kind, $m->quantity, $m->left, $m->paper))->all()),
-            array_values($fitted->map(fn(FittedPart $f): WhereFitted => new WhereFitted($this->clock->local(Instant::parse($f->at)), $f->card->aircraft->mark, $f->card->number, $f->card_id, $f->position, $f->batch?->batch, $f->quantity, $f->person->name, $f->stands))->all()),
+            array_values($p->batches->flatMap(static fn(PartBatch $b) => $b->moves->each(
+                static fn(PartMove $m) => $m->setRelation('batch', $b),
+            ))->sortByDesc('id')->map(fn(PartMove $m): StockMove => new StockMove(
+                $this->clock->local(Instant::parse($m->at)),
+                $m->person?->name,
+                $m->batch->batch,
+                $m->kind,
+                $m->quantity,
+                $m->left,
+                $m->paper,
+            ))->all()),
+            array_values($fitted->map(fn(FittedPart $f): WhereFitted => new WhereFitted(
+                $this->clock->local(Instant::parse($f->at)),
+                $f->card->aircraft->mark,
+                $f->card->number,
+                $f->card_id,
+                $f->position,
+                $f->batch?->batch,
+                $f->quantity,
+                $f->person->name,
+                $f->stands,
+            ))->all()),
             $me->can('keep', Part::class) ? ['keep'] : [],
         );
     }
@@ -66,7 +102,14 @@ final readonly class ShowParts
     /** @return Builder<CardPart> what open cards of visits not yet released have reserved */
     private static function reserved(): Builder
     {
-        return CardPart::with('card.aircraft')->whereHas('card', static fn(Builder $q) => $q->whereNot('state', Card::CLOSED)->whereHas('visit', static fn(Builder $v) => $v->whereNot('state', Visit::RELEASED)))->orderBy('card_id');
+        return CardPart::with('card.aircraft')->whereHas(
+            'card',
+            static fn(Builder $q) => $q->whereNot('state', Card::CLOSED)->whereHas(
+                'visit',
+                static fn(Builder $v) => $v->whereNot('state', Visit::RELEASED),
+            ),
+        )
+            ->orderBy('card_id');
     }
 
     /** @param list<StorePart> $parts */
@@ -86,8 +129,19 @@ final readonly class ShowParts
     {
         $today = $this->clock->today();
         $wanted = (int) $for->sum('quantity');
-        $batches = $p->batches->map(static fn(PartBatch $b): array => [$b->batch, $b->quantity, $b->expires === null ? null : Day::parse($b->expires)])->all();
-        $stock = PartStock::of(array_values($batches), $wanted, (int) $p->orders->sum('quantity'), $today, (int) config('jorvel.shelf_days'));
+        $batches = $p->batches->map(static fn(PartBatch $b): array => [
+            $b->batch,
+            $b->quantity,
+            $b->expires === null ? null : Day::parse($b->expires),
+        ])
+            ->all();
+        $stock = PartStock::of(
+            array_values($batches),
+            $wanted,
+            (int) $p->orders->sum('quantity'),
+            $today,
+            (int) config('jorvel.shelf_days'),
+        );
         $order = $p->orders->first();
 
         return new StorePart(
@@ -95,11 +149,19 @@ final readonly class ShowParts
             $p->title,
             $stock->usable,
             $wanted,
-            array_values($for->map(static fn(CardPart $c): string => "{$c->quantity} for {$c->card->number} {$c->card->aircraft->mark}")->all()),
+            array_values($for->map(
+                static fn(CardPart $c): string => "{$c->quantity} for {$c->card->number} {$c->card->aircraft->mark}",
+            )->all()),
             $order === null ? null : "{$order->quantity} on {$order->expected}",
             $p->effectivity === null ? null : implode(', ', $p->effectivity),
             $p->one_time,
-            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView($b->batch, $b->quantity, $b->expires, $b->spent($today) === null, $b->spent($today)))->all()),
+            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView(
+                $b->batch,
+                $b->quantity,
+                $b->expires,
+                $b->spent($today) === null,
+                $b->spent($today),
+            ))->all()),
             self::STATES[$stock->code],
             $this->said($stock, $p, $order !== null),
             $p->place,
@@ -115,7 +177,9 @@ final readonly class ShowParts
             'short' => $ordered ? "{$short}, and too few ordered" : "{$short}, none ordered",
             'waiting' => "{$short} until the order comes",
             'expired' => "batch {$stock->batch} is past its shelf life",
-            'soon' => "batch {$stock->batch} runs out ".Words::fromNow($this->clock->today()->daysUntil(Day::parse((string) $until))),
+            'soon' => "batch {$stock->batch} runs out ".Words::fromNow(
+                $this->clock->today()->daysUntil(Day::parse((string) $until)),
+            ),
             default => 'enough for what is reserved',
         };
     }

@@ -39,10 +39,18 @@ final readonly class ShowStores
 
     public function all(Person $me): StoresView
     {
-        $readings = Reading::whereNotNull('tool_id')->selectRaw('tool_id, count(*) as n')->groupBy('tool_id')->pluck('n', 'tool_id');
-        $tools = Tool::with(['loan.card', 'loan.person'])->whereNot('state', Tool::GONE)->orderBy('code')->get()->map(fn(Tool $t): StoreTool => $this->tool($t, (int) ($readings[$t->id] ?? 0)))
+        $readings = Reading::whereNotNull('tool_id')->selectRaw('tool_id, count(*) as n')
+            ->groupBy('tool_id')
+            ->pluck('n', 'tool_id');
+        $tools = Tool::with(['loan.card', 'loan.person'])->whereNot('state', Tool::GONE)
+            ->orderBy('code')
+            ->get()
+            ->map(fn(Tool $t): StoreTool => $this->tool($t, (int) ($readings[$t->id] ?? 0)))
             ->sortBy(static fn(StoreTool $t): array => [self::ORDER[$t->state], $t->code])->values();
-        $loans = ToolLoan::with(['card.aircraft', 'person'])->whereNull('in_at')->orderBy('out_at')->orderBy('id')->get();
+        $loans = ToolLoan::with(['card.aircraft', 'person'])->whereNull('in_at')
+            ->orderBy('out_at')
+            ->orderBy('id')
+            ->get();
         $recalled = Tool::where('state', Tool::RECALLED)->orderBy('code')->pluck('code');
         $bad = $tools->where('state', 'stop')->count();
         $sentence = match (true) {
@@ -55,13 +63,33 @@ final readonly class ShowStores
         $parts = $this->parts->all();
         $out = $loans->isEmpty() ? 'Everything is in: no tool, no rag is out.' : Words::count($loans->count(), 'thing is', 'things are').' out. No aircraft is released with anything out on its cards.';
 
-        return new StoresView($sentence, ShowParts::sentence($parts), $out, $tools->all(), $parts, array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow($l->id, $l->what, $l->quantity, $l->card->number, $l->card_id, $l->card->aircraft->mark, $l->person->name, $this->clock->local(Instant::parse($l->out_at))))->all()), $this->may($me));
+        return new StoresView(
+            $sentence,
+            ShowParts::sentence($parts),
+            $out,
+            $tools->all(),
+            $parts,
+            array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow(
+                $l->id,
+                $l->what,
+                $l->quantity,
+                $l->card->number,
+                $l->card_id,
+                $l->card->aircraft->mark,
+                $l->person->name,
+                $this->clock->local(Instant::parse($l->out_at)),
+            ))->all()),
+            $this->may($me),
+        );
     }
 
     public function one(string $code, Person $me): ToolRoom
     {
         $tool = Tool::with(['loan.card', 'loan.person'])->where('code', $code)->firstOrFail();
-        $checks = ToolCheckEntry::with('person')->where('tool_id', $tool->id)->orderByDesc('date')->orderByDesc('id')->get();
+        $checks = ToolCheckEntry::with('person')->where('tool_id', $tool->id)
+            ->orderByDesc('date')
+            ->orderByDesc('id')
+            ->get();
         $recall = ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first();
         $view = $this->tool($tool, Reading::where('tool_id', $tool->id)->count());
         $reach = $recall === null ? null : $this->recall($recall);
@@ -71,10 +99,27 @@ final readonly class ShowStores
             $reach->aircraft === [] => "{$tool->code} is recalled; nothing rests on it since its last good check.",
             default => match ($tool->state) {
                 Tool::RECALLED => "{$tool->code} is recalled: ", Tool::IN => "{$tool->code} is back, and what it read before is still in doubt: ", default => "{$tool->code} {$view->said}, and what it read is still in doubt: ",
-            }.Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(count($reach->aircraft), 'aircraft', 'aircraft').' rest on it'.($reach->toOpen === 0 ? '; every re-check is open or done.' : ', '.Words::count($reach->toOpen, 'card').' still without a re-check.'),
+            }.Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(
+                count($reach->aircraft),
+                'aircraft',
+                'aircraft',
+            ).' rest on it'.($reach->toOpen === 0 ? '; every re-check is open or done.' : ', '.Words::count($reach->toOpen, 'card').' still without a re-check.'),
         };
 
-        return new ToolRoom($view, $sentence, array_values($checks->map(static fn(ToolCheckEntry $c): CheckLine => new CheckLine($c->date, $c->good, $c->note, $c->person?->name))->all()), $reach, $tool->state !== Tool::GONE, $tool->state === Tool::AWAY, $this->may($me));
+        return new ToolRoom(
+            $view,
+            $sentence,
+            array_values($checks->map(static fn(ToolCheckEntry $c): CheckLine => new CheckLine(
+                $c->date,
+                $c->good,
+                $c->note,
+                $c->person?->name,
+            ))->all()),
+            $reach,
+            $tool->state !== Tool::GONE,
+            $tool->state === Tool::AWAY,
+            $this->may($me),
+        );
     }
 
     public function recall(ToolRecall $recall): RecallView
@@ -84,11 +129,27 @@ final readonly class ShowStores
         $rechecks = Recheck::with('byCard')->where('recall_id', $recall->id)->get()->keyBy('card_id');
         $aircraft = [];
         foreach ($readings->concat($uses)->groupBy('mark')->sortKeys() as $mark => $of) {
-            $aircraft[] = new RestingAircraft((string) $mark, array_values($of->groupBy('card_id')->map(fn(Collection $rows): RestingCard => $this->card($rows, $rechecks->get($rows->firstOrFail()->card_id)))->all()));
+            $aircraft[] = new RestingAircraft(
+                (string) $mark,
+                array_values($of->groupBy('card_id')->map(fn(Collection $rows): RestingCard => $this->card(
+                    $rows,
+                    $rechecks->get($rows->firstOrFail()->card_id),
+                ))->all()),
+            );
         }
         $cards = $readings->concat($uses)->pluck('card_id')->unique();
 
-        return new RecallView($recall->id, $recall->found_on, $recall->last_good, $recall->note, $readings->count(), $uses->count(), $aircraft, $cards->diff($rechecks->keys())->count(), $cards->reject(static fn(int $id): bool => $rechecks->get($id)?->byCard->state === Card::CLOSED)->count());
+        return new RecallView(
+            $recall->id,
+            $recall->found_on,
+            $recall->last_good,
+            $recall->note,
+            $readings->count(),
+            $uses->count(),
+            $aircraft,
+            $cards->diff($rechecks->keys())->count(),
+            $cards->reject(static fn(int $id): bool => $rechecks->get($id)?->byCard->state === Card::CLOSED)->count(),
+        );
     }
 
     /** @param Collection<int, \stdClass> $rows */
@@ -98,7 +159,14 @@ final readonly class ShowStores
 
         return new RestingCard($first->card_id, $first->number, $first->title, $first->visit_state, $recheck?->by_card_id, $recheck?->byCard->number, match (true) {
             $recheck === null => 'stop', $recheck->byCard->state === Card::CLOSED => 'clear', default => 'waiting',
-        }, array_values($rows->map(fn(\stdClass $r): RestingReading => new RestingReading($r->point ?? 'used', $r->value ?? null, isset($r->unit) ? Unit::parse($r->unit)->label() : '', $r->verdict ?? '', $this->clock->local(Instant::parse($r->at)), $r->taker))->all()));
+        }, array_values($rows->map(fn(\stdClass $r): RestingReading => new RestingReading(
+            $r->point ?? 'used',
+            $r->value ?? null,
+            isset($r->unit) ? Unit::parse($r->unit)->label() : '',
+            $r->verdict ?? '',
+            $this->clock->local(Instant::parse($r->at)),
+            $r->taker,
+        ))->all()));
     }
 
     private function tool(Tool $t, int $readings): StoreTool
@@ -127,6 +195,10 @@ final readonly class ShowStores
     /** @return list<string> */
     private function may(Person $me): array
     {
-        return array_keys(array_filter(['keep' => $me->can('keep', Tool::class), 'count' => $me->can('count', Tool::class), 'parts' => $me->can('keep', Part::class)]));
+        return array_keys(array_filter([
+            'keep' => $me->can('keep', Tool::class),
+            'count' => $me->can('count', Tool::class),
+            'parts' => $me->can('keep', Part::class),
+        ]));
     }
 }

@@ -37,8 +37,20 @@ final readonly class Assign
         }
         DB::transaction(function () use ($by, $card, $person, $role): void {
             $as = $person->trainee && $role === 'perform' ? 'trainee' : $role;
-            Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $person->id, 'role' => $as], ['under_id' => $as === 'trainee' ? $person->supervisor_id : null]);
-            $this->records->write($by, 'card.assigned', "card:{$card->id}", ['person' => $person->stamp, 'role' => $as, 'under' => $as === 'trainee' ? $person->supervisor_id : null]);
+            Assignment::firstOrCreate(
+                ['card_id' => $card->id, 'person_id' => $person->id, 'role' => $as],
+                ['under_id' => $as === 'trainee' ? $person->supervisor_id : null],
+            );
+            $this->records->write(
+                $by,
+                'card.assigned',
+                "card:{$card->id}",
+                [
+                    'person' => $person->stamp,
+                    'role' => $as,
+                    'under' => $as === 'trainee' ? $person->supervisor_id : null,
+                ],
+            );
         });
     }
 
@@ -60,7 +72,10 @@ final readonly class Assign
     /** @return Collection<int, Candidate> everybody who works: those who are free first, then those who fit and are elsewhere or off shift */
     public function candidates(Card $card, string $role): Collection
     {
-        $people = Person::thereOn($this->clock->today())->with('qualifications', 'rotaDays')->whereNot('role', 'viewer')->orderBy('name')->get();
+        $people = Person::thereOn($this->clock->today())->with('qualifications', 'rotaDays')
+            ->whereNot('role', 'viewer')
+            ->orderBy('name')
+            ->get();
         $crew = $this->crew->of($people);
 
         return $people->map(function (Person $p) use ($card, $role, $crew): Candidate {
@@ -83,15 +98,29 @@ final readonly class Assign
     {
         $at = static fn(?string $instant): ?Instant => $instant === null ? null : Instant::parse($instant);
 
-        return AtWork::during($crew, $crew->people[$person->id], $this->day($card), $at($card->planned_start), $at($card->planned_end), (string) $card->id);
+        return AtWork::during(
+            $crew,
+            $crew->people[$person->id],
+            $this->day($card),
+            $at($card->planned_start),
+            $at($card->planned_end),
+            (string) $card->id,
+        );
     }
 
     /** What the controller is told of somebody who fits: on another shift, or on another card at that time. */
     private function remark(Person $person, Card $card, CrewNow $crew): ?string
     {
         return match ($this->atWork($person, $card, $crew)) {
-            AtWork::OffShift => "works the {$person->shift} shift; the card is planned ".$this->clock->local(Instant::parse((string) $card->planned_start)).' to '.$this->clock->local(Instant::parse((string) $card->planned_end)),
-            AtWork::Elsewhere => 'is on '.AtWork::placed($crew->people[$person->id], Instant::parse((string) $card->planned_start), Instant::parse((string) $card->planned_end), (string) $card->id).' at that time',
+            AtWork::OffShift => "works the {$person->shift} shift; the card is planned ".$this->clock->local(
+                Instant::parse((string) $card->planned_start),
+            ).' to '.$this->clock->local(Instant::parse((string) $card->planned_end)),
+            AtWork::Elsewhere => 'is on '.AtWork::placed(
+                $crew->people[$person->id],
+                Instant::parse((string) $card->planned_start),
+                Instant::parse((string) $card->planned_end),
+                (string) $card->id,
+            ).' at that time',
             default => null,
         };
     }
@@ -104,20 +133,26 @@ final readonly class Assign
             return 'leaves on '.$this->clock->words(Day::parse((string) $person->leaves));
         }
         if ($this->atWork($person, $card, $crew) === AtWork::Away) {
-            return CrewWords::away($person->rotaDays->firstWhere('date', (string) $on)?->why).' on '.$this->clock->words($on);
+            return CrewWords::away(
+                $person->rotaDays->firstWhere('date', (string) $on)?->why,
+            ).' on '.$this->clock->words($on);
         }
         if ($person->trainee && $role === 'perform') {
             $over = Person::find($person->supervisor_id);
 
             return match (true) {
                 $over === null => 'is a trainee without a supervisor',
-                $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $over->id && $a->role === 'perform') => null,
+                $card->assignments->contains(
+                    static fn(Assignment $a): bool => $a->person_id === $over->id && $a->role === 'perform',
+                ) => null,
                 default => "is a trainee: put the supervisor, {$over->name}, on the card first",
             };
         }
         $other = $role === 'perform' ? 'duplicate' : 'perform';
         $tookPart = ($role === 'duplicate' && $card->tookPart($person->id))
-            || $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $person->id && $a->role === $other);
+            || $card->assignments->contains(
+                static fn(Assignment $a): bool => $a->person_id === $person->id && $a->role === $other,
+            );
         $skill = $role === 'perform' ? $card->skill : null;
         $type = $card->aircraft->type->code;
         $code = $person->qualified()->unfit($role, $type, $skill, $on, $tookPart);

@@ -25,16 +25,29 @@ final readonly class BaySlots
             throw Refused::because("It ends on {$end}, before it begins on {$start}. Nothing was saved.");
         }
         DB::transaction(function () use ($by, $bay, $start, $end, $hours, $note): void {
-            $visit = Visit::with('aircraft')->where('bay', $bay->name)->where('state', '!=', Visit::RELEASED)->where('start', '<=', $end)->where('end', '>=', $start)->first();
+            $visit = Visit::with('aircraft')->where('bay', $bay->name)
+                ->where('state', '!=', Visit::RELEASED)
+                ->where('start', '<=', $end)
+                ->where('end', '>=', $start)
+                ->first();
             if ($visit !== null) {
-                throw Refused::because("{$visit->aircraft->mark} stands in {$bay->name} from {$visit->start} to {$visit->end}. Choose other days; nothing was saved.");
+                throw Refused::because(
+                    "{$visit->aircraft->mark} stands in {$bay->name} from {$visit->start} to {$visit->end}. Choose other days; nothing was saved.",
+                );
             }
             $slot = $bay->slots()->where('start', '<=', $end)->where('end', '>=', $start)->first();
             if ($slot !== null) {
-                throw Refused::because("{$bay->name} already has a free slot from {$slot->start} to {$slot->end}. Remove it first; nothing was saved.");
+                throw Refused::because(
+                    "{$bay->name} already has a free slot from {$slot->start} to {$slot->end}. Remove it first; nothing was saved.",
+                );
             }
             $bay->slots()->create(['start' => $start, 'end' => $end, 'hours' => $hours, 'note' => $note]);
-            $this->records->write($by, 'slot.opened', "bay:{$bay->id}", ['bay' => $bay->name, 'start' => $start, 'end' => $end, 'hours' => $hours]);
+            $this->records->write(
+                $by,
+                'slot.opened',
+                "bay:{$bay->id}",
+                ['bay' => $bay->name, 'start' => $start, 'end' => $end, 'hours' => $hours],
+            );
         });
     }
 
@@ -42,7 +55,12 @@ final readonly class BaySlots
     {
         DB::transaction(function () use ($by, $slot): void {
             $slot->delete();
-            $this->records->write($by, 'slot.taken_away', "bay:{$slot->bay_id}", ['bay' => $slot->bay->name, 'start' => $slot->start, 'end' => $slot->end]);
+            $this->records->write(
+                $by,
+                'slot.taken_away',
+                "bay:{$slot->bay_id}",
+                ['bay' => $slot->bay->name, 'start' => $slot->start, 'end' => $slot->end],
+            );
         });
     }
 }

@@ -21,7 +21,12 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class BeginVisit
 {
-    public function __construct(private Clock $clock, private Records $records, private Notices $notices, private PlanVisit $plan) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private Notices $notices,
+        private PlanVisit $plan,
+    ) {}
 
     /** @throws Refused when it has begun, is not early, or the aircraft is in another visit */
     public function __invoke(Person $by, int $id): Visit
@@ -36,7 +41,12 @@ final readonly class BeginVisit
             FloorCount::up($visit->aircraft_id);
             $planned = $visit->start;
             $visit->update(['start' => (string) $today, 'state' => Visit::IN_WORK]);
-            $this->records->write($by, 'visit.begun_early', "visit:{$visit->id}", ['planned' => $planned, 'begun' => $visit->start]);
+            $this->records->write(
+                $by,
+                'visit.begun_early',
+                "visit:{$visit->id}",
+                ['planned' => $planned, 'begun' => $visit->start],
+            );
             $this->tell($by, $visit, Day::parse($planned));
 
             return $visit;
@@ -49,16 +59,24 @@ final readonly class BeginVisit
     /** It stands in one visit at a time. */
     private function requireFree(Visit $visit, Day $today): void
     {
-        $other = Visit::where('aircraft_id', $visit->aircraft_id)->whereKeyNot($visit->id)->where('state', '!=', Visit::RELEASED)
-            ->where('start', '<', $visit->start)->where(static fn($q) => $q->where('state', Visit::IN_WORK)->orWhere('end', '>=', (string) $today))->first();
+        $other = Visit::where('aircraft_id', $visit->aircraft_id)->whereKeyNot($visit->id)
+            ->where('state', '!=', Visit::RELEASED)
+            ->where('start', '<', $visit->start)
+            ->where(static fn($q) => $q->where('state', Visit::IN_WORK)->orWhere('end', '>=', (string) $today))
+            ->first();
         if ($other !== null) {
-            throw Refused::because("{$visit->aircraft->mark} is in \"{$other->title}\" from {$this->clock->words(Day::parse($other->start))}. Release it from that first, or move it; nothing was changed.");
+            throw Refused::because(
+                "{$visit->aircraft->mark} is in \"{$other->title}\" from {$this->clock->words(Day::parse($other->start))}. Release it from that first, or move it; nothing was changed.",
+            );
         }
     }
 
     private function tell(Person $by, Visit $visit, Day $planned): void
     {
-        $bay = Visit::with('aircraft')->where('bay', $visit->bay)->whereKeyNot($visit->id)->where('state', Visit::IN_WORK)->first();
+        $bay = Visit::with('aircraft')->where('bay', $visit->bay)
+            ->whereKeyNot($visit->id)
+            ->where('state', Visit::IN_WORK)
+            ->first();
         $said = "{$by->name} began \"{$visit->title}\" of {$visit->aircraft->mark} today; it was planned from {$this->clock->words($planned)}."
             .($bay === null ? '' : " {$bay->aircraft->mark} is in {$visit->bay} now.");
         foreach (Person::thereOn($this->clock->today())->where('role', Role::Controller)->whereKeyNot($by->id)->pluck('id') as $id) {

@@ -22,15 +22,28 @@ use Jorvel\Core\Shared\Day;
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
 final readonly class CreateVisit
 {
-    public function __construct(private DueBook $book, private Records $records, private MakeCard $make, private VisitFrame $frame, private PlanVisit $plan) {}
+    public function __construct(
+        private DueBook $book,
+        private Records $records,
+        private MakeCard $make,
+        private VisitFrame $frame,
+        private PlanVisit $plan,
+    ) {}
 
     /**
      * @param list<string> $keys of due rows: "12" for item 12, "12:7" for item 12 of component 7
      *
      * @throws Refused when an item would fall overdue before the visit, is in another one, or the dates clash
      */
-    public function __invoke(Person $by, string $mark, string $title, string $bay, Day $start, Day $end, array $keys): Visit
-    {
+    public function __invoke(
+        Person $by,
+        string $mark,
+        string $title,
+        string $bay,
+        Day $start,
+        Day $end,
+        array $keys,
+    ): Visit {
         $visit = DB::transaction(function () use ($by, $mark, $title, $bay, $start, $end, $keys): Visit {
             $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
             if ($end->number < $start->number) {
@@ -38,13 +51,22 @@ final readonly class CreateVisit
             }
             foreach ($aircraft->visits as $other) {
                 if (LoadFlying::span($other)->overlaps($start, $end)) {
-                    throw Refused::because("{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.");
+                    throw Refused::because(
+                        "{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.",
+                    );
                 }
             }
             $this->requireBay($bay, $start, $end);
             $chosen = $this->chosen($aircraft, $keys, $start);
             FloorCount::up($aircraft->id);
-            $visit = Visit::create(['aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end, 'state' => Visit::PLANNED]);
+            $visit = Visit::create([
+                'aircraft_id' => $aircraft->id,
+                'title' => $title,
+                'bay' => $bay,
+                'start' => (string) $start,
+                'end' => (string) $end,
+                'state' => Visit::PLANNED,
+            ]);
             $this->cards($visit, $chosen, 0);
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
@@ -67,7 +89,9 @@ final readonly class CreateVisit
             ? Visit::with('aircraft')->where('bay', $bay)->where('state', '!=', Visit::RELEASED)->where('start', '<=', (string) $end)->where('end', '>=', (string) $start)->first()
             : null;
         if ($other !== null) {
-            throw Refused::because("{$other->aircraft->mark} stands in {$bay} from {$other->start} to {$other->end}. Choose another bay or other dates; nothing was saved.");
+            throw Refused::because(
+                "{$other->aircraft->mark} stands in {$bay} from {$other->start} to {$other->end}. Choose another bay or other dates; nothing was saved.",
+            );
         }
     }
 
@@ -82,7 +106,9 @@ final readonly class CreateVisit
     {
         DB::transaction(function () use ($by, $visit, $keys): void {
             if ($visit->refresh()->state !== Visit::PLANNED) {
-                throw Refused::because("\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.");
+                throw Refused::because(
+                    "\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.",
+                );
             }
             FloorCount::up($visit->aircraft_id);
             $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
@@ -91,7 +117,12 @@ final readonly class CreateVisit
             $this->cards($visit, $chosen, $n);
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
-            $this->records->write($by, 'visit.filled', "visit:{$visit->id}", ['items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all()]);
+            $this->records->write(
+                $by,
+                'visit.filled',
+                "visit:{$visit->id}",
+                ['items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all()],
+            );
         });
         ($this->plan)($visit, $by, 'planned with more items');
     }
@@ -104,7 +135,10 @@ final readonly class CreateVisit
     private function chosen(Aircraft $aircraft, array $keys, Day $start): Collection
     {
         $due = $this->book->items($aircraft)->keyBy(static fn(DueRow $r): string => $r->key());
-        $chosen = collect($keys)->unique()->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because("Item {$key} is not in the programme of {$aircraft->mark}. Reload the aircraft; nothing was saved."));
+        $chosen = collect($keys)->unique()
+            ->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because(
+                "Item {$key} is not in the programme of {$aircraft->mark}. Reload the aircraft; nothing was saved.",
+            ));
         $this->requireFree($chosen, $aircraft->id, $start);
 
         return $chosen;
@@ -117,16 +151,25 @@ final readonly class CreateVisit
             throw Refused::because('Choose at least one item for the visit. Nothing was saved.');
         }
         $taken = [];
-        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraftId)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('cards.item_id')->get(['item_id', 'component_id', 'visits.title']) as $card) {
+        foreach (DB::table('cards')->join(
+            'visits',
+            'visits.id',
+            '=',
+            'cards.visit_id',
+        )->where('cards.aircraft_id', $aircraftId)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('cards.item_id')->get(['item_id', 'component_id', 'visits.title']) as $card) {
             $taken[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
         }
         foreach ($chosen as $row) {
             $due = $row->due;
             if (isset($taken[$row->key()])) {
-                throw Refused::because("{$row->of->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing was saved.");
+                throw Refused::because(
+                    "{$row->of->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing was saved.",
+                );
             }
             if ($due->missedBy($start)) {
-                throw Refused::because("{$row->of->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.");
+                throw Refused::because(
+                    "{$row->of->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.",
+                );
             }
         }
     }
@@ -138,7 +181,8 @@ final readonly class CreateVisit
     private function cards(Visit $visit, Collection $chosen, int $n): void
     {
         $codes = $chosen->flatMap(static fn(DueRow $r): array => $r->of->item->access);
-        $zones = Panel::where('type_id', $chosen->firstOrFail()->of->item->type_id)->whereIn('code', $codes)->pluck('zone', 'code');
+        $zones = Panel::where('type_id', $chosen->firstOrFail()->of->item->type_id)->whereIn('code', $codes)
+            ->pluck('zone', 'code');
         foreach ($chosen as $row) {
             $item = $row->of->item;
             ($this->make)($visit, $item->template, ++$n, [

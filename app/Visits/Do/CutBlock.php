@@ -36,10 +36,18 @@ final readonly class CutBlock
     {
         $types = AircraftType::orderBy('code')->pluck('code');
         $type = AircraftType::where('code', $code ?? $types->first())->first() ?? throw Refused::because('There is no aircraft type yet.');
-        $panels = Panel::where('type_id', $type->id)->get()->mapWithKeys(static fn(Panel $p): array => [$p->code => $p->hours()])->all();
+        $panels = Panel::where('type_id', $type->id)->get()
+            ->mapWithKeys(static fn(Panel $p): array => [$p->code => $p->hours()])
+            ->all();
         $items = $whole = $titles = [];
-        foreach (ProgrammeItem::with('template')->where(['type_id' => $type->id, 'withdrawn' => false])->whereNull('component')->orderBy('code')->get() as $item) {
-            $long = array_filter($item->limits, static fn(array $l): bool => $l['unit'] === 'months' && $l['interval'] >= $months);
+        foreach (ProgrammeItem::with('template')->where([
+            'type_id' => $type->id,
+            'withdrawn' => false,
+        ])->whereNull('component')->orderBy('code')->get() as $item) {
+            $long = array_filter(
+                $item->limits,
+                static fn(array $l): bool => $l['unit'] === 'months' && $l['interval'] >= $months,
+            );
             if ($long === [] || $item->includes !== []) {
                 continue;
             }
@@ -54,15 +62,51 @@ final readonly class CutBlock
             }
         }
         $blockHours = (float) array_sum(array_column($whole, 0));
-        $blockAccess = (float) array_sum(array_intersect_key($panels, array_flip(array_merge(...array_column($whole, 1)))));
-        $result = $this->kept->of('phases 1', [$items, $panels, $phases], static fn(): PhaseResult => Phases::cut($items, $panels, $phases, Deadline::in(self::BUDGET_MS)));
+        $blockAccess = (float) array_sum(array_intersect_key(
+            $panels,
+            array_flip(array_merge(...array_column($whole, 1))),
+        ));
+        $result = $this->kept->of(
+            'phases 1',
+            [$items, $panels, $phases],
+            static fn(): PhaseResult => Phases::cut($items, $panels, $phases, Deadline::in(self::BUDGET_MS)),
+        );
         $totals = $result->totals();
-        $cut = array_map(static fn(array $p, float $total, int $n): PhaseView => new PhaseView($n + 1, array_map(static fn(string $id): string => "{$id} {$titles[$id]}", $p['items']), $p['hours'], $p['access_hours'], $total, $total / self::DAY), $result->phases, $totals, array_keys($totals));
+        $cut = array_map(
+            static fn(array $p, float $total, int $n): PhaseView => new PhaseView(
+                $n + 1,
+                array_map(static fn(string $id): string => "{$id} {$titles[$id]}", $p['items']),
+                $p['hours'],
+                $p['access_hours'],
+                $total,
+                $total / self::DAY,
+            ),
+            $result->phases,
+            $totals,
+            array_keys($totals),
+        );
         $block = $blockHours + $blockAccess;
         $more = array_sum($totals) - $block;
         $sentence = $items === [] ? "Nothing of the {$type->code} programme has an interval of {$months} months or more."
             : ($phases === 1 ? 'One block of ' : "{$phases} phases of at most ").Words::number($result->longest()).' h in place of one block of '.Words::number($block).' h; '.($more < 0.05 ? 'no panel is opened twice.' : 'panels cost '.Words::number($more).' h more in all.');
 
-        return new PhasesView($type->code, $type->arrangement, $sentence, $phases, $months, $blockHours, $blockAccess, $block, $block / self::DAY, $result->longest(), (float) array_sum($totals), (float) array_sum(array_column($result->phases, 'access_hours')), $result->lowerBound, $result->proven, $cut, array_values($types->all()));
+        return new PhasesView(
+            $type->code,
+            $type->arrangement,
+            $sentence,
+            $phases,
+            $months,
+            $blockHours,
+            $blockAccess,
+            $block,
+            $block / self::DAY,
+            $result->longest(),
+            (float) array_sum($totals),
+            (float) array_sum(array_column($result->phases, 'access_hours')),
+            $result->lowerBound,
+            $result->proven,
+            $cut,
+            array_values($types->all()),
+        );
     }
 }

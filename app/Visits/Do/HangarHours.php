@@ -22,7 +22,11 @@ final class HangarHours
     /** How many days beyond a visit's end are looked at. */
     private const BEYOND = 45;
 
-    public function __construct(private readonly Clock $clock, private readonly Rosters $rosters, private readonly Memo $memo) {}
+    public function __construct(
+        private readonly Clock $clock,
+        private readonly Rosters $rosters,
+        private readonly Memo $memo,
+    ) {}
 
     public function bay(string $name): ?Bay
     {
@@ -49,12 +53,17 @@ final class HangarHours
         $first = $from->dayIn($this->clock->zone());
         $last = max($first->number, Day::parse($visit->end)->number) + self::BEYOND;
         $open = $bay->hours ?? array_fill(1, 6, (array) config('jorvel.usual_hours'));
-        $spells = $this->rosters->of($this->base($visit))->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $open, $bay?->people);
+        $spells = $this->rosters->of($this->base($visit))
+            ->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $open, $bay?->people);
         $left = [];
         // Where nobody rated works, the board still has its hours: with nobody in them.
         foreach ($spells === [] ? $this->empty($first, $last, $open) : $spells as $spell) {
             if ($from->isBefore($spell->until)) {
-                $left[] = new Spell($spell->from->isBefore($from) ? $from : $spell->from, $spell->until, $spell->people);
+                $left[] = new Spell(
+                    $spell->from->isBefore($from) ? $from : $spell->from,
+                    $spell->until,
+                    $spell->people,
+                );
             }
         }
 
@@ -90,13 +99,18 @@ final class HangarHours
         $there = $free = $hours->people();
         $bays = $this->bays()->where('base', $this->base($visit))->pluck('name');
         $others = Card::whereNotNull('planned_start')->whereNot('state', Card::CLOSED)->whereNot('visit_id', $visit->id)
-            ->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED)->whereIn('bay', $bays))->get(['id', 'needs', 'planned_start', 'planned_end']);
+            ->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED)->whereIn('bay', $bays))
+            ->get(['id', 'needs', 'planned_start', 'planned_end']);
         foreach ($others as $card) {
             $needs = [...$card->needs ?? [], '*' => array_sum($card->needs ?? [])];
             $until = min($hours->count(), $hours->at(Instant::parse((string) $card->planned_end)));
             for ($slot = $hours->at(Instant::parse((string) $card->planned_start)); $slot < $until; $slot++) {
                 // Where its people are not on shift it rests, and takes nobody.
-                $rests = array_filter($needs, static fn(int $many, string $skill): bool => ($there[$skill][$slot] ?? 0) < $many, ARRAY_FILTER_USE_BOTH) !== [];
+                $rests = array_filter(
+                    $needs,
+                    static fn(int $many, string $skill): bool => ($there[$skill][$slot] ?? 0) < $many,
+                    ARRAY_FILTER_USE_BOTH,
+                ) !== [];
                 foreach ($rests ? [] : $needs as $skill => $many) {
                     $free[$skill][$slot] = max(0, $free[$skill][$slot] - $many);
                 }

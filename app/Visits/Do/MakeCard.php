@@ -21,25 +21,45 @@ final readonly class MakeCard
      * @param array<string, mixed> $own what differs from the template: title, hours, zone, panels, states, item, finding
      * @param string|null $chapter of the system that is worked on, where it is not the template's
      */
-    public function __invoke(Visit $visit, CardTemplate $template, int $n, array $own = [], ?string $chapter = null): Card
-    {
+    public function __invoke(
+        Visit $visit,
+        CardTemplate $template,
+        int $n,
+        array $own = [],
+        ?string $chapter = null,
+    ): Card {
         $template = self::methodFor($template, $visit);
         $panels = $own['panels'] ?? [];
         // What a visit makes by itself, panels and jacks, is no work on the system.
         $covers = $own['covers'] ?? $template->covers ?? ($template->makes === null ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter) : []);
-        $critical = $own['critical'] ?? $template->critical || $covers !== [] || in_array('inspection', array_column($template->steps, 'kind'), true);
+        $critical = $own['critical'] ?? $template->critical || $covers !== [] || in_array(
+            'inspection',
+            array_column($template->steps, 'kind'),
+            true,
+        );
         $card = Card::create([
             'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
             'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title, 'revision' => $template->revision, 'skill' => $template->skill,
             'hours' => $template->hours, 'zone' => $template->zone, 'state' => Card::OPEN, 'version' => 1,
             'phase' => $template->phase, 'makes' => $template->makes, 'needs' => $template->people(), 'positions' => $template->positions, 'tools' => $template->toolKinds(),
             ...$own,
-            'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers, 'systems' => $own['systems'] ?? self::systems($visit, $template, $chapter), 'panels' => $panels, 'states' => [...$template->states ?? [], ...$own['states'] ?? []] ?: null,
+            'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers, 'systems' => $own['systems'] ?? self::systems($visit, $template, $chapter), 'panels' => $panels, 'states' => [
+                ...$template->states ?? [],
+                ...$own['states'] ?? [],
+            ] ?: null,
         ]);
         Step::insert($template->stepRows($card->id));
         if ($template->parts !== null) {
             $ids = Part::whereIn('number', array_keys($template->parts))->pluck('id', 'number');
-            CardPart::insert(array_map(static fn(string $no, int $many): array => ['card_id' => $card->id, 'part_id' => $ids[$no], 'quantity' => $many], array_keys($template->parts), $template->parts));
+            CardPart::insert(array_map(
+                static fn(string $no, int $many): array => [
+                    'card_id' => $card->id,
+                    'part_id' => $ids[$no],
+                    'quantity' => $many,
+                ],
+                array_keys($template->parts),
+                $template->parts,
+            ));
         }
 
         return $card;

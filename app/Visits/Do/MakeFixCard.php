@@ -36,13 +36,20 @@ final readonly class MakeFixCard
                 throw Refused::because("Finding {$finding->number} already has a card.");
             }
             if ($found->visit->state === Visit::RELEASED) {
-                throw Refused::because("The visit in which {$finding->number} was found is released. Take it into the next visit.");
+                throw Refused::because(
+                    "The visit in which {$finding->number} was found is released. Take it into the next visit.",
+                );
             }
             $template = CardTemplate::where(['type_id' => $found->visit->aircraft->type_id, 'makes' => 'fix'])->first()
-                ?? throw Refused::because('There is no card template for fixing a finding of this type. Add one in Library.');
+                ?? throw Refused::because(
+                    'There is no card template for fixing a finding of this type. Add one in Library.',
+                );
             $skill ??= $found->skill;
             // Inspected as what it was found on is, and as its own system is.
-            $covers = array_values(array_unique([...$found->covers, ...$found->visit->aircraft->type->inspectedOn($finding->chapter)]));
+            $covers = array_values(array_unique([
+                ...$found->covers,
+                ...$found->visit->aircraft->type->inspectedOn($finding->chapter),
+            ]));
             FloorCount::up($found->aircraft_id);
             $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
                 'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill, 'needs' => [$skill => $hours >= 8 ? 2 : 1],
@@ -50,7 +57,12 @@ final readonly class MakeFixCard
             ]);
             $finding->update(['fix_hours' => $hours]);
             $this->frame->complete($found->visit);
-            $this->records->write($by, 'card.made', "card:{$card->id}", ['number' => $card->number, 'finding' => $finding->number, 'hours' => $hours]);
+            $this->records->write(
+                $by,
+                'card.made',
+                "card:{$card->id}",
+                ['number' => $card->number, 'finding' => $finding->number, 'hours' => $hours],
+            );
 
             return $card;
         });

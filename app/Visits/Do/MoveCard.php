@@ -26,7 +26,13 @@ use Jorvel\Core\Visits\PlanResult;
  */
 final readonly class MoveCard
 {
-    public function __construct(private Clock $clock, private PlanVisit $plan, private PlanRuns $runs, private ShowBoard $board, private Records $records) {}
+    public function __construct(
+        private Clock $clock,
+        private PlanVisit $plan,
+        private PlanRuns $runs,
+        private ShowBoard $board,
+        private Records $records,
+    ) {}
 
     /**
      * What a move would do; nothing is saved, and nobody waits for it.
@@ -44,8 +50,14 @@ final readonly class MoveCard
     }
 
     /** The same, saved as it was shown. @throws Refused likewise */
-    public function __invoke(Person $by, int $visitId, int $cardId, ?float $slot, int $version, bool $tighten = false): BoardView
-    {
+    public function __invoke(
+        Person $by,
+        int $visitId,
+        int $cardId,
+        ?float $slot,
+        int $version,
+        bool $tighten = false,
+    ): BoardView {
         $m = $this->move($visitId, $cardId, $slot, $version, $tighten);
         $laid = $this->laid($m);
         DB::transaction(function () use ($by, $m, $version): void {
@@ -70,13 +82,24 @@ final readonly class MoveCard
         }
         PlanRuns::requireSame($visit->plan, $version);
         $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
-        $set = ['not_before' => $to === null ? null : (string) $to, 'first' => $to !== null && $was !== null && $to->isBefore($was)];
+        $set = [
+            'not_before' => $to === null ? null : (string) $to,
+            'first' => $to !== null && $was !== null && $to->isBefore($was),
+        ];
         $ground = $this->plan->ground($visit, $this->clock->now());
         [$stay, $stays] = $this->around($visit, $ground, $cardId, $set, $to, true);
         [$flow, $flows] = $this->around($visit, $ground, $cardId, $set, $to, false);
         $sooner = max(0.0, $stay->hours->hours($stays->makespan() - $flows->makespan()));
 
-        return new CardMove($visit, $card, $set, $to, $tighten && $sooner > 0 ? $flow : $stay, $tighten && $sooner > 0 ? $flows : $stays, $tighten ? 0.0 : $sooner);
+        return new CardMove(
+            $visit,
+            $card,
+            $set,
+            $to,
+            $tighten && $sooner > 0 ? $flow : $stay,
+            $tighten && $sooner > 0 ? $flows : $stays,
+            $tighten ? 0.0 : $sooner,
+        );
     }
 
     /** @return array{list<MovedCard>, string} what moves by it, and what it does to the exit; the visit's cards then bear the new times */
@@ -111,14 +134,26 @@ final readonly class MoveCard
         $ground = $card->worked() || $exit === null ? null : $this->plan->ground($visit, $this->clock->now());
         $rows = [];
         foreach ($ground === null ? [] : $more as $hours) {
-            [$ask, $result] = $this->around($visit, $ground, $cardId, ['hours' => $card->hoursLeft() + $hours * max(1, array_sum($card->needs ?? [1]))], null, true);
+            [$ask, $result] = $this->around(
+                $visit,
+                $ground,
+                $cardId,
+                ['hours' => $card->hoursLeft() + $hours * max(1, array_sum($card->needs ?? [1]))],
+                null,
+                true,
+            );
             $leaves = $ask->hours->ends($result->makespan());
             $later = max(0.0, $ask->hours->hours($ask->hours->at($leaves) - $ask->hours->at($exit)));
             $moved = 0;
             foreach ($ask->cards as $c => $other) {
                 $moved += $other->id !== $cardId && (string) $ask->hours->begins($result->starts[$c]) > (string) $other->planned_start ? 1 : 0;
             }
-            $rows[] = new SlipRow($hours, $later <= 0 ? 'the exit stays' : 'leaves '.$this->clock->local($leaves), $later, $moved);
+            $rows[] = new SlipRow(
+                $hours,
+                $later <= 0 ? 'the exit stays' : 'leaves '.$this->clock->local($leaves),
+                $later,
+                $moved,
+            );
         }
 
         return $rows;
@@ -166,13 +201,29 @@ final readonly class MoveCard
             $card = $byId->get($asked->id) ?? $asked;
             $from = $card->planned_start;
             $to = (string) $ask->hours->begins($result->starts[$c]);
-            $card->fill(['planned_start' => $to, 'planned_end' => (string) $ask->hours->ends($result->end($c)), 'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c]]);
+            $card->fill([
+                'planned_start' => $to,
+                'planned_end' => (string) $ask->hours->ends($result->end($c)),
+                'latest_start' => (string) $ask->hours->begins($result->latest[$c]),
+                'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c],
+            ]);
             if ($from !== $to && $card->begun_at === null) {
-                $hours = $from === null ? 0.0 : $ask->hours->hours($ask->hours->at(Instant::parse($to)) - $ask->hours->at(Instant::parse($from)));
-                $moved[] = new MovedCard($card->id, $card->number, $card->title, ($from === null ? '' : $this->clock->local(Instant::parse($from)).' → ').$this->clock->local(Instant::parse($to)), $hours);
+                $hours = $from === null ? 0.0 : $ask->hours->hours(
+                    $ask->hours->at(Instant::parse($to)) - $ask->hours->at(Instant::parse($from)),
+                );
+                $moved[] = new MovedCard(
+                    $card->id,
+                    $card->number,
+                    $card->title,
+                    ($from === null ? '' : $this->clock->local(Instant::parse($from)).' → ').$this->clock->local(Instant::parse($to)),
+                    $hours,
+                );
             }
         }
-        usort($moved, static fn(MovedCard $a, MovedCard $b): int => ($b->id === $cardId) <=> ($a->id === $cardId) ?: abs($b->hours) <=> abs($a->hours));
+        usort(
+            $moved,
+            static fn(MovedCard $a, MovedCard $b): int => ($b->id === $cardId) <=> ($a->id === $cardId) ?: abs($b->hours) <=> abs($a->hours),
+        );
 
         return $moved;
     }

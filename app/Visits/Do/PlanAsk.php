@@ -17,5 +17,11 @@ final readonly class PlanAsk
      * @param list<int> $jacks places of raising, lowering and what lies between
      * @param list<float> $now keys by place: the order of the plan as it stands
      */
-    public function __construct(public PlanProblem $problem, public WorkHours $hours, public Collection $cards, public array $jacks, public array $now) {}
+    public function __construct(
+        public PlanProblem $problem,
+        public WorkHours $hours,
+        public Collection $cards,
+        public array $jacks,
+        public array $now,
+    ) {}
 }

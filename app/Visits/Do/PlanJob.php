@@ -27,6 +27,10 @@ final class PlanJob implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        PlanRun::whereKey($this->runId)->whereIn('state', [PlanRun::WAITING, PlanRun::RUNNING])->update(['state' => PlanRun::FAILED, 'message' => 'The planner stopped three times. The plan was left as it was; ask again with less time.']);
+        PlanRun::whereKey($this->runId)->whereIn('state', [PlanRun::WAITING, PlanRun::RUNNING])
+            ->update([
+                'state' => PlanRun::FAILED,
+                'message' => 'The planner stopped three times. The plan was left as it was; ask again with less time.',
+            ]);
     }
 }

@@ -35,14 +35,26 @@ final readonly class PlanRuns
     public function ask(Person $by, Visit $visit, int $seconds, int $version): PlanRun
     {
         $run = DB::transaction(function () use ($by, $visit, $seconds, $version): PlanRun {
-            if (PlanRun::where('visit_id', $visit->id)->whereIn('state', [PlanRun::WAITING, PlanRun::RUNNING])->exists()) {
-                throw Refused::because('A search for this visit is already under way. Wait for it, or cancel it first.');
+            if (PlanRun::where('visit_id', $visit->id)->whereIn(
+                'state',
+                [PlanRun::WAITING, PlanRun::RUNNING],
+            )->exists()) {
+                throw Refused::because(
+                    'A search for this visit is already under way. Wait for it, or cancel it first.',
+                );
             }
             $this->requireVersion($visit, $version);
             // Whatever cannot be planned is said now, not after a minute.
             $this->plan->ask($visit, $this->clock->now());
 
-            return PlanRun::create(['visit_id' => $visit->id, 'person_id' => $by->id, 'state' => PlanRun::WAITING, 'seconds' => $seconds, 'version' => $version, 'asked_at' => (string) $this->clock->now()]);
+            return PlanRun::create([
+                'visit_id' => $visit->id,
+                'person_id' => $by->id,
+                'state' => PlanRun::WAITING,
+                'seconds' => $seconds,
+                'version' => $version,
+                'asked_at' => (string) $this->clock->now(),
+            ]);
         });
         PlanJob::dispatch($run->id);
 
@@ -52,7 +64,14 @@ final readonly class PlanRuns
     public function cancel(Person $by, PlanRun $run): void
     {
         DB::transaction(function () use ($by, $run): void {
-            if (PlanRun::whereKey($run->id)->whereIn('state', [PlanRun::WAITING, PlanRun::RUNNING])->update(['state' => PlanRun::CANCELLED, 'ended_at' => (string) $this->clock->now(), 'message' => 'Cancelled. The plan was left as it was.']) === 1) {
+            if (PlanRun::whereKey($run->id)->whereIn(
+                'state',
+                [PlanRun::WAITING, PlanRun::RUNNING],
+            )->update([
+                'state' => PlanRun::CANCELLED,
+                'ended_at' => (string) $this->clock->now(),
+                'message' => 'Cancelled. The plan was left as it was.',
+            ]) === 1) {
                 $this->records->write($by, 'visit.planning_cancelled', "visit:{$run->visit_id}", ['run' => $run->id]);
             }
         });
@@ -75,7 +94,13 @@ final readonly class PlanRuns
             }
             $heard = hrtime(true);
 
-            return PlanRun::whereKey($run->id)->where('state', PlanRun::RUNNING)->update(['tried' => $tried, 'span' => $span, 'bound' => $bound, 'beat_at' => (string) $this->clock->now()]) === 1;
+            return PlanRun::whereKey($run->id)->where('state', PlanRun::RUNNING)
+                ->update([
+                    'tried' => $tried,
+                    'span' => $span,
+                    'bound' => $bound,
+                    'beat_at' => (string) $this->clock->now(),
+                ]) === 1;
         }, $ask->jacks);
         DB::transaction(function () use ($run, $visit, $ask, $result): void {
             if ($run->refresh()->state !== PlanRun::RUNNING) {
@@ -88,15 +113,39 @@ final readonly class PlanRuns
             $was = $plan?->result['exit'] ?? null;
             $behind = $was !== null && Instant::parse($was)->isBefore($goes);
             [$state, $message] = match (true) {
-                ($plan->version ?? 0) !== $run->version => [PlanRun::FAILED, 'Somebody changed the plan while the search went on. Theirs stands; search again from there.'],
-                $behind => [PlanRun::DONE, 'Work has slipped: as it went the aircraft would have left on '.$this->clock->local($goes).'. Planned anew, it leaves on '.$this->clock->local($exit).'.'],
-                $was !== null && ! $exit->isBefore(Instant::parse($was)) => [PlanRun::DONE, 'No shorter plan was found'.($result->makespan() === $result->lowerBound ? ': none can be shorter.' : '; the plan stays as it is.')],
-                default => [PlanRun::DONE, 'A shorter plan was found: the aircraft leaves on '.$this->clock->local($exit).($was === null ? '.' : ' in place of '.$this->clock->local(Instant::parse($was)).'.')],
+                ($plan->version ?? 0) !== $run->version => [
+                    PlanRun::FAILED,
+                    'Somebody changed the plan while the search went on. Theirs stands; search again from there.',
+                ],
+                $behind => [
+                    PlanRun::DONE,
+                    'Work has slipped: as it went the aircraft would have left on '.$this->clock->local($goes).'. Planned anew, it leaves on '.$this->clock->local($exit).'.',
+                ],
+                $was !== null && ! $exit->isBefore(Instant::parse($was)) => [
+                    PlanRun::DONE,
+                    'No shorter plan was found'.($result->makespan() === $result->lowerBound ? ': none can be shorter.' : '; the plan stays as it is.'),
+                ],
+                default => [
+                    PlanRun::DONE,
+                    'A shorter plan was found: the aircraft leaves on '.$this->clock->local($exit).($was === null ? '.' : ' in place of '.$this->clock->local(Instant::parse($was)).'.'),
+                ],
             };
             if ($state === PlanRun::DONE && ($behind || $was === null || $exit->isBefore(Instant::parse($was)))) {
-                $this->plan->save($visit, $ask, $result, Person::find($run->person_id), $behind ? 'work had slipped; planned anew' : "a search of {$run->seconds} s found a shorter plan");
+                $this->plan->save(
+                    $visit,
+                    $ask,
+                    $result,
+                    Person::find($run->person_id),
+                    $behind ? 'work had slipped; planned anew' : "a search of {$run->seconds} s found a shorter plan",
+                );
             }
-            $run->update(['state' => $state, 'message' => $message, 'span' => $result->makespan(), 'bound' => $result->lowerBound, 'ended_at' => (string) $this->clock->now()]);
+            $run->update([
+                'state' => $state,
+                'message' => $message,
+                'span' => $result->makespan(),
+                'bound' => $result->lowerBound,
+                'ended_at' => (string) $this->clock->now(),
+            ]);
         });
     }
 
@@ -117,7 +166,18 @@ final readonly class PlanRuns
         };
         $ended = ! in_array($run->state, [PlanRun::WAITING, PlanRun::RUNNING], true);
 
-        return new PlanRunView($run->id, $run->state, $words, $run->seconds, $run->tried, $run->state === PlanRun::RUNNING ? min(1.0, ($now - Instant::parse($run->asked_at)->epoch()) / $run->seconds) : null, $ended);
+        return new PlanRunView(
+            $run->id,
+            $run->state,
+            $words,
+            $run->seconds,
+            $run->tried,
+            $run->state === PlanRun::RUNNING ? min(
+                1.0,
+                ($now - Instant::parse($run->asked_at)->epoch()) / $run->seconds,
+            ) : null,
+            $ended,
+        );
     }
 
     /** @throws Refused when the plan has changed since it was looked at */
@@ -131,7 +191,10 @@ final readonly class PlanRuns
     {
         $now = $plan->version ?? 0;
         if ($now !== $version) {
-            throw Refused::stale('The plan has changed since you looked at it. The board now shows it as it is; nothing of yours was saved.', $now);
+            throw Refused::stale(
+                'The plan has changed since you looked at it. The board now shows it as it is; nothing of yours was saved.',
+                $now,
+            );
         }
     }
 }

@@ -45,8 +45,13 @@ final readonly class PlanVisit
      *
      * @throws Refused naming the card that nobody can work, or the cards that wait for each other
      */
-    public function ask(Visit $visit, Instant $from, array $suppose = [], bool $stay = false, ?VisitGround $ground = null): PlanAsk
-    {
+    public function ask(
+        Visit $visit,
+        Instant $from,
+        array $suppose = [],
+        bool $stay = false,
+        ?VisitGround $ground = null,
+    ): PlanAsk {
         $ground ??= $this->ground($visit, $from);
         $hours = $ground->hours;
         $there = $ground->there;
@@ -56,15 +61,33 @@ final readonly class PlanVisit
         $place = array_flip($cards->modelKeys());
         $plan = [];
         foreach ($cards as $card) {
-            $plan[] = $this->card($visit, $card, $hours, $skills, $zones, $place, $suppose[$card->id] ?? ($stay && $card->planned_start !== null ? ['stays' => $card->planned_start] : []));
+            $plan[] = $this->card(
+                $visit,
+                $card,
+                $hours,
+                $skills,
+                $zones,
+                $place,
+                $suppose[$card->id] ?? ($stay && $card->planned_start !== null ? ['stays' => $card->planned_start] : []),
+            );
         }
         try {
             $problem = PlanProblem::of($plan, $skills, $zones, $there);
         } catch (InputError $e) {
-            throw Refused::because('These cards '.$e->getMessage().'. Take one of the waits away; the plan was left as it was.');
+            throw Refused::because(
+                'These cards '.$e->getMessage().'. Take one of the waits away; the plan was left as it was.',
+            );
         }
 
-        return new PlanAsk($problem, $hours, $cards, $this->onJacks($cards), array_values($cards->map(static fn(Card $c): float => $c->planned_start === null ? INF : (float) Instant::parse($c->planned_start)->epoch())->all()));
+        return new PlanAsk(
+            $problem,
+            $hours,
+            $cards,
+            $this->onJacks($cards),
+            array_values($cards->map(
+                static fn(Card $c): float => $c->planned_start === null ? INF : (float) Instant::parse($c->planned_start)->epoch(),
+            )->all()),
+        );
     }
 
     /** What its plans are made on, from an instant on. */
@@ -72,17 +95,27 @@ final readonly class PlanVisit
     {
         $visit->loadMissing('aircraft.type');
         // Those of the board, where it is at hand: one set of cards for the plan and for what is shown of it.
-        $known = $visit->relationLoaded('cards') && $visit->cards->every(static fn(Card $c): bool => $c->relationLoaded('steps') && $c->relationLoaded('waitsFor'));
-        $cards = ($known ? $visit->cards : $visit->cards()->with(['steps', 'waitsFor:id'])->get())->reject(static fn(Card $c): bool => $c->worked())->values();
+        $known = $visit->relationLoaded('cards') && $visit->cards->every(
+            static fn(Card $c): bool => $c->relationLoaded('steps') && $c->relationLoaded('waitsFor'),
+        );
+        $cards = ($known ? $visit->cards : $visit->cards()->with(['steps', 'waitsFor:id'])->get())->reject(static fn(Card $c): bool => $c->worked())
+            ->values();
         $hours = $this->hangar->of($visit, $this->later($from, $visit));
-        $zones = Zone::where('type_id', $visit->aircraft->type_id)->pluck('most', 'name')->map(static fn(mixed $most): int => (int) $most)->all();
+        $zones = Zone::where('type_id', $visit->aircraft->type_id)->pluck('most', 'name')
+            ->map(static fn(mixed $most): int => (int) $most)
+            ->all();
 
         return new VisitGround($hours, $this->hangar->free($visit, $hours), $zones, $cards);
     }
 
     /** Plans a visit anew, saves it, and says why; what stands in the way is kept as the plan's problem. */
-    public function __invoke(Visit $visit, ?Person $by, string $why, ?Instant $from = null, int $rounds = self::ROUNDS): void
-    {
+    public function __invoke(
+        Visit $visit,
+        ?Person $by,
+        string $why,
+        ?Instant $from = null,
+        int $rounds = self::ROUNDS,
+    ): void {
         $from ??= $this->clock->now();
         try {
             $ask = $this->ask($visit, $from);
@@ -92,17 +125,41 @@ final readonly class PlanVisit
             return;
         }
         // Long enough to find a good one; nobody waits for the lock meanwhile.
-        $this->save($visit, $ask, Plan::of($ask->problem, Deadline::in(20_000), 1, $rounds, null, $ask->jacks), $by, $why, $from);
+        $this->save(
+            $visit,
+            $ask,
+            Plan::of($ask->problem, Deadline::in(20_000), 1, $rounds, null, $ask->jacks),
+            $by,
+            $why,
+            $from,
+        );
     }
 
     /** Writes a plan on the cards. */
-    public function save(Visit $visit, PlanAsk $ask, PlanResult $result, ?Person $by, string $why, ?Instant $from = null): void
-    {
+    public function save(
+        Visit $visit,
+        PlanAsk $ask,
+        PlanResult $result,
+        ?Person $by,
+        string $why,
+        ?Instant $from = null,
+    ): void {
         DB::transaction(function () use ($visit, $ask, $result, $by, $why, $from): void {
             self::write($ask, $result);
             $exit = $result->makespan() === 0 ? null : $ask->hours->ends($result->makespan());
-            $this->keep($visit, ['exit' => $exit === null ? null : (string) $exit], $from ?? $this->clock->now(), $exit, $why);
-            $this->records->write($by, 'visit.planned', "visit:{$visit->id}", ['exit' => (string) $exit, 'cards' => count($ask->cards), 'why' => $why]);
+            $this->keep(
+                $visit,
+                ['exit' => $exit === null ? null : (string) $exit],
+                $from ?? $this->clock->now(),
+                $exit,
+                $why,
+            );
+            $this->records->write(
+                $by,
+                'visit.planned',
+                "visit:{$visit->id}",
+                ['exit' => (string) $exit, 'cards' => count($ask->cards), 'why' => $why],
+            );
         });
     }
 
@@ -132,7 +189,10 @@ final readonly class PlanVisit
     {
         $plan = VisitPlan::firstOrNew(['visit_id' => $visit->id], ['version' => 0]);
         $plan->fill(['version' => $plan->version + 1, 'result' => $result, 'made_at' => (string) $at])->save();
-        VisitDay::updateOrCreate(['visit_id' => $visit->id, 'date' => (string) $at->dayIn($this->clock->zone())], ['exit' => $exit === null ? null : (string) $exit, 'why' => $why]);
+        VisitDay::updateOrCreate(
+            ['visit_id' => $visit->id, 'date' => (string) $at->dayIn($this->clock->zone())],
+            ['exit' => $exit === null ? null : (string) $exit, 'why' => $why],
+        );
     }
 
     private function later(Instant $from, Visit $visit): Instant
@@ -148,8 +208,15 @@ final readonly class PlanVisit
      * @param array<int, int> $place by card id
      * @param array{not_before?: string|null, first?: bool, hours?: float, stays?: string} $suppose
      */
-    private function card(Visit $visit, Card $card, WorkHours $hours, array $skills, array $zones, array $place, array $suppose): PlanCard
-    {
+    private function card(
+        Visit $visit,
+        Card $card,
+        WorkHours $hours,
+        array $skills,
+        array $zones,
+        array $place,
+        array $suppose,
+    ): PlanCard {
         $needs = $card->needs ?? [$card->skill => 1];
         foreach ($needs as $skill => $many) {
             $most = $skills[$skill] ?? 0;
@@ -165,11 +232,17 @@ final readonly class PlanVisit
             (string) $card->id,
             $hours->slots(($suppose['hours'] ?? $card->hoursLeft()) / $heads),
             [...$needs, '*' => min($heads, $skills['*'] ?? $heads)],
-            array_values(array_filter(array_map(static fn(int $id): ?int => $place[$id] ?? null, $card->waitsFor->modelKeys()), is_int(...))),
+            array_values(array_filter(
+                array_map(static fn(int $id): ?int => $place[$id] ?? null, $card->waitsFor->modelKeys()),
+                is_int(...),
+            )),
             $zone,
             $zone === null ? 0 : min($heads, $zones[$zone]),
             $card->states ?? [],
-            max($before === null ? 0 : $hours->at(Instant::parse($before)), isset($suppose['stays']) ? $hours->at(Instant::parse($suppose['stays'])) : 0),
+            max(
+                $before === null ? 0 : $hours->at(Instant::parse($before)),
+                isset($suppose['stays']) ? $hours->at(Instant::parse($suppose['stays'])) : 0,
+            ),
             ($suppose['first'] ?? $card->first) || $card->state === Card::IN_WORK,
         );
     }
@@ -181,6 +254,9 @@ final readonly class PlanVisit
      */
     private function onJacks(Collection $cards): array
     {
-        return array_keys(array_filter($cards->all(), static fn(Card $c): bool => in_array($c->makes, ['raise', 'lower'], true) || ($c->states['jacks'] ?? null) === 'on'));
+        return array_keys(array_filter(
+            $cards->all(),
+            static fn(Card $c): bool => in_array($c->makes, ['raise', 'lower'], true) || ($c->states['jacks'] ?? null) === 'on',
+        ));
     }
 }

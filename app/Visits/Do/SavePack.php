@@ -37,11 +37,16 @@ final readonly class SavePack
             }
             $known = array_column($pack->items, 'key');
             foreach (array_diff(array_keys($into), $known) as $key) {
-                throw Refused::because("Item {$key} is in a visit by now, or no longer due. Pack again; nothing was saved.");
+                throw Refused::because(
+                    "Item {$key} is in a visit by now, or no longer due. Pack again; nothing was saved.",
+                );
             }
             $visits = [];
             foreach ($pack->slots as $slot) {
-                $keys = array_values(array_map(static fn(PackLine $l): string => $l->key, array_filter($pack->items, static fn(PackLine $l): bool => $l->slot === $slot->id)));
+                $keys = array_values(array_map(
+                    static fn(PackLine $l): string => $l->key,
+                    array_filter($pack->items, static fn(PackLine $l): bool => $l->slot === $slot->id),
+                ));
                 if ($keys !== []) {
                     $visits[] = $this->fill($by, $mark, $slot, $keys);
                 }
@@ -77,7 +82,15 @@ final readonly class SavePack
             return $id;
         }
         $type = Aircraft::with('type')->where('mark', $mark)->firstOrFail()->type->code;
-        $visit = ($this->create)($by, $mark, count($keys) === 1 ? 'Work' : "{$type} work of ".count($keys).' items', $slot->bay, Day::parse($slot->start), Day::parse($slot->end), $keys);
+        $visit = ($this->create)(
+            $by,
+            $mark,
+            count($keys) === 1 ? 'Work' : "{$type} work of ".count($keys).' items',
+            $slot->bay,
+            Day::parse($slot->start),
+            Day::parse($slot->end),
+            $keys,
+        );
         BaySlot::whereKey($id)->delete();
 
         return $visit->id;

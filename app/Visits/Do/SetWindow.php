@@ -25,7 +25,9 @@ final readonly class SetWindow
     public function __invoke(Person $by, Visit $visit, ?string $lookUntil, ?array $prior, string $reason): void
     {
         if ($lookUntil !== null && (Day::parse($lookUntil)->number < Day::parse($visit->start)->number || Day::parse($lookUntil)->number > Day::parse($visit->end)->number)) {
-            throw Refused::because("The look window must end between {$visit->start} and {$visit->end}. Nothing was saved.");
+            throw Refused::because(
+                "The look window must end between {$visit->start} and {$visit->end}. Nothing was saved.",
+            );
         }
         DB::transaction(function () use ($by, $visit, $lookUntil, $prior, $reason): void {
             $set = ['look_until' => $lookUntil, 'prior' => $prior === null ? null : [

@@ -28,9 +28,16 @@ final readonly class VisitFrame
     public function complete(Visit $visit): void
     {
         $cards = $visit->cards()->get();
-        $templates = CardTemplate::where('type_id', $visit->aircraft->type_id)->whereNotNull('makes')->get()->keyBy('makes');
+        $templates = CardTemplate::where('type_id', $visit->aircraft->type_id)->whereNotNull('makes')
+            ->get()
+            ->keyBy('makes');
         $panels = Panel::where('type_id', $visit->aircraft->type_id)->get()->keyBy('code');
-        $made = array_fill_keys(array_filter($cards->reject(static fn(Card $c): bool => $c->worked() && str_starts_with((string) $c->makes, 'close:'))->pluck('makes')->all()), true);
+        $made = array_fill_keys(
+            array_filter($cards->reject(
+                static fn(Card $c): bool => $c->worked() && str_starts_with((string) $c->makes, 'close:'),
+            )->pluck('makes')->all()),
+            true,
+        );
         $n = $cards->count();
         $add = function (string $makes, array $own = []) use ($visit, $templates, &$made, &$n): void {
             $template = $templates->get(explode(':', $makes)[0]);
@@ -53,8 +60,22 @@ final readonly class VisitFrame
                 unset($made["open:{$code}"]);
             }
             $panel = $panels->get($code);
-            $add("open:{$code}", ['title' => "Open panel {$code}".($panel === null ? '' : ", {$panel->title}"), 'zone' => $panel->zone ?? 'whole aircraft', 'hours' => $panel->open_hours ?? 0.5]);
-            $add("close:{$code}", ['title' => "Close panel {$code}".($panel === null ? '' : ", {$panel->title}"), 'zone' => $panel->zone ?? 'whole aircraft', 'hours' => $panel->close_hours ?? 0.5]);
+            $add(
+                "open:{$code}",
+                [
+                    'title' => "Open panel {$code}".($panel === null ? '' : ", {$panel->title}"),
+                    'zone' => $panel->zone ?? 'whole aircraft',
+                    'hours' => $panel->open_hours ?? 0.5,
+                ],
+            );
+            $add(
+                "close:{$code}",
+                [
+                    'title' => "Close panel {$code}".($panel === null ? '' : ", {$panel->title}"),
+                    'zone' => $panel->zone ?? 'whole aircraft',
+                    'hours' => $panel->close_hours ?? 0.5,
+                ],
+            );
         }
         $this->order($visit->cards()->with('finding')->get());
     }

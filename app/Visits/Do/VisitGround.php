@@ -16,5 +16,10 @@ final readonly class VisitGround
      * @param array<string, int> $zones most people by zone
      * @param Collection<int, Card> $cards that are not worked yet
      */
-    public function __construct(public WorkHours $hours, public array $there, public array $zones, public Collection $cards) {}
+    public function __construct(
+        public WorkHours $hours,
+        public array $there,
+        public array $zones,
+        public Collection $cards,
+    ) {}
 }

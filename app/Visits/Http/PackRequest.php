@@ -18,7 +18,12 @@ final class PackRequest extends RoomRequest
     /** @return array<string, string|list<string>> */
     public function rules(): array
     {
-        return ['mark' => 'required|string', 'days' => 'required|integer|min:7|max:730', 'into' => 'present|array', 'into.*' => ['string', 'regex:/^(slot|visit)-\d+$/']];
+        return [
+            'mark' => 'required|string',
+            'days' => 'required|integer|min:7|max:730',
+            'into' => 'present|array',
+            'into.*' => ['string', 'regex:/^(slot|visit)-\d+$/'],
+        ];
     }
 
     /** @return array<string, string> slot by item */

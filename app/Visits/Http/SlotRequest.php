@@ -18,6 +18,11 @@ final class SlotRequest extends RoomRequest
     /** @return array<string, string|list<string>> */
     public function rules(): array
     {
-        return ['start' => 'required|date_format:Y-m-d', 'end' => 'required|date_format:Y-m-d', 'hours' => 'required|numeric|gt:0|max:10000', 'note' => 'sometimes|nullable|string|max:60'];
+        return [
+            'start' => 'required|date_format:Y-m-d',
+            'end' => 'required|date_format:Y-m-d',
+            'hours' => 'required|numeric|gt:0|max:10000',
+            'note' => 'sometimes|nullable|string|max:60',
+        ];
     }
 }

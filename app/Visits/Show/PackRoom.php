@@ -52,13 +52,21 @@ final readonly class PackRoom
         $aircraft = $this->book->query()->where('mark', $mark)->firstOrFail();
         $rows = $this->rows($aircraft, $days);
         $slots = $this->slots($aircraft, $days);
-        $access = Panel::where('type_id', $aircraft->type_id)->get()->mapWithKeys(static fn(Panel $p): array => [$p->code => $p->hours()])->all();
+        $access = Panel::where('type_id', $aircraft->type_id)->get()
+            ->mapWithKeys(static fn(Panel $p): array => [$p->code => $p->hours()])
+            ->all();
         foreach ($rows as [$item]) {
             $access += array_fill_keys($item->panels, 1.0);
         }
         $items = array_values(array_map(static fn(array $r): PackItem => $r[0], $rows));
         $visits = array_values(array_map(static fn(array $s): PackVisit => $s[0], $slots));
-        $found = $into === null ? Pack::into($items, array_values(array_filter($visits, static fn(PackVisit $v): bool => ! in_array($v->id, $skip, true))), $access, self::HOUR, Deadline::in(self::BUDGET_MS)) : null;
+        $found = $into === null ? Pack::into(
+            $items,
+            array_values(array_filter($visits, static fn(PackVisit $v): bool => ! in_array($v->id, $skip, true))),
+            $access,
+            self::HOUR,
+            Deadline::in(self::BUDGET_MS),
+        ) : null;
         $into ??= [];
         if ($found !== null) {
             foreach ($found->visits as $visit) {
@@ -67,7 +75,18 @@ final readonly class PackRoom
         }
         $given = Pack::given($items, $visits, $access, self::HOUR, $into);
 
-        return $this->view($aircraft, $days, $rows, $slots, $given, $into, array_column($found->unplaced ?? [], 'reason', 'id'), $found->proven ?? false, $found !== null, array_values($fleet->map(static fn(Aircraft $a): PackAircraft => new PackAircraft($a->mark, $a->type->code, $a->base))->all()));
+        return $this->view(
+            $aircraft,
+            $days,
+            $rows,
+            $slots,
+            $given,
+            $into,
+            array_column($found->unplaced ?? [], 'reason', 'id'),
+            $found->proven ?? false,
+            $found !== null,
+            array_values($fleet->map(static fn(Aircraft $a): PackAircraft => new PackAircraft($a->mark, $a->type->code, $a->base))->all()),
+        );
     }
 
     /**
@@ -79,7 +98,12 @@ final readonly class PackRoom
     {
         $today = $this->clock->today();
         $taken = [];
-        foreach (DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('item_id')->get(['item_id', 'component_id']) as $card) {
+        foreach (DB::table('cards')->join(
+            'visits',
+            'visits.id',
+            '=',
+            'cards.visit_id',
+        )->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('item_id')->get(['item_id', 'component_id']) as $card) {
             $taken[DueRow::keyOf($card->item_id, $card->component_id)] = true;
         }
         $rows = [];
@@ -90,7 +114,17 @@ final readonly class PackRoom
             }
             $since = $row->last->date ?? Day::parse($aircraft->entry_date);
             $forecast = $row->due->forecast ?? $latest;
-            $rows[$row->key()] = [PackItem::of($row->key(), $today, $latest, (float) max(7, $since->daysUntil($forecast)), $row->of->item->workHours(), $row->of->item->access), $row];
+            $rows[$row->key()] = [
+                PackItem::of(
+                    $row->key(),
+                    $today,
+                    $latest,
+                    (float) max(7, $since->daysUntil($forecast)),
+                    $row->of->item->workHours(),
+                    $row->of->item->access,
+                ),
+                $row,
+            ];
         }
 
         return $rows;
@@ -104,11 +138,32 @@ final readonly class PackRoom
         foreach (Visit::with('aircraft.type', 'cards')->where('aircraft_id', $aircraft->id)->where('state', Visit::PLANNED)->get() as $visit) {
             $start = Day::parse($visit->start);
             $hours = $this->hangar->of($visit, Instant::firstAfter($start->plusDays(-1), $this->clock->zone()));
-            $room = $hours->personHours(0, $hours->at(Instant::firstAfter(Day::parse($visit->end), $this->clock->zone()))) * FixWindow::USABLE - (float) $visit->cards->sum('hours');
-            $slots["visit-{$visit->id}"] = [PackVisit::of("visit-{$visit->id}", $start, Day::parse($visit->end), max(0.0, round($room, 1))), 'visit', $visit->title, $visit->bay];
+            $room = $hours->personHours(
+                0,
+                $hours->at(Instant::firstAfter(Day::parse($visit->end), $this->clock->zone())),
+            ) * FixWindow::USABLE - (float) $visit->cards
+                ->sum('hours');
+            $slots["visit-{$visit->id}"] = [
+                PackVisit::of("visit-{$visit->id}", $start, Day::parse($visit->end), max(0.0, round($room, 1))),
+                'visit',
+                $visit->title,
+                $visit->bay,
+            ];
         }
-        foreach (BaySlot::with('bay')->whereHas('bay', static fn($q) => $q->where('base', $aircraft->base))->where('start', '>=', (string) $today)->where('start', '<=', (string) $today->plusDays($days))->orderBy('start')->get() as $slot) {
-            $slots["slot-{$slot->id}"] = [PackVisit::of("slot-{$slot->id}", Day::parse($slot->start), Day::parse($slot->end), $slot->hours), 'free', $slot->note === '' ? 'Free' : "Free, {$slot->note}", $slot->bay->name];
+        foreach (BaySlot::with('bay')->whereHas(
+            'bay',
+            static fn($q) => $q->where('base', $aircraft->base),
+        )->where('start', '>=', (string) $today)->where(
+            'start',
+            '<=',
+            (string) $today->plusDays($days),
+        )->orderBy('start')->get() as $slot) {
+            $slots["slot-{$slot->id}"] = [
+                PackVisit::of("slot-{$slot->id}", Day::parse($slot->start), Day::parse($slot->end), $slot->hours),
+                'free',
+                $slot->note === '' ? 'Free' : "Free, {$slot->note}",
+                $slot->bay->name,
+            ];
         }
         uasort($slots, static fn(array $a, array $b): int => $a[0]->start->number <=> $b[0]->start->number);
 
@@ -122,8 +177,18 @@ final readonly class PackRoom
      * @param array<array-key, string> $why not placed, by item
      * @param list<PackAircraft> $fleet
      */
-    private function view(Aircraft $aircraft, int $days, array $rows, array $slots, PackGiven $given, array $into, array $why, bool $proven, bool $proposed, array $fleet): PackView
-    {
+    private function view(
+        Aircraft $aircraft,
+        int $days,
+        array $rows,
+        array $slots,
+        PackGiven $given,
+        array $into,
+        array $why,
+        bool $proven,
+        bool $proposed,
+        array $fleet,
+    ): PackView {
         $life = 0.0;
         $lines = [];
         foreach ($rows as $key => [$item, $row]) {
@@ -131,13 +196,36 @@ final readonly class PackRoom
             $visit = $slot === null ? null : $slots[$slot][0] ?? null;
             $lost = $visit === null ? null : $visit->start->daysUntil($item->latest);
             $life += max(0, (int) $lost);
-            $lines[] = new PackLine((string) $key, $row->of->item->code, $row->title(), (string) $item->latest, $this->clock->today()->daysUntil($item->latest), $item->hours, $item->panels, $visit === null ? null : $slot, $lost === null ? null : $this->lost($lost, $item->interval), $this->problem($given->misfits[$key] ?? null, $visit, $item, $why[$key] ?? null));
+            $lines[] = new PackLine(
+                (string) $key,
+                $row->of->item->code,
+                $row->title(),
+                (string) $item->latest,
+                $this->clock->today()->daysUntil($item->latest),
+                $item->hours,
+                $item->panels,
+                $visit === null ? null : $slot,
+                $lost === null ? null : $this->lost($lost, $item->interval),
+                $this->problem($given->misfits[$key] ?? null, $visit, $item, $why[$key] ?? null),
+            );
         }
         $byId = array_column($given->packing->visits, null, 'id');
         $views = [];
         foreach ($slots as $id => [$visit, $kind, $title, $bay]) {
             $in = $byId[$id];
-            $views[] = new PackSlot($id, $kind, $title, $bay, (string) $visit->start, (string) $visit->end, $visit->capacity, $in['item_hours'], $in['access_hours'], $in['free_hours'], in_array($id, $given->full, true) ? Words::number(-$in['free_hours']).' h more than it holds' : null);
+            $views[] = new PackSlot(
+                $id,
+                $kind,
+                $title,
+                $bay,
+                (string) $visit->start,
+                (string) $visit->end,
+                $visit->capacity,
+                $in['item_hours'],
+                $in['access_hours'],
+                $in['free_hours'],
+                in_array($id, $given->full, true) ? Words::number(-$in['free_hours']).' h more than it holds' : null,
+            );
         }
         $placed = count(array_filter($lines, static fn(PackLine $l): bool => $l->slot !== null));
         $bad = count($given->misfits) + count($given->full);
@@ -149,7 +237,21 @@ final readonly class PackRoom
             default => "{$placed} of ".count($lines)." items of {$aircraft->mark} have a visit; ".($open === 1 ? 'one has none.' : "{$open} have none."),
         };
 
-        return new PackView($aircraft->mark, $aircraft->type->code, $days, $sentence, $bad > 0 ? 'stop' : ($open > 0 ? 'watch' : 'clear'), $given->packing->cost, $life, $proven, $proposed, $given->holds() && $placed > 0, $views, $lines, $fleet);
+        return new PackView(
+            $aircraft->mark,
+            $aircraft->type->code,
+            $days,
+            $sentence,
+            $bad > 0 ? 'stop' : ($open > 0 ? 'watch' : 'clear'),
+            $given->packing->cost,
+            $life,
+            $proven,
+            $proposed,
+            $given->holds() && $placed > 0,
+            $views,
+            $lines,
+            $fleet,
+        );
     }
 
     private function lost(int $days, float $interval): string

@@ -20,7 +20,22 @@ final readonly class PlanFile
     {
         $visit = $this->visit($id);
 
-        return Csv::write(['card', 'title', 'phase', 'state', 'zone', 'skill', 'people', 'hours', 'starts', 'ends', 'latest_start', 'decides_exit', 'waits_for', 'zone_of_times'], $visit->cards->map(fn(Card $c): array => [
+        return Csv::write([
+            'card',
+            'title',
+            'phase',
+            'state',
+            'zone',
+            'skill',
+            'people',
+            'hours',
+            'starts',
+            'ends',
+            'latest_start',
+            'decides_exit',
+            'waits_for',
+            'zone_of_times',
+        ], $visit->cards->map(fn(Card $c): array => [
             $c->number, $c->title, $c->phase, $c->state, $c->zone, $c->skill, array_sum($c->needs ?? [1]), $c->hours,
             $this->local($c->begun_at ?? $c->planned_start), $this->local($c->closed_at ?? $c->planned_end), $this->local($c->latest_start), $c->on_chain ? 'yes' : 'no',
             $c->waitsFor->pluck('number')->implode(' '), $this->clock->zone()->getName(),
@@ -35,7 +50,13 @@ final readonly class PlanFile
             $from = $card->begun_at ?? $card->planned_start;
             $to = $card->closed_at ?? $card->planned_end;
             if ($from !== null && $to !== null) {
-                $calendar->addTimed("card-{$card->id}", Instant::parse($from), Instant::parse($to), "{$visit->aircraft->mark} {$card->number} {$card->title}", "{$card->zone}, {$card->skill}, {$card->hours} h, {$card->state}");
+                $calendar->addTimed(
+                    "card-{$card->id}",
+                    Instant::parse($from),
+                    Instant::parse($to),
+                    "{$visit->aircraft->mark} {$card->number} {$card->title}",
+                    "{$card->zone}, {$card->skill}, {$card->hours} h, {$card->state}",
+                );
             }
         }
 

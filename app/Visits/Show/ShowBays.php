@@ -25,23 +25,50 @@ final readonly class ShowBays
     public function all(): BaysView
     {
         $from = $this->clock->today()->plusDays(-7);
-        $visits = Visit::with('aircraft')->withSum('cards', 'hours')->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()->groupBy('bay');
+        $visits = Visit::with('aircraft')->withSum('cards', 'hours')
+            ->where('state', '!=', Visit::RELEASED)
+            ->orderBy('start')
+            ->get()
+            ->groupBy('bay');
         $next = null;
-        $bays = Bay::with('slots')->orderBy('base', 'desc')->orderBy('name')->get()->map(function (Bay $bay) use ($visits, &$next): BayView {
-            $blocks = [];
-            foreach ($visits->get($bay->name) ?? [] as $v) {
-                $blocks[] = new BayBlock("visit-{$v->id}", $v->state, $v->title, $v->start, $v->end, (float) $v->getAttribute('cards_sum_hours'), $v->aircraft->mark, $v->id, '');
-            }
-            foreach ($bay->slots as $s) {
-                if (Day::parse($s->end)->number < $this->clock->today()->number) {
-                    continue;
+        $bays = Bay::with('slots')->orderBy('base', 'desc')
+            ->orderBy('name')
+            ->get()
+            ->map(function (Bay $bay) use ($visits, &$next): BayView {
+                $blocks = [];
+                foreach ($visits->get($bay->name) ?? [] as $v) {
+                    $blocks[] = new BayBlock(
+                        "visit-{$v->id}",
+                        $v->state,
+                        $v->title,
+                        $v->start,
+                        $v->end,
+                        (float) $v->getAttribute('cards_sum_hours'),
+                        $v->aircraft->mark,
+                        $v->id,
+                        '',
+                    );
                 }
-                $blocks[] = new BayBlock("slot-{$s->id}", 'free', 'free', $s->start, $s->end, $s->hours, null, null, $s->note);
-                $next = $next === null || $s->start < $next[0] ? [$s->start, $bay->name, $s->hours] : $next;
-            }
+                foreach ($bay->slots as $s) {
+                    if (Day::parse($s->end)->number < $this->clock->today()->number) {
+                        continue;
+                    }
+                    $blocks[] = new BayBlock(
+                        "slot-{$s->id}",
+                        'free',
+                        'free',
+                        $s->start,
+                        $s->end,
+                        $s->hours,
+                        null,
+                        null,
+                        $s->note,
+                    );
+                    $next = $next === null || $s->start < $next[0] ? [$s->start, $bay->name, $s->hours] : $next;
+                }
 
-            return new BayView($bay->id, $bay->name, $bay->base, $bay->people, $this->hours($bay->hours), $blocks);
-        })->all();
+                return new BayView($bay->id, $bay->name, $bay->base, $bay->people, $this->hours($bay->hours), $blocks);
+            })->all();
         $sentence = $next === null ? 'No bay has a free slot. Open one where an aircraft could stand.' : "{$next[1]} is free next, from ".$this->clock->words(Day::parse($next[0])).', for '.Words::number($next[2]).' h of work.';
 
         return new BaysView($sentence, (string) $from, self::DAYS, array_values($bays));
@@ -55,6 +82,13 @@ final readonly class ShowBays
             $groups["{$from} to {$until}"][] = self::WEEK[(int) $day];
         }
 
-        return implode('; ', array_map(static fn(string $time, array $days): string => (count($days) > 2 ? "{$days[0]} to ".$days[count($days) - 1] : implode(', ', $days))." {$time}", array_keys($groups), $groups));
+        return implode(
+            '; ',
+            array_map(
+                static fn(string $time, array $days): string => (count($days) > 2 ? "{$days[0]} to ".$days[count($days) - 1] : implode(', ', $days))." {$time}",
+                array_keys($groups),
+                $groups,
+            ),
+        );
     }
 }

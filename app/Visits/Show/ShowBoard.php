@@ -31,10 +31,18 @@ final readonly class ShowBoard
 {
     private const BANDS = [
         'jacks' => ['on' => 'on jacks', 'off' => 'on wheels'], 'power' => ['on' => 'powered', 'off' => 'power off'],
-        'hydraulics' => ['on' => 'hydraulics on', 'off' => 'hydraulics off'], 'fuel' => ['open' => 'fuel open'], 'oxygen' => ['open' => 'oxygen open'],
+        'hydraulics' => [
+            'on' => 'hydraulics on',
+            'off' => 'hydraulics off',
+        ], 'fuel' => ['open' => 'fuel open'], 'oxygen' => ['open' => 'oxygen open'],
     ];
 
-    public function __construct(private Clock $clock, private HangarHours $hangar, private ShowShortages $shortages, private PlanRuns $runs) {}
+    public function __construct(
+        private Clock $clock,
+        private HangarHours $hangar,
+        private ShowShortages $shortages,
+        private PlanRuns $runs,
+    ) {}
 
     public function one(int $id): BoardView
     {
@@ -43,7 +51,13 @@ final readonly class ShowBoard
 
     public function query(int $id): Visit
     {
-        return Visit::with(['aircraft.type', 'cards.steps:id,card_id,no,state', 'cards.waitsFor:id,number', 'cards.parts', 'plan'])->findOrFail($id);
+        return Visit::with([
+            'aircraft.type',
+            'cards.steps:id,card_id,no,state',
+            'cards.waitsFor:id,number',
+            'cards.parts',
+            'plan',
+        ])->findOrFail($id);
     }
 
     /**
@@ -61,14 +75,25 @@ final readonly class ShowBoard
         $placed = $cards->filter(static fn(Card $c): bool => ($c->begun_at ?? $c->planned_start) !== null);
         $views = array_values($placed->map(fn(Card $c): BoardCard => $this->card($c, $hours, $short[$c->id] ?? []))->all());
         $exit = $this->exit($cards);
-        $must = Instant::fromEpoch(Instant::firstAfter(Day::parse($visit->end), $this->clock->zone())->epoch() - 2 * 3600);
+        $must = Instant::fromEpoch(Instant::firstAfter(
+            Day::parse($visit->end),
+            $this->clock->zone(),
+        )->epoch() - 2 * 3600);
         $now = $this->clock->now();
-        $last = max([1.0, ...array_map(static fn(BoardCard $c): float => $c->to, $views), $hours->place($must), $hours->place($now)]);
+        $last = max([
+            1.0,
+            ...array_map(static fn(BoardCard $c): float => $c->to, $views),
+            $hours->place($must),
+            $hours->place($now),
+        ]);
         $slots = ceil($last + 2);
         $leaves = $this->leaves($visit, $exit, $must, $plan);
         $late = count(array_filter($views, static fn(BoardCard $c): bool => $c->late));
         if ($late > 0) {
-            $leaves = [$leaves[0].' '.($late === 1 ? 'One card is' : "{$late} cards are").' behind it: search, and it is planned anew from now.', $leaves[1] === 'clear' ? 'watch' : $leaves[1]];
+            $leaves = [
+                $leaves[0].' '.($late === 1 ? 'One card is' : "{$late} cards are").' behind it: search, and it is planned anew from now.',
+                $leaves[1] === 'clear' ? 'watch' : $leaves[1],
+            ];
         }
         $lacking = array_filter($short);
 
@@ -92,7 +117,11 @@ final readonly class ShowBoard
             $this->bands($cards, $hours),
             $this->zones($views),
             $this->people($cards, $hours, (int) $slots),
-            array_map(static fn(int $id, array $words): string => $cards->firstOrFail('id', $id)->number.': '.implode(' ', $words), array_keys($lacking), $lacking),
+            array_map(
+                static fn(int $id, array $words): string => $cards->firstOrFail('id', $id)->number.': '.implode(' ', $words),
+                array_keys($lacking),
+                $lacking,
+            ),
             $moved,
             $effect,
             $sooner,
@@ -103,7 +132,10 @@ final readonly class ShowBoard
     /** The hours that its slots stand for: from the visit's first day on. */
     public function hours(Visit $visit): WorkHours
     {
-        return $this->hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()));
+        return $this->hangar->of(
+            $visit,
+            Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()),
+        );
     }
 
     /**
@@ -135,8 +167,14 @@ final readonly class ShowBoard
 
         return match (true) {
             $open === 0 => ["Every card of {$mark} is worked; the last ended on {$when}.", 'clear'],
-            $must->isBefore($exit) => ["{$mark} would leave on {$when}, ".($spare === 0 ? 'later on the day than it must' : Words::count(-$spare, 'day').' later than it must').'. Take work out, add people, or agree on a later day.', 'stop'],
-            $spare <= 1 => ["{$mark} leaves on {$when}, ".($spare === 0 ? 'on its last day' : 'one day before it must').': nothing may slip.', 'watch'],
+            $must->isBefore($exit) => [
+                "{$mark} would leave on {$when}, ".($spare === 0 ? 'later on the day than it must' : Words::count(-$spare, 'day').' later than it must').'. Take work out, add people, or agree on a later day.',
+                'stop',
+            ],
+            $spare <= 1 => [
+                "{$mark} leaves on {$when}, ".($spare === 0 ? 'on its last day' : 'one day before it must').': nothing may slip.',
+                'watch',
+            ],
             default => ["{$mark} leaves on {$when}, ".Words::count($spare, 'day').' before it must.', 'clear'],
         };
     }
@@ -148,7 +186,9 @@ final readonly class ShowBoard
         $to = Instant::parse((string) ($card->closed_at ?? $card->planned_end ?? $card->begun_at));
         $now = $this->clock->now();
         $needs = $card->needs ?? [$card->skill => 1];
-        $slack = $card->latest_start === null || $card->worked() ? null : $hours->hours($hours->at(Instant::parse($card->latest_start)) - $hours->at(Instant::parse((string) $card->planned_start)));
+        $slack = $card->latest_start === null || $card->worked() ? null : $hours->hours($hours->at(Instant::parse($card->latest_start)) - $hours->at(
+            Instant::parse((string) $card->planned_start),
+        ));
         $a = $hours->place($from);
 
         return new BoardCard(
@@ -164,7 +204,14 @@ final readonly class ShowBoard
             $card->on_chain && ! $card->worked(),
             ! $card->worked() && ($to->isBefore($now) || ($card->begun_at === null && $from->isBefore($now))),
             $this->clock->local($from).' to '.($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number ? $this->clock->time($to) : $this->clock->local($to)),
-            implode(', ', array_map(static fn(string $skill, int $many): string => "{$many} {$skill}", array_keys($needs), $needs)).', '.Words::number($card->hours).' h',
+            implode(
+                ', ',
+                array_map(
+                    static fn(string $skill, int $many): string => "{$many} {$skill}",
+                    array_keys($needs),
+                    $needs,
+                ),
+            ).', '.Words::number($card->hours).' h',
             match (true) {
                 $card->worked() => '',
                 $slack === null => '',
@@ -172,7 +219,11 @@ final readonly class ShowBoard
                 default => 'can slip '.Words::number($slack).' h',
             },
             $card->first ? 'put before others by the controller' : ($card->not_before === null ? null : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
-            array_map(static fn(string $key, string $value): string => self::BANDS[$key][$value] ?? "{$key} {$value}", array_keys($card->states ?? []), $card->states ?? []),
+            array_map(
+                static fn(string $key, string $value): string => self::BANDS[$key][$value] ?? "{$key} {$value}",
+                array_keys($card->states ?? []),
+                $card->states ?? [],
+            ),
             $lacks,
             array_values($card->waitsFor->pluck('number')->all()),
         );
@@ -196,7 +247,10 @@ final readonly class ShowBoard
             $in[$card->zone][] = new BoardCard(...[...get_object_vars($card), 'lane' => $lane]);
         }
 
-        return array_map(static fn(string $zone): BoardZone => new BoardZone($zone, count($ends[$zone]), $in[$zone]), array_keys($in));
+        return array_map(
+            static fn(string $zone): BoardZone => new BoardZone($zone, count($ends[$zone]), $in[$zone]),
+            array_keys($in),
+        );
     }
 
     /**
@@ -211,10 +265,19 @@ final readonly class ShowBoard
         foreach (self::BANDS as $key => $values) {
             foreach ($values as $value => $title) {
                 $spans = $cards->filter(static fn(Card $c): bool => ($c->states[$key] ?? null) === $value && ($c->begun_at ?? $c->planned_start) !== null)
-                    ->map(static fn(Card $c): array => [$hours->place(Instant::parse((string) ($c->begun_at ?? $c->planned_start))), $hours->place(Instant::parse((string) ($c->closed_at ?? $c->planned_end ?? $c->begun_at)))])->sortBy(static fn(array $span): float => $span[0])->values()->all();
+                    ->map(static fn(Card $c): array => [
+                        $hours->place(Instant::parse((string) ($c->begun_at ?? $c->planned_start))),
+                        $hours->place(Instant::parse((string) ($c->closed_at ?? $c->planned_end ?? $c->begun_at))),
+                    ])
+                    ->sortBy(static fn(array $span): float => $span[0])
+                    ->values()
+                    ->all();
                 if ($key === 'jacks' && $value === 'on' && $lift->count() === 2) {
                     // Once raised it stays raised, whether or not somebody works on it.
-                    $spans = [[$hours->place(Instant::parse((string) ($lift['raise']->begun_at ?? $lift['raise']->planned_start))), $hours->place(Instant::parse((string) ($lift['lower']->closed_at ?? $lift['lower']->planned_end)))]];
+                    $spans = [[
+                        $hours->place(Instant::parse((string) ($lift['raise']->begun_at ?? $lift['raise']->planned_start))),
+                        $hours->place(Instant::parse((string) ($lift['lower']->closed_at ?? $lift['lower']->planned_end))),
+                    ]];
                 }
                 if ($spans !== []) {
                     $bands[] = new BoardBand("{$key}-{$value}", $title, self::joined($spans));
@@ -280,7 +343,11 @@ final readonly class ShowBoard
                     $spans[] = new PeopleSpan((float) $slot, $slot + 1.0, $now, $in);
                 }
             }
-            $people[] = new BoardPeople((string) $skill, max([1, ...array_map(static fn(PeopleSpan $s): int => max($s->there, $s->used), $spans)]), $spans);
+            $people[] = new BoardPeople(
+                (string) $skill,
+                max([1, ...array_map(static fn(PeopleSpan $s): int => max($s->there, $s->used), $spans)]),
+                $spans,
+            );
         }
 
         return $people;

@@ -28,7 +28,11 @@ final readonly class ShowProgress
         $closed = $visit->cards->whereNotNull('closed_at');
         $planned = (float) $closed->sum('hours');
         $spent = (float) $closed->sum('spent');
-        $days = $this->days($visit, $closed->groupBy(fn(Card $c): string => $this->day((string) $c->closed_at)), $findings);
+        $days = $this->days(
+            $visit,
+            $closed->groupBy(fn(Card $c): string => $this->day((string) $c->closed_at)),
+            $findings,
+        );
         $open = $findings->where('state', 'open')->count();
         $exit = $days === [] ? null : $days[count($days) - 1]->exit;
         $pace = $planned <= 0 ? null : $spent / $planned;
@@ -72,7 +76,8 @@ final readonly class ShowProgress
             $exit = $forecast?->exit === null ? $was : Instant::parse($forecast->exit);
             $moved = $was === null || $exit === null ? 0.0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
             $raised = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) === (string) $day)->count();
-            $open = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== Finding::FIXED : $this->day($f->settled_at) > (string) $day))->count();
+            $open = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== Finding::FIXED : $this->day($f->settled_at) > (string) $day))
+                ->count();
             $days[] = new ProgressDay(
                 (string) $day,
                 $this->clock->words($day),

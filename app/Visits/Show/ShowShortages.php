@@ -37,17 +37,45 @@ final readonly class ShowShortages
         foreach (Part::with(['orders', 'batches'])->get() as $part) {
             $numbers[$part->id] = $part->number;
             [$titles[$part->number], $stock[$part->number]] = [$part->title, $part->usable($today)];
-            $coming[$part->number] = array_values($part->orders->map(static fn($o): array => [(int) $o->quantity, Day::parse($o->expected)])->all());
+            $coming[$part->number] = array_values($part->orders->map(static fn($o): array => [
+                (int) $o->quantity,
+                Day::parse($o->expected),
+            ])->all());
         }
         $open = $this->reserved($visit->id);
         $needs = [
-            ...array_map(fn(int $id, array $of): CardNeeds => new CardNeeds("other-{$id}", $this->day($of['planned'], $of['start']), self::numbered($of['parts'], $numbers), [], []), array_keys($open), $open),
-            ...$cards->reject(static fn(Card $c): bool => $c->worked())->map(fn(Card $c): CardNeeds => new CardNeeds((string) $c->id, $this->day($c->planned_start, $visit->start), self::numbered($c->parts->pluck('quantity', 'part_id')->all(), $numbers), $c->tools, $c->needs ?? [$c->skill => 1]))->all(),
+            ...array_map(
+                fn(int $id, array $of): CardNeeds => new CardNeeds(
+                    "other-{$id}",
+                    $this->day($of['planned'], $of['start']),
+                    self::numbered($of['parts'], $numbers),
+                    [],
+                    [],
+                ),
+                array_keys($open),
+                $open,
+            ),
+            ...$cards->reject(static fn(Card $c): bool => $c->worked())->map(fn(Card $c): CardNeeds => new CardNeeds(
+                (string) $c->id,
+                $this->day($c->planned_start, $visit->start),
+                self::numbered($c->parts->pluck('quantity', 'part_id')->all(), $numbers),
+                $c->tools,
+                $c->needs ?? [$c->skill => 1],
+            ))->all(),
         ];
         $short = [];
-        foreach ((new Shortages($stock, $coming, $this->tools(), $this->rosters->of($this->hangar->base($visit))))->of($needs, $visit->aircraft->type->code) as $s) {
+        foreach ((new Shortages(
+            $stock,
+            $coming,
+            $this->tools(),
+            $this->rosters->of($this->hangar->base($visit)),
+        ))->of($needs, $visit->aircraft->type->code) as $s) {
             if (! str_starts_with($s->card, 'other-')) {
-                $short[(int) $s->card][] = $this->words($s, $titles[$s->what] ?? $s->what, $visit->aircraft->type->code);
+                $short[(int) $s->card][] = $this->words(
+                    $s,
+                    $titles[$s->what] ?? $s->what,
+                    $visit->aircraft->type->code,
+                );
             }
         }
 
@@ -57,8 +85,12 @@ final readonly class ShowShortages
     /** @return array<int, array{planned: string|null, start: string, parts: array<int, int>}> what other visits' open cards need of parts, by card */
     private function reserved(int $visitId): array
     {
-        $rows = DB::table('card_parts')->join('cards', 'cards.id', '=', 'card_parts.card_id')->join('visits', 'visits.id', '=', 'cards.visit_id')
-            ->whereNot('cards.state', Card::CLOSED)->whereNot('visits.id', $visitId)->whereNot('visits.state', Visit::RELEASED)->orderBy('cards.id')
+        $rows = DB::table('card_parts')->join('cards', 'cards.id', '=', 'card_parts.card_id')
+            ->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->whereNot('cards.state', Card::CLOSED)
+            ->whereNot('visits.id', $visitId)
+            ->whereNot('visits.state', Visit::RELEASED)
+            ->orderBy('cards.id')
             ->get(['cards.id', 'cards.planned_start', 'visits.start', 'card_parts.part_id', 'card_parts.quantity']);
         $open = [];
         foreach ($rows as $row) {

@@ -28,9 +28,17 @@ final readonly class ShowVisits
 
     public function all(): VisitsView
     {
-        $visits = $this->query()->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()->map(fn(Visit $v): VisitView => $this->view($v, [], []))->all();
+        $visits = $this->query()
+            ->where('state', '!=', Visit::RELEASED)
+            ->orderBy('start')
+            ->get()
+            ->map(fn(Visit $v): VisitView => $this->view($v, [], []))
+            ->all();
         $open = array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::IN_WORK);
-        $next = array_values(array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::PLANNED))[0] ?? null;
+        $next = array_values(array_filter(
+            $visits,
+            static fn(VisitView $v): bool => $v->state === Visit::PLANNED,
+        ))[0] ?? null;
         $sentence = match (true) {
             $visits === [] => 'No visit is planned. Open an aircraft in Fleet, choose its due items and make one.',
             $next === null => count($open) === 1 ? 'One aircraft is in work; nothing else is planned.' : count($open).' aircraft are in work; nothing else is planned.',
@@ -42,12 +50,27 @@ final readonly class ShowVisits
 
     public function one(int $id): VisitView
     {
-        $visit = $this->query()->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding'])->findOrFail($id);
+        $visit = $this->query()
+            ->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding'])
+            ->findOrFail($id);
         $short = $visit->state === Visit::RELEASED ? [] : $this->shortages->of($visit, $visit->cards);
-        $cards = array_values($visit->cards->map(fn(Card $c): VisitCard => $this->card($c, $short[$c->id] ?? []))->all());
+        $cards = array_values($visit->cards->map(
+            fn(Card $c): VisitCard => $this->card($c, $short[$c->id] ?? []),
+        )->all());
         $carded = $visit->cards->pluck('finding_id')->filter();
-        $open = Finding::with('card')->whereIn('card_id', $visit->cards->modelKeys())->where('state', 'open')->orderBy('id')->get();
-        $findings = $open->whereNotIn('id', $carded)->map(static fn(Finding $f): VisitFinding => new VisitFinding($f->id, $f->number, $f->place, $f->extent, $f->card->number))->all();
+        $open = Finding::with('card')->whereIn('card_id', $visit->cards->modelKeys())
+            ->where('state', 'open')
+            ->orderBy('id')
+            ->get();
+        $findings = $open->whereNotIn('id', $carded)
+            ->map(static fn(Finding $f): VisitFinding => new VisitFinding(
+                $f->id,
+                $f->number,
+                $f->place,
+                $f->extent,
+                $f->card->number,
+            ))
+            ->all();
 
         return $this->view($visit, $cards, array_values($findings));
     }
@@ -73,10 +96,27 @@ final readonly class ShowVisits
             $visit->state === Visit::RELEASED => "Released; {$closed} cards are in the record.",
             $closed === $total => 'Every card is closed. The aircraft can be looked at for release.',
             $lacking > 0 => $visit->state === Visit::IN_WORK && $total > 1 ? "{$progress}; {$nobody}." : ucfirst($nobody).'.',
-            default => $progress.'; it must leave on '.$this->clock->words(Day::parse($visit->end)).', '.Words::fromNow($this->clock->today()->daysUntil(Day::parse($visit->end))).'.',
+            default => $progress.'; it must leave on '.$this->clock->words(Day::parse($visit->end)).', '.Words::fromNow(
+                $this->clock->today()->daysUntil(Day::parse($visit->end)),
+            ).'.',
         };
 
-        return new VisitView($visit->id, $visit->aircraft->mark, $visit->aircraft->type->code, $visit->title, $visit->bay, $visit->start, $visit->end, $visit->state, $sentence, (float) $visit->cards->sum('hours'), $closed, $total, $findings, $cards);
+        return new VisitView(
+            $visit->id,
+            $visit->aircraft->mark,
+            $visit->aircraft->type->code,
+            $visit->title,
+            $visit->bay,
+            $visit->start,
+            $visit->end,
+            $visit->state,
+            $sentence,
+            (float) $visit->cards->sum('hours'),
+            $closed,
+            $total,
+            $findings,
+            $cards,
+        );
     }
 
     private static function unmanned(Card $card): bool
@@ -101,13 +141,27 @@ final readonly class ShowVisits
             $card->zone,
             $card->steps->where('state', Step::DONE)->count(),
             $card->steps->count(),
-            $card->assignments->map(static fn(Assignment $a): AssignedView => new AssignedView($a->person_id, $a->person->name, $a->person->stamp, $a->role))->all(),
+            $card->assignments->map(static fn(Assignment $a): AssignedView => new AssignedView(
+                $a->person_id,
+                $a->person->name,
+                $a->person->stamp,
+                $a->role,
+            ))->all(),
             self::unmanned($card) ? 'nobody to work it' : null,
             $card->phase,
             $from === null ? null : $this->clock->local(Instant::parse($from)),
-            implode(', ', array_map(static fn(string $skill, int $many): string => $many === 1 ? $skill : "{$many} {$skill}", array_keys($needs), $needs)),
+            implode(
+                ', ',
+                array_map(
+                    static fn(string $skill, int $many): string => $many === 1 ? $skill : "{$many} {$skill}",
+                    array_keys($needs),
+                    $needs,
+                ),
+            ),
             array_map(static fn(array $p): string => "{$p['place']} ({$p['who']})", $card->positions),
-            array_values($card->parts->map(static fn(CardPart $p): string => "{$p->quantity} × {$p->part->number} {$p->part->title}")->all()),
+            array_values($card->parts->map(
+                static fn(CardPart $p): string => "{$p->quantity} × {$p->part->number} {$p->part->title}",
+            )->all()),
             $short,
             $card->finding?->number,
         );

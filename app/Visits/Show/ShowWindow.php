@@ -47,20 +47,45 @@ final readonly class ShowWindow
         $plan = VisitPlan::find($id);
         $past = PastVisit::where('type_id', $visit->aircraft->type_id)->orderByDesc('ended')->get();
         $findings = Finding::whereIn('card_id', $visit->cards->modelKeys())->orderBy('raised_at')->get();
-        $hours = $this->hangar->of($visit, Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()));
-        $rests = [intdiv($this->clock->now()->epoch(), self::STANDS), $visit->attributesToArray(), $visit->aircraft->mark, $visit->cards->toArray(), $plan?->attributesToArray(), $past->toArray(), $findings->toArray(), $hours->print(), $this->listed($visit)->all()];
+        $hours = $this->hangar->of(
+            $visit,
+            Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()),
+        );
+        $rests = [
+            intdiv($this->clock->now()->epoch(), self::STANDS),
+            $visit->attributesToArray(),
+            $visit->aircraft->mark,
+            $visit->cards->toArray(),
+            $plan?->attributesToArray(),
+            $past->toArray(),
+            $findings->toArray(),
+            $hours->print(),
+            $this->listed($visit)->all(),
+        ];
 
-        return $this->kept->of('window 1', $rests, fn(): WindowView => $this->forecast($visit, $plan, $past, $findings, $hours));
+        return $this->kept->of(
+            'window 1',
+            $rests,
+            fn(): WindowView => $this->forecast($visit, $plan, $past, $findings, $hours),
+        );
     }
 
     /**
      * @param Collection<int, PastVisit> $past of the type
      * @param Collection<int, Finding> $findings of the visit
      */
-    private function forecast(Visit $visit, ?VisitPlan $plan, Collection $past, Collection $findings, WorkHours $hours): WindowView
-    {
+    private function forecast(
+        Visit $visit,
+        ?VisitPlan $plan,
+        Collection $past,
+        Collection $findings,
+        WorkHours $hours,
+    ): WindowView {
         $history = LookHistory::of(array_values($past->map(static fn(PastVisit $p): PastLook => $p->look())->all()));
-        [$shape, $rate] = $plan?->prior === null ? [$history->shape, $history->rate] : [(float) $plan->prior['shape'], (float) $plan->prior['rate']];
+        [$shape, $rate] = $plan?->prior === null ? [$history->shape, $history->rate] : [
+            (float) $plan->prior['shape'],
+            (float) $plan->prior['rate'],
+        ];
         $window = fn(Instant $at): FixWindow => $this->at($at, $visit, $findings, $hours, $history, $shape, $rate);
         $now = $this->clock->now();
         $today = $window($now);
@@ -97,25 +122,47 @@ final readonly class ShowWindow
             $plan?->prior === null ? null : "Set by {$plan->prior['by']}: {$plan->prior['reason']}",
             $days,
             $this->levers($visit, $today, $findings, $chance, $hours),
-            array_values($past->map(static fn(PastVisit $p): PastLookView => new PastLookView($p->mark, $p->title, $p->ended, $p->hours, $p->findings, 100 * $p->findings / $p->hours, array_sum($p->fix_hours)))->all()),
+            array_values($past->map(static fn(PastVisit $p): PastLookView => new PastLookView(
+                $p->mark,
+                $p->title,
+                $p->ended,
+                $p->hours,
+                $p->findings,
+                100 * $p->findings / $p->hours,
+                array_sum($p->fix_hours),
+            ))->all()),
         );
     }
 
     /** @return \Illuminate\Support\Collection<int, string> chapters in which something may be deferred */
     private function listed(Visit $visit): \Illuminate\Support\Collection
     {
-        return ListedItem::where('type_id', $visit->aircraft->type_id)->orderBy('id')->pluck('chapter')->unique()->values();
+        return ListedItem::where('type_id', $visit->aircraft->type_id)->orderBy('id')
+            ->pluck('chapter')
+            ->unique()
+            ->values();
     }
 
     /** @param Collection<int, Finding> $findings */
-    private function at(Instant $at, Visit $visit, Collection $findings, WorkHours $hours, LookHistory $history, float $shape, float $rate): FixWindow
-    {
+    private function at(
+        Instant $at,
+        Visit $visit,
+        Collection $findings,
+        WorkHours $hours,
+        LookHistory $history,
+        float $shape,
+        float $rate,
+    ): FixWindow {
         $look = $this->looked($visit->cards, $at);
         $raised = $findings->filter(static fn(Finding $f): bool => ! $at->isBefore(Instant::parse($f->raised_at)));
         $open = $raised->filter(static fn(Finding $f): bool => ! ($f->state === 'deferred' && $f->settled_at === null) && ($f->settled_at === null || $at->isBefore(Instant::parse($f->settled_at))));
         $byFinding = $visit->cards->whereNotNull('finding_id')->keyBy('finding_id');
-        $openFix = $open->sum(fn(Finding $f): float => $this->left($byFinding->get($f->id), $at) ?? $f->fix_hours ?? $history->median);
-        $other = $this->pace($visit->cards, $at) * $visit->cards->whereNull('finding_id')->sum(fn(Card $c): float => (float) $this->left($c, $at));
+        $openFix = $open->sum(
+            fn(Finding $f): float => $this->left($byFinding->get($f->id), $at) ?? $f->fix_hours ?? $history->median,
+        );
+        $other = $this->pace($visit->cards, $at) * $visit->cards
+            ->whereNull('finding_id')
+            ->sum(fn(Card $c): float => (float) $this->left($c, $at));
         $until = $hours->at(Instant::firstAfter(Day::parse($visit->end), $this->clock->zone()));
 
         return new FixWindow(
@@ -135,7 +182,9 @@ final readonly class ShowWindow
      */
     private function pace(Collection $cards, Instant $at): float
     {
-        $closed = $cards->filter(static fn(Card $c): bool => $c->closed_at !== null && $c->spent !== null && ! $at->isBefore(Instant::parse($c->closed_at)));
+        $closed = $cards->filter(
+            static fn(Card $c): bool => $c->closed_at !== null && $c->spent !== null && ! $at->isBefore(Instant::parse($c->closed_at)),
+        );
         $planned = (float) $closed->sum('hours');
 
         return $planned < self::ENOUGH ? 1.0 : (float) $closed->sum('spent') / $planned;
@@ -177,7 +226,10 @@ final readonly class ShowWindow
 
     private function lookAsPlanned(Visit $visit): string
     {
-        $last = $visit->cards->where('phase', 'look')->map(static fn(Card $c): ?string => $c->closed_at ?? $c->planned_end)->filter()->max();
+        $last = $visit->cards->where('phase', 'look')
+            ->map(static fn(Card $c): ?string => $c->closed_at ?? $c->planned_end)
+            ->filter()
+            ->max();
 
         return $last === null ? $visit->end : (string) Instant::parse($last)->dayIn($this->clock->zone());
     }
@@ -197,7 +249,15 @@ final readonly class ShowWindow
             $now = $day->number === $last->number;
             $w = $now ? $today : $window($end);
             $found = $now ? $findings->count() : $w->findings->found;
-            $days[] = new WindowDay((string) $day, $this->clock->words($day), $found, $found + $w->findings->expectedMore, (float) ($found + $w->findings->quantile(0.1)), (float) ($found + $w->findings->quantile(0.9)), $now ? $chance : $w->chance(1, self::DRAWS));
+            $days[] = new WindowDay(
+                (string) $day,
+                $this->clock->words($day),
+                $found,
+                $found + $w->findings->expectedMore,
+                (float) ($found + $w->findings->quantile(0.1)),
+                (float) ($found + $w->findings->quantile(0.9)),
+                $now ? $chance : $w->chance(1, self::DRAWS),
+            );
         }
 
         return $days;
@@ -208,8 +268,13 @@ final readonly class ShowWindow
      *
      * @return list<LeverView>
      */
-    private function levers(Visit $visit, FixWindow $window, Collection $findings, float $chance, WorkHours $hours): array
-    {
+    private function levers(
+        Visit $visit,
+        FixWindow $window,
+        Collection $findings,
+        float $chance,
+        WorkHours $hours,
+    ): array {
         $levers = [];
         $add = function (string $what, FixWindow $with) use (&$levers, $chance): void {
             $new = $with->chance();
@@ -217,11 +282,20 @@ final readonly class ShowWindow
         };
         $days = max(0, $this->clock->today()->daysUntil(Day::parse($visit->end)));
         $shift = 8.0;
-        $workdays = count(array_filter(range(0, $days), fn(int $n): bool => $this->clock->today()->plusDays($n)->weekday() <= 5));
+        $workdays = count(array_filter(
+            range(0, $days),
+            fn(int $n): bool => $this->clock->today()->plusDays($n)->weekday() <= 5,
+        ));
         $add('One more person on each shift', $window->with(2 * $shift * $workdays));
         $add('Two more people on each shift', $window->with(4 * $shift * $workdays));
-        $heads = $hours->at($this->clock->now()) < $hours->count() ? max(1.0, $window->personHours / max(1.0, 2 * $shift * $workdays)) : 1.0;
-        $weekend = count(array_filter(range(0, $days), fn(int $n): bool => $this->clock->today()->plusDays($n)->weekday() === 7));
+        $heads = $hours->at($this->clock->now()) < $hours->count() ? max(
+            1.0,
+            $window->personHours / max(1.0, 2 * $shift * $workdays),
+        ) : 1.0;
+        $weekend = count(array_filter(
+            range(0, $days),
+            fn(int $n): bool => $this->clock->today()->plusDays($n)->weekday() === 7,
+        ));
         if ($weekend > 0) {
             $add('An early shift on '.Words::count($weekend, 'Sunday'), $window->with($heads * $shift * $weekend));
         }
@@ -229,7 +303,10 @@ final readonly class ShowWindow
         $may = $findings->filter(static fn(Finding $f): bool => $f->state === 'open' && $listed->contains($f->chapter));
         if ($may->isNotEmpty()) {
             $hours = (float) $may->sum('fix_hours');
-            $add('Defer what the list allows: '.$may->pluck('number')->implode(', ').', '.Words::number($hours).' h', $window->with(0.0, $hours));
+            $add(
+                'Defer what the list allows: '.$may->pluck('number')->implode(', ').', '.Words::number($hours).' h',
+                $window->with(0.0, $hours),
+            );
         }
         $add('Leave a day later', $window->with($heads * 2 * $shift));
 

@@ -14,7 +14,12 @@ use Jorvel\Core\Shared\Near;
 final readonly class Alike
 {
     /** @param int|null $outlier index of the reading farthest from the median, the first of equals; null where they are alike */
-    private function __construct(public Verdict $verdict, public float $spread, public float $median, public ?int $outlier) {}
+    private function __construct(
+        public Verdict $verdict,
+        public float $spread,
+        public float $median,
+        public ?int $outlier,
+    ) {}
 
     /**
      * @param list<float> $values in one unit
@@ -50,6 +55,11 @@ final readonly class Alike
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['verdict' => $this->verdict->value, 'spread' => $this->spread, 'median' => $this->median, 'outlier' => $this->outlier];
+        return [
+            'verdict' => $this->verdict->value,
+            'spread' => $this->spread,
+            'median' => $this->median,
+            'outlier' => $this->outlier,
+        ];
     }
 }

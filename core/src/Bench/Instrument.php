@@ -30,8 +30,14 @@ final readonly class Instrument
      *
      * @pure
      */
-    public static function of(Unit $unit, float $resolution, float $uncertainty, float $low, float $high, Day $calDue): self
-    {
+    public static function of(
+        Unit $unit,
+        float $resolution,
+        float $uncertainty,
+        float $low,
+        float $high,
+        Day $calDue,
+    ): self {
         if (! ($resolution > 0)) {
             throw InputError::at('resolution', 'must be greater than 0');
         }

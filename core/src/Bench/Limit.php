@@ -24,8 +24,13 @@ final class Limit
      *
      * @pure
      */
-    public static function judge(Quantity $reading, ReadingLimit $limit, Day $on, ?Instrument $instrument = null, bool $guarded = false): LimitResult
-    {
+    public static function judge(
+        Quantity $reading,
+        ReadingLimit $limit,
+        Day $on,
+        ?Instrument $instrument = null,
+        bool $guarded = false,
+    ): LimitResult {
         if ($guarded && $instrument === null) {
             throw InputError::missing('instrument');
         }
@@ -35,7 +40,10 @@ final class Limit
             throw InputError::at('limit.unit', $e->getMessage());
         }
         $margin = null;
-        foreach ([$limit->low === null ? null : $value - $limit->low, $limit->high === null ? null : $limit->high - $value] as $side) {
+        foreach ([
+            $limit->low === null ? null : $value - $limit->low,
+            $limit->high === null ? null : $limit->high - $value,
+        ] as $side) {
             $margin = $side === null ? $margin : min($margin ?? INF, $side);
         }
         $uncertainty = $instrument === null ? 0.0 : self::uncertainty($instrument, $limit);
@@ -72,8 +80,13 @@ final class Limit
     }
 
     /** @return list<string> */
-    private static function reasons(Quantity $reading, ReadingLimit $limit, Day $on, Instrument $instrument, float $uncertainty): array
-    {
+    private static function reasons(
+        Quantity $reading,
+        ReadingLimit $limit,
+        Day $on,
+        Instrument $instrument,
+        float $uncertainty,
+    ): array {
         $shown = $reading->in($instrument->unit)->value;
         $reasons = [];
         if ($on->number > $instrument->calDue->number) {
@@ -82,7 +95,10 @@ final class Limit
         if (! Near::atLeast($shown, $instrument->low) || ! Near::atMost($shown, $instrument->high)) {
             $reasons[] = 'out_of_instrument_range';
         }
-        if ($limit->low !== null && $limit->high !== null && ! Near::atLeast($limit->high - $limit->low, 8 * $uncertainty)) {
+        if ($limit->low !== null && $limit->high !== null && ! Near::atLeast(
+            $limit->high - $limit->low,
+            8 * $uncertainty,
+        )) {
             $reasons[] = 'coarse_instrument';
         }
 

@@ -24,6 +24,11 @@ final readonly class LimitResult
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['verdict' => $this->verdict->value, 'value' => $this->value, 'margin' => $this->margin, 'reasons' => $this->reasons];
+        return [
+            'verdict' => $this->verdict->value,
+            'value' => $this->value,
+            'margin' => $this->margin,
+            'reasons' => $this->reasons,
+        ];
     }
 }

@@ -39,7 +39,11 @@ final class Rig
         foreach ($adjusters as $j => $adjuster) {
             $amounts[$j] = $positions[$j] * $adjuster->step;
             if ($positions[$j] !== 0) {
-                $moves[] = ['adjuster' => $adjuster->id, 'amount' => abs($amounts[$j]), 'direction' => $adjuster->direction($amounts[$j])];
+                $moves[] = [
+                    'adjuster' => $adjuster->id,
+                    'amount' => abs($amounts[$j]),
+                    'direction' => $adjuster->direction($amounts[$j]),
+                ];
             }
         }
         $predicted = [];

@@ -27,8 +27,14 @@ final readonly class RigPoint
      *
      * @pure
      */
-    public static function of(string $id, float $value, float $min, float $max, ?float $aim = null, float $weight = 1.0): self
-    {
+    public static function of(
+        string $id,
+        float $value,
+        float $min,
+        float $max,
+        ?float $aim = null,
+        float $weight = 1.0,
+    ): self {
         if ($min > $max) {
             throw InputError::at('', 'has its min above its max');
         }

@@ -26,7 +26,10 @@ final readonly class RigResult
     public function toArray(): array
     {
         return [
-            'moves' => array_map(static fn(array $m): array => [...$m, 'direction' => $m['direction']->value], $this->moves),
+            'moves' => array_map(
+                static fn(array $m): array => [...$m, 'direction' => $m['direction']->value],
+                $this->moves,
+            ),
             'predicted' => (object) $this->predicted,
             'within' => $this->unmet === [],
             'unmet' => $this->unmet,

@@ -20,7 +20,10 @@ final class Door
     public static function compute(string $kind, string $json): string
     {
         $kinds = Kinds::all();
-        $worker = $kinds[$kind] ?? throw InputError::at('', "\"{$kind}\" is not a kind; use one of ".implode(', ', array_keys($kinds)));
+        $worker = $kinds[$kind] ?? throw InputError::at(
+            '',
+            "\"{$kind}\" is not a kind; use one of ".implode(', ', array_keys($kinds)),
+        );
         try {
             $data = json_decode($json, false, 512, JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {

@@ -25,7 +25,21 @@ final class Kinds
     public static function all(): array
     {
         $kinds = [];
-        foreach ([new DueKind, new LimitKind, new RigKind, new ClockKind, new ReleaseKind, new DepletionKind, new StaggerKind, new PackKind, new PlanKind, new PhaseKind, new FindingsKind, new AssignKind, new SetKind] as $kind) {
+        foreach ([
+            new DueKind,
+            new LimitKind,
+            new RigKind,
+            new ClockKind,
+            new ReleaseKind,
+            new DepletionKind,
+            new StaggerKind,
+            new PackKind,
+            new PlanKind,
+            new PhaseKind,
+            new FindingsKind,
+            new AssignKind,
+            new SetKind,
+        ] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
 

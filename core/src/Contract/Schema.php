@@ -87,7 +87,10 @@ final class Schema
         $path = implode('.', $error->data()->fullPath());
         $unknown = array_values(array_diff(array_map(strval(...), (array) $error->args()['properties']), $known));
 
-        return array_map(static fn(string $field): InputError => InputError::unknown($path === '' ? $field : $path.'.'.$field), $unknown);
+        return array_map(
+            static fn(string $field): InputError => InputError::unknown($path === '' ? $field : $path.'.'.$field),
+            $unknown,
+        );
     }
 
     private static function leaf(ValidationError $error): InputError
@@ -95,7 +98,13 @@ final class Schema
         $path = implode('.', $error->data()->fullPath());
         $args = $error->args();
         $under = static fn(string $field): string => $path === '' ? $field : $path.'.'.$field;
-        $list = static fn(mixed $values): string => implode(', ', array_map(static fn(mixed $v): string => json_encode($v, JSON_UNESCAPED_UNICODE) ?: '', is_array($values) ? $values : [$values]));
+        $list = static fn(mixed $values): string => implode(
+            ', ',
+            array_map(
+                static fn(mixed $v): string => json_encode($v, JSON_UNESCAPED_UNICODE) ?: '',
+                is_array($values) ? $values : [$values],
+            ),
+        );
 
         return match ($error->keyword()) {
             'required' => InputError::missing($under((string) (array_values((array) $args['missing'])[0] ?? ''))),

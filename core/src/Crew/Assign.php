@@ -24,8 +24,14 @@ final class Assign
      *
      * @pure but for the deadline
      */
-    public static function of(array $people, array $slots, ?Deadline $deadline = null, int $rounds = 40, array $barred = [], array $apart = []): AssignResult
-    {
+    public static function of(
+        array $people,
+        array $slots,
+        ?Deadline $deadline = null,
+        int $rounds = 40,
+        array $barred = [],
+        array $apart = [],
+    ): AssignResult {
         $search = new AssignSearch(new AssignGround($people, $slots, $barred, $apart), $deadline);
         $proven = $search->run($rounds);
         $assigned = $open = [];

@@ -20,7 +20,11 @@ use function usort;
  */
 final readonly class AssignChains
 {
-    public function __construct(private AssignGround $on, private AssignSeats $seats, private ?Deadline $deadline = null) {}
+    public function __construct(
+        private AssignGround $on,
+        private AssignSeats $seats,
+        private ?Deadline $deadline = null,
+    ) {}
 
     /**
      * Shortens loads until no chain makes the sum of squares less, or the time is over.
@@ -72,7 +76,11 @@ final readonly class AssignChains
      */
     private function relieve(int $from, int $hours): bool
     {
-        $open = array_keys(array_filter($this->seats->holder, fn(?int $p, int $s): bool => $p === null && $this->on->hours[$s] === $hours, ARRAY_FILTER_USE_BOTH));
+        $open = array_keys(array_filter(
+            $this->seats->holder,
+            fn(?int $p, int $s): bool => $p === null && $this->on->hours[$s] === $hours,
+            ARRAY_FILTER_USE_BOTH,
+        ));
         $seen = [];
         $opened = false;
         $queue = [];

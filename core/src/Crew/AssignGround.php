@@ -51,21 +51,39 @@ final readonly class AssignGround
         $this->people = count($people);
         $minutes = array_map(static fn(AssignSlot $s): float => $s->hours * 60, $slots);
         $whole = array_filter($minutes, static fn(float $m): bool => abs($m - round($m)) > 1e-6) === [];
-        $grain = $whole ? array_reduce($minutes, static fn(int $g, float $m): int => self::common($g, (int) round($m)), 0) / 60 : 0.00001;
+        $grain = $whole ? array_reduce(
+            $minutes,
+            static fn(int $g, float $m): int => self::common($g, (int) round($m)),
+            0,
+        ) / 60 : 0.00001;
         $grain = $grain > 0 ? $grain : 1.0;
         $this->hours = array_map(static fn(AssignSlot $s): int => (int) round($s->hours / $grain), $slots);
         $slack = $whole ? 0 : count($slots);
-        $this->has = array_map(static fn(AssignPerson $p): int => (int) floor($p->hours / $grain + 1e-6) + $slack, $people);
+        $this->has = array_map(
+            static fn(AssignPerson $p): int => (int) floor($p->hours / $grain + 1e-6) + $slack,
+            $people,
+        );
         $this->date = self::numbered(array_map(static fn(AssignSlot $s): string => (string) $s->date, $slots));
         $sides = [];
         foreach ($slots as $i => $slot) {
             $sides["{$slot->role->value} {$slot->card}"][] = $i;
         }
-        $this->others = array_map(static fn(AssignSlot $s): array => $sides["{$s->role->excludes()?->value} {$s->card}"] ?? [], $slots);
-        $this->apart = self::joined($this->others, array_map(static fn(AssignSlot $s): string => $s->id, $slots), $apart);
+        $this->others = array_map(
+            static fn(AssignSlot $s): array => $sides["{$s->role->excludes()?->value} {$s->card}"] ?? [],
+            $slots,
+        );
+        $this->apart = self::joined(
+            $this->others,
+            array_map(static fn(AssignSlot $s): string => $s->id, $slots),
+            $apart,
+        );
         $fits = [];
         foreach ($slots as $i => $slot) {
-            $fits[] = array_keys(array_filter($people, fn(AssignPerson $p, int $n): bool => $this->has[$n] >= $this->hours[$i] && ! in_array($p->id, $barred[$slot->id] ?? [], true) && $slot->unfit($p->holds) === null, ARRAY_FILTER_USE_BOTH));
+            $fits[] = array_keys(array_filter(
+                $people,
+                fn(AssignPerson $p, int $n): bool => $this->has[$n] >= $this->hours[$i] && ! in_array($p->id, $barred[$slot->id] ?? [], true) && $slot->unfit($p->holds) === null,
+                ARRAY_FILTER_USE_BOTH,
+            ));
         }
         $this->fits = $fits;
     }
@@ -157,8 +175,16 @@ final readonly class AssignGround
         }
         $tight = $flow->reachable(0);
         $split = static fn(array $all, int $from): array => [
-            array_values(array_filter($all, static fn(int $i): bool => isset($tight[$from + $i]), ARRAY_FILTER_USE_KEY)),
-            array_values(array_filter($all, static fn(int $i): bool => ! isset($tight[$from + $i]), ARRAY_FILTER_USE_KEY)),
+            array_values(array_filter(
+                $all,
+                static fn(int $i): bool => isset($tight[$from + $i]),
+                ARRAY_FILTER_USE_KEY,
+            )),
+            array_values(array_filter(
+                $all,
+                static fn(int $i): bool => ! isset($tight[$from + $i]),
+                ARRAY_FILTER_USE_KEY,
+            )),
         ];
         [$hard, $easy] = $split($slots, 2);
         [$few, $others] = $split($people, 2 + count($slots));

@@ -22,7 +22,14 @@ final class AssignKind implements Kind
         $deadline = Deadline::in($in->intOr('budget_ms', 2000));
         $in->uniqueIds('people');
         $in->uniqueIds('slots');
-        $people = $in->each('people', static fn(Input $p): AssignPerson => AssignPerson::of($p->string('id'), self::held($p), $p->number('hours')));
+        $people = $in->each(
+            'people',
+            static fn(Input $p): AssignPerson => AssignPerson::of(
+                $p->string('id'),
+                self::held($p),
+                $p->number('hours'),
+            ),
+        );
         $slots = $in->each('slots', static fn(Input $s): AssignSlot => AssignSlot::of(
             $s->string('id'),
             $s->string('card'),

@@ -32,8 +32,12 @@ final class AssignPool
 
     private int $bestFilled;
 
-    public function __construct(private readonly AssignGround $on, private readonly AssignSeats $seats, private readonly Randomizer $chance, private readonly ?Deadline $deadline)
-    {
+    public function __construct(
+        private readonly AssignGround $on,
+        private readonly AssignSeats $seats,
+        private readonly Randomizer $chance,
+        private readonly ?Deadline $deadline,
+    ) {
         $this->weight = array_fill(0, count($on->hours), 1);
         $this->best = $seats->holder;
         $this->bestFilled = $seats->filled;
@@ -47,7 +51,11 @@ final class AssignPool
      */
     public function fill(int $most, int $tries): void
     {
-        $pool = array_keys(array_filter($this->seats->holder, fn(?int $p, int $s): bool => $p === null && $this->on->fits[$s] !== [], ARRAY_FILTER_USE_BOTH));
+        $pool = array_keys(array_filter(
+            $this->seats->holder,
+            fn(?int $p, int $s): bool => $p === null && $this->on->fits[$s] !== [],
+            ARRAY_FILTER_USE_BOTH,
+        ));
         for ($n = 0; $n < $tries && $pool !== [] && $this->bestFilled < $most; $n++) {
             if ($n % 16 === 15 && $this->deadline !== null && $this->deadline->passed()) {
                 break;
@@ -112,7 +120,10 @@ final class AssignPool
         if (count($must) > self::GIVE) {
             return;
         }
-        $day = array_values(array_filter($this->seats->of($p), fn(int $t): bool => $this->on->date[$t] === $this->on->date[$s] && ! in_array($t, $must, true)));
+        $day = array_values(array_filter(
+            $this->seats->of($p),
+            fn(int $t): bool => $this->on->date[$t] === $this->on->date[$s] && ! in_array($t, $must, true),
+        ));
         $lacks = $this->seats->lacks($s, $p);
         foreach ($must as $t) {
             $lacks -= $this->on->date[$t] === $this->on->date[$s] ? $this->on->hours[$t] : 0;

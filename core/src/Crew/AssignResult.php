@@ -19,7 +19,10 @@ final readonly class AssignResult
     {
         return [
             'assigned' => (object) $this->assigned,
-            'open' => array_map(static fn(array $o): array => ['slot' => $o['slot'], 'why' => (object) $o['why']], $this->open),
+            'open' => array_map(
+                static fn(array $o): array => ['slot' => $o['slot'], 'why' => (object) $o['why']],
+                $this->open,
+            ),
             'proven' => $this->proven,
         ];
     }

@@ -58,7 +58,12 @@ final class AssignSearch
     {
         $this->fill();
         if ($this->seats->filled < $this->most) {
-            (new AssignPool($this->on, $this->seats, $this->chance, $this->deadline?->after(self::POOL)))->fill($this->most, self::TRIES * count($this->on->hours));
+            (new AssignPool(
+                $this->on,
+                $this->seats,
+                $this->chance,
+                $this->deadline?->after(self::POOL),
+            ))->fill($this->most, self::TRIES * count($this->on->hours));
         }
         $proven = $this->even();
         if (! $proven) {
@@ -110,14 +115,25 @@ final class AssignSearch
     private function keep(): void
     {
         if ($this->seats->filled > $this->bestFilled || ($this->seats->filled === $this->bestFilled && $this->seats->squares < $this->bestSquares)) {
-            [$this->best, $this->bestFilled, $this->bestSquares] = [$this->seats->holder, $this->seats->filled, $this->seats->squares];
+            [$this->best, $this->bestFilled, $this->bestSquares] = [
+                $this->seats->holder,
+                $this->seats->filled,
+                $this->seats->squares,
+            ];
         }
     }
 
     private function fill(): void
     {
         $order = array_keys($this->seats->holder);
-        usort($order, fn(int $a, int $b): int => [count($this->on->fits[$a]), $this->on->hours[$a], $a] <=> [count($this->on->fits[$b]), $this->on->hours[$b], $b]);
+        usort(
+            $order,
+            fn(int $a, int $b): int => [
+                count($this->on->fits[$a]),
+                $this->on->hours[$a],
+                $a,
+            ] <=> [count($this->on->fits[$b]), $this->on->hours[$b], $b],
+        );
         foreach ($order as $s) {
             if ($this->seats->holder[$s] === null && $this->on->fits[$s] !== []) {
                 $tried = [$s => true];
@@ -260,7 +276,16 @@ final class AssignSearch
     {
         $this->seats->take(array_fill(0, count($this->seats->holder), null));
         $order = array_keys(array_filter($this->on->fits, static fn(array $f): bool => $f !== []));
-        usort($order, fn(int $a, int $b): int => [$this->on->date[$a], count($this->on->fits[$a]), -$this->on->hours[$a], $this->alike($a), $a] <=> [$this->on->date[$b], count($this->on->fits[$b]), -$this->on->hours[$b], $this->alike($b), $b]);
+        usort(
+            $order,
+            fn(int $a, int $b): int => [
+                $this->on->date[$a],
+                count($this->on->fits[$a]),
+                -$this->on->hours[$a],
+                $this->alike($a),
+                $a,
+            ] <=> [$this->on->date[$b], count($this->on->fits[$b]), -$this->on->hours[$b], $this->alike($b), $b],
+        );
         $this->ways = 0;
 
         return $this->descend($order, 0, 0);

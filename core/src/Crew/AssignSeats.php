@@ -121,6 +121,9 @@ final class AssignSeats
     {
         $clash = $this->clashes($s, $p);
 
-        return array_values(array_filter($this->of($p), fn(int $t): bool => $clash ? in_array($t, $this->on->apart[$s], true) : $this->on->date[$t] === $this->on->date[$s]));
+        return array_values(array_filter(
+            $this->of($p),
+            fn(int $t): bool => $clash ? in_array($t, $this->on->apart[$s], true) : $this->on->date[$t] === $this->on->date[$s],
+        ));
     }
 }

@@ -29,8 +29,15 @@ final readonly class AssignSlot
      *
      * @pure
      */
-    public static function of(string $id, string $card, Role $role, ?string $skill, string $type, Day $date, float $hours): self
-    {
+    public static function of(
+        string $id,
+        string $card,
+        Role $role,
+        ?string $skill,
+        string $type,
+        Day $date,
+        float $hours,
+    ): self {
         if (! ($hours > 0 && $hours <= 24)) {
             throw InputError::at('hours', 'must lie above 0 and at most at 24');
         }

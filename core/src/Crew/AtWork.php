@@ -29,8 +29,14 @@ enum AtWork: string
      *
      * @pure
      */
-    public static function during(CrewNow $crew, PersonNow $person, Day $day, ?Instant $from, ?Instant $until, string $card): self
-    {
+    public static function during(
+        CrewNow $crew,
+        PersonNow $person,
+        Day $day,
+        ?Instant $from,
+        ?Instant $until,
+        string $card,
+    ): self {
         if ($from === null || $until === null) {
             return $person->rota->worksOn($day) ? self::Yes : self::Away;
         }
@@ -39,7 +45,12 @@ enum AtWork: string
             $shift = $person->rota->shiftOn(Day::fromNumber($n));
             $there = $there || $shift !== null;
             $hours = $shift === null ? null : $crew->shifts[$shift] ?? null;
-            $on = $on || ($hours !== null && self::meets($from, $until, self::at($n, $hours->from, $crew->zone), self::at($n, $hours->until, $crew->zone)));
+            $on = $on || ($hours !== null && self::meets(
+                $from,
+                $until,
+                self::at($n, $hours->from, $crew->zone),
+                self::at($n, $hours->until, $crew->zone),
+            ));
         }
 
         return match (true) {

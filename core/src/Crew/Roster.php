@@ -41,7 +41,11 @@ final readonly class Roster
                 $ends = min($closes, $shift->until);
                 if ($people !== [] && $begins < $ends) {
                     $heads = min($people['*'], $most ?? $people['*']);
-                    $spells[] = new Spell($this->at($day, $begins), $this->at($day, $ends), array_map(static fn(int $many): int => min($many, $heads), $people));
+                    $spells[] = new Spell(
+                        $this->at($day, $begins),
+                        $this->at($day, $ends),
+                        array_map(static fn(int $many): int => min($many, $heads), $people),
+                    );
                 }
             }
         }
@@ -64,7 +68,10 @@ final readonly class Roster
             if ($person->shiftOn($day) !== $shift) {
                 continue;
             }
-            $may = array_values(array_filter($person->skills, static fn(string $skill): bool => $person->holds->unfit('perform', $type, $skill, $day) === null));
+            $may = array_values(array_filter(
+                $person->skills,
+                static fn(string $skill): bool => $person->holds->unfit('perform', $type, $skill, $day) === null,
+            ));
             foreach ($may === [] ? [] : [...$may, '*'] as $what) {
                 $counts[$what] = ($counts[$what] ?? 0) + 1;
             }
@@ -80,7 +87,10 @@ final readonly class Roster
      */
     public function able(Day $day, string $type, string $skill): int
     {
-        return count(array_filter($this->people, static fn(Rostered $p): bool => $p->worksOn($day) && $p->holds->unfit('perform', $type, $skill, $day) === null));
+        return count(array_filter(
+            $this->people,
+            static fn(Rostered $p): bool => $p->worksOn($day) && $p->holds->unfit('perform', $type, $skill, $day) === null,
+        ));
     }
 
     private function at(Day $day, string $clock): Instant

@@ -15,7 +15,14 @@ final readonly class Rostered
      * @param array<string, string|null> $days by date, the shift worked instead; null on leave
      * @param Day|null $until the last day on which they are there at all; null while nothing is known of an end
      */
-    public function __construct(public string $shift, public array $weekdays, public array $skills, public Qualified $holds, private array $days = [], private ?Day $until = null) {}
+    public function __construct(
+        public string $shift,
+        public array $weekdays,
+        public array $skills,
+        public Qualified $holds,
+        private array $days = [],
+        private ?Day $until = null,
+    ) {}
 
     /**
      * The shift they work on a day; null when they are not there.

@@ -50,6 +50,14 @@ final class Clock
             default => 'open',
         };
 
-        return new ClockResult($expires, $last, $last === null ? null : $today->daysUntil($last), $left, $forecast, $driver === null ? null : (string) $driver, $status);
+        return new ClockResult(
+            $expires,
+            $last,
+            $last === null ? null : $today->daysUntil($last),
+            $left,
+            $forecast,
+            $driver === null ? null : (string) $driver,
+            $status,
+        );
     }
 }

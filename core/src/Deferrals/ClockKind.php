@@ -30,7 +30,10 @@ final class ClockKind implements Kind
             $days,
             $usage,
             $in->numbers('at_discovery'),
-            $in->each('extensions', static fn(Input $e): Extension => Extension::of($e->int('days'), $e->instant('granted'))),
+            $in->each(
+                'extensions',
+                static fn(Input $e): Extension => Extension::of($e->int('days'), $e->instant('granted')),
+            ),
             array_map(intval(...), $in->numbers('rules')) + Deferral::RULES,
         );
         $asOf = $in->instant('as_of');

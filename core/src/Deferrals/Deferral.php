@@ -39,8 +39,16 @@ final readonly class Deferral
      *
      * @pure
      */
-    public static function of(Category $category, Instant $discovered, \DateTimeZone $zone, ?int $days, array $usage, array $atDiscovery, array $extensions, array $rules): self
-    {
+    public static function of(
+        Category $category,
+        Instant $discovered,
+        \DateTimeZone $zone,
+        ?int $days,
+        array $usage,
+        array $atDiscovery,
+        array $extensions,
+        array $rules,
+    ): self {
         if ($category === Category::A && $days === null && $usage === []) {
             throw InputError::at('limits', 'are needed for category A');
         }
@@ -62,11 +70,20 @@ final readonly class Deferral
                     : "category {$category->value} can be extended once");
             }
             if ($extension->days > (int) $first) {
-                throw InputError::at("extensions.{$i}.days", "must be no longer than the first interval, {$first} days");
+                throw InputError::at(
+                    "extensions.{$i}.days",
+                    "must be no longer than the first interval, {$first} days",
+                );
             }
-            $end = Instant::firstAfter($deferral->lastDay($i) ?? throw InputError::at("extensions.{$i}", 'extends no calendar limit'), $zone);
+            $end = Instant::firstAfter(
+                $deferral->lastDay($i) ?? throw InputError::at("extensions.{$i}", 'extends no calendar limit'),
+                $zone,
+            );
             if ($extension->granted->isBefore($discovered) || $end->isBefore($extension->granted)) {
-                throw InputError::at("extensions.{$i}.granted", "must lie between the discovery and {$end}, the end that it extends");
+                throw InputError::at(
+                    "extensions.{$i}.granted",
+                    "must lie between the discovery and {$end}, the end that it extends",
+                );
             }
         }
 
@@ -87,7 +104,10 @@ final readonly class Deferral
         if ($this->days === null) {
             return null;
         }
-        $added = array_sum(array_map(static fn(Extension $e): int => $e->days, array_slice($this->extensions, 0, $extensions)));
+        $added = array_sum(array_map(
+            static fn(Extension $e): int => $e->days,
+            array_slice($this->extensions, 0, $extensions),
+        ));
 
         return $this->discovered->dayIn($this->zone)->plusDays($this->days + $added);
     }

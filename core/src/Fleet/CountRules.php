@@ -33,7 +33,10 @@ final class CountRules
         }
         $most = (self::MOST[$counter] ?? INF) * $days;
         if (! Near::atMost($amount, $most)) {
-            throw InputError::at($counter, "{$amount} {$name} do not fit into ".($days === 1 ? 'one day' : "{$days} days"));
+            throw InputError::at(
+                $counter,
+                "{$amount} {$name} do not fit into ".($days === 1 ? 'one day' : "{$days} days"),
+            );
         }
     }
 

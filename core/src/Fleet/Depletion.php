@@ -36,12 +36,20 @@ final class Depletion
      *
      * @pure
      */
-    public static function of(array $readings, Unit $unit, float $minimum, float $referenceC = 21.0, ?float $expectedPerDay = null): DepletionResult
-    {
+    public static function of(
+        array $readings,
+        Unit $unit,
+        float $minimum,
+        float $referenceC = 21.0,
+        ?float $expectedPerDay = null,
+    ): DepletionResult {
         $since = 0;
         foreach ($readings as $i => $reading) {
             if ($i > 0 && $reading->date->number < $readings[$i - 1]->date->number) {
-                throw InputError::at("readings.{$i}.date", "{$reading->date} comes before {$readings[$i - 1]->date}, the reading above it");
+                throw InputError::at(
+                    "readings.{$i}.date",
+                    "{$reading->date} comes before {$readings[$i - 1]->date}, the reading above it",
+                );
             }
             $since = $reading->replaced ? $i : $since;
         }
@@ -52,7 +60,10 @@ final class Depletion
         $first = $used[0]->date->number;
         $points = [];
         foreach ($used as $reading) {
-            $points[] = [(float) ($reading->date->number - $first), GasPressure::at($reading->pressure, $unit, $reading->tempC, $referenceC)];
+            $points[] = [
+                (float) ($reading->date->number - $first),
+                GasPressure::at($reading->pressure, $unit, $reading->tempC, $referenceC),
+            ];
         }
         $slope = self::slope($points);
         $intercept = self::median(array_map(static fn(array $p): float => $p[1] - $slope * $p[0], $points));
@@ -102,7 +113,10 @@ final class Depletion
             }
         }
 
-        return $slopes === [] ? throw InputError::at('readings', 'are all of one day; a trend needs at least two days') : self::median($slopes);
+        return $slopes === [] ? throw InputError::at(
+            'readings',
+            'are all of one day; a trend needs at least two days',
+        ) : self::median($slopes);
     }
 
     /**

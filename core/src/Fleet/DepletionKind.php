@@ -31,6 +31,12 @@ final class DepletionKind implements Kind
             $r->has('replaced') && $r->bool('replaced'),
         ));
 
-        return Depletion::of($readings, $unit, $in->number('min_pressure'), $reference, $in->numberOrNull('expected_per_day'))->toArray();
+        return Depletion::of(
+            $readings,
+            $unit,
+            $in->number('min_pressure'),
+            $reference,
+            $in->numberOrNull('expected_per_day'),
+        )->toArray();
     }
 }

@@ -39,15 +39,27 @@ final class Due
     {
         $limits = [];
         foreach ($item->limits as $i => $limit) {
-            $limits[] = $limit->isCalendar ? self::calendar($flying, $item->rebase, $last, $limit, $i, $warnDays) : self::counter($flying, $item->rebase, $last, $limit, $warnDays);
+            $limits[] = $limit->isCalendar ? self::calendar(
+                $flying,
+                $item->rebase,
+                $last,
+                $limit,
+                $i,
+                $warnDays,
+            ) : self::counter($flying, $item->rebase, $last, $limit, $warnDays);
         }
 
         return DueResult::combine($item->rule, $limits);
     }
 
     /** @pure */
-    private static function counter(Flying $flying, Rebase $rebase, ?LastDone $last, DueLimit $limit, int $warnDays): LimitDue
-    {
+    private static function counter(
+        Flying $flying,
+        Rebase $rebase,
+        ?LastDone $last,
+        DueLimit $limit,
+        int $warnDays,
+    ): LimitDue {
         $unit = $limit->unit;
         $now = $flying->counters[$unit] ?? throw InputError::missing('counters.'.$unit);
         $interval = $limit->interval;
@@ -76,8 +88,14 @@ final class Due
     }
 
     /** @pure */
-    private static function calendar(Flying $flying, Rebase $rebase, ?LastDone $last, DueLimit $limit, int $index, int $warnDays): LimitDue
-    {
+    private static function calendar(
+        Flying $flying,
+        Rebase $rebase,
+        ?LastDone $last,
+        DueLimit $limit,
+        int $index,
+        int $warnDays,
+    ): LimitDue {
         $amount = (int) $limit->interval;
         $anchor = null;
         if ($last === null) {
@@ -103,7 +121,16 @@ final class Due
             $status = $today <= $next->number ? DueStatus::DueSoon : ($today <= $next->number + $tolerance ? DueStatus::InTolerance : DueStatus::Overdue);
         }
 
-        return new LimitDue($limit->unit, $base, $next, $next->number - $today, $tolerance, $next, $tolerance === 0 ? $next : $next->plusDays($tolerance), $status);
+        return new LimitDue(
+            $limit->unit,
+            $base,
+            $next,
+            $next->number - $today,
+            $tolerance,
+            $next,
+            $tolerance === 0 ? $next : $next->plusDays($tolerance),
+            $status,
+        );
     }
 
     /** @pure */
@@ -111,6 +138,9 @@ final class Due
     {
         $next = $unit === 'days' ? $day->plusDays($amount) : $day->plusMonths($amount, $anchor);
 
-        return $next->number <= Day::LAST ? $next : throw InputError::at("item.limits.{$index}.interval", 'leads beyond the year 9999');
+        return $next->number <= Day::LAST ? $next : throw InputError::at(
+            "item.limits.{$index}.interval",
+            'leads beyond the year 9999',
+        );
     }
 }

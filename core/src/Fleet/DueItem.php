@@ -49,6 +49,11 @@ final readonly class DueItem
      */
     public function shortened(float $factor): self
     {
-        return $factor === 1.0 ? $this : new self($this->rule, $this->rebase, array_map(static fn(DueLimit $l): DueLimit => $l->shortened($factor), $this->limits), $this->last);
+        return $factor === 1.0 ? $this : new self(
+            $this->rule,
+            $this->rebase,
+            array_map(static fn(DueLimit $l): DueLimit => $l->shortened($factor), $this->limits),
+            $this->last,
+        );
     }
 }

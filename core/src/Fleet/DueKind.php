@@ -32,7 +32,10 @@ final class DueKind implements Kind
             $in->day('as_of'),
             $in->numbers('counters'),
             $in->numbers('rates'),
-            $in->each('plan', static fn(Input $p): PlanPeriod => PlanPeriod::of($p->day('from'), $p->day('to'), $p->numbers('rates'))),
+            $in->each(
+                'plan',
+                static fn(Input $p): PlanPeriod => PlanPeriod::of($p->day('from'), $p->day('to'), $p->numbers('rates')),
+            ),
             $entry?->day('date'),
             $entry?->numbers('counters') ?? [],
         );
@@ -84,6 +87,15 @@ final class DueKind implements Kind
             }
         }
 
-        return Input::within($in->path(''), static fn(): LastDone => LastDone::on($in->day('date'), $in->numbers('counters'), $counters, $days, $anchor));
+        return Input::within(
+            $in->path(''),
+            static fn(): LastDone => LastDone::on(
+                $in->day('date'),
+                $in->numbers('counters'),
+                $counters,
+                $days,
+                $anchor,
+            ),
+        );
     }
 }

@@ -36,8 +36,13 @@ final readonly class DueLimit
      *
      * @pure
      */
-    public static function of(string $unit, float $interval, ?float $threshold = null, ?Allowance $tolerance = null, ?Allowance $early = null): self
-    {
+    public static function of(
+        string $unit,
+        float $interval,
+        ?float $threshold = null,
+        ?Allowance $tolerance = null,
+        ?Allowance $early = null,
+    ): self {
         if ($unit === '') {
             throw InputError::at('unit', 'must not be empty');
         }

@@ -54,7 +54,13 @@ final readonly class DueResult
             }
         }
 
-        return new self($limits, $driver, $driver->forecast, $latest === PHP_INT_MAX ? null : Day::fromNumber($latest), $status);
+        return new self(
+            $limits,
+            $driver,
+            $driver->forecast,
+            $latest === PHP_INT_MAX ? null : Day::fromNumber($latest),
+            $status,
+        );
     }
 
     /**

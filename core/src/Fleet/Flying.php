@@ -49,8 +49,14 @@ final readonly class Flying
      *
      * @pure
      */
-    public static function of(Day $asOf, array $counters, array $rates, array $plan = [], ?Day $entryDate = null, array $entryCounters = []): self
-    {
+    public static function of(
+        Day $asOf,
+        array $counters,
+        array $rates,
+        array $plan = [],
+        ?Day $entryDate = null,
+        array $entryCounters = [],
+    ): self {
         $plan = self::inOrder($plan);
         $runs = [];
         foreach ($rates as $counter => $rate) {

@@ -74,7 +74,10 @@ final readonly class FlyingDay
     /** @return list<Day> the days on which devices were fitted that were on it on that day @pure */
     public function fitted(): array
     {
-        return array_values(array_filter($this->devices, fn(Day $fitted): bool => $fitted->number < $this->date->number));
+        return array_values(array_filter(
+            $this->devices,
+            fn(Day $fitted): bool => $fitted->number < $this->date->number,
+        ));
     }
 
     /** The whole day's amount of a counter, with what it had already. @pure */

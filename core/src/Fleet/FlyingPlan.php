@@ -117,7 +117,10 @@ final readonly class FlyingPlan
         $runs = array_values(array_filter($runs));
         usort($runs, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return array_map(static fn(array $r): PlanPeriod => PlanPeriod::of(Day::fromNumber($r[0]), Day::fromNumber($r[1]), $r[2]), $runs);
+        return array_map(
+            static fn(array $r): PlanPeriod => PlanPeriod::of(Day::fromNumber($r[0]), Day::fromNumber($r[1]), $r[2]),
+            $runs,
+        );
     }
 
     /**

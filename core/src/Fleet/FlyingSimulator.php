@@ -38,7 +38,9 @@ final readonly class FlyingSimulator
         $out = [];
         foreach ($mean as $counter => $amount) {
             $value = $flies ? $amount * $much : 0.0;
-            $out[$counter] = $counter === 'fh' ? round($value, 1) : round($value + $this->chance($mark, $day, $counter) - 0.5);
+            $out[$counter] = $counter === 'fh' ? round($value, 1) : round(
+                $value + $this->chance($mark, $day, $counter) - 0.5,
+            );
             $out[$counter] = max(0.0, $flies ? $out[$counter] : 0.0);
         }
 

@@ -12,7 +12,12 @@ use Jorvel\Core\Shared\Unit;
 /** One reading of a bottle's or an accumulator's gauge. */
 final readonly class GasReading
 {
-    private function __construct(public Day $date, public float $pressure, public float $tempC, public bool $replaced) {}
+    private function __construct(
+        public Day $date,
+        public float $pressure,
+        public float $tempC,
+        public bool $replaced,
+    ) {}
 
     /**
      * @param float $pressure gauge, in the unit, not below −101.325 kPa

@@ -33,15 +33,23 @@ final readonly class LastDone
      *
      * @pure
      */
-    public static function on(Day $date, array $counters, array $plannedCounters = [], array $plannedDays = [], ?int $anchorDay = null): self
-    {
+    public static function on(
+        Day $date,
+        array $counters,
+        array $plannedCounters = [],
+        array $plannedDays = [],
+        ?int $anchorDay = null,
+    ): self {
         if ($anchorDay !== null) {
             $months = $plannedDays['months'] ?? throw InputError::missing('planned.months');
             if ($anchorDay < $months->dayOfMonth() || $anchorDay > 31) {
                 throw InputError::at('planned.anchor_day', 'must lie between the planned day of the month and 31');
             }
             if ($anchorDay > $months->dayOfMonth() && ! $months->isLastOfMonth()) {
-                throw InputError::at('planned.anchor_day', "may lie beyond the planned date's day only on a month's last day");
+                throw InputError::at(
+                    'planned.anchor_day',
+                    "may lie beyond the planned date's day only on a month's last day",
+                );
             }
         }
 

@@ -37,6 +37,10 @@ final readonly class Reach
             [$driver, $driven] = [$stop, $away];
         }
 
-        return new self($plans->standing ? FleetState::Waiting : FleetState::of($today, $driver?->last, $driven, $warnDays), $driver, $driven);
+        return new self(
+            $plans->standing ? FleetState::Waiting : FleetState::of($today, $driver?->last, $driven, $warnDays),
+            $driver,
+            $driven,
+        );
     }
 }

@@ -44,8 +44,13 @@ final class Stagger
      * @param list<StaggerAircraft> $aircraft
      * @param list<float> $tasks hours to be flown in each week
      */
-    private function __construct(private readonly array $aircraft, private readonly array $tasks, private readonly float $interval, private readonly float $margin, private readonly float $step)
-    {
+    private function __construct(
+        private readonly array $aircraft,
+        private readonly array $tasks,
+        private readonly float $interval,
+        private readonly float $margin,
+        private readonly float $step,
+    ) {
         $this->open = array_map(static fn(float $t): int => (int) round($t / $step), $tasks);
     }
 
@@ -60,8 +65,13 @@ final class Stagger
      *
      * @pure
      */
-    public static function propose(array $aircraft, array $tasks, float $interval, float $margin = 0.0, float $step = 0.5): StaggerResult
-    {
+    public static function propose(
+        array $aircraft,
+        array $tasks,
+        float $interval,
+        float $margin = 0.0,
+        float $step = 0.5,
+    ): StaggerResult {
         foreach ($tasks as $week => $task) {
             $steps = $task / $step;
             if (abs($steps - round($steps)) > 1e-6) {
@@ -110,8 +120,18 @@ final class Stagger
             if ($craft->phaseFirst === null) {
                 $this->legs[] = [$i, $able, $craft->left - $target, $before];
             } else {
-                $this->legs[] = [$i, array_values(array_filter($able, static fn(int $w): bool => $w < $craft->phaseFirst)), $before, $before];
-                $this->legs[] = [$i, array_values(array_filter($able, static fn(int $w): bool => $w > $craft->phaseLast)), $this->interval - $target, max(0.0, $this->interval - $this->margin)];
+                $this->legs[] = [
+                    $i,
+                    array_values(array_filter($able, static fn(int $w): bool => $w < $craft->phaseFirst)),
+                    $before,
+                    $before,
+                ];
+                $this->legs[] = [
+                    $i,
+                    array_values(array_filter($able, static fn(int $w): bool => $w > $craft->phaseLast)),
+                    $this->interval - $target,
+                    max(0.0, $this->interval - $this->margin),
+                ];
             }
         }
         foreach ($this->legs as $j => $leg) {
@@ -135,7 +155,10 @@ final class Stagger
                 $this->open[$week] -= $least;
                 $this->flown[$j][$week] = $this->floor[$j][$week] = $least;
                 if ($this->open[$week] < 0) {
-                    throw InputError::at("weeks.{$week}.task", "is less than what the aircraft should fly at the least; lower {$this->aircraft[$i]->id}'s least or raise the task");
+                    throw InputError::at(
+                        "weeks.{$week}.task",
+                        "is less than what the aircraft should fly at the least; lower {$this->aircraft[$i]->id}'s least or raise the task",
+                    );
                 }
             }
         }
@@ -275,7 +298,10 @@ final class Stagger
         return new StaggerResult(
             StaggerLine::through($now, $this->interval),
             StaggerLine::through($then, $this->interval),
-            array_combine(array_map(static fn(StaggerAircraft $a): string => $a->id, $this->aircraft), array_map(array_values(...), $hours)),
+            array_combine(
+                array_map(static fn(StaggerAircraft $a): string => $a->id, $this->aircraft),
+                array_map(array_values(...), $hours),
+            ),
             $this->tasks,
             array_values(array_map(fn(int $steps): float => $steps * $this->step, $this->open)),
         );

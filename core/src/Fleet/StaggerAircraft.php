@@ -32,8 +32,15 @@ final readonly class StaggerAircraft
      *
      * @pure
      */
-    public static function of(string $id, float $left, float $most, float $least = 0.0, array $stands = [], ?int $phaseFirst = null, ?int $phaseLast = null): self
-    {
+    public static function of(
+        string $id,
+        float $left,
+        float $most,
+        float $least = 0.0,
+        array $stands = [],
+        ?int $phaseFirst = null,
+        ?int $phaseLast = null,
+    ): self {
         foreach (['most' => $most, 'least' => $least] as $field => $hours) {
             if (! ($hours >= 0 && Near::atMost($hours, 168))) {
                 throw InputError::at($field, 'must be between 0 and the 168 hours of a week');

@@ -22,7 +22,13 @@ final class StaggerKind implements Kind
         $tasks = $in->each('weeks', static fn(Input $w): float => $w->number('task'));
         $aircraft = $in->each('aircraft', static fn(Input $a): StaggerAircraft => self::aircraft($a, count($tasks)));
 
-        return Stagger::propose($aircraft, $tasks, $in->number('interval'), $in->numberOrNull('margin') ?? 0.0, $in->numberOrNull('step') ?? 0.5)->toArray();
+        return Stagger::propose(
+            $aircraft,
+            $tasks,
+            $in->number('interval'),
+            $in->numberOrNull('margin') ?? 0.0,
+            $in->numberOrNull('step') ?? 0.5,
+        )->toArray();
     }
 
     /** @throws InputError for a week that is not among the coming ones */
@@ -30,7 +36,10 @@ final class StaggerKind implements Kind
     {
         $stands = [];
         foreach ($in->strings('stands') as $i => $week) {
-            $stands[] = (int) $week < $weeks ? (int) $week : throw $in->error("stands.{$i}", "is not one of the {$weeks} weeks, counted from 0");
+            $stands[] = (int) $week < $weeks ? (int) $week : throw $in->error(
+                "stands.{$i}",
+                "is not one of the {$weeks} weeks, counted from 0",
+            );
         }
         $phase = $in->objectOrNull('phase');
         if ($phase !== null && $phase->int('first') >= $weeks) {

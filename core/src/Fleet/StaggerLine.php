@@ -52,6 +52,9 @@ final readonly class StaggerLine
      */
     public function spread(): float
     {
-        return $this->places === [] ? 0.0 : sqrt(array_sum(array_map(static fn(array $p): float => ($p[1] - $p[2]) ** 2, $this->places)) / count($this->places));
+        return $this->places === [] ? 0.0 : sqrt(array_sum(array_map(
+            static fn(array $p): float => ($p[1] - $p[2]) ** 2,
+            $this->places,
+        )) / count($this->places));
     }
 }

@@ -16,7 +16,13 @@ final readonly class StaggerResult
      * @param list<float> $tasks
      * @param list<float> $short of each week's task, what nobody can fly
      */
-    public function __construct(public StaggerLine $now, public StaggerLine $then, public array $hours, public array $tasks, public array $short) {}
+    public function __construct(
+        public StaggerLine $now,
+        public StaggerLine $then,
+        public array $hours,
+        public array $tasks,
+        public array $short,
+    ) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -28,15 +34,38 @@ final readonly class StaggerResult
         $proposal = [];
         foreach ($this->hours as $id => $hours) {
             [$left, $target] = $end[$id];
-            $proposal[] = ['id' => (string) $id, 'hours' => $hours, 'total' => (float) array_sum($hours), 'end_left' => $left, 'end_target' => $target, 'end_distance' => $left - $target];
+            $proposal[] = [
+                'id' => (string) $id,
+                'hours' => $hours,
+                'total' => (float) array_sum($hours),
+                'end_left' => $left,
+                'end_target' => $target,
+                'end_distance' => $left - $target,
+            ];
         }
 
         return [
-            'line' => array_map(static fn(array $p): array => ['id' => $p[0], 'left' => $p[1], 'target' => $p[2], 'distance' => $p[1] - $p[2]], $this->now->places),
+            'line' => array_map(
+                static fn(array $p): array => [
+                    'id' => $p[0],
+                    'left' => $p[1],
+                    'target' => $p[2],
+                    'distance' => $p[1] - $p[2],
+                ],
+                $this->now->places,
+            ),
             'spread' => $this->now->spread(),
             'proposal' => $proposal,
             'end_spread' => $this->then->spread(),
-            'weeks' => array_map(static fn(float $task, float $short): array => ['task' => $task, 'flown' => $task - $short, 'short' => $short], $this->tasks, $this->short),
+            'weeks' => array_map(
+                static fn(float $task, float $short): array => [
+                    'task' => $task,
+                    'flown' => $task - $short,
+                    'short' => $short,
+                ],
+                $this->tasks,
+                $this->short,
+            ),
         ];
     }
 }

@@ -24,7 +24,10 @@ final readonly class VisitSpan
      */
     public static function of(Day $from, Day $to, array $takes = []): self
     {
-        return $to->number < $from->number ? throw InputError::at('to', "must not be before {$from}, on which it begins") : new self($from, $to, $takes);
+        return $to->number < $from->number ? throw InputError::at(
+            'to',
+            "must not be before {$from}, on which it begins",
+        ) : new self($from, $to, $takes);
     }
 
     /** Whether a day is one of its days. @pure */

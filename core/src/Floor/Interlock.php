@@ -45,7 +45,10 @@ final class Interlock
             static fn(DeviceOn $d): bool => ! in_array($d->kind, $step->acts->with, true) && $d->against->meets($acts),
         );
 
-        $acting = array_filter($card->on->acting, static fn(Acting $a): bool => $a->card->id !== $card->ref->id && $a->touch->meets($acts));
+        $acting = array_filter(
+            $card->on->acting,
+            static fn(Acting $a): bool => $a->card->id !== $card->ref->id && $a->touch->meets($acts),
+        );
 
         return [
             ...array_values($people),

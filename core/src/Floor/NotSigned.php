@@ -27,7 +27,10 @@ enum NotSigned: string
      */
     public static function why(CardNow $card, string $by, array $back): ?self
     {
-        $out = array_filter($card->on->loansOf($card->ref->id), static fn(LoanOut $loan): bool => ! in_array($loan->id, $back, true));
+        $out = array_filter(
+            $card->on->loansOf($card->ref->id),
+            static fn(LoanOut $loan): bool => ! in_array($loan->id, $back, true),
+        );
 
         return match (true) {
             $card->state()->worked() => self::AlreadySigned,

@@ -22,6 +22,9 @@ final class RollCall
      */
     public static function missing(array $places, array $calls, Instant $now, int $seconds): array
     {
-        return array_values(array_filter($places, static fn(string $place): bool => ! isset($calls[$place]) || $now->epoch() - $calls[$place]->epoch() > $seconds));
+        return array_values(array_filter(
+            $places,
+            static fn(string $place): bool => ! isset($calls[$place]) || $now->epoch() - $calls[$place]->epoch() > $seconds,
+        ));
     }
 }

@@ -26,6 +26,9 @@ final class StayAway
             return [];
         }
 
-        return array_values(array_filter($card->on->acting, static fn(Acting $a): bool => $a->card->id !== $card->ref->id && $a->touch->meets($card->touch)));
+        return array_values(array_filter(
+            $card->on->acting,
+            static fn(Acting $a): bool => $a->card->id !== $card->ref->id && $a->touch->meets($card->touch),
+        ));
     }
 }

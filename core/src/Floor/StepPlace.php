@@ -11,5 +11,10 @@ final readonly class StepPlace
      * @param bool $free holds nothing up and waits for nothing that may still be asked, as a finding prompt does
      * @param string|null $group steps that stand together under one name may be worked in any order among themselves
      */
-    public function __construct(public int $no, public bool $done, public bool $free = false, public ?string $group = null) {}
+    public function __construct(
+        public int $no,
+        public bool $done,
+        public bool $free = false,
+        public ?string $group = null,
+    ) {}
 }

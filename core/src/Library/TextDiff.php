@@ -35,7 +35,14 @@ final class TextDiff
         while ($tail < count($a) - $head && $tail < count($b) - $head && $a[count($a) - 1 - $tail] === $b[count($b) - 1 - $tail]) {
             $tail++;
         }
-        $pieces = [['same', array_slice($a, 0, $head)], ...self::middle(array_slice($a, $head, count($a) - $head - $tail), array_slice($b, $head, count($b) - $head - $tail)), ['same', array_slice($a, count($a) - $tail)]];
+        $pieces = [
+            ['same', array_slice($a, 0, $head)],
+            ...self::middle(
+                array_slice($a, $head, count($a) - $head - $tail),
+                array_slice($b, $head, count($b) - $head - $tail),
+            ),
+            ['same', array_slice($a, count($a) - $tail)],
+        ];
         $out = [];
         foreach ($pieces as [$kind, $words]) {
             $last = count($out) - 1;

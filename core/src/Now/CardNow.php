@@ -56,7 +56,10 @@ final readonly class CardNow
     /** @return list<int> numbers of the steps that are not done @pure */
     public function stepsOpen(): array
     {
-        return array_values(array_map(static fn(StepNow $s): int => $s->no, array_filter($this->steps, static fn(StepNow $s): bool => ! $s->done)));
+        return array_values(array_map(
+            static fn(StepNow $s): int => $s->no,
+            array_filter($this->steps, static fn(StepNow $s): bool => ! $s->done),
+        ));
     }
 
     /** The roll-call that a step stands on: the last one before it; null where there is none. @pure */

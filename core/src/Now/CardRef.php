@@ -10,5 +10,12 @@ use Jorvel\Core\Floor\CardProgress;
 final readonly class CardRef
 {
     /** @param string $visit title of the visit it belongs to */
-    public function __construct(public string $id, public string $number, public string $title, public CardProgress $state, public string $visitId = '', public string $visit = '') {}
+    public function __construct(
+        public string $id,
+        public string $number,
+        public string $title,
+        public CardProgress $state,
+        public string $visitId = '',
+        public string $visit = '',
+    ) {}
 }

@@ -10,5 +10,10 @@ use Jorvel\Core\Crew\Rostered;
 final readonly class PersonNow
 {
     /** @param list<Placed> $placed on cards that are not worked yet */
-    public function __construct(public string $id, public string $name, public Rostered $rota, public array $placed = []) {}
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Rostered $rota,
+        public array $placed = [],
+    ) {}
 }

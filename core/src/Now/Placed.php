@@ -10,5 +10,11 @@ use Jorvel\Core\Shared\Instant;
 final readonly class Placed
 {
     /** @param Instant|null $from null for a card without a plan */
-    public function __construct(public string $card, public string $number, public string $title, public ?Instant $from, public ?Instant $until) {}
+    public function __construct(
+        public string $card,
+        public string $number,
+        public string $title,
+        public ?Instant $from,
+        public ?Instant $until,
+    ) {}
 }

@@ -25,6 +25,11 @@ final readonly class FindingState
             throw InputError::missing('deferral_valid');
         }
 
-        return new self($id, $state === 'open', $state === 'deferred', $state === 'deferred' && $deferralValid === true);
+        return new self(
+            $id,
+            $state === 'open',
+            $state === 'deferred',
+            $state === 'deferred' && $deferralValid === true,
+        );
     }
 }

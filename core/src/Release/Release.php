@@ -26,8 +26,14 @@ final class Release
      *
      * @pure
      */
-    public static function blockers(array $cards, array $findings, array $safing, array $toolsOut, array $readings, Certifier $certifier): array
-    {
+    public static function blockers(
+        array $cards,
+        array $findings,
+        array $safing,
+        array $toolsOut,
+        array $readings,
+        Certifier $certifier,
+    ): array {
         $found = [];
         foreach ($findings as $finding) {
             $found[$finding->id] = $finding;
@@ -42,16 +48,31 @@ final class Release
             $ids = match ($code) {
                 Blocker::CardOpen => self::cards($cards, static fn(CardState $c): bool => ! $c->closed),
                 Blocker::StepsOpen => self::cards($cards, static fn(CardState $c): bool => $c->stepsOpen > 0),
-                Blocker::DuplicateMissing => self::cards($cards, static fn(CardState $c): bool => $c->critical && $c->duplicateBy === null),
-                Blocker::NotIndependent => self::cards($cards, static fn(CardState $c): bool => $c->duplicateBy !== null && in_array($c->duplicateBy, $c->performedBy, true)),
+                Blocker::DuplicateMissing => self::cards(
+                    $cards,
+                    static fn(CardState $c): bool => $c->critical && $c->duplicateBy === null,
+                ),
+                Blocker::NotIndependent => self::cards(
+                    $cards,
+                    static fn(CardState $c): bool => $c->duplicateBy !== null && in_array($c->duplicateBy, $c->performedBy, true),
+                ),
                 Blocker::RecheckOpen => self::cards($cards, static fn(CardState $c): bool => $c->recheckOpen !== []),
                 Blocker::RevisionStale => self::cards($cards, static fn(CardState $c): bool => ! $c->revisionCurrent),
-                Blocker::ReadingBad => array_keys(array_filter($readings, static fn(string $verdict): bool => $verdict !== 'pass')),
+                Blocker::ReadingBad => array_keys(array_filter(
+                    $readings,
+                    static fn(string $verdict): bool => $verdict !== 'pass',
+                )),
                 Blocker::FindingOpen => self::findings($findings, static fn(FindingState $f): bool => $f->open),
-                Blocker::DeferralInvalid => self::findings($findings, static fn(FindingState $f): bool => $f->deferred && ! $f->valid),
+                Blocker::DeferralInvalid => self::findings(
+                    $findings,
+                    static fn(FindingState $f): bool => $f->deferred && ! $f->valid,
+                ),
                 Blocker::SafingLeft => array_map(
                     static fn(Safing $s): string => $s->id,
-                    array_filter($safing, static fn(Safing $s): bool => ! $s->removed && ($s->carriedBy === null || ! $found[$s->carriedBy]->valid)),
+                    array_filter(
+                        $safing,
+                        static fn(Safing $s): bool => ! $s->removed && ($s->carriedBy === null || ! $found[$s->carriedBy]->valid),
+                    ),
                 ),
                 Blocker::ToolOut => $toolsOut,
                 Blocker::NotAuthorised => $certifier->authorityValid && $certifier->rated ? [] : [$certifier->id],

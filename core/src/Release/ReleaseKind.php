@@ -21,7 +21,10 @@ final class ReleaseKind implements Kind
             $in->uniqueIds($list);
         }
         $readings = [];
-        foreach ($in->each('readings', static fn(Input $r): array => [$r->string('id'), $r->string('verdict')]) as [$id, $verdict]) {
+        foreach ($in->each(
+            'readings',
+            static fn(Input $r): array => [$r->string('id'), $r->string('verdict')],
+        ) as [$id, $verdict]) {
             $readings[$id] = $verdict;
         }
         $certifier = $in->object('certifier');
@@ -41,7 +44,14 @@ final class ReleaseKind implements Kind
                 $f->string('state'),
                 $f->has('deferral_valid') ? $f->bool('deferral_valid') : null,
             ))),
-            $in->each('safing', static fn(Input $s): Safing => new Safing($s->string('id'), $s->bool('removed'), $s->has('carried_by') ? $s->string('carried_by') : null)),
+            $in->each(
+                'safing',
+                static fn(Input $s): Safing => new Safing(
+                    $s->string('id'),
+                    $s->bool('removed'),
+                    $s->has('carried_by') ? $s->string('carried_by') : null,
+                ),
+            ),
             $in->strings('tools_out'),
             $readings,
             new Certifier($certifier->string('id'), $certifier->bool('authority_valid'), $certifier->bool('rated')),

@@ -25,7 +25,10 @@ final class Entered
         }
         $named = trim($m[2] ?? '');
         if ($named !== '' && $named !== $unit->value && $named !== $unit->label()) {
-            throw InputError::at('value', "the reading is wanted in {$unit->label()}, not in \"{$named}\": read it again in {$unit->label()}");
+            throw InputError::at(
+                'value',
+                "the reading is wanted in {$unit->label()}, not in \"{$named}\": read it again in {$unit->label()}",
+            );
         }
 
         $value = (float) strtr($m[1], [',' => '.', "\u{2212}" => '-']);

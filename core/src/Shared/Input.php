@@ -150,7 +150,10 @@ final readonly class Input
         $out = [];
         foreach ($this->has($field) ? (array) $this->get($field) : [] as $i => $one) {
             $path = $this->path($field).'.'.$i;
-            $out[] = self::within($path, fn() => $make(new self($one instanceof \stdClass ? $one : new \stdClass, $path), (int) $i));
+            $out[] = self::within(
+                $path,
+                fn() => $make(new self($one instanceof \stdClass ? $one : new \stdClass, $path), (int) $i),
+            );
         }
 
         return $out;

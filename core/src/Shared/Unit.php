@@ -53,7 +53,10 @@ enum Unit: string
     public static function parse(string $name): self
     {
         return self::tryFrom($name === "\u{03BC}m" ? "\u{00B5}m" : $name)
-            ?? throw InputError::at('', "\"{$name}\" is not a unit; use one of ".implode(', ', array_column(self::cases(), 'value')));
+            ?? throw InputError::at(
+                '',
+                "\"{$name}\" is not a unit; use one of ".implode(', ', array_column(self::cases(), 'value')),
+            );
     }
 
     /** @pure */

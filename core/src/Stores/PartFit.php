@@ -22,8 +22,16 @@ final class PartFit
      *
      * @pure
      */
-    public static function refusals(?array $codes, string $tail, ?Day $expires, Day $on, bool $oneTime, bool $again, int $wanted, int $inBatch): array
-    {
+    public static function refusals(
+        ?array $codes,
+        string $tail,
+        ?Day $expires,
+        Day $on,
+        bool $oneTime,
+        bool $again,
+        int $wanted,
+        int $inBatch,
+    ): array {
         return array_keys(array_filter([
             'not_effective' => $codes !== null && ! in_array($tail, $codes, true),
             'shelf_life' => $expires !== null && $expires->number < $on->number,

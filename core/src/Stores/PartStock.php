@@ -18,7 +18,12 @@ final readonly class PartStock
      *                     batch is past its shelf life; `soon`: one soon will be; `enough`
      * @param string|null $batch the one that is past or soon will be, the earliest of several
      */
-    private function __construct(public int $usable, public int $short, public string $code, public ?string $batch = null) {}
+    private function __construct(
+        public int $usable,
+        public int $short,
+        public string $code,
+        public ?string $batch = null,
+    ) {}
 
     /**
      * @param list<array{string, int, Day|null}> $batches name, pieces left, last day of the shelf life or null
@@ -33,7 +38,10 @@ final readonly class PartStock
         $usable = 0;
         $past = $next = null;
         $left = array_filter($batches, static fn(array $b): bool => $b[1] > 0);
-        usort($left, static fn(array $a, array $b): int => ($a[2]->number ?? PHP_INT_MAX) <=> ($b[2]->number ?? PHP_INT_MAX));
+        usort(
+            $left,
+            static fn(array $a, array $b): int => ($a[2]->number ?? PHP_INT_MAX) <=> ($b[2]->number ?? PHP_INT_MAX),
+        );
         foreach ($left as [$name, $pieces, $until]) {
             if ($until !== null && $until->number < $on->number) {
                 $past ??= $name;

@@ -14,5 +14,11 @@ final readonly class CardNeeds
      * @param list<string> $tools kinds
      * @param array<array-key, int> $people by skill
      */
-    public function __construct(public string $id, public Day $on, public array $parts, public array $tools, public array $people) {}
+    public function __construct(
+        public string $id,
+        public Day $on,
+        public array $parts,
+        public array $tools,
+        public array $people,
+    ) {}
 }

@@ -19,7 +19,13 @@ final class FindingsKind implements Kind
     {
         $prior = $in->object('prior');
         $fix = $in->object('fix_hours');
-        $findings = Findings::after($prior->number('shape'), $prior->number('rate'), $in->number('exposure_done'), $in->int('found'), $in->number('exposure_left'));
+        $findings = Findings::after(
+            $prior->number('shape'),
+            $prior->number('rate'),
+            $in->number('exposure_done'),
+            $in->int('found'),
+            $in->number('exposure_left'),
+        );
         $room = $in->number('capacity_hours') - $in->number('open_fix_hours');
 
         return [
@@ -29,7 +35,13 @@ final class FindingsKind implements Kind
             'p90' => $findings->quantile(0.9),
             'expected_total' => $findings->found + $findings->expectedMore,
             'expected_fix_hours' => $findings->expectedMore * $fix->number('median') * exp($fix->number('sigma') ** 2 / 2),
-            'p_fit' => $findings->chanceToFit($fix->number('median'), $fix->number('sigma'), $room, $in->intOr('seed', 1), $in->intOr('draws', 20_000)),
+            'p_fit' => $findings->chanceToFit(
+                $fix->number('median'),
+                $fix->number('sigma'),
+                $room,
+                $in->intOr('seed', 1),
+                $in->intOr('draws', 20_000),
+            ),
         ];
     }
 }

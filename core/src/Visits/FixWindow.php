@@ -20,7 +20,14 @@ final readonly class FixWindow
      * @param float $personHours there until the aircraft must leave
      * @param float $otherWork hours of all other cards left
      */
-    public function __construct(public Findings $findings, private float $median, private float $sigma, public float $openFix, public float $personHours, public float $otherWork) {}
+    public function __construct(
+        public Findings $findings,
+        private float $median,
+        private float $sigma,
+        public float $openFix,
+        public float $personHours,
+        public float $otherWork,
+    ) {}
 
     /** Hours that are left for fixes; below 0 when the other work alone does not fit. @pure */
     public function capacity(): float
@@ -37,7 +44,13 @@ final readonly class FixWindow
     /** The chance that all fixes fit. */
     public function chance(int $seed = 1, int $draws = 20_000): float
     {
-        return $this->findings->chanceToFit($this->median, $this->sigma, $this->capacity() - $this->openFix, $seed, $draws);
+        return $this->findings->chanceToFit(
+            $this->median,
+            $this->sigma,
+            $this->capacity() - $this->openFix,
+            $seed,
+            $draws,
+        );
     }
 
     /** What a chance means: `clear`, `watch` while there is time to act, `stop`. @pure */
@@ -53,6 +66,13 @@ final readonly class FixWindow
     /** The same with more people's hours, or with fixes put off. @pure */
     public function with(float $morePersonHours = 0.0, float $lessFix = 0.0): self
     {
-        return new self($this->findings, $this->median, $this->sigma, $this->openFix - $lessFix, $this->personHours + $morePersonHours, $this->otherWork);
+        return new self(
+            $this->findings,
+            $this->median,
+            $this->sigma,
+            $this->openFix - $lessFix,
+            $this->personHours + $morePersonHours,
+            $this->otherWork,
+        );
     }
 }

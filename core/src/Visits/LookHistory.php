@@ -16,7 +16,13 @@ use function count;
  */
 final readonly class LookHistory
 {
-    private function __construct(public float $shape, public float $rate, public float $median, public float $sigma, public int $looks) {}
+    private function __construct(
+        public float $shape,
+        public float $rate,
+        public float $median,
+        public float $sigma,
+        public int $looks,
+    ) {}
 
     /**
      * @param list<PastLook> $looks without any, a wide guess serves: one finding in twelve hours, worth twelve hours; three hours each
@@ -27,12 +33,18 @@ final readonly class LookHistory
     {
         $hours = array_sum(array_map(static fn(PastLook $l): float => $l->hours, $looks));
         $found = array_sum(array_map(static fn(PastLook $l): int => $l->findings, $looks));
-        [$median, $sigma] = self::fixes(array_merge(...array_map(static fn(PastLook $l): array => $l->fixHours, $looks)));
+        [$median, $sigma] = self::fixes(array_merge(...array_map(
+            static fn(PastLook $l): array => $l->fixHours,
+            $looks,
+        )));
         if ($hours <= 0 || $found === 0) {
             return new self(1.0, max(12.0, $hours), $median, $sigma, count($looks));
         }
         $mean = $found / $hours;
-        $spread = array_sum(array_map(static fn(PastLook $l): float => $l->hours * ($l->findings / $l->hours - $mean) ** 2, $looks)) / $hours - $mean * (count($looks) - 1) / $hours;
+        $spread = array_sum(array_map(
+            static fn(PastLook $l): float => $l->hours * ($l->findings / $l->hours - $mean) ** 2,
+            $looks,
+        )) / $hours - $mean * (count($looks) - 1) / $hours;
         $rate = $spread <= 0 ? $hours : min($hours, $mean / $spread);
 
         return new self($mean * $rate, $rate, $median, $sigma, count($looks));
@@ -51,7 +63,10 @@ final readonly class LookHistory
         }
         $logs = array_map(log(...), $hours);
         $mean = array_sum($logs) / $many;
-        $variance = $many < 2 ? 0.64 : array_sum(array_map(static fn(float $l): float => ($l - $mean) ** 2, $logs)) / ($many - 1);
+        $variance = $many < 2 ? 0.64 : array_sum(array_map(
+            static fn(float $l): float => ($l - $mean) ** 2,
+            $logs,
+        )) / ($many - 1);
 
         return [exp($mean), sqrt($variance)];
     }

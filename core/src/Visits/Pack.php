@@ -48,16 +48,27 @@ final class Pack
      * @param list<PackVisit> $visits
      * @param array<string, float> $access
      */
-    private function __construct(private readonly array $items, private readonly array $visits, private readonly array $access, private readonly float $weight, private readonly Deadline $deadline)
-    {
+    private function __construct(
+        private readonly array $items,
+        private readonly array $visits,
+        private readonly array $access,
+        private readonly float $weight,
+        private readonly Deadline $deadline,
+    ) {
         foreach ($items as $i => $item) {
             $this->options[$i] = array_keys(array_filter($visits, $item->fits(...)));
-            usort($this->options[$i], static fn(int $a, int $b): int => $item->waste($visits[$a]) <=> $item->waste($visits[$b]) ?: $a <=> $b);
+            usort(
+                $this->options[$i],
+                static fn(int $a, int $b): int => $item->waste($visits[$a]) <=> $item->waste($visits[$b]) ?: $a <=> $b,
+            );
             if ($this->options[$i] !== []) {
                 $this->order[] = $i;
             }
         }
-        usort($this->order, fn(int $a, int $b): int => count($this->options[$a]) <=> count($this->options[$b]) ?: $items[$b]->hours <=> $items[$a]->hours ?: $a <=> $b);
+        usort(
+            $this->order,
+            fn(int $a, int $b): int => count($this->options[$a]) <=> count($this->options[$b]) ?: $items[$b]->hours <=> $items[$a]->hours ?: $a <=> $b,
+        );
         $this->valueAhead[count($this->order)] = $this->wasteAhead[count($this->order)] = 0.0;
         for ($n = count($this->order) - 1; $n >= 0; $n--) {
             $i = $this->order[$n];
@@ -72,8 +83,13 @@ final class Pack
      * @param array<string, float> $access hours to open each panel; every panel of an item is in it
      * @param float $weight cost of an hour spent on opening panels
      */
-    public static function into(array $items, array $visits, array $access, float $weight, Deadline $deadline): PackResult
-    {
+    public static function into(
+        array $items,
+        array $visits,
+        array $access,
+        float $weight,
+        Deadline $deadline,
+    ): PackResult {
         $search = new self($items, $visits, $access, $weight, $deadline);
         $search->begin();
         $empty = array_fill(0, count($visits), 0.0);
@@ -109,7 +125,11 @@ final class Pack
             }
         }
         $search->keep($packed);
-        $full = array_values(array_filter(array_map(static fn(PackVisit $v, float $hours): ?string => Near::atMost($hours, $v->capacity) ? null : $v->id, $visits, $search->state($packed)[0])));
+        $full = array_values(array_filter(array_map(
+            static fn(PackVisit $v, float $hours): ?string => Near::atMost($hours, $v->capacity) ? null : $v->id,
+            $visits,
+            $search->state($packed)[0],
+        )));
 
         return new PackGiven($search->result(), $misfits, $full);
     }
@@ -121,9 +141,16 @@ final class Pack
         $now = $this->fill([], $this->order);
         $this->keep($now);
         for ($try = 0; $try < 400 && $this->order !== [] && ! $this->deadline->passed(); $try++) {
-            $taken = array_slice($chance->shuffle($this->order), 0, 1 + $chance->below(max(1, min(12, count($this->order)))));
+            $taken = array_slice(
+                $chance->shuffle($this->order),
+                0,
+                1 + $chance->below(max(1, min(12, count($this->order)))),
+            );
             $rest = array_diff_key($this->best, array_flip($taken));
-            $back = array_values(array_unique([...$chance->shuffle($taken), ...array_filter($this->order, static fn(int $i): bool => ! isset($rest[$i]))]));
+            $back = array_values(array_unique([
+                ...$chance->shuffle($taken),
+                ...array_filter($this->order, static fn(int $i): bool => ! isset($rest[$i])),
+            ]));
             $this->keep($this->fill($rest, $back));
         }
     }
@@ -240,7 +267,14 @@ final class Pack
             $panels = $this->panels($i, $open[$v]);
             $sum = $hours[$v] + $item->hours + $panels;
             if ($this->holds($v, $sum)) {
-                $this->branch($n + 1, $packed + [$i => $v], [$v => $sum] + $hours, [$v => $open[$v] + array_fill_keys($item->panels, true)] + $open, $value + $item->value, $cost + $item->waste($this->visits[$v]) + $this->weight * $panels);
+                $this->branch(
+                    $n + 1,
+                    $packed + [$i => $v],
+                    [$v => $sum] + $hours,
+                    [$v => $open[$v] + array_fill_keys($item->panels, true)] + $open,
+                    $value + $item->value,
+                    $cost + $item->waste($this->visits[$v]) + $this->weight * $panels,
+                );
             }
         }
         $this->branch($n + 1, $packed, $hours, $open, $value, $cost);
@@ -255,12 +289,21 @@ final class Pack
             sort($in);
             $hours = (float) array_sum(array_map(fn(int $i): float => $this->items[$i]->hours, $in));
             $panels = (float) array_sum(array_intersect_key($this->access, $open[$v]));
-            $visits[] = ['id' => $visit->id, 'items' => array_map(fn(int $i): string => $this->items[$i]->id, $in), 'item_hours' => $hours, 'access_hours' => $panels, 'free_hours' => $visit->capacity - $hours - $panels];
+            $visits[] = [
+                'id' => $visit->id,
+                'items' => array_map(fn(int $i): string => $this->items[$i]->id, $in),
+                'item_hours' => $hours,
+                'access_hours' => $panels,
+                'free_hours' => $visit->capacity - $hours - $panels,
+            ];
         }
         $unplaced = [];
         foreach ($this->items as $i => $item) {
             if (! isset($this->best[$i])) {
-                $unplaced[] = ['id' => $item->id, 'reason' => $this->options[$i] === [] ? 'no_visit_in_window' : 'no_capacity'];
+                $unplaced[] = [
+                    'id' => $item->id,
+                    'reason' => $this->options[$i] === [] ? 'no_visit_in_window' : 'no_capacity',
+                ];
             }
         }
 

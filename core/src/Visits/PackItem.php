@@ -12,7 +12,15 @@ use Jorvel\Core\Shared\InputError;
 final readonly class PackItem
 {
     /** @param list<string> $panels */
-    private function __construct(public string $id, public Day $earliest, public Day $latest, public float $interval, public float $hours, public array $panels, public float $value) {}
+    private function __construct(
+        public string $id,
+        public Day $earliest,
+        public Day $latest,
+        public float $interval,
+        public float $hours,
+        public array $panels,
+        public float $value,
+    ) {}
 
     /**
      * @param Day $earliest it may be done from here on
@@ -26,8 +34,15 @@ final readonly class PackItem
      *
      * @pure
      */
-    public static function of(string $id, Day $earliest, Day $latest, float $interval, float $hours, array $panels = [], float $value = 1.0): self
-    {
+    public static function of(
+        string $id,
+        Day $earliest,
+        Day $latest,
+        float $interval,
+        float $hours,
+        array $panels = [],
+        float $value = 1.0,
+    ): self {
         if ($latest->number < $earliest->number) {
             throw InputError::at('', "must be done by {$latest}, before it may be, on {$earliest}");
         }

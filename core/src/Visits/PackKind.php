@@ -31,7 +31,15 @@ final class PackKind implements Kind
             PhaseKind::panels($i, $access),
             $i->numberOrNull('value') ?? 1.0,
         ));
-        $visits = $in->each('visits', static fn(Input $v): PackVisit => PackVisit::of($v->string('id'), $v->day('start'), $v->day('end'), $v->number('capacity_hours')));
+        $visits = $in->each(
+            'visits',
+            static fn(Input $v): PackVisit => PackVisit::of(
+                $v->string('id'),
+                $v->day('start'),
+                $v->day('end'),
+                $v->number('capacity_hours'),
+            ),
+        );
 
         return Pack::into($items, $visits, $access, $in->numberOrNull('hour_weight') ?? 0.1, $deadline)->toArray();
     }

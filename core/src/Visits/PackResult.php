@@ -13,11 +13,21 @@ final readonly class PackResult
      * @param float $cost life thrown away, and weighted hours of opening panels
      * @param bool $proven no packing places more value, or as much for less
      */
-    public function __construct(public array $visits, public array $unplaced, public float $cost, public bool $proven) {}
+    public function __construct(
+        public array $visits,
+        public array $unplaced,
+        public float $cost,
+        public bool $proven,
+    ) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['visits' => $this->visits, 'unplaced' => $this->unplaced, 'cost' => $this->cost, 'proven' => $this->proven];
+        return [
+            'visits' => $this->visits,
+            'unplaced' => $this->unplaced,
+            'cost' => $this->cost,
+            'proven' => $this->proven,
+        ];
     }
 }

@@ -21,6 +21,9 @@ final readonly class PackVisit
      */
     public static function of(string $id, Day $start, Day $end, float $capacity): self
     {
-        return $end->number < $start->number ? throw InputError::at('', "ends on {$end}, before it begins on {$start}") : new self($id, $start, $end, $capacity);
+        return $end->number < $start->number ? throw InputError::at(
+            '',
+            "ends on {$end}, before it begins on {$start}",
+        ) : new self($id, $start, $end, $capacity);
     }
 }

@@ -29,7 +29,10 @@ final readonly class PhaseResult
     public function toArray(): array
     {
         return [
-            'phases' => array_map(static fn(array $p): array => [...$p, 'total' => $p['hours'] + $p['access_hours']], $this->phases),
+            'phases' => array_map(
+                static fn(array $p): array => [...$p, 'total' => $p['hours'] + $p['access_hours']],
+                $this->phases,
+            ),
             'longest' => $this->longest(),
             'total' => (float) array_sum($this->totals()),
             'lower_bound' => $this->lowerBound,

@@ -39,8 +39,12 @@ final class Phases
      * @param list<PhaseUnit> $units by falling hours with access
      * @param array<string, float> $access hours to open each panel
      */
-    private function __construct(private readonly array $units, private readonly int $phases, private readonly array $access, private readonly Deadline $deadline)
-    {
+    private function __construct(
+        private readonly array $units,
+        private readonly int $phases,
+        private readonly array $access,
+        private readonly Deadline $deadline,
+    ) {
         $this->tail = array_fill(0, count($units) + 1, 0.0);
         for ($i = count($units) - 1; $i >= 0; $i--) {
             $this->tail[$i] = $this->tail[$i + 1] + $units[$i]->hours;
@@ -82,10 +86,20 @@ final class Phases
         }
         $units = [];
         foreach ($groups as $members) {
-            $panels = array_values(array_unique(array_merge(...array_map(static fn(int $i): array => $items[$i]['access'], $members))));
-            $units[] = new PhaseUnit($members, (float) array_sum(array_map(static fn(int $i): float => $items[$i]['hours'], $members)), $panels);
+            $panels = array_values(array_unique(array_merge(...array_map(
+                static fn(int $i): array => $items[$i]['access'],
+                $members,
+            ))));
+            $units[] = new PhaseUnit(
+                $members,
+                (float) array_sum(array_map(static fn(int $i): float => $items[$i]['hours'], $members)),
+                $panels,
+            );
         }
-        usort($units, static fn(PhaseUnit $a, PhaseUnit $b): int => self::alone($b, $access) <=> self::alone($a, $access) ?: $a->items[0] <=> $b->items[0]);
+        usort(
+            $units,
+            static fn(PhaseUnit $a, PhaseUnit $b): int => self::alone($b, $access) <=> self::alone($a, $access) ?: $a->items[0] <=> $b->items[0],
+        );
 
         return $units;
     }
@@ -103,14 +117,20 @@ final class Phases
     /** Every panel is opened at least once. */
     private function leastTotal(): float
     {
-        $panels = array_unique(array_merge([], ...array_map(static fn(PhaseUnit $u): array => $u->panels, $this->units)));
+        $panels = array_unique(array_merge(
+            [],
+            ...array_map(static fn(PhaseUnit $u): array => $u->panels, $this->units),
+        ));
 
         return $this->tail[0] + array_sum(array_map(fn(string $p): float => $this->access[$p], $panels));
     }
 
     private function bound(): float
     {
-        return max(isset($this->units[0]) ? self::alone($this->units[0], $this->access) : 0.0, $this->leastTotal() / $this->phases);
+        return max(
+            isset($this->units[0]) ? self::alone($this->units[0], $this->access) : 0.0,
+            $this->leastTotal() / $this->phases,
+        );
     }
 
     /** Several beginnings, each bettered as far as moves and swaps go. */
@@ -217,7 +237,11 @@ final class Phases
     {
         $load = $this->loads($cut);
 
-        return [max([0.0, ...$load]), array_sum(array_map(static fn(float $h): float => $h * $h, $load)), (float) array_sum($load)];
+        return [
+            max([0.0, ...$load]),
+            array_sum(array_map(static fn(float $h): float => $h * $h, $load)),
+            (float) array_sum($load),
+        ];
     }
 
     /**
@@ -279,7 +303,14 @@ final class Phases
             $opened = $open;
             $loads[$p] = $hours;
             $opened[$p] += array_fill_keys($this->units[$u]->panels, true);
-            $this->branch($u + 1, $loads, $opened, [...$cut, $u => $p], max($used, $p + 1), $total + $hours - $load[$p]);
+            $this->branch(
+                $u + 1,
+                $loads,
+                $opened,
+                [...$cut, $u => $p],
+                max($used, $p + 1),
+                $total + $hours - $load[$p],
+            );
         }
     }
 
@@ -302,7 +333,11 @@ final class Phases
         }
         $phases = [];
         foreach ($hours as $p => $sum) {
-            $phases[] = ['items' => $names[$p], 'hours' => $sum, 'access_hours' => (float) array_sum(array_intersect_key($this->access, $open[$p]))];
+            $phases[] = [
+                'items' => $names[$p],
+                'hours' => $sum,
+                'access_hours' => (float) array_sum(array_intersect_key($this->access, $open[$p])),
+            ];
         }
 
         return new PhaseResult($phases, $bound, $proven);

@@ -41,7 +41,10 @@ final class Plan
     private function __construct(private readonly PlanProblem $problem, private readonly Chance $chance)
     {
         $this->ground = new PlanGround($problem);
-        $kept = array_fill_keys(array_keys(array_filter($problem->cards, static fn(PlanCard $c): bool => $c->first)), true);
+        $kept = array_fill_keys(
+            array_keys(array_filter($problem->cards, static fn(PlanCard $c): bool => $c->first)),
+            true,
+        );
         foreach (array_reverse($problem->order) as $c) {
             $kept += isset($kept[$c]) ? array_fill_keys($problem->after[$c], true) : [];
         }
@@ -55,8 +58,14 @@ final class Plan
      * @param list<int> $close cards whose stretch, from the first one's beginning to the last one's end, is kept short where that
      *                         lengthens nothing: what is worked on jacks
      */
-    public static function of(PlanProblem $problem, Deadline $deadline, int $seed = 1, int $rounds = PHP_INT_MAX, ?callable $go = null, array $close = []): PlanResult
-    {
+    public static function of(
+        PlanProblem $problem,
+        Deadline $deadline,
+        int $seed = 1,
+        int $rounds = PHP_INT_MAX,
+        ?callable $go = null,
+        array $close = [],
+    ): PlanResult {
         $bound = $problem->lowerBound();
         $plan = new self($problem, Chance::seeded($seed));
         $plan->search($bound, $deadline, $rounds, $go ?? static fn(): bool => true);
@@ -175,11 +184,17 @@ final class Plan
     {
         $tail = $this->problem->tail;
         $cards = array_keys($this->problem->cards);
-        $work = array_map(fn(int $c): int => $this->problem->cards[$c]->hours * max([1, ...$this->problem->takes[$c]]), $cards);
+        $work = array_map(
+            fn(int $c): int => $this->problem->cards[$c]->hours * max([1, ...$this->problem->takes[$c]]),
+            $cards,
+        );
 
         return [
             array_map(static fn(int $c): float => -$tail[$c], $cards),
-            array_map(fn(int $c): float => -($tail[$c] + 0.01 * $work[$c]) * (1 + count($this->problem->before[$c]) / 10), $cards),
+            array_map(
+                fn(int $c): float => -($tail[$c] + 0.01 * $work[$c]) * (1 + count($this->problem->before[$c]) / 10),
+                $cards,
+            ),
             array_map(static fn(int $c): float => -$work[$c], $cards),
         ];
     }

@@ -52,7 +52,10 @@ final class PlanGround
             }
         }
         foreach ($this->rivals() as $byValue) {
-            $fields = array_map(fn(array $cards): array => [...$this->field(count($cards), []), count($cards)], $byValue);
+            $fields = array_map(
+                fn(array $cards): array => [...$this->field(count($cards), []), count($cards)],
+                $byValue,
+            );
             foreach ($byValue as $value => $cards) {
                 foreach ($cards as $c) {
                     foreach ($fields as $other => [$word, $unit, $all]) {
@@ -63,7 +66,10 @@ final class PlanGround
             }
         }
         foreach ($tests as $c => $words) {
-            $this->parts[$c] = array_map(fn(int $w): array => [$w, $words[$w], $takes[$c][$w], $this->guards[$w]], array_keys($words));
+            $this->parts[$c] = array_map(
+                fn(int $w): array => [$w, $words[$w], $takes[$c][$w], $this->guards[$w]],
+                array_keys($words),
+            );
         }
         $this->clear();
     }

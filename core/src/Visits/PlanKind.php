@@ -62,10 +62,22 @@ final class PlanKind implements Kind
             throw $in->error('zone', "there is no zone \"{$zone}\"");
         }
         if ($zone !== null && $people > $zones[$zone]) {
-            throw $in->error($in->has('people_in_zone') ? 'people_in_zone' : '', "puts {$people} people into \"{$zone}\", which holds {$zones[$zone]}");
+            throw $in->error(
+                $in->has('people_in_zone') ? 'people_in_zone' : '',
+                "puts {$people} people into \"{$zone}\", which holds {$zones[$zone]}",
+            );
         }
         $state = $in->objectOrNull('state');
 
-        return new PlanCard($in->string('id'), $in->int('hours'), $needs, $after, $zone, $people, $state === null ? [] : array_combine($state->fields(), array_map($state->string(...), $state->fields())), $in->intOr('earliest', 0));
+        return new PlanCard(
+            $in->string('id'),
+            $in->int('hours'),
+            $needs,
+            $after,
+            $zone,
+            $people,
+            $state === null ? [] : array_combine($state->fields(), array_map($state->string(...), $state->fields())),
+            $in->intOr('earliest', 0),
+        );
     }
 }

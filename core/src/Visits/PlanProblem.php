@@ -52,8 +52,12 @@ final class PlanProblem
      * @param array<array-key, int> $zones most people in each
      * @param array<array-key, list<int>> $there
      */
-    private function __construct(public readonly array $cards, public readonly array $skills, array $zones, array $there)
-    {
+    private function __construct(
+        public readonly array $cards,
+        public readonly array $skills,
+        array $zones,
+        array $there,
+    ) {
         $index = [];
         foreach ($skills as $skill => $people) {
             $index["s{$skill}"] = count($this->capacity);
@@ -104,14 +108,20 @@ final class PlanProblem
             }
         }
         if (count($free) < count($cards)) {
-            $left = array_map(static fn(int $c): string => $cards[$c]->id, array_keys(array_filter($waits, static fn(int $n): bool => $n > 0)));
+            $left = array_map(
+                static fn(int $c): string => $cards[$c]->id,
+                array_keys(array_filter($waits, static fn(int $n): bool => $n > 0)),
+            );
 
             throw InputError::at('cards', 'wait for each other in a circle: '.implode(', ', $left));
         }
         $problem->order = $free;
         $tail = array_fill(0, count($cards), 0);
         foreach (array_reverse($free) as $c) {
-            $tail[$c] = $cards[$c]->hours + max([0, ...array_map(static fn(int $n): int => $tail[$n], $problem->before[$c])]);
+            $tail[$c] = $cards[$c]->hours + max([
+                0,
+                ...array_map(static fn(int $n): int => $tail[$n], $problem->before[$c]),
+            ]);
         }
         $problem->tail = $tail;
         $problem->hours();
@@ -125,7 +135,10 @@ final class PlanProblem
         $horizon = $this->horizon();
         $shared = [];
         foreach ($this->cards as $c => $card) {
-            $least = array_filter(array_map(fn(int $r): array => [$r, $this->takes[$c][$r]], array_keys($this->takes[$c])), fn(array $need): bool => $this->away[$need[0]] !== []);
+            $least = array_filter(
+                array_map(fn(int $r): array => [$r, $this->takes[$c][$r]], array_keys($this->takes[$c])),
+                fn(array $need): bool => $this->away[$need[0]] !== [],
+            );
             $key = json_encode(array_values($least), JSON_THROW_ON_ERROR);
             if (! isset($shared[$key])) {
                 $slots = $reached = [];
@@ -149,7 +162,11 @@ final class PlanProblem
     {
         $named = array_map(static fn(array $away): int => $away === [] ? 0 : array_key_last($away) + 1, $this->away);
 
-        return array_sum(array_map(static fn(PlanCard $c): int => $c->hours, $this->cards)) + max([0, ...$named, ...array_map(static fn(PlanCard $c): int => $c->earliest, $this->cards)]);
+        return array_sum(array_map(static fn(PlanCard $c): int => $c->hours, $this->cards)) + max([
+            0,
+            ...$named,
+            ...array_map(static fn(PlanCard $c): int => $c->earliest, $this->cards),
+        ]);
     }
 
     /** The slot after a card's last, where it begins at a slot of its own. */
@@ -180,7 +197,13 @@ final class PlanProblem
         $head = array_fill(0, count($this->cards), 0);
         $bound = 0;
         foreach ($this->order as $c) {
-            $head[$c] = $this->from($c, max([$this->cards[$c]->earliest, ...array_map(fn(int $a): int => $this->end($a, $head[$a]), $this->after[$c])]));
+            $head[$c] = $this->from(
+                $c,
+                max([
+                    $this->cards[$c]->earliest,
+                    ...array_map(fn(int $a): int => $this->end($a, $head[$a]), $this->after[$c]),
+                ]),
+            );
             $bound = max($bound, $this->end($c, $head[$c]), $head[$c] + $this->tail[$c]);
         }
         foreach ($this->capacity as $r => $capacity) {
@@ -203,7 +226,13 @@ final class PlanProblem
             }
         }
 
-        return max([$bound, ...array_map(fn(array $cards): int => $this->oneAfterAnother(array_values($cards), $head), array_values($longest))]);
+        return max([
+            $bound,
+            ...array_map(
+                fn(array $cards): int => $this->oneAfterAnother(array_values($cards), $head),
+                array_values($longest),
+            ),
+        ]);
     }
 
     /** The slot by which a resource can have done so much work. */
@@ -232,6 +261,9 @@ final class PlanProblem
         }
         $hours = array_map(fn(int $c): int => $this->cards[$c]->hours, $cards);
 
-        return min(array_map(static fn(int $c): int => $head[$c], $cards)) + array_sum($hours) + min(array_map(fn(int $c): int => $this->tail[$c] - $this->cards[$c]->hours, $cards));
+        return min(array_map(static fn(int $c): int => $head[$c], $cards)) + array_sum($hours) + min(array_map(
+            fn(int $c): int => $this->tail[$c] - $this->cards[$c]->hours,
+            $cards,
+        ));
     }
 }

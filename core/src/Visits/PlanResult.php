@@ -16,7 +16,12 @@ final readonly class PlanResult
      * @param int $lowerBound no plan is shorter
      * @param array<int, int> $latest how late each card could begin, with the plan no longer, if those behind it gave way
      */
-    public function __construct(private PlanProblem $problem, public array $starts, public int $lowerBound, public array $latest) {}
+    public function __construct(
+        private PlanProblem $problem,
+        public array $starts,
+        public int $lowerBound,
+        public array $latest,
+    ) {}
 
     public function makespan(): int
     {
@@ -33,7 +38,11 @@ final readonly class PlanResult
         $span = $this->makespan();
         $use = $this->use();
         $seen = [];
-        $look = array_keys(array_filter($this->starts, fn(int $s, int $c): bool => $this->end($c) === $span, ARRAY_FILTER_USE_BOTH));
+        $look = array_keys(array_filter(
+            $this->starts,
+            fn(int $s, int $c): bool => $this->end($c) === $span,
+            ARRAY_FILTER_USE_BOTH,
+        ));
         while ($look !== []) {
             $c = array_pop($look);
             if (isset($seen[$c])) {
@@ -97,7 +106,11 @@ final readonly class PlanResult
     /** @return list<int> in which a card is worked */
     private function slots(int $c, int $start): array
     {
-        return array_slice($this->problem->slots[$c], $this->problem->reached[$c][$start], $this->problem->cards[$c]->hours);
+        return array_slice(
+            $this->problem->slots[$c],
+            $this->problem->reached[$c][$start],
+            $this->problem->cards[$c]->hours,
+        );
     }
 
     /**

@@ -15,5 +15,11 @@ final readonly class Shortage
      * @param Day|null $day when the part comes; until when the last tool of the kind was good; when the people lack
      * @param int $lacking how many
      */
-    public function __construct(public string $card, public string $code, public string $what, public ?Day $day, public int $lacking) {}
+    public function __construct(
+        public string $card,
+        public string $code,
+        public string $what,
+        public ?Day $day,
+        public int $lacking,
+    ) {}
 }

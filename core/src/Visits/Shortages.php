@@ -18,7 +18,12 @@ final readonly class Shortages
      * @param array<string, list<array{int, Day}>> $coming by part number: how many, and when they are expected
      * @param array<string, list<Day|null>> $tools by kind: the last day of each one's calibration, null for one that is away
      */
-    public function __construct(private array $stock, private array $coming, private array $tools, private Roster $roster) {}
+    public function __construct(
+        private array $stock,
+        private array $coming,
+        private array $tools,
+        private Roster $roster,
+    ) {}
 
     /**
      * @param list<CardNeeds> $cards not yet closed
@@ -85,10 +90,22 @@ final readonly class Shortages
     {
         $short = [];
         foreach ($card->tools as $kind) {
-            $good = array_filter($this->tools[$kind] ?? [], static fn(?Day $until): bool => $until !== null && $until->number >= $card->on->number);
+            $good = array_filter(
+                $this->tools[$kind] ?? [],
+                static fn(?Day $until): bool => $until !== null && $until->number >= $card->on->number,
+            );
             if ($good === []) {
                 $lapsed = array_filter($this->tools[$kind] ?? []);
-                $short[] = new Shortage($card->id, 'tool_out', $kind, $lapsed === [] ? null : array_reduce($lapsed, static fn(?Day $last, Day $d): Day => $last === null || $d->number > $last->number ? $d : $last), 1);
+                $short[] = new Shortage(
+                    $card->id,
+                    'tool_out',
+                    $kind,
+                    $lapsed === [] ? null : array_reduce(
+                        $lapsed,
+                        static fn(?Day $last, Day $d): Day => $last === null || $d->number > $last->number ? $d : $last,
+                    ),
+                    1,
+                );
             }
         }
 
@@ -102,7 +119,13 @@ final readonly class Shortages
         foreach ($card->people as $skill => $many) {
             $able = $this->roster->able($card->on, $type, (string) $skill);
             if ($able < $many) {
-                $short[] = new Shortage($card->id, $able === 0 ? 'nobody' : 'too_few', (string) $skill, $card->on, $many - $able);
+                $short[] = new Shortage(
+                    $card->id,
+                    $able === 0 ? 'nobody' : 'too_few',
+                    (string) $skill,
+                    $card->on,
+                    $many - $able,
+                );
             }
         }
 

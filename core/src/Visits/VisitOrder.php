@@ -37,14 +37,23 @@ final class VisitOrder
     private function waits(): array
     {
         foreach ($this->tasks as $task) {
-            $this->waits["#{$task->id}"] = array_fill_keys(array_map(static fn(string $id): string => "#{$id}", $task->after), true);
+            $this->waits["#{$task->id}"] = array_fill_keys(
+                array_map(static fn(string $id): string => "#{$id}", $task->after),
+                true,
+            );
         }
         $this->panels();
         $this->jacks();
         $this->tests();
         $this->frame();
 
-        return array_map(static fn(array $ids): array => array_map(static fn(string $id): string => substr($id, 1), array_keys($ids)), $this->waits);
+        return array_map(
+            static fn(array $ids): array => array_map(
+                static fn(string $id): string => substr($id, 1),
+                array_keys($ids),
+            ),
+            $this->waits,
+        );
     }
 
     private function panels(): void
@@ -66,7 +75,10 @@ final class VisitOrder
         $lower = $this->making('lower');
         $up = array_filter($this->tasks, static fn(VisitTask $t): bool => $t->makes === null && $t->jacks === 'on');
         $down = array_filter($this->tasks, static fn(VisitTask $t): bool => $t->makes === null && $t->jacks === 'off');
-        $late = array_filter($down, static fn(VisitTask $t): bool => $t->phase === VisitPhase::Test && $t->panels === []);
+        $late = array_filter(
+            $down,
+            static fn(VisitTask $t): bool => $t->phase === VisitPhase::Test && $t->panels === [],
+        );
         $this->wait($up, $raise);
         $this->wait($lower, [...$up, ...$raise]);
         $this->wait($late, $lower);
@@ -75,8 +87,14 @@ final class VisitOrder
 
     private function tests(): void
     {
-        $closers = array_filter($this->tasks, static fn(VisitTask $t): bool => $t->makes !== null && str_starts_with($t->makes, 'close:'));
-        $tests = array_filter($this->tasks, static fn(VisitTask $t): bool => $t->phase === VisitPhase::Test && $t->makes === null && $t->panels === []);
+        $closers = array_filter(
+            $this->tasks,
+            static fn(VisitTask $t): bool => $t->makes !== null && str_starts_with($t->makes, 'close:'),
+        );
+        $tests = array_filter(
+            $this->tasks,
+            static fn(VisitTask $t): bool => $t->phase === VisitPhase::Test && $t->makes === null && $t->panels === [],
+        );
         $this->wait($tests, $closers);
     }
 

@@ -32,7 +32,9 @@ final readonly class WorkHours
         $last = PHP_INT_MIN;
         foreach ($spells as $spell) {
             if ($spell->from->epoch() < $last) {
-                throw new InvalidArgumentException("The spell from {$spell->from} begins before the one ahead of it has ended.");
+                throw new InvalidArgumentException(
+                    "The spell from {$spell->from} begins before the one ahead of it has ended.",
+                );
             }
             for ($at = $spell->from->epoch(); $at + $minutes * 60 <= $spell->until->epoch(); $at += $minutes * 60) {
                 $begins[] = $at;
@@ -131,7 +133,10 @@ final readonly class WorkHours
             }
         }
 
-        return array_map(fn(array $many): array => array_values(array_replace(array_fill(0, count($this->begins), 0), $many)), $by);
+        return array_map(
+            fn(array $many): array => array_values(array_replace(array_fill(0, count($this->begins), 0), $many)),
+            $by,
+        );
     }
 
     /**

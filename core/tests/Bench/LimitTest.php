@@ -53,7 +53,11 @@ final class LimitTest extends TestCase
         $result = Limit::judge(Quantity::of(150, Unit::psi), ReadingLimit::between(Unit::bar, 6, 7), Day::parse('2026-05-05'), $gauge);
         self::assertSame(['cal_expired', 'out_of_instrument_range', 'coarse_instrument'], $result->reasons);
         $just = Instrument::of(Unit::Nm, 0.1, 0.5, 0, 100, Day::parse('2027-01-01'));
-        self::assertSame([], Limit::judge(Quantity::of(20, Unit::Nm), ReadingLimit::between(Unit::Nm, 18, 22), Day::parse('2026-05-05'), $just)->reasons, 'a band of just eight uncertainties is not coarse');
+        self::assertSame(
+            [],
+            Limit::judge(Quantity::of(20, Unit::Nm), ReadingLimit::between(Unit::Nm, 18, 22), Day::parse('2026-05-05'), $just)->reasons,
+            'a band of just eight uncertainties is not coarse',
+        );
     }
 
     /** @return iterable<string, array{float, string, float, string}> */
@@ -94,15 +98,17 @@ final class LimitTest extends TestCase
 
     public function test_there_and_back_is_the_same_and_across_dimensions_is_an_error(): void
     {
-        $this->limitTo(200)->forAll(Generators::elements(Unit::cases()), Generators::elements(Unit::cases()), Generators::choose(0, 100_000))->then(function (Unit $a, Unit $b, int $n): void {
-            $quantity = Quantity::of($n / 7, $a);
-            try {
-                self::assertEqualsWithDelta($n / 7, $quantity->in($b)->in($a)->value, 1e-9 * max(1, $n));
-                self::assertSame($a->dimension(), $b->dimension());
-            } catch (InputError) {
-                self::assertNotSame($a->dimension(), $b->dimension());
-            }
-        });
+        $this->limitTo(200)
+            ->forAll(Generators::elements(Unit::cases()), Generators::elements(Unit::cases()), Generators::choose(0, 100_000))
+            ->then(function (Unit $a, Unit $b, int $n): void {
+                $quantity = Quantity::of($n / 7, $a);
+                try {
+                    self::assertEqualsWithDelta($n / 7, $quantity->in($b)->in($a)->value, 1e-9 * max(1, $n));
+                    self::assertSame($a->dimension(), $b->dimension());
+                } catch (InputError) {
+                    self::assertNotSame($a->dimension(), $b->dimension());
+                }
+            });
     }
 
     /** @return iterable<string, array{string, float|null}> what is typed for a torque in Nm, and what is understood; null is refused */

@@ -14,20 +14,48 @@ final class RigContractTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>}> */
     public static function sheets(): iterable
     {
-        $point = static fn(string $id, float $value, float $min, float $max, mixed ...$more): array => ['id' => $id, 'value' => $value, 'min' => $min, 'max' => $max, ...$more];
-        $screw = static fn(string $id, float $step = 1, float $min = -10, float $max = 10, string $positive = 'cw'): array => ['id' => $id, 'step' => $step, 'min' => $min, 'max' => $max, 'positive' => $positive];
-        $move = static fn(string $id, float $amount, string $direction = 'cw'): array => ['adjuster' => $id, 'amount' => $amount, 'direction' => $direction];
+        $point = static fn(string $id, float $value, float $min, float $max, mixed ...$more): array => [
+            'id' => $id,
+            'value' => $value,
+            'min' => $min,
+            'max' => $max,
+            ...$more,
+        ];
+        $screw = static fn(string $id, float $step = 1, float $min = -10, float $max = 10, string $positive = 'cw'): array => [
+            'id' => $id,
+            'step' => $step,
+            'min' => $min,
+            'max' => $max,
+            'positive' => $positive,
+        ];
+        $move = static fn(string $id, float $amount, string $direction = 'cw'): array => [
+            'adjuster' => $id,
+            'amount' => $amount,
+            'direction' => $direction,
+        ];
 
         yield 'a limit is met even though the cost then grows elsewhere' => [
-            ['points' => [$point('a', 5, 0, 1), $point('b', 0.5, 0, 1, weight: 100)], 'adjusters' => [$screw('s')], 'effects' => ['s' => ['a' => -1, 'b' => 0.05]]],
+            [
+                'points' => [$point('a', 5, 0, 1), $point('b', 0.5, 0, 1, weight: 100)],
+                'adjusters' => [$screw('s')],
+                'effects' => ['s' => ['a' => -1, 'b' => 0.05]],
+            ],
             ['moves' => [$move('s', 4)], 'within' => true],
         ];
         yield 'one adjuster rather than two, though two would come nearer' => [
-            ['points' => [$point('a', 3, 0, 2, aim: 0)], 'adjusters' => [$screw('s', 1, -1, 1), $screw('t', 1, -1, 1)], 'effects' => ['s' => ['a' => -1], 't' => ['a' => -1]]],
+            [
+                'points' => [$point('a', 3, 0, 2, aim: 0)],
+                'adjusters' => [$screw('s', 1, -1, 1), $screw('t', 1, -1, 1)],
+                'effects' => ['s' => ['a' => -1], 't' => ['a' => -1]],
+            ],
             ['moves' => [$move('s', 1)], 'predicted' => ['a' => 2]],
         ];
         yield 'two adjusters where one cannot do it' => [
-            ['points' => [$point('a', 3, 0, 1)], 'adjusters' => [$screw('s', 1, -1, 1), $screw('t', 1, -1, 1)], 'effects' => ['s' => ['a' => -1], 't' => ['a' => -1]]],
+            [
+                'points' => [$point('a', 3, 0, 1)],
+                'adjusters' => [$screw('s', 1, -1, 1), $screw('t', 1, -1, 1)],
+                'effects' => ['s' => ['a' => -1], 't' => ['a' => -1]],
+            ],
             ['moves' => [$move('s', 1), $move('t', 1)], 'within' => true],
         ];
         yield 'already within: nothing is moved, however far from the aim' => [
@@ -43,11 +71,19 @@ final class RigContractTest extends TestCase
             ['moves' => [$move('s', 6.5)], 'predicted' => ['a' => 3.5]],
         ];
         yield 'weights decide between two aims; 7 and 8 cost the same, so the lesser' => [
-            ['points' => [$point('a', 10, 0, 8, aim: 0, weight: 3), $point('b', 0, 0, 8, aim: 0)], 'adjusters' => [$screw('s')], 'effects' => ['s' => ['a' => -1, 'b' => 1]]],
+            [
+                'points' => [$point('a', 10, 0, 8, aim: 0, weight: 3), $point('b', 0, 0, 8, aim: 0)],
+                'adjusters' => [$screw('s')],
+                'effects' => ['s' => ['a' => -1, 'b' => 1]],
+            ],
             ['moves' => [$move('s', 7)], 'predicted' => ['a' => 3, 'b' => 7]],
         ];
         yield 'of equal cost the lesser amount' => [
-            ['points' => [$point('a', 0, 0, 9, weight: 0), $point('b', 5, 0, 4, weight: 0)], 'adjusters' => [$screw('s')], 'effects' => ['s' => ['b' => -1]]],
+            [
+                'points' => [$point('a', 0, 0, 9, weight: 0), $point('b', 5, 0, 4, weight: 0)],
+                'adjusters' => [$screw('s')],
+                'effects' => ['s' => ['b' => -1]],
+            ],
             ['moves' => [$move('s', 1)], 'predicted' => ['a' => 0, 'b' => 4]],
         ];
         yield 'the other way has the opposite name' => [
@@ -79,19 +115,38 @@ final class RigContractTest extends TestCase
             ['unmet' => ['far'], 'recheck' => ['near'], 'within' => false],
         ];
         yield 'a match counts like a limit' => [
-            ['points' => [$point('a', 1, 0, 9), $point('b', 4, 0, 9)], 'adjusters' => [$screw('s')], 'effects' => ['s' => ['a' => 1]], 'match' => [['points' => ['a', 'b'], 'within' => 1]]],
+            [
+                'points' => [$point('a', 1, 0, 9), $point('b', 4, 0, 9)],
+                'adjusters' => [$screw('s')],
+                'effects' => ['s' => ['a' => 1]],
+                'match' => [['points' => ['a', 'b'], 'within' => 1]],
+            ],
             ['predicted' => ['a' => 4, 'b' => 4], 'within' => true],
         ];
         yield 'an unmet match is named after the points' => [
-            ['points' => [$point('a', 5, 0, 1), $point('b', 50, 0, 99)], 'adjusters' => [], 'effects' => (object) [], 'match' => [['points' => ['b', 'a'], 'within' => 2]]],
+            [
+                'points' => [$point('a', 5, 0, 1), $point('b', 50, 0, 99)],
+                'adjusters' => [],
+                'effects' => (object) [],
+                'match' => [['points' => ['b', 'a'], 'within' => 2]],
+            ],
             ['unmet' => ['a', 'b=a'], 'predicted' => ['a' => 5, 'b' => 50]],
         ];
         yield 'a match of nought within float noise' => [
-            ['points' => [$point('a', 0.3, 0, 1), $point('b', 0.1, 0, 1)], 'adjusters' => [$screw('s', 0.1)], 'effects' => ['s' => ['b' => 1]], 'match' => [['points' => ['a', 'b'], 'within' => 0]]],
+            [
+                'points' => [$point('a', 0.3, 0, 1), $point('b', 0.1, 0, 1)],
+                'adjusters' => [$screw('s', 0.1)],
+                'effects' => ['s' => ['b' => 1]],
+                'match' => [['points' => ['a', 'b'], 'within' => 0]],
+            ],
             ['moves' => [$move('s', 0.2)], 'within' => true],
         ];
         yield 'to be read again: all it touches, in the points\' order' => [
-            ['points' => [$point('c', 0, 0, 9), $point('a', 5, 0, 1), $point('b', 0, 0, 9)], 'adjusters' => [$screw('s')], 'effects' => ['s' => ['b' => 0.1, 'a' => -1, 'c' => 0]]],
+            [
+                'points' => [$point('c', 0, 0, 9), $point('a', 5, 0, 1), $point('b', 0, 0, 9)],
+                'adjusters' => [$screw('s')],
+                'effects' => ['s' => ['b' => 0.1, 'a' => -1, 'c' => 0]],
+            ],
             ['recheck' => ['a', 'b']],
         ];
         yield 'an adjuster that cannot move' => [

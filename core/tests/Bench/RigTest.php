@@ -40,14 +40,20 @@ final class RigTest extends TestCase
             }
             foreach ($adjusters as $adjuster) {
                 $turned = $amounts[$adjuster->id] ?? 0.0;
-                self::assertTrue($adjuster->min - 1e-9 <= $turned && $turned <= $adjuster->max + 1e-9, "case {$case}: {$adjuster->id} is turned past its travel");
+                self::assertTrue(
+                    $adjuster->min - 1e-9 <= $turned && $turned <= $adjuster->max + 1e-9,
+                    "case {$case}: {$adjuster->id} is turned past its travel",
+                );
                 self::assertEqualsWithDelta(round($turned / $adjuster->step), $turned / $adjuster->step, 1e-9, 'in whole steps');
             }
             $said = $this->score($points, $effects, $matches, $amounts);
             self::assertTrue($result->proven);
             self::assertCount($said[0], $result->unmet);
             foreach ($this->everything($adjusters) as $other) {
-                self::assertFalse($this->better($this->score($points, $effects, $matches, $other), $said), "case {$case}: ".json_encode($other).' beats '.json_encode($amounts));
+                self::assertFalse(
+                    $this->better($this->score($points, $effects, $matches, $other), $said),
+                    "case {$case}: ".json_encode($other).' beats '.json_encode($amounts),
+                );
             }
         }
     }
@@ -56,9 +62,17 @@ final class RigTest extends TestCase
     public function test_each_end_of_an_adjusters_travel_stops_it(): void
     {
         foreach ([[-1.0, 4.0, 6.0], [-4.0, 1.0, -6.0]] as [$min, $max, $off]) {
-            $result = Rig::solve([RigPoint::of('p', 10 + $off, 9.9, 10.1)], [Adjuster::of('a', 0.5, $min, $max, Turn::Clockwise)], ['a' => ['p' => 1.0]]);
+            $result = Rig::solve(
+                [RigPoint::of('p', 10 + $off, 9.9, 10.1)],
+                [Adjuster::of('a', 0.5, $min, $max, Turn::Clockwise)],
+                ['a' => ['p' => 1.0]],
+            );
             self::assertSame([['p'], true], [$result->unmet, $result->proven], 'the travel does not reach');
-            $result = Rig::solve([RigPoint::of('p', 10 - $off / 1.5, 9.9, 10.1)], [Adjuster::of('a', 0.5, $min, $max, Turn::Clockwise)], ['a' => ['p' => 1.0]]);
+            $result = Rig::solve(
+                [RigPoint::of('p', 10 - $off / 1.5, 9.9, 10.1)],
+                [Adjuster::of('a', 0.5, $min, $max, Turn::Clockwise)],
+                ['a' => ['p' => 1.0]],
+            );
             self::assertSame([4.0, []], [$result->moves[0]['amount'], $result->unmet], 'to its very end it does');
         }
     }

@@ -60,7 +60,10 @@ final class StepSchemaTest extends TestCase
         self::assertNull(self::check($kind, $good));
         self::assertNull(self::check($kind, (object) [...(array) $good, 'group' => 'travel']));
         self::assertSame('spec.colour', self::check($kind, (object) [...(array) $good, 'colour' => 'red']));
-        self::assertSame('spec.acts.how', self::check($kind, (object) [...(array) $good, 'acts' => (object) ['how' => 'paints', 'systems' => ['fuel']]]));
+        self::assertSame(
+            'spec.acts.how',
+            self::check($kind, (object) [...(array) $good, 'acts' => (object) ['how' => 'paints', 'systems' => ['fuel']]]),
+        );
         self::assertSame('spec.acts.systems', self::check($kind, (object) [...(array) $good, 'acts' => (object) ['how' => 'moves']]));
     }
 
@@ -68,14 +71,39 @@ final class StepSchemaTest extends TestCase
     public static function spoilt(): iterable
     {
         $rows = [
-            ['caution', 'level', 'danger', 'spec.level'], ['measurement', 'reading', null, 'spec.reading'], ['torque', 'reading', (object) ['point' => 'p'], 'spec.reading.limit'],
+            ['caution', 'level', 'danger', 'spec.level'], ['measurement', 'reading', null, 'spec.reading'], [
+                'torque',
+                'reading',
+                (object) ['point' => 'p'],
+                'spec.reading.limit',
+            ],
             ['timing', 'reading', null, 'spec.reading'], ['count', 'counts', null, 'spec.counts'], ['count', 'min', -1, 'spec.min'], ['count', 'max', 2.5, 'spec.max'],
-            ['hold', 'hold', (object) ['seconds' => 0, 'what' => 'x'], 'spec.hold.seconds'], ['compare', 'within', -1, 'spec.within'], ['compare', 'real', (object) [], 'spec.real.title'],
+            [
+                'hold',
+                'hold',
+                (object) ['seconds' => 0, 'what' => 'x'],
+                'spec.hold.seconds',
+            ], ['compare', 'within', -1, 'spec.within'], ['compare', 'real', (object) [], 'spec.real.title'],
             ['part', 'quantity', 0, 'spec.quantity'], ['part', 'position', '', 'spec.position'], ['tool', 'tool_kind', null, 'spec.tool_kind'],
             ['safing_fit', 'flag', null, 'spec.flag'], ['safing_fit', 'against', [], 'spec.against'], ['safing_remove', 'of', 0, 'spec.of'],
-            ['rollcall', 'places', ['nose', 'nose'], 'spec.places'], ['rollcall', 'stands', 5, 'spec.stands'], ['test', 'restore', null, 'spec.restore'],
-            ['rig', 'points', [], 'spec.points'], ['rig', 'points', [(object) ['id' => 'a', 'title' => 'up', 'min' => 1, 'max' => 2]], 'spec.points.0.unit'],
-            ['rig', 'adjusters', [(object) ['id' => 's', 'title' => 'screw', 'step' => 0.5, 'min' => -4, 'max' => 4, 'positive' => 'cw']], 'spec.adjusters.0.unit'],
+            [
+                'rollcall',
+                'places',
+                ['nose', 'nose'],
+                'spec.places',
+            ], ['rollcall', 'stands', 5, 'spec.stands'], ['test', 'restore', null, 'spec.restore'],
+            ['rig', 'points', [], 'spec.points'], [
+                'rig',
+                'points',
+                [(object) ['id' => 'a', 'title' => 'up', 'min' => 1, 'max' => 2]],
+                'spec.points.0.unit',
+            ],
+            [
+                'rig',
+                'adjusters',
+                [(object) ['id' => 's', 'title' => 'screw', 'step' => 0.5, 'min' => -4, 'max' => 4, 'positive' => 'cw']],
+                'spec.adjusters.0.unit',
+            ],
             ['rig', 'effects', (object) ['s' => (object) ['a' => 'much']], 'spec.effects.s.a'], ['inspection', 'covers', [], 'spec.covers'],
         ];
         foreach ($rows as $row) {
@@ -106,7 +134,14 @@ final class StepSchemaTest extends TestCase
 
             return null;
         };
-        self::assertSame(['kind', 'title', 'spec'], [$path((object) ['kind' => 'weld', 'title' => 't']), $path((object) ['kind' => 'instruction']), $path((object) ['kind' => 'part', 'title' => 't'])]);
+        self::assertSame(
+            ['kind', 'title', 'spec'],
+            [
+                $path((object) ['kind' => 'weld', 'title' => 't']),
+                $path((object) ['kind' => 'instruction']),
+                $path((object) ['kind' => 'part', 'title' => 't']),
+            ],
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -129,7 +164,10 @@ final class StepSchemaTest extends TestCase
             }
             $fitted = count(array_filter($card->steps, static fn(\stdClass $s): bool => $s->kind === 'safing_fit'));
             $removed = count(array_filter($card->steps, static fn(\stdClass $s): bool => $s->kind === 'safing_remove'));
-            self::assertTrue($fitted === $removed || in_array($card->makes, ['safe', 'raise', 'lower', 'last'], true), "{$card->code} leaves something fitted");
+            self::assertTrue(
+                $fitted === $removed || in_array($card->makes, ['safe', 'raise', 'lower', 'last'], true),
+                "{$card->code} leaves something fitted",
+            );
         }
     }
 }

@@ -27,7 +27,11 @@ final class AssignTest extends TestCase
         $people = $slots = [];
         for ($i = 0; $i < $many; $i++) {
             $held = [];
-            foreach (['skill' => $some(['engine', 'airframe'], 2), 'rating' => $some(['SKV', 'OLN'], 3), 'authority' => $some(['perform', 'duplicate'], 3)] as $kind => $values) {
+            foreach ([
+                'skill' => $some(['engine', 'airframe'], 2),
+                'rating' => $some(['SKV', 'OLN'], 3),
+                'authority' => $some(['perform', 'duplicate'], 3),
+            ] as $kind => $values) {
                 foreach ($values as $value) {
                     $held["{$kind}:{$value}"] = mt_rand(0, 5) === 0 ? Day::parse('2026-05-05') : null;
                 }
@@ -36,7 +40,15 @@ final class AssignTest extends TestCase
         }
         for ($i = 0; $i < $places; $i++) {
             $role = $i % 3 === 2 ? Role::Duplicate : Role::Perform;
-            $slots[] = AssignSlot::of("s{$i}", 'c'.intdiv($i, 3), $role, $role === Role::Duplicate ? null : ['engine', 'airframe'][mt_rand(0, 1)], ['SKV', 'OLN'][mt_rand(0, 1)], Day::parse('2026-05-0'.mt_rand(5, 6)), $alike ? 4.0 : [1.0, 2.0, 3.5, 4.0, 6.0, 8 / 7][mt_rand(0, 5)]);
+            $slots[] = AssignSlot::of(
+                "s{$i}",
+                'c'.intdiv($i, 3),
+                $role,
+                $role === Role::Duplicate ? null : ['engine', 'airframe'][mt_rand(0, 1)],
+                ['SKV', 'OLN'][mt_rand(0, 1)],
+                Day::parse('2026-05-0'.mt_rand(5, 6)),
+                $alike ? 4.0 : [1.0, 2.0, 3.5, 4.0, 6.0, 8 / 7][mt_rand(0, 5)],
+            );
         }
 
         return [$people, $slots];
@@ -66,7 +78,10 @@ final class AssignTest extends TestCase
             $day["{$id} {$s->date}"] = ($day["{$id} {$s->date}"] ?? 0.0) + $s->hours;
             $load[$id] = ($load[$id] ?? 0.0) + $s->hours;
             $sides["{$id} {$s->card}"][$s->role->value] = true;
-            if ($s->unfit($by[$id]->holds) !== null || $day["{$id} {$s->date}"] > $by[$id]->hours + 1e-6 || isset($sides["{$id} {$s->card}"]['perform'], $sides["{$id} {$s->card}"]['duplicate'])) {
+            if ($s->unfit($by[$id]->holds) !== null || $day["{$id} {$s->date}"] > $by[$id]->hours + 1e-6 || isset(
+                $sides["{$id} {$s->card}"]['perform'],
+                $sides["{$id} {$s->card}"]['duplicate'],
+            )) {
                 return null;
             }
         }
@@ -95,7 +110,13 @@ final class AssignTest extends TestCase
                 }
             }
             $bars = array_filter($assigned, static fn(string $p, string $s): bool => in_array($p, $barred[$s] ?? [], true), ARRAY_FILTER_USE_BOTH);
-            $bars = [...$bars, ...array_filter($apart, static fn(array $p): bool => isset($assigned[$p[0]], $assigned[$p[1]]) && $assigned[$p[0]] === $assigned[$p[1]])];
+            $bars = [
+                ...$bars,
+                ...array_filter(
+                    $apart,
+                    static fn(array $p): bool => isset($assigned[$p[0]], $assigned[$p[1]]) && $assigned[$p[0]] === $assigned[$p[1]],
+                ),
+            ];
             $judged = count($assigned) < $best[0] || $bars !== [] ? null : self::judge($people, $slots, $assigned);
             if ($judged !== null && ($judged[0] > $best[0] || $judged[1] < $best[1] - 1e-9)) {
                 $best = $judged;
@@ -138,18 +159,38 @@ final class AssignTest extends TestCase
         $kinds = ['skill' => ['engine', 'airframe', 'avionics'], 'rating' => ['SKV', 'OLN', 'TRK'], 'authority' => ['perform', 'duplicate']];
         $people = $slots = $cards = [];
         for ($i = 0; $i < $many; $i++) {
-            $held = array_map(static fn(array $of): array => array_values(array_filter($of, static fn(string $v): bool => mt_rand(0, 2) > 0)) ?: [$of[mt_rand(0, count($of) - 1)]], $kinds);
+            $held = array_map(
+                static fn(array $of): array => array_values(array_filter(
+                    $of,
+                    static fn(string $v): bool => mt_rand(0, 2) > 0,
+                )) ?: [$of[mt_rand(0, count($of) - 1)]],
+                $kinds,
+            );
             $hours = mt_rand(0, 4) === 0 ? 4.0 : 8.0;
-            $keys = array_merge(...array_map(static fn(string $kind): array => array_map(static fn(string $v): string => "{$kind}:{$v}", $held[$kind]), array_keys($held)));
+            $keys = array_merge(...array_map(
+                static fn(string $kind): array => array_map(static fn(string $v): string => "{$kind}:{$v}", $held[$kind]),
+                array_keys($held),
+            ));
             $people[] = AssignPerson::of("p{$i}", new Qualified(array_fill_keys($keys, null)), $hours);
             foreach (['2026-05-05', '2026-05-06'] as $date) {
                 for ($left = $hours; $left > 0.4; $left -= $long) {
                     $long = min($left, [0.5, 1.0, 1.5, 2.0, 2.5, 3.0, 3.5, 4.0, 6.0][mt_rand(0, 8)]);
                     $role = Role::from($held['authority'][mt_rand(0, count($held['authority']) - 1)]);
                     // A card of two or three, none of whom works and inspects it.
-                    $card = 'c'.(array_key_first(array_filter($cards, static fn(array $who): bool => ! isset($who[$i]) && count($who) < 3)) ?? count($cards));
+                    $card = 'c'.(array_key_first(array_filter(
+                        $cards,
+                        static fn(array $who): bool => ! isset($who[$i]) && count($who) < 3,
+                    )) ?? count($cards));
                     $cards[(int) substr($card, 1)][$i] = true;
-                    $slots[] = AssignSlot::of('s'.count($slots), $card, $role, $role === Role::Duplicate ? null : $held['skill'][mt_rand(0, count($held['skill']) - 1)], $held['rating'][mt_rand(0, count($held['rating']) - 1)], Day::parse($date), $long);
+                    $slots[] = AssignSlot::of(
+                        's'.count($slots),
+                        $card,
+                        $role,
+                        $role === Role::Duplicate ? null : $held['skill'][mt_rand(0, count($held['skill']) - 1)],
+                        $held['rating'][mt_rand(0, count($held['rating']) - 1)],
+                        Day::parse($date),
+                        $long,
+                    );
                 }
             }
         }
@@ -191,12 +232,22 @@ final class AssignTest extends TestCase
         $result = Assign::of($people, $slots, Deadline::in(1500));
         $judged = self::judge($people, $slots, $result->assigned);
         self::assertNotNull($judged, 'a rule is broken');
-        self::assertSame(array_map(static fn(AssignSlot $s): string => $s->id, $slots), array_values(array_filter(array_map(static fn(AssignSlot $s): string => $s->id, $slots), static fn(string $id): bool => isset($result->assigned[$id]) !== in_array($id, array_column($result->open, 'slot'), true))));
+        self::assertSame(
+            array_map(static fn(AssignSlot $s): string => $s->id, $slots),
+            array_values(array_filter(
+                array_map(static fn(AssignSlot $s): string => $s->id, $slots),
+                static fn(string $id): bool => isset($result->assigned[$id]) !== in_array($id, array_column($result->open, 'slot'), true),
+            )),
+        );
         $ground = new AssignGround($people, $slots);
         self::assertLessThanOrEqual($ground->most(), $judged[0]);
         // Slots are four hours each, which is the grain: the sum in grains is a sixteenth.
         self::assertGreaterThanOrEqual($ground->least($judged[0]), (int) round($judged[1] / 16));
-        self::assertSame($result->proven, $ground->most() === $judged[0] && $ground->least($judged[0]) === (int) round($judged[1] / 16), 'what is proven meets both bounds');
+        self::assertSame(
+            $result->proven,
+            $ground->most() === $judged[0] && $ground->least($judged[0]) === (int) round($judged[1] / 16),
+            'what is proven meets both bounds',
+        );
         foreach ($result->open as $open) {
             self::assertSame(array_map(static fn(AssignPerson $p): string => $p->id, $people), array_keys($open['why']));
             foreach ($people as $p) {
@@ -221,11 +272,24 @@ final class AssignTest extends TestCase
         mt_srand($seed);
         $people = $slots = [];
         for ($i = 0; $i < $many; $i++) {
-            $held = ['rating:T' => null, 'authority:perform' => null, 'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null, 'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null];
+            $held = [
+                'rating:T' => null,
+                'authority:perform' => null,
+                'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null,
+                'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null,
+            ];
             $people[] = AssignPerson::of("p{$i}", new Qualified($held), [4.0, 6.0, 8.0][mt_rand(0, 2)]);
         }
         for ($i = 0; $i < $places; $i++) {
-            $slots[] = AssignSlot::of("s{$i}", "c{$i}", Role::Perform, ['a', 'b', 'c'][mt_rand(0, 2)], 'T', Day::parse('2026-05-0'.mt_rand(1, $days)), 2.0);
+            $slots[] = AssignSlot::of(
+                "s{$i}",
+                "c{$i}",
+                Role::Perform,
+                ['a', 'b', 'c'][mt_rand(0, 2)],
+                'T',
+                Day::parse('2026-05-0'.mt_rand(1, $days)),
+                2.0,
+            );
         }
         $result = Assign::of($people, $slots, Deadline::in(500));
         $judged = self::judge($people, $slots, $result->assigned);
@@ -304,7 +368,15 @@ final class AssignTest extends TestCase
     {
         $held = new Qualified(['rating:T' => null, 'authority:perform' => null, 'authority:duplicate' => null]);
         $people = [AssignPerson::of('a', $held, 8), AssignPerson::of('b', $held, 8)];
-        $slot = static fn(string $id, Role $role, string $card): AssignSlot => AssignSlot::of($id, $card, $role, null, 'T', Day::parse('2026-05-05'), 2.0);
+        $slot = static fn(string $id, Role $role, string $card): AssignSlot => AssignSlot::of(
+            $id,
+            $card,
+            $role,
+            null,
+            'T',
+            Day::parse('2026-05-05'),
+            2.0,
+        );
         $slots = [$slot('inspect', Role::Duplicate, '1'), $slot('other', Role::Perform, '2')];
         self::assertSame(['inspect' => 'b', 'other' => 'a'], Assign::of($people, $slots, null, 3, ['inspect' => ['a']])->assigned);
         $none = Assign::of($people, $slots, null, 3, ['inspect' => ['a', 'b']]);

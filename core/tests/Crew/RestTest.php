@@ -60,8 +60,15 @@ final class RestTest extends TestCase
     public function test_leave_and_a_changed_shift_go_before_the_usual_week(): void
     {
         $held = new Qualified(['skill:a' => null, 'rating:T' => null, 'authority:perform' => null]);
-        $roster = new Roster([new Rostered('early', [1, 2, 3, 4, 5], ['a'], $held, ['2026-05-05' => null, '2026-05-06' => 'late', '2026-05-09' => 'early'])], ['early' => new Shift('06:00', '14:00'), 'late' => new Shift('14:00', '22:00')], new DateTimeZone('UTC'));
-        $counts = static fn(string $shift): array => array_map(static fn(int $d): int => $roster->counts($shift, Day::parse("2026-05-0{$d}"), 'T')['a'] ?? 0, [4, 5, 6, 7, 8, 9]);
+        $roster = new Roster(
+            [new Rostered('early', [1, 2, 3, 4, 5], ['a'], $held, ['2026-05-05' => null, '2026-05-06' => 'late', '2026-05-09' => 'early'])],
+            ['early' => new Shift('06:00', '14:00'), 'late' => new Shift('14:00', '22:00')],
+            new DateTimeZone('UTC'),
+        );
+        $counts = static fn(string $shift): array => array_map(
+            static fn(int $d): int => $roster->counts($shift, Day::parse("2026-05-0{$d}"), 'T')['a'] ?? 0,
+            [4, 5, 6, 7, 8, 9],
+        );
         self::assertSame([1, 0, 0, 1, 1, 1], $counts('early'));
         self::assertSame([0, 0, 1, 0, 0, 0], $counts('late'));
         self::assertSame(0, $roster->able(Day::parse('2026-05-05'), 'T', 'a'));
@@ -74,6 +81,10 @@ final class RestTest extends TestCase
         $there = array_map(static fn(int $d): ?string => $leaving->shiftOn(Day::parse("2026-05-0{$d}")), [5, 6, 7, 9]);
         self::assertSame(['early', 'early', null, null], $there, 'the last day itself is worked');
         self::assertFalse($leaving->worksOn(Day::parse('2026-05-07')));
-        self::assertSame('late', (new Rostered('early', [], ['a'], $held, ['2026-05-09' => 'late']))->shiftOn(Day::parse('2026-05-09')), 'without an end');
+        self::assertSame(
+            'late',
+            (new Rostered('early', [], ['a'], $held, ['2026-05-09' => 'late']))->shiftOn(Day::parse('2026-05-09')),
+            'without an end',
+        );
     }
 }

@@ -23,8 +23,18 @@ final class WhoIsLeftTest extends TestCase
         yield 'the last day itself is still good' => [[7 => [...$one, 'skill:engine' => '2026-05-20']], 'perform', 'engine', []];
         yield 'the only one lapses' => [[7 => [...$one, 'skill:engine' => '2026-05-19']], 'perform', 'engine', [['7', 'skill', 'engine']]];
         yield 'which an inspection does not ask for' => [[7 => [...$one, 'skill:engine' => '2026-05-19']], 'duplicate', null, []];
-        yield 'the authority before the rating' => [[7 => [...$one, 'rating:SKV' => '2026-05-01', 'authority:duplicate' => '2026-05-19']], 'duplicate', null, [['7', 'authority', 'duplicate']]];
-        yield 'each of several, whoever never could aside' => [['a' => [...$one, 'rating:SKV' => '2026-05-01'], 'b' => ['skill:engine' => null], 'c' => [...$one, 'authority:perform' => '2026-05-02']], 'perform', 'engine', [['a', 'rating', 'SKV'], ['c', 'authority', 'perform']]];
+        yield 'the authority before the rating' => [
+            [7 => [...$one, 'rating:SKV' => '2026-05-01', 'authority:duplicate' => '2026-05-19']],
+            'duplicate',
+            null,
+            [['7', 'authority', 'duplicate']],
+        ];
+        yield 'each of several, whoever never could aside' => [
+            ['a' => [...$one, 'rating:SKV' => '2026-05-01'], 'b' => ['skill:engine' => null], 'c' => [...$one, 'authority:perform' => '2026-05-02']],
+            'perform',
+            'engine',
+            [['a', 'rating', 'SKV'], ['c', 'authority', 'perform']],
+        ];
         yield 'one who can is enough' => [['a' => [...$one, 'rating:SKV' => '2026-05-01'], 'b' => $one], 'perform', 'engine', []];
     }
 
@@ -35,7 +45,13 @@ final class WhoIsLeftTest extends TestCase
     #[DataProvider('cases')]
     public function test_what_took_the_last_away(array $people, string $role, ?string $skill, array $lapsed): void
     {
-        $holds = array_map(static fn(array $held): Qualified => new Qualified(array_map(static fn(?string $until): ?Day => $until === null ? null : Day::parse($until), $held)), $people);
+        $holds = array_map(
+            static fn(array $held): Qualified => new Qualified(array_map(
+                static fn(?string $until): ?Day => $until === null ? null : Day::parse($until),
+                $held,
+            )),
+            $people,
+        );
         self::assertSame($lapsed, WhoIsLeft::lapsed($holds, $role, 'SKV', $skill, Day::parse('2026-05-20')));
     }
 }

@@ -19,23 +19,67 @@ final class ClockTest extends TestCase
     public static function cases(): iterable
     {
         $usage = ['at_discovery' => ['ldg' => 100], 'counters' => ['ldg' => 110], 'rates' => ['ldg' => 2]];
-        yield 'the day of discovery does not count' => [['category' => 'B'], ['expires_at' => '2026-05-04T22:00:00Z', 'last_local_date' => '2026-05-04', 'days_left' => 2, 'status' => 'due_soon']];
-        yield 'an instant before the end it is not expired' => [['category' => 'B', 'as_of' => '2026-05-04T21:59:59Z'], ['days_left' => 0, 'status' => 'due_soon']];
+        yield 'the day of discovery does not count' => [
+            ['category' => 'B'],
+            ['expires_at' => '2026-05-04T22:00:00Z', 'last_local_date' => '2026-05-04', 'days_left' => 2, 'status' => 'due_soon'],
+        ];
+        yield 'an instant before the end it is not expired' => [
+            ['category' => 'B', 'as_of' => '2026-05-04T21:59:59Z'],
+            ['days_left' => 0, 'status' => 'due_soon'],
+        ];
         yield 'at the end it is' => [['category' => 'B', 'as_of' => '2026-05-04T22:00:00Z'], ['days_left' => -1, 'status' => 'expired']];
-        yield 'the tighter of rule and limit' => [['category' => 'C', 'limits' => ['days' => 4]], ['last_local_date' => '2026-05-05', 'driver' => 'days']];
+        yield 'the tighter of rule and limit' => [
+            ['category' => 'C', 'limits' => ['days' => 4]],
+            ['last_local_date' => '2026-05-05', 'driver' => 'days'],
+        ];
         yield 'a wider limit changes nothing' => [['category' => 'C', 'limits' => ['days' => 40]], ['last_local_date' => '2026-05-11']];
         yield 'rules of its own' => [['category' => 'D', 'rules' => ['D' => 60]], ['last_local_date' => '2026-06-30', 'status' => 'open']];
-        yield 'category A by use alone has no calendar' => [['category' => 'A', 'limits' => ['ldg' => 30], ...$usage], ['expires_at' => null, 'last_local_date' => null, 'days_left' => null, 'usage_left' => ['ldg' => 20], 'forecast_last_date' => '2026-05-12', 'driver' => 'ldg', 'status' => 'open']];
-        yield 'use at its limit is not beyond it' => [['category' => 'A', 'limits' => ['ldg' => 10], ...$usage], ['usage_left' => ['ldg' => 0], 'forecast_last_date' => '2026-05-02', 'status' => 'due_soon']];
-        yield 'use beyond its limit expires it' => [['category' => 'C', 'limits' => ['ldg' => 9], ...$usage], ['usage_left' => ['ldg' => -1], 'driver' => 'ldg', 'status' => 'expired', 'days_left' => 9]];
-        yield 'days win a tie' => [['category' => 'A', 'limits' => ['days' => 4, 'ldg' => 16], ...$usage], ['forecast_last_date' => '2026-05-05', 'driver' => 'days']];
-        yield 'past its calendar with use left is expired all the same' => [['category' => 'B', 'as_of' => '2026-05-05T10:00:00Z', 'limits' => ['ldg' => 30], ...$usage], ['usage_left' => ['ldg' => 20], 'driver' => 'days', 'status' => 'expired']];
+        yield 'category A by use alone has no calendar' => [
+            ['category' => 'A', 'limits' => ['ldg' => 30], ...$usage],
+            [
+                'expires_at' => null,
+                'last_local_date' => null,
+                'days_left' => null,
+                'usage_left' => ['ldg' => 20],
+                'forecast_last_date' => '2026-05-12',
+                'driver' => 'ldg',
+                'status' => 'open',
+            ],
+        ];
+        yield 'use at its limit is not beyond it' => [
+            ['category' => 'A', 'limits' => ['ldg' => 10], ...$usage],
+            ['usage_left' => ['ldg' => 0], 'forecast_last_date' => '2026-05-02', 'status' => 'due_soon'],
+        ];
+        yield 'use beyond its limit expires it' => [
+            ['category' => 'C', 'limits' => ['ldg' => 9], ...$usage],
+            ['usage_left' => ['ldg' => -1], 'driver' => 'ldg', 'status' => 'expired', 'days_left' => 9],
+        ];
+        yield 'days win a tie' => [
+            ['category' => 'A', 'limits' => ['days' => 4, 'ldg' => 16], ...$usage],
+            ['forecast_last_date' => '2026-05-05', 'driver' => 'days'],
+        ];
+        yield 'past its calendar with use left is expired all the same' => [
+            ['category' => 'B', 'as_of' => '2026-05-05T10:00:00Z', 'limits' => ['ldg' => 30], ...$usage],
+            ['usage_left' => ['ldg' => 20], 'driver' => 'days', 'status' => 'expired'],
+        ];
         yield 'category D has 120 days' => [['category' => 'D'], ['last_local_date' => '2026-08-29', 'days_left' => 119, 'status' => 'open']];
-        yield 'category A by days alone' => [['category' => 'A', 'limits' => ['days' => 15]], ['last_local_date' => '2026-05-16', 'driver' => 'days', 'status' => 'open']];
-        yield 'nothing flown any more: the calendar is still the forecast' => [['category' => 'C', 'limits' => ['ldg' => 30], ...$usage, 'rates' => ['ldg' => 0]], ['forecast_last_date' => '2026-05-11', 'driver' => 'days', 'status' => 'open']];
-        yield 'three days before its end it is due soon' => [['category' => 'C', 'as_of' => '2026-05-08T10:00:00Z'], ['days_left' => 3, 'status' => 'due_soon']];
+        yield 'category A by days alone' => [
+            ['category' => 'A', 'limits' => ['days' => 15]],
+            ['last_local_date' => '2026-05-16', 'driver' => 'days', 'status' => 'open'],
+        ];
+        yield 'nothing flown any more: the calendar is still the forecast' => [
+            ['category' => 'C', 'limits' => ['ldg' => 30], ...$usage, 'rates' => ['ldg' => 0]],
+            ['forecast_last_date' => '2026-05-11', 'driver' => 'days', 'status' => 'open'],
+        ];
+        yield 'three days before its end it is due soon' => [
+            ['category' => 'C', 'as_of' => '2026-05-08T10:00:00Z'],
+            ['days_left' => 3, 'status' => 'due_soon'],
+        ];
         yield 'four days before it is not' => [['category' => 'C', 'as_of' => '2026-05-07T10:00:00Z'], ['days_left' => 4, 'status' => 'open']];
-        yield 'an extension adds its days' => [['category' => 'C', 'extensions' => [['days' => 10, 'granted' => '2026-05-11T21:00:00Z']]], ['last_local_date' => '2026-05-21']];
+        yield 'an extension adds its days' => [
+            ['category' => 'C', 'extensions' => [['days' => 10, 'granted' => '2026-05-11T21:00:00Z']]],
+            ['last_local_date' => '2026-05-21'],
+        ];
     }
 
     /**
@@ -45,7 +89,16 @@ final class ClockTest extends TestCase
     #[DataProvider('cases')]
     public function test_it_reads(array $given, array $expected): void
     {
-        $answer = json_decode(Door::compute('clock', (string) json_encode([...['discovered' => '2026-05-01T10:00:00Z', 'timezone' => 'Europe/Oslo', 'as_of' => '2026-05-02T10:00:00Z'], ...$given])), true);
+        $answer = json_decode(
+            Door::compute(
+                'clock',
+                (string) json_encode([
+                    ...['discovered' => '2026-05-01T10:00:00Z', 'timezone' => 'Europe/Oslo', 'as_of' => '2026-05-02T10:00:00Z'],
+                    ...$given,
+                ]),
+            ),
+            true,
+        );
         self::assertEquals($expected, array_intersect_key($answer, $expected));
     }
 

@@ -76,7 +76,12 @@ final class DepletionTest extends TestCase
     public function test_a_reading_that_was_not_a_change_says_so_or_nothing(): void
     {
         $ask = static fn(?bool $replaced): string => Door::compute('depletion', (string) json_encode(['unit' => 'bar', 'min_pressure' => 90, 'readings' => [
-            ['date' => '2026-03-01', 'pressure' => 140, 'temp_c' => 21], ['date' => '2026-03-11', 'pressure' => 130, 'temp_c' => 21, ...$replaced === null ? [] : ['replaced' => $replaced]],
+            ['date' => '2026-03-01', 'pressure' => 140, 'temp_c' => 21], [
+                'date' => '2026-03-11',
+                'pressure' => 130,
+                'temp_c' => 21,
+                ...$replaced === null ? [] : ['replaced' => $replaced],
+            ],
             ['date' => '2026-03-21', 'pressure' => 129, 'temp_c' => 21], ['date' => '2026-03-31', 'pressure' => 128, 'temp_c' => 21],
         ]]));
         self::assertSame($ask(null), $ask(false));
@@ -86,7 +91,10 @@ final class DepletionTest extends TestCase
     public function test_a_change_of_the_bottle_starts_anew(): void
     {
         $old = self::line(100, -2, [0, 3, 6, 9]);
-        $new = array_map(static fn(int $d): GasReading => GasReading::of(Day::parse('2026-01-10')->plusDays($d), 124 - 0.1 * $d, 21, Unit::bar, $d === 0), [0, 5, 10]);
+        $new = array_map(
+            static fn(int $d): GasReading => GasReading::of(Day::parse('2026-01-10')->plusDays($d), 124 - 0.1 * $d, 21, Unit::bar, $d === 0),
+            [0, 5, 10],
+        );
         $result = Depletion::of([...$old, ...$new], Unit::bar, 90, 21, 0.04);
         self::assertCount(3, $result->points);
         self::assertEqualsWithDelta([-0.1, 124.0, 123.0], [$result->slope, $result->on(Day::parse('2026-01-10')), $result->latest()], 1e-9);

@@ -50,7 +50,14 @@ final class DueTest extends TestCase
     /** @return iterable<string, array{string, string, float, string}> */
     public static function months(): iterable
     {
-        foreach ([['2026-01-31', 1, '2026-02-28'], ['2026-01-31', 2, '2026-03-31'], ['2024-01-31', 1, '2024-02-29'], ['2024-02-29', 12, '2025-02-28'], ['2026-11-30', 3, '2027-02-28'], ['2026-12-15', 30, '2029-06-15']] as [$from, $n, $to]) {
+        foreach ([
+            ['2026-01-31', 1, '2026-02-28'],
+            ['2026-01-31', 2, '2026-03-31'],
+            ['2024-01-31', 1, '2024-02-29'],
+            ['2024-02-29', 12, '2025-02-28'],
+            ['2026-11-30', 3, '2027-02-28'],
+            ['2026-12-15', 30, '2029-06-15'],
+        ] as [$from, $n, $to]) {
             yield "{$from} and {$n} months" => [$from, '2026-05-04', (float) $n, $to];
         }
     }
@@ -98,7 +105,10 @@ final class DueTest extends TestCase
     {
         $limit = DueLimit::of('days', 100, null, $tolerance === 0 ? null : Allowance::of($tolerance, null, null));
         $today = Day::parse('2026-05-04');
-        $result = Due::of(Flying::of($today, [], []), DueItem::of(Rule::First, Rebase::Actual, [$limit], LastDone::on($today->plusDays(-$since), [])));
+        $result = Due::of(
+            Flying::of($today, [], []),
+            DueItem::of(Rule::First, Rebase::Actual, [$limit], LastDone::on($today->plusDays(-$since), [])),
+        );
         self::assertSame($status, $result->status->value);
         self::assertSame((string) $today->plusDays(100 - $since + $tolerance), (string) $result->latest);
     }
@@ -199,14 +209,16 @@ final class DueTest extends TestCase
 
     public function test_days_agree_with_the_calendar(): void
     {
-        $this->limitTo(300)->forAll(Generators::choose(-200_000, 900_000), Generators::choose(1, 500))->then(function (int $number, int $months): void {
-            $day = Day::fromNumber($number);
-            $date = (new \DateTimeImmutable('1970-01-01T00:00:00Z'))->modify("{$number} days");
-            self::assertSame($date->format('Y-m-d'), (string) $day);
-            self::assertSame($number, Day::parse((string) $day)->number);
-            $then = $day->plusMonths($months);
-            $first = $date->modify('first day of this month')->modify("+{$months} months");
-            self::assertSame($first->format('Y-m-').sprintf('%02d', min((int) $date->format('j'), (int) $first->format('t'))), (string) $then);
-        });
+        $this->limitTo(300)
+            ->forAll(Generators::choose(-200_000, 900_000), Generators::choose(1, 500))
+            ->then(function (int $number, int $months): void {
+                $day = Day::fromNumber($number);
+                $date = (new \DateTimeImmutable('1970-01-01T00:00:00Z'))->modify("{$number} days");
+                self::assertSame($date->format('Y-m-d'), (string) $day);
+                self::assertSame($number, Day::parse((string) $day)->number);
+                $then = $day->plusMonths($months);
+                $first = $date->modify('first day of this month')->modify("+{$months} months");
+                self::assertSame($first->format('Y-m-').sprintf('%02d', min((int) $date->format('j'), (int) $first->format('t'))), (string) $then);
+            });
     }
 }

@@ -37,10 +37,20 @@ final class FleetContractTest extends TestCase
 
     public function test_nothing_is_a_fleet_too(): void
     {
-        self::assertEquals(json_decode('{"line":[],"spread":0,"proposal":[],"end_spread":0,"weeks":[]}'), self::ask('stagger', '{"interval":100,"weeks":[],"aircraft":[]}'));
-        self::assertEquals(json_decode('[{"task":20,"flown":0,"short":20}]'), self::ask('stagger', '{"interval":100,"weeks":[{"task":20}],"aircraft":[]}')->weeks);
+        self::assertEquals(
+            json_decode('{"line":[],"spread":0,"proposal":[],"end_spread":0,"weeks":[]}'),
+            self::ask('stagger', '{"interval":100,"weeks":[],"aircraft":[]}'),
+        );
+        self::assertEquals(
+            json_decode('[{"task":20,"flown":0,"short":20}]'),
+            self::ask('stagger', '{"interval":100,"weeks":[{"task":20}],"aircraft":[]}')->weeks,
+        );
         $one = self::ask('stagger', '{"interval":100,"weeks":[],"aircraft":[{"id":"7","left":30,"most":10}]}');
-        self::assertSame([['7', 50.0, -20.0], []], [[$one->line[0]->id, (float) $one->line[0]->target, (float) $one->line[0]->distance], $one->proposal[0]->hours], 'an id that looks like a number stays a string');
+        self::assertSame(
+            [['7', 50.0, -20.0], []],
+            [[$one->line[0]->id, (float) $one->line[0]->target, (float) $one->line[0]->distance], $one->proposal[0]->hours],
+            'an id that looks like a number stays a string',
+        );
     }
 
     /** @return iterable<string, array{string, list<float|int>, list<float|int>}> aircraft, hours of each in all, hours left at the end */
@@ -48,9 +58,17 @@ final class FleetContractTest extends TestCase
     {
         yield 'the fuller flies the more' => ['{"id":"a","left":90,"most":40},{"id":"b","left":50,"most":40}', [25, 35], [65, 15]];
         // They want 15 and 55 and there are 60: each is five short.
-        yield 'one that stands lets the other fly' => ['{"id":"a","left":90,"most":30,"stands":[0]},{"id":"b","left":80,"most":30}', [10, 50], [80, 30]];
+        yield 'one that stands lets the other fly' => [
+            '{"id":"a","left":90,"most":30,"stands":[0]},{"id":"b","left":80,"most":30}',
+            [10, 50],
+            [80, 30],
+        ];
         // They want 20 and 65; of 10 and 50, or 5 and 55, the first listed gets the step.
-        yield 'a phase fills it up' => ['{"id":"a","left":20,"most":30,"phase":{"first":1,"last":1}},{"id":"b","left":90,"most":30}', [10, 50], [100, 40]];
+        yield 'a phase fills it up' => [
+            '{"id":"a","left":20,"most":30,"phase":{"first":1,"last":1}},{"id":"b","left":90,"most":30}',
+            [10, 50],
+            [100, 40],
+        ];
         yield 'past its phase it does not fly' => ['{"id":"a","left":-3,"most":30},{"id":"b","left":90,"most":30}', [0, 60], [-3, 30]];
         yield 'the least it should fly' => ['{"id":"a","left":90,"most":30},{"id":"b","left":20,"most":30,"least":10}', [40, 20], [50, 0]];
     }
@@ -71,7 +89,10 @@ final class FleetContractTest extends TestCase
 
     public function test_what_cannot_be_flown_is_said_by_week(): void
     {
-        $result = self::ask('stagger', '{"interval":100,"margin":5,"step":1,"weeks":[{"task":30},{"task":30}],"aircraft":[{"id":"a","left":27.5,"most":20},{"id":"b","left":8,"most":20}]}');
+        $result = self::ask(
+            'stagger',
+            '{"interval":100,"margin":5,"step":1,"weeks":[{"task":30},{"task":30}],"aircraft":[{"id":"a","left":27.5,"most":20},{"id":"b","left":8,"most":20}]}',
+        );
         self::assertEquals(60 - (22 + 3), array_sum(array_column($result->weeks, 'short')));
         self::assertEquals([22, 3], array_column($result->proposal, 'total'), 'whole steps, and the margin kept');
         foreach ($result->weeks as $week) {
@@ -88,7 +109,12 @@ final class FleetContractTest extends TestCase
             $readings = [];
             for ($i = 0, $n = mt_rand(3, 12); $i < $n; $i++) {
                 $day += mt_rand($i === 1 ? 1 : 0, 9);
-                $readings[] = ['date' => gmdate('Y-m-d', 1767225600 + $day * 86400), 'pressure' => mt_rand(900, 1300) / 10, 'temp_c' => mt_rand(-20, 40), 'day' => $day];
+                $readings[] = [
+                    'date' => gmdate('Y-m-d', 1767225600 + $day * 86400),
+                    'pressure' => mt_rand(900, 1300) / 10,
+                    'temp_c' => mt_rand(-20, 40),
+                    'day' => $day,
+                ];
             }
             $corrected = array_map(static fn(array $r): float => ($r['pressure'] + 1.01325) / ($r['temp_c'] + 273.15) * 288.15 - 1.01325, $readings);
             $slopes = [];
@@ -102,7 +128,12 @@ final class FleetContractTest extends TestCase
             sort($slopes);
             $n = count($slopes);
             $median = ($slopes[intdiv($n - 1, 2)] + $slopes[intdiv($n, 2)]) / 2;
-            $input = ['readings' => array_map(static fn(array $r): array => array_diff_key($r, ['day' => 0]), $readings), 'unit' => 'bar', 'min_pressure' => 50, 'reference_temp_c' => 15];
+            $input = [
+                'readings' => array_map(static fn(array $r): array => array_diff_key($r, ['day' => 0]), $readings),
+                'unit' => 'bar',
+                'min_pressure' => 50,
+                'reference_temp_c' => 15,
+            ];
             $result = self::ask('depletion', (string) json_encode($input));
             self::assertEqualsWithDelta([$median, end($corrected)], [$result->slope_per_day, $result->latest], 1e-9);
             self::assertSame($median >= 0, $result->crosses_on === null);
@@ -113,9 +144,19 @@ final class FleetContractTest extends TestCase
     {
         foreach ([[120.0, 5.0, 21.0], [-0.9, -40.0, 60.0], [0.0, 20.0, 20.0]] as [$p, $from, $to]) {
             self::assertEqualsWithDelta($p, GasPressure::at(GasPressure::at($p, Unit::bar, $from, $to), Unit::bar, $to, $from), 1e-9);
-            self::assertEqualsWithDelta(GasPressure::at($p, Unit::bar, $from, $to) * 100, GasPressure::at($p * 100, Unit::kPa, $from, $to), 1e-6, 'in any unit the same');
+            self::assertEqualsWithDelta(
+                GasPressure::at($p, Unit::bar, $from, $to) * 100,
+                GasPressure::at($p * 100, Unit::kPa, $from, $to),
+                1e-6,
+                'in any unit the same',
+            );
         }
-        self::assertEqualsWithDelta(100.0, GasPressure::at(50.0 - 1.01325 / 2, Unit::bar, 0.0, 273.15), 0.02, 'twice the kelvin, twice the absolute pressure');
+        self::assertEqualsWithDelta(
+            100.0,
+            GasPressure::at(50.0 - 1.01325 / 2, Unit::bar, 0.0, 273.15),
+            0.02,
+            'twice the kelvin, twice the absolute pressure',
+        );
     }
 
     /** @return iterable<string, array{int, DueStatus}> days from today, how it stands with fourteen to warn */
@@ -149,7 +190,10 @@ final class FleetContractTest extends TestCase
     public function test_how_a_bottle_stands(float $last, ?float $expected, string $state): void
     {
         $day = Day::parse('2026-05-05');
-        $readings = array_map(static fn(int $ago): GasReading => GasReading::of($day->plusDays(-$ago), $last + 0.1 * $ago, 21, Unit::bar), [10, 5, 0]);
+        $readings = array_map(
+            static fn(int $ago): GasReading => GasReading::of($day->plusDays(-$ago), $last + 0.1 * $ago, 21, Unit::bar),
+            [10, 5, 0],
+        );
         self::assertSame($state, Depletion::of($readings, Unit::bar, 90, 21, $expected)->state($day, 14));
     }
 
@@ -162,7 +206,10 @@ final class FleetContractTest extends TestCase
         $due = static fn(int $ago): DueResult => Due::since(Flying::of($day, [], []), $item, LastDone::on($day->plusDays(-$ago), []));
         self::assertSame([false, true], [$due(5)->missedBy($day->plusDays(8)), $due(5)->missedBy($day->plusDays(9))], 'within its tolerance');
         self::assertFalse($due(20)->missedBy($day->plusDays(30)), 'what is overdue cannot be missed again');
-        self::assertFalse(Due::since(Flying::of($day, [], []), DueItem::of(Rule::First, Rebase::Actual, []), null)->missedBy($day), 'nor what never falls due');
+        self::assertFalse(
+            Due::since(Flying::of($day, [], []), DueItem::of(Rule::First, Rebase::Actual, []), null)->missedBy($day),
+            'nor what never falls due',
+        );
     }
 
     public function test_when_an_aircraft_of_a_phased_fleet_flies(): void

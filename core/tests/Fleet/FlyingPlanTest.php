@@ -40,7 +40,9 @@ final class FlyingPlanTest extends TestCase
             }, range(0, mt_rand(0, 3)));
             $plan = FlyingPlan::of($asOf, ['fh' => 1.0], ['fh' => $week], $sectors, $visits);
             $left = (float) mt_rand(1, 200);
-            $item = DueKind::item(Input::of(json_decode("{\"rule\":\"first\",\"rebase\":\"actual\",\"limits\":[{\"unit\":\"fh\",\"interval\":{$left}}]}")));
+            $item = DueKind::item(Input::of(json_decode(
+                "{\"rule\":\"first\",\"rebase\":\"actual\",\"limits\":[{\"unit\":\"fh\",\"interval\":{$left}}]}",
+            )));
             $due = Due::of(Flying::of($asOf, ['fh' => 0.0], $plan->means, $plan->periods, $asOf, ['fh' => 0.0]), $item);
 
             $flown = 0.0;
@@ -79,20 +81,27 @@ final class FlyingPlanTest extends TestCase
     public function test_moving_a_component_back_and_forth_changes_nothing(): void
     {
         $accrues = ['fh' => ['fh', 1.0], 'cyc' => ['ldg', 1.4]];
-        $this->limitTo(100)->forAll(Generators::choose(0, 9000), Generators::choose(0, 5000), Generators::choose(1, 12))->then(function (int $fh, int $ldg, int $moves) use ($accrues): void {
-            $a = ['fh' => $fh / 10, 'ldg' => (float) $ldg];
-            $b = ['fh' => 7123.4, 'ldg' => 88.0];
-            $stays = Tenure::begin(['fh' => 500.0, 'cyc' => 321.0], $a, $accrues);
-            $own = $stays->counters($a);
-            for ($i = 0; $i < $moves; $i++) {
-                $own = Tenure::begin($own, $i % 2 === 0 ? $b : $a, $accrues)->counters($i % 2 === 0 ? $b : $a);
-            }
-            $back = Tenure::begin($own, $a, $accrues);
-            $later = ['fh' => $a['fh'] + 37.25, 'ldg' => $a['ldg'] + 20];
-            self::assertEqualsWithDelta($stays->counters($later), $back->counters($later), 1e-6);
-            self::assertEqualsWithDelta(['fh' => 537.25, 'cyc' => 349.0], $back->counters($later), 1e-6);
-        });
-        self::assertEqualsWithDelta(['fh' => 2.0, 'cyc' => 4.2], Tenure::begin(['fh' => 0.0, 'cyc' => 0.0, 'hot' => 3.0], [], $accrues)->share(['fh' => 2.0, 'ldg' => 3.0]), 1e-9, 'a counter that follows nothing stands still');
+        $this->limitTo(100)
+            ->forAll(Generators::choose(0, 9000), Generators::choose(0, 5000), Generators::choose(1, 12))
+            ->then(function (int $fh, int $ldg, int $moves) use ($accrues): void {
+                $a = ['fh' => $fh / 10, 'ldg' => (float) $ldg];
+                $b = ['fh' => 7123.4, 'ldg' => 88.0];
+                $stays = Tenure::begin(['fh' => 500.0, 'cyc' => 321.0], $a, $accrues);
+                $own = $stays->counters($a);
+                for ($i = 0; $i < $moves; $i++) {
+                    $own = Tenure::begin($own, $i % 2 === 0 ? $b : $a, $accrues)->counters($i % 2 === 0 ? $b : $a);
+                }
+                $back = Tenure::begin($own, $a, $accrues);
+                $later = ['fh' => $a['fh'] + 37.25, 'ldg' => $a['ldg'] + 20];
+                self::assertEqualsWithDelta($stays->counters($later), $back->counters($later), 1e-6);
+                self::assertEqualsWithDelta(['fh' => 537.25, 'cyc' => 349.0], $back->counters($later), 1e-6);
+            });
+        self::assertEqualsWithDelta(
+            ['fh' => 2.0, 'cyc' => 4.2],
+            Tenure::begin(['fh' => 0.0, 'cyc' => 0.0, 'hot' => 3.0], [], $accrues)->share(['fh' => 2.0, 'ldg' => 3.0]),
+            1e-9,
+            'a counter that follows nothing stands still',
+        );
         self::assertSame(3.0, Tenure::begin(['hot' => 3.0], [], $accrues)->counters(['fh' => 9.0])['hot']);
     }
 
@@ -117,8 +126,13 @@ final class FlyingPlanTest extends TestCase
 
     public function test_shortened_intervals_are_whole_where_they_are_calendar_ones(): void
     {
-        $item = static fn(string $limit): DueItem => DueKind::item(Input::of(json_decode("{\"rule\":\"first\",\"rebase\":\"actual\",\"limits\":[{$limit}]}")));
-        $cut = static fn(string $limit, float $factor): array => [$item($limit)->shortened($factor)->limits[0]->interval, $item($limit)->shortened($factor)->limits[0]->threshold];
+        $item = static fn(string $limit): DueItem => DueKind::item(Input::of(json_decode(
+            "{\"rule\":\"first\",\"rebase\":\"actual\",\"limits\":[{$limit}]}",
+        )));
+        $cut = static fn(string $limit, float $factor): array => [
+            $item($limit)->shortened($factor)->limits[0]->interval,
+            $item($limit)->shortened($factor)->limits[0]->threshold,
+        ];
         self::assertSame([30.0, null], $cut('{"unit":"days","interval":45}', 0.67));
         self::assertSame([1.0, null], $cut('{"unit":"months","interval":1}', 0.5), 'never less than one');
         self::assertSame([1.0, 3.0], $cut('{"unit":"months","interval":3,"threshold":6}', 0.5));
@@ -132,11 +146,17 @@ final class FlyingPlanTest extends TestCase
         $programme = FlyingSimulator::seeded(7);
         $days = array_map(static fn(int $n): Day => Day::parse('2026-01-01')->plusDays($n), range(0, 1999));
         $there = array_map(static fn(Day $d): array => $programme->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]), $days);
-        $back = array_reverse(array_map(static fn(Day $d): array => FlyingSimulator::seeded(7)->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]), array_reverse($days)));
+        $back = array_reverse(array_map(
+            static fn(Day $d): array => FlyingSimulator::seeded(7)->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]),
+            array_reverse($days),
+        ));
         self::assertSame($there, $back);
         self::assertEqualsWithDelta(5.0, array_sum(array_column($there, 'fh')) / 2000, 0.25);
         self::assertEqualsWithDelta(4.0, array_sum(array_column($there, 'ldg')) / 2000, 0.2);
-        self::assertNotSame($there, array_map(static fn(Day $d): array => FlyingSimulator::seeded(8)->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]), $days));
+        self::assertNotSame(
+            $there,
+            array_map(static fn(Day $d): array => FlyingSimulator::seeded(8)->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]), $days),
+        );
         foreach ($there as $day) {
             self::assertSame([floor($day['ldg']), true], [$day['ldg'], $day['fh'] <= 24]);
         }

@@ -33,13 +33,37 @@ final class NextBaseTest extends TestCase
         $months = isset($planned['months']) ? ['months' => Day::parse((string) $planned['months'])] : [];
         $anchor = $planned['anchor_day'] ?? null;
 
-        return LastDone::on(Day::parse($on), ['fh' => 1000.0], array_map(floatval(...), array_diff_key($planned, ['months' => 0, 'anchor_day' => 0])), $months, $anchor === null ? null : (int) $anchor);
+        return LastDone::on(
+            Day::parse($on),
+            ['fh' => 1000.0],
+            array_map(floatval(...), array_diff_key($planned, ['months' => 0, 'anchor_day' => 0])),
+            $months,
+            $anchor === null ? null : (int) $anchor,
+        );
     }
 
     /** @return iterable<string, array{string, int, list<string>}> first done, every so many months, when it falls due each time */
     public static function calendars(): iterable
     {
-        yield 'the last of January, a year of months' => ['2026-01-31', 1, ['2026-02-28', '2026-03-31', '2026-04-30', '2026-05-31', '2026-06-30', '2026-07-31', '2026-08-31', '2026-09-30', '2026-10-31', '2026-11-30', '2026-12-31', '2027-01-31', '2027-02-28']];
+        yield 'the last of January, a year of months' => [
+            '2026-01-31',
+            1,
+            [
+                '2026-02-28',
+                '2026-03-31',
+                '2026-04-30',
+                '2026-05-31',
+                '2026-06-30',
+                '2026-07-31',
+                '2026-08-31',
+                '2026-09-30',
+                '2026-10-31',
+                '2026-11-30',
+                '2026-12-31',
+                '2027-01-31',
+                '2027-02-28',
+            ],
+        ];
         yield 'the thirtieth keeps the thirtieth' => ['2026-01-30', 1, ['2026-02-28', '2026-03-30', '2026-04-30', '2026-05-30']];
         yield 'over a leap year' => ['2027-12-31', 2, ['2028-02-29', '2028-04-30', '2028-06-30', '2028-08-31']];
         yield 'a day that every month has' => ['2026-01-28', 1, ['2026-02-28', '2026-03-28', '2026-04-28']];
@@ -68,7 +92,10 @@ final class NextBaseTest extends TestCase
 
     public function test_what_was_done_far_too_early_counts_from_when_it_was_done(): void
     {
-        $planned = NextBase::planned(self::due('2026-01-31', LastDone::on(Day::parse('2026-01-31'), ['fh' => 900.0]), DueLimit::of('months', 6)), null);
+        $planned = NextBase::planned(
+            self::due('2026-01-31', LastDone::on(Day::parse('2026-01-31'), ['fh' => 900.0]), DueLimit::of('months', 6)),
+            null,
+        );
         self::assertSame(['months' => '2026-07-31'], $planned);
         $early = self::done('2026-03-15', $planned);
         self::assertSame('2026-09-15', (string) self::due('2026-03-15', $early, DueLimit::of('months', 6))->forecast);

@@ -53,7 +53,10 @@ final class ReachTest extends TestCase
     public function test_the_state(array $stops, array $visits, string $state, ?string $driver): void
     {
         $today = Day::parse('2026-05-05');
-        $plans = VisitPlans::of($today, array_map(static fn(array $v): VisitSpan => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2]), $visits));
+        $plans = VisitPlans::of(
+            $today,
+            array_map(static fn(array $v): VisitSpan => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2]), $visits),
+        );
         $made = [];
         foreach ($stops as $i => $days) {
             [$last, $latest] = is_array($days) ? $days : [$days, $days];
@@ -70,8 +73,16 @@ final class ReachTest extends TestCase
     public function test_other_warning_days(): void
     {
         $today = Day::parse('2026-05-05');
-        $state = static fn(int $days, int $warn): FleetState => Reach::of($today, [new Stop('usage', 'a', $today->plusDays($days))], VisitPlans::of($today, []), $warn)->state;
-        self::assertSame([FleetState::Stop, FleetState::Watch, FleetState::Watch, FleetState::Clear], [$state(3, 3), $state(4, 3), $state(6, 3), $state(7, 3)]);
+        $state = static fn(int $days, int $warn): FleetState => Reach::of(
+            $today,
+            [new Stop('usage', 'a', $today->plusDays($days))],
+            VisitPlans::of($today, []),
+            $warn,
+        )->state;
+        self::assertSame(
+            [FleetState::Stop, FleetState::Watch, FleetState::Watch, FleetState::Clear],
+            [$state(3, 3), $state(4, 3), $state(6, 3), $state(7, 3)],
+        );
         self::assertSame(FleetState::Clear, FleetState::of($today, null, PlannedAway::No, 14));
     }
 
@@ -80,7 +91,16 @@ final class ReachTest extends TestCase
         $day = static fn(int $n): Day => Day::parse('2026-05-05')->plusDays($n);
         $span = VisitSpan::of($day(2), $day(4));
         self::assertSame([false, true, true, false], [$span->holds($day(1)), $span->holds($day(2)), $span->holds($day(4)), $span->holds($day(5))]);
-        self::assertSame([true, true, false, false, true], [$span->overlaps($day(4), $day(9)), $span->overlaps($day(0), $day(2)), $span->overlaps($day(5), $day(9)), $span->overlaps($day(0), $day(1)), $span->overlaps($day(0), $day(9))]);
+        self::assertSame(
+            [true, true, false, false, true],
+            [
+                $span->overlaps($day(4), $day(9)),
+                $span->overlaps($day(0), $day(2)),
+                $span->overlaps($day(5), $day(9)),
+                $span->overlaps($day(0), $day(1)),
+                $span->overlaps($day(0), $day(9)),
+            ],
+        );
         $this->expectException(InputError::class);
         VisitSpan::of($day(2), $day(1));
     }

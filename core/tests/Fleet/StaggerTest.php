@@ -38,7 +38,15 @@ final class StaggerTest extends TestCase
         for ($i = 0; $i < $many; $i++) {
             $first = mt_rand(0, 2) === 0 ? mt_rand(0, $weeks - 1) : null;
             $least = mt_rand(0, 3) === 0 ? $step : 0.0;
-            $fleet[] = StaggerAircraft::of("q{$i}", mt_rand(-5, 100) + mt_rand(0, 9) / 10, $most, $least, mt_rand(0, 4) === 0 ? [mt_rand(0, $weeks - 1)] : [], $first, $first === null ? null : $first + mt_rand(0, 1));
+            $fleet[] = StaggerAircraft::of(
+                "q{$i}",
+                mt_rand(-5, 100) + mt_rand(0, 9) / 10,
+                $most,
+                $least,
+                mt_rand(0, 4) === 0 ? [mt_rand(0, $weeks - 1)] : [],
+                $first,
+                $first === null ? null : $first + mt_rand(0, 1),
+            );
         }
         $tasks = [];
         for ($w = 0; $w < $weeks; $w++) {
@@ -50,23 +58,30 @@ final class StaggerTest extends TestCase
 
     public function test_no_aircraft_runs_into_its_phase_and_no_week_flies_more_than_its_task(): void
     {
-        $this->limitTo(150)->forAll(Generators::choose(1, 100_000), Generators::choose(2, 9), Generators::choose(1, 7))->then(function (int $seed, int $many, int $weeks): void {
-            [$fleet, $tasks] = self::fleet($seed, $many, $weeks, 2.5, 20.0);
-            $margin = (float) ($seed % 4);
-            $result = Stagger::propose($fleet, $tasks, self::INTERVAL, $margin, 2.5);
-            foreach ($fleet as $craft) {
-                $left = $craft->left;
-                foreach ($result->hours[$craft->id] as $week => $hours) {
-                    self::assertGreaterThanOrEqual(0, $hours);
-                    self::assertLessThanOrEqual($craft->flies($week) ? $craft->most : 0.0, $hours, 'what it can fly in a week');
-                    $left = $craft->phaseLast === $week ? self::INTERVAL : $left - $hours;
-                    self::assertTrue($hours === 0.0 || $left >= $margin - 1e-9, "{$craft->id} keeps its margin in week {$week}");
+        $this->limitTo(150)
+            ->forAll(Generators::choose(1, 100_000), Generators::choose(2, 9), Generators::choose(1, 7))
+            ->then(function (int $seed, int $many, int $weeks): void {
+                [$fleet, $tasks] = self::fleet($seed, $many, $weeks, 2.5, 20.0);
+                $margin = (float) ($seed % 4);
+                $result = Stagger::propose($fleet, $tasks, self::INTERVAL, $margin, 2.5);
+                foreach ($fleet as $craft) {
+                    $left = $craft->left;
+                    foreach ($result->hours[$craft->id] as $week => $hours) {
+                        self::assertGreaterThanOrEqual(0, $hours);
+                        self::assertLessThanOrEqual($craft->flies($week) ? $craft->most : 0.0, $hours, 'what it can fly in a week');
+                        $left = $craft->phaseLast === $week ? self::INTERVAL : $left - $hours;
+                        self::assertTrue($hours === 0.0 || $left >= $margin - 1e-9, "{$craft->id} keeps its margin in week {$week}");
+                    }
                 }
-            }
-            foreach ($tasks as $week => $task) {
-                self::assertEqualsWithDelta($task, array_sum(array_column($result->hours, $week)) + $result->short[$week], 1e-9, 'every hour of the task is flown or said to be short');
-            }
-        });
+                foreach ($tasks as $week => $task) {
+                    self::assertEqualsWithDelta(
+                        $task,
+                        array_sum(array_column($result->hours, $week)) + $result->short[$week],
+                        1e-9,
+                        'every hour of the task is flown or said to be short',
+                    );
+                }
+            });
     }
 
     public function test_it_is_the_best_of_all_ways_to_fly_the_task(): void
@@ -170,7 +185,11 @@ final class StaggerTest extends TestCase
 
     public function test_a_fleet_off_its_line_comes_back_onto_it(): void
     {
-        $fleet = array_map(static fn(string $id, float $left): StaggerAircraft => StaggerAircraft::of($id, $left, 40.0), ['a', 'b', 'c', 'd', 'e'], [100.0, 98.0, 60.0, 40.0, 30.0]);
+        $fleet = array_map(
+            static fn(string $id, float $left): StaggerAircraft => StaggerAircraft::of($id, $left, 40.0),
+            ['a', 'b', 'c', 'd', 'e'],
+            [100.0, 98.0, 60.0, 40.0, 30.0],
+        );
         $result = Stagger::propose($fleet, [20.0, 20.0, 20.0], self::INTERVAL, 0.0, 0.5);
         self::assertGreaterThan(12, $result->now->spread());
         self::assertLessThan($result->now->spread() / 2, $result->then->spread());

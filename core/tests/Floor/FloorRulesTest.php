@@ -64,7 +64,10 @@ final class FloorRulesTest extends TestCase
     {
         $recent = Recent::usual();
         [$day, $today] = [Day::parse($of), Day::parse('2026-05-05')];
-        self::assertSame([$byDays, $byFlights, $byDays || $byFlights], [$recent->byDays($day, $today), $recent->byFlights($day, $today, $flown), $recent->holds($day, $today, $flown)]);
+        self::assertSame(
+            [$byDays, $byFlights, $byDays || $byFlights],
+            [$recent->byDays($day, $today), $recent->byFlights($day, $today, $flown), $recent->holds($day, $today, $flown)],
+        );
     }
 
     public function test_a_place_is_the_same_however_it_is_written(): void
@@ -91,9 +94,28 @@ final class FloorRulesTest extends TestCase
      * @param list<string> $refusals
      */
     #[DataProvider('parts')]
-    public function test_whether_a_part_may_be_fitted(?array $codes, ?string $expires, bool $oneTime, bool $again, int $wanted, int $inBatch, array $refusals): void
-    {
-        self::assertSame($refusals, PartFit::refusals($codes, 'A', $expires === null ? null : Day::parse($expires), Day::parse('2026-05-05'), $oneTime, $again, $wanted, $inBatch));
+    public function test_whether_a_part_may_be_fitted(
+        ?array $codes,
+        ?string $expires,
+        bool $oneTime,
+        bool $again,
+        int $wanted,
+        int $inBatch,
+        array $refusals,
+    ): void {
+        self::assertSame(
+            $refusals,
+            PartFit::refusals(
+                $codes,
+                'A',
+                $expires === null ? null : Day::parse($expires),
+                Day::parse('2026-05-05'),
+                $oneTime,
+                $again,
+                $wanted,
+                $inBatch,
+            ),
+        );
     }
 
     /** @return iterable<string, array{list<array{string, int, string|null}>, int, int, array{int, int, string, string|null}}> batches, wanted, ordered; usable, short, code, batch */
@@ -120,7 +142,13 @@ final class FloorRulesTest extends TestCase
     #[DataProvider('stocks')]
     public function test_how_a_part_stands_in_the_store(array $batches, int $wanted, int $ordered, array $stands): void
     {
-        $stock = PartStock::of(array_map(static fn(array $b): array => [$b[0], $b[1], $b[2] === null ? null : Day::parse($b[2])], $batches), $wanted, $ordered, Day::parse('2026-05-05'), 30);
+        $stock = PartStock::of(
+            array_map(static fn(array $b): array => [$b[0], $b[1], $b[2] === null ? null : Day::parse($b[2])], $batches),
+            $wanted,
+            $ordered,
+            Day::parse('2026-05-05'),
+            30,
+        );
         self::assertSame($stands, [$stock->usable, $stock->short, $stock->code, $stock->batch]);
     }
 

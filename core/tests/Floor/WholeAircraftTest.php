@@ -55,7 +55,18 @@ final class WholeAircraftTest extends TestCase
     /** @param list<string> $systems */
     private static function acting(string $id, string $card, array $systems, bool $running = true): Acting
     {
-        return new Acting($id, self::ref($card), 3, 'Hold', How::Pressurises, $systems, new Touch($systems, 'wing'), self::at(), $running, 'Person 1');
+        return new Acting(
+            $id,
+            self::ref($card),
+            3,
+            'Hold',
+            How::Pressurises,
+            $systems,
+            new Touch($systems, 'wing'),
+            self::at(),
+            $running,
+            'Person 1',
+        );
     }
 
     /**
@@ -113,26 +124,49 @@ final class WholeAircraftTest extends TestCase
     /** @return list<string> ids of what holds it, with its class */
     private static function held(CardNow $card, StepNow $step, string $by = '7'): array
     {
-        return array_map(static fn(PersonAt|Acting|DeviceOn $s): string => substr(strrchr($s::class, '\\') ?: '', 1, 1).$s->id, Interlock::holding($card, $step, $by));
+        return array_map(
+            static fn(PersonAt|Acting|DeviceOn $s): string => substr(strrchr($s::class, '\\') ?: '', 1, 1).$s->id,
+            Interlock::holding($card, $step, $by),
+        );
     }
 
     public function test_people_come_first_then_what_acts_then_open_lines_then_devices(): void
     {
         $on = new OnAircraft(
             [self::person('3', '2', ['hydraulics']), self::person('7', '2', ['hydraulics']), self::person('4', '2', ['oxygen'])],
-            [self::device('1', ['hydraulics']), self::device('2', ['hydraulics'], true), self::device('3', ['oxygen']), self::device('4', ['*']), self::device('5', ['*'], false, 'Gear pins')],
+            [
+                self::device('1', ['hydraulics']),
+                self::device('2', ['hydraulics'], true),
+                self::device('3', ['oxygen']),
+                self::device('4', ['*']),
+                self::device('5', ['*'], false, 'Gear pins'),
+            ],
             [self::acting('1', '2', ['hydraulics']), self::acting('2', '1', ['hydraulics']), self::acting('3', '2', ['oxygen'])],
         );
         $card = self::card([self::moves(['hydraulics'])], $on);
-        self::assertSame(['P3', 'A1', 'D2', 'D1', 'D4'], self::held($card, self::moves(['hydraulics'])), 'neither who works it, nor its own card, nor what is meant to be on');
-        self::assertSame(['P7', 'P3'], array_slice(self::held(self::card([], new OnAircraft(array_reverse($on->people))), self::moves(['hydraulics']), '1'), 0, 2));
+        self::assertSame(
+            ['P3', 'A1', 'D2', 'D1', 'D4'],
+            self::held($card, self::moves(['hydraulics'])),
+            'neither who works it, nor its own card, nor what is meant to be on',
+        );
+        self::assertSame(
+            ['P7', 'P3'],
+            array_slice(self::held(self::card([], new OnAircraft(array_reverse($on->people))), self::moves(['hydraulics']), '1'), 0, 2),
+        );
         self::assertSame([], self::held($card, new StepNow(1, 'instruction', 'Look', false)), 'what acts on nothing is never held');
-        self::assertSame([], self::held($card, new StepNow(1, 'count', 'Pump', true, null, Acts::on(How::Moves, ['hydraulics']))), 'nor what is done');
+        self::assertSame(
+            [],
+            self::held($card, new StepNow(1, 'count', 'Pump', true, null, Acts::on(How::Moves, ['hydraulics']))),
+            'nor what is done',
+        );
     }
 
     public function test_a_lift_is_held_by_everybody_and_everything_but_what_is_meant_to_be_on(): void
     {
-        $on = new OnAircraft([self::person('3', '2', ['oxygen'], 'tail'), self::person('4', '2', [], 'cabin')], [self::device('1', []), self::device('2', ['wheels'], false, 'Gear pins'), self::device('3', ['nose door'])]);
+        $on = new OnAircraft(
+            [self::person('3', '2', ['oxygen'], 'tail'), self::person('4', '2', [], 'cabin')],
+            [self::device('1', []), self::device('2', ['wheels'], false, 'Gear pins'), self::device('3', ['nose door'])],
+        );
         self::assertSame(['P3', 'P4', 'D1', 'D3'], self::held(self::card([], $on), self::moves(['*'])));
     }
 
@@ -142,17 +176,34 @@ final class WholeAircraftTest extends TestCase
         $on = new OnAircraft([self::person('3', '1', ['hydraulics']), self::person('4', '2', ['hydraulics'])]);
         self::assertSame(['P3', 'P4'], self::held(self::card([self::moves(['hydraulics'], 2)], $on), self::moves(['hydraulics'], 2)));
         self::assertSame(['P4'], self::held(self::card([$call, self::moves(['hydraulics'], 2)], $on), self::moves(['hydraulics'], 2)));
-        self::assertSame(['P3', 'P4'], self::held(self::card([self::moves(['hydraulics'], 1), new StepNow(2, 'rollcall', 'Call', true)], $on), self::moves(['hydraulics'], 1)), 'one after it calls nobody');
+        self::assertSame(
+            ['P3', 'P4'],
+            self::held(self::card([self::moves(['hydraulics'], 1), new StepNow(2, 'rollcall', 'Call', true)], $on), self::moves(['hydraulics'], 1)),
+            'one after it calls nobody',
+        );
     }
 
     public function test_nobody_comes_where_something_runs_or_is_live_wherever_whoever_began_it_is(): void
     {
-        $on = new OnAircraft([self::person('5', '1', ['hydraulics'])], [], [self::acting('1', '2', ['hydraulics'], false), self::acting('2', '1', ['hydraulics']), self::acting('3', '2', ['oxygen']), self::acting('4', '2', ['hydraulics'])]);
+        $on = new OnAircraft(
+            [self::person('5', '1', ['hydraulics'])],
+            [],
+            [
+                self::acting('1', '2', ['hydraulics'], false),
+                self::acting('2', '1', ['hydraulics']),
+                self::acting('3', '2', ['oxygen']),
+                self::acting('4', '2', ['hydraulics']),
+            ],
+        );
         $away = static fn(CardNow $c, string $by): array => array_column(StayAway::from($c, $by), 'id');
         self::assertSame(['1', '4'], $away(self::card([], $on), '7'));
         self::assertSame([], $away(self::card([], $on), '5'), 'who is there already is there with whoever acts');
         self::assertSame([], $away(self::card([], $on, ['state' => CardProgress::Signed]), '7'), 'nothing is left to come to');
-        self::assertSame(['1', '3', '4'], $away(self::card([], $on, ['touch' => new Touch([], 'wing')]), '7'), 'a card that names no system touches all of its zone');
+        self::assertSame(
+            ['1', '3', '4'],
+            $away(self::card([], $on, ['touch' => new Touch([], 'wing')]), '7'),
+            'a card that names no system touches all of its zone',
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, NotNow|null, NotNow|null}> a card, why it is not worked, why nothing is entered on it */
@@ -172,18 +223,32 @@ final class WholeAircraftTest extends TestCase
     #[DataProvider('cards')]
     public function test_when_a_card_is_not_worked(array $more, ?NotNow $work, ?NotNow $entry): void
     {
-        self::assertSame([$work, $entry], [NotNow::toWork(self::card([], new OnAircraft, $more)), NotNow::ofAnyEntry(self::card([], new OnAircraft, $more))]);
+        self::assertSame(
+            [$work, $entry],
+            [NotNow::toWork(self::card([], new OnAircraft, $more)), NotNow::ofAnyEntry(self::card([], new OnAircraft, $more))],
+        );
     }
 
     public function test_when_a_card_is_not_signed(): void
     {
         $done = [new StepNow(1, 'instruction', 'Do', true)];
-        $loan = new OnAircraft([], [], [], [new LoanOut('4', 'rags', 5, self::ref('1'), 'Person 7', self::at()), new LoanOut('5', 'wrench', 1, self::ref('2'), 'Person 7', self::at())]);
+        $loan = new OnAircraft(
+            [],
+            [],
+            [],
+            [
+                new LoanOut('4', 'rags', 5, self::ref('1'), 'Person 7', self::at()),
+                new LoanOut('5', 'wrench', 1, self::ref('2'), 'Person 7', self::at()),
+            ],
+        );
         $why = static fn(CardNow $c, string ...$back): ?NotSigned => NotSigned::why($c, '7', array_values($back));
         self::assertSame(NotSigned::AlreadySigned, $why(self::card($done, new OnAircraft, ['state' => CardProgress::Closed])));
         self::assertSame(NotSigned::StepsOpen, $why(self::card([...$done, new StepNow(2, 'hold', 'Hold', false)])));
         self::assertSame(NotSigned::StillLive, $why(self::card($done, new OnAircraft([], [], [self::acting('1', '1', ['hydraulics'], false)]))));
-        self::assertNull($why(self::card($done, new OnAircraft([], [], [self::acting('1', '2', ['hydraulics'])]))), 'another card\'s is that card\'s');
+        self::assertNull(
+            $why(self::card($done, new OnAircraft([], [], [self::acting('1', '2', ['hydraulics'])]))),
+            'another card\'s is that card\'s',
+        );
         self::assertSame(NotSigned::InspectedIt, $why(self::card($done, new OnAircraft, ['inspectors' => ['7']])));
         self::assertSame(NotSigned::NoHandInIt, $why(self::card($done, new OnAircraft, ['hands' => ['8']])));
         self::assertSame(NotSigned::LoansOut, $why(self::card($done, $loan)));
@@ -213,7 +278,11 @@ final class WholeAircraftTest extends TestCase
 
     public function test_what_ended_a_pressure_falls_with_what_made_it(): void
     {
-        $steps = [new StepNow(1, 'hold', 'Hold', true, null, Acts::on(How::Pressurises, ['hydraulics'])), new StepNow(2, 'instruction', 'Pump off', true, null, null, ['hydraulics']), new StepNow(3, 'instruction', 'Power off', true, null, null, ['power'])];
+        $steps = [
+            new StepNow(1, 'hold', 'Hold', true, null, Acts::on(How::Pressurises, ['hydraulics'])),
+            new StepNow(2, 'instruction', 'Pump off', true, null, null, ['hydraulics']),
+            new StepNow(3, 'instruction', 'Power off', true, null, null, ['power']),
+        ];
         self::assertSame([2], TakeBack::falls(self::card($steps), 1));
     }
 
@@ -223,8 +292,17 @@ final class WholeAircraftTest extends TestCase
         $off = static fn(string $system): StepNow => new StepNow(2, 'instruction', 'Off', false, null, null, [$system]);
         self::assertTrue(Lasting::after(self::card([$hold, $off('hydraulics')]), $hold));
         self::assertFalse(Lasting::after(self::card([$hold, $off('oxygen')]), $hold));
-        self::assertFalse(Lasting::after(self::card([$off('hydraulics'), new StepNow(3, 'hold', 'Hold', false, null, $hold->acts)]), new StepNow(3, 'hold', 'Hold', false, null, $hold->acts)), 'what came before ends nothing after');
-        self::assertFalse(Lasting::after(self::card([self::moves(['hydraulics']), $off('hydraulics')]), self::moves(['hydraulics'])), 'a movement is over');
+        self::assertFalse(
+            Lasting::after(
+                self::card([$off('hydraulics'), new StepNow(3, 'hold', 'Hold', false, null, $hold->acts)]),
+                new StepNow(3, 'hold', 'Hold', false, null, $hold->acts),
+            ),
+            'what came before ends nothing after',
+        );
+        self::assertFalse(
+            Lasting::after(self::card([self::moves(['hydraulics']), $off('hydraulics')]), self::moves(['hydraulics'])),
+            'a movement is over',
+        );
         self::assertFalse(Lasting::after(self::card([$off('hydraulics')]), new StepNow(1, 'instruction', 'Look', false)));
     }
 

@@ -24,7 +24,13 @@ final class LeavingTest extends TestCase
         $touch = new Touch(['hydraulics'], 'nose');
         $since = Instant::parse('2026-05-05T10:00:00Z');
 
-        return new OnAircraft([new PersonAt('p', 'Oda Fenn', $card, $touch, $since)], [], [new Acting('a', $card, 3, 'pump', How::Pressurises, ['hydraulics'], $touch, $since, true, 'Oda Fenn')], [], [$card]);
+        return new OnAircraft(
+            [new PersonAt('p', 'Oda Fenn', $card, $touch, $since)],
+            [],
+            [new Acting('a', $card, 3, 'pump', How::Pressurises, ['hydraulics'], $touch, $since, true, 'Oda Fenn')],
+            [],
+            [$card],
+        );
     }
 
     /** @return iterable<string, array{OnAircraft, list<string>, list<string>}> what is there, places left empty, and the codes */
@@ -33,7 +39,11 @@ final class LeavingTest extends TestCase
         yield 'nothing' => [new OnAircraft, [], []];
         yield 'in this visit: who is at it and what is live, not that it is begun' => [self::on('1'), [], ['person_at:p', 'system_live:a']];
         yield 'in another visit: that too' => [self::on('2'), [], ['person_at:p', 'system_live:a', 'begun_elsewhere:k2']];
-        yield 'a place left empty, last' => [self::on('2'), ['7', '9'], ['person_at:p', 'system_live:a', 'begun_elsewhere:k2', 'part_missing:7', 'part_missing:9']];
+        yield 'a place left empty, last' => [
+            self::on('2'),
+            ['7', '9'],
+            ['person_at:p', 'system_live:a', 'begun_elsewhere:k2', 'part_missing:7', 'part_missing:9'],
+        ];
     }
 
     /**

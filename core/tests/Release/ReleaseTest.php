@@ -66,9 +66,18 @@ final class ReleaseTest extends TestCase
         yield 'a pin left in' => [['safing' => [$pin]], ['safing_left']];
         yield 'a pin taken out' => [['safing' => [[...$pin, 'removed' => true]]], []];
         yield 'a pin that a valid deferral carries' => [['findings' => [$valid], 'safing' => [[...$pin, 'carried_by' => 'f']]], []];
-        yield 'a pin that an invalid one carries' => [['findings' => [$invalid], 'safing' => [[...$pin, 'carried_by' => 'f']]], ['deferral_invalid', 'safing_left']];
-        yield 'a pin that an open finding carries' => [['findings' => [['id' => 'f', 'state' => 'open']], 'safing' => [[...$pin, 'carried_by' => 'f']]], ['finding_open', 'safing_left']];
-        yield 'a pin that a fixed finding carries' => [['findings' => [['id' => 'f', 'state' => 'fixed']], 'safing' => [[...$pin, 'carried_by' => 'f']]], ['safing_left']];
+        yield 'a pin that an invalid one carries' => [
+            ['findings' => [$invalid], 'safing' => [[...$pin, 'carried_by' => 'f']]],
+            ['deferral_invalid', 'safing_left'],
+        ];
+        yield 'a pin that an open finding carries' => [
+            ['findings' => [['id' => 'f', 'state' => 'open']], 'safing' => [[...$pin, 'carried_by' => 'f']]],
+            ['finding_open', 'safing_left'],
+        ];
+        yield 'a pin that a fixed finding carries' => [
+            ['findings' => [['id' => 'f', 'state' => 'fixed']], 'safing' => [[...$pin, 'carried_by' => 'f']]],
+            ['safing_left'],
+        ];
         yield 'a tool out' => [['tools_out' => ['w']], ['tool_out']];
         yield 'authority lapsed' => [['certifier' => [...self::CERTIFIER, 'authority_valid' => false]], ['not_authorised']];
         yield 'not rated' => [['certifier' => [...self::CERTIFIER, 'rated' => false]], ['not_authorised']];

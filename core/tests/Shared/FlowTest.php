@@ -26,7 +26,13 @@ final class FlowTest extends TestCase
             $least = PHP_INT_MAX;
             for ($side = 0; $side < 2 ** $nodes; $side++) {
                 if (($side & 1) === 1 && ($side & 2) === 0) {
-                    $least = min($least, array_sum(array_map(static fn(array $e): int => (($side >> $e[0]) & 1) === 1 && (($side >> $e[1]) & 1) === 0 ? $e[2] : 0, $edges)));
+                    $least = min(
+                        $least,
+                        array_sum(array_map(
+                            static fn(array $e): int => (($side >> $e[0]) & 1) === 1 && (($side >> $e[1]) & 1) === 0 ? $e[2] : 0,
+                            $edges,
+                        )),
+                    );
                 }
             }
             $pushed = $flow->push(0, 1);

@@ -37,7 +37,14 @@ final class GuardsTest extends TestCase
         yield 'less than nothing above it' => [static fn(float $v) => ReadingLimit::around(Unit::bar, 5, $v, 1), 0.0, -0.001, 'plus'];
         yield 'less than nothing below it' => [static fn(float $v) => ReadingLimit::around(Unit::bar, 5, 1, $v), 0.0, -0.001, 'minus'];
 
-        $gauge = static fn(float $resolution = 1, float $uncertainty = 1, float $low = 0, float $high = 10): Instrument => Instrument::of(Unit::bar, $resolution, $uncertainty, $low, $high, $day);
+        $gauge = static fn(float $resolution = 1, float $uncertainty = 1, float $low = 0, float $high = 10): Instrument => Instrument::of(
+            Unit::bar,
+            $resolution,
+            $uncertainty,
+            $low,
+            $high,
+            $day,
+        );
         yield 'an instrument of no resolution' => [static fn(float $v) => $gauge($v), 0.001, 0.0, 'resolution'];
         yield 'of less than no uncertainty' => [static fn(float $v) => $gauge(1, $v), 0.0, -0.001, 'uncertainty'];
         yield 'of a range that begins nowhere' => [static fn(float $v) => $gauge(low: $v), -1.0, NAN, 'range.0'];
@@ -54,16 +61,36 @@ final class GuardsTest extends TestCase
         yield 'more days than a calendar has' => [static fn(float $v) => DueLimit::of('days', $v), 1_000_000.0, 1_000_001.0, 'interval'];
         yield 'more months than a calendar has' => [static fn(float $v) => DueLimit::of('months', $v), 36_000.0, 36_001.0, 'interval'];
         yield 'a threshold of part of a month' => [static fn(float $v) => DueLimit::of('months', 5, $v), 4.0, 4.5, 'threshold'];
-        yield 'a tolerance of part of a day' => [static fn(float $v) => DueLimit::of('days', 5, null, Allowance::of($v, null, null)), 2.0, 2.5, 'tolerance.abs'];
-        yield 'a cap of part of a month' => [static fn(float $v) => DueLimit::of('months', 5, null, null, Allowance::of(null, 10, $v)), 2.0, 2.5, 'early.cap'];
+        yield 'a tolerance of part of a day' => [
+            static fn(float $v) => DueLimit::of('days', 5, null, Allowance::of($v, null, null)),
+            2.0,
+            2.5,
+            'tolerance.abs',
+        ];
+        yield 'a cap of part of a month' => [
+            static fn(float $v) => DueLimit::of('months', 5, null, null, Allowance::of(null, 10, $v)),
+            2.0,
+            2.5,
+            'early.cap',
+        ];
 
         yield 'an allowance of less than nothing' => [static fn(float $v) => Allowance::of($v, null, null), 0.0, -0.001, 'abs'];
         yield 'of less than no per cent' => [static fn(float $v) => Allowance::of(null, $v, null), 0.0, -0.001, 'pct'];
         yield 'capped below nothing' => [static fn(float $v) => Allowance::of(null, 5, $v), 0.0, -0.001, 'cap'];
 
         yield 'a place of no hours' => [static fn(float $v) => AssignSlot::of('s', 'c', Role::Perform, null, 'SKV', $day, $v), 0.001, 0.0, 'hours'];
-        yield 'a place longer than a day' => [static fn(float $v) => AssignSlot::of('s', 'c', Role::Perform, null, 'SKV', $day, $v), 24.0, 24.001, 'hours'];
-        yield 'a place of no number of hours' => [static fn(float $v) => AssignSlot::of('s', 'c', Role::Perform, null, 'SKV', $day, $v), 1.0, NAN, 'hours'];
+        yield 'a place longer than a day' => [
+            static fn(float $v) => AssignSlot::of('s', 'c', Role::Perform, null, 'SKV', $day, $v),
+            24.0,
+            24.001,
+            'hours',
+        ];
+        yield 'a place of no number of hours' => [
+            static fn(float $v) => AssignSlot::of('s', 'c', Role::Perform, null, 'SKV', $day, $v),
+            1.0,
+            NAN,
+            'hours',
+        ];
         yield 'somebody there for less than nothing' => [static fn(float $v) => AssignPerson::of('p', new Qualified([]), $v), 0.0, -0.001, 'hours'];
         yield 'somebody there longer than a day' => [static fn(float $v) => AssignPerson::of('p', new Qualified([]), $v), 24.0, 24.001, 'hours'];
         yield 'somebody there for no number of hours' => [static fn(float $v) => AssignPerson::of('p', new Qualified([]), $v), 8.0, NAN, 'hours'];

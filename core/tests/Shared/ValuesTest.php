@@ -136,13 +136,21 @@ final class ValuesTest extends TestCase
 
     public function test_a_reader_knows_where_it_stands(): void
     {
-        $in = Input::of((object) ['a' => (object) ['list' => [(object) ['id' => 'x'], (object) ['id' => 'x']], 'day' => '2026-02-30', 'map' => (object) ['7' => 1, 'b' => 2.5]]]);
+        $in = Input::of((object) ['a' => (object) [
+            'list' => [(object) ['id' => 'x'], (object) ['id' => 'x']],
+            'day' => '2026-02-30',
+            'map' => (object) ['7' => 1, 'b' => 2.5],
+        ]]);
         $a = $in->object('a');
         self::assertSame('a.list', $a->path('list'));
         self::assertSame(['7', 'b'], $a->object('map')->fields());
         self::assertEquals(['7' => 1.0, 'b' => 2.5], $a->numbers('map'));
         self::assertSame([[], [], null], [$a->strings('none'), $a->numbers('none'), $a->numberOrNull('none')]);
-        foreach (['a.day' => static fn() => $a->day('day'), 'a.other' => static fn() => $a->string('other'), 'a.list.1.id' => static fn() => $a->uniqueIds('list')] as $path => $read) {
+        foreach ([
+            'a.day' => static fn() => $a->day('day'),
+            'a.other' => static fn() => $a->string('other'),
+            'a.list.1.id' => static fn() => $a->uniqueIds('list'),
+        ] as $path => $read) {
             try {
                 $read();
                 self::fail("{$path} was read");

@@ -56,7 +56,10 @@ final class StoresTest extends TestCase
     #[DataProvider('checks')]
     public function test_until_when_a_tool_was_good(array $checks, ?string $last): void
     {
-        $found = ToolCheck::lastGood(array_map(static fn(array $c): ToolCheck => new ToolCheck(Day::parse($c[0]), $c[1]), $checks), Day::parse('2026-05-05'));
+        $found = ToolCheck::lastGood(
+            array_map(static fn(array $c): ToolCheck => new ToolCheck(Day::parse($c[0]), $c[1]), $checks),
+            Day::parse('2026-05-05'),
+        );
         self::assertSame($last, $found === null ? null : (string) $found);
     }
 }

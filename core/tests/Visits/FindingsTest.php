@@ -30,7 +30,9 @@ final class FindingsTest extends TestCase
         $findings = Findings::after($shape, $rate, $done, $found, $left);
         $r = $shape + $found;
         $p = ($rate + $done) / ($rate + $done + $left);
-        $pmf = static fn(int $n): float => exp(self::logGamma($n + $r) - self::logGamma($r) - self::logGamma($n + 1) + $r * log($p) + $n * log(1 - $p));
+        $pmf = static fn(int $n): float => exp(
+            self::logGamma($n + $r) - self::logGamma($r) - self::logGamma($n + 1) + $r * log($p) + $n * log(1 - $p),
+        );
         foreach ([0.1, 0.5, 0.9] as $chance) {
             $sum = 0.0;
             for ($n = 0; ; $n++) {
@@ -52,7 +54,16 @@ final class FindingsTest extends TestCase
     private static function logGamma(float $x): float
     {
         $sum = 0.99999999999980993;
-        foreach ([676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7] as $i => $c) {
+        foreach ([
+            676.5203681218851,
+            -1259.1392167224028,
+            771.32342877765313,
+            -176.61502916214059,
+            12.507343278686905,
+            -0.13857109526572012,
+            9.9843695780195716e-6,
+            1.5056327351493116e-7,
+        ] as $i => $c) {
             $sum += $c / ($x + $i);
         }
 
@@ -82,13 +93,19 @@ final class FindingsTest extends TestCase
 
     public function test_it_adds_up_through_its_door(): void
     {
-        $of = static fn(string $more): \stdClass => json_decode(Door::compute('findings', '{"prior":{"shape":4,"rate":50},"exposure_done":30,"found":6,"fix_hours":{"median":2,"sigma":0.5},"open_fix_hours":10,"capacity_hours":40'.$more.'}'));
+        $of = static fn(string $more): \stdClass => json_decode(Door::compute(
+            'findings',
+            '{"prior":{"shape":4,"rate":50},"exposure_done":30,"found":6,"fix_hours":{"median":2,"sigma":0.5},"open_fix_hours":10,"capacity_hours":40'.$more.'}',
+        ));
         $half = $of(',"exposure_left":40');
         self::assertEqualsWithDelta([10 * 40 / 80, 6 + 5], [$half->expected_more, $half->expected_total], 1e-12);
         self::assertEqualsWithDelta(5 * 2 * exp(0.125), $half->expected_fix_hours, 1e-12, 'without the open ones');
         $none = $of(',"exposure_left":0');
         self::assertEquals([0, 0, 0, 0, 6, 0, 1], array_values(get_object_vars($none)), 'nothing left to look at: what is open fits');
-        $full = json_decode(Door::compute('findings', '{"prior":{"shape":4,"rate":50},"exposure_done":30,"found":6,"exposure_left":0,"fix_hours":{"median":2,"sigma":0.5},"open_fix_hours":41,"capacity_hours":40}'));
+        $full = json_decode(Door::compute(
+            'findings',
+            '{"prior":{"shape":4,"rate":50},"exposure_done":30,"found":6,"exposure_left":0,"fix_hours":{"median":2,"sigma":0.5},"open_fix_hours":41,"capacity_hours":40}',
+        ));
         self::assertEquals(0, $full->p_fit, 'what is open alone is too much');
         $this->expectException(InputError::class);
         Findings::after(4, 1, 0, 0, 1e9);

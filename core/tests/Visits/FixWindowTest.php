@@ -53,7 +53,14 @@ final class FixWindowTest extends TestCase
 
     public function test_the_chance_rises_with_people_and_falls_with_work(): void
     {
-        $window = static fn(float $open, float $there, float $other): FixWindow => new FixWindow(Findings::after(8, 100, 60, 7, 90), 3.0, 0.7, $open, $there, $other);
+        $window = static fn(float $open, float $there, float $other): FixWindow => new FixWindow(
+            Findings::after(8, 100, 60, 7, 90),
+            3.0,
+            0.7,
+            $open,
+            $there,
+            $other,
+        );
         $now = $window(40, 200, 60);
         self::assertEqualsWithDelta(200 * 0.85 - 60, $now->capacity(), 1e-9);
         self::assertEqualsWithDelta(15 * 90 / 160 * 3.0 * exp(0.245), $now->expectedFix(), 1e-9);
@@ -70,7 +77,11 @@ final class FixWindowTest extends TestCase
     public function test_a_packing_by_hand_is_judged_as_the_search_judges_its_own(): void
     {
         $day = Day::parse(...);
-        $items = [PackItem::of('a', $day('2026-05-05'), $day('2026-06-01'), 60, 10, ['P']), PackItem::of('b', $day('2026-05-05'), $day('2026-05-20'), 30, 5, ['P']), PackItem::of('c', $day('2026-06-10'), $day('2026-07-01'), 90, 8)];
+        $items = [
+            PackItem::of('a', $day('2026-05-05'), $day('2026-06-01'), 60, 10, ['P']),
+            PackItem::of('b', $day('2026-05-05'), $day('2026-05-20'), 30, 5, ['P']),
+            PackItem::of('c', $day('2026-06-10'), $day('2026-07-01'), 90, 8),
+        ];
         $visits = [PackVisit::of('1', $day('2026-05-10'), $day('2026-05-12'), 20), PackVisit::of('2', $day('2026-05-25'), $day('2026-05-28'), 12)];
         $own = Pack::into($items, $visits, ['P' => 2.0], 0.1, Deadline::in(500));
         $into = [];

@@ -31,7 +31,17 @@ final class HangarPlanTest extends TestCase
         for ($c = 0; $c < 14; $c++) {
             $needs = array_filter(['airframe' => mt_rand(0, 3), 'engine' => mt_rand(0, 1)]);
             $after = $c === 0 ? [] : array_values(array_unique(array_map(static fn(): int => mt_rand(0, $c - 1), range(1, mt_rand(1, 2)))));
-            $cards[] = new PlanCard("c{$c}", mt_rand(1, 11), $needs, mt_rand(0, 2) === 0 ? [] : $after, mt_rand(0, 1) === 0 ? 'bay' : null, 1, mt_rand(0, 2) === 0 ? ['power' => ['on', 'off'][mt_rand(0, 1)]] : [], mt_rand(0, 4) === 0 ? mt_rand(1, 20) : 0, mt_rand(0, 5) === 0);
+            $cards[] = new PlanCard(
+                "c{$c}",
+                mt_rand(1, 11),
+                $needs,
+                mt_rand(0, 2) === 0 ? [] : $after,
+                mt_rand(0, 1) === 0 ? 'bay' : null,
+                1,
+                mt_rand(0, 2) === 0 ? ['power' => ['on', 'off'][mt_rand(0, 1)]] : [],
+                mt_rand(0, 4) === 0 ? mt_rand(1, 20) : 0,
+                mt_rand(0, 5) === 0,
+            );
         }
 
         return [$cards, $there];
@@ -138,7 +148,10 @@ final class HangarPlanTest extends TestCase
             [$cards, $there] = self::hangar(200 + $seed);
             $problem = PlanProblem::of($cards, self::MOST, ['bay' => 2], $there);
             $close = [2, 5, 9];
-            $stretch = static fn(PlanResult $p): int => max(array_map($p->end(...), $close)) - min(array_map(static fn(int $c): int => $p->starts[$c], $close));
+            $stretch = static fn(PlanResult $p): int => max(array_map($p->end(...), $close)) - min(array_map(
+                static fn(int $c): int => $p->starts[$c],
+                $close,
+            ));
             $loose = Plan::of($problem, Deadline::in(10_000), 1, 20);
             $tight = Plan::of($problem, Deadline::in(10_000), 1, 20, null, $close);
             self::assertFeasible($cards, $there, $tight, "seed {$seed}");
@@ -173,7 +186,10 @@ final class HangarPlanTest extends TestCase
     private static function shortest(array $cards, array $there, array $starts, int $best): int
     {
         if (count($starts) === count($cards)) {
-            return min($best, max([0, ...array_map(static fn(int $c): int => max(self::worked($cards[$c], $there, $starts[$c])) + 1, array_keys($starts))]));
+            return min(
+                $best,
+                max([0, ...array_map(static fn(int $c): int => max(self::worked($cards[$c], $there, $starts[$c])) + 1, array_keys($starts))]),
+            );
         }
         foreach ($cards as $c => $card) {
             if (isset($starts[$c]) || array_diff($card->after, array_keys($starts)) !== []) {
@@ -238,7 +254,19 @@ final class HangarPlanTest extends TestCase
     {
         for ($seed = 1; $seed <= 25; $seed++) {
             [$all, $there] = self::hangar(700 + $seed);
-            $cards = array_map(static fn(PlanCard $c): PlanCard => new PlanCard($c->id, $c->hours, $c->needs, array_values(array_filter($c->after, static fn(int $a): bool => $a < 5)), $c->zone, 1, $c->state, $c->earliest), array_slice($all, 0, 5));
+            $cards = array_map(
+                static fn(PlanCard $c): PlanCard => new PlanCard(
+                    $c->id,
+                    $c->hours,
+                    $c->needs,
+                    array_values(array_filter($c->after, static fn(int $a): bool => $a < 5)),
+                    $c->zone,
+                    1,
+                    $c->state,
+                    $c->earliest,
+                ),
+                array_slice($all, 0, 5),
+            );
             $plan = Plan::of(PlanProblem::of($cards, self::MOST, ['bay' => 2], $there), Deadline::in(10_000), 1, 120);
             self::assertSame(self::shortest($cards, $there, [], 400), $plan->makespan(), "seed {$seed}");
         }
@@ -257,6 +285,14 @@ final class HangarPlanTest extends TestCase
     {
         $this->expectException(InputError::class);
         $this->expectExceptionMessage('wait for each other in a circle: a, b');
-        PlanProblem::of([new PlanCard('a', 1, [], [1], null, 0, [], 0), new PlanCard('b', 1, [], [0], null, 0, [], 0), new PlanCard('c', 1, [], [], null, 0, [], 0)], [], []);
+        PlanProblem::of(
+            [
+                new PlanCard('a', 1, [], [1], null, 0, [], 0),
+                new PlanCard('b', 1, [], [0], null, 0, [], 0),
+                new PlanCard('c', 1, [], [], null, 0, [], 0),
+            ],
+            [],
+            [],
+        );
     }
 }

@@ -27,7 +27,15 @@ final class PackTest extends TestCase
         for ($i = 0; $i < $many; $i++) {
             $earliest = $day->plusDays(mt_rand(0, 60));
             $panels = array_values(array_filter(array_keys(self::ACCESS), static fn(): bool => mt_rand(0, 2) === 0));
-            $items[] = PackItem::of("i{$i}", $earliest, $earliest->plusDays(mt_rand(5, 120)), mt_rand(20, 300), mt_rand(0, 80) / 10, $panels, [0.0, 1.0, 1.0, 2.5][mt_rand(0, 3)]);
+            $items[] = PackItem::of(
+                "i{$i}",
+                $earliest,
+                $earliest->plusDays(mt_rand(5, 120)),
+                mt_rand(20, 300),
+                mt_rand(0, 80) / 10,
+                $panels,
+                [0.0, 1.0, 1.0, 2.5][mt_rand(0, 3)],
+            );
         }
         for ($v = 0; $v < $slots; $v++) {
             $start = $day->plusDays(mt_rand(0, 100));
@@ -98,10 +106,23 @@ final class PackTest extends TestCase
     public function test_the_weight_of_opening_decides(): void
     {
         $ask = static function (?float $weight): array {
-            $item = static fn(string $id, string $earliest, string $latest): array => ['id' => $id, 'earliest' => $earliest, 'latest' => $latest, 'interval_days' => 100, 'hours' => 1, 'access' => ['p']];
+            $item = static fn(string $id, string $earliest, string $latest): array => [
+                'id' => $id,
+                'earliest' => $earliest,
+                'latest' => $latest,
+                'interval_days' => 100,
+                'hours' => 1,
+                'access' => ['p'],
+            ];
             $answer = json_decode(Door::compute('pack', (string) json_encode([
-                'items' => [$item('a', '2026-05-01', '2026-05-10'), $item('b', '2026-05-01', '2026-06-10')], 'access_hours' => ['p' => 4], ...$weight === null ? [] : ['hour_weight' => $weight],
-                'visits' => [['id' => 'May', 'start' => '2026-05-08', 'end' => '2026-05-09', 'capacity_hours' => 20], ['id' => 'June', 'start' => '2026-06-08', 'end' => '2026-06-09', 'capacity_hours' => 20]],
+                'items' => [
+                    $item('a', '2026-05-01', '2026-05-10'),
+                    $item('b', '2026-05-01', '2026-06-10'),
+                ], 'access_hours' => ['p' => 4], ...$weight === null ? [] : ['hour_weight' => $weight],
+                'visits' => [
+                    ['id' => 'May', 'start' => '2026-05-08', 'end' => '2026-05-09', 'capacity_hours' => 20],
+                    ['id' => 'June', 'start' => '2026-06-08', 'end' => '2026-06-09', 'capacity_hours' => 20],
+                ],
             ])));
 
             return [array_column($answer->visits, 'items', 'id'), $answer->cost];
@@ -128,13 +149,24 @@ final class PackTest extends TestCase
             $from = hrtime(true);
             $result = Pack::into($items, $visits, self::ACCESS, 0.1, Deadline::in(300));
             self::assertLessThan(10_000, (hrtime(true) - $from) / 1e6, 'it ends after its deadline of 300 ms, even on a busy machine');
-            self::assertSame(array_map(static fn(PackVisit $v): string => $v->id, $visits), array_column($result->visits, 'id'), 'every visit, in its order');
+            self::assertSame(
+                array_map(static fn(PackVisit $v): string => $v->id, $visits),
+                array_column($result->visits, 'id'),
+                'every visit, in its order',
+            );
             $byId = array_combine(array_map(static fn(PackItem $i): string => $i->id, $items), $items);
             $cost = 0.0;
             foreach ($result->visits as $v => $row) {
                 $hours = array_sum(array_map(static fn(string $id): float => $byId[$id]->hours, $row['items']));
-                $panels = array_sum(array_intersect_key(self::ACCESS, array_fill_keys(array_merge([], ...array_map(static fn(string $id): array => $byId[$id]->panels, $row['items'])), true)));
-                self::assertEqualsWithDelta([$hours, $panels, $visits[$v]->capacity - $hours - $panels], [$row['item_hours'], $row['access_hours'], $row['free_hours']], 1e-9);
+                $panels = array_sum(array_intersect_key(
+                    self::ACCESS,
+                    array_fill_keys(array_merge([], ...array_map(static fn(string $id): array => $byId[$id]->panels, $row['items'])), true),
+                ));
+                self::assertEqualsWithDelta(
+                    [$hours, $panels, $visits[$v]->capacity - $hours - $panels],
+                    [$row['item_hours'], $row['access_hours'], $row['free_hours']],
+                    1e-9,
+                );
                 self::assertGreaterThanOrEqual(-1e-9, $row['free_hours']);
                 $cost += 0.1 * $panels;
                 foreach ($row['items'] as $id) {
@@ -143,7 +175,10 @@ final class PackTest extends TestCase
                 }
             }
             self::assertEqualsWithDelta($cost, $result->cost, 1e-9);
-            self::assertEqualsCanonicalizing(array_keys($byId), [...array_merge([], ...array_column($result->visits, 'items')), ...array_column($result->unplaced, 'id')]);
+            self::assertEqualsCanonicalizing(
+                array_keys($byId),
+                [...array_merge([], ...array_column($result->visits, 'items')), ...array_column($result->unplaced, 'id')],
+            );
             foreach ($result->unplaced as $left) {
                 $any = array_filter($visits, $byId[$left['id']]->fits(...)) !== [];
                 self::assertSame($any ? 'no_capacity' : 'no_visit_in_window', $left['reason']);

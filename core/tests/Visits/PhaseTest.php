@@ -22,7 +22,12 @@ final class PhaseTest extends TestCase
         $access = ['p' => mt_rand(0, 30) / 10, 'q' => mt_rand(0, 40) / 10, 'r' => 1.0];
         $items = [];
         for ($i = 0; $i < $many; $i++) {
-            $items[] = ['id' => "i{$i}", 'hours' => mt_rand(0, 90) / 10, 'access' => array_values(array_filter(['p', 'q', 'r'], static fn(): bool => mt_rand(0, 2) === 0)), 'together' => mt_rand(0, 3) === 0 ? 'k'.mt_rand(0, 1) : null];
+            $items[] = [
+                'id' => "i{$i}",
+                'hours' => mt_rand(0, 90) / 10,
+                'access' => array_values(array_filter(['p', 'q', 'r'], static fn(): bool => mt_rand(0, 2) === 0)),
+                'together' => mt_rand(0, 3) === 0 ? 'k'.mt_rand(0, 1) : null,
+            ];
         }
 
         return [$items, $access];
@@ -67,7 +72,12 @@ final class PhaseTest extends TestCase
             $phases = 2 + $seed % 2;
             [$items, $access] = self::check($seed, $phases === 2 ? 10 : 7);
             $result = Phases::cut($items, $access, $phases, Deadline::in(5000));
-            self::assertEqualsWithDelta(self::bestOfAll($items, $access, $phases), [$result->longest(), array_sum($result->totals())], 1e-6, "seed {$seed}");
+            self::assertEqualsWithDelta(
+                self::bestOfAll($items, $access, $phases),
+                [$result->longest(), array_sum($result->totals())],
+                1e-6,
+                "seed {$seed}",
+            );
             self::assertTrue($result->proven);
             self::assertEqualsWithDelta($result->longest(), $result->lowerBound, 1e-9, 'proven, the bound is the longest itself');
         }
@@ -103,7 +113,14 @@ final class PhaseTest extends TestCase
                         self::assertSame($n, $together[$byId[$id]['together']] ??= $n, 'together in one phase');
                     }
                 }
-                self::assertEqualsWithDelta([array_sum(array_map(static fn(string $id): float => $byId[$id]['hours'], $phase['items'])), array_sum(array_intersect_key($access, $open))], [$phase['hours'], $phase['access_hours']], 1e-9);
+                self::assertEqualsWithDelta(
+                    [
+                        array_sum(array_map(static fn(string $id): float => $byId[$id]['hours'], $phase['items'])),
+                        array_sum(array_intersect_key($access, $open)),
+                    ],
+                    [$phase['hours'], $phase['access_hours']],
+                    1e-9,
+                );
             }
             self::assertGreaterThanOrEqual($result->lowerBound - 1e-9, $result->longest());
         }
@@ -112,9 +129,18 @@ final class PhaseTest extends TestCase
     /** @return iterable<string, array{string, string}> input, result */
     public static function cases(): iterable
     {
-        yield 'nothing to do' => ['{"phases":2,"items":[],"access_hours":{}}', '{"phases":[{"items":[],"hours":0,"access_hours":0,"total":0},{"items":[],"hours":0,"access_hours":0,"total":0}],"longest":0,"total":0,"lower_bound":0,"proven":true}'];
-        yield 'one phase holds all, its panel opened once' => ['{"phases":1,"items":[{"id":"a","hours":3,"access":["p"]},{"id":"b","hours":4,"access":["p"]}],"access_hours":{"p":2}}', '{"phases":[{"items":["a","b"],"hours":7,"access_hours":2,"total":9}],"longest":9,"total":9,"lower_bound":9,"proven":true}'];
-        yield 'a dear panel keeps its items together' => ['{"phases":2,"items":[{"id":"a","hours":3,"access":["p"]},{"id":"b","hours":3,"access":["p"]},{"id":"c","hours":14}],"access_hours":{"p":8}}', '{"phases":[{"items":["c"],"hours":14,"access_hours":0,"total":14},{"items":["a","b"],"hours":6,"access_hours":8,"total":14}],"longest":14,"total":28,"lower_bound":14,"proven":true}'];
+        yield 'nothing to do' => [
+            '{"phases":2,"items":[],"access_hours":{}}',
+            '{"phases":[{"items":[],"hours":0,"access_hours":0,"total":0},{"items":[],"hours":0,"access_hours":0,"total":0}],"longest":0,"total":0,"lower_bound":0,"proven":true}',
+        ];
+        yield 'one phase holds all, its panel opened once' => [
+            '{"phases":1,"items":[{"id":"a","hours":3,"access":["p"]},{"id":"b","hours":4,"access":["p"]}],"access_hours":{"p":2}}',
+            '{"phases":[{"items":["a","b"],"hours":7,"access_hours":2,"total":9}],"longest":9,"total":9,"lower_bound":9,"proven":true}',
+        ];
+        yield 'a dear panel keeps its items together' => [
+            '{"phases":2,"items":[{"id":"a","hours":3,"access":["p"]},{"id":"b","hours":3,"access":["p"]},{"id":"c","hours":14}],"access_hours":{"p":8}}',
+            '{"phases":[{"items":["c"],"hours":14,"access_hours":0,"total":14},{"items":["a","b"],"hours":6,"access_hours":8,"total":14}],"longest":14,"total":28,"lower_bound":14,"proven":true}',
+        ];
     }
 
     #[DataProvider('cases')]

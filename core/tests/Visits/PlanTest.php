@@ -23,7 +23,10 @@ final class PlanTest extends TestCase
                     $card['needs'][] = ['skill' => $skill, 'count' => mt_rand(1, $most)];
                 }
             }
-            $card['after'] = array_values(array_map(static fn(int $a): string => "c{$a}", array_filter($c === 0 ? [] : range(0, $c - 1), static fn(): bool => mt_rand(0, $many) === 0)));
+            $card['after'] = array_values(array_map(
+                static fn(int $a): string => "c{$a}",
+                array_filter($c === 0 ? [] : range(0, $c - 1), static fn(): bool => mt_rand(0, $many) === 0),
+            ));
             if (mt_rand(0, 2) === 0) {
                 $card += ['zone' => ['nose', 'tail'][mt_rand(0, 1)], 'people_in_zone' => mt_rand(0, 3)];
             }
@@ -58,7 +61,14 @@ final class PlanTest extends TestCase
             }
         }
         for ($slot = $t; $slot < $t + $cards[$c]['hours']; $slot++) {
-            $at = [$c, ...array_keys(array_filter($starts, static fn(int $s, int $o): bool => $o !== $c && $s <= $slot && $slot < $s + $cards[$o]['hours'], ARRAY_FILTER_USE_BOTH))];
+            $at = [
+                $c,
+                ...array_keys(array_filter(
+                    $starts,
+                    static fn(int $s, int $o): bool => $o !== $c && $s <= $slot && $slot < $s + $cards[$o]['hours'],
+                    ARRAY_FILTER_USE_BOTH,
+                )),
+            ];
             $people = $zones = $states = [];
             foreach ($at as $o) {
                 foreach ($cards[$o]['needs'] as $n) {
@@ -91,7 +101,10 @@ final class PlanTest extends TestCase
     /** @param array<string, mixed> $hangar */
     private static function ask(array $hangar, int $budget = 300): \stdClass
     {
-        $hangar['cards'] = array_map(static fn(array $c): array => isset($c['state']) ? [...$c, 'state' => (object) $c['state']] : $c, $hangar['cards']);
+        $hangar['cards'] = array_map(
+            static fn(array $c): array => isset($c['state']) ? [...$c, 'state' => (object) $c['state']] : $c,
+            $hangar['cards'],
+        );
 
         return json_decode(Door::compute('plan', (string) json_encode([...$hangar, 'budget_ms' => $budget])));
     }
@@ -111,7 +124,13 @@ final class PlanTest extends TestCase
             foreach ($hangar['skills'] as $skill => $people) {
                 self::assertCount($plan->makespan, $plan->use->{$skill});
                 self::assertLessThanOrEqual($people, max($plan->use->{$skill}));
-                $hours = array_sum(array_map(static fn(array $c): int => array_sum(array_map(static fn(array $n): int => $n['skill'] === $skill ? $n['count'] * $c['hours'] : 0, $c['needs'])), $hangar['cards']));
+                $hours = array_sum(array_map(
+                    static fn(array $c): int => array_sum(array_map(
+                        static fn(array $n): int => $n['skill'] === $skill ? $n['count'] * $c['hours'] : 0,
+                        $c['needs'],
+                    )),
+                    $hangar['cards'],
+                ));
                 self::assertSame($hours, array_sum($plan->use->{$skill}), 'every hour of work stands in it');
             }
             $critical = array_map(static fn(string $id): int => (int) substr($id, 1), $plan->critical);
@@ -121,7 +140,19 @@ final class PlanTest extends TestCase
             self::assertSame($sorted, $critical, 'in the order of the cards');
             foreach ($critical as $c) {
                 // Each ends the work, or another critical card begins where it ends and could not have begun sooner with it there.
-                $next = array_filter($critical, static fn(int $n): bool => $starts[$n] === $ends[$c] && (in_array("c{$c}", $hangar['cards'][$n]['after'], true) || ! self::allowed($hangar, array_diff_key($starts, [$n => 0]), $n, $starts[$n] - 1)));
+                $next = array_filter(
+                    $critical,
+                    static fn(int $n): bool => $starts[$n] === $ends[$c] && (in_array(
+                        "c{$c}",
+                        $hangar['cards'][$n]['after'],
+                        true,
+                    ) || ! self::allowed(
+                        $hangar,
+                        array_diff_key($starts, [$n => 0]),
+                        $n,
+                        $starts[$n] - 1,
+                    )),
+                );
                 self::assertTrue($ends[$c] === $plan->makespan || $next !== [], "seed {$seed}: nothing waits for c{$c}");
             }
         }
@@ -141,7 +172,10 @@ final class PlanTest extends TestCase
                 $skill = 's'.mt_rand(0, 13);
                 $zone = 'z'.mt_rand(0, 13);
                 $hangar['cards'][] = [
-                    'id' => "c{$c}", 'hours' => mt_rand(1, 4), 'after' => [], 'needs' => [['skill' => $skill, 'count' => mt_rand(1, $hangar['skills'][$skill])]],
+                    'id' => "c{$c}", 'hours' => mt_rand(1, 4), 'after' => [], 'needs' => [[
+                        'skill' => $skill,
+                        'count' => mt_rand(1, $hangar['skills'][$skill]),
+                    ]],
                     'zone' => $zone, 'people_in_zone' => mt_rand(1, $hangar['zones'][$zone]),
                 ];
             }
@@ -196,9 +230,18 @@ final class PlanTest extends TestCase
     public static function cases(): iterable
     {
         yield 'no card' => ['{"cards":[],"skills":{"a":1}}', '{"starts":{},"makespan":0,"lower_bound":0,"critical":[],"use":{"a":[]}}'];
-        yield 'opposite states' => ['{"cards":[{"id":"1","hours":2,"state":{"power":"on"}},{"id":"2","hours":3,"state":{"power":"off"}}],"skills":{}}', '{"starts":{"1":3,"2":0},"makespan":5,"lower_bound":5,"critical":["1","2"],"use":{}}'];
-        yield 'a wait that nobody caused' => ['{"cards":[{"id":"a","hours":1,"needs":[{"skill":"s","count":1}]},{"id":"b","hours":2,"needs":[{"skill":"s","count":1}],"earliest":4}],"skills":{"s":1}}', '{"starts":{"a":0,"b":4},"makespan":6,"lower_bound":6,"critical":["b"],"use":{"s":[1,0,0,0,1,1]}}'];
-        yield 'a zone that is full' => ['{"cards":[{"id":"a","hours":2,"needs":[{"skill":"s","count":2}],"zone":"z"},{"id":"b","hours":2,"needs":[{"skill":"s","count":2}],"zone":"z"}],"skills":{"s":9},"zones":{"z":3}}', '{"starts":{"a":0,"b":2},"makespan":4,"lower_bound":4,"critical":["a","b"],"use":{"s":[2,2,2,2]}}'];
+        yield 'opposite states' => [
+            '{"cards":[{"id":"1","hours":2,"state":{"power":"on"}},{"id":"2","hours":3,"state":{"power":"off"}}],"skills":{}}',
+            '{"starts":{"1":3,"2":0},"makespan":5,"lower_bound":5,"critical":["1","2"],"use":{}}',
+        ];
+        yield 'a wait that nobody caused' => [
+            '{"cards":[{"id":"a","hours":1,"needs":[{"skill":"s","count":1}]},{"id":"b","hours":2,"needs":[{"skill":"s","count":1}],"earliest":4}],"skills":{"s":1}}',
+            '{"starts":{"a":0,"b":4},"makespan":6,"lower_bound":6,"critical":["b"],"use":{"s":[1,0,0,0,1,1]}}',
+        ];
+        yield 'a zone that is full' => [
+            '{"cards":[{"id":"a","hours":2,"needs":[{"skill":"s","count":2}],"zone":"z"},{"id":"b","hours":2,"needs":[{"skill":"s","count":2}],"zone":"z"}],"skills":{"s":9},"zones":{"z":3}}',
+            '{"starts":{"a":0,"b":2},"makespan":4,"lower_bound":4,"critical":["a","b"],"use":{"s":[2,2,2,2]}}',
+        ];
     }
 
     #[DataProvider('cases')]

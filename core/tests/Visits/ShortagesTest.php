@@ -46,14 +46,26 @@ final class ShortagesTest extends TestCase
         $coming = ['P' => array_map(static fn(array $l): array => [$l[0], $day($l[1])], $lots)];
         $needs = array_map(static fn(array $c): CardNeeds => new CardNeeds($c[0], $day($c[1]), ['P' => $c[2]], [], []), $cards);
         $found = (new Shortages($stock, $coming, [], new Roster([], [], new DateTimeZone('UTC'))))->of($needs, 'SKV');
-        self::assertSame($lacking, array_map(static fn(Shortage $s): string => "{$s->card} {$s->code} ".($s->day === null ? $s->lacking : (int) substr((string) $s->day, 8)), $found));
+        self::assertSame(
+            $lacking,
+            array_map(
+                static fn(Shortage $s): string => "{$s->card} {$s->code} ".($s->day === null ? $s->lacking : (int) substr((string) $s->day, 8)),
+                $found,
+            ),
+        );
     }
 
     public function test_a_kind_of_tool_is_good_to_the_last_day_of_any_of_them(): void
     {
         $tools = ['gauge' => [Day::parse('2026-05-04'), null, Day::parse('2026-05-06')], 'pump' => [null]];
         $all = new Shortages([], [], $tools, new Roster([], [], new DateTimeZone('UTC')));
-        $ask = static fn(string $day, string $kind): array => array_map(static fn(Shortage $s): string => "{$s->code} {$s->day}", $all->of([new CardNeeds('a', Day::parse($day), [], [$kind], [])], 'SKV'));
-        self::assertSame([[], ['tool_out 2026-05-06'], ['tool_out '], ['tool_out ']], [$ask('2026-05-06', 'gauge'), $ask('2026-05-07', 'gauge'), $ask('2026-05-05', 'pump'), $ask('2026-05-05', 'rig')]);
+        $ask = static fn(string $day, string $kind): array => array_map(
+            static fn(Shortage $s): string => "{$s->code} {$s->day}",
+            $all->of([new CardNeeds('a', Day::parse($day), [], [$kind], [])], 'SKV'),
+        );
+        self::assertSame(
+            [[], ['tool_out 2026-05-06'], ['tool_out '], ['tool_out ']],
+            [$ask('2026-05-06', 'gauge'), $ask('2026-05-07', 'gauge'), $ask('2026-05-05', 'pump'), $ask('2026-05-05', 'rig')],
+        );
     }
 }

@@ -49,7 +49,10 @@ final class VisitOrderTest extends TestCase
         yield 'lowering for what is done on jacks' => ['lower', ['gear', 'raise']];
         yield 'a test on wheels for lowering and closed panels' => ['taxi', ['close', 'lower']];
         yield 'work that needs nothing for making safe' => ['oil', ['safe']];
-        yield 'the last look for everything' => ['end', ['close', 'fix', 'gear', 'induct', 'look', 'lower', 'oil', 'open', 'probe', 'raise', 'safe', 'taxi', 'weigh']];
+        yield 'the last look for everything' => [
+            'end',
+            ['close', 'fix', 'gear', 'induct', 'look', 'lower', 'oil', 'open', 'probe', 'raise', 'safe', 'taxi', 'weigh'],
+        ];
     }
 
     /** @param list<string> $for */
@@ -70,10 +73,22 @@ final class VisitOrderTest extends TestCase
         $lower = new VisitTask('lower', VisitPhase::Close, [], null, 'lower');
         yield 'a panel with nothing behind it is closed after it is opened' => [[$close, $open], ['close' => ['open'], 'open' => []]];
         yield 'an aircraft raised for nothing is lowered after that' => [[$lower, $raise], ['lower' => ['raise'], 'raise' => []]];
-        yield 'a look on wheels comes before raising, not after lowering' => [[new VisitTask('weigh', VisitPhase::Look, [], 'off'), $raise, $lower], ['weigh' => [], 'raise' => ['weigh'], 'lower' => ['raise']]];
-        yield 'a test on wheels behind an open panel too' => [[new VisitTask('t', VisitPhase::Test, ['P'], 'off'), $raise, $lower, $open, $close], ['t' => ['open'], 'raise' => ['t'], 'lower' => ['raise'], 'open' => [], 'close' => ['open', 't']]];
-        yield 'a test without a panel waits for every one that is closed' => [[new VisitTask('t', VisitPhase::Test), $open, $close], ['t' => ['close'], 'open' => [], 'close' => ['open']]];
-        yield 'a fix without a panel does not' => [[new VisitTask('f', VisitPhase::Fix), $open, $close], ['f' => [], 'open' => [], 'close' => ['open']]];
+        yield 'a look on wheels comes before raising, not after lowering' => [
+            [new VisitTask('weigh', VisitPhase::Look, [], 'off'), $raise, $lower],
+            ['weigh' => [], 'raise' => ['weigh'], 'lower' => ['raise']],
+        ];
+        yield 'a test on wheels behind an open panel too' => [
+            [new VisitTask('t', VisitPhase::Test, ['P'], 'off'), $raise, $lower, $open, $close],
+            ['t' => ['open'], 'raise' => ['t'], 'lower' => ['raise'], 'open' => [], 'close' => ['open', 't']],
+        ];
+        yield 'a test without a panel waits for every one that is closed' => [
+            [new VisitTask('t', VisitPhase::Test), $open, $close],
+            ['t' => ['close'], 'open' => [], 'close' => ['open']],
+        ];
+        yield 'a fix without a panel does not' => [
+            [new VisitTask('f', VisitPhase::Fix), $open, $close],
+            ['f' => [], 'open' => [], 'close' => ['open']],
+        ];
     }
 
     /**
@@ -100,7 +115,13 @@ final class VisitOrderTest extends TestCase
                 $tasks[] = new VisitTask("open {$p}", VisitPhase::Open, [], null, "open:{$p}");
                 $tasks[] = new VisitTask("close {$p}", VisitPhase::Close, [], null, "close:{$p}");
             }
-            $tasks = [...$tasks, new VisitTask('raise', VisitPhase::Open, [], null, 'raise'), new VisitTask('lower', VisitPhase::Close, [], null, 'lower'), new VisitTask('induct', VisitPhase::Induct), new VisitTask('end', VisitPhase::Release)];
+            $tasks = [
+                ...$tasks,
+                new VisitTask('raise', VisitPhase::Open, [], null, 'raise'),
+                new VisitTask('lower', VisitPhase::Close, [], null, 'lower'),
+                new VisitTask('induct', VisitPhase::Induct),
+                new VisitTask('end', VisitPhase::Release),
+            ];
             for ($c = 0; $c < 12; $c++) {
                 $phase = [VisitPhase::Look, VisitPhase::Fix, VisitPhase::Test][mt_rand(0, 2)];
                 $tasks[] = new VisitTask("c{$c}", $phase, array_slice(['P1', 'P2'], 0, mt_rand(0, 2)), [null, 'on', 'off'][mt_rand(0, 2)]);
@@ -108,7 +129,10 @@ final class VisitOrderTest extends TestCase
             $waits = VisitOrder::of($tasks);
             $done = [];
             do {
-                $free = array_filter(array_diff_key($waits, $done), static fn(array $for): bool => array_diff(array_map(static fn(string $id): string => "#{$id}", $for), array_keys($done)) === []);
+                $free = array_filter(
+                    array_diff_key($waits, $done),
+                    static fn(array $for): bool => array_diff(array_map(static fn(string $id): string => "#{$id}", $for), array_keys($done)) === [],
+                );
                 $done += $free;
             } while ($free !== []);
             self::assertCount(count($tasks), $done, "visit {$n}");

@@ -40,20 +40,43 @@ final class WorkHoursTest extends TestCase
     private static function roster(): Roster
     {
         return new Roster([
-            self::person('early', [], 'airframe', 'engine'), self::person('early', [], 'airframe'), self::person('early', ['rating:SKV' => '2026-05-06'], 'airframe'), self::person('late', [], 'airframe'),
+            self::person('early', [], 'airframe', 'engine'), self::person('early', [], 'airframe'), self::person(
+                'early',
+                ['rating:SKV' => '2026-05-06'],
+                'airframe',
+            ), self::person('late', [], 'airframe'),
         ], ['early' => new Shift('06:00', '14:00'), 'late' => new Shift('14:00', '22:00')], new DateTimeZone('Europe/Oslo'));
     }
 
     /** @var array<int, array{string, string}> */
-    private const OPEN = [1 => ['07:00', '20:00'], 2 => ['07:00', '20:00'], 3 => ['07:00', '20:00'], 4 => ['07:00', '20:00'], 5 => ['07:00', '20:00'], 6 => ['07:00', '20:00']];
+    private const OPEN = [
+        1 => ['07:00', '20:00'],
+        2 => ['07:00', '20:00'],
+        3 => ['07:00', '20:00'],
+        4 => ['07:00', '20:00'],
+        5 => ['07:00', '20:00'],
+        6 => ['07:00', '20:00'],
+    ];
 
     public function test_spells_are_shifts_within_the_bays_hours_with_who_may_work_that_day(): void
     {
         $spells = self::roster()->spells(Day::parse('2026-05-06'), 4, 'SKV', self::OPEN);
         self::assertSame([
-            ['2026-05-06T05:00:00Z', '2026-05-06T12:00:00Z', ['airframe' => 3, 'engine' => 1, '*' => 3]], ['2026-05-06T12:00:00Z', '2026-05-06T18:00:00Z', ['airframe' => 1, '*' => 1]],
-            ['2026-05-07T05:00:00Z', '2026-05-07T12:00:00Z', ['airframe' => 2, 'engine' => 1, '*' => 2]], ['2026-05-07T12:00:00Z', '2026-05-07T18:00:00Z', ['airframe' => 1, '*' => 1]],
-            ['2026-05-08T05:00:00Z', '2026-05-08T12:00:00Z', ['airframe' => 2, 'engine' => 1, '*' => 2]], ['2026-05-08T12:00:00Z', '2026-05-08T18:00:00Z', ['airframe' => 1, '*' => 1]],
+            [
+                '2026-05-06T05:00:00Z',
+                '2026-05-06T12:00:00Z',
+                ['airframe' => 3, 'engine' => 1, '*' => 3],
+            ], ['2026-05-06T12:00:00Z', '2026-05-06T18:00:00Z', ['airframe' => 1, '*' => 1]],
+            [
+                '2026-05-07T05:00:00Z',
+                '2026-05-07T12:00:00Z',
+                ['airframe' => 2, 'engine' => 1, '*' => 2],
+            ], ['2026-05-07T12:00:00Z', '2026-05-07T18:00:00Z', ['airframe' => 1, '*' => 1]],
+            [
+                '2026-05-08T05:00:00Z',
+                '2026-05-08T12:00:00Z',
+                ['airframe' => 2, 'engine' => 1, '*' => 2],
+            ], ['2026-05-08T12:00:00Z', '2026-05-08T18:00:00Z', ['airframe' => 1, '*' => 1]],
         ], array_map(static function (Spell $s): array {
             $people = $s->people;
             uksort($people, static fn(string $a, string $b): int => [$a === '*', $a] <=> [$b === '*', $b]);
@@ -61,14 +84,22 @@ final class WorkHoursTest extends TestCase
             return [(string) $s->from, (string) $s->until, $people];
         }, $spells), 'a rating lapsed on the 7th, nobody works on Saturday');
         self::assertSame([], self::roster()->spells(Day::parse('2026-05-06'), 3, 'TRK', self::OPEN), 'nobody is rated');
-        self::assertSame(['*' => 2], array_intersect_key(self::roster()->spells(Day::parse('2026-05-06'), 1, 'SKV', self::OPEN, 2)[0]->people, ['*' => 0]), 'the bay holds two');
+        self::assertSame(
+            ['*' => 2],
+            array_intersect_key(self::roster()->spells(Day::parse('2026-05-06'), 1, 'SKV', self::OPEN, 2)[0]->people, ['*' => 0]),
+            'the bay holds two',
+        );
     }
 
     public function test_a_night_in_which_the_clocks_change_is_a_night(): void
     {
         $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-10-23'), 4, 'SKV', self::OPEN), 60);
         self::assertSame(26, $hours->count(), 'thirteen hours on each of two working days');
-        self::assertSame(['2026-10-23T05:00:00Z', '2026-10-26T06:00:00Z'], [(string) $hours->begins(0), (string) $hours->begins(13)], 'an hour later by the world\'s clock');
+        self::assertSame(
+            ['2026-10-23T05:00:00Z', '2026-10-26T06:00:00Z'],
+            [(string) $hours->begins(0), (string) $hours->begins(13)],
+            'an hour later by the world\'s clock',
+        );
         self::assertSame('2026-10-23T18:00:00Z', (string) $hours->ends(13), 'what ends with the shift ends that evening, not on Monday');
     }
 
@@ -94,20 +125,32 @@ final class WorkHoursTest extends TestCase
     public function test_spells_that_overlap_are_refused(): void
     {
         $this->expectException(InvalidArgumentException::class);
-        WorkHours::of([new Spell(Instant::parse('2026-05-04T06:00:00Z'), Instant::parse('2026-05-04T10:00:00Z'), []), new Spell(Instant::parse('2026-05-04T09:00:00Z'), Instant::parse('2026-05-04T12:00:00Z'), [])]);
+        WorkHours::of([
+            new Spell(Instant::parse('2026-05-04T06:00:00Z'), Instant::parse('2026-05-04T10:00:00Z'), []),
+            new Spell(Instant::parse('2026-05-04T09:00:00Z'), Instant::parse('2026-05-04T12:00:00Z'), []),
+        ]);
     }
 
     /** @return iterable<string, array{list<array{string, string, array<string, int>, list<string>, array<string, int>}>, list<array{string, string, string, string|null, int}>}> cards as id, day, parts, tools, people; shortages as card, code, what, day, how many */
     public static function shortages(): iterable
     {
         yield 'nothing lacks' => [[['a', '2026-05-06', ['seal' => 2], ['gauge'], ['airframe' => 2]]], []];
-        yield 'parts go by day, not by list' => [[['late', '2026-05-08', ['seal' => 2], [], []], ['soon', '2026-05-06', ['seal' => 2], [], []]], [['late', 'part_late', 'seal', '2026-05-09', 0]]];
+        yield 'parts go by day, not by list' => [
+            [['late', '2026-05-08', ['seal' => 2], [], []], ['soon', '2026-05-06', ['seal' => 2], [], []]],
+            [['late', 'part_late', 'seal', '2026-05-09', 0]],
+        ];
         yield 'in time' => [[['a', '2026-05-09', ['seal' => 4], [], []]], []];
         yield 'more than there will ever be' => [[['a', '2026-05-20', ['seal' => 9], [], []]], [['a', 'part_missing', 'seal', null, 4]]];
         yield 'a part nobody knows' => [[['a', '2026-05-06', ['pin' => 1], [], []]], [['a', 'part_missing', 'pin', null, 1]]];
         yield 'calibration runs out that day: still good' => [[['a', '2026-05-08', [], ['gauge'], []]], []];
-        yield 'calibration has run out' => [[['a', '2026-05-11', [], ['gauge', 'wrench'], []]], [['a', 'tool_out', 'gauge', '2026-05-08', 1], ['a', 'tool_out', 'wrench', null, 1]]];
-        yield 'nobody with the skill' => [[['a', '2026-05-06', [], [], ['avionics' => 1, 'engine' => 2]]], [['a', 'nobody', 'avionics', '2026-05-06', 1], ['a', 'too_few', 'engine', '2026-05-06', 1]]];
+        yield 'calibration has run out' => [
+            [['a', '2026-05-11', [], ['gauge', 'wrench'], []]],
+            [['a', 'tool_out', 'gauge', '2026-05-08', 1], ['a', 'tool_out', 'wrench', null, 1]],
+        ];
+        yield 'nobody with the skill' => [
+            [['a', '2026-05-06', [], [], ['avionics' => 1, 'engine' => 2]]],
+            [['a', 'nobody', 'avionics', '2026-05-06', 1], ['a', 'too_few', 'engine', '2026-05-06', 1]],
+        ];
         yield 'a Sunday' => [[['a', '2026-05-10', [], [], ['airframe' => 1]]], [['a', 'nobody', 'airframe', '2026-05-10', 1]]];
     }
 
@@ -118,8 +161,22 @@ final class WorkHoursTest extends TestCase
     #[DataProvider('shortages')]
     public function test_what_a_card_will_lack(array $cards, array $expect): void
     {
-        $stores = new Shortages(['seal' => 2], ['seal' => [[3, Day::parse('2026-05-09')]]], ['gauge' => [Day::parse('2026-05-08'), null], 'wrench' => [null]], self::roster());
-        $found = $stores->of(array_map(static fn(array $c): CardNeeds => new CardNeeds($c[0], Day::parse($c[1]), $c[2], $c[3], $c[4]), $cards), 'SKV');
-        self::assertSame($expect, array_map(static fn(Shortage $s): array => [$s->card, $s->code, $s->what, $s->day === null ? null : (string) $s->day, $s->lacking], $found));
+        $stores = new Shortages(
+            ['seal' => 2],
+            ['seal' => [[3, Day::parse('2026-05-09')]]],
+            ['gauge' => [Day::parse('2026-05-08'), null], 'wrench' => [null]],
+            self::roster(),
+        );
+        $found = $stores->of(
+            array_map(static fn(array $c): CardNeeds => new CardNeeds($c[0], Day::parse($c[1]), $c[2], $c[3], $c[4]), $cards),
+            'SKV',
+        );
+        self::assertSame(
+            $expect,
+            array_map(
+                static fn(Shortage $s): array => [$s->card, $s->code, $s->what, $s->day === null ? null : (string) $s->day, $s->lacking],
+                $found,
+            ),
+        );
     }
 }

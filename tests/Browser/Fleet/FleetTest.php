@@ -22,7 +22,10 @@ final class FleetTest extends BrowserCase
     /** Types into a date field, whatever order its parts stand in. */
     private function date(string $name, string $date): void
     {
-        self::$ines->browser->executeScript("const i = document.querySelector(`input[name=\${arguments[0]}]`); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(i, arguments[1]); i.dispatchEvent(new Event('input', { bubbles: true }));", [$name, $date]);
+        self::$ines->browser->executeScript(
+            "const i = document.querySelector(`input[name=\${arguments[0]}]`); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(i, arguments[1]); i.dispatchEvent(new Event('input', { bubbles: true }));",
+            [$name, $date],
+        );
     }
 
     public function test_by_keyboard_from_the_fleet_to_a_visit(): void
@@ -51,15 +54,34 @@ final class FleetTest extends BrowserCase
         $ines->type('fh', '31')->type('ldg', '4')->press('Enter it')->see('31 hours do not fit into one day');
         // The day is not over: it is asked, and counted only when it is said to be meant.
         $ines->type('fh', '3,1')->press('Enter it')->see('is not over yet; is this all that it flies?');
-        self::assertSame((string) $before, (string) (float) self::scalar("select json_extract(counters, '$.fh') from aircraft where mark = 'QA-VFC'"));
+        self::assertSame(
+            (string) $before,
+            (string) (float) self::scalar("select json_extract(counters, '$.fh') from aircraft where mark = 'QA-VFC'"),
+        );
         $ines->click('[data-testid="asked"] input')->press('Enter it')->see('3.1 flight hours, 4 landings');
-        self::assertEqualsWithDelta($before + 3.1, (float) self::scalar("select json_extract(counters, '$.fh') from aircraft where mark = 'QA-VFC'"), 1e-6);
+        self::assertEqualsWithDelta(
+            $before + 3.1,
+            (float) self::scalar("select json_extract(counters, '$.fh') from aircraft where mark = 'QA-VFC'"),
+            1e-6,
+        );
         $ines->see('5 May')->click('[data-flown="2026-05-05"] button');
         $ines->type('fh', '4.1')->type('reason', 'one sector left out')->press('Correct it')->see('corrected: one sector left out');
-        self::assertEqualsWithDelta($before + 4.1, (float) self::scalar("select json_extract(counters, '$.fh') from aircraft where mark = 'QA-VFC'"), 1e-6);
-        self::assertCount(2, $ines->browser->findElements(WebDriverBy::cssSelector('[data-flown="2026-05-05"]')), 'what was entered first stays to be seen');
+        self::assertEqualsWithDelta(
+            $before + 4.1,
+            (float) self::scalar("select json_extract(counters, '$.fh') from aircraft where mark = 'QA-VFC'"),
+            1e-6,
+        );
+        self::assertCount(
+            2,
+            $ines->browser->findElements(WebDriverBy::cssSelector('[data-flown="2026-05-05"]')),
+            'what was entered first stays to be seen',
+        );
         // The counter is read anew beside the history; it may come a moment later.
-        $ines->browser->wait(25, 100)->until(static fn(): bool => str_contains($ines->find('[data-counter="fh"]')->getText(), number_format($before + 4.1, 1)), 'the counter moves with it');
+        $ines->browser->wait(25, 100)
+            ->until(
+                static fn(): bool => str_contains($ines->find('[data-counter="fh"]')->getText(), number_format($before + 4.1, 1)),
+                'the counter moves with it',
+            );
     }
 
     public function test_a_component_goes_to_the_store_and_back(): void
@@ -68,13 +90,34 @@ final class FleetTest extends BrowserCase
         $row = $ines->find('[data-component]');
         $serial = (string) $row->getAttribute('data-component');
         $ines->press('move')->see("Move Brake accumulator {$serial}");
-        $ines->type('position', 'shelf 4')->type('reason', 'weeps at the charging valve')->type('stamp', 'C01')->type('pin', '1101')->press('Take it off')->see('7 components are fitted');
+        $ines->type('position', 'shelf 4')
+            ->type('reason', 'weeps at the charging valve')
+            ->type('stamp', 'C01')
+            ->type('pin', '1101')
+            ->press('Take it off')
+            ->see('7 components are fitted');
         $ines->press('Fit one from the store');
-        $ines->browser->wait(25, 100)->until(static fn(): bool => (bool) $ines->browser->executeScript("return [...document.querySelectorAll('select[name=component] option')].some(o => o.text.includes(arguments[0]))", [$serial]));
-        $ines->browser->executeScript("const s = document.querySelector('select[name=component]'); s.value = [...s.options].find(o => o.text.includes(arguments[0])).value; s.dispatchEvent(new Event('change', { bubbles: true }));", [$serial]);
-        $ines->type('position', 'brake accumulator')->type('reason', 'new seal')->type('stamp', 'C01')->type('pin', '1101')->press('Fit it')->see('8 components are fitted');
+        $ines->browser->wait(25, 100)
+            ->until(static fn(): bool => (bool) $ines->browser->executeScript(
+                "return [...document.querySelectorAll('select[name=component] option')].some(o => o.text.includes(arguments[0]))",
+                [$serial],
+            ));
+        $ines->browser->executeScript(
+            "const s = document.querySelector('select[name=component]'); s.value = [...s.options].find(o => o.text.includes(arguments[0])).value; s.dispatchEvent(new Event('change', { bubbles: true }));",
+            [$serial],
+        );
+        $ines->type('position', 'brake accumulator')
+            ->type('reason', 'new seal')
+            ->type('stamp', 'C01')
+            ->type('pin', '1101')
+            ->press('Fit it')
+            ->see('8 components are fitted');
         $ines->press('Flying and history')->see('weeps at the charging valve');
-        self::assertSame('2', self::scalar("select count(*) from tenures t join components c on c.id = t.component_id where c.serial = '{$serial}'"), 'both stays are kept');
+        self::assertSame(
+            '2',
+            self::scalar("select count(*) from tenures t join components c on c.id = t.component_id where c.serial = '{$serial}'"),
+            'both stays are kept',
+        );
     }
 
     public function test_what_if_shows_both_and_saves_when_told(): void
@@ -84,7 +127,9 @@ final class FleetTest extends BrowserCase
         $this->date('start', '2026-06-20');
         $this->date('end', '2026-06-24');
         $ines->press('Try it')->see('would be overdue: it cannot be saved so');
-        self::assertNull($ines->browser->executeScript("return [...document.querySelectorAll('button')].find(b => b.innerText === 'Save' && !b.disabled) ?? null"));
+        self::assertNull($ines->browser->executeScript(
+            "return [...document.querySelectorAll('button')].find(b => b.innerText === 'Save' && !b.disabled) ?? null",
+        ));
         $ines->press('leave out')->see('Suppose a change');
         $ines->press('It flies more or less')->press('the same every day');
         $ines->type('rate-fh', '3,3')->press('Try it')->see('on QA-VFB; nothing is saved yet');
@@ -119,8 +164,12 @@ final class FleetTest extends BrowserCase
         $number = (string) $ines->find('[data-sector]')->getAttribute('data-sector');
         $before = (int) self::scalar("select count(*) from sectors s join aircraft a on a.id = s.aircraft_id where mark = 'QC-TAA'");
         $ines->click("[data-sector='{$number}'] button");
-        $ines->browser->wait(25, 100)->until(static fn(): bool => $ines->browser->findElements(WebDriverBy::cssSelector("[data-sector='{$number}']")) === []);
-        self::assertSame((string) ($before - 1), self::scalar("select count(*) from sectors s join aircraft a on a.id = s.aircraft_id where mark = 'QC-TAA'"));
+        $ines->browser->wait(25, 100)
+            ->until(static fn(): bool => $ines->browser->findElements(WebDriverBy::cssSelector("[data-sector='{$number}']")) === []);
+        self::assertSame(
+            (string) ($before - 1),
+            self::scalar("select count(*) from sectors s join aircraft a on a.id = s.aircraft_id where mark = 'QC-TAA'"),
+        );
     }
 
     public function test_a_technician_reads_a_bottle_and_puts_a_reading_right(): void
@@ -147,7 +196,9 @@ final class FleetTest extends BrowserCase
         $ines->press('What does it do?')->see('Applying this changes 1 item, moves 6 dates');
         self::assertSame('300', self::scalar("select json_extract(limits, '$[0].interval') from programme_items where code = '05-21'"));
         $ines->press('Apply')->see('Applied: 1 item changed.')->press('Done')->see('280 fh +5 %');
-        $answer = $ines->browser->executeAsyncScript("const done = arguments[0]; fetch('/api/library/programmes/SKV/file.json').then(r => r.json()).then(p => done(p.items.find(i => i.code === '05-21').limits[0].interval));");
+        $answer = $ines->browser->executeAsyncScript(
+            "const done = arguments[0]; fetch('/api/library/programmes/SKV/file.json').then(r => r.json()).then(p => done(p.items.find(i => i.code === '05-21').limits[0].interval));",
+        );
         self::assertSame(280, $answer, 'and so it goes out');
     }
 
@@ -166,19 +217,27 @@ final class FleetTest extends BrowserCase
     {
         $ines = self::$ines->go('/fleet/due');
         $ines->press('365 days');
-        $ines->browser->wait(25, 100)->until(static fn(): bool => (int) $ines->browser->executeScript('return Number((document.body.innerText.match(/of (\\d+)/) ?? [0, 0])[1])') > 800);
+        $ines->browser->wait(25, 100)
+            ->until(static fn(): bool => (int) $ines->browser->executeScript(
+                'return Number((document.body.innerText.match(/of (\\d+)/) ?? [0, 0])[1])',
+            ) > 800);
         $drawn = static fn(): int => (int) $ines->browser->executeScript("return document.querySelectorAll('tbody tr a').length");
         $all = (int) $ines->browser->executeScript('return Number(document.body.innerText.match(/of (\\d+)/)[1])');
         self::assertLessThan(120, $drawn());
         $first = $ines->find('tbody tr a')->getText();
         $ines->browser->executeScript('window.scrollTo(0, document.documentElement.scrollHeight)');
-        $ines->browser->wait(10, 100)->until(static fn(): bool => (string) $ines->browser->executeScript("return [...document.querySelectorAll('tbody tr a')].at(-1).closest('tr').innerText") !== '' && (int) $ines->browser->executeScript('return window.scrollY') > 10_000);
+        $ines->browser->wait(10, 100)
+            ->until(static fn(): bool => (string) $ines->browser->executeScript(
+                "return [...document.querySelectorAll('tbody tr a')].at(-1).closest('tr').innerText",
+            ) !== '' && (int) $ines->browser->executeScript('return window.scrollY') > 10_000);
         self::assertGreaterThan(0, $drawn());
         self::assertNotSame('', $first);
         $ines->browser->executeScript("window.dispatchEvent(new Event('beforeprint'))");
         $ines->browser->wait(10, 100)->until(static fn(): bool => $drawn() === $all, 'all are on paper');
         $ines->browser->executeScript("window.dispatchEvent(new Event('afterprint'))");
-        $csv = (string) $ines->browser->executeAsyncScript("const done = arguments[0]; fetch(document.querySelector('a[download]').href).then(r => r.text()).then(done);");
+        $csv = (string) $ines->browser->executeAsyncScript(
+            "const done = arguments[0]; fetch(document.querySelector('a[download]').href).then(r => r.text()).then(done);",
+        );
         self::assertCount($all + 2, explode("\r\n", $csv), 'a head, every line, and the end of the last');
     }
 }

@@ -41,7 +41,13 @@ final class FloorTest extends BrowserCase
         $oda->find('[data-testid="step-6"]');
         // Stig reads both screwjacks, in any order, and takes the lock off; he and his trainee are called clear.
         $flaps = basename((string) parse_url($oda->browser->getCurrentURL(), PHP_URL_PATH));
-        $stig->go("/floor/{$flaps}")->click('[data-step="5"]')->tool('FG-11')->type('entry', '0.2')->see('inside')->press('Save the reading')->find('[data-testid="step-4"]');
+        $stig->go("/floor/{$flaps}")
+            ->click('[data-step="5"]')
+            ->tool('FG-11')
+            ->type('entry', '0.2')
+            ->see('inside')
+            ->press('Save the reading')
+            ->find('[data-testid="step-4"]');
         $stig->type('entry', '0.3')->see('inside')->press('Save the reading')->find('[data-testid="step-6"]');
         $stig->confirm('Removed')->find('[data-testid="step-7"]');
         // Oda sees Lio gone and calls him clear from the held step; Stig calls himself clear; the step frees itself.
@@ -73,7 +79,10 @@ final class FloorTest extends BrowserCase
         $oda->confirm('Fitted')->find('[data-testid="step-13"]');
         $oda->see('Waits')->see('Oda Fenn has no authority to inspect independently');
         $runa = self::visitor('runa');
-        $runa->go('/floor')->see('For you to inspect')->press('', '//li[.//b[text()="Gear extension by hand pump"]]')->find('[data-testid="step-13"]');
+        $runa->go('/floor')
+            ->see('For you to inspect')
+            ->press('', '//li[.//b[text()="Gear extension by hand pump"]]')
+            ->find('[data-testid="step-13"]');
         $runa->press('Inspect and sign')->type('stamp', 'I04')->type('pin', '4410');
         foreach (['leak', 'locking', 'free and full movement'] as $covered) {
             $runa->browser->findElement(WebDriverBy::xpath("//form//label[contains(., '{$covered}')]"))->click();
@@ -83,28 +92,53 @@ final class FloorTest extends BrowserCase
 
         // Something is wrong: the same place twice is told at once.
         foreach ([1, 2] as $time) {
-            $oda->press('Something is wrong')->type('place', 'hand pump, rod seal')->type('extent', "wet, seen {$time}")->press('on the drawing')->click('[data-view="side"]');
+            $oda->press('Something is wrong')
+                ->type('place', 'hand pump, rod seal')
+                ->type('extent', "wet, seen {$time}")
+                ->press('on the drawing')
+                ->click('[data-view="side"]');
             $oda->find('[data-testid="spot"]');
             $oda->browser->getKeyboard()->sendKeys(WebDriverKeys::ARROW_RIGHT);
-            $oda->press('Raise the finding')->browser->wait(20, 100)->until(static fn(): bool => self::number("select count(*) from findings where place = 'hand pump, rod seal'") === $time);
+            $oda->press('Raise the finding')->browser
+                ->wait(20, 100)
+                ->until(static fn(): bool => self::number("select count(*) from findings where place = 'hand pump, rod seal'") === $time);
         }
         $oda->find('[data-testid="repeat"]');
         $oda->press('What was done there last')->see('It was found there before')->see('JV-3231-09 Hand pump seal kit');
-        self::assertGreaterThan(0.0, json_decode((string) self::$stage->database()->query("select spot from findings where place = 'hand pump, rod seal' limit 1")->fetchColumn(), true)['x']);
+        self::assertGreaterThan(
+            0.0,
+            json_decode(
+                (string) self::$stage->database()->query("select spot from findings where place = 'hand pump, rod seal' limit 1")->fetchColumn(),
+                true,
+            )['x'],
+        );
         // A photo and a sketch, drawn with the pointer, stand on the finding's page.
         $picture = (string) tempnam(sys_get_temp_dir(), 'jorvel-photo').'.png';
         imagepng(imagecreatetruecolor(60, 40), $picture);
         $oda->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($picture);
         $oda->find('main img');
-        self::assertSame(60, $oda->browser->executeAsyncScript('const i = document.querySelector("main img"); const done = arguments[0]; i.complete ? done(i.naturalWidth) : i.onload = () => done(i.naturalWidth);'));
+        self::assertSame(
+            60,
+            $oda->browser->executeAsyncScript(
+                'const i = document.querySelector("main img"); const done = arguments[0]; i.complete ? done(i.naturalWidth) : i.onload = () => done(i.naturalWidth);',
+            ),
+        );
         file_put_contents($picture, 'no picture');
         $oda->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($picture);
         $oda->see('no JPEG, PNG or WebP picture');
         unlink($picture);
-        $oda->go('/floor/'.self::$gear)->press('Something is wrong')->type('place', 'hand pump, handle')->type('extent', 'bent 10 mm')->press('in a sketch')->find('[data-testid="sketch"]');
+        $oda->go('/floor/'.self::$gear)
+            ->press('Something is wrong')
+            ->type('place', 'hand pump, handle')
+            ->type('extent', 'bent 10 mm')
+            ->press('in a sketch')
+            ->find('[data-testid="sketch"]');
         $sheet = $oda->browser->findElement(WebDriverBy::cssSelector('[data-testid="sketch"]'));
         $oda->browser->action()->moveToElement($sheet, -60, 0)->clickAndHold()->moveByOffset(60, 20)->moveByOffset(60, -20)->release()->perform();
-        $oda->see('Take the last stroke back')->press('Raise the finding')->browser->wait(20, 100)->until(static fn(): bool => self::number("select json_array_length(sketch) from findings where place = 'hand pump, handle'") === 1);
+        $oda->see('Take the last stroke back')
+            ->press('Raise the finding')->browser
+            ->wait(20, 100)
+            ->until(static fn(): bool => self::number("select json_array_length(sketch) from findings where place = 'hand pump, handle'") === 1);
         $oda->go('/floor/'.self::$gear)->press('Hand over')->find('textarea[name="said"]')->sendKeys('Rod seal weeps; leave the pump handle wired');
         $oda->press('Hand over', '//form')->find('[data-testid="given"]');
         self::assertSame(1, self::number('select count(*) from handovers where card_id = '.self::$gear));
@@ -113,8 +147,12 @@ final class FloorTest extends BrowserCase
     public function test_a_crew_is_moved_by_keyboard_and_by_dragging_and_kept(): void
     {
         $ines = self::$ines->go('/crew/shift');
-        $slot = $ines->find('[data-slot$=":perform:airframe:1"][data-person=""], [data-slot$=":perform:airframe:2"][data-person=""]')->getAttribute('data-slot');
-        $filled = static fn(): string => (string) $ines->browser->executeScript('return document.querySelector(`[data-slot="${arguments[0]}"]`).dataset.person', [$slot]);
+        $slot = $ines->find('[data-slot$=":perform:airframe:1"][data-person=""], [data-slot$=":perform:airframe:2"][data-person=""]')
+            ->getAttribute('data-slot');
+        $filled = static fn(): string => (string) $ines->browser->executeScript(
+            'return document.querySelector(`[data-slot="${arguments[0]}"]`).dataset.person',
+            [$slot],
+        );
         // By keyboard: onto the place, Enter, the first who can, Enter.
         $ines->browser->executeScript('document.querySelector(`[data-slot="${arguments[0]}"] button`).focus()', [$slot]);
         $ines->browser->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
@@ -141,7 +179,10 @@ final class FloorTest extends BrowserCase
         $noor = (string) self::number("select id from people where name = 'Noor Hadley'");
         $ines->browser->wait(20, 100)->until(static fn(): bool => $filled() === $noor);
         $ines->press('Fill the open places');
-        $ines->browser->wait(20, 100)->until(static fn(): bool => (int) $ines->browser->executeScript('return document.querySelectorAll("[data-slot]:not([data-person=\\"\\"])").length') > 5);
+        $ines->browser->wait(20, 100)
+            ->until(static fn(): bool => (int) $ines->browser->executeScript(
+                'return document.querySelectorAll("[data-slot]:not([data-person=\\"\\"])").length',
+            ) > 5);
         $ines->press('Save this crew');
         $ines->browser->wait(20, 100)->until(static fn(): bool => self::number('select count(*) from shift_places') > 5);
     }
@@ -159,6 +200,7 @@ final class FloorTest extends BrowserCase
         self::assertSame(2, self::number("select count(*) from cards where makes = 'recheck'"));
         $ines->go('/stores/out')->find('[data-loan="rags"] input')->sendKeys('12');
         $ines->press('Counted in', '//li[@data-loan="rags"]');
-        $ines->browser->wait(20, 100)->until(static fn(): bool => self::number("select count(*) from tool_loans where what = 'rags' and in_at is null") === 0);
+        $ines->browser->wait(20, 100)
+            ->until(static fn(): bool => self::number("select count(*) from tool_loans where what = 'rags' and in_at is null") === 0);
     }
 }

@@ -21,7 +21,9 @@ final class OfflineTest extends BrowserCase
         $card = self::number("select id from cards where title = 'Flap travel timing' and state = 'in_work'");
         // The list reads my cards while there is a connection; the card itself was never opened here.
         $stig->go('/floor')->see('Mine');
-        self::until(static fn(): bool => (bool) $stig->browser->executeScript("return navigator.serviceWorker.controller !== null && (localStorage.getItem('jorvel.read') ?? '').includes('Flap travel timing') && (localStorage.getItem('jorvel.read') ?? '').includes('fallsWith')"));
+        self::until(static fn(): bool => (bool) $stig->browser->executeScript(
+            "return navigator.serviceWorker.controller !== null && (localStorage.getItem('jorvel.read') ?? '').includes('Flap travel timing') && (localStorage.getItem('jorvel.read') ?? '').includes('fallsWith')",
+        ));
         self::$stage->cut();
 
         $stig->go("/floor/{$card}")->find('[data-testid="step-4"]');
@@ -35,7 +37,10 @@ final class OfflineTest extends BrowserCase
         $stig->press('Raise the finding')->see('2 entries wait on this device')->see('a finding on')->find('[data-testid="finding-waits"]');
         unlink($picture);
         $stig->press('Hand over')->find('textarea[name="said"]')->sendKeys('Track is scored; flaps stay locked');
-        $stig->press('Hand over', '//form')->see('3 entries wait on this device')->see('the hand-over of')->see('told when the connection is back: Track is scored');
+        $stig->press('Hand over', '//form')
+            ->see('3 entries wait on this device')
+            ->see('the hand-over of')
+            ->see('told when the connection is back: Track is scored');
 
         // Reloaded without a server: the page is there, and so is what waits. A signature cannot wait, and nobody is signed out.
         $stig->browser->navigate()->refresh();
@@ -47,7 +52,9 @@ final class OfflineTest extends BrowserCase
 
         self::$stage->restore();
         $stig->go('/floor');
-        self::until(static fn(): bool => self::number("select count(*) from handovers where card_id = {$card} and said like 'Track is scored%'") === 1);
+        self::until(static fn(): bool => self::number(
+            "select count(*) from handovers where card_id = {$card} and said like 'Track is scored%'",
+        ) === 1);
         self::until(static fn(): bool => $stig->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
         self::assertSame([1, 1, 1], [
             self::number("select count(*) from readings where card_id = {$card} and value = 0.3"),
@@ -63,13 +70,18 @@ final class OfflineTest extends BrowserCase
     public function test_what_holds_others_or_is_signed_needs_the_connection(): void
     {
         $oda = self::visitor('oda', true);
-        $card = self::number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.title = 'Gear extension by hand pump' and c.state = 'in_work'");
-        self::$stage->database()->exec("update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} and no = 3");
+        $card = self::number(
+            "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.title = 'Gear extension by hand pump' and c.state = 'in_work'",
+        );
+        self::$stage->database()
+            ->exec("update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} and no = 3");
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
         self::$stage->cut();
         $oda->click('header details summary')->press('Sign out')->see('you are still signed in on this device');
         $oda->confirm('Fitted')->see('Before this device stands in the register it holds nobody else');
-        self::assertNull($oda->browser->executeScript("const kept = JSON.parse(localStorage.getItem('jorvel.waiting') ?? '[]'); return kept.length > 0 ? kept : null"));
+        self::assertNull($oda->browser->executeScript(
+            "const kept = JSON.parse(localStorage.getItem('jorvel.waiting') ?? '[]'); return kept.length > 0 ? kept : null",
+        ));
         self::$stage->restore();
         $oda->press('Fitted')->find('[data-step="3"][data-state="done"]');
     }

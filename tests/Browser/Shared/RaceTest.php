@@ -13,9 +13,16 @@ final class RaceTest extends BrowserCase
     {
         $card = $this->card();
         $before = $this->version($card);
-        $answers = $this->together(6, "/api/cards/{$card}/steps/3", static fn(): array => [['version' => $before, 'do' => 'read', 'entry' => '26', 'tool' => 'TW-108'], 'one-and-the-same']);
+        $answers = $this->together(
+            6,
+            "/api/cards/{$card}/steps/3",
+            static fn(): array => [['version' => $before, 'do' => 'read', 'entry' => '26', 'tool' => 'TW-108'], 'one-and-the-same'],
+        );
         self::assertSame([200], array_values(array_unique(array_column($answers, 0))), 'each is answered');
-        $bodies = array_filter(array_column($answers, 1), static fn(string $b): bool => ! str_contains($b, 'This was saved; its answer was lost on the way'));
+        $bodies = array_filter(
+            array_column($answers, 1),
+            static fn(string $b): bool => ! str_contains($b, 'This was saved; its answer was lost on the way'),
+        );
         self::assertCount(1, array_unique($bodies), 'with the same card, or, while that is still being read, with the truth');
         self::assertSame(1, self::number("select count(*) from readings where card_id = {$card}"));
         self::assertSame($before + 1, $this->version($card));
@@ -29,20 +36,33 @@ final class RaceTest extends BrowserCase
         $codes = array_count_values(array_column($answers, 0));
         ksort($codes);
         self::assertSame([200 => 1, 409 => 5], $codes);
-        self::assertSame(1, self::number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'"));
+        self::assertSame(
+            1,
+            self::number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'"),
+        );
         [$code, $said] = self::$stage->artisan('jorvel:verify');
         self::assertSame(0, $code, $said);
     }
 
     public function test_dates_are_right_however_readers_and_writers_meet(): void
     {
-        $marks = self::$stage->database()->query("select mark, counters_as_of from aircraft where mark like 'Q-%' order by mark")->fetchAll(\PDO::FETCH_KEY_PAIR);
+        $marks = self::$stage->database()
+            ->query("select mark, counters_as_of from aircraft where mark like 'Q-%' order by mark")
+            ->fetchAll(\PDO::FETCH_KEY_PAIR);
         self::assertCount(8, $marks);
         $requests = [];
         foreach (array_keys($marks) as $mark) {
-            array_push($requests, ['/api/fleet', null], ["/api/fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '9.5', 'ldg' => '12'], 'sure' => true]], ['/api/due?days=30', null]);
+            array_push(
+                $requests,
+                ['/api/fleet', null],
+                ["/api/fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '9.5', 'ldg' => '12'], 'sure' => true]],
+                ['/api/due?days=30', null],
+            );
         }
-        $answers = $this->atOnce('ines', array_map(static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"], $requests, array_keys($requests)));
+        $answers = $this->atOnce(
+            'ines',
+            array_map(static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"], $requests, array_keys($requests)),
+        );
         self::assertSame([200], array_values(array_unique(array_column($answers, 0))), implode("\n", array_column($answers, 1)));
         foreach ($answers as $i => [, $body]) {
             if ($requests[$i][0] === '/api/fleet') {
@@ -66,7 +86,12 @@ final class RaceTest extends BrowserCase
         // As long as such a request takes on this machine, so that it is cut at its beginning, in its middle and after it.
         $from = hrtime(true);
         for ($n = 0; $n < 5; $n++) {
-            self::assertNotFalse(curl_exec($this->handle("/api/cards/{$card}/loans", ['what' => "a rag before, {$n}", 'quantity' => 1], $jar, "before-{$n}")));
+            self::assertNotFalse(curl_exec($this->handle(
+                "/api/cards/{$card}/loans",
+                ['what' => "a rag before, {$n}", 'quantity' => 1],
+                $jar,
+                "before-{$n}",
+            )));
         }
         $takes = intdiv(hrtime(true) - $from, 5000);
         $ends = ['answered' => 0, 'done, its answer lost' => 0, 'not done' => 0];
@@ -81,7 +106,11 @@ final class RaceTest extends BrowserCase
             $again = $this->handle(...$intent);
             $said = (string) curl_exec($again);
             self::assertSame(200, curl_getinfo($again, CURLINFO_RESPONSE_CODE), $said);
-            self::assertSame([1, 1], [$rows("rags {$n}"), self::number("select count(*) from records where what = 'tool.out' and data like '%\"rags {$n}\"%'")], 'once, with its record');
+            self::assertSame(
+                [1, 1],
+                [$rows("rags {$n}"), self::number("select count(*) from records where what = 'tool.out' and data like '%\"rags {$n}\"%'")],
+                'once, with its record',
+            );
             $lost = str_contains($said, 'its answer was lost on the way');
             self::assertTrue($lost ? $done === 1 : str_contains($said, "\"rags {$n}\""), $said);
         }
@@ -112,7 +141,9 @@ final class RaceTest extends BrowserCase
 
     private function card(): int
     {
-        return self::number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id");
+        return self::number(
+            "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id",
+        );
     }
 
     private function version(int $card): int
@@ -154,7 +185,10 @@ final class RaceTest extends BrowserCase
         } while ($running > 0);
         unlink($jar);
 
-        return array_map(static fn(\CurlHandle $h): array => [(int) curl_getinfo($h, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($h)], $handles);
+        return array_map(
+            static fn(\CurlHandle $h): array => [(int) curl_getinfo($h, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($h)],
+            $handles,
+        );
     }
 
     /** @return string a file of cookies */

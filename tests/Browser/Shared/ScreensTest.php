@@ -77,7 +77,11 @@ final class ScreensTest extends BrowserCase
             $who->go($path)->find($ready);
             $found = $this->unfit($who);
             self::assertSame([], $found, "{$path} by {$theme}");
-            self::assertLessThanOrEqual(0, $who->browser->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth'), "{$path} is wider than its window");
+            self::assertLessThanOrEqual(
+                0,
+                $who->browser->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth'),
+                "{$path} is wider than its window",
+            );
             self::assertSame(1, count($who->browser->findElements(WebDriverBy::cssSelector('h1'))), 'one sentence first');
         }
         self::$ines->browser->executeScript("localStorage.setItem('jorvel.theme', 'day')");
@@ -169,7 +173,11 @@ final class ScreensTest extends BrowserCase
         $oda->see('Mine');
         $small = "return [...document.querySelectorAll('main button, main a, main select, main input')].filter(e => e.offsetParent !== null && !e.closest('p, h2, dl')).map(e => [e.innerText || e.name, Math.round((e.closest('label') ?? e).getBoundingClientRect().height)]).filter(([, h]) => h < 47)";
         self::assertSame([], $oda->browser->executeScript($small));
-        $card = (int) self::$stage->database()->query("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id")->fetchColumn();
+        $card = (int) self::$stage->database()
+            ->query(
+                "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id",
+            )
+            ->fetchColumn();
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
         self::assertSame([], $oda->browser->executeScript($small), 'on a card, with a reading to enter');
         self::assertSame('entry', $oda->browser->executeScript('return document.activeElement.name'), 'the field is ready to type into');
@@ -179,7 +187,9 @@ final class ScreensTest extends BrowserCase
     {
         $ines = self::$ines->go('/stores');
         $ines->find('table');
-        $codes = static fn(): array => $ines->browser->executeScript("return [...document.querySelectorAll('tbody tr td:nth-child(2)')].map(c => c.innerText)");
+        $codes = static fn(): array => $ines->browser->executeScript(
+            "return [...document.querySelectorAll('tbody tr td:nth-child(2)')].map(c => c.innerText)",
+        );
         $before = $codes();
         self::assertSame(['CT-03', 'PG-27', 'PG-31', 'TW-104', 'TW-117'], array_slice($before, 0, 5), 'what must not be used comes first');
         $ines->press('Tool', '//thead');
@@ -193,7 +203,9 @@ final class ScreensTest extends BrowserCase
         $gauges = $codes();
         self::assertSame([], array_values(array_filter($gauges, static fn(string $c): bool => preg_match('/^(PG|FG|DG)-/', $c) !== 1)));
         self::assertContains('FG-11', $gauges);
-        $ines->browser->executeScript('window.saved = null; const make = URL.createObjectURL; URL.createObjectURL = b => { b.text().then(t => { window.saved = t; }); return make(b); }');
+        $ines->browser->executeScript(
+            'window.saved = null; const make = URL.createObjectURL; URL.createObjectURL = b => { b.text().then(t => { window.saved = t; }); return make(b); }',
+        );
         $ines->press('CSV');
         $ines->browser->wait(5, 100)->until(static fn(): bool => $ines->browser->executeScript('return window.saved') !== null);
         $csv = explode("\r\n", (string) $ines->browser->executeScript('return window.saved'));
@@ -215,18 +227,52 @@ final class ScreensTest extends BrowserCase
         $seen[] = $theme();
         $ines->browser->getKeyboard()->sendKeys('n');
         self::assertSame(['night', 'night', 'day'], [...$seen, $theme()]);
-        $ines->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']]);
+        $ines->browser->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']],
+        );
         foreach (['nav', 'header', '.noprint'] as $screen) {
             self::assertSame('none', $ines->browser->executeScript("return getComputedStyle(document.querySelector('{$screen}')).display"), $screen);
         }
         self::assertTrue($ines->find('table')->isDisplayed());
-        $ines->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => '']]);
+        $ines->browser->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => '']],
+        );
     }
 
     public function test_a_viewer_sees_everything_and_is_offered_nothing(): void
     {
         $mika = self::visitor('mika');
-        $offers = ['/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign', '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits', '/visits/bays' => 'Open a free slot', '/library' => 'Bring in', '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move', '/fleet/what-if' => 'Try it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading', '/library/programme/SKV' => 'Choose an item', '/floor/1' => 'Something is wrong', '/release/1' => 'Sign the release', '/crew' => 'Days of', '/crew/people/2' => 'Renew', '/stores/parts' => 'Enter a part', '/stores/parts/JV-3242-11' => 'Take goods in', '/crew/shift' => 'Save this crew', '/library/manuals/BM-TRK' => 'I read it again', '/stores/tools/CT-03' => 'Open all', '/stores/out' => 'Counted in', '/floor/findings/14' => 'Add a photo'];
+        $offers = [
+            '/fleet' => 'Plan ',
+            '/fleet/QA-VFC' => 'Make a visit',
+            '/visits/1' => 'Assign',
+            '/visits/1/board' => 'Search for',
+            '/visits/1/window' => 'Judge it',
+            '/visits/pack' => 'Save the visits',
+            '/visits/bays' => 'Open a free slot',
+            '/library' => 'Bring in',
+            '/fleet/QA-VFD?view=flying' => 'Enter a day',
+            '/fleet/QA-VFD?view=components' => 'move',
+            '/fleet/what-if' => 'Try it',
+            '/fleet/calendar' => 'Make a link',
+            '/fleet/bottles' => 'Enter a reading',
+            '/library/programme/SKV' => 'Choose an item',
+            '/floor/1' => 'Something is wrong',
+            '/release/1' => 'Sign the release',
+            '/crew' => 'Days of',
+            '/crew/people/2' => 'Renew',
+            '/stores/parts' => 'Enter a part',
+            '/stores/parts/JV-3242-11' => 'Take goods in',
+            '/crew/shift' => 'Save this crew',
+            '/library/manuals/BM-TRK' => 'I read it again',
+            '/stores/tools/CT-03' => 'Open all',
+            '/stores/out' => 'Counted in',
+            '/floor/findings/14' => 'Add a photo',
+        ];
         foreach ($offers as $path => $words) {
             self::assertStringNotContainsString($words, $mika->go($path)->see('Fleet')->find('h1, [data-step]')->getText().$mika->text(), $path);
         }
@@ -236,7 +282,9 @@ final class ScreensTest extends BrowserCase
     {
         $database = self::$stage->database();
         $number = static fn(string $sql): int => (int) $database->query($sql)->fetchColumn();
-        $card = $number("select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id");
+        $card = $number(
+            "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id",
+        );
         $other = self::visitor('oda');
         $oda = self::$oda->go("/floor/{$card}");
         $oda->find('[data-testid="step-3"]');
@@ -248,18 +296,32 @@ final class ScreensTest extends BrowserCase
         $oda->press('Save the reading')->find('[data-testid="step-4"]');
         $oda->press('Done')->find('[data-testid="step-5"]');
         $oda->see('2 steps wait on this device');
-        self::assertSame(['waiting', 'waiting'], [$oda->find('[data-step="3"]')->getAttribute('data-state'), $oda->find('[data-step="4"]')->getAttribute('data-state')]);
+        self::assertSame(
+            ['waiting', 'waiting'],
+            [$oda->find('[data-step="3"]')->getAttribute('data-state'), $oda->find('[data-step="4"]')->getAttribute('data-state')],
+        );
         self::assertSame(0, $number("select count(*) from readings where card_id = {$card}"), 'nothing has left the tablet');
 
         // It comes back: both are sent by themselves, in their order, once each.
         $this->connection($oda, true);
         self::until(static fn(): bool => $number("select count(*) from steps where card_id = {$card} and no in (3, 4) and state = 'done'") === 2);
         self::until(static fn(): bool => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
-        self::assertSame([1, 1, 1], [$number("select count(*) from readings where card_id = {$card}"), $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":3%'"), $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'")]);
+        self::assertSame(
+            [1, 1, 1],
+            [
+                $number("select count(*) from readings where card_id = {$card}"),
+                $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":3%'"),
+                $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'"),
+            ],
+        );
         self::assertSame('done', $oda->find('[data-step="3"]')->getAttribute('data-state'));
 
         // The other still sees step 3; being second is said, and what was typed is still there.
-        $other->tool('TW-108')->type('entry', '25')->press('Save the reading')->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
+        $other->tool('TW-108')
+            ->type('entry', '25')
+            ->press('Save the reading')
+            ->see('Somebody else changed this card while you had it open')
+            ->see('not yet sent: 25');
         self::assertSame(1, $number("select count(*) from readings where card_id = {$card}"));
 
         // Without a connection again, and somebody else is faster: told when it is back, nothing overwritten, nothing lost.
@@ -271,7 +333,10 @@ final class ScreensTest extends BrowserCase
         $other->press('Looked at; nothing more found')->find('[data-testid="step-6"]');
         $this->connection($oda, true);
         $oda->see('was not worked. Somebody else changed this card');
-        self::assertSame(1, $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":5%'"));
+        self::assertSame(
+            1,
+            $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":5%'"),
+        );
         $oda->press('Drop my entry');
         self::until(static fn(): bool => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
 
@@ -300,6 +365,10 @@ final class ScreensTest extends BrowserCase
 
     private function connection(Visitor $who, bool $there): void
     {
-        $who->browser->executeCustomCommand('/session/:sessionId/chromium/network_conditions', 'POST', ['network_conditions' => ['offline' => ! $there, 'latency' => 0, 'download_throughput' => -1, 'upload_throughput' => -1]]);
+        $who->browser->executeCustomCommand(
+            '/session/:sessionId/chromium/network_conditions',
+            'POST',
+            ['network_conditions' => ['offline' => ! $there, 'latency' => 0, 'download_throughput' => -1, 'upload_throughput' => -1]],
+        );
     }
 }

@@ -81,7 +81,12 @@ final class ThreadTest extends BrowserCase
         self::$card = self::scalar('select id from cards where visit_id = '.(int) self::$visit);
 
         $ines->press('Assign');
-        foreach (['T33' => 'has no SKV rating', 'T19' => 'needs a valid engine skill: it has lapsed', 'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first', 'T22' => 'has no engine skill'] as $stamp => $why) {
+        foreach ([
+            'T33' => 'has no SKV rating',
+            'T19' => 'needs a valid engine skill: it has lapsed',
+            'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first',
+            'T22' => 'has no engine skill',
+        ] as $stamp => $why) {
             self::assertStringContainsString($why, $ines->find("[data-person=\"{$stamp}\"]")->getText());
         }
         $ines->click('[data-person="T33"] button')->see('Pell Harrow has no SKV rating. Nobody was assigned.');
@@ -113,7 +118,11 @@ final class ThreadTest extends BrowserCase
         $oda->tool('TW-104');
         $oda->type('entry', '20.5')->see('has no valid calibration: it ran out on 2026-04-30')->press('Save the reading');
         $oda->find('[data-testid="trouble"]');
-        self::assertSame('0', self::scalar("select count(*) from readings where point = 'governor mounting nuts'"), 'an expired tool keeps no reading');
+        self::assertSame(
+            '0',
+            self::scalar("select count(*) from readings where point = 'governor mounting nuts'"),
+            'an expired tool keeps no reading',
+        );
         $oda->tool('TW-108');
         $oda->see('inside, 1 N·m in hand')->press('Save the reading');
     }
@@ -137,7 +146,9 @@ final class ThreadTest extends BrowserCase
         self::assertStringContainsString('High-speed screw', $moves);
         self::assertStringContainsString('2 turns clockwise', $moves);
         self::assertStringContainsString('1.5 turns longer', $moves);
-        $oda->see('To be read again, because these touch them: Governor arm at the high-speed stop, Pick-up angle at the lever, Arm at the feather stop');
+        $oda->see(
+            'To be read again, because these touch them: Governor arm at the high-speed stop, Pick-up angle at the lever, Arm at the feather stop',
+        );
         $oda->type('high', '62.6')->type('pickup', '20.4')->type('feather', '85.6')->press('Save the as-left readings');
         $oda->see('(run 2)');
         $oda->type('high', '62.6')->type('pickup', '22.5')->type('feather', '86.3')->press('Save the as-left readings');
@@ -157,12 +168,17 @@ final class ThreadTest extends BrowserCase
         self::assertSame('0', self::scalar('select count(*) from safing_devices where removed_at is null and card_id = '.self::$card));
 
         $oda->press('Sign the card')->type('stamp', 'T27')->type('pin', '0000');
-        self::assertFalse($oda->browser->findElement(WebDriverBy::xpath('//form//button[.="Sign"]'))->isEnabled(), 'not before what went out is back');
+        self::assertFalse(
+            $oda->browser->findElement(WebDriverBy::xpath('//form//button[.="Sign"]'))->isEnabled(),
+            'not before what went out is back',
+        );
         // What went out on the card is counted in with the signature.
         $oda->backIn()->press('Sign', '//form')->see('Stamp or PIN is wrong. Nothing was signed');
         $oda->type('pin', '2741');
         // Two clicks in one breath.
-        $oda->browser->executeScript("const b = [...document.querySelectorAll('form button')].find(b => b.textContent.startsWith('Sign')); b.click(); b.click();");
+        $oda->browser->executeScript(
+            "const b = [...document.querySelectorAll('form button')].find(b => b.textContent.startsWith('Sign')); b.click(); b.click();",
+        );
         $oda->see('waits for its independent inspection');
         self::assertSame('1', self::scalar("select count(*) from records where what = 'card.signed' and subject = 'card:".self::$card."'"));
     }
@@ -177,7 +193,11 @@ final class ThreadTest extends BrowserCase
         self::assertStringContainsString('Propeller de-ice boot segment', $row);
         self::assertStringContainsString('expires Sat 16 May, 00:00 local', $row);
         $ines->go('/fleet')->find('[data-mark="QA-VFC"]');
-        self::assertStringContainsString('Propeller de-ice boot segment, runs out 2026-05-15', (string) $ines->browser->executeScript("return document.querySelector('[data-mark=\"QA-VFC\"]').textContent"), 'the fuse on the reach');
+        self::assertStringContainsString(
+            'Propeller de-ice boot segment, runs out 15 May',
+            (string) $ines->browser->executeScript("return document.querySelector('[data-mark=\"QA-VFC\"]').textContent"),
+            'the fuse on the reach',
+        );
     }
 
     #[Depends('test_the_controller_defers_the_finding')]
@@ -187,10 +207,17 @@ final class ThreadTest extends BrowserCase
         $tor->find('[data-code~="duplicate_missing"]');
         $tor->click('[data-code~="card_open"]')->see('waits for its independent inspection');
 
-        self::assertStringNotContainsString('Inspect and sign', self::$oda->go('/floor/'.self::$card)->see('waits for its independent inspection')->text(), 'the one who worked it is not offered the inspection');
+        self::assertStringNotContainsString(
+            'Inspect and sign',
+            self::$oda->go('/floor/'.self::$card)->see('waits for its independent inspection')->text(),
+            'the one who worked it is not offered the inspection',
+        );
         $runa = self::$runa->go('/floor')->see('For you to inspect')->see('Propeller governor check');
         $runa->go('/floor/'.self::$card)->press('Inspect and sign')->type('stamp', 'I04')->type('pin', '4410');
-        self::assertFalse($runa->browser->findElement(WebDriverBy::xpath('//form//button[.="Sign"]'))->isEnabled(), 'not before everything it covers is looked at');
+        self::assertFalse(
+            $runa->browser->findElement(WebDriverBy::xpath('//form//button[.="Sign"]'))->isEnabled(),
+            'not before everything it covers is looked at',
+        );
         foreach (['assembly', 'torque', 'locking'] as $covered) {
             $runa->browser->findElement(WebDriverBy::xpath("//form//label[contains(., '{$covered}')]"))->click();
         }
@@ -204,9 +231,19 @@ final class ThreadTest extends BrowserCase
         $tor = self::$tor->go('/release/'.self::$visit)->see('Nothing stands in the way');
         $tor->press('Sign the release')->type('stamp', 'X02')->type('pin', '5520')->press('Sign', '//form');
         $tor->see('is released to service under JV-2026-0010')->see('61-21 Propeller governor check: next at');
-        self::assertSame('2026-05-05', self::scalar("select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'"));
-        foreach (['certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0021'], 'cards' => ['Governor mounting nuts', '20.5 Nm', 'Runa Vale']] as $paper => $words) {
-            $pdf = (string) $tor->browser->executeAsyncScript("const done = arguments[0]; fetch('/api/release/".self::$visit."/{$paper}.pdf').then(r => r.blob()).then(b => { const f = new FileReader(); f.onload = () => done(f.result.split(',')[1]); f.readAsDataURL(b); });");
+        self::assertSame(
+            '2026-05-05',
+            self::scalar(
+                "select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
+            ),
+        );
+        foreach ([
+            'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0021'],
+            'cards' => ['Governor mounting nuts', '20.5 Nm', 'Runa Vale'],
+        ] as $paper => $words) {
+            $pdf = (string) $tor->browser->executeAsyncScript(
+                "const done = arguments[0]; fetch('/api/release/".self::$visit."/{$paper}.pdf').then(r => r.blob()).then(b => { const f = new FileReader(); f.onload = () => done(f.result.split(',')[1]); f.readAsDataURL(b); });",
+            );
             file_put_contents($file = tempnam(sys_get_temp_dir(), 'pdf'), (string) base64_decode($pdf, true));
             $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
             foreach ($words as $word) {

@@ -33,7 +33,9 @@ final class VisitsTest extends BrowserCase
 
     private function openFix(): string
     {
-        return self::scalar("select number from cards where visit_id = 1 and state = 'open' and finding_id is not null order by planned_start, id limit 1");
+        return self::scalar(
+            "select number from cards where visit_id = 1 and state = 'open' and finding_id is not null order by planned_start, id limit 1",
+        );
     }
 
     public function test_a_packing_by_hand_cannot_be_saved_overdue(): void
@@ -51,13 +53,22 @@ final class VisitsTest extends BrowserCase
         // The same by the pointer: out of its visit, and judged at once.
         $line = $ines->find('section[data-slot] [data-line]');
         $code = (string) $line->getAttribute('data-line');
-        $ines->browser->action()->clickAndHold($line)->moveByOffset(-8, 0)->moveToElement($ines->find('section[aria-label="In no visit"]'))->moveByOffset(2, 2)->release()->perform();
+        $ines->browser->action()
+            ->clickAndHold($line)
+            ->moveByOffset(-8, 0)
+            ->moveToElement($ines->find('section[aria-label="In no visit"]'))
+            ->moveByOffset(2, 2)
+            ->release()
+            ->perform();
         $ines->find("section[aria-label=\"In no visit\"] [data-line=\"{$code}\"]");
         $ines->press('Back to the proposal')->see('No packing is better');
         $before = (int) self::scalar('select count(*) from visits');
         $ines->press('Save the visits')->see('comes in next');
         self::assertGreaterThan($before, (int) self::scalar('select count(*) from visits'));
-        self::assertSame('0', self::scalar("select count(*) from cards join visits on visits.id = visit_id where visits.state = 'planned' and planned_start is null"));
+        self::assertSame(
+            '0',
+            self::scalar("select count(*) from cards join visits on visits.id = visit_id where visits.state = 'planned' and planned_start is null"),
+        );
     }
 
     public function test_a_card_is_dragged_shown_put_back_and_moved_by_keyboard(): void
@@ -124,7 +135,10 @@ final class VisitsTest extends BrowserCase
 
     public function test_a_finding_gets_its_card_and_the_box_finds_it(): void
     {
-        self::$stage->database()->exec("insert into findings (aircraft_id, card_id, raised_by, number, chapter, place, extent, state, raised_at) select aircraft_id, id, 2, 'F0500', '53', 'frame 20', 'dent', 'open', '2026-05-05T12:00:00Z' from cards where visit_id = 1 and state = 'in_work' limit 1");
+        self::$stage->database()
+            ->exec(
+                "insert into findings (aircraft_id, card_id, raised_by, number, chapter, place, extent, state, raised_at) select aircraft_id, id, 2, 'F0500', '53', 'frame 20', 'dent', 'open', '2026-05-05T12:00:00Z' from cards where visit_id = 1 and state = 'in_work' limit 1",
+            );
         $ines = self::$ines->go('/visits/1')->see('One finding has no card yet');
         $ines->type('hours', '3,5')->press('Make its card');
         $ines->browser->wait(20)->until(static fn(): bool => ! str_contains($ines->text(), 'has no card yet'));

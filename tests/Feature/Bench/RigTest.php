@@ -67,7 +67,9 @@ final class RigTest extends WorldCase
     {
         $tool = $this->tool();
         $this->enter('as_found', ['high' => '65.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertOk();
-        $this->enter('as_found', ['high' => '65.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertStatus(422)->assertJsonPath('message', 'The last run still waits for its as-left readings.');
+        $this->enter('as_found', ['high' => '65.5', 'pickup' => '22', 'feather' => '86'], $tool)
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'The last run still waits for its as-left readings.');
         $this->enter('as_left', ['high' => '64.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertOk();
         $shown = $this->shown();
         self::assertSame(['open', 2], [$shown['state'], count($shown['runs'])]);
@@ -90,12 +92,24 @@ final class RigTest extends WorldCase
     {
         $message = $this->enter($do, $entries, $this->tool())->assertStatus(422)->json('message');
         self::assertStringContainsString($said, $message);
-        self::assertSame([0, 0], [RigRun::whereIn('step_id', Step::where('card_id', $this->card->id)->select('id'))->count(), Reading::where('card_id', $this->card->id)->count()]);
+        self::assertSame(
+            [0, 0],
+            [
+                RigRun::whereIn('step_id', Step::where('card_id', $this->card->id)->select('id'))->count(),
+                Reading::where('card_id', $this->card->id)->count(),
+            ],
+        );
     }
 
     /** A protractor that may be used today. */
     private function tool(): string
     {
-        return array_column(array_filter((array) $this->as('oda', 'GET', "cards/{$this->card->id}")->json('tools'), static fn(array $t): bool => $t['kind'] === 'protractor' && $t['usable']), 'code')[0];
+        return array_column(
+            array_filter(
+                (array) $this->as('oda', 'GET', "cards/{$this->card->id}")->json('tools'),
+                static fn(array $t): bool => $t['kind'] === 'protractor' && $t['usable'],
+            ),
+            'code',
+        )[0];
     }
 }

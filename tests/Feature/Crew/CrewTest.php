@@ -58,11 +58,17 @@ final class CrewTest extends WorldCase
         foreach ($filled['slots'] as $slot) {
             foreach ($filled['slots'] as $other) {
                 $both = $slot['id'] < $other['id'] && $slot['role'] === 'perform' && $other['role'] === 'perform' && $slot['person'] !== null && $slot['person'] === $other['person'];
-                self::assertFalse($both && $slot['from'] < $other['until'] && $other['from'] < $slot['until'], "{$slot['id']} and {$other['id']} at one time");
+                self::assertFalse(
+                    $both && $slot['from'] < $other['until'] && $other['from'] < $slot['until'],
+                    "{$slot['id']} and {$other['id']} at one time",
+                );
             }
         }
         self::assertFalse(ShiftCrew::query()->exists(), 'a proposal saves nothing');
-        $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => self::places($filled)])->assertOk()->assertJsonPath('kept', true)->assertJsonPath('version', 1);
+        $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => self::places($filled)])
+            ->assertOk()
+            ->assertJsonPath('kept', true)
+            ->assertJsonPath('version', 1);
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => []])->assertStatus(409);
         foreach (self::places($filled) as $slot => $person) {
             if (! str_starts_with($slot, 'v')) {
@@ -82,16 +88,36 @@ final class CrewTest extends WorldCase
         $card = (int) $inspect;
         $work = array_values(array_filter(array_keys($slots), static fn(string $id): bool => str_starts_with($id, "{$card}:perform")))[0];
         $runa = $this->person('runa')->id;
-        $why = fn(array $places): array => array_column($this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => $places])->assertStatus(422)->json('lines'), 'message');
-        self::assertSame(['Runa Vale would not be independent: has worked on this card or is assigned to it in the other role', 'Runa Vale would not be independent: has worked on this card or is assigned to it in the other role'], $why([$work => $runa, $inspect => $runa]));
+        $why = fn(array $places): array => array_column(
+            $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => $places])->assertStatus(422)->json('lines'),
+            'message',
+        );
+        self::assertSame(
+            [
+                'Runa Vale would not be independent: has worked on this card or is assigned to it in the other role',
+                'Runa Vale would not be independent: has worked on this card or is assigned to it in the other role',
+            ],
+            $why([$work => $runa, $inspect => $runa]),
+        );
         self::assertSame(['Jory Falk has no OLN rating'], $why([$work => $this->person('jory')->id]));
         self::assertSame(['Oda Fenn has no authority to inspect independently'], $why([$inspect => $this->person('oda')->id]));
         $same = array_values(array_filter($slots, static fn(array $s): bool => $s['role'] === 'perform' && $s['mark'] === 'QA-VFA'));
-        [$a, $b] = [$same[0], array_values(array_filter($same, static fn(array $s): bool => $s['number'] !== $same[0]['number'] && $s['from'] < $same[0]['until'] && $same[0]['from'] < $s['until']))[0]];
-        self::assertSame(["Bram Oster is on {$b['number']} {$b['title']} at that time", "Bram Oster is on {$a['number']} {$a['title']} at that time"], $why([$a['id'] => $this->person('bram')->id, $b['id'] => $this->person('bram')->id]));
+        [$a, $b] = [
+            $same[0],
+            array_values(array_filter(
+                $same,
+                static fn(array $s): bool => $s['number'] !== $same[0]['number'] && $s['from'] < $same[0]['until'] && $same[0]['from'] < $s['until'],
+            ))[0],
+        ];
+        self::assertSame(
+            ["Bram Oster is on {$b['number']} {$b['title']} at that time", "Bram Oster is on {$a['number']} {$a['title']} at that time"],
+            $why([$a['id'] => $this->person('bram')->id, $b['id'] => $this->person('bram')->id]),
+        );
         self::assertSame(['this is no longer a place of the shift'], $why(['999:perform:airframe:1' => $runa]));
         self::assertSame(0, ShiftCrew::query()->where('version', '>', 0)->count());
-        $judged = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => [$work => $runa, $inspect => $runa]])->assertOk()->json();
+        $judged = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => [$work => $runa, $inspect => $runa]])
+            ->assertOk()
+            ->json();
         self::assertStringContainsString('cannot stand as kept', $judged['sentence']);
         self::assertStringContainsString('would not be independent', array_column($judged['slots'], 'conflict', 'id')[$inspect]);
     }
@@ -125,8 +151,16 @@ final class CrewTest extends WorldCase
         $flaps = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
         [$one, $two] = ["{$flaps->id}:perform:airframe:1", "{$flaps->id}:perform:airframe:2"];
         [$stig, $lio] = [$this->person('stig')->id, $this->person('lio')->id];
-        $judge = fn(array $places): array => array_column($this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => $places])->assertOk()->json('slots'), 'conflict', 'id');
-        self::assertSame([null, null], [$judge([$two => $lio, $one => $stig])[$one], $judge([$two => $lio, $one => $stig])[$two]], 'in whatever order they come');
+        $judge = fn(array $places): array => array_column(
+            $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => $places])->assertOk()->json('slots'),
+            'conflict',
+            'id',
+        );
+        self::assertSame(
+            [null, null],
+            [$judge([$two => $lio, $one => $stig])[$one], $judge([$two => $lio, $one => $stig])[$two]],
+            'in whatever order they come',
+        );
         self::assertStringContainsString('the supervisor must be on the card', (string) $judge([$two => $lio])[$two]);
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => [$one => $stig, $two => $lio]])->assertOk();
         self::assertSame([$stig], Assignment::where(['card_id' => $flaps->id, 'role' => 'trainee'])->pluck('under_id')->all());
@@ -151,9 +185,23 @@ final class CrewTest extends WorldCase
             'Odin Resk' => 'has no authority to inspect independently',
             'Wenna Skye' => 'is off sick',
         ], $why);
-        self::assertStringContainsString('nobody can take 2 places, first the independent inspection of 002-01', $view['sentence'], 'and the certificate');
-        $filled = $this->as('ines', 'POST', 'crew/shift/propose', ['base' => 'Port Ellery', 'date' => '2026-05-06', 'shift' => 'early', 'places' => self::places($view)])->assertOk()->json();
-        self::assertSame([null, null], [array_column($filled['slots'], 'person', 'role')['duplicate'], array_column($filled['slots'], 'person', 'role')['certify']]);
+        self::assertStringContainsString(
+            'nobody can take 2 places, first the independent inspection of 002-01',
+            $view['sentence'],
+            'and the certificate',
+        );
+        $filled = $this->as(
+            'ines',
+            'POST',
+            'crew/shift/propose',
+            ['base' => 'Port Ellery', 'date' => '2026-05-06', 'shift' => 'early', 'places' => self::places($view)],
+        )
+            ->assertOk()
+            ->json();
+        self::assertSame(
+            [null, null],
+            [array_column($filled['slots'], 'person', 'role')['duplicate'], array_column($filled['slots'], 'person', 'role')['certify']],
+        );
     }
 
     public function test_leave_takes_people_out_of_shifts_and_of_the_hangar_s_hours(): void
@@ -174,7 +222,10 @@ final class CrewTest extends WorldCase
         yield 'gone by' => [['from' => '2026-05-04', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'Days gone by'];
         yield 'backwards' => [['from' => '2026-05-08', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'lies before'];
         yield 'too many' => [['from' => '2026-05-08', 'until' => '2026-12-06', 'do' => 'away', 'why' => 'leave'], 'At most 92 days'];
-        yield 'too little rest' => [['from' => '2026-05-08', 'until' => '2026-05-08', 'do' => 'shift', 'shift' => 'early', 'why' => 'swap'], 'only 8 h of rest before Fri 8 May, 06:00, at least 11 h are due'];
+        yield 'too little rest' => [
+            ['from' => '2026-05-08', 'until' => '2026-05-08', 'do' => 'shift', 'shift' => 'early', 'why' => 'swap'],
+            'only 8 h of rest before Fri 8 May, 06:00, at least 11 h are due',
+        ];
     }
 
     /** @param array<string, string> $body */
@@ -182,14 +233,23 @@ final class CrewTest extends WorldCase
     public function test_days_that_cannot_be(array $body, string $why): void
     {
         $before = RotaDay::count();
-        self::assertStringContainsString($why, $this->as('ines', 'POST', "crew/{$this->person('oda')->id}/days", $body)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            $why,
+            $this->as('ines', 'POST', "crew/{$this->person('oda')->id}/days", $body)->assertStatus(422)->json('message'),
+        );
         self::assertSame($before, RotaDay::count());
     }
 
     public function test_a_lapse_tells_which_planned_cards_it_hits(): void
     {
         $oda = $this->person('oda');
-        $hits = fn(): array => array_column(array_values(array_filter($this->as('ines', 'GET', 'crew')->json('lapses'), static fn(array $l): bool => $l['personId'] === $oda->id))[0]['hits'] ?? [], 'number');
+        $hits = fn(): array => array_column(
+            array_values(array_filter(
+                $this->as('ines', 'GET', 'crew')->json('lapses'),
+                static fn(array $l): bool => $l['personId'] === $oda->id,
+            ))[0]['hits'] ?? [],
+            'number',
+        );
         self::assertSame([], $hits());
         self::assertStringContainsString('Sanne Dorn', $this->as('ines', 'GET', 'crew')->json('sentence'), 'the demo world\'s own story');
         $block = Card::where('number', '001-01')->firstOrFail();

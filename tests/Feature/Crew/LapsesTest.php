@@ -34,17 +34,71 @@ final class LapsesTest extends WorldCase
         yield 'nothing lapses' => [$all, 'perform', null, null, []];
         yield 'a day too late' => [[...$all, 'skill:airframe' => '2026-05-20'], 'perform', null, null, ['loses the airframe skill in 15 days' => 0]];
         yield 'a day too soon' => [[...$all, 'skill:airframe' => '2026-05-19'], 'perform', null, null, ['loses the airframe skill in 14 days' => 1]];
-        yield 'a skill says nothing of an inspection' => [[...$all, 'skill:airframe' => '2026-05-06'], 'duplicate', null, null, ['loses the airframe skill tomorrow' => 0]];
+        yield 'a skill says nothing of an inspection' => [
+            [...$all, 'skill:airframe' => '2026-05-06'],
+            'duplicate',
+            null,
+            null,
+            ['loses the airframe skill tomorrow' => 0],
+        ];
         yield 'a rating does' => [[...$all, 'rating:OLN' => '2026-05-06'], 'duplicate', null, null, ['loses the OLN rating tomorrow' => 1]];
-        yield 'the authority of the other role does not' => [[...$all, 'authority:perform' => '2026-05-06'], 'duplicate', null, null, ['loses the authority to work cards tomorrow' => 0]];
-        yield 'its own does' => [[...$all, 'authority:duplicate' => '2026-05-06'], 'duplicate', null, null, ['loses the authority to inspect independently tomorrow' => 1]];
-        yield 'lapsed already' => [[...$all, 'authority:perform' => '2026-05-04'], 'perform', null, null, ['no longer holds the authority to work cards' => 1]];
-        yield 'sixty days and no more' => [[...$all, 'skill:airframe' => '2026-07-04', 'rating:OLN' => '2026-07-05'], 'perform', null, null, ['loses the airframe skill in 60 days' => 0]];
+        yield 'the authority of the other role does not' => [
+            [...$all, 'authority:perform' => '2026-05-06'],
+            'duplicate',
+            null,
+            null,
+            ['loses the authority to work cards tomorrow' => 0],
+        ];
+        yield 'its own does' => [
+            [...$all, 'authority:duplicate' => '2026-05-06'],
+            'duplicate',
+            null,
+            null,
+            ['loses the authority to inspect independently tomorrow' => 1],
+        ];
+        yield 'lapsed already' => [
+            [...$all, 'authority:perform' => '2026-05-04'],
+            'perform',
+            null,
+            null,
+            ['no longer holds the authority to work cards' => 1],
+        ];
+        yield 'sixty days and no more' => [
+            [...$all, 'skill:airframe' => '2026-07-04', 'rating:OLN' => '2026-07-05'],
+            'perform',
+            null,
+            null,
+            ['loses the airframe skill in 60 days' => 0],
+        ];
         yield 'never held' => [array_diff_key($all, ['rating:OLN' => 0]), 'perform', null, null, ['has no OLN rating' => 1]];
-        yield 'a trainee is asked for nothing' => [['skill:airframe' => '2026-05-06'], 'trainee', null, null, ['loses the airframe skill tomorrow' => 0]];
-        yield 'another skill of the card is enough' => [[...$all, 'skill:airframe' => '2026-05-06', 'skill:engine' => null], 'perform', ['airframe' => 1, 'engine' => 1], null, ['loses the airframe skill tomorrow' => 0]];
-        yield 'the only one of several' => [[...array_diff_key($all, ['skill:airframe' => 0]), 'skill:engine' => '2026-05-06'], 'perform', ['airframe' => 1, 'engine' => 1], null, ['loses the engine skill tomorrow' => 1]];
-        yield 'none of several' => [array_diff_key($all, ['skill:airframe' => 0]), 'perform', ['airframe' => 1, 'engine' => 1], null, ['has no airframe skill' => 1]];
+        yield 'a trainee is asked for nothing' => [
+            ['skill:airframe' => '2026-05-06'],
+            'trainee',
+            null,
+            null,
+            ['loses the airframe skill tomorrow' => 0],
+        ];
+        yield 'another skill of the card is enough' => [
+            [...$all, 'skill:airframe' => '2026-05-06', 'skill:engine' => null],
+            'perform',
+            ['airframe' => 1, 'engine' => 1],
+            null,
+            ['loses the airframe skill tomorrow' => 0],
+        ];
+        yield 'the only one of several' => [
+            [...array_diff_key($all, ['skill:airframe' => 0]), 'skill:engine' => '2026-05-06'],
+            'perform',
+            ['airframe' => 1, 'engine' => 1],
+            null,
+            ['loses the engine skill tomorrow' => 1],
+        ];
+        yield 'none of several' => [
+            array_diff_key($all, ['skill:airframe' => 0]),
+            'perform',
+            ['airframe' => 1, 'engine' => 1],
+            null,
+            ['has no airframe skill' => 1],
+        ];
         yield 'leaves the day before' => [$all, 'perform', null, '2026-05-19', ['leaves in 14 days' => 1]];
         yield 'leaves that day' => [$all, 'perform', null, '2026-05-20', ['leaves in 15 days' => 0]];
         yield 'left with nothing on' => [$all, 'none', null, '2026-05-01', []];
@@ -60,9 +114,18 @@ final class LapsesTest extends WorldCase
         DB::table('qualifications')->where(['kind' => 'authority', 'value' => 'duplicate'])->delete();
         Qualification::create(['person_id' => $noor->id, 'kind' => 'authority', 'value' => 'duplicate', 'valid_until' => '2026-05-19']);
         $hits = function (int $person) use ($card): array {
-            $lapses = array_filter($this->as('mika', 'GET', 'crew')->assertOk()->json('lapses'), static fn(array $l): bool => $l['personId'] === $person && $l['kind'] === 'authority');
+            $lapses = array_filter(
+                $this->as('mika', 'GET', 'crew')->assertOk()->json('lapses'),
+                static fn(array $l): bool => $l['personId'] === $person && $l['kind'] === 'authority',
+            );
 
-            return array_map(static fn(array $h): array => [$h['number'], $h['role'], $h['on'], $h['nobody']], array_values(array_filter(array_merge(...array_column($lapses, 'hits')), static fn(array $h): bool => $h['number'] === $card->number)));
+            return array_map(
+                static fn(array $h): array => [$h['number'], $h['role'], $h['on'], $h['nobody']],
+                array_values(array_filter(
+                    array_merge(...array_column($lapses, 'hits')),
+                    static fn(array $h): bool => $h['number'] === $card->number,
+                )),
+            );
         };
         self::assertSame([[$card->number, 'duplicate', '2026-05-20', true]], $hits($noor->id));
         self::assertStringContainsString('nobody is left for 2 planned cards', $this->as('ines', 'GET', "people/{$noor->id}")->json('sentence'));
@@ -106,6 +169,10 @@ final class LapsesTest extends WorldCase
             }
         }
         self::assertSame($said, $found);
-        self::assertSame(array_keys(array_filter($said)), array_column($this->as('mika', 'GET', "people/{$person->id}")->json('lapses'), 'said'), 'their own page shows those that hit something');
+        self::assertSame(
+            array_keys(array_filter($said)),
+            array_column($this->as('mika', 'GET', "people/{$person->id}")->json('lapses'), 'said'),
+            'their own page shows those that hit something',
+        );
     }
 }

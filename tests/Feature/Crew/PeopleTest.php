@@ -20,7 +20,20 @@ use Tests\Feature\WorldCase;
 /** People are entered, changed and renewed; a PIN that somebody else knows signs nothing; who has left is let in no more. */
 final class PeopleTest extends WorldCase
 {
-    private const NEW = ['login' => 'Petra', 'name' => 'Petra Lund', 'stamp' => 'T90', 'role' => 'technician', 'base' => 'Skarnholm', 'shift' => 'early', 'weekdays' => [5, 1, 2], 'trainee' => false, 'supervisor' => null, 'leaves' => null, 'password' => 'given-by-ines', 'pin' => '7305'];
+    private const NEW = [
+        'login' => 'Petra',
+        'name' => 'Petra Lund',
+        'stamp' => 'T90',
+        'role' => 'technician',
+        'base' => 'Skarnholm',
+        'shift' => 'early',
+        'weekdays' => [5, 1, 2],
+        'trainee' => false,
+        'supervisor' => null,
+        'leaves' => null,
+        'password' => 'given-by-ines',
+        'pin' => '7305',
+    ];
 
     protected function setUp(): void
     {
@@ -31,28 +44,72 @@ final class PeopleTest extends WorldCase
     /** @return array<string, mixed> as the form holds somebody */
     private function form(Person $p): array
     {
-        return ['version' => $p->version, 'name' => $p->name, 'stamp' => $p->stamp, 'role' => $p->role->value, 'base' => $p->base, 'shift' => $p->shift, 'weekdays' => $p->weekdays, 'trainee' => $p->trainee, 'supervisor' => $p->supervisor_id, 'leaves' => $p->leaves];
+        return [
+            'version' => $p->version,
+            'name' => $p->name,
+            'stamp' => $p->stamp,
+            'role' => $p->role->value,
+            'base' => $p->base,
+            'shift' => $p->shift,
+            'weekdays' => $p->weekdays,
+            'trainee' => $p->trainee,
+            'supervisor' => $p->supervisor_id,
+            'leaves' => $p->leaves,
+        ];
     }
 
     public function test_somebody_new_holds_what_is_entered_and_signs_only_with_a_pin_of_their_own(): void
     {
         $room = $this->as('ines', 'POST', 'people', self::NEW)->assertOk()->json();
         $id = $room['person']['id'];
-        self::assertSame(['petra', [1, 2, 5], false, 'Petra Lund holds no authority: works no card, inspects and certifies nothing.'], [$room['login'], $room['weekdays'], $room['ownPin'], $room['sentence']]);
+        self::assertSame(
+            ['petra', [1, 2, 5], false, 'Petra Lund holds no authority: works no card, inspects and certifies nothing.'],
+            [$room['login'], $room['weekdays'], $room['ownPin'], $room['sentence']],
+        );
         foreach ([['skill', 'airframe', null], ['rating', 'OLN', '2027-03-31'], ['authority', 'perform', '2026-12-31']] as [$kind, $value, $until]) {
-            $room = $this->as('ines', 'POST', "people/{$id}/held", ['version' => $room['version'], 'do' => 'grant', 'kind' => $kind, 'value' => $value, 'until' => $until, 'paper' => 'file T90, sheet 1'])->assertOk()->json();
+            $room = $this->as(
+                'ines',
+                'POST',
+                "people/{$id}/held",
+                [
+                    'version' => $room['version'],
+                    'do' => 'grant',
+                    'kind' => $kind,
+                    'value' => $value,
+                    'until' => $until,
+                    'paper' => 'file T90, sheet 1',
+                ],
+            )
+                ->assertOk()
+                ->json();
         }
         self::assertSame('Petra Lund works cards, and holds all of it until Thu 31 Dec.', $room['sentence']);
-        self::assertSame(['the authority to work cards until 2026-12-31, by file T90, sheet 1', 'the OLN rating until 2027-03-31, by file T90, sheet 1', 'the airframe skill without an end, by file T90, sheet 1', 'entered as technician T90 at Skarnholm, early shift'], array_column($room['entries'], 'said'));
+        self::assertSame(
+            [
+                'the authority to work cards until 2026-12-31, by file T90, sheet 1',
+                'the OLN rating until 2027-03-31, by file T90, sheet 1',
+                'the airframe skill without an end, by file T90, sheet 1',
+                'entered as technician T90 at Skarnholm, early shift',
+            ],
+            array_column($room['entries'], 'said'),
+        );
 
         $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
         DB::table('steps')->where('card_id', $card->id)->update(['state' => 'done']);
         Assignment::create(['card_id' => $card->id, 'person_id' => $id, 'role' => 'perform']);
         CardHand::create(['card_id' => $card->id, 'person_id' => $id, 'since' => '2026-05-05T12:00:00Z']);
-        $sign = fn(string $pin) => $this->as('petra', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T90', 'pin' => $pin, 'counted' => $card->loans()->pluck('quantity', 'id')->all()]);
+        $sign = fn(string $pin) => $this->as(
+            'petra',
+            'POST',
+            "cards/{$card->id}/sign",
+            ['version' => $card->refresh()->version, 'stamp' => 'T90', 'pin' => $pin, 'counted' => $card->loans()->pluck('quantity', 'id')->all()],
+        );
         self::assertStringContainsString('was given to you by somebody else', $sign('7305')->assertStatus(422)->json('message'));
         $code = $this->as('tor', 'POST', "people/{$id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->json('code');
-        $this->as('petra', 'POST', 'me/secrets', ['now' => 'given-by-ines', 'pin' => '8261', 'password' => 'a-sentence-of-my-own', 'code' => $code])->assertOk()->assertJsonPath('ownPin', true)->assertJsonPath('ownPassword', true);
+        $this->as('petra', 'POST', 'me/secrets', ['now' => 'given-by-ines', 'pin' => '8261', 'password' => 'a-sentence-of-my-own', 'code' => $code])
+            ->assertOk()
+            ->assertJsonPath('ownPin', true)
+            ->assertJsonPath('ownPassword', true);
         $sign('7305')->assertStatus(422);
         $sign('8261')->assertOk();
         self::assertTrue(app(Records::class)->verify()['broken'] === null);
@@ -115,15 +172,26 @@ final class PeopleTest extends WorldCase
         $room = $this->as('ines', 'POST', "people/{$oda->id}", [...$this->form($oda), 'stamp' => 'T77', 'weekdays' => [1, 2, 3]])->assertOk()->json();
         self::assertStringStartsWith('stamp T27 → T77; days of the week ', $room['entries'][0]['said']);
         self::assertStringEndsWith(' → Mon Tue Wed', $room['entries'][0]['said']);
-        self::assertStringContainsString('Stamp T27 has signed before, as Oda Fenn (T27)', $this->as('ines', 'POST', 'people', [...self::NEW, 'stamp' => 'T27'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'Stamp T27 has signed before, as Oda Fenn (T27)',
+            $this->as('ines', 'POST', 'people', [...self::NEW, 'stamp' => 'T27'])->assertStatus(422)->json('message'),
+        );
         $this->as('ines', 'POST', "people/{$oda->id}", [...$this->form($oda->refresh()), 'stamp' => 'T27'])->assertOk();
     }
 
     public function test_a_renewal_takes_a_lapse_away_and_a_withdrawal_names_the_cards_it_hits(): void
     {
         $sanne = $this->person('sanne');
-        $held = fn(array $body) => $this->as('ines', 'POST', "people/{$sanne->id}/held", ['version' => $sanne->refresh()->version, 'kind' => 'rating', 'value' => 'OLN', 'paper' => 'course 12', ...$body]);
-        $lapses = fn(): array => array_column(array_filter($this->as('mika', 'GET', 'crew')->json('lapses'), static fn(array $l): bool => $l['personId'] === $sanne->id), 'said');
+        $held = fn(array $body) => $this->as(
+            'ines',
+            'POST',
+            "people/{$sanne->id}/held",
+            ['version' => $sanne->refresh()->version, 'kind' => 'rating', 'value' => 'OLN', 'paper' => 'course 12', ...$body],
+        );
+        $lapses = fn(): array => array_column(
+            array_filter($this->as('mika', 'GET', 'crew')->json('lapses'), static fn(array $l): bool => $l['personId'] === $sanne->id),
+            'said',
+        );
         self::assertSame(['loses the OLN rating in 33 days'], $lapses());
         $room = $held(['do' => 'grant', 'until' => '2028-06-07'])->assertOk()->json();
         self::assertSame([], $lapses());
@@ -154,7 +222,12 @@ final class PeopleTest extends WorldCase
     public function test_what_cannot_be_held(string $login, array $wrong, string $why): void
     {
         $before = Qualification::count();
-        $response = $this->as('ines', 'POST', "people/{$this->person($login)->id}/held", ['version' => 0, 'do' => 'grant', 'kind' => 'skill', 'value' => 'avionics', 'until' => null, 'paper' => 'p', ...$wrong]);
+        $response = $this->as(
+            'ines',
+            'POST',
+            "people/{$this->person($login)->id}/held",
+            ['version' => 0, 'do' => 'grant', 'kind' => 'skill', 'value' => 'avionics', 'until' => null, 'paper' => 'p', ...$wrong],
+        );
         self::assertContains($response->getStatusCode(), [409, 422]);
         self::assertStringContainsString($why, $response->json('message'));
         self::assertSame($before, Qualification::count());
@@ -164,9 +237,16 @@ final class PeopleTest extends WorldCase
     {
         $oda = $this->person('oda');
         $this->as('ines', 'POST', "people/{$oda->id}", [...$this->form($oda), 'leaves' => '2026-05-06'])->assertOk();
-        $there = fn(string $date): bool => in_array($oda->id, array_column($this->as('ines', 'GET', "crew/shift?base=Skarnholm&date={$date}&shift=late")->json('people'), 'id'), true);
+        $there = fn(string $date): bool => in_array(
+            $oda->id,
+            array_column($this->as('ines', 'GET', "crew/shift?base=Skarnholm&date={$date}&shift=late")->json('people'), 'id'),
+            true,
+        );
         self::assertSame([true, false], [$there('2026-05-06'), $there('2026-05-07')]);
-        $said = array_column(array_filter($this->as('mika', 'GET', 'crew')->json('lapses'), static fn(array $l): bool => $l['personId'] === $oda->id), 'said');
+        $said = array_column(
+            array_filter($this->as('mika', 'GET', 'crew')->json('lapses'), static fn(array $l): bool => $l['personId'] === $oda->id),
+            'said',
+        );
         self::assertSame(['leaves tomorrow'], $said);
         $this->as('oda', 'GET', 'floor')->assertOk();
         app(Clock::class)->start(Instant::parse('2026-05-06T22:00:01Z'));
@@ -204,9 +284,14 @@ final class PeopleTest extends WorldCase
         $oda = $this->person('oda');
         DB::table('sessions')->insert(['id' => 'x', 'user_id' => $oda->id, 'payload' => '', 'last_activity' => 1]);
         $oda->createToken('script');
-        $this->as('ines', 'POST', "people/{$oda->id}/secrets", ['password' => 'given-again-1', 'pin' => '7305'])->assertOk()->assertJsonPath('ownPin', false);
+        $this->as('ines', 'POST', "people/{$oda->id}/secrets", ['password' => 'given-again-1', 'pin' => '7305'])
+            ->assertOk()
+            ->assertJsonPath('ownPin', false);
         self::assertSame([0, 0], [DB::table('sessions')->where('user_id', $oda->id)->count(), $oda->tokens()->count()]);
-        self::assertStringContainsString('the PIN you were given', $this->as('oda', 'POST', 'me/secrets', ['now' => 'given-again-1', 'pin' => '7305'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'the PIN you were given',
+            $this->as('oda', 'POST', 'me/secrets', ['now' => 'given-again-1', 'pin' => '7305'])->assertStatus(422)->json('message'),
+        );
         $this->as('ines', 'POST', "people/{$this->person('ines')->id}/secrets", ['password' => 'given-again-1', 'pin' => '7305'])->assertStatus(422);
     }
 }

@@ -17,7 +17,19 @@ final class SecondPersonTest extends WorldCase
 {
     private const GIVEN = ['password' => 'blue-lanterns-7', 'pin' => '7305'];
 
-    private const NEW = ['login' => 'petra', 'name' => 'Petra Lund', 'stamp' => 'T90', 'role' => 'controller', 'base' => 'Skarnholm', 'shift' => 'early', 'weekdays' => [1, 2, 5], 'trainee' => false, 'supervisor' => null, 'leaves' => null, ...self::GIVEN];
+    private const NEW = [
+        'login' => 'petra',
+        'name' => 'Petra Lund',
+        'stamp' => 'T90',
+        'role' => 'controller',
+        'base' => 'Skarnholm',
+        'shift' => 'early',
+        'weekdays' => [1, 2, 5],
+        'trainee' => false,
+        'supervisor' => null,
+        'leaves' => null,
+        ...self::GIVEN,
+    ];
 
     protected function setUp(): void
     {
@@ -28,7 +40,12 @@ final class SecondPersonTest extends WorldCase
     /** @param array<string, string> $more */
     private function choose(string $login, array $more): string
     {
-        $answer = $this->as($login, 'POST', 'me/secrets', ['now' => self::GIVEN['password'], 'pin' => '8261', 'password' => 'a-sentence-of-my-own', ...$more]);
+        $answer = $this->as(
+            $login,
+            'POST',
+            'me/secrets',
+            ['now' => self::GIVEN['password'], 'pin' => '8261', 'password' => 'a-sentence-of-my-own', ...$more],
+        );
 
         return $answer->status() === 200 ? 'chosen' : (string) $answer->json('message');
     }
@@ -41,11 +58,17 @@ final class SecondPersonTest extends WorldCase
         self::assertStringContainsString('takes a code from a second person', $this->choose('runa', []));
         self::assertStringContainsString('no code for you', $this->choose('runa', ['code' => '12345678']));
         $mine = ['stamp' => 'C01', 'pin' => '1101'];
-        self::assertStringContainsString('comes from somebody else', $this->as('ines', 'POST', "people/{$runa->id}/code", $mine)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'comes from somebody else',
+            $this->as('ines', 'POST', "people/{$runa->id}/code", $mine)->assertStatus(422)->json('message'),
+        );
         // Nor through somebody whom she invents: who has no PIN vouches for nobody.
         $petra = $this->as('ines', 'POST', 'people', self::NEW)->assertOk()->json('person.id');
         $this->as('petra', 'POST', "people/{$runa->id}/code", ['stamp' => 'T90', 'pin' => '7305'])->assertStatus(422);
-        self::assertStringContainsString('comes from somebody else', $this->as('ines', 'POST', "people/{$petra}/code", $mine)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'comes from somebody else',
+            $this->as('ines', 'POST', "people/{$petra}/code", $mine)->assertStatus(422)->json('message'),
+        );
         self::assertFalse($runa->refresh()->own_pin);
         self::assertNull($runa->pin_code);
     }
@@ -54,20 +77,39 @@ final class SecondPersonTest extends WorldCase
     {
         $runa = $this->person('runa');
         $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk();
-        self::assertSame([$runa->id, $this->person('tor')->id], array_values(array_intersect(DB::table('notices')->pluck('person_id')->all(), [$runa->id, $this->person('tor')->id])));
+        self::assertSame(
+            [$runa->id, $this->person('tor')->id],
+            array_values(array_intersect(DB::table('notices')->pluck('person_id')->all(), [$runa->id, $this->person('tor')->id])),
+        );
         self::assertContains('vouch', $this->as('tor', 'GET', "people/{$runa->id}")->json('may'));
         $this->as('oda', 'POST', "people/{$runa->id}/code", ['stamp' => 'T27', 'pin' => '2741'])->assertStatus(403);
         $code = $this->as('tor', 'POST', "people/{$runa->id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->json('code');
         self::assertMatchesRegularExpression('/^\d{8}$/', $code);
-        self::assertStringContainsString('The code is wrong', $this->choose('runa', ['code' => strrev($code) === $code ? '00000001' : strrev($code)]));
+        self::assertStringContainsString(
+            'The code is wrong',
+            $this->choose('runa', ['code' => strrev($code) === $code ? '00000001' : strrev($code)]),
+        );
         self::assertStringContainsString('still knows it', $this->choose('runa', ['code' => $code, 'password' => '']));
         self::assertSame('chosen', $this->choose('runa', ['code' => $code]));
-        self::assertStringNotContainsString($code, DB::table('records')->get()->toJson().DB::table('answers')->get()->toJson().DB::table('notices')->get()->toJson(), 'the code is written nowhere');
-        self::assertSame(['person.secrets_given', 'person.pin_code_made', 'person.secrets_chosen'], DB::table('records')->where('subject', "person:{$runa->id}")->whereIn('what', ['person.secrets_given', 'person.pin_code_made', 'person.secrets_chosen'])->orderBy('id')->pluck('what')->all());
+        self::assertStringNotContainsString(
+            $code,
+            DB::table('records')->get()->toJson().DB::table('answers')->get()->toJson().DB::table('notices')->get()->toJson(),
+            'the code is written nowhere',
+        );
+        self::assertSame(
+            ['person.secrets_given', 'person.pin_code_made', 'person.secrets_chosen'],
+            DB::table('records')->where('subject', "person:{$runa->id}")->whereIn(
+                'what',
+                ['person.secrets_given', 'person.pin_code_made', 'person.secrets_chosen'],
+            )->orderBy('id')->pluck('what')->all(),
+        );
         self::assertNull(app(Records::class)->verify()['broken']);
         // It was for once.
         $runa->refresh()->forceFill(['own_pin' => false])->save();
-        self::assertStringContainsString('no code for you', $this->choose('runa', ['now' => 'a-sentence-of-my-own', 'password' => 'another-long-one-9', 'pin' => '9264', 'code' => $code]));
+        self::assertStringContainsString(
+            'no code for you',
+            $this->choose('runa', ['now' => 'a-sentence-of-my-own', 'password' => 'another-long-one-9', 'pin' => '9264', 'code' => $code]),
+        );
     }
 
     public function test_a_code_holds_for_a_day(): void
@@ -82,7 +124,12 @@ final class SecondPersonTest extends WorldCase
     public function test_wrong_pins_in_a_row_lock_it_and_are_written_down(): void
     {
         $sign = fn(string $pin): string => (string) $this->as('tor', 'POST', 'release/1', ['stamp' => 'X02', 'pin' => $pin])->json('message');
-        $guess = fn(string $pin): string => (string) $this->as('tor', 'POST', "people/{$this->person('runa')->id}/code", ['stamp' => 'X02', 'pin' => $pin])->json('message');
+        $guess = fn(string $pin): string => (string) $this->as(
+            'tor',
+            'POST',
+            "people/{$this->person('runa')->id}/code",
+            ['stamp' => 'X02', 'pin' => $pin],
+        )->json('message');
         $this->as('ines', 'POST', "people/{$this->person('runa')->id}/secrets", self::GIVEN)->assertOk();
         foreach (['0001', '0002', '0003', '0004'] as $pin) {
             self::assertStringContainsString('Stamp or PIN is wrong', $guess($pin));
@@ -101,7 +148,13 @@ final class SecondPersonTest extends WorldCase
 
     public function test_a_wrong_pin_leaves_the_key_free_and_is_never_told_as_saved(): void
     {
-        $move = fn(string $pin) => $this->as('ines', 'POST', 'components/1/move', ['mark' => null, 'position' => 'shelf', 'reason' => 'to be seen', 'stamp' => 'C01', 'pin' => $pin], "key of {$pin}");
+        $move = fn(string $pin) => $this->as(
+            'ines',
+            'POST',
+            'components/1/move',
+            ['mark' => null, 'position' => 'shelf', 'reason' => 'to be seen', 'stamp' => 'C01', 'pin' => $pin],
+            "key of {$pin}",
+        );
         foreach ([1, 2] as $again) {
             self::assertStringContainsString('Stamp or PIN is wrong', (string) $move('0000')->assertStatus(422)->json('message'), "time {$again}");
         }
@@ -124,8 +177,19 @@ final class SecondPersonTest extends WorldCase
     #[DataProvider('plain')]
     public function test_what_is_soon_guessed_is_refused(string $password, string $why): void
     {
-        self::assertStringContainsString($why, $this->as('oda', 'POST', 'me/secrets', ['now' => 'hangar-demo', 'password' => $password])->assertStatus(422)->json('message'));
-        self::assertStringContainsString($why, $this->as('ines', 'POST', "people/{$this->person('oda')->id}/secrets", ['password' => $password, 'pin' => '7305'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            $why,
+            $this->as('oda', 'POST', 'me/secrets', ['now' => 'hangar-demo', 'password' => $password])->assertStatus(422)->json('message'),
+        );
+        self::assertStringContainsString(
+            $why,
+            $this->as(
+                'ines',
+                'POST',
+                "people/{$this->person('oda')->id}/secrets",
+                ['password' => $password, 'pin' => '7305'],
+            )->assertStatus(422)->json('message'),
+        );
         self::assertSame('chosen', $this->choose('oda', ['now' => 'hangar-demo', 'password' => 'a whole sentence about oda and the rain']));
         self::assertTrue(Person::firstWhere('login', 'oda')?->own_pin);
     }

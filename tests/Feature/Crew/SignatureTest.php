@@ -32,7 +32,13 @@ final class SignatureTest extends WorldCase
     {
         [$path, $body, $signed] = $this->door($door);
         $send = fn(string $stamp, string $pin) => $this->as($login, 'POST', $path, $body() + ['stamp' => $stamp, 'pin' => $pin]);
-        foreach (['another stamp' => ['T99', $pin], 'another\'s stamp' => [$stamp === 'T31' ? 'T19' : 'T31', $pin], 'another PIN' => [$stamp, '9999'], 'no PIN at all' => [$stamp, ''], 'no stamp at all' => ['', $pin]] as $what => [$s, $p]) {
+        foreach ([
+            'another stamp' => ['T99', $pin],
+            'another\'s stamp' => [$stamp === 'T31' ? 'T19' : 'T31', $pin],
+            'another PIN' => [$stamp, '9999'],
+            'no PIN at all' => [$stamp, ''],
+            'no stamp at all' => ['', $pin],
+        ] as $what => [$s, $p]) {
             $message = (string) $send($s, $p)->assertStatus(422)->json('message');
             self::assertMatchesRegularExpression('/wrong|required/i', $message, $what);
             self::assertFalse($signed(), $what);
@@ -52,43 +58,103 @@ final class SignatureTest extends WorldCase
             DB::table('card_hands')->where('card_id', $card->id)->delete();
             DB::table('card_hands')->insert(['card_id' => $card->id, 'person_id' => $this->person('oda')->id, 'since' => '2026-05-05T10:00:00Z']);
             DB::table('tool_loans')->where('card_id', $card->id)->update(['in_at' => '2026-05-05T12:00:00Z', 'in_by' => 2]);
-            $card->update(['critical' => true, 'covers' => ['leak'], ...$door === 'inspect' ? ['state' => Card::SIGNED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z'] : []]);
+            $card->update([
+                'critical' => true,
+                'covers' => ['leak'],
+                ...$door === 'inspect' ? [
+                    'state' => Card::SIGNED,
+                    'signed_by' => $this->person('oda')->id,
+                    'signed_at' => '2026-05-05T12:00:00Z',
+                ] : [],
+            ]);
         }
 
         return match ($door) {
-            'sign' => ["cards/{$card->id}/sign", static fn(): array => ['version' => $card->refresh()->version, 'spent' => 2], static fn(): bool => $card->refresh()->signed_by !== null],
-            'inspect' => ["cards/{$card->id}/inspect", static fn(): array => ['version' => $card->refresh()->version, 'covers' => ['leak']], static fn(): bool => $card->refresh()->inspected_by !== null],
+            'sign' => [
+                "cards/{$card->id}/sign",
+                static fn(): array => ['version' => $card->refresh()->version, 'spent' => 2],
+                static fn(): bool => $card->refresh()->signed_by !== null,
+            ],
+            'inspect' => [
+                "cards/{$card->id}/inspect",
+                static fn(): array => ['version' => $card->refresh()->version, 'covers' => ['leak']],
+                static fn(): bool => $card->refresh()->inspected_by !== null,
+            ],
             'defer' => $this->defer($card),
             'move' => $this->move(),
             'release' => $this->release(),
-            default => ["people/{$this->fresh()}/code", static fn(): array => [], static fn(): bool => DB::table('people')->whereNotNull('pin_code')->exists()],
+            default => [
+                "people/{$this->fresh()}/code",
+                static fn(): array => [],
+                static fn(): bool => DB::table('people')->whereNotNull('pin_code')->exists(),
+            ],
         };
     }
 
     /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} */
     private function defer(Card $card): array
     {
-        $finding = Finding::create(['aircraft_id' => Card::where('visit_id', 3)->valueOrFail('aircraft_id'), 'card_id' => Card::where('visit_id', 3)->valueOrFail('id'), 'raised_by' => $this->person('oda')->id, 'number' => 'F0701', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => '2026-05-05T10:00:00Z']);
+        $finding = Finding::create([
+            'aircraft_id' => Card::where('visit_id', 3)->valueOrFail('aircraft_id'),
+            'card_id' => Card::where('visit_id', 3)->valueOrFail('id'),
+            'raised_by' => $this->person('oda')->id,
+            'number' => 'F0701',
+            'chapter' => '61',
+            'place' => 'boot',
+            'extent' => 'torn',
+            'state' => 'open',
+            'raised_at' => '2026-05-05T10:00:00Z',
+        ]);
 
-        return ["findings/{$finding->id}/defer", static fn(): array => ['item' => 1, 'safed' => true], static fn(): bool => $finding->refresh()->state === 'deferred'];
+        return [
+            "findings/{$finding->id}/defer",
+            static fn(): array => ['item' => 1, 'safed' => true],
+            static fn(): bool => $finding->refresh()->state === 'deferred',
+        ];
     }
 
     /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} */
     private function move(): array
     {
-        $tenure = DB::table('tenures')->join('components', 'components.id', '=', 'tenures.component_id')->whereNull('to_date')->where('components.kind', 'oxygen bottle')->orderBy('tenures.id')->first(['tenures.id', 'component_id']);
+        $tenure = DB::table('tenures')->join('components', 'components.id', '=', 'tenures.component_id')
+            ->whereNull('to_date')
+            ->where('components.kind', 'oxygen bottle')
+            ->orderBy('tenures.id')
+            ->first(['tenures.id', 'component_id']);
         $tenure ??= DB::table('tenures')->whereNull('to_date')->orderBy('id')->first(['id', 'component_id']);
 
-        return ["components/{$tenure?->component_id}/move", static fn(): array => ['mark' => null, 'position' => 'shelf 4', 'reason' => 'to be tested'], static fn(): bool => DB::table('tenures')->where('id', $tenure?->id)->value('to_date') !== null];
+        return [
+            "components/{$tenure?->component_id}/move",
+            static fn(): array => ['mark' => null, 'position' => 'shelf 4', 'reason' => 'to be tested'],
+            static fn(): bool => DB::table('tenures')->where('id', $tenure?->id)->value('to_date') !== null,
+        ];
     }
 
     /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} */
     private function release(): array
     {
-        $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')->where(['aircraft.mark' => 'QA-VFC', 'programme_items.code' => '29-14'])->value('programme_items.id');
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]])->assertCreated()->json('id');
-        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z', 'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:10:00Z']);
+        $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')
+            ->where(['aircraft.mark' => 'QA-VFC', 'programme_items.code' => '29-14'])
+            ->value('programme_items.id');
+        $visit = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]],
+        )
+            ->assertCreated()
+            ->json('id');
+        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update([
+            'state' => Step::DONE,
+            'done_by' => $this->person('oda')->id,
+        ]);
+        Card::where('visit_id', $visit)->update([
+            'state' => Card::CLOSED,
+            'signed_by' => $this->person('oda')->id,
+            'signed_at' => '2026-05-05T12:00:00Z',
+            'inspected_by' => $this->person('runa')->id,
+            'inspected_at' => '2026-05-05T12:10:00Z',
+        ]);
 
         return ["release/{$visit}", static fn(): array => [], static fn(): bool => DB::table('releases')->where('visit_id', $visit)->exists()];
     }

@@ -19,14 +19,29 @@ final class DeferTest extends WorldCase
     public function test_deferring_a_finding_withdraws_the_card_that_was_to_fix_it(): void
     {
         $look = Card::where('visit_id', 3)->firstOrFail();
-        $finding = Finding::create(['aircraft_id' => $look->aircraft_id, 'card_id' => $look->id, 'raised_by' => $this->person('oda')->id, 'number' => 'F0700', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => '2026-05-05T10:00:00Z']);
+        $finding = Finding::create([
+            'aircraft_id' => $look->aircraft_id,
+            'card_id' => $look->id,
+            'raised_by' => $this->person('oda')->id,
+            'number' => 'F0700',
+            'chapter' => '61',
+            'place' => 'boot',
+            'extent' => 'torn',
+            'state' => 'open',
+            'raised_at' => '2026-05-05T10:00:00Z',
+        ]);
         $waiting = fn(): string => (string) $this->as('ines', 'GET', 'deferrals')->json('sentence');
         self::assertStringContainsString('One finding waits for a decision.', $waiting());
         $card = app(MakeFixCard::class)($this->person('ines'), $finding, 4.0);
         self::assertStringNotContainsString('for a decision', $waiting());
         $row = array_column($this->as('ines', 'GET', 'deferrals')->json('findings'), null, 'number')['F0700'];
         self::assertSame($card->number, $row['fixCard'], 'it may still be deferred');
-        $defer = fn() => $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => $row['options'][0]['id'], 'safed' => true, 'stamp' => 'C01', 'pin' => '1101']);
+        $defer = fn() => $this->as(
+            'ines',
+            'POST',
+            "findings/{$finding->id}/defer",
+            ['item' => $row['options'][0]['id'], 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'],
+        );
         $card->update(['state' => Card::IN_WORK]);
         self::assertStringContainsString("Card {$card->number}, which fixes F0700, is begun.", $defer()->assertStatus(422)->json('message'));
         $card->update(['state' => Card::OPEN]);
@@ -59,14 +74,30 @@ final class DeferTest extends WorldCase
     {
         $aircraft = DB::table('aircraft')->where('mark', $mark)->value('id');
 
-        return Finding::create(['aircraft_id' => $aircraft, 'card_id' => Card::valueOrFail('id'), 'raised_by' => $this->person('oda')->id, 'number' => 'F0702', 'chapter' => $chapter, 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => $at]);
+        return Finding::create([
+            'aircraft_id' => $aircraft,
+            'card_id' => Card::valueOrFail('id'),
+            'raised_by' => $this->person('oda')->id,
+            'number' => 'F0702',
+            'chapter' => $chapter,
+            'place' => 'boot',
+            'extent' => 'torn',
+            'state' => 'open',
+            'raised_at' => $at,
+        ]);
     }
 
     /** @return iterable<string, array{string, string, string, string, string}> aircraft, chapter, listed item, raised at (UTC), until when it may be carried */
     public static function clocks(): iterable
     {
         yield 'from its discovery, days before it is deferred' => ['QA-VFB', '61', '61-L1', '2026-05-01T09:00:00Z', 'Tue 12 May, 00:00'];
-        yield 'discovered after midnight at the operator\'s, before it in Greenwich' => ['QA-VFB', '61', '61-L1', '2026-05-01T22:30:00Z', 'Wed 13 May, 00:00'];
+        yield 'discovered after midnight at the operator\'s, before it in Greenwich' => [
+            'QA-VFB',
+            '61',
+            '61-L1',
+            '2026-05-01T22:30:00Z',
+            'Wed 13 May, 00:00',
+        ];
         yield 'and just before' => ['QA-VFB', '61', '61-L1', '2026-05-01T21:59:00Z', 'Tue 12 May, 00:00'];
         yield 'three days' => ['QA-VFB', '35', '35-L1', '2026-05-04T09:00:00Z', 'Fri 8 May, 00:00'];
         yield 'a hundred and twenty' => ['QA-VFB', '61', '61-L2', '2026-05-04T09:00:00Z', 'Wed 2 Sep, 00:00'];
@@ -95,14 +126,24 @@ final class DeferTest extends WorldCase
     {
         $finding = $this->raised($mark, $chapter, '2026-05-04T09:00:00Z');
         $body = ['item' => DB::table('listed_items')->where('code', $code)->value('id'), 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'];
-        $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertStatus(422)->assertJsonPath('message', "{$code} does not cover this finding: it is for another type or chapter.");
+        $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)
+            ->assertStatus(422)
+            ->assertJsonPath('message', "{$code} does not cover this finding: it is for another type or chapter.");
         self::assertSame('open', $finding->refresh()->state);
     }
 
     public function test_it_is_not_deferred_before_its_procedure_is_carried_out(): void
     {
         $finding = $this->raised('QA-VFB', '61', '2026-05-04T09:00:00Z');
-        self::assertStringContainsString('Confirm first', $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => 1, 'safed' => false, 'stamp' => 'C01', 'pin' => '1101'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'Confirm first',
+            $this->as(
+                'ines',
+                'POST',
+                "findings/{$finding->id}/defer",
+                ['item' => 1, 'safed' => false, 'stamp' => 'C01', 'pin' => '1101'],
+            )->assertStatus(422)->json('message'),
+        );
         self::assertSame('open', $finding->refresh()->state);
     }
 }

@@ -28,14 +28,26 @@ final class FleetTest extends WorldCase
         yield 'an item done' => ['QA-VFC', "update item_statuses set date = '2026-01-01' where aircraft_id = {$vfc}", true];
         yield 'a component\'s item done' => ['QA-VFC', "delete from item_statuses where component_id in (select component_id from tenures where aircraft_id = {$vfc})", true];
         yield 'a component taken off' => ['QA-VFC', "update tenures set to_date = '2026-05-05' where aircraft_id = {$vfc}", true];
-        yield 'a bottle\'s data' => ['QA-VFE', "update components set gauge = '{\"unit\":\"bar\",\"minimum\":120}' where kind = 'oxygen bottle'", true];
+        yield 'a bottle\'s data' => [
+            'QA-VFE',
+            "update components set gauge = '{\"unit\":\"bar\",\"minimum\":120}' where kind = 'oxygen bottle'",
+            true,
+        ];
         yield 'a gauge reading' => ['QA-VFE', 'update pressure_readings set pressure = pressure - 1', true];
         yield 'a sector' => ['QC-TAA', 'delete from sectors', true];
         yield 'a visit slipped' => ['QA-VFB', "update visits set start = '2026-05-23' where title = 'Phase check'", true];
-        yield 'a card on another item' => ['QA-VFB', "update cards set item_id = (select id from programme_items where code = '12-11' limit 1) where title = 'Phase check'", true];
+        yield 'a card on another item' => [
+            'QA-VFB',
+            "update cards set item_id = (select id from programme_items where code = '12-11' limit 1) where title = 'Phase check'",
+            true,
+        ];
         yield 'a deferral closed' => ['Q-405', 'delete from deferrals', true];
         yield 'a listed item renamed' => ['Q-405', "update listed_items set title = 'Another name'", true];
-        yield 'a programme changed' => ['QA-VFC', "update programme_items set limits = '[{\"unit\":\"fh\",\"interval\":700}]' where code = '61-21'", true];
+        yield 'a programme changed' => [
+            'QA-VFC',
+            "update programme_items set limits = '[{\"unit\":\"fh\",\"interval\":700}]' where code = '61-21'",
+            true,
+        ];
         yield 'a harsher base' => ['QA-VFF', "update bases set conditions = '[\"salt\",\"gravel\"]' where name = 'Port Ellery'", true];
         yield 'a step worked' => ['QA-VFA', "update steps set state = 'open'", false];
         yield 'a card signed' => ['QA-VFA', "update cards set state = 'signed'", false];
@@ -67,18 +79,27 @@ final class FleetTest extends WorldCase
                 }
             }
         }
-        $listed = array_combine(array_map(static fn(array $r): string => "{$r['mark']} {$r['key']}", $rows), array_map(static fn(array $r): array => [$r['date'], $r['title'], $r['state'], $r['hours']], $rows));
+        $listed = array_combine(
+            array_map(static fn(array $r): string => "{$r['mark']} {$r['key']}", $rows),
+            array_map(static fn(array $r): array => [$r['date'], $r['title'], $r['state'], $r['hours']], $rows),
+        );
         self::assertGreaterThan(300, count($rows));
         self::assertEqualsCanonicalizing($said, $listed);
         $dates = array_column($rows, 'date');
         $sorted = $dates;
         sort($sorted);
         self::assertSame($sorted, $dates);
-        $csv = $this->actingAs($this->person('mika'))->get('/api/due.csv?days=60')->assertOk()->assertHeader('content-type', 'text/csv; charset=utf-8');
+        $csv = $this->actingAs($this->person('mika'))
+            ->get('/api/due.csv?days=60')
+            ->assertOk()
+            ->assertHeader('content-type', 'text/csv; charset=utf-8');
         $lines = array_map(static fn(string $l): array => str_getcsv($l, ',', '"', ''), explode("\r\n", trim((string) $csv->getContent())));
         self::assertCount(count($rows) + 1, $lines);
         self::assertSame([$rows[0]['mark'], $rows[0]['code'], $rows[0]['date']], [$lines[1][0], $lines[1][4], $lines[1][7]]);
-        self::assertSame(['QA-VFC'], array_values(array_unique(array_column($this->as('mika', 'GET', 'due?days=60&mark=QA-VFC')->json('rows'), 'mark'))));
+        self::assertSame(
+            ['QA-VFC'],
+            array_values(array_unique(array_column($this->as('mika', 'GET', 'due?days=60&mark=QA-VFC')->json('rows'), 'mark'))),
+        );
         $this->as('mika', 'GET', 'due?days=-1')->assertStatus(422);
     }
 
@@ -89,11 +110,18 @@ final class FleetTest extends WorldCase
         self::assertSame(['Q-401', 'Q-402', 'Q-404'], array_slice(array_column($coast['rows'], 'mark'), 0, 3), 'the most hours left first');
         self::assertLessThan($coast['spread'], $coast['endSpread']);
         for ($w = 0; $w < 6; $w++) {
-            self::assertEqualsWithDelta($coast['tasks'][$w] - $coast['short'][$w], array_sum(array_map(static fn(array $r): float => $r['hours'][$w], $coast['rows'])), 1e-9);
+            self::assertEqualsWithDelta(
+                $coast['tasks'][$w] - $coast['short'][$w],
+                array_sum(array_map(static fn(array $r): float => $r['hours'][$w], $coast['rows'])),
+                1e-9,
+            );
         }
         $rows = array_column($coast['rows'], null, 'mark');
         self::assertSame(['Phase A', 'Phase A', 'Phase A'], array_slice($rows['Q-407']['weekNotes'], 1, 3), 'its visit');
-        self::assertSame(['Phase B, not planned yet', 1, null], [$rows['Q-408']['weekNotes'][1], $rows['Q-408']['unplanned'], $rows['Q-407']['unplanned']]);
+        self::assertSame(
+            ['Phase B, not planned yet', 1, null],
+            [$rows['Q-408']['weekNotes'][1], $rows['Q-408']['unplanned'], $rows['Q-407']['unplanned']],
+        );
         $more = array_column($this->as('mika', 'GET', 'stagger?weeks=2&fleet=coast&task=60')->json('fleets'), null, 'fleet')['coast'];
         self::assertSame([60, 60], $more['tasks']);
         $this->as('mika', 'GET', 'stagger?weeks=20')->assertStatus(422);
@@ -102,7 +130,11 @@ final class FleetTest extends WorldCase
     public function test_what_if_saves_nothing_until_it_is_told_to(): void
     {
         $visit = Visit::where('title', 'Phase check')->firstOrFail();
-        $slip = ['changes' => [['kind' => 'visit', 'id' => $visit->id, 'start' => '2026-05-22', 'end' => '2026-05-27'], ['kind' => 'use', 'mark' => 'QC-TAC', 'rates' => ['fh' => 3.0, 'ldg' => 2.0]], ['kind' => 'base', 'mark' => 'QC-TAA', 'base' => 'Port Ellery']]];
+        $slip = ['changes' => [
+            ['kind' => 'visit', 'id' => $visit->id, 'start' => '2026-05-22', 'end' => '2026-05-27'],
+            ['kind' => 'use', 'mark' => 'QC-TAC', 'rates' => ['fh' => 3.0, 'ldg' => 2.0]],
+            ['kind' => 'base', 'mark' => 'QC-TAA', 'base' => 'Port Ellery'],
+        ]];
         $before = array_column($this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark');
         $view = $this->as('ines', 'POST', 'what-if', $slip)->assertOk()->json();
         self::assertSame(['QA-VFB', 'QC-TAA', 'QC-TAC'], array_column($view['aircraft'], 'mark'));
@@ -124,7 +156,10 @@ final class FleetTest extends WorldCase
         foreach ($view['aircraft'] as $row) {
             self::assertEquals($row['after'], $after[$row['mark']], 'what was supposed is so');
         }
-        self::assertSame(['plan.visit', 'plan.use', 'plan.base'], DB::table('records')->orderByDesc('id')->limit(3)->pluck('what')->reverse()->values()->all());
+        self::assertSame(
+            ['plan.visit', 'plan.use', 'plan.base'],
+            DB::table('records')->orderByDesc('id')->limit(3)->pluck('what')->reverse()->values()->all(),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -156,7 +191,14 @@ final class FleetTest extends WorldCase
         $first = $room['bottles'][0];
         self::assertSame(['QA-VFE', 'stop', '2026-05-15', false], [$first['mark'], $first['state'], $first['date'], $first['leak']]);
         self::assertStringContainsString('QA-VFE first', $room['sentence']);
-        self::assertSame([['Q-402', 'hydraulic accumulator']], array_values(array_map(static fn(array $b): array => [$b['mark'], $b['position']], array_filter($room['bottles'], static fn(array $b): bool => $b['leak'] === true))), 'one leaks');
+        self::assertSame(
+            [['Q-402', 'hydraulic accumulator']],
+            array_values(array_map(
+                static fn(array $b): array => [$b['mark'], $b['position']],
+                array_filter($room['bottles'], static fn(array $b): bool => $b['leak'] === true),
+            )),
+            'one leaks',
+        );
         $stop = fn(): array => array_column($this->as('mika', 'GET', 'fleet')->json('rows'), 'stop', 'mark')['QA-VFE'];
         self::assertSame(['bottle', '2026-05-15'], [$stop()['kind'], $stop()['date']]);
         $read = fn(array $body) => $this->as('oda', 'POST', "components/{$first['component']}/readings", $body);
@@ -172,7 +214,9 @@ final class FleetTest extends WorldCase
         $this->as('oda', 'POST', "readings/{$wrong}/correct", ['reason' => 'again'])->assertStatus(409);
         $latest = PressureReading::latest('id')->firstOrFail();
         self::assertSame([91.0, $wrong], [$latest->pressure, $latest->corrects_id]);
-        $this->as('oda', 'POST', "readings/{$latest->id}/correct", ['reason' => 'of the spare bottle'])->assertOk()->assertJsonPath('date', '2026-05-15');
+        $this->as('oda', 'POST', "readings/{$latest->id}/correct", ['reason' => 'of the spare bottle'])
+            ->assertOk()
+            ->assertJsonPath('date', '2026-05-15');
         $changed = $read(['date' => '2026-05-05', 'pressure' => 124, 'temp_c' => 12, 'replaced' => true])->assertOk()->json();
         self::assertSame(['waiting', null], [$changed['state'], $changed['date']], 'no trend yet');
         self::assertNotSame('bottle', $stop()['kind']);
@@ -230,9 +274,19 @@ final class FleetTest extends WorldCase
         $make = function (int $seed): string {
             $file = (string) tempnam(sys_get_temp_dir(), 'jorvel-large');
             $kept = config('database.connections.sqlite.database');
-            self::assertSame(0, Artisan::call('jorvel:world', ['name' => 'large', '--seed' => $seed, '--aircraft' => 6, '--items' => 30, '--years' => 1, '--database' => $file]));
+            self::assertSame(
+                0,
+                Artisan::call(
+                    'jorvel:world',
+                    ['name' => 'large', '--seed' => $seed, '--aircraft' => 6, '--items' => 30, '--years' => 1, '--database' => $file],
+                ),
+            );
             $rows = app(DueSheets::class)->all('head', 'rows');
-            self::assertSame([6, 180], [$rows->count(), $rows->sum(static fn($s): int => count(json_decode($s->rows)))], 'each aircraft has as many due rows as items were asked for');
+            self::assertSame(
+                [6, 180],
+                [$rows->count(), $rows->sum(static fn($s): int => count(json_decode($s->rows)))],
+                'each aircraft has as many due rows as items were asked for',
+            );
             $print = hash('sha256', (string) json_encode([$rows, DB::table('flying_entries')->count(), DB::table('item_statuses')->sum('id')]));
             config(['database.connections.sqlite.database' => $kept]);
             app('db')->purge();

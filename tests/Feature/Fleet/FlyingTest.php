@@ -25,7 +25,12 @@ final class FlyingTest extends WorldCase
         yield 'a day' => ['2026-05-04', ['fh' => '5,5', 'ldg' => '4'], null, null];
         yield 'its readings' => ['2026-05-04', ['fh_total' => '10506.1', 'ldg_total' => '7281'], null, null];
         yield 'backwards' => ['2026-05-04', ['fh_total' => '10500', 'ldg' => '1'], 'fh_total', 'runs backwards: 10500 after 10500.6'];
-        yield 'an impossible jump' => ['2026-05-04', ['fh_total' => '10600', 'ldg' => '1'], 'fh_total', 'jumps from 10500.6 to 10600: 99.4 hours do not fit into one day'];
+        yield 'an impossible jump' => [
+            '2026-05-04',
+            ['fh_total' => '10600', 'ldg' => '1'],
+            'fh_total',
+            'jumps from 10500.6 to 10600: 99.4 hours do not fit into one day',
+        ];
         yield 'two days hold no more' => ['2026-05-05', ['fh_total' => '10560.6', 'ldg' => '9'], 'fh_total', 'do not fit into 2 days'];
         yield 'half a landing' => ['2026-05-04', ['fh' => '1', 'ldg' => '1.5'], 'ldg', 'is not a whole number of landings'];
         yield 'another counter' => ['2026-05-04', ['fh' => '1', 'ldg' => '1', 'cyc' => '1'], 'cyc', 'QA-VFC has no such counter'];
@@ -56,10 +61,25 @@ final class FlyingTest extends WorldCase
     /** @return iterable<string, array{string, string, array<string, string>, list<string>}> aircraft, date, cells, what is asked */
     public static function asked(): iterable
     {
-        yield 'a day passed over' => ['QA-VFC', '2026-05-05', ['fh' => '3', 'ldg' => '2'], ['1 day between would be passed over', 'Tue 5 May is not over yet']];
-        yield 'far more than planned' => ['QA-VFC', '2026-05-04', ['fh' => '15.5', 'ldg' => '4'], ['15.5 flight hours, 4 landings on Mon 4 May, where 7 flight hours']];
+        yield 'a day passed over' => [
+            'QA-VFC',
+            '2026-05-05',
+            ['fh' => '3', 'ldg' => '2'],
+            ['1 day between would be passed over', 'Tue 5 May is not over yet'],
+        ];
+        yield 'far more than planned' => [
+            'QA-VFC',
+            '2026-05-04',
+            ['fh' => '15.5', 'ldg' => '4'],
+            ['15.5 flight hours, 4 landings on Mon 4 May, where 7 flight hours'],
+        ];
         yield 'a further page' => ['QA-VFC', '2026-05-03', ['fh' => '0.5', 'ldg' => '1'], ['on Sun 3 May already; this adds to it']];
-        yield 'in its visit, with pins in' => ['QA-VFA', '2026-05-05', ['fh' => '2', 'ldg' => '1'], ['Tue 5 May is not over yet', 'QA-VFA stands in a visit from', 'safing devices are on it since']];
+        yield 'in its visit, with pins in' => [
+            'QA-VFA',
+            '2026-05-05',
+            ['fh' => '2', 'ldg' => '1'],
+            ['Tue 5 May is not over yet', 'QA-VFA stands in a visit from', 'safing devices are on it since'],
+        ];
     }
 
     /**
@@ -80,14 +100,28 @@ final class FlyingTest extends WorldCase
         self::assertSame($before, $this->state($mark));
         $this->as('ines', 'POST', "fleet/{$mark}/flying", $body + ['sure' => true])->assertOk();
         self::assertEqualsWithDelta($fh + (float) $cells['fh'], Aircraft::where('mark', $mark)->firstOrFail()->counters['fh'], 1e-6);
-        self::assertSame($asked, json_decode((string) DB::table('records')->where('what', 'flying.entered')->orderByDesc('id')->value('data'), true)['asked']);
+        self::assertSame(
+            $asked,
+            json_decode((string) DB::table('records')->where('what', 'flying.entered')->orderByDesc('id')->value('data'), true)['asked'],
+        );
     }
 
     public function test_a_sheet_asks_by_line_and_takes_several_pages_of_a_day(): void
     {
-        $look = fn(string $lines) => $this->as('ines', 'POST', 'library/imports', ['kind' => 'flying', 'name' => 'f.csv', 'text' => "mark,date,fh,ldg\n{$lines}"]);
+        $look = fn(string $lines) => $this->as(
+            'ines',
+            'POST',
+            'library/imports',
+            ['kind' => 'flying', 'name' => 'f.csv', 'text' => "mark,date,fh,ldg\n{$lines}"],
+        );
         $view = $look("QA-VFC,2026-05-04,2.5,2\nQA-VFC,2026-05-04,1.5,1\n")->assertOk()->json();
-        self::assertSame([['line' => 'line 3', 'message' => 'QA-VFC has 2.5 flight hours, 2 landings on Mon 4 May already; this adds to it: 4 flight hours, 3 landings in all.']], $view['asked']);
+        self::assertSame(
+            [[
+                'line' => 'line 3',
+                'message' => 'QA-VFC has 2.5 flight hours, 2 landings on Mon 4 May already; this adds to it: 4 flight hours, 3 landings in all.',
+            ]],
+            $view['asked'],
+        );
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422)->assertJsonCount(1, 'asked');
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply", ['sure' => true])->assertOk();
         self::assertEqualsWithDelta(10504.6, Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'], 1e-6);
@@ -126,7 +160,11 @@ final class FlyingTest extends WorldCase
                 $latest = FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => $entry->date, 'current' => true])->firstOrFail();
                 $this->as('ines', 'POST', "flying/{$latest->id}/correct", ['flown' => $right, 'reason' => 'it was right before'])->assertOk();
                 self::assertSame($before, $this->state($mark), "{$mark} {$entry->date}");
-                self::assertSame([$entry->id, 3], [(int) $latest->corrects_id, FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => $entry->date])->count()], 'nothing is lost');
+                self::assertSame(
+                    [$entry->id, 3],
+                    [(int) $latest->corrects_id, FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => $entry->date])->count()],
+                    'nothing is lost',
+                );
             }
         }
     }
@@ -141,25 +179,50 @@ final class FlyingTest extends WorldCase
         foreach (['2025-03-03' => true, '2026-02-03' => false] as $date => $moves) {
             $before = $of();
             $entry = FlyingEntry::where(['aircraft_id' => $vfb->id, 'date' => $date])->firstOrFail();
-            $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => (string) ($entry->flown['fh'] + 1), 'ldg' => (string) $entry->flown['ldg']], 'reason' => 'an hour was left out'])->assertOk();
+            $this->as(
+                'ines',
+                'POST',
+                "flying/{$entry->id}/correct",
+                ['flown' => ['fh' => (string) ($entry->flown['fh'] + 1), 'ldg' => (string) $entry->flown['ldg']], 'reason' => 'an hour was left out'],
+            )
+                ->assertOk();
             self::assertSame($moves, $before !== $of(), $date);
         }
         $again = $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => '1', 'ldg' => '1'], 'reason' => 'twice']);
         $again->assertStatus(409);
         $now = FlyingEntry::where(['aircraft_id' => $vfb->id, 'date' => $date, 'current' => true])->firstOrFail();
-        $this->as('ines', 'POST', "flying/{$now->id}/correct", ['flown' => array_map(strval(...), $now->flown), 'reason' => 'the same'])->assertStatus(422)->assertJsonPath('message', 'That is what stands there already. Nothing was changed.');
+        $this->as('ines', 'POST', "flying/{$now->id}/correct", ['flown' => array_map(strval(...), $now->flown), 'reason' => 'the same'])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'That is what stands there already. Nothing was changed.');
     }
 
     public function test_a_component_takes_its_life_along_and_back_again(): void
     {
         $craft = fn(string $mark): array => $this->as('ines', 'GET', "fleet/{$mark}")->json();
-        $items = fn(string $mark, int $id): array => array_column(array_filter($craft($mark)['items'], static fn(array $i): bool => str_ends_with($i['key'], ":{$id}")), 'remaining', 'code');
+        $items = fn(string $mark, int $id): array => array_column(
+            array_filter($craft($mark)['items'], static fn(array $i): bool => str_ends_with($i['key'], ":{$id}")),
+            'remaining',
+            'code',
+        );
         $engine = array_column($craft('QA-VFC')['components'], 'id', 'position')['engine 1'];
         $before = [$craft('QA-VFC')['items'], $craft('QA-VFD')['items'], $items('QA-VFC', $engine)];
         $other = array_column($craft('QA-VFD')['components'], 'id', 'position')['engine 1'];
-        $move = fn(?string $mark, string $position, ?int $what = null) => $this->as('ines', 'POST', 'components/'.($what ?? $engine).'/move', ['mark' => $mark, 'position' => $position, 'reason' => 'to be seen', 'stamp' => 'C01', 'pin' => '1101']);
+        $move = fn(?string $mark, string $position, ?int $what = null) => $this->as(
+            'ines',
+            'POST',
+            'components/'.($what ?? $engine).'/move',
+            ['mark' => $mark, 'position' => $position, 'reason' => 'to be seen', 'stamp' => 'C01', 'pin' => '1101'],
+        );
 
-        $move('QA-VFD', 'engine 1')->assertStatus(422)->assertJsonPath('message', 'QA-VFD has Quill Q120 engine '.array_column($craft('QA-VFD')['components'], 'serial', 'position')['engine 1'].' at engine 1. Take that off first; nothing was moved.');
+        $move('QA-VFD', 'engine 1')->assertStatus(422)
+            ->assertJsonPath(
+                'message',
+                'QA-VFD has Quill Q120 engine '.array_column(
+                    $craft('QA-VFD')['components'],
+                    'serial',
+                    'position',
+                )['engine 1'].' at engine 1. Take that off first; nothing was moved.',
+            );
         $move(null, 'Skarnholm store', $other)->assertOk();
         $move('QA-VFD', 'engine 1')->assertOk();
         self::assertSame([], $items('QA-VFC', $engine), 'gone with it');
@@ -170,18 +233,33 @@ final class FlyingTest extends WorldCase
         $move(null, 'elsewhere')->assertStatus(422);
         $move('QA-VFC', 'engine 1')->assertOk();
         $move('QA-VFD', 'engine 1', $other)->assertOk();
-        self::assertEquals($before, [$craft('QA-VFC')['items'], $craft('QA-VFD')['items'], $items('QA-VFC', $engine)], 'back and forth changes nothing');
+        self::assertEquals(
+            $before,
+            [$craft('QA-VFC')['items'], $craft('QA-VFD')['items'], $items('QA-VFC', $engine)],
+            'back and forth changes nothing',
+        );
         $serial = Component::findOrFail($engine)->serial;
-        $moves = array_filter($this->as('mika', 'GET', 'fleet/QA-VFC/history')->json('fitted'), static fn(array $f): bool => str_ends_with($f['name'], $serial));
+        $moves = array_filter(
+            $this->as('mika', 'GET', 'fleet/QA-VFC/history')->json('fitted'),
+            static fn(array $f): bool => str_ends_with($f['name'], $serial),
+        );
         self::assertEqualsCanonicalizing(['fitted', 'taken off', 'fitted'], array_column($moves, 'what'));
     }
 
     public function test_the_flying_programme_brings_what_was_flown_and_its_faults_are_refused(): void
     {
         $take = fn(array $body) => $this->as('ines', 'POST', 'flying-programme', $body);
-        foreach (['backwards' => 'runs backwards', 'jump' => 'do not fit into one day', 'unknown' => 'there is no aircraft "QZ-000"'] as $fault => $said) {
+        foreach ([
+            'backwards' => 'runs backwards',
+            'jump' => 'do not fit into one day',
+            'unknown' => 'there is no aircraft "QZ-000"',
+        ] as $fault => $said) {
             $answer = $take(['what' => 'flown', 'fault' => $fault])->assertStatus(422);
-            self::assertSame(['line 2', true], [substr($answer->json('lines.0.line'), 0, 6), str_contains($answer->json('lines.0.message'), $said)], $fault);
+            self::assertSame(
+                ['line 2', true],
+                [substr($answer->json('lines.0.line'), 0, 6), str_contains($answer->json('lines.0.message'), $said)],
+                $fault,
+            );
         }
         $view = $take(['what' => 'flown'])->assertOk()->json();
         self::assertSame(['Q-406', 'QA-VFC'], array_values(array_unique(array_column($view['changes'], 'subject'))));
@@ -212,7 +290,18 @@ final class FlyingTest extends WorldCase
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
         self::assertSame('2026-05-05', $due(), 'nine more landings on the 6th do not fit');
         $bad = "mark,date,number,from,to,fh,ldg\r\nQC-TAA,2026-05-05,A1,a,b,1,1\r\nQC-ZZZ,2026-05-07,A1,a,b,1,1\r\nQC-TAA,2026-05-07,,a,b,1,1\r\nQC-TAA,2026-05-08,B,a,b,1,1\r\nQC-TAA,2026-05-08,B,a,b,1,1\r\nQC-TAA,2026-05-08,C,a,b,30,1\r\n";
-        self::assertSame(['line 2, date', 'line 3, mark', 'line 4, number', 'line 6, number', 'line 7, fh'], array_column($this->as('ines', 'POST', 'library/imports', ['kind' => 'sectors', 'name' => 's.csv', 'text' => $bad])->assertStatus(422)->json('lines'), 'line'));
+        self::assertSame(
+            ['line 2, date', 'line 3, mark', 'line 4, number', 'line 6, number', 'line 7, fh'],
+            array_column(
+                $this->as(
+                    'ines',
+                    'POST',
+                    'library/imports',
+                    ['kind' => 'sectors', 'name' => 's.csv', 'text' => $bad],
+                )->assertStatus(422)->json('lines'),
+                'line',
+            ),
+        );
     }
 
     public function test_imports_are_all_or_nothing(): void
@@ -225,7 +314,13 @@ final class FlyingTest extends WorldCase
             $broken = mt_rand(0, count($lines) - 1);
             $lines[$broken] = str_replace('2026-05-05', ['2026-05-35', '2027-01-01', ''][mt_rand(0, 2)], $lines[$broken]);
             $before = $state();
-            $answer = $this->as('ines', 'POST', 'library/imports', ['kind' => 'flying', 'name' => 'f.csv', 'text' => "mark,date,fh,ldg\n".implode("\n", $lines)])->assertStatus(422);
+            $answer = $this->as(
+                'ines',
+                'POST',
+                'library/imports',
+                ['kind' => 'flying', 'name' => 'f.csv', 'text' => "mark,date,fh,ldg\n".implode("\n", $lines)],
+            )
+                ->assertStatus(422);
             self::assertSame(['line '.($broken + 2).', date'], array_column($answer->json('lines'), 'line'));
             self::assertSame($before, $state());
         }
@@ -239,7 +334,8 @@ final class FlyingTest extends WorldCase
         $entry = FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => '2026-03-11'])->firstOrFail();
         $flown = array_map(strval(...), $entry->flown);
         self::assertGreaterThan(0, $entry->flown['fh']);
-        $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => '0', 'ldg' => '0'], 'reason' => 'of another aircraft'])->assertOk();
+        $this->as('ines', 'POST', "flying/{$entry->id}/correct", ['flown' => ['fh' => '0', 'ldg' => '0'], 'reason' => 'of another aircraft'])
+            ->assertOk();
         FlyingEntry::where(['aircraft_id' => $craft->id, 'date' => '2026-03-11'])->update(['current' => false]);
         $enter = fn(string $date, array $cells) => $this->as('ines', 'POST', 'fleet/Q-405/flying', ['date' => $date, 'flown' => $cells]);
         $enter('2026-03-11', ['fh_total' => '3600', 'ldg' => '2'])->assertStatus(422)->assertJsonPath('lines.0.line', 'fh_total');
@@ -257,7 +353,10 @@ final class FlyingTest extends WorldCase
         $this->as('ines', 'POST', "sectors/{$first['id']}/cancel")->assertOk();
         self::assertNotContains($first['id'], array_column($plan(), 'id'));
         $record = DB::table('records')->orderByDesc('id')->first();
-        self::assertSame(['plan.sector_cancelled', 'aircraft:QC-TAA', true], [$record?->what, $record?->subject, str_contains((string) $record?->data, $first['date'])]);
+        self::assertSame(
+            ['plan.sector_cancelled', 'aircraft:QC-TAA', true],
+            [$record?->what, $record?->subject, str_contains((string) $record?->data, $first['date'])],
+        );
         $this->as('ines', 'POST', "sectors/{$first['id']}/cancel")->assertNotFound();
     }
 }

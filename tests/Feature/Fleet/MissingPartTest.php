@@ -24,20 +24,31 @@ final class MissingPartTest extends WorldCase
 
     private function bottle(string $mark): int
     {
-        return ComponentTenure::whereRelation('craft', 'mark', $mark)->whereRelation('component', 'kind', 'oxygen bottle')->whereNull('to_date')->firstOrFail()->component_id;
+        return ComponentTenure::whereRelation('craft', 'mark', $mark)->whereRelation('component', 'kind', 'oxygen bottle')
+            ->whereNull('to_date')
+            ->firstOrFail()->component_id;
     }
 
     /** @param array<string, mixed> $to */
     private function move(int $id, array $to): string
     {
-        return (string) $this->as('ines', 'POST', "components/{$id}/move", ['mark' => null, 'position' => 'shelf 4', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101', ...$to])->json('message');
+        return (string) $this->as(
+            'ines',
+            'POST',
+            "components/{$id}/move",
+            ['mark' => null, 'position' => 'shelf 4', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101', ...$to],
+        )
+            ->json('message');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrong(): iterable
     {
         yield 'another type' => [['mark' => 'Q-401', 'position' => 'crew oxygen'], 'no TRK takes any oxygen bottle'];
-        yield 'a place of its own' => [['mark' => 'QA-VFA', 'position' => 'behind the seat'], 'has no place "behind the seat" for any oxygen bottle; there is crew oxygen'];
+        yield 'a place of its own' => [
+            ['mark' => 'QA-VFA', 'position' => 'behind the seat'],
+            'has no place "behind the seat" for any oxygen bottle; there is crew oxygen',
+        ];
         yield 'a place of another kind' => [['mark' => 'QA-VFA', 'position' => 'engine 1'], 'QA-VFA has '];
         yield 'unsigned' => [['stamp' => 'T27'], 'Stamp or PIN is wrong'];
         yield 'a wrong PIN' => [['pin' => '1102'], 'Stamp or PIN is wrong'];
@@ -60,10 +71,22 @@ final class MissingPartTest extends WorldCase
         $bottle = $this->bottle('QA-VFE');
         self::assertSame('', $this->move($bottle, []));
         self::assertSame(['stop', 'part'], [$row('QA-VFE')['state'], $row('QA-VFE')['stop']['kind']]);
-        self::assertStringContainsString('QA-VFE must not fly: its crew oxygen is missing, taken off on Tue 5 May.', (string) $this->as('ines', 'GET', 'fleet/QA-VFE')->json('sentence'));
+        self::assertStringContainsString(
+            'QA-VFE must not fly: its crew oxygen is missing, taken off on Tue 5 May.',
+            (string) $this->as('ines', 'GET', 'fleet/QA-VFE')->json('sentence'),
+        );
 
-        $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')->where(['aircraft.mark' => 'QA-VFE', 'programme_items.code' => '29-14'])->value('programme_items.id');
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFE', 'title' => 'Line', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-05', 'items' => [(string) $item]])->assertCreated()->json('id');
+        $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')
+            ->where(['aircraft.mark' => 'QA-VFE', 'programme_items.code' => '29-14'])
+            ->value('programme_items.id');
+        $visit = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => 'QA-VFE', 'title' => 'Line', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-05', 'items' => [(string) $item]],
+        )
+            ->assertCreated()
+            ->json('id');
         $blockers = fn(): array => array_column((array) $this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'codes');
         self::assertContains(['part_missing'], $blockers());
 

@@ -16,12 +16,22 @@ final class StoryTest extends WorldCase
         $rows = array_column($fleet['rows'], null, 'mark');
         self::assertCount(18, $rows);
         self::assertSame('Q-405 can fly until Tue 5 May: then its deferral runs out, Gearbox oil temperature repeater, today.', $fleet['sentence']);
-        self::assertSame(['usage', 'Propeller governor check', '46.5 flight hours'], [$rows['QA-VFC']['stop']['kind'], $rows['QA-VFC']['stop']['title'], $rows['QA-VFC']['stop']['detail']]);
+        self::assertSame(
+            ['usage', 'Propeller governor check', '46.5 flight hours'],
+            [$rows['QA-VFC']['stop']['kind'], $rows['QA-VFC']['stop']['title'], $rows['QA-VFC']['stop']['detail']],
+        );
         self::assertSame('waiting', $rows['QA-VFA']['state'], 'in its block check');
         self::assertSame('waiting', $rows['Q-403']['state'], 'waiting for its re-read card');
         self::assertCount(2, $rows['QC-TAB']['fuses'], 'a locked-out reverser and a second deferral');
-        self::assertSame(['bottle', 'Crew oxygen bottle BO144 runs low'], [$rows['QA-VFE']['stop']['kind'], $rows['QA-VFE']['stop']['title']], 'its trend meets its minimum');
-        $days = array_map(static fn(array $r): int => $r['stop']['days'], array_values(array_filter($fleet['rows'], static fn(array $r): bool => $r['state'] !== 'waiting')));
+        self::assertSame(
+            ['bottle', 'Crew oxygen bottle BO144 runs low'],
+            [$rows['QA-VFE']['stop']['kind'], $rows['QA-VFE']['stop']['title']],
+            'its trend meets its minimum',
+        );
+        $days = array_map(
+            static fn(array $r): int => $r['stop']['days'],
+            array_values(array_filter($fleet['rows'], static fn(array $r): bool => $r['state'] !== 'waiting')),
+        );
         $sorted = $days;
         sort($sorted);
         self::assertSame($sorted, $days, 'who stops first comes first');

@@ -34,7 +34,9 @@ final class CardTest extends WorldCase
         $card = $this->governorCard();
         $seen = $card->refresh()->version;
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['version' => $seen, 'do' => 'done'])->assertOk();
-        $this->as('oda', 'POST', "cards/{$card->id}/steps/2", ['version' => $seen, 'do' => 'done'])->assertStatus(409)->assertJsonPath('current', $seen + 1);
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/2", ['version' => $seen, 'do' => 'done'])
+            ->assertStatus(409)
+            ->assertJsonPath('current', $seen + 1);
         self::assertSame('done', Step::where(['card_id' => $card->id, 'no' => 1])->value('state'));
         self::assertSame('open', Step::where(['card_id' => $card->id, 'no' => 2])->value('state'));
     }
@@ -47,7 +49,9 @@ final class CardTest extends WorldCase
         $again = $this->as('oda', 'POST', "cards/{$card->id}/steps/1", $body, 'k1')->assertOk()->assertHeader('Idempotent-Replay', 'true');
         self::assertSame($first->json(), $again->json());
         self::assertSame(1, DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->count());
-        $this->as('oda', 'POST', "cards/{$card->id}/steps/1", [...$body, 'do' => 'start'], 'k1')->assertStatus(422)->assertJsonPath('message', 'This key was already used for another request.');
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/1", [...$body, 'do' => 'start'], 'k1')
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'This key was already used for another request.');
         // A refused request leaves no answer: the same key may be tried again.
         $this->work($card, 3, 'done', [], 'k2')->assertStatus(422);
         $this->work($card, 2)->assertOk();
@@ -66,9 +70,15 @@ final class CardTest extends WorldCase
             self::assertSame($no === 1 ? 'true' : null, $answer->headers->get('Idempotent-Replay'));
         }
         self::assertSame($from + 3, $card->refresh()->version);
-        self::assertSame([1, 2, 3], DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->orderBy('id')->pluck('data')->map(static fn(string $d): int => json_decode($d)->step)->all());
+        self::assertSame(
+            [1, 2, 3],
+            DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->orderBy('id')->pluck('data')->map(
+                static fn(string $d): int => json_decode($d)->step,
+            )->all(),
+        );
         // One that comes too late for its version is refused, and leaves everything as it is.
-        $this->as('oda', 'POST', "cards/{$card->id}/steps/4", ['version' => $from, 'do' => 'read', 'entry' => '48', 'tool' => 'PG-21'], 'q4')->assertStatus(409);
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/4", ['version' => $from, 'do' => 'read', 'entry' => '48', 'tool' => 'PG-21'], 'q4')
+            ->assertStatus(409);
         self::assertSame([$from + 3, 0], [$card->refresh()->version, Reading::where('card_id', $card->id)->count()]);
     }
 
@@ -76,30 +86,52 @@ final class CardTest extends WorldCase
     {
         $card = $this->governorCard();
         $oda = $this->person('oda');
-        $sign = fn(string $who, string $what, array $given) => $this->as($who, 'POST', "cards/{$card->id}/{$what}", ['version' => $card->refresh()->version, ...$given]);
+        $sign = fn(string $who, string $what, array $given) => $this->as(
+            $who,
+            'POST',
+            "cards/{$card->id}/{$what}",
+            ['version' => $card->refresh()->version, ...$given],
+        );
         $mine = ['stamp' => 'T27', 'pin' => '2741'];
         self::assertStringContainsString('Still open: step 1, 2', $sign('oda', 'sign', $mine)->assertStatus(422)->json('message'));
         Step::where('card_id', $card->id)->update(['state' => 'done', 'done_by' => $oda->id]);
         $sign('oda', 'sign', ['stamp' => 'T27', 'pin' => '1'])->assertStatus(422);
         $sign('oda', 'sign', ['stamp' => 'C01', 'pin' => '1101'])->assertStatus(422);
         Qualification::where(['person_id' => $oda->id, 'value' => 'perform'])->update(['valid_until' => '2026-05-04']);
-        self::assertStringContainsString('needs a valid authority to work cards: it has lapsed', $sign('oda', 'sign', $mine)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'needs a valid authority to work cards: it has lapsed',
+            $sign('oda', 'sign', $mine)->assertStatus(422)->json('message'),
+        );
         Qualification::where(['person_id' => $oda->id, 'value' => 'perform'])->update(['valid_until' => '2026-05-05']);
         $sign('oda', 'sign', $mine)->assertOk()->assertJsonPath('state', 'signed');
         $sign('oda', 'sign', $mine)->assertStatus(422);
-        self::assertStringContainsString('is signed; its steps stand', $this->work($card, 1, 'reopen', ['note' => 'x'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'is signed; its steps stand',
+            $this->work($card, 1, 'reopen', ['note' => 'x'])->assertStatus(422)->json('message'),
+        );
 
         // Somebody who worked a step cannot inspect, whatever their role.
         Step::where(['card_id' => $card->id, 'no' => 2])->update(['done_by' => $this->person('runa')->id]);
-        self::assertStringContainsString('you cannot inspect it independently', $sign('runa', 'inspect', ['stamp' => 'I04', 'pin' => '4410'])->assertStatus(422)->json('message'));
-        self::assertStringContainsString('Not yet looked at: torque, locking', $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly']])->assertStatus(422)->json('message'));
-        $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly', 'torque', 'locking']])->assertOk()->assertJsonPath('state', 'closed');
+        self::assertStringContainsString(
+            'you cannot inspect it independently',
+            $sign('runa', 'inspect', ['stamp' => 'I04', 'pin' => '4410'])->assertStatus(422)->json('message'),
+        );
+        self::assertStringContainsString(
+            'Not yet looked at: torque, locking',
+            $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly']])->assertStatus(422)->json('message'),
+        );
+        $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly', 'torque', 'locking']])->assertOk()
+            ->assertJsonPath('state', 'closed');
     }
 
     public function test_a_card_written_from_an_old_revision_is_held(): void
     {
-        $card = Card::with('template.manual')->where('title', 'Engine control check')->orWhere('title', 'Engine control change-over check')->firstOrFail();
-        $said = $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->version, 'do' => 'done'])->assertStatus(422)->json('message');
+        $card = Card::with('template.manual')->where('title', 'Engine control check')
+            ->orWhere('title', 'Engine control change-over check')
+            ->firstOrFail();
+        $said = $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->version, 'do' => 'done'])
+            ->assertStatus(422)
+            ->json('message');
         self::assertStringContainsString('revision 6; BM-TRK is at revision 7', $said);
         self::assertStringContainsString('re-read', $this->as('ivo', 'GET', "cards/{$card->id}")->json('held'));
     }

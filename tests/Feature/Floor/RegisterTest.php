@@ -28,7 +28,9 @@ final class RegisterTest extends WorldCase
     private function step(string $kind): Step
     {
         $step = Step::where(['card_id' => $this->card->id, 'kind' => $kind])->orderBy('no')->firstOrFail();
-        Step::where('card_id', $this->card->id)->where('no', '<', $step->no)->where('state', Step::OPEN)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T11:00:00Z']);
+        Step::where('card_id', $this->card->id)->where('no', '<', $step->no)
+            ->where('state', Step::OPEN)
+            ->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T11:00:00Z']);
 
         return $step;
     }
@@ -38,13 +40,29 @@ final class RegisterTest extends WorldCase
         $fit = $this->step('safing_fit');
         $this->work($this->card, $fit->no)->assertOk();
         $mine = SafingDevice::where('fitted_step_id', $fit->id)->firstOrFail();
-        $like = ['aircraft_id' => $this->card->aircraft_id, 'card_id' => $this->card->id, 'fitted_step_id' => $this->card->steps()->valueOrFail('id'), 'fitted_by' => $this->person('bram')->id, 'kind' => $mine->kind, 'flag' => 'red', 'fitted_at' => '2026-05-05T09:00:00Z'];
+        $like = [
+            'aircraft_id' => $this->card->aircraft_id,
+            'card_id' => $this->card->id,
+            'fitted_step_id' => $this->card->steps()->valueOrFail('id'),
+            'fitted_by' => $this->person('bram')->id,
+            'kind' => $mine->kind,
+            'flag' => 'red',
+            'fitted_at' => '2026-05-05T09:00:00Z',
+        ];
         $elsewhere = SafingDevice::create($like + ['place' => 'another breaker']);
-        $off = SafingDevice::create($like + ['place' => $mine->place, 'removed_by' => $this->person('bram')->id, 'removed_at' => '2026-05-05T10:00:00Z']);
+        $off = SafingDevice::create($like + [
+            'place' => $mine->place,
+            'removed_by' => $this->person('bram')->id,
+            'removed_at' => '2026-05-05T10:00:00Z',
+        ]);
         $this->work($this->card, $this->step('safing_remove')->no)->assertOk();
         self::assertNotNull($mine->refresh()->removed_at);
         self::assertNull($elsewhere->refresh()->removed_at, 'another of the kind stays on');
-        self::assertSame(['2026-05-05T10:00:00Z', $this->person('bram')->id], [$off->refresh()->removed_at, (int) $off->removed_by], 'what was off before is not taken off again');
+        self::assertSame(
+            ['2026-05-05T10:00:00Z', $this->person('bram')->id],
+            [$off->refresh()->removed_at, (int) $off->removed_by],
+            'what was off before is not taken off again',
+        );
         self::assertSame(['another breaker'], array_column((array) $this->as('oda', 'GET', 'registers/QA-VFC')->json('devices'), 'place'));
     }
 
@@ -53,11 +71,30 @@ final class RegisterTest extends WorldCase
         $read = Step::where('card_id', $this->card->id)->whereIn('kind', ['measurement', 'torque'])->orderBy('no')->firstOrFail();
         $step = $this->step($read->kind);
         $spec = $step->spec['reading'] ?? [];
-        $tool = array_column(array_filter((array) $this->as('oda', 'GET', "cards/{$this->card->id}")->json('tools'), static fn(array $t): bool => $t['kind'] === ($spec['tool_kind'] ?? '') && $t['usable']), 'code')[0];
+        $tool = array_column(
+            array_filter(
+                (array) $this->as('oda', 'GET', "cards/{$this->card->id}")->json('tools'),
+                static fn(array $t): bool => $t['kind'] === ($spec['tool_kind'] ?? '') && $t['usable'],
+            ),
+            'code',
+        )[0];
         $good = (string) (((float) ($spec['limit']['min'] ?? 0) + (float) ($spec['limit']['max'] ?? 0)) / 2);
         $this->work($this->card, $step->no, 'read', ['entry' => $good, 'tool' => $tool])->assertOk();
-        FittedPart::insert(['step_id' => $step->id, 'card_id' => $this->card->id, 'part_id' => DB::table('parts')->value('id'), 'person_id' => $this->person('oda')->id, 'aircraft_id' => $this->card->aircraft_id, 'position' => 'port', 'quantity' => 1, 'at' => '2026-05-05T12:00:00Z', 'stands' => true]);
-        $standing = fn(): array => [DB::table('readings')->where(['step_id' => $step->id, 'stands' => true])->count(), FittedPart::where(['step_id' => $step->id, 'stands' => true])->count()];
+        FittedPart::insert([
+            'step_id' => $step->id,
+            'card_id' => $this->card->id,
+            'part_id' => DB::table('parts')->value('id'),
+            'person_id' => $this->person('oda')->id,
+            'aircraft_id' => $this->card->aircraft_id,
+            'position' => 'port',
+            'quantity' => 1,
+            'at' => '2026-05-05T12:00:00Z',
+            'stands' => true,
+        ]);
+        $standing = fn(): array => [
+            DB::table('readings')->where(['step_id' => $step->id, 'stands' => true])->count(),
+            FittedPart::where(['step_id' => $step->id, 'stands' => true])->count(),
+        ];
         self::assertSame([1, 1], $standing());
         $this->work($this->card, $step->no, 'reopen', ['note' => 'read at the wrong port'])->assertOk();
         self::assertSame([[0, 0], 'open'], [$standing(), $step->refresh()->state]);

@@ -35,8 +35,17 @@ final class WholeAircraftTest extends WorldCase
     /** A card of an item in a visit of its own, with people on it, free to be begun. */
     private function card(string $mark, string $item, string $start, string ...$people): Card
     {
-        $id = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')->where(['aircraft.mark' => $mark, 'programme_items.code' => $item])->value('programme_items.id');
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => $mark, 'title' => "Work {$item}", 'bay' => 'line', 'start' => $start, 'end' => $start, 'items' => [(string) $id]])->assertCreated()->json('id');
+        $id = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')
+            ->where(['aircraft.mark' => $mark, 'programme_items.code' => $item])
+            ->value('programme_items.id');
+        $visit = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => $mark, 'title' => "Work {$item}", 'bay' => 'line', 'start' => $start, 'end' => $start, 'items' => [(string) $id]],
+        )
+            ->assertCreated()
+            ->json('id');
         $card = Card::where('visit_id', $visit)->whereNotNull('item_id')->firstOrFail();
         DB::table('card_waits')->where('card_id', $card->id)->delete();
         foreach ($people as $login) {
@@ -67,7 +76,13 @@ final class WholeAircraftTest extends WorldCase
     {
         $id = $this->person($by)->id;
         Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update(['state' => Step::DONE, 'done_by' => $id]);
-        Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $id, 'signed_at' => '2026-05-05T12:00:00Z', 'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:10:00Z']);
+        Card::where('visit_id', $visit)->update([
+            'state' => Card::CLOSED,
+            'signed_by' => $id,
+            'signed_at' => '2026-05-05T12:00:00Z',
+            'inspected_by' => $this->person('runa')->id,
+            'inspected_at' => '2026-05-05T12:10:00Z',
+        ]);
     }
 
     public function test_no_aircraft_is_released_while_somebody_works_at_it_in_another_visit(): void
@@ -82,7 +97,10 @@ final class WholeAircraftTest extends WorldCase
         self::assertSame([['person_at'], ['begun_elsewhere'], ['tool_out']], array_column($blockers, 'codes'));
         self::assertStringContainsString("Card {$second->number}, {$second->title}, of \"Work 61-21\"", $blockers[1]['title']);
         self::assertStringContainsString('7 rags, out on card '.$second->number, $blockers[2]['title']);
-        self::assertStringContainsString('Oda Fenn, on card', $this->said($this->as('tor', 'POST', "release/{$first->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])));
+        self::assertStringContainsString(
+            'Oda Fenn, on card',
+            $this->said($this->as('tor', 'POST', "release/{$first->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])),
+        );
         self::assertSame(0, DB::table('releases')->where('visit_id', $first->visit_id)->count());
         // Gone, counted in, closed: it goes.
         $this->as('oda', 'POST', "cards/{$second->id}/clear", ['person' => $this->person('oda')->id])->assertOk();
@@ -110,14 +128,20 @@ final class WholeAircraftTest extends WorldCase
         $line = $fix('29-10', 'hydraulic line, bay 2');
         self::assertSame(['hydraulics'], $line->systems);
         $this->work('noor', $line, 1)->assertOk();
-        self::assertStringContainsString('Noor Hadley works on '.$line->number, $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])));
+        self::assertStringContainsString(
+            'Noor Hadley works on '.$line->number,
+            $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])),
+        );
         // A panel touches no system by itself: it holds what moves in its own zone, and what moves there keeps it away.
         $panel = $fix('53-10', 'belly panel');
         self::assertSame([[], 'outside'], [$panel->systems, $panel->zone]);
         $this->work('noor', $panel, 1)->assertOk();
         $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
         $panel->update(['zone' => 'main gear']);
-        self::assertStringContainsString('Noor Hadley', json_encode(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.9.holds'), 'said')) ?: '');
+        self::assertStringContainsString(
+            'Noor Hadley',
+            json_encode(array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.9.holds'), 'said')) ?: '',
+        );
     }
 
     public function test_lifting_is_held_by_everybody_and_everything_at_the_aircraft(): void
@@ -127,7 +151,11 @@ final class WholeAircraftTest extends WorldCase
         Assignment::create(['card_id' => $raise->id, 'person_id' => $this->person('bram')->id, 'role' => 'perform']);
         $mark = $raise->aircraft()->value('mark');
         Visit::whereKey($raise->visit_id)->update(['start' => '2026-05-05']);
-        DB::table('qualifications')->insertOrIgnore([['person_id' => $this->person('bram')->id, 'kind' => 'rating', 'value' => $raise->aircraft()->firstOrFail()->type()->value('code')]]);
+        DB::table('qualifications')->insertOrIgnore([[
+            'person_id' => $this->person('bram')->id,
+            'kind' => 'rating',
+            'value' => $raise->aircraft()->firstOrFail()->type()->value('code'),
+        ]]);
         Presence::query()->delete();
         $this->work('bram', $raise, 1)->assertOk();
         foreach (['Stig Omdal', 'Noor Hadley', 'Lio Kest', 'Bram Oster'] as $n => $who) {
@@ -141,7 +169,17 @@ final class WholeAircraftTest extends WorldCase
         Presence::create(['card_id' => $other->id, 'person_id' => $this->person('noor')->id, 'since' => '2026-05-05T12:00:00Z']);
         $step = Step::where(['card_id' => $other->id])->firstOrFail();
         foreach (['Elevator control lock' => ['flight controls'], 'Gear lock pins' => ['landing gear']] as $kind => $against) {
-            SafingDevice::create(['aircraft_id' => $raise->aircraft_id, 'card_id' => $other->id, 'fitted_step_id' => $step->id, 'fitted_by' => 1, 'kind' => $kind, 'place' => 'tail', 'flag' => 'red', 'fitted_at' => '2026-05-05T10:00:00Z', 'against' => $against]);
+            SafingDevice::create([
+                'aircraft_id' => $raise->aircraft_id,
+                'card_id' => $other->id,
+                'fitted_step_id' => $step->id,
+                'fitted_by' => 1,
+                'kind' => $kind,
+                'place' => 'tail',
+                'flag' => 'red',
+                'fitted_at' => '2026-05-05T10:00:00Z',
+                'against' => $against,
+            ]);
         }
         $said = $this->said($this->work('bram', $raise, 3));
         self::assertStringContainsString('Noor Hadley works on', $said);
@@ -177,7 +215,8 @@ final class WholeAircraftTest extends WorldCase
     {
         $gear = Card::where('title', 'Gear extension by hand pump')->where('state', Card::IN_WORK)->firstOrFail();
         Presence::query()->delete();
-        SafingDevice::where('aircraft_id', $gear->aircraft_id)->whereNull('removed_at')->update(['removed_at' => '2026-05-05T12:20:00Z', 'removed_by' => 1]);
+        SafingDevice::where('aircraft_id', $gear->aircraft_id)->whereNull('removed_at')
+            ->update(['removed_at' => '2026-05-05T12:20:00Z', 'removed_by' => 1]);
         Step::where('card_id', $gear->id)->where('no', '<', $no)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
         Step::where('card_id', $gear->id)->where('no', '>=', $no)->update(['state' => Step::OPEN, 'result' => null, 'done_by' => null]);
 
@@ -190,20 +229,33 @@ final class WholeAircraftTest extends WorldCase
         foreach (['runa' => 'perform', 'oda' => 'perform'] as $login => $role) {
             Assignment::firstOrCreate(['card_id' => $gear->id, 'person_id' => $this->person($login)->id, 'role' => $role]);
         }
-        DB::table('qualifications')->insertOrIgnore(array_map(fn(array $q): array => ['person_id' => $this->person('runa')->id, 'kind' => $q[0], 'value' => $q[1]], [['authority', 'perform'], ['skill', 'airframe'], ['rating', 'OLN']]));
+        DB::table('qualifications')->insertOrIgnore(array_map(
+            fn(array $q): array => ['person_id' => $this->person('runa')->id, 'kind' => $q[0], 'value' => $q[1]],
+            [['authority', 'perform'], ['skill', 'airframe'], ['rating', 'OLN']],
+        ));
         DB::table('qualifications')->where('person_id', $this->person('runa')->id)->update(['valid_until' => null]);
         // She begins the hold, and breaks it off again: nothing of hers is left on the card.
         $this->work('runa', $gear, 10, 'start')->assertOk();
         $this->work('runa', $gear, 10, 'stop', ['note' => 'leak'])->assertOk();
         self::assertSame(0, Step::where(['card_id' => $gear->id, 'done_by' => $this->person('runa')->id])->count());
         Step::where('card_id', $gear->id)->where('no', '<', 13)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        $inspect = fn(string $who, string $stamp, string $pin) => $this->as($who, 'POST', "cards/{$gear->id}/steps/13/inspect", ['version' => $gear->refresh()->version, 'covers' => ['leak', 'locking', 'free and full movement'], 'stamp' => $stamp, 'pin' => $pin]);
+        $inspect = fn(string $who, string $stamp, string $pin) => $this->as(
+            $who,
+            'POST',
+            "cards/{$gear->id}/steps/13/inspect",
+            ['version' => $gear->refresh()->version, 'covers' => ['leak', 'locking', 'free and full movement'], 'stamp' => $stamp, 'pin' => $pin],
+        );
         self::assertStringContainsString('You had a hand in this card', $this->said($inspect('runa', 'I04', '4410')));
         // An inspector who did not work it inspects; and does not sign the work.
         $inspect('tor', 'X02', '5520')->assertOk();
         Assignment::create(['card_id' => $gear->id, 'person_id' => $this->person('tor')->id, 'role' => 'perform']);
         Step::where('card_id', $gear->id)->where('no', '>', 13)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        $sign = fn(string $who, string $stamp, string $pin) => $this->as($who, 'POST', "cards/{$gear->id}/sign", ['version' => $gear->refresh()->version, 'stamp' => $stamp, 'pin' => $pin, 'counted' => $gear->loans()->pluck('quantity', 'id')->all()]);
+        $sign = fn(string $who, string $stamp, string $pin) => $this->as(
+            $who,
+            'POST',
+            "cards/{$gear->id}/sign",
+            ['version' => $gear->refresh()->version, 'stamp' => $stamp, 'pin' => $pin, 'counted' => $gear->loans()->pluck('quantity', 'id')->all()],
+        );
         CardHand::create(['card_id' => $gear->id, 'person_id' => $this->person('tor')->id, 'since' => '2026-05-05T12:00:00Z']);
         self::assertStringContainsString('You inspected a step of card', $this->said($sign('tor', 'X02', '5520')));
         Assignment::create(['card_id' => $gear->id, 'person_id' => $this->person('stig')->id, 'role' => 'perform']);
@@ -234,7 +286,10 @@ final class WholeAircraftTest extends WorldCase
         $gear = $this->gearAt(6);
         self::assertStringContainsString('nobody called "x"', $this->said($this->work('oda', $gear, 6, 'call', ['entry' => 'nose', 'note' => 'x'])));
         $this->work('oda', $gear, 6, 'call', ['entry' => 'nose', 'note' => 'Noor Hadley'])->assertOk();
-        self::assertStringContainsString('stands at one place', $this->said($this->work('oda', $gear, 6, 'call', ['entry' => 'left wing tip', 'note' => 'T44'])));
+        self::assertStringContainsString(
+            'stands at one place',
+            $this->said($this->work('oda', $gear, 6, 'call', ['entry' => 'left wing tip', 'note' => 'T44'])),
+        );
         $this->work('oda', $gear, 6, 'call', ['entry' => 'nose', 'note' => 'Noor Hadley'])->assertOk();
         $notice = $this->as('noor', 'GET', 'moment')->json('notices.0');
         self::assertStringContainsString('Oda Fenn called you clear at nose', $notice['said']);
@@ -259,14 +314,33 @@ final class WholeAircraftTest extends WorldCase
         $gear = $this->gearAt(13);
         DB::table('manuals')->where('code', 'TM-OLN')->update(['revision' => 6]);
         foreach ([
-            ['oda', 'steps/12', ['do' => 'reopen', 'note' => 'x']], ['runa', 'steps/13/inspect', ['covers' => ['leak', 'locking', 'free and full movement'], 'stamp' => 'I04', 'pin' => '4410']],
+            ['oda', 'steps/12', ['do' => 'reopen', 'note' => 'x']], [
+                'runa',
+                'steps/13/inspect',
+                ['covers' => ['leak', 'locking', 'free and full movement'], 'stamp' => 'I04', 'pin' => '4410'],
+            ],
         ] as [$who, $path, $body]) {
-            self::assertStringContainsString('must be re-read and accepted', $this->said($this->as($who, 'POST', "cards/{$gear->id}/{$path}", ['version' => $gear->version, ...$body])), $path);
+            self::assertStringContainsString(
+                'must be re-read and accepted',
+                $this->said($this->as($who, 'POST', "cards/{$gear->id}/{$path}", ['version' => $gear->version, ...$body])),
+                $path,
+            );
         }
         Step::where('card_id', $gear->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        self::assertStringContainsString('must be re-read and accepted', $this->said($this->as('oda', 'POST', "cards/{$gear->id}/sign", ['version' => $gear->version, 'stamp' => 'T27', 'pin' => '2741'])));
+        self::assertStringContainsString(
+            'must be re-read and accepted',
+            $this->said($this->as('oda', 'POST', "cards/{$gear->id}/sign", ['version' => $gear->version, 'stamp' => 'T27', 'pin' => '2741'])),
+        );
         $gear->update(['state' => Card::SIGNED]);
-        self::assertStringContainsString('must be re-read and accepted', $this->said($this->as('runa', 'POST', "cards/{$gear->id}/inspect", ['version' => $gear->version, 'covers' => $gear->covers, 'stamp' => 'I04', 'pin' => '4410'])));
+        self::assertStringContainsString(
+            'must be re-read and accepted',
+            $this->said($this->as(
+                'runa',
+                'POST',
+                "cards/{$gear->id}/inspect",
+                ['version' => $gear->version, 'covers' => $gear->covers, 'stamp' => 'I04', 'pin' => '4410'],
+            )),
+        );
     }
 
     public function test_a_hand_over_binds_giver_and_taker(): void
@@ -275,7 +349,10 @@ final class WholeAircraftTest extends WorldCase
         Assignment::create(['card_id' => $gear->id, 'person_id' => $this->person('stig')->id, 'role' => 'perform']);
         $this->as('oda', 'POST', "cards/{$gear->id}/hand-over", ['version' => $gear->version, 'said' => 'left side only'])->assertOk();
         foreach (['oda', 'stig'] as $who) {
-            self::assertStringContainsString('Read what was left, and take it over first', $this->said($this->work($who, $gear, 8, 'count', ['entry' => '50'])));
+            self::assertStringContainsString(
+                'Read what was left, and take it over first',
+                $this->said($this->work($who, $gear, 8, 'count', ['entry' => '50'])),
+            );
         }
         $this->as('stig', 'POST', "cards/{$gear->id}/take-over")->assertOk();
         $this->work('stig', $gear, 8, 'count', ['entry' => '50'])->assertOk();
@@ -292,16 +369,33 @@ final class WholeAircraftTest extends WorldCase
         $this->as('runa', 'POST', "cards/{$gear->id}/here")->assertOk();
         $this->as('mika', 'POST', "cards/{$gear->id}/here")->assertForbidden();
         CardHand::firstOrCreate(['card_id' => $gear->id, 'person_id' => $this->person('oda')->id], ['since' => '2026-05-05T12:00:00Z']);
-        Step::where(['card_id' => $gear->id, 'kind' => 'inspection'])->update(['done_by' => $this->person('tor')->id, 'done_at' => '2026-05-05T12:10:00Z']);
+        Step::where(['card_id' => $gear->id, 'kind' => 'inspection'])->update([
+            'done_by' => $this->person('tor')->id,
+            'done_at' => '2026-05-05T12:10:00Z',
+        ]);
         DB::table('qualifications')->where(['person_id' => $this->person('oda')->id])->update(['valid_until' => null]);
-        $this->as('oda', 'POST', "cards/{$gear->id}/sign", ['version' => $gear->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'counted' => $gear->loans()->pluck('quantity', 'id')->all()])->assertOk();
-        self::assertSame([$this->person('runa')->id], Presence::where('card_id', $gear->id)->pluck('person_id')->all(), 'whoever signs is gone; the inspector is not');
+        $this->as(
+            'oda',
+            'POST',
+            "cards/{$gear->id}/sign",
+            ['version' => $gear->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'counted' => $gear->loans()->pluck('quantity', 'id')->all()],
+        )
+            ->assertOk();
+        self::assertSame(
+            [$this->person('runa')->id],
+            Presence::where('card_id', $gear->id)->pluck('person_id')->all(),
+            'whoever signs is gone; the inspector is not',
+        );
     }
 
     public function test_emergency_equipment_is_inspected_independently(): void
     {
         foreach (['QA-VFC' => '25-61', 'QC-TAA' => '26-12', 'Q-404' => '26-12'] as $mark => $item) {
-            $known = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')->where(['aircraft.mark' => $mark])->where('programme_items.chapter', 'like', substr($item, 0, 2).'%')->orderBy('programme_items.code')->value('programme_items.code');
+            $known = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')
+                ->where(['aircraft.mark' => $mark])
+                ->where('programme_items.chapter', 'like', substr($item, 0, 2).'%')
+                ->orderBy('programme_items.code')
+                ->value('programme_items.code');
             self::assertNotNull($known, $mark);
             self::assertTrue($this->card($mark, $known, '2026-05-06')->critical, "{$mark} {$known}");
         }

@@ -25,7 +25,10 @@ final class ImportTest extends WorldCase
         $before = Aircraft::orderBy('id')->pluck('counters')->all();
         $sheet = "mark,date,fh,ldg\r\nQA-VFC,2026-05-04,5.5,4\r\nQA-VFC,2026-05-04,1,1\r\nQ-999,2026-05-04,1,1\r\nQ-406,2026-05-32,1,1\r\nQ-406,2026-05-06,1,1\r\nQ-406,2026-05-04,-1,1\r\nQ-406,2026-05-04,25,1\r\nQ-406,2026-05-04,1,99\r\nQ-406,2026-05-04,1\r\n";
         $lines = $this->look('flying', $sheet)->assertStatus(422)->json('lines');
-        self::assertSame(['line 4, mark', 'line 5, date', 'line 6, date', 'line 7, fh', 'line 8, fh', 'line 9, ldg', 'line 10'], array_column($lines, 'line'));
+        self::assertSame(
+            ['line 4, mark', 'line 5, date', 'line 6, date', 'line 7, fh', 'line 8, fh', 'line 9, ldg', 'line 10'],
+            array_column($lines, 'line'),
+        );
         foreach (['' => 'line 1', "mark,day\n" => 'line 1', "mark,date,cyc\nQA-VFC,2026-05-04,3\n" => 'line 2, cyc'] as $text => $line) {
             $this->look('flying', $text === '' ? ' ' : $text)->assertStatus(422);
         }
@@ -35,10 +38,38 @@ final class ImportTest extends WorldCase
     public function test_every_bad_item_of_a_programme_is_named_with_its_line(): void
     {
         $item = static fn(string $code, string $more = '"interval": 300', string $card = 'SKV-05-21'): string => "{\"code\": \"{$code}\", \"title\": \"t {[\", \"chapter\": \"05\", \"rule\": \"first\", \"rebase\": \"planned\", \"card\": \"{$card}\", \"limits\": [{\"unit\": \"fh\", {$more}}]}";
-        $text = "{\"type\": \"SKV\",\n\"items\": [\n".implode(",\n", [$item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": -5, "colour": 1'), $item('D', '"interval": 5}, {"unit": "cyc", "interval": 5', 'nope'), $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}')])."\n]}";
+        $text = "{\"type\": \"SKV\",\n\"items\": [\n".implode(
+            ",\n",
+            [
+                $item('A'),
+                $item('B', '"interval": 0'),
+                $item('A'),
+                $item('C', '"interval": -5, "colour": 1'),
+                $item('D', '"interval": 5}, {"unit": "cyc", "interval": 5', 'nope'),
+                $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}'),
+            ],
+        )."\n]}";
         $lines = $this->look('programme', $text)->assertStatus(422)->json('lines');
-        self::assertSame(['line 4, items.1.limits.0.interval', 'line 5, items.2.code', 'line 6, items.3.limits.0.interval', 'line 6, items.3.limits.0.colour', 'line 7, items.4.card', 'line 7, items.4.limits.1.unit', 'line 8, items.5.limits.0.tolerance'], array_column($lines, 'line'));
-        foreach (['{' => 'file', '[]' => 'file', '{"type": "XX", "items": []}' => 'type', '{"type": "SKV"}' => 'items', '{"type": "SKV", "items": {}}' => 'items', '{"type": "SKV", "items": [], "more": 1}' => 'more'] as $bad => $place) {
+        self::assertSame(
+            [
+                'line 4, items.1.limits.0.interval',
+                'line 5, items.2.code',
+                'line 6, items.3.limits.0.interval',
+                'line 6, items.3.limits.0.colour',
+                'line 7, items.4.card',
+                'line 7, items.4.limits.1.unit',
+                'line 8, items.5.limits.0.tolerance',
+            ],
+            array_column($lines, 'line'),
+        );
+        foreach ([
+            '{' => 'file',
+            '[]' => 'file',
+            '{"type": "XX", "items": []}' => 'type',
+            '{"type": "SKV"}' => 'items',
+            '{"type": "SKV", "items": {}}' => 'items',
+            '{"type": "SKV", "items": [], "more": 1}' => 'more',
+        ] as $bad => $place) {
             self::assertSame($place, $this->look('programme', $bad)->assertStatus(422)->json('lines.0.line'), $bad);
         }
         self::assertSame(88, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->count());
@@ -52,7 +83,9 @@ final class ImportTest extends WorldCase
         $before = Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'];
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk()->assertJsonPath('state', 'applied');
         self::assertEqualsWithDelta($before + 5.5, Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'], 1e-9);
-        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422)->assertJsonPath('message', 'This import was already applied.');
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'This import was already applied.');
         $this->look('flying', $text)->assertStatus(422);
     }
 
@@ -61,7 +94,9 @@ final class ImportTest extends WorldCase
         $fleet = array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), 'stop', 'mark');
         $kinds = [];
         foreach (['SKV', 'OLN', 'TRK'] as $type) {
-            $view = $this->look('programme', (string) $this->as('ines', 'GET', "library/programmes/{$type}/file.json")->assertOk()->getContent())->assertOk()->json();
+            $view = $this->look('programme', (string) $this->as('ines', 'GET', "library/programmes/{$type}/file.json")->assertOk()->getContent())
+                ->assertOk()
+                ->json();
             foreach ($view['dates'] as $line) {
                 $stop = $fleet[$line['subject']];
                 self::assertSame($stop === null ? 'nothing' : "{$stop['date']}: {$stop['title']}", $line['before'], $line['subject']);
@@ -104,10 +139,21 @@ final class ImportTest extends WorldCase
         $text = (string) $this->actingAs($this->person('mika'))->get("/api/library/programmes/{$type}/file.{$form}")->assertOk()->getContent();
         $view = $this->look($kind, $text)->assertOk()->json();
         self::assertSame([], $view['changes']);
-        ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', "{$type}%"))->update(['title' => 'x', 'limits' => '[{"unit":"days","interval":9}]', 'access' => '["z"]', 'includes' => '[]', 'harsh' => null, 'hours' => 77]);
+        ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', "{$type}%"))->update([
+            'title' => 'x',
+            'limits' => '[{"unit":"days","interval":9}]',
+            'access' => '["z"]',
+            'includes' => '[]',
+            'harsh' => null,
+            'hours' => 77,
+        ]);
         $view = $this->look($kind, $text)->assertOk()->json();
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
-        self::assertSame($text, $this->actingAs($this->person('mika'))->get("/api/library/programmes/{$type}/file.{$form}")->getContent(), 'to the letter');
+        self::assertSame(
+            $text,
+            $this->actingAs($this->person('mika'))->get("/api/library/programmes/{$type}/file.{$form}")->getContent(),
+            'to the letter',
+        );
     }
 
     public function test_every_bad_line_of_a_programme_as_csv_is_named(): void
@@ -117,9 +163,15 @@ final class ImportTest extends WorldCase
             'SKV,A,t,05,first,planned,SKV-SVC,,fh,300,5,,', 'SKV,A,other,05,first,planned,SKV-SVC,,months,12,,,', 'SKV,B,t,05,first,planned,SKV-SVC,,fh,many,,,', 'SKV,C,t,05,first,planned,SKV-SVC,engine,cyc,300,,salt=2,',
             'SKV,D,t,05,first,planned,SKV-SVC,propeller,cyc,300,,,', 'SKV,E,t,05,first,planned,SKV-SVC,,cyc,300,,,', 'SKV,F,t,05,first,planned,SKV-SVC,,fh,300,,,maybe', 'SKV,G,t,05', 'OLN,H,t,05,first,planned,OLN-SVC,,fh,300,,,',
         ];
-        self::assertSame(['line 3, title', 'line 4, interval', 'line 8, phase', 'line 9', 'line 10, type'], array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $lines))->assertStatus(422)->json('lines'), 'line'));
+        self::assertSame(
+            ['line 3, title', 'line 4, interval', 'line 8, phase', 'line 9', 'line 10, type'],
+            array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $lines))->assertStatus(422)->json('lines'), 'line'),
+        );
         $shaped = array_diff_key($lines, [1 => 0, 2 => 0, 6 => 0, 7 => 0, 8 => 0]);
-        self::assertSame(['line 3, harsh.salt', 'line 4, limits.0.unit', 'line 5, limits.0.unit'], array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $shaped))->assertStatus(422)->json('lines'), 'line'));
+        self::assertSame(
+            ['line 3, harsh.salt', 'line 4, limits.0.unit', 'line 5, limits.0.unit'],
+            array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $shaped))->assertStatus(422)->json('lines'), 'line'),
+        );
         self::assertSame('line 1', $this->look('programme-csv', "type,code,interval\r\n")->assertStatus(422)->json('lines.0.line'));
     }
 

@@ -35,7 +35,13 @@ final class AgainstRecordsTest extends WorldCase
         $this->card = $card->id;
         Step::where('card_id', $card->id)->update(['state' => Step::DONE]);
         $counted = $card->loans()->whereNull('in_at')->pluck('quantity', 'id')->all();
-        $this->as('stig', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T45', 'pin' => $this->pin('stig'), 'spent' => 2, 'counted' => $counted])->assertOk();
+        $this->as(
+            'stig',
+            'POST',
+            "cards/{$card->id}/sign",
+            ['version' => $card->refresh()->version, 'stamp' => 'T45', 'pin' => $this->pin('stig'), 'spent' => 2, 'counted' => $counted],
+        )
+            ->assertOk();
     }
 
     private function pin(string $login): string
@@ -71,10 +77,22 @@ final class AgainstRecordsTest extends WorldCase
         $found = static fn(): string => implode(' ', app(AgainstRecords::class)->differences());
         $number = 'JV-2026-9001';
         $said = ['statement' => 'all of it', 'due' => [['code' => '29-14', 'hours' => 1.0]]];
-        $row = ['visit_id' => Certificate::query()->value('visit_id'), 'person_id' => $this->person('tor')->id, 'at' => '2026-05-05T12:20:00Z', 'moved' => [], 'number' => $number, 'said' => $said];
+        $row = [
+            'visit_id' => Certificate::query()->value('visit_id'),
+            'person_id' => $this->person('tor')->id,
+            'at' => '2026-05-05T12:20:00Z',
+            'moved' => [],
+            'number' => $number,
+            'said' => $said,
+        ];
         DB::table('releases')->delete();
         Certificate::create($row);
-        app(Records::class)->write($this->person('tor'), 'aircraft.released', 'visit:1', ['certificate' => $number, 'sha256' => hash('sha256', (string) json_encode($said))]);
+        app(Records::class)->write(
+            $this->person('tor'),
+            'aircraft.released',
+            'visit:1',
+            ['certificate' => $number, 'sha256' => hash('sha256', (string) json_encode($said))],
+        );
         $seen = [$found()];
         DB::table('releases')->update(['said' => json_encode(['statement' => 'some of it'] + $said)]);
         $seen[] = $found();

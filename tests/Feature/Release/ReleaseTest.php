@@ -25,15 +25,38 @@ final class ReleaseTest extends WorldCase
     public function test_a_release_moves_its_items_on_by_their_own_school(): void
     {
         $done = ['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T12:00:00Z'];
-        $closed = ['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z', 'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:30:00Z'];
-        $items = ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->whereIn('code', ['61-21', '29-14'])->pluck('id', 'code');
+        $closed = [
+            'state' => Card::CLOSED,
+            'signed_by' => $this->person('oda')->id,
+            'signed_at' => '2026-05-05T12:00:00Z',
+            'inspected_by' => $this->person('runa')->id,
+            'inspected_at' => '2026-05-05T12:30:00Z',
+        ];
+        $items = ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->whereIn('code', ['61-21', '29-14'])
+            ->pluck('id', 'code');
         $aircraft = Aircraft::where('mark', 'QA-VFC')->firstOrFail();
         ItemStatus::where(['aircraft_id' => $aircraft->id, 'item_id' => $items['29-14']])->update(['date' => '2025-11-30', 'planned' => null]);
         $before = array_column($this->as('ines', 'GET', 'fleet/QA-VFC')->json('items'), null, 'code');
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'two', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => $items->values()->all()])->assertCreated()->json('id');
+        $visit = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            [
+                'mark' => 'QA-VFC',
+                'title' => 'two',
+                'bay' => 'bay 2',
+                'start' => '2026-05-05',
+                'end' => '2026-05-06',
+                'items' => $items->values()->all(),
+            ],
+        )
+            ->assertCreated()
+            ->json('id');
         Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update($done);
         Card::where('visit_id', $visit)->update($closed);
-        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '0'])->assertStatus(422)->assertJsonPath('message', 'Stamp or PIN is wrong. Nothing was signed; enter both again.');
+        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '0'])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'Stamp or PIN is wrong. Nothing was signed; enter both again.');
         $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->assertJsonPath('state', 'released');
         $after = array_column($this->as('ines', 'GET', 'fleet/QA-VFC')->json('items'), null, 'code');
 
@@ -46,22 +69,71 @@ final class ReleaseTest extends WorldCase
         self::assertSame('2026-05-30', $before['29-14']['limits'][0]['next'], '30 November and 6 months');
         $planned = ItemStatus::where(['aircraft_id' => $aircraft->id, 'item_id' => $items['61-21']])->firstOrFail()->planned;
         self::assertEqualsWithDelta($now + 46.5, (float) ($planned['fh'] ?? 0), 0.01, 'what had been planned is kept for the next base');
-        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->assertJsonPath('message', 'This visit is already released.');
+        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'This visit is already released.');
     }
 
     public function test_one_open_point_is_enough_to_keep_it(): void
     {
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) ProgrammeItem::where('code', '29-14')->whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->valueOrFail('id')]])->assertCreated()->json('id');
-        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z', 'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:10:00Z']);
+        $visit = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            [
+                'mark' => 'QA-VFC',
+                'title' => 'one',
+                'bay' => 'bay 2',
+                'start' => '2026-05-05',
+                'end' => '2026-05-06',
+                'items' => [(string) ProgrammeItem::where('code', '29-14')->whereHas(
+                    'template',
+                    static fn($q) => $q->where('code', 'like', 'SKV%'),
+                )->valueOrFail('id')],
+            ],
+        )
+            ->assertCreated()
+            ->json('id');
+        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update([
+            'state' => Step::DONE,
+            'done_by' => $this->person('oda')->id,
+        ]);
+        Card::where('visit_id', $visit)->update([
+            'state' => Card::CLOSED,
+            'signed_by' => $this->person('oda')->id,
+            'signed_at' => '2026-05-05T12:00:00Z',
+            'inspected_by' => $this->person('runa')->id,
+            'inspected_at' => '2026-05-05T12:10:00Z',
+        ]);
         $sign = fn() => $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520']);
         $step = Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->firstOrFail();
         $keeps = [
             'a step' => [static fn() => $step->update(['state' => Step::OPEN]), static fn() => $step->update(['state' => Step::DONE])],
-            'a card' => [static fn() => $step->card()->update(['state' => Card::SIGNED]), static fn() => $step->card()->update(['state' => Card::CLOSED])],
-            'a tool' => [static fn() => DB::table('tool_loans')->insert(['card_id' => $step->card_id, 'person_id' => 2, 'what' => 'rags', 'quantity' => 1, 'out_at' => '2026-05-05T10:00:00Z']), static fn() => DB::table('tool_loans')->where('card_id', $step->card_id)->delete()],
+            'a card' => [
+                static fn() => $step->card()->update(['state' => Card::SIGNED]),
+                static fn() => $step->card()->update(['state' => Card::CLOSED]),
+            ],
+            'a tool' => [
+                static fn() => DB::table('tool_loans')->insert([
+                    'card_id' => $step->card_id,
+                    'person_id' => 2,
+                    'what' => 'rags',
+                    'quantity' => 1,
+                    'out_at' => '2026-05-05T10:00:00Z',
+                ]),
+                static fn() => DB::table('tool_loans')->where('card_id', $step->card_id)->delete(),
+            ],
             'a device' => [
-                static fn() => SafingDevice::create(['aircraft_id' => Card::findOrFail($step->card_id)->aircraft_id, 'card_id' => $step->card_id, 'fitted_step_id' => $step->id, 'fitted_by' => 2, 'kind' => 'Collar', 'place' => 'panel', 'flag' => 'red', 'fitted_at' => '2026-05-05T10:00:00Z']),
+                static fn() => SafingDevice::create([
+                    'aircraft_id' => Card::findOrFail($step->card_id)->aircraft_id,
+                    'card_id' => $step->card_id,
+                    'fitted_step_id' => $step->id,
+                    'fitted_by' => 2,
+                    'kind' => 'Collar',
+                    'place' => 'panel',
+                    'flag' => 'red',
+                    'fitted_at' => '2026-05-05T10:00:00Z',
+                ]),
                 static fn() => SafingDevice::where('card_id', $step->card_id)->delete(),
             ],
         ];
@@ -80,20 +152,54 @@ final class ReleaseTest extends WorldCase
         Finding::where('aircraft_id', $card->aircraft_id)->update(['state' => 'fixed']);
         SafingDevice::query()->update(['removed_at' => '2026-05-05T10:00:00Z']);
         $step = $card->steps()->firstOrFail();
-        SafingDevice::create(['aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'fitted_step_id' => $step->id, 'fitted_by' => $this->person('oda')->id, 'kind' => 'Collar', 'place' => 'panel', 'flag' => 'red', 'fitted_at' => '2026-05-05T10:00:00Z']);
-        $finding = Finding::create(['aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->person('oda')->id, 'number' => 'F0099', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open', 'raised_at' => '2026-05-05T10:00:00Z']);
+        SafingDevice::create([
+            'aircraft_id' => $card->aircraft_id,
+            'card_id' => $card->id,
+            'fitted_step_id' => $step->id,
+            'fitted_by' => $this->person('oda')->id,
+            'kind' => 'Collar',
+            'place' => 'panel',
+            'flag' => 'red',
+            'fitted_at' => '2026-05-05T10:00:00Z',
+        ]);
+        $finding = Finding::create([
+            'aircraft_id' => $card->aircraft_id,
+            'card_id' => $card->id,
+            'raised_by' => $this->person('oda')->id,
+            'number' => 'F0099',
+            'chapter' => '61',
+            'place' => 'boot',
+            'extent' => 'torn',
+            'state' => 'open',
+            'raised_at' => '2026-05-05T10:00:00Z',
+        ]);
         $option = $this->as('ines', 'GET', 'deferrals')->json('findings.0.options.0');
         self::assertSame(['61-L1', '2026-05-15'], [$option['code'], $option['date']]);
         $body = ['item' => $option['id'], 'safed' => false, 'carry_safing' => true, 'stamp' => 'C01', 'pin' => '1101'];
-        self::assertStringContainsString('Confirm first that the procedure', $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'Confirm first that the procedure',
+            $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertStatus(422)->json('message'),
+        );
         $wrong = DB::table('listed_items')->where('code', '25-L1')->value('id');
-        self::assertStringContainsString('does not cover this finding', $this->as('ines', 'POST', "findings/{$finding->id}/defer", [...$body, 'item' => $wrong, 'safed' => true])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'does not cover this finding',
+            $this->as(
+                'ines',
+                'POST',
+                "findings/{$finding->id}/defer",
+                [...$body, 'item' => $wrong, 'safed' => true],
+            )->assertStatus(422)->json('message'),
+        );
         $codes = fn(): array => array_column($this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
         self::assertContains('safing_left', $codes());
         $this->as('ines', 'POST', "findings/{$finding->id}/defer", [...$body, 'safed' => true])->assertOk();
         self::assertNotContains('safing_left', $codes());
         Deferral::where('finding_id', $finding->id)->update(['discovered_at' => '2026-04-20T10:00:00Z']);
-        self::assertSame(['deferral_invalid', 'safing_left'], array_values(array_intersect($codes(), ['deferral_invalid', 'safing_left'])), 'run out, it carries nothing');
+        self::assertSame(
+            ['deferral_invalid', 'safing_left'],
+            array_values(array_intersect($codes(), ['deferral_invalid', 'safing_left'])),
+            'run out, it carries nothing',
+        );
         self::assertStringContainsString('must not fly', $this->as('ines', 'GET', 'deferrals')->json('sentence'));
     }
 
@@ -111,17 +217,50 @@ final class ReleaseTest extends WorldCase
     {
         $craft = Aircraft::where('mark', 'QC-TAA')->firstOrFail();
         $items = array_column($this->as('ines', 'GET', 'fleet/QC-TAA')->json('items'), null, 'code');
-        $engine = array_values(array_filter($this->as('ines', 'GET', 'fleet/QC-TAA')->json('items'), static fn(array $i): bool => $i['title'] === 'Borescope inspection, engine 2'))[0];
-        $visit = $this->as('ines', 'POST', 'visits', ['mark' => 'QC-TAA', 'title' => 'both', 'bay' => 'bay 3', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$items['05-24']['key'], $engine['key']]])->assertCreated()->json('id');
+        $engine = array_values(array_filter(
+            $this->as('ines', 'GET', 'fleet/QC-TAA')->json('items'),
+            static fn(array $i): bool => $i['title'] === 'Borescope inspection, engine 2',
+        ))[0];
+        $visit = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            [
+                'mark' => 'QC-TAA',
+                'title' => 'both',
+                'bay' => 'bay 3',
+                'start' => '2026-05-05',
+                'end' => '2026-05-06',
+                'items' => [$items['05-24']['key'], $engine['key']],
+            ],
+        )
+            ->assertCreated()
+            ->json('id');
         self::assertSame('Borescope inspection, engine 2', Card::where(['visit_id' => $visit])->whereNotNull('component_id')->firstOrFail()->title);
-        Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T12:00:00Z']);
-        Card::where('visit_id', $visit)->update(['state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z']);
-        $certifier = DB::table('people')->whereIn('id', DB::table('qualifications')->where(['kind' => 'rating', 'value' => 'OLN'])->select('person_id'))->whereIn('id', DB::table('qualifications')->where('value', 'certify')->select('person_id'))->first();
+        Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update([
+            'state' => Step::DONE,
+            'done_by' => $this->person('oda')->id,
+            'done_at' => '2026-05-05T12:00:00Z',
+        ]);
+        Card::where('visit_id', $visit)->update([
+            'state' => Card::CLOSED,
+            'signed_by' => $this->person('oda')->id,
+            'signed_at' => '2026-05-05T12:00:00Z',
+        ]);
+        $certifier = DB::table('people')->whereIn(
+            'id',
+            DB::table('qualifications')->where(['kind' => 'rating', 'value' => 'OLN'])->select('person_id'),
+        )
+            ->whereIn('id', DB::table('qualifications')->where('value', 'certify')->select('person_id'))
+            ->first();
         self::assertNotNull($certifier);
         $pin = array_column(json_decode((string) file_get_contents(database_path('demo/people.json')), true), 'pin', 'login')[$certifier->login];
         $this->as($certifier->login, 'POST', "release/{$visit}", ['stamp' => $certifier->stamp, 'pin' => $pin])->assertOk();
         foreach (['05-24', '05-12', '05-06'] as $code) {
-            $status = ItemStatus::where(['aircraft_id' => $craft->id, 'item_id' => ProgrammeItem::where(['type_id' => $craft->type_id, 'code' => $code])->value('id')])->firstOrFail();
+            $status = ItemStatus::where([
+                'aircraft_id' => $craft->id,
+                'item_id' => ProgrammeItem::where(['type_id' => $craft->type_id, 'code' => $code])->value('id'),
+            ])->firstOrFail();
             self::assertSame('2026-05-05', $status->date, "{$code} is done with the 24-month check");
         }
         [$itemId, $componentId] = explode(':', $engine['key']);
@@ -139,12 +278,21 @@ final class ReleaseTest extends WorldCase
         $this->work($card, 3)->assertOk();
         $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'blade 2', 'extent' => 'nick'])->assertOk();
         $view = $this->as('tor', 'GET', "release/{$card->visit_id}")->assertOk();
-        self::assertSame([['person_at'], ['card_open', 'steps_open', 'duplicate_missing'], ['finding_open'], ['safing_left']], array_column($view->json('blockers'), 'codes'), 'a line for the card; who is at it first');
+        self::assertSame(
+            [['person_at'], ['card_open', 'steps_open', 'duplicate_missing'], ['finding_open'], ['safing_left']],
+            array_column($view->json('blockers'), 'codes'),
+            'a line for the card; who is at it first',
+        );
         self::assertContains('not_authorised', array_column($this->as('oda', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code'));
-        self::assertStringContainsString('4 open points keep it here, first: Oda Fenn, on card ', $this->as('tor', 'POST', "release/{$card->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            '4 open points keep it here, first: Oda Fenn, on card ',
+            $this->as('tor', 'POST', "release/{$card->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->json('message'),
+        );
         $finding = $card->findings()->firstOrFail();
         $this->as('oda', 'POST', "findings/{$finding->id}/fixed", ['how' => 'dressed out', 'stamp' => 'T27', 'pin' => '2741'])->assertNotFound();
         $finding->update(['state' => 'fixed']);
-        $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => 1, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'])->assertStatus(422)->assertJsonPath('message', 'Finding F0021 is already fixed.');
+        $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => 1, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'Finding F0021 is already fixed.');
     }
 }

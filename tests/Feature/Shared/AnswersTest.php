@@ -82,7 +82,8 @@ final class AnswersTest extends WorldCase
         // Without the two that find who asks.
         self::assertLessThanOrEqual($most, count(DB::getQueryLog()) - 2, implode("\n", array_column(DB::getQueryLog(), 'query')));
         $validator = new Validator;
-        $validator->resolver()?->registerRaw((object) ['$id' => 'jorvel:/api', 'components' => $description->components, '$ref' => $schema->{'$ref'}], 'jorvel:/api');
+        $validator->resolver()
+            ?->registerRaw((object) ['$id' => 'jorvel:/api', 'components' => $description->components, '$ref' => $schema->{'$ref'}], 'jorvel:/api');
         $error = $validator->validate(json_decode((string) $answer->getContent()), 'jorvel:/api')->error();
         self::assertNull($error, $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error)));
     }
@@ -102,7 +103,27 @@ final class AnswersTest extends WorldCase
     {
         DB::statement('pragma foreign_keys = off');
         DB::table('tenures')->delete();
-        foreach (['releases', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'presences', 'handovers', 'tool_loans', 'tool_recalls', 'parts', 'steps', 'cards', 'visits', 'item_statuses', 'flying_entries', 'aircraft', 'tools'] as $table) {
+        foreach ([
+            'releases',
+            'deferrals',
+            'findings',
+            'safing_devices',
+            'readings',
+            'rig_runs',
+            'assignments',
+            'presences',
+            'handovers',
+            'tool_loans',
+            'tool_recalls',
+            'parts',
+            'steps',
+            'cards',
+            'visits',
+            'item_statuses',
+            'flying_entries',
+            'aircraft',
+            'tools',
+        ] as $table) {
             DB::table($table)->delete();
         }
         $said = [

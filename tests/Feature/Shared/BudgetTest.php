@@ -54,11 +54,29 @@ final class BudgetTest extends WorldCase
         $card = Card::where(['title' => 'Gear extension by hand pump', 'state' => Card::IN_WORK])->firstOrFail();
         DB::table('presences')->delete();
         DB::table('safing_devices')->update(['removed_at' => '2026-05-05T12:00:00Z']);
-        $step = fn(int $no, array $body) => $this->as('oda', 'POST', "cards/{$card->id}/steps/{$no}", ['version' => $card->refresh()->version, ...$body], "k{$no}")->assertOk();
+        $step = fn(int $no, array $body) => $this->as(
+            'oda',
+            'POST',
+            "cards/{$card->id}/steps/{$no}",
+            ['version' => $card->refresh()->version, ...$body],
+            "k{$no}",
+        )
+            ->assertOk();
         $count = fn() => $step(8, ['do' => 'count', 'entry' => '50']);
         $compare = fn() => $step(9, ['do' => 'compare', 'entries' => ['shown' => '92', 'real' => '91'], 'tool' => 'PG-28']);
         $moved = Card::where(['visit_id' => 1, 'state' => Card::OPEN])->orderBy('planned_start')->firstOrFail();
-        $move = fn(bool $keep) => $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $moved->id, 'slot' => 40, 'version' => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version'), 'keep' => $keep])->assertOk();
+        $move = fn(bool $keep) => $this->as(
+            'ines',
+            'POST',
+            'visits/1/board/move',
+            [
+                'card' => $moved->id,
+                'slot' => 40,
+                'version' => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version'),
+                'keep' => $keep,
+            ],
+        )
+            ->assertOk();
         $this->person('ines');
         if ($act === 'compare' || $act === 'start') {
             $count();
@@ -89,10 +107,21 @@ final class BudgetTest extends WorldCase
         }
         foreach (Card::inRandomOrder('7')->limit(20)->pluck('id') as $id) {
             $loaded = app(LoadCard::class)($id)->card;
-            $plain = Card::with(['visit', 'aircraft.type', 'assignments', 'hands', 'handovers', 'waitsFor:id,number,title,state', 'steps'])->findOrFail($id);
+            $plain = Card::with([
+                'visit',
+                'aircraft.type',
+                'assignments',
+                'hands',
+                'handovers',
+                'waitsFor:id,number,title,state',
+                'steps',
+            ])->findOrFail($id);
             self::assertSame($plain->getAttributes(), $loaded->getAttributes());
             foreach (['visit', 'assignments', 'hands', 'handovers', 'waitsFor', 'steps'] as $relation) {
-                $of = static fn(Card $c): array => array_map(static fn(array $r): array => array_diff_key($r, ['pivot' => 0, 'person' => 0, 'card' => 0]), $relation === 'visit' ? [$c->visit->toArray()] : $c->getRelation($relation)->sortBy('id')->values()->toArray());
+                $of = static fn(Card $c): array => array_map(
+                    static fn(array $r): array => array_diff_key($r, ['pivot' => 0, 'person' => 0, 'card' => 0]),
+                    $relation === 'visit' ? [$c->visit->toArray()] : $c->getRelation($relation)->sortBy('id')->values()->toArray(),
+                );
                 self::assertEquals($of($plain), $of($loaded), $relation);
             }
             self::assertSame($plain->aircraft->getAttributes(), $loaded->aircraft->getAttributes());

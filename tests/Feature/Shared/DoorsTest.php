@@ -20,7 +20,16 @@ final class DoorsTest extends WorldCase
             $kind = basename(dirname($path));
             $json = (string) json_encode(json_decode((string) file_get_contents($path))->input);
             $answer = Door::compute($kind, $json);
-            $http = $this->actingAs($this->person('mika'))->call('POST', "/api/compute/{$kind}", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $json);
+            $http = $this->actingAs($this->person('mika'))
+                ->call(
+                    'POST',
+                    "/api/compute/{$kind}",
+                    [],
+                    [],
+                    [],
+                    ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                    $json,
+                );
             self::assertSame([200, $answer], [$http->getStatusCode(), $http->getContent()], $path);
             self::assertSame([0, $answer."\n", ''], self::command($kind, $json), $path);
         }
@@ -31,18 +40,24 @@ final class DoorsTest extends WorldCase
         $bad = '[{"as_of":"2026-05-04","counters":{},"rates":{},"item":{"rule":"first","rebase":"actual","limits":[{"unit":"fh","interval":0}]}}]';
         $body = '{"error":{"path":"0.item.limits.0.interval","message":"must be greater than 0"}}';
         self::assertSame([2, '', $body."\n"], self::command('due', $bad));
-        $http = $this->actingAs($this->person('mika'))->call('POST', '/api/compute/due', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $bad);
+        $http = $this->actingAs($this->person('mika'))
+            ->call('POST', '/api/compute/due', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $bad);
         self::assertSame([422, $body], [$http->getStatusCode(), $http->getContent()]);
         self::assertSame(2, self::command('nothing', '{}')[0]);
         $this->as('mika', 'POST', 'compute/nothing')->assertNotFound();
         // Nobody keeps the server busy: neither with one long search nor with many.
-        $this->as('mika', 'POST', 'compute/assign', ['people' => [], 'slots' => [], 'budget_ms' => 60_000])->assertStatus(422)->assertJsonPath('error.path', 'budget_ms');
+        $this->as('mika', 'POST', 'compute/assign', ['people' => [], 'slots' => [], 'budget_ms' => 60_000])
+            ->assertStatus(422)
+            ->assertJsonPath('error.path', 'budget_ms');
         config(['jorvel.compute_a_minute' => 2]);
         $this->as('mika', 'POST', 'compute/nothing')->assertStatus(429);
         config(['jorvel.compute_a_minute' => 60]);
         $token = $this->person('mika')->createToken('script')->plainTextToken;
         $this->app['auth']->forgetGuards();
-        $this->withToken($token)->postJson('/api/compute/rig', ['points' => [], 'adjusters' => [], 'effects' => (object) []])->assertOk()->assertJsonPath('proven', true);
+        $this->withToken($token)
+            ->postJson('/api/compute/rig', ['points' => [], 'adjusters' => [], 'effects' => (object) []])
+            ->assertOk()
+            ->assertJsonPath('proven', true);
     }
 
     public function test_records_refuse_to_be_changed_and_show_it_when_forced(): void

@@ -50,26 +50,89 @@ final class OddInputTest extends WorldCase
             $response = $this->actingAs($this->person('ines'))->get("/{$path}", ['Accept' => 'application/json']);
         } else {
             $response = is_string($body)
-                ? $this->actingAs($this->person('ines'))->call('POST', "/{$path}", [], [], [], ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'], $body)
+                ? $this->actingAs($this->person('ines'))->call(
+                    'POST',
+                    "/{$path}",
+                    [],
+                    [],
+                    [],
+                    ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'],
+                    $body,
+                )
                 : $this->actingAs($this->person('ines'))->json('POST', "/{$path}", $body);
         }
         $said = "{$method} {$path} ".json_encode($body).': '.$response->getStatusCode().' '.substr((string) $response->getContent(), 0, 400);
         self::assertLessThan(500, $response->getStatusCode(), $said);
         if ($response->getStatusCode() >= 400) {
-            self::assertDoesNotMatchRegularExpression('/App\\\\|Illuminate|No query results|SQLSTATE|Undefined|to string conversion/', (string) $response->getContent(), $said);
+            self::assertDoesNotMatchRegularExpression(
+                '/App\\\\|Illuminate|No query results|SQLSTATE|Undefined|to string conversion/',
+                (string) $response->getContent(),
+                $said,
+            );
         }
     }
 
     /** @return list<string> */
     private static function queries(): array
     {
-        return ['', '?date=9999-12-31&days=-1', '?base=%FF&shift=%FF&date=x', '?days[]=1&mark[]=2&find[]=3', '?type=none&phases=99999&role=perform&find=%25'];
+        return [
+            '',
+            '?date=9999-12-31&days=-1',
+            '?base=%FF&shift=%FF&date=x',
+            '?days[]=1&mark[]=2&find[]=3',
+            '?type=none&phases=99999&role=perform&find=%25',
+        ];
     }
 
     /** @return list<array<string, mixed>|string> */
     private static function bodies(): array
     {
-        $keys = ['version', 'do', 'entry', 'entries', 'tool', 'note', 'point', 'stamp', 'pin', 'login', 'password', 'mark', 'items', 'into', 'days', 'start', 'end', 'title', 'bay', 'person', 'role', 'changes', 'what', 'quantity', 'date', 'name', 'kind', 'payload', 'place', 'extent', 'counted', 'said', 'text', 'section', 'skill', 'hours', 'counters', 'why', 'places', 'covers', 'spot', 'readings', 'pressure', 'value'];
+        $keys = [
+            'version',
+            'do',
+            'entry',
+            'entries',
+            'tool',
+            'note',
+            'point',
+            'stamp',
+            'pin',
+            'login',
+            'password',
+            'mark',
+            'items',
+            'into',
+            'days',
+            'start',
+            'end',
+            'title',
+            'bay',
+            'person',
+            'role',
+            'changes',
+            'what',
+            'quantity',
+            'date',
+            'name',
+            'kind',
+            'payload',
+            'place',
+            'extent',
+            'counted',
+            'said',
+            'text',
+            'section',
+            'skill',
+            'hours',
+            'counters',
+            'why',
+            'places',
+            'covers',
+            'spot',
+            'readings',
+            'pressure',
+            'value',
+        ];
 
         return [
             [],
@@ -87,19 +150,36 @@ final class OddInputTest extends WorldCase
     private static function routes(string $method): array
     {
         return collect(Route::getRoutes()->getRoutes())
-            ->filter(static fn(Registered $r): bool => in_array($method, $r->methods(), true) && str_starts_with($r->uri(), 'api/') && $r->uri() !== 'api/sign-out')
+            ->filter(
+                static fn(Registered $r): bool => in_array($method, $r->methods(), true) && str_starts_with($r->uri(), 'api/') && $r->uri() !== 'api/sign-out',
+            )
             ->map(static fn(Registered $r): string => $r->uri())->unique()->values()->all();
     }
 
     public function test_what_is_missing_is_said_to_a_person(): void
     {
-        foreach (['cards/999999', 'visits/0', 'tools/none', 'fleet/QZ-1', 'findings/abc', 'library/manuals/none', 'photos/99', 'people/2x'] as $path) {
+        foreach ([
+            'cards/999999',
+            'visits/0',
+            'tools/none',
+            'fleet/QZ-1',
+            'findings/abc',
+            'library/manuals/none',
+            'photos/99',
+            'people/2x',
+        ] as $path) {
             $said = (string) $this->as('mika', 'GET', $path)->assertNotFound()->json('message');
             self::assertStringStartsWith('Not found', $said, $path);
         }
         $card = Card::firstOrFail();
-        self::assertStringContainsString('must be text', (string) $this->as('mika', 'POST', "cards/{$card->id}/steps/1/preview", ['point' => []])->assertStatus(422)->json('message'));
-        self::assertStringContainsString('note: contains characters', (string) $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['note' => "a\0b"])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'must be text',
+            (string) $this->as('mika', 'POST', "cards/{$card->id}/steps/1/preview", ['point' => []])->assertStatus(422)->json('message'),
+        );
+        self::assertStringContainsString(
+            'note: contains characters',
+            (string) $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['note' => "a\0b"])->assertStatus(422)->json('message'),
+        );
         $this->postJson('/api/sign-in', ['login' => [], 'password' => 'x'])->assertStatus(422);
     }
 }

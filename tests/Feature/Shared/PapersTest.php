@@ -26,10 +26,17 @@ final class PapersTest extends WorldCase
     public function test_the_card_pack_has_every_step_with_its_limits_and_blanks(): void
     {
         $visit = Visit::with('cards.steps', 'cards.template.manual')->where('state', Visit::IN_WORK)->firstOrFail();
-        $text = $this->text((string) $this->as('mika', 'GET', "release/{$visit->id}/cards.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
+        $text = $this->text((string) $this->as(
+            'mika',
+            'GET',
+            "release/{$visit->id}/cards.pdf",
+        )->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
         foreach ($visit->cards as $card) {
             self::assertStringContainsString("{$card->number} {$card->title}", $text);
-            self::assertStringContainsString("{$card->template->manual->code}, chapter {$card->template->chapter}, revision {$card->revision}", $text);
+            self::assertStringContainsString(
+                "{$card->template->manual->code}, chapter {$card->template->chapter}, revision {$card->revision}",
+                $text,
+            );
         }
         self::assertStringContainsString('[24 to 28 N·m] reading: __________', $text, 'a limit, and where to write');
         self::assertStringContainsString('CAUTION: Read before you start.', $text);
@@ -39,9 +46,20 @@ final class PapersTest extends WorldCase
 
     public function test_the_certificate_names_work_what_is_carried_and_who_signed(): void
     {
-        $certificate = Certificate::with('person')->whereHas('visit.aircraft', static fn($q) => $q->where('mark', 'QC-TAB'))->orderByDesc('at')->firstOrFail();
+        $certificate = Certificate::with('person')->whereHas('visit.aircraft', static fn($q) => $q->where('mark', 'QC-TAB'))
+            ->orderByDesc('at')
+            ->firstOrFail();
         $text = $this->text((string) $this->as('mika', 'GET', "release/{$certificate->visit_id}/certificate.pdf")->assertOk()->getContent());
-        foreach (['Return to service', $certificate->number, 'QC-TAB', 'One thrust reverser, locked out', 'REVERSER 2 INOP', 'Antiskid, one channel', "{$certificate->person->name}, stamp {$certificate->person->stamp}", 'does not stand in place of local rules or a licence'] as $words) {
+        foreach ([
+            'Return to service',
+            $certificate->number,
+            'QC-TAB',
+            'One thrust reverser, locked out',
+            'REVERSER 2 INOP',
+            'Antiskid, one channel',
+            "{$certificate->person->name}, stamp {$certificate->person->stamp}",
+            'does not stand in place of local rules or a licence',
+        ] as $words) {
             self::assertStringContainsString($words, $text);
         }
         $this->as('mika', 'GET', 'release/1/certificate.pdf')->assertNotFound();

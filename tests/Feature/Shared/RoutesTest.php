@@ -65,7 +65,11 @@ final class RoutesTest extends WorldCase
         $finding = $card->findings()->firstOrFail();
         $released = (string) Certificate::query()->firstOrFail()->visit_id;
         foreach (self::table() as $route => $allowed) {
-            [$method, $path] = explode(' ', strtr($route, ['{card}' => (string) $card->id, '{finding}' => (string) $finding->id, '{released}' => $released]), 2);
+            [$method, $path] = explode(
+                ' ',
+                strtr($route, ['{card}' => (string) $card->id, '{finding}' => (string) $finding->id, '{released}' => $released]),
+                2,
+            );
             foreach (self::EVERYBODY as $login) {
                 $status = $this->as($login, $method, $path)->getStatusCode();
                 self::assertLessThan(500, $status, "{$login} {$route}");
@@ -86,7 +90,10 @@ final class RoutesTest extends WorldCase
 
     public function test_what_is_asked_for_while_somebody_signs_in_does_not_sign_them_out_again(): void
     {
-        $cookies = fn(string $path): array => array_map(static fn(Cookie $c): string => $c->getName(), $this->get($path, ['Accept' => 'application/json', 'Referer' => 'http://localhost'])->headers->getCookies());
+        $cookies = fn(string $path): array => array_map(
+            static fn(Cookie $c): string => $c->getName(),
+            $this->get($path, ['Accept' => 'application/json', 'Referer' => 'http://localhost'])->headers->getCookies(),
+        );
         $session = (string) config('session.cookie');
         self::assertSame(['XSRF-TOKEN', $session], $cookies('/floor'), 'a page gives the session its cookies');
         self::assertSame(['XSRF-TOKEN', $session], $cookies('/api/me'), 'and so does a refusal to whoever has none to sign in with');
@@ -98,7 +105,11 @@ final class RoutesTest extends WorldCase
 
     public function test_the_table_and_the_description_name_every_route(): void
     {
-        $pattern = static fn(string $path): string => (string) preg_replace(['/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|BM-TRK|CT-03/'], ['', '*'], $path);
+        $pattern = static fn(string $path): string => (string) preg_replace(
+            ['/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|BM-TRK|CT-03/'],
+            ['', '*'],
+            $path,
+        );
         $routes = array_filter(app('router')->getRoutes()->getRoutes(), static fn(Route $r): bool => str_starts_with($r->uri(), 'api/'));
         $table = collect(array_keys(self::table()))->map(static fn(string $r): string => $pattern($r))->push('POST sign-in');
         Artisan::call('jorvel:openapi');
@@ -114,11 +125,15 @@ final class RoutesTest extends WorldCase
 
     public function test_signing_in_is_throttled_and_says_little(): void
     {
-        $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'wrong'], ['Referer' => 'http://localhost'])->assertStatus(422)->assertJsonFragment(['message' => 'Name or password is wrong.']);
+        $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'wrong'], ['Referer' => 'http://localhost'])
+            ->assertStatus(422)
+            ->assertJsonFragment(['message' => 'Name or password is wrong.']);
         for ($i = 0; $i < 7; $i++) {
             $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => "wrong{$i}"], ['Referer' => 'http://localhost']);
         }
         $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])->assertStatus(429);
-        $this->postJson('/api/sign-in', ['login' => 'ines', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])->assertOk()->assertJsonPath('may', ['bring', 'plan', 'keep', 'read', 'defer']);
+        $this->postJson('/api/sign-in', ['login' => 'ines', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])
+            ->assertOk()
+            ->assertJsonPath('may', ['bring', 'plan', 'keep', 'read', 'defer']);
     }
 }

@@ -27,7 +27,10 @@ final class ServerTest extends WorldCase
     public function test_a_proxy_is_believed_only_where_a_setting_names_it(): void
     {
         $through = ['X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '10.1.2.3', 'Accept' => 'application/json', 'Referer' => 'http://localhost'];
-        $secure = fn(): array => array_unique(array_map(static fn(Cookie $c): bool => $c->isSecure(), $this->get('/floor', $through)->headers->getCookies()));
+        $secure = fn(): array => array_unique(array_map(
+            static fn(Cookie $c): bool => $c->isSecure(),
+            $this->get('/floor', $through)->headers->getCookies(),
+        ));
         self::assertNull($this->get('/floor', $through)->headers->get('Strict-Transport-Security'));
         self::assertSame([false], $secure());
         config(['jorvel.proxies' => '127.0.0.1, 10.0.0.1']);
@@ -57,7 +60,12 @@ final class ServerTest extends WorldCase
     {
         $without = [];
         foreach (DB::table('sqlite_master')->where('type', 'table')->pluck('name') as $table) {
-            $first = array_map(static fn(object $i): string => DB::select("pragma index_info({$i->name})")[0]->name, DB::select("pragma index_list({$table})"));
+            $first = array_map(
+                static fn(object $i): string => DB::select(
+                    "pragma index_info({$i->name})",
+                )[0]->name,
+                DB::select("pragma index_list({$table})"),
+            );
             $keys = array_unique(array_map(static fn(object $k): string => $k->from, DB::select("pragma foreign_key_list({$table})")));
             $without = [...$without, ...array_map(static fn(string $c): string => "{$table}.{$c}", array_diff($keys, $first))];
         }

@@ -28,7 +28,11 @@ final class ShapeTest extends TestCase
     /** @return iterable<string, array{string, string, list<string>}> a pattern, where it is looked for, and the only files in which it may stand */
     public static function makers(): iterable
     {
-        yield 'an aircraft\'s flying' => ['/\bFlying(Plan)?::of\(/', 'app', ['app/Now/LoadFlying.php', 'app/Console/Bench.php', 'app/Console/LargeFigures.php']];
+        yield 'an aircraft\'s flying' => [
+            '/\bFlying(Plan)?::of\(/',
+            'app',
+            ['app/Now/LoadFlying.php', 'app/Console/Bench.php', 'app/Console/LargeFigures.php'],
+        ];
         yield 'the picture of a card' => ['/new CardNow\(/', 'app', ['app/Now/LoadCard.php']];
         yield 'what is at an aircraft' => ['/new OnAircraft\(/', 'app', ['app/Now/LoadAircraft.php']];
         yield 'the picture of the crew' => ['/new PersonNow\(/', 'app', ['app/Now/LoadCrew.php']];

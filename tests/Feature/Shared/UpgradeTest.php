@@ -22,7 +22,9 @@ final class UpgradeTest extends WorldCase
         $app = require dirname(__DIR__, 3).'/bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
         $this->database = (string) tempnam(sys_get_temp_dir(), 'jorvel-old');
-        (new \PDO("sqlite:{$this->database}"))->exec((string) gzdecode((string) file_get_contents(dirname(__DIR__, 2).'/fixtures/before-one-truth.sql.gz')));
+        (new \PDO("sqlite:{$this->database}"))->exec((string) gzdecode((string) file_get_contents(
+            dirname(__DIR__, 2).'/fixtures/before-one-truth.sql.gz',
+        )));
         config(['database.connections.sqlite.database' => $this->database]);
 
         return $app;
@@ -32,7 +34,25 @@ final class UpgradeTest extends WorldCase
     private function kept(): array
     {
         $count = static fn(string $table): int => DB::table($table)->count();
-        $counted = array_map($count, ['aircraft', 'cards', 'steps', 'readings', 'findings', 'deferrals', 'safing_devices', 'presences', 'tool_loans', 'item_statuses', 'flying_entries', 'records', 'assignments', 'visits']);
+        $counted = array_map(
+            $count,
+            [
+                'aircraft',
+                'cards',
+                'steps',
+                'readings',
+                'findings',
+                'deferrals',
+                'safing_devices',
+                'presences',
+                'tool_loans',
+                'item_statuses',
+                'flying_entries',
+                'records',
+                'assignments',
+                'visits',
+            ],
+        );
 
         return [
             $counted,
@@ -58,13 +78,33 @@ final class UpgradeTest extends WorldCase
         $this->requireWhole();
 
         app(Clock::class)->start(Instant::parse('2026-05-05T12:20:00Z'));
-        foreach (['fleet', 'fleet/QA-VFA', 'fleet/QA-VFB/history', 'due', 'visits', 'visits/1', 'visits/1/board', 'crew', 'people/2', 'floor', 'registers', 'bench', 'deferrals', 'release', 'release/1', 'library', 'stores', 'bottles'] as $path) {
+        foreach ([
+            'fleet',
+            'fleet/QA-VFA',
+            'fleet/QA-VFB/history',
+            'due',
+            'visits',
+            'visits/1',
+            'visits/1/board',
+            'crew',
+            'people/2',
+            'floor',
+            'registers',
+            'bench',
+            'deferrals',
+            'release',
+            'release/1',
+            'library',
+            'stores',
+            'bottles',
+        ] as $path) {
             $this->as('ines', 'GET', $path)->assertOk();
         }
         foreach (Card::pluck('id') as $id) {
             $this->as('oda', 'GET', "cards/{$id}")->assertOk();
         }
-        $card = DB::table('cards')->join('assignments', 'assignments.card_id', '=', 'cards.id')->join('people', 'people.id', '=', 'assignments.person_id')
+        $card = DB::table('cards')->join('assignments', 'assignments.card_id', '=', 'cards.id')
+            ->join('people', 'people.id', '=', 'assignments.person_id')
             ->where('people.login', 'oda')->where('cards.state', 'in_work')->orderBy('cards.id')->first(['cards.id', 'cards.version']);
         $this->as('oda', 'POST', "cards/{$card?->id}/loans", ['what' => 'rags', 'quantity' => 4], 'after-the-upgrade')->assertOk();
         $this->requireWhole();

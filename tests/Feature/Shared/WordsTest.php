@@ -114,7 +114,11 @@ final class WordsTest extends WorldCase
         $this->as('ines', 'GET', 'fleet')->assertOk();
         $waits = fn(string $who): array => $this->as($who, 'GET', 'moment')->json('waiting');
         self::assertSame(['floor' => 2], $waits('oda'), 'her own open cards');
-        self::assertSame(array_count_values(array_column($this->as('ines', 'GET', 'fleet')->json('rows'), 'state'))['stop'], $waits('ines')['fleet'], 'as many as Fleet says must be planned');
+        self::assertSame(
+            array_count_values(array_column($this->as('ines', 'GET', 'fleet')->json('rows'), 'state'))['stop'],
+            $waits('ines')['fleet'],
+            'as many as Fleet says must be planned',
+        );
         self::assertSame(1, $waits('runa')['floor'], 'one to inspect');
         app(Clock::class)->start(Instant::parse('2026-05-05T05:00:00Z'));
         self::assertSame('early shift', $this->as('mika', 'GET', 'moment')->json('shift'));

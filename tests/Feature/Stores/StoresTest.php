@@ -22,8 +22,15 @@ final class StoresTest extends WorldCase
     public function test_a_recall_reaches_every_reading_since_the_last_good_check_and_opens_the_re_checks_at_once(): void
     {
         $room = $this->as('ines', 'GET', 'tools/CT-03')->assertOk()->json();
-        self::assertSame(['2026-05-04', '2026-01-12', 4, 2], [$room['recall']['foundOn'], $room['recall']['lastGood'], $room['recall']['readings'], $room['recall']['toOpen']]);
-        self::assertSame(['QA-VFE', 'QA-VFF'], array_column($room['recall']['aircraft'], 'mark'), 'the one read before the last good check is not in doubt');
+        self::assertSame(
+            ['2026-05-04', '2026-01-12', 4, 2],
+            [$room['recall']['foundOn'], $room['recall']['lastGood'], $room['recall']['readings'], $room['recall']['toOpen']],
+        );
+        self::assertSame(
+            ['QA-VFE', 'QA-VFF'],
+            array_column($room['recall']['aircraft'], 'mark'),
+            'the one read before the last good check is not in doubt',
+        );
         $id = $room['recall']['id'];
         $after = $this->as('tor', 'POST', "recalls/{$id}/rechecks")->assertOk()->json('recall');
         self::assertSame([0, 'waiting'], [$after['toOpen'], $after['aircraft'][0]['cards'][0]['state']]);
@@ -32,7 +39,10 @@ final class StoresTest extends WorldCase
         $card = Card::with(['steps', 'visit'])->findOrFail($after['aircraft'][0]['cards'][0]['byCardId']);
         self::assertSame(['Re-check after CT-03: Elevator cable tension and travel', true], [$card->title, $card->critical]);
         self::assertSame(['caution', 'measurement', 'measurement'], $card->steps->pluck('kind')->all());
-        self::assertSame(['elevator cable, left', 'tensiometer', ['kind' => 'range', 'unit' => 'lbf', 'min' => 54, 'max' => 66]], array_values(array_intersect_key($card->steps[1]->spec['reading'], array_flip(['point', 'tool_kind', 'limit']))));
+        self::assertSame(
+            ['elevator cable, left', 'tensiometer', ['kind' => 'range', 'unit' => 'lbf', 'min' => 54, 'max' => 66]],
+            array_values(array_intersect_key($card->steps[1]->spec['reading'], array_flip(['point', 'tool_kind', 'limit']))),
+        );
         self::assertSame([Visit::PLANNED, 'Re-check after CT-03'], [$card->visit->state, $card->visit->title], 'in service: a visit of its own');
     }
 
@@ -44,15 +54,33 @@ final class StoresTest extends WorldCase
         DB::table('steps')->where('card_id', $card->id)->update(['state' => 'done']);
         $step = $card->steps->firstOrFail(static fn($s): bool => ($s->spec['reading']['point'] ?? '') === 'elevator cable, left');
         $tool = DB::table('tools')->where('code', 'CT-04')->value('id');
-        DB::table('readings')->insert(['step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tool, 'person_id' => 2, 'point' => 'elevator cable, left', 'phase' => 'reading', 'value' => 60, 'unit' => 'lbf', 'verdict' => 'pass', 'reasons' => '[]', 'at' => '2026-05-05T08:00:00Z']);
-        $codes = fn(): array => array_count_values(array_merge(...array_column($this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'), 'codes')));
+        DB::table('readings')->insert([
+            'step_id' => $step->id,
+            'card_id' => $card->id,
+            'tool_id' => $tool,
+            'person_id' => 2,
+            'point' => 'elevator cable, left',
+            'phase' => 'reading',
+            'value' => 60,
+            'unit' => 'lbf',
+            'verdict' => 'pass',
+            'reasons' => '[]',
+            'at' => '2026-05-05T08:00:00Z',
+        ]);
+        $codes = fn(): array => array_count_values(array_merge(...array_column(
+            $this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'),
+            'codes',
+        )));
         self::assertArrayNotHasKey('recheck_open', $codes());
         $open = $codes()['card_open'];
         $this->as('tor', 'POST', 'tools/CT-04/checks', ['date' => '2026-05-05', 'good' => false, 'note' => 'dropped'])->assertOk();
         $recall = ToolRecall::where('tool_id', $tool)->firstOrFail();
         self::assertSame('2025-12-05', $recall->last_good);
         self::assertSame([1, $open], [$codes()['recheck_open'], $codes()['card_open']], 'also before anybody opened a re-check');
-        $blocker = array_values(array_filter($this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'), static fn(array $b): bool => in_array('recheck_open', $b['codes'], true)))[0];
+        $blocker = array_values(array_filter(
+            $this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'),
+            static fn(array $b): bool => in_array('recheck_open', $b['codes'], true),
+        ))[0];
         self::assertSame(['/stores/tools/CT-04', true], [$blocker['link'], str_contains($blocker['title'], 'read with CT-04, which is recalled')]);
         $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks")->assertOk();
         self::assertSame([1, $open + 1], [$codes()['recheck_open'], $codes()['card_open']]);
@@ -86,7 +114,8 @@ final class StoresTest extends WorldCase
     public function test_checks(): void
     {
         $check = fn(array $body) => $this->as('tor', 'POST', 'tools/TW-104/checks', ['good' => true, 'note' => 'n', ...$body]);
-        $check(['date' => '2026-05-06', 'cal_due' => '2027-05-06'])->assertStatus(422)->assertJsonFragment(['message' => '2026-05-06 is yet to come. Enter the day on which TW-104 was checked.']);
+        $check(['date' => '2026-05-06', 'cal_due' => '2027-05-06'])->assertStatus(422)
+            ->assertJsonFragment(['message' => '2026-05-06 is yet to come. Enter the day on which TW-104 was checked.']);
         $check(['date' => '2026-05-05'])->assertStatus(422);
         $check(['date' => '2026-05-05', 'cal_due' => '2026-05-05'])->assertStatus(422);
         self::assertSame('stop', $this->as('tor', 'GET', 'tools/TW-104')->json('tool.state'));
@@ -105,7 +134,10 @@ final class StoresTest extends WorldCase
         $take(['tool' => 'FG-11'])->assertOk()->assertJsonCount(1, 'loans');
         $take(['what' => 'caps', 'quantity' => 4])->assertOk()->assertJsonCount(2, 'loans');
         $caps = ToolLoan::where('what', 'caps')->firstOrFail();
-        self::assertStringContainsString('4 of caps went out, 3 came back', $this->as('ines', 'POST', "loans/{$caps->id}/in", ['counted' => 3])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            '4 of caps went out, 3 came back',
+            $this->as('ines', 'POST', "loans/{$caps->id}/in", ['counted' => 3])->assertStatus(422)->json('message'),
+        );
         $this->as('ines', 'POST', "loans/{$caps->id}/in", ['counted' => 4])->assertOk();
         $this->as('ines', 'POST', "loans/{$caps->id}/in", ['counted' => 4])->assertStatus(422);
     }
@@ -145,11 +177,19 @@ final class StoresTest extends WorldCase
         $part = fn(): array => $this->as('mika', 'GET', 'parts/JV-3242-11')->assertOk()->json();
         self::assertSame('JV-3242-11 Brake packing: 2 pieces short until the order comes.', $part()['sentence']);
         $order = $part()['orders'][0]['id'];
-        $take = fn(array $body) => $this->as('ines', 'POST', 'parts/JV-3242-11/goods', ['batch' => 'B3242-B', 'quantity' => 3, 'expires' => '2028-01-31', 'paper' => 'delivery note 4300', ...$body]);
+        $take = fn(array $body) => $this->as(
+            'ines',
+            'POST',
+            'parts/JV-3242-11/goods',
+            ['batch' => 'B3242-B', 'quantity' => 3, 'expires' => '2028-01-31', 'paper' => 'delivery note 4300', ...$body],
+        );
         $take(['order' => $order])->assertOk()->assertJsonPath('orders.0.quantity', 5)->assertJsonPath('part.stock', 5);
         self::assertSame('JV-3242-11 Brake packing: enough for what is reserved.', $part()['sentence']);
         $take(['order' => $order, 'quantity' => 6])->assertOk()->assertJsonPath('orders', [])->assertJsonPath('part.stock', 11);
-        self::assertSame([[6, 9, 'delivery note 4300'], [3, 3, 'delivery note 4300'], [2, 2, 'delivery note 4100']], array_map(static fn(array $m): array => [$m['quantity'], $m['left'], $m['paper']], $part()['moves']));
+        self::assertSame(
+            [[6, 9, 'delivery note 4300'], [3, 3, 'delivery note 4300'], [2, 2, 'delivery note 4100']],
+            array_map(static fn(array $m): array => [$m['quantity'], $m['left'], $m['paper']], $part()['moves']),
+        );
         $why = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
         self::assertStringContainsString('ran out on 2026-05-04', $why($take(['expires' => '2026-05-04'])));
         self::assertStringContainsString('with a shelf life until 2028-01-31', $why($take(['expires' => null])));
@@ -162,7 +202,12 @@ final class StoresTest extends WorldCase
     public function test_every_piece_of_a_batch_is_accounted_for(): void
     {
         $batch = PartBatch::firstWhere('batch', 'B2914-B');
-        $move = fn(string $do, int $quantity, string $why = 'why') => $this->as('ines', 'POST', "part-batches/{$batch->id}/moves", ['do' => $do, 'quantity' => $quantity, 'why' => $why]);
+        $move = fn(string $do, int $quantity, string $why = 'why') => $this->as(
+            'ines',
+            'POST',
+            "part-batches/{$batch->id}/moves",
+            ['do' => $do, 'quantity' => $quantity, 'why' => $why],
+        );
         $said = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
         self::assertStringContainsString('Nothing of batch B2914-B left the store', $said($move('back', 1)));
         app(Goods::class)->take($this->person('oda'), $batch, 2, 'card 001-01, step 3');
@@ -187,26 +232,63 @@ final class StoresTest extends WorldCase
         $this->as('ines', 'POST', 'parts', $new)->assertOk()->assertJsonPath('sentence', 'JV-7777-01 Test seal: enough for what is reserved.');
         $said = fn(string $path, array $body): string => (string) $this->as('ines', 'POST', $path, $body)->assertStatus(422)->json('message');
         self::assertStringContainsString('is in the store already', $said('parts', $new));
-        self::assertStringContainsString('No aircraft has the effectivity ZZ', $said('parts', [...$new, 'number' => 'JV-7777-02', 'effectivity' => ['K1', 'ZZ']]));
+        self::assertStringContainsString(
+            'No aircraft has the effectivity ZZ',
+            $said('parts', [...$new, 'number' => 'JV-7777-02', 'effectivity' => ['K1', 'ZZ']]),
+        );
         self::assertStringContainsString('capital letters', $said('parts', [...$new, 'number' => 'jv 1']));
-        $this->as('ines', 'POST', 'parts/JV-7777-01', [...$new, 'title' => 'Seal', 'effectivity' => null])->assertOk()->assertJsonPath('part.title', 'Seal')->assertJsonPath('part.effectivity', null);
+        $this->as('ines', 'POST', 'parts/JV-7777-01', [...$new, 'title' => 'Seal', 'effectivity' => null])
+            ->assertOk()
+            ->assertJsonPath('part.title', 'Seal')
+            ->assertJsonPath('part.effectivity', null);
         self::assertStringContainsString('is past', $said('parts/JV-0512-20/orders', ['quantity' => 2, 'expected' => '2026-05-04']));
         $ordered = $this->as('ines', 'POST', 'parts/JV-0512-20/orders', ['quantity' => 2, 'expected' => '2026-05-09'])->assertOk();
         self::assertSame('JV-0512-20', $ordered->json('part.number'));
         self::assertStringContainsString('until the order comes', $ordered->json('sentence'));
-        self::assertStringContainsString('none ordered', $this->as('ines', 'POST', "part-orders/{$ordered->json('orders.0.id')}/cancel")->assertOk()->json('sentence'));
+        self::assertStringContainsString(
+            'none ordered',
+            $this->as('ines', 'POST', "part-orders/{$ordered->json('orders.0.id')}/cancel")->assertOk()->json('sentence'),
+        );
     }
 
     public function test_an_earlier_visit_s_reading_that_came_into_doubt_blocks_the_aircraft_s_release(): void
     {
         $recall = ToolRecall::firstOrFail();
-        $released = Visit::findOrFail(DB::table('readings')->join('cards', 'cards.id', '=', 'readings.card_id')->where('tool_id', $recall->tool_id)->where('readings.at', '>', '2026-02-01')->value('visit_id'));
-        $visit = Visit::create(['aircraft_id' => $released->aircraft_id, 'title' => 'wash', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06', 'state' => Visit::PLANNED]);
-        $links = fn(): array => array_column(array_filter($this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'), static fn(array $b): bool => $b['code'] === 'recheck_open'), 'link');
+        $released = Visit::findOrFail(DB::table('readings')->join(
+            'cards',
+            'cards.id',
+            '=',
+            'readings.card_id',
+        )->where('tool_id', $recall->tool_id)->where('readings.at', '>', '2026-02-01')->value('visit_id'));
+        $visit = Visit::create([
+            'aircraft_id' => $released->aircraft_id,
+            'title' => 'wash',
+            'bay' => 'line',
+            'start' => '2026-05-05',
+            'end' => '2026-05-06',
+            'state' => Visit::PLANNED,
+        ]);
+        $links = fn(): array => array_column(
+            array_filter(
+                $this->as('tor', 'GET', "release/{$visit->id}")->json('blockers'),
+                static fn(array $b): bool => $b['code'] === 'recheck_open',
+            ),
+            'link',
+        );
         self::assertSame(['/stores/tools/CT-03'], $links());
         // The tool comes back good: what it read before is in doubt all the same.
-        $this->as('tor', 'POST', 'tools/CT-03/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'spring changed', 'cal_due' => '2027-05-05'])->assertOk()->assertJsonPath('tool.state', 'clear');
-        self::assertStringStartsWith('CT-03 is back, and what it read before is still in doubt: 4 readings', $this->as('tor', 'GET', 'tools/CT-03')->json('sentence'));
+        $this->as(
+            'tor',
+            'POST',
+            'tools/CT-03/checks',
+            ['date' => '2026-05-05', 'good' => true, 'note' => 'spring changed', 'cal_due' => '2027-05-05'],
+        )
+            ->assertOk()
+            ->assertJsonPath('tool.state', 'clear');
+        self::assertStringStartsWith(
+            'CT-03 is back, and what it read before is still in doubt: 4 readings',
+            $this->as('tor', 'GET', 'tools/CT-03')->json('sentence'),
+        );
         self::assertSame(['/stores/tools/CT-03'], $links());
         $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks")->assertOk();
         self::assertSame([], $links(), 'the re-check itself, in this visit, holds it now');
@@ -218,7 +300,13 @@ final class StoresTest extends WorldCase
     {
         $readings = fn(): int => $this->as('tor', 'GET', 'tools/CT-03')->json('recall.readings');
         self::assertSame(4, $readings());
-        $check = fn(string $date) => $this->as('tor', 'POST', 'tools/CT-03/checks', ['date' => $date, 'good' => true, 'note' => 'found in the folder', 'cal_due' => '2027-01-01'])->assertOk();
+        $check = fn(string $date) => $this->as(
+            'tor',
+            'POST',
+            'tools/CT-03/checks',
+            ['date' => $date, 'good' => true, 'note' => 'found in the folder', 'cal_due' => '2027-01-01'],
+        )
+            ->assertOk();
         $check('2025-11-01')->assertJsonPath('tool.state', 'stop');
         self::assertSame(4, $readings(), 'an older one than is known changes nothing');
         $check('2026-03-01')->assertJsonPath('tool.state', 'stop')->assertJsonPath('recall.lastGood', '2026-03-01');
@@ -228,10 +316,30 @@ final class StoresTest extends WorldCase
 
     public function test_a_tool_is_entered_goes_away_and_goes_out_of_use(): void
     {
-        $new = ['code' => 'DG-90', 'title' => 'Dial gauge', 'kind' => 'Dial gauge', 'unit' => 'mm', 'resolution' => 0.01, 'uncertainty' => 0.005, 'low' => 0, 'high' => 10, 'place' => 'shelf 2', 'checked' => '2026-05-01', 'cal_due' => '2027-05-01', 'paper' => 'certificate 311'];
+        $new = [
+            'code' => 'DG-90',
+            'title' => 'Dial gauge',
+            'kind' => 'Dial gauge',
+            'unit' => 'mm',
+            'resolution' => 0.01,
+            'uncertainty' => 0.005,
+            'low' => 0,
+            'high' => 10,
+            'place' => 'shelf 2',
+            'checked' => '2026-05-01',
+            'cal_due' => '2027-05-01',
+            'paper' => 'certificate 311',
+        ];
         $enter = fn(array $with = []) => $this->as('ines', 'POST', 'tools', [...$new, ...$with]);
         $said = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
-        foreach ([['unit' => 'furlong', 'Its'], ['checked' => '2026-05-06', 'lies today or before'], ['cal_due' => '2026-05-01', 'lies today or before'], ['code' => 'CT-03', 'in the store already'], ['code' => 'dg 90', 'capital letters'], ['high' => 0, 'up to more']] as $wrong) {
+        foreach ([
+            ['unit' => 'furlong', 'Its'],
+            ['checked' => '2026-05-06', 'lies today or before'],
+            ['cal_due' => '2026-05-01', 'lies today or before'],
+            ['code' => 'CT-03', 'in the store already'],
+            ['code' => 'dg 90', 'capital letters'],
+            ['high' => 0, 'up to more'],
+        ] as $wrong) {
             $why = (string) array_pop($wrong);
             self::assertStringContainsString($why, $said($enter($wrong)));
         }
@@ -240,9 +348,19 @@ final class StoresTest extends WorldCase
         self::assertStringContainsString('PG-28 is out on card', $said($to('PG-28', 'away')));
         $to('DG-90', 'away')->assertOk()->assertJsonPath('sentence', 'DG-90 is away for calibration.');
         self::assertStringContainsString('is away already', $said($to('DG-90', 'away')));
-        $this->as('ines', 'POST', 'tools/DG-90/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'back', 'cal_due' => '2027-05-05'])->assertOk()->assertJsonPath('away', false);
+        $this->as('ines', 'POST', 'tools/DG-90/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'back', 'cal_due' => '2027-05-05'])
+            ->assertOk()
+            ->assertJsonPath('away', false);
         $to('DG-90', 'gone')->assertOk()->assertJsonPath('inUse', false);
         self::assertNotContains('DG-90', array_column($this->as('mika', 'GET', 'stores')->json('tools'), 'code'));
-        self::assertStringContainsString('is out of use', $said($this->as('ines', 'POST', 'tools/DG-90/checks', ['date' => '2026-05-05', 'good' => true, 'note' => 'back', 'cal_due' => '2027-05-05'])));
+        self::assertStringContainsString(
+            'is out of use',
+            $said($this->as(
+                'ines',
+                'POST',
+                'tools/DG-90/checks',
+                ['date' => '2026-05-05', 'good' => true, 'note' => 'back', 'cal_due' => '2027-05-05'],
+            )),
+        );
     }
 }

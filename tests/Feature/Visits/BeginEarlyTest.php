@@ -23,7 +23,9 @@ final class BeginEarlyTest extends WorldCase
     protected function setUp(): void
     {
         parent::setUp();
-        $row = DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')->where('visits.state', Visit::PLANNED)->where('visits.start', '>', '2026-05-06')
+        $row = DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->where('visits.state', Visit::PLANNED)
+            ->where('visits.start', '>', '2026-05-06')
             ->whereNotIn('cards.id', DB::table('card_waits')->select('card_id'))->orderBy('cards.id')->first(['cards.id']);
         $this->card = Card::with('visit.aircraft')->findOrFail($row?->id);
         $this->visit = $this->card->visit;
@@ -44,7 +46,10 @@ final class BeginEarlyTest extends WorldCase
         self::assertStringContainsString('is planned to begin on', $view['held']);
         self::assertContains('begin', $view['may']);
         $step = ['version' => $view['version'], 'do' => 'done'];
-        self::assertStringContainsString('begin the visit first', $this->as('oda', 'POST', "cards/{$this->card->id}/steps/1", $step)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'begin the visit first',
+            $this->as('oda', 'POST', "cards/{$this->card->id}/steps/1", $step)->assertStatus(422)->json('message'),
+        );
         self::assertSame($before, $this->now());
 
         $this->as('mika', 'POST', "visits/{$this->visit->id}/begin")->assertForbidden();
@@ -62,8 +67,17 @@ final class BeginEarlyTest extends WorldCase
         $row = array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')[$mark];
         self::assertSame(['waiting', 0], [$row['state'], $row['visits'][0]['from']]);
         self::assertStringContainsString("is in \"{$this->visit->title}\"", $this->as('ines', 'GET', "fleet/{$mark}")->json('sentence'));
-        self::assertStringContainsString('stands in a visit', implode(' ', $this->as('ines', 'POST', "fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '1', 'ldg' => '1']])->json('asked')));
-        self::assertStringContainsString("Oda Fenn began \"{$this->visit->title}\"", (string) DB::table('notices')->where('person_id', $this->person('ines')->id)->value('said'));
+        self::assertStringContainsString(
+            'stands in a visit',
+            implode(
+                ' ',
+                $this->as('ines', 'POST', "fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '1', 'ldg' => '1']])->json('asked'),
+            ),
+        );
+        self::assertStringContainsString(
+            "Oda Fenn began \"{$this->visit->title}\"",
+            (string) DB::table('notices')->where('person_id', $this->person('ines')->id)->value('said'),
+        );
         self::assertSame(1, DB::table('records')->where(['what' => 'visit.begun_early', 'subject' => "visit:{$this->visit->id}"])->count());
         self::assertGreaterThanOrEqual('2026-05-05T12:20:00Z', (string) $this->card->refresh()->planned_start, 'planned anew, from now on');
         self::assertLessThan('2026-05-07', (string) DB::table('cards')->where('visit_id', $this->visit->id)->min('planned_start'));
@@ -71,9 +85,19 @@ final class BeginEarlyTest extends WorldCase
 
     public function test_an_aircraft_stands_in_one_visit_at_a_time(): void
     {
-        Visit::create(['aircraft_id' => $this->visit->aircraft_id, 'title' => 'Tyre change', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-05', 'state' => Visit::IN_WORK]);
+        Visit::create([
+            'aircraft_id' => $this->visit->aircraft_id,
+            'title' => 'Tyre change',
+            'bay' => 'line',
+            'start' => '2026-05-05',
+            'end' => '2026-05-05',
+            'state' => Visit::IN_WORK,
+        ]);
         $before = $this->now();
-        self::assertStringContainsString('is in "Tyre change"', $this->as('oda', 'POST', "visits/{$this->visit->id}/begin")->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'is in "Tyre change"',
+            $this->as('oda', 'POST', "visits/{$this->visit->id}/begin")->assertStatus(422)->json('message'),
+        );
         self::assertSame($before, $this->now());
     }
 }

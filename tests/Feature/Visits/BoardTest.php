@@ -71,18 +71,29 @@ final class BoardTest extends WorldCase
                 self::assertLessThanOrEqual($card->planned_start, $ends[$before->id] ?? '', "{$card->number} after {$before->number}");
             }
             foreach ($cards as $other) {
-                $clash = array_filter(array_intersect_key($card->states ?? [], $other->states ?? []), static fn(string $v, string $k): bool => $other->states[$k] !== $v, ARRAY_FILTER_USE_BOTH);
-                self::assertTrue($clash === [] || $card->planned_end <= $other->planned_start || $other->planned_end <= $card->planned_start, "{$card->number} beside {$other->number}");
+                $clash = array_filter(
+                    array_intersect_key($card->states ?? [], $other->states ?? []),
+                    static fn(string $v, string $k): bool => $other->states[$k] !== $v,
+                    ARRAY_FILTER_USE_BOTH,
+                );
+                self::assertTrue(
+                    $clash === [] || $card->planned_end <= $other->planned_start || $other->planned_end <= $card->planned_start,
+                    "{$card->number} beside {$other->number}",
+                );
             }
         }
         foreach ($cards->pluck('planned_start') as $at) {
-            $people = $cards->filter(static fn(Card $c): bool => $c->planned_start <= $at && $at < $c->planned_end)->sum(static fn(Card $c): int => array_sum($c->needs ?? []));
+            $people = $cards->filter(static fn(Card $c): bool => $c->planned_start <= $at && $at < $c->planned_end)
+                ->sum(static fn(Card $c): int => array_sum($c->needs ?? []));
             self::assertLessThanOrEqual(4, $people, "the bay holds four, at {$at}");
             $local = (new \DateTimeImmutable((string) $at))->setTimezone(new \DateTimeZone('Europe/Oslo'));
             self::assertTrue($local->format('H') >= 6 && $local->format('H') < 22 && $local->format('N') <= 6, "{$at} is a working hour");
         }
         $lift = $cards->firstOrFail('makes', 'lower');
-        self::assertGreaterThanOrEqual($cards->filter(static fn(Card $c): bool => ($c->states['jacks'] ?? null) === 'on')->max('planned_end'), $lift->planned_start);
+        self::assertGreaterThanOrEqual(
+            $cards->filter(static fn(Card $c): bool => ($c->states['jacks'] ?? null) === 'on')->max('planned_end'),
+            $lift->planned_start,
+        );
     }
 
     public function test_a_visit_makes_its_own_cards_once(): void
@@ -97,9 +108,15 @@ final class BoardTest extends WorldCase
         }
         $small = $this->as('ines', 'GET', 'visits/3')->json('cards');
         self::assertSame(['look', 'look'], array_column($small, 'phase'), 'a day\'s work needs no induction');
-        $reserved = DB::table('card_parts')->join('parts', 'parts.id', '=', 'part_id')->where('card_id', $small[1]['id'])->pluck('quantity', 'number')->all();
+        $reserved = DB::table('card_parts')->join('parts', 'parts.id', '=', 'part_id')
+            ->where('card_id', $small[1]['id'])
+            ->pluck('quantity', 'number')
+            ->all();
         self::assertSame(['JV-3242-11' => 4], $reserved);
-        self::assertSame(['2 × JV-3242-11 Brake packing: not'], array_map(static fn(string $s): string => substr($s, 0, 34), $this->short(3, 'Brake', 2)));
+        self::assertSame(
+            ['2 × JV-3242-11 Brake packing: not'],
+            array_map(static fn(string $s): string => substr($s, 0, 34), $this->short(3, 'Brake', 2)),
+        );
     }
 
     /** @return list<string> */
@@ -109,7 +126,13 @@ final class BoardTest extends WorldCase
         $part->orders()->delete();
         $part->batches()->update(['quantity' => $inStock]);
 
-        return array_merge(...array_column(array_filter($this->as('ines', 'GET', "visits/{$visit}")->json('cards'), static fn(array $c): bool => str_starts_with($c['title'], $title)), 'short'));
+        return array_merge(...array_column(
+            array_filter(
+                $this->as('ines', 'GET', "visits/{$visit}")->json('cards'),
+                static fn(array $c): bool => str_starts_with($c['title'], $title),
+            ),
+            'short',
+        ));
     }
 
     public function test_a_move_is_shown_first_and_saves_nothing(): void
@@ -134,7 +157,11 @@ final class BoardTest extends WorldCase
         $kept = $this->move($card['id'], $slot, $board['version'], true)->assertOk()->json();
         self::assertSame($board['version'] + 1, $kept['version']);
         $after = $this->board();
-        self::assertSame(array_column(self::cards($kept), 'from', 'id'), array_column(self::cards($after), 'from', 'id'), 'what was shown is what stands');
+        self::assertSame(
+            array_column(self::cards($kept), 'from', 'id'),
+            array_column(self::cards($after), 'from', 'id'),
+            'what was shown is what stands',
+        );
         self::assertStringStartsWith('not before ', self::cards($after)[$card['id']]['held']);
         self::assertSame(1, DB::table('records')->where('what', 'card.moved')->count());
         $this->move($card['id'], $slot, $board['version'], true)->assertStatus(409)->assertJsonPath('current', $after['version']);
@@ -150,10 +177,16 @@ final class BoardTest extends WorldCase
         $version = $this->board()['version'];
         $closed = Card::where(['visit_id' => 1, 'state' => Card::CLOSED])->firstOrFail();
         $work = Card::where(['visit_id' => 1, 'state' => Card::IN_WORK])->firstOrFail();
-        $this->move($closed->id, 300, $version, false)->assertStatus(422)->assertJsonPath('message', "Card {$closed->number} is worked; it cannot be moved any more.");
+        $this->move($closed->id, 300, $version, false)
+            ->assertStatus(422)
+            ->assertJsonPath('message', "Card {$closed->number} is worked; it cannot be moved any more.");
         $this->move($work->id, 300, $version, false)->assertStatus(422);
-        $this->move(Card::where('visit_id', 3)->firstOrFail()->id, 300, $version, false)->assertStatus(422)->assertJsonPath('message', 'This card is not of this visit.');
-        $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $work->id, 'version' => $version, 'keep' => false])->assertStatus(422)->assertJsonValidationErrors('slot');
+        $this->move(Card::where('visit_id', 3)->firstOrFail()->id, 300, $version, false)
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'This card is not of this visit.');
+        $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $work->id, 'version' => $version, 'keep' => false])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('slot');
     }
 
     public function test_a_slip_costs_more_the_longer_it_is(): void
@@ -179,11 +212,30 @@ final class BoardTest extends WorldCase
         Qualification::where(['kind' => 'skill', 'value' => 'avionics'])->delete();
         $aircraft = DB::table('aircraft')->where('mark', 'QA-VFC')->value('type_id');
         $item = ProgrammeItem::where(['type_id' => $aircraft, 'code' => '23-11'])->value('id');
-        $made = $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'Skarnholm bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]])->assertCreated()->json();
+        $made = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            [
+                'mark' => 'QA-VFC',
+                'title' => 'x',
+                'bay' => 'Skarnholm bay 2',
+                'start' => '2026-05-05',
+                'end' => '2026-05-06',
+                'items' => [(string) $item],
+            ],
+        )
+            ->assertCreated()
+            ->json();
         $board = $this->board($made['id']);
         self::assertSame('stop', $board['verdict']);
-        self::assertStringContainsString("Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the avionics skill; nobody with that and a SKV rating is at work in Skarnholm. Ask for people", $board['problem']);
-        $this->as('ines', 'POST', "visits/{$made['id']}/plan", ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)->assertJsonPath('message', $board['problem']);
+        self::assertStringContainsString(
+            "Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the avionics skill; nobody with that and a SKV rating is at work in Skarnholm. Ask for people",
+            $board['problem'],
+        );
+        $this->as('ines', 'POST', "visits/{$made['id']}/plan", ['seconds' => 1, 'version' => $board['version']])
+            ->assertStatus(422)
+            ->assertJsonPath('message', $board['problem']);
         self::assertSame(0, PlanRun::count());
     }
 
@@ -191,8 +243,12 @@ final class BoardTest extends WorldCase
     {
         $board = $this->board();
         $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version'] - 1])->assertStatus(409);
-        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(202)->assertJsonPath('words', 'Waiting for the planner.');
-        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)->assertJsonPath('message', 'A search for this visit is already under way. Wait for it, or cancel it first.');
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])
+            ->assertStatus(202)
+            ->assertJsonPath('words', 'Waiting for the planner.');
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'A search for this visit is already under way. Wait for it, or cancel it first.');
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
         $run = $this->as('ines', 'GET', 'visits/1/plan')->assertOk()->json();
         self::assertSame(['done', true], [$run['state'], $run['ended']], $run['words']);
@@ -215,7 +271,10 @@ final class BoardTest extends WorldCase
         self::assertTrue(self::cards($board)[$card->id]['late']);
         $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(202);
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
-        self::assertStringStartsWith('Work has slipped: as it went the aircraft would have left on ', $this->as('ines', 'GET', 'visits/1/plan')->json('words'));
+        self::assertStringStartsWith(
+            'Work has slipped: as it went the aircraft would have left on ',
+            $this->as('ines', 'GET', 'visits/1/plan')->json('words'),
+        );
         $after = $this->board();
         self::assertSame($board['version'] + 1, $after['version']);
         self::assertStringNotContainsString('behind it', $after['sentence']);
@@ -225,7 +284,9 @@ final class BoardTest extends WorldCase
 
     public function test_a_search_is_cancelled_superseded_or_taken_up_after_a_crash(): void
     {
-        $ask = fn() => $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $this->board()['version']])->assertStatus(202)->json('id');
+        $ask = fn() => $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $this->board()['version']])
+            ->assertStatus(202)
+            ->json('id');
         $first = $ask();
         $this->as('ines', 'POST', "plan-runs/{$first}/cancel")->assertOk()->assertJsonPath('words', 'Cancelled. The plan was left as it was.');
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
@@ -256,13 +317,23 @@ final class BoardTest extends WorldCase
         self::assertSame('card', $lines[0][0]);
         self::assertSame($cards->pluck('number')->all(), array_column(array_slice($lines, 1), 0));
         $local = static fn(?string $at): string => $at === null ? '' : (new \DateTimeImmutable($at))->setTimezone(new \DateTimeZone('Europe/Oslo'))->format('Y-m-d H:i');
-        self::assertSame($cards->map(static fn(Card $c): string => $local($c->begun_at ?? $c->planned_start))->all(), array_column(array_slice($lines, 1), 8));
-        self::assertSame(['Europe/Oslo'], array_values(array_unique(array_column(array_slice($lines, 1), 13))), 'the zone of the times is in the file');
+        self::assertSame(
+            $cards->map(static fn(Card $c): string => $local($c->begun_at ?? $c->planned_start))->all(),
+            array_column(array_slice($lines, 1), 8),
+        );
+        self::assertSame(
+            ['Europe/Oslo'],
+            array_values(array_unique(array_column(array_slice($lines, 1), 13))),
+            'the zone of the times is in the file',
+        );
         $events = FleetTest::readByAnother((string) $this->as('mika', 'GET', 'visits/1/plan.ics')->assertOk()->getContent());
         self::assertCount($cards->count(), $events);
         $card = $cards->firstOrFail('makes', 'lower');
         $event = array_column($events, null, 'uid')["card-{$card->id}@jorvel"];
-        self::assertSame(["QA-VFA {$card->number} Lower to the wheels", $card->planned_start, $card->planned_end], [$event['summary'], $event['start'], $event['end']]);
+        self::assertSame(
+            ["QA-VFA {$card->number} Lower to the wheels", $card->planned_start, $card->planned_end],
+            [$event['summary'], $event['start'], $event['end']],
+        );
     }
 
     public function test_a_card_waits_for_those_before_it_on_the_floor_too(): void
@@ -272,7 +343,9 @@ final class BoardTest extends WorldCase
         $this->as('ines', 'POST', "cards/{$waiting->id}/assignments", ['person' => $oda->id, 'role' => 'perform'])->assertOk();
         $held = array_column($this->as('oda', 'GET', 'floor')->json('cards'), 'hold', 'id')[$waiting->id];
         self::assertStringStartsWith('waits for 001-', $held);
-        $message = $this->as('oda', 'POST', "cards/{$waiting->id}/steps/1", ['version' => $waiting->version, 'do' => 'done'])->assertStatus(422)->json('message');
+        $message = $this->as('oda', 'POST', "cards/{$waiting->id}/steps/1", ['version' => $waiting->version, 'do' => 'done'])
+            ->assertStatus(422)
+            ->json('message');
         self::assertStringContainsString('That is worked first', $message);
     }
 
@@ -288,12 +361,20 @@ final class BoardTest extends WorldCase
         $card = Card::with('waitsFor')->where('finding_id', $finding->id)->firstOrFail();
         self::assertContains($look->id, $card->waitsFor->modelKeys(), 'the look that found it comes first');
         self::assertNotNull($card->planned_start);
-        $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])->assertStatus(422)->assertJsonPath('message', "Finding {$finding->number} already has a card.");
+        $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])
+            ->assertStatus(422)
+            ->assertJsonPath('message', "Finding {$finding->number} already has a card.");
         $this->as('ines', 'POST', 'findings/1/card', ['hours' => 0])->assertStatus(422);
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
         $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
         $card->update(['critical' => false]);
-        $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5])->assertOk();
+        $this->as(
+            'oda',
+            'POST',
+            "cards/{$card->id}/sign",
+            ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5],
+        )
+            ->assertOk();
         self::assertSame(['fixed', "by card {$card->number}"], [$finding->refresh()->state, $finding->fixed_how]);
         self::assertSame(7.5, $card->refresh()->spent);
     }

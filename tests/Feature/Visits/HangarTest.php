@@ -37,9 +37,22 @@ final class HangarTest extends WorldCase
     private function visit(string $mark, array $codes, string $start, string $end, string $bay): Visit
     {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
-        $keys = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->whereNull('component')->orderBy('code')->pluck('id')->map(strval(...))->all();
+        $keys = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)
+            ->whereNull('component')
+            ->orderBy('code')
+            ->pluck('id')
+            ->map(strval(...))
+            ->all();
 
-        return app(CreateVisit::class)($this->person('ines'), $mark, 'Work', $bay, Day::parse($start), Day::parse($end), array_values($keys))->load('aircraft.type');
+        return app(CreateVisit::class)(
+            $this->person('ines'),
+            $mark,
+            'Work',
+            $bay,
+            Day::parse($start),
+            Day::parse($end),
+            array_values($keys),
+        )->load('aircraft.type');
     }
 
     /**
@@ -67,12 +80,21 @@ final class HangarTest extends WorldCase
     public function test_two_visits_of_a_base_never_plan_the_same_people(): void
     {
         $codes = ['53-11', '53-12', '53-13', '27-11', '27-21', '21-51', '23-11', '28-21', '29-11'];
-        $visits = [$this->visit('QA-VFC', $codes, '2026-05-06', '2026-05-15', 'Skarnholm bay 2'), $this->visit('QA-VFE', $codes, '2026-05-06', '2026-05-15', 'Skarnholm bay 3')];
+        $visits = [
+            $this->visit('QA-VFC', $codes, '2026-05-06', '2026-05-15', 'Skarnholm bay 2'),
+            $this->visit('QA-VFE', $codes, '2026-05-06', '2026-05-15', 'Skarnholm bay 3'),
+        ];
         $cards = Card::whereIn('visit_id', [1, $visits[0]->id, $visits[1]->id])->whereNot('state', Card::CLOSED)->get();
         self::assertSame(0, $cards->whereNull('planned_start')->count());
         [$others, $last] = [$cards->where('visit_id', '!=', $visits[1]->id), $cards->where('visit_id', $visits[1]->id)];
         $looked = 0;
-        foreach (app(Rosters::class)->of('Skarnholm')->spells(Day::parse('2026-05-06'), 10, 'SKV', array_fill(1, 6, ['06:00', '22:00']), 6) as $spell) {
+        foreach (app(Rosters::class)->of('Skarnholm')->spells(
+            Day::parse('2026-05-06'),
+            10,
+            'SKV',
+            array_fill(1, 6, ['06:00', '22:00']),
+            6,
+        ) as $spell) {
             for ($at = $spell->from->epoch(); $at < $spell->until->epoch(); $at += 1800) {
                 $free = $spell->people;
                 foreach (self::used($others, (string) Instant::fromEpoch($at), $spell->people) as $skill => $many) {
@@ -98,10 +120,19 @@ final class HangarTest extends WorldCase
     public function test_a_bay_takes_one_aircraft_at_a_time(): void
     {
         $item = (string) ProgrammeItem::where(['type_id' => Aircraft::where('mark', 'QA-VFC')->value('type_id'), 'code' => '53-11'])->value('id');
-        $make = fn(string $bay, string $start, string $end) => $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => $bay, 'start' => $start, 'end' => $end, 'items' => [$item]]);
+        $make = fn(string $bay, string $start, string $end) => $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => $bay, 'start' => $start, 'end' => $end, 'items' => [$item]],
+        );
         $count = Visit::count();
         foreach ([['2026-05-14', '2026-05-20'], ['2026-05-05', '2026-05-06']] as [$start, $end]) {
-            $make('Skarnholm bay 1', $start, $end)->assertStatus(422)->assertJsonPath('message', 'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-14. Choose another bay or other dates; nothing was saved.');
+            $make('Skarnholm bay 1', $start, $end)->assertStatus(422)
+                ->assertJsonPath(
+                    'message',
+                    'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-14. Choose another bay or other dates; nothing was saved.',
+                );
         }
         self::assertSame($count, Visit::count());
         $make('the apron', '2026-05-14', '2026-05-15')->assertCreated();
@@ -131,7 +162,11 @@ final class HangarTest extends WorldCase
         $now = app(Clock::class)->now();
         foreach ($work as $card) {
             $card->refresh();
-            self::assertLessThanOrEqual($now->epoch() + 1800, Instant::parse((string) $card->planned_start)->epoch(), "{$card->number} goes on at once");
+            self::assertLessThanOrEqual(
+                $now->epoch() + 1800,
+                Instant::parse((string) $card->planned_start)->epoch(),
+                "{$card->number} goes on at once",
+            );
         }
         self::assertSame('again', $this->as('mika', 'GET', 'visits/1/progress')->json('days.6.why'));
     }
@@ -141,10 +176,23 @@ final class HangarTest extends WorldCase
         $visit = $this->visit('QA-VFC', ['53-11'], '2026-05-05', '2026-05-08', 'Skarnholm bay 2');
         $look = $visit->cards()->whereNotNull('item_id')->firstOrFail();
         self::assertSame(['111AL', '112AR'], $look->panels);
-        self::assertSame(['close:111AL', 'close:112AR', 'open:111AL', 'open:112AR'], $visit->cards()->whereNotNull('makes')->pluck('makes')->sort()->values()->all());
+        self::assertSame(
+            ['close:111AL', 'close:112AR', 'open:111AL', 'open:112AR'],
+            $visit->cards()->whereNotNull('makes')->pluck('makes')->sort()->values()->all(),
+        );
         $visit->cards()->whereIn('makes', ['open:111AL', 'open:112AR', 'close:111AL'])->update(['state' => Card::CLOSED]);
         $look->update(['state' => Card::CLOSED]);
-        $finding = Finding::create(['aircraft_id' => $visit->aircraft_id, 'card_id' => $look->id, 'raised_by' => $this->person('oda')->id, 'number' => 'F0700', 'chapter' => '53', 'place' => 'frame 3', 'extent' => 'dent', 'state' => 'open', 'raised_at' => '2026-05-05T12:00:00Z']);
+        $finding = Finding::create([
+            'aircraft_id' => $visit->aircraft_id,
+            'card_id' => $look->id,
+            'raised_by' => $this->person('oda')->id,
+            'number' => 'F0700',
+            'chapter' => '53',
+            'place' => 'frame 3',
+            'extent' => 'dent',
+            'state' => 'open',
+            'raised_at' => '2026-05-05T12:00:00Z',
+        ]);
         $fix = app(MakeFixCard::class)($this->person('ines'), $finding, 9.0);
         $open = $visit->cards()->where('state', Card::OPEN)->whereNotNull('makes')->pluck('makes')->sort()->values()->all();
         self::assertSame(['close:111AL', 'close:112AR', 'fix', 'open:111AL'], $open, 'the one that is still open is not opened twice');
@@ -168,7 +216,17 @@ final class HangarTest extends WorldCase
     public function test_a_finding_that_can_have_no_card_says_why(string $case, string $said): void
     {
         $card = Card::where('visit_id', 3)->firstOrFail();
-        $finding = Finding::create(['aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->person('oda')->id, 'number' => 'F0700', 'chapter' => '53', 'place' => 'frame 3', 'extent' => 'dent', 'state' => $case === 'fixed' ? 'fixed' : 'open', 'raised_at' => '2026-05-05T12:00:00Z']);
+        $finding = Finding::create([
+            'aircraft_id' => $card->aircraft_id,
+            'card_id' => $card->id,
+            'raised_by' => $this->person('oda')->id,
+            'number' => 'F0700',
+            'chapter' => '53',
+            'place' => 'frame 3',
+            'extent' => 'dent',
+            'state' => $case === 'fixed' ? 'fixed' : 'open',
+            'raised_at' => '2026-05-05T12:00:00Z',
+        ]);
         if ($case === 'released') {
             Visit::whereKey(3)->update(['state' => Visit::RELEASED]);
         }
@@ -219,13 +277,19 @@ final class HangarTest extends WorldCase
     public function test_a_visit_under_way_takes_no_items_by_packing_and_an_empty_hangar_is_said(): void
     {
         $pack = $this->as('ines', 'GET', 'pack?mark=QA-VFA&days=180')->json();
-        self::assertSame([], array_values(array_filter($pack['slots'], static fn(array $s): bool => $s['id'] === 'visit-1')), 'a visit in work is no slot');
+        self::assertSame(
+            [],
+            array_values(array_filter($pack['slots'], static fn(array $s): bool => $s['id'] === 'visit-1')),
+            'a visit in work is no slot',
+        );
         BaySlot::query()->delete();
         $none = $this->as('ines', 'GET', 'pack?mark=QC-TAA&days=60')->json();
         self::assertSame([[], false], [$none['slots'], $none['maySave']]);
         self::assertSame(['no visit ends before it must be done'], array_values(array_unique(array_column($none['items'], 'problem'))));
         self::assertSame('No bay has a free slot. Open one where an aircraft could stand.', $this->as('ines', 'GET', 'bays')->json('sentence'));
-        $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 60, 'into' => []])->assertStatus(422)->assertJsonPath('message', 'No item has a visit yet. Nothing was saved.');
+        $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 60, 'into' => []])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'No item has a visit yet. Nothing was saved.');
         $this->as('ines', 'POST', 'pack', ['mark' => 'QC-TAA', 'days' => 60, 'into' => ['1' => 'elsewhere']])->assertStatus(422);
         $this->as('ines', 'GET', 'pack?mark=QZ-NO')->assertNotFound();
     }
@@ -251,13 +315,16 @@ final class HangarTest extends WorldCase
             foreach ($card->steps as $step) {
                 $this->as('oda', 'POST', "cards/{$card->id}/steps/{$step->no}", ['version' => $card->refresh()->version, 'do' => 'done'])->assertOk();
             }
-            $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'])->assertOk();
+            $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'])
+                ->assertOk();
         };
         $fitted = static fn(): int => SafingDevice::where('aircraft_id', $visit->aircraft_id)->whereNull('removed_at')->count();
         $work('induct');
         $work('safe');
         self::assertSame(2, $fitted());
-        $rest = $visit->cards()->whereNotIn('makes', ['induct', 'safe', 'last'])->orWhere(static fn($q) => $q->where('visit_id', $visit->id)->whereNull('makes'));
+        $rest = $visit->cards()
+            ->whereNotIn('makes', ['induct', 'safe', 'last'])
+            ->orWhere(static fn($q) => $q->where('visit_id', $visit->id)->whereNull('makes'));
         Step::whereIn('card_id', $rest->pluck('id'))->update(['state' => Step::DONE]);
         Card::whereIn('id', $rest->pluck('id'))->update(['state' => Card::CLOSED]);
         $work('last');

@@ -40,16 +40,38 @@ final class HistoryAndSlotsTest extends WorldCase
 
     private function find(Aircraft $craft, string $at, string $chapter = '29-10'): Finding
     {
-        return Finding::create(['aircraft_id' => $craft->id, 'card_id' => 1, 'raised_by' => 2, 'number' => "T{$at}{$chapter}", 'chapter' => $chapter, 'place' => 'pump', 'extent' => 'wet', 'state' => 'fixed', 'raised_at' => "{$at}T12:00:00Z"]);
+        return Finding::create([
+            'aircraft_id' => $craft->id,
+            'card_id' => 1,
+            'raised_by' => 2,
+            'number' => "T{$at}{$chapter}",
+            'chapter' => $chapter,
+            'place' => 'pump',
+            'extent' => 'wet',
+            'state' => 'fixed',
+            'raised_at' => "{$at}T12:00:00Z",
+        ]);
     }
 
     /** @return iterable<string, array{array<string, int>, list<string>, list<array{string, int}>}> flights by date, days of findings, what is told with the flights since */
     public static function histories(): iterable
     {
         yield 'ninety days, however much it flew' => [['2026-05-04' => 40], ['2026-02-04', '2026-02-03'], [['2026-02-04', 40]]];
-        yield 'thirty flights, however long ago' => [['2026-05-04' => 10, '2025-11-10' => 20], ['2025-11-09', '2025-06-01'], [['2025-11-09', 30], ['2025-06-01', 30]]];
-        yield 'a flight more, and it is no longer told' => [['2026-05-04' => 11, '2025-11-10' => 20], ['2025-11-10', '2025-11-09'], [['2025-11-10', 11]]];
-        yield 'flights of the day itself do not count' => [['2026-05-05' => 3, '2026-05-04' => 2], ['2026-05-05', '2026-05-04'], [['2026-05-05', 0], ['2026-05-04', 3]]];
+        yield 'thirty flights, however long ago' => [
+            ['2026-05-04' => 10, '2025-11-10' => 20],
+            ['2025-11-09', '2025-06-01'],
+            [['2025-11-09', 30], ['2025-06-01', 30]],
+        ];
+        yield 'a flight more, and it is no longer told' => [
+            ['2026-05-04' => 11, '2025-11-10' => 20],
+            ['2025-11-10', '2025-11-09'],
+            [['2025-11-10', 11]],
+        ];
+        yield 'flights of the day itself do not count' => [
+            ['2026-05-05' => 3, '2026-05-04' => 2],
+            ['2026-05-05', '2026-05-04'],
+            [['2026-05-05', 0], ['2026-05-04', 3]],
+        ];
         yield 'an aircraft that does not fly: two years at most' => [[], ['2024-05-06', '2024-05-04'], [['2024-05-06', 0]]];
     }
 
@@ -74,12 +96,17 @@ final class HistoryAndSlotsTest extends WorldCase
         $this->find($craft, '2026-05-04', '32-10');
         $this->find($craft, '2026-05-03', '29-40');
         $history = app(SystemHistory::class);
-        $kinds = static fn(string $chapter, ?int $but): array => array_values($history->of($craft, $chapter, $but)->where('kind', 'finding')->map(static fn(PastEvent $e): string => (string) $e->on)->all());
+        $kinds = static fn(string $chapter, ?int $but): array => array_values($history->of($craft, $chapter, $but)->where('kind', 'finding')->map(
+            static fn(PastEvent $e): string => (string) $e->on,
+        )->all());
         self::assertSame(['2026-05-05', '2026-05-03'], $kinds('29', null));
         self::assertSame(['2026-05-03'], $kinds('29-10', $asked->id));
         self::assertSame(['2026-05-04'], $kinds('32', $asked->id));
         $other = Aircraft::where('mark', 'QC-TAB')->firstOrFail();
-        self::assertNotContains('2026-05-03', array_map(static fn(PastEvent $e): string => (string) $e->on, $history->of($other, '29')->where('kind', 'finding')->all()));
+        self::assertNotContains(
+            '2026-05-03',
+            array_map(static fn(PastEvent $e): string => (string) $e->on, $history->of($other, '29')->where('kind', 'finding')->all()),
+        );
     }
 
     /** @return iterable<string, array{string, string, bool, list<array{string, float}>}> planned from, until (UTC), inspected; roles and hours on the late shift, 12:00 to 20:00 UTC */
@@ -120,7 +147,10 @@ final class HistoryAndSlotsTest extends WorldCase
     public function test_a_visit_that_ends_in_a_shift_asks_for_its_certificate_once(): void
     {
         $gear = Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
-        $certify = fn(): array => array_values(array_filter(array_map(static fn(ShiftSlot $s): string => $s->slot->id, $this->all()), static fn(string $id): bool => $id === "v{$gear->visit_id}:certify"));
+        $certify = fn(): array => array_values(array_filter(
+            array_map(static fn(ShiftSlot $s): string => $s->slot->id, $this->all()),
+            static fn(string $id): bool => $id === "v{$gear->visit_id}:certify",
+        ));
         Card::where('visit_id', $gear->visit_id)->update(['planned_start' => '2026-05-05T13:00:00Z', 'planned_end' => '2026-05-05T15:00:00Z']);
         self::assertCount(1, $certify());
         $gear->update(['planned_end' => '2026-05-06T15:00:00Z']);
@@ -139,6 +169,9 @@ final class HistoryAndSlotsTest extends WorldCase
     /** @return list<array{string, float}> roles and hours that a card asks for */
     private function slots(int $card): array
     {
-        return array_values(array_map(static fn(ShiftSlot $s): array => [$s->slot->role->value, $s->slot->hours], array_filter($this->all(), static fn(ShiftSlot $s): bool => $s->card?->id === $card)));
+        return array_values(array_map(
+            static fn(ShiftSlot $s): array => [$s->slot->role->value, $s->slot->hours],
+            array_filter($this->all(), static fn(ShiftSlot $s): bool => $s->card?->id === $card),
+        ));
     }
 }

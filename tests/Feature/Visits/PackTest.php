@@ -51,7 +51,15 @@ final class PackTest extends WorldCase
         $pack = $this->as('ines', 'GET', 'pack?mark=QA-VFB&days=60')->json();
         $line = array_values(array_filter($pack['items'], static fn(array $l): bool => $l['latest'] >= '2026-05-25'))[0];
         $cards = Card::where('visit_id', 3)->count();
-        self::assertSame([3], $this->as('ines', 'POST', 'pack/save', ['mark' => 'QA-VFB', 'days' => 60, 'into' => [$line['key'] => 'visit-3']])->assertCreated()->json());
+        self::assertSame(
+            [3],
+            $this->as(
+                'ines',
+                'POST',
+                'pack/save',
+                ['mark' => 'QA-VFB', 'days' => 60, 'into' => [$line['key'] => 'visit-3']],
+            )->assertCreated()->json(),
+        );
         self::assertGreaterThan($cards, Card::where('visit_id', 3)->count());
         $slot = array_values(array_filter($pack['slots'], static fn(array $s): bool => $s['kind'] === 'free' && $s['itemHours'] > 0))[0];
         BaySlot::whereKey((int) explode('-', $slot['id'])[1])->update(['hours' => 1]);
@@ -64,8 +72,16 @@ final class PackTest extends WorldCase
     public static function wrongSlots(): iterable
     {
         yield 'backwards' => ['Skarnholm bay 2', ['start' => '2026-07-20', 'end' => '2026-07-18', 'hours' => 10], 'before it begins'];
-        yield 'on a visit' => ['Skarnholm bay 2', ['start' => '2026-05-24', 'end' => '2026-05-28', 'hours' => 10], 'QA-VFB stands in Skarnholm bay 2 from 2026-05-21 to 2026-05-25'];
-        yield 'on another slot' => ['Skarnholm bay 2', ['start' => '2026-06-05', 'end' => '2026-06-06', 'hours' => 10], 'already has a free slot from 2026-06-01 to 2026-06-05'];
+        yield 'on a visit' => [
+            'Skarnholm bay 2',
+            ['start' => '2026-05-24', 'end' => '2026-05-28', 'hours' => 10],
+            'QA-VFB stands in Skarnholm bay 2 from 2026-05-21 to 2026-05-25',
+        ];
+        yield 'on another slot' => [
+            'Skarnholm bay 2',
+            ['start' => '2026-06-05', 'end' => '2026-06-06', 'hours' => 10],
+            'already has a free slot from 2026-06-01 to 2026-06-05',
+        ];
         yield 'no hours' => ['Skarnholm bay 2', ['start' => '2026-07-20', 'end' => '2026-07-22', 'hours' => 0], 'hours'];
     }
 
@@ -80,10 +96,14 @@ final class PackTest extends WorldCase
     public function test_slots_come_and_go_and_the_sentence_with_them(): void
     {
         $id = DB::table('bays')->where('name', 'Skarnholm bay 3')->value('id');
-        $bays = $this->as('ines', 'POST', "bays/{$id}/slots", ['start' => '2026-05-07', 'end' => '2026-05-08', 'hours' => 40, 'note' => 'gap'])->assertCreated()->json();
+        $bays = $this->as('ines', 'POST', "bays/{$id}/slots", ['start' => '2026-05-07', 'end' => '2026-05-08', 'hours' => 40, 'note' => 'gap'])
+            ->assertCreated()
+            ->json();
         self::assertSame('Skarnholm bay 3 is free next, from Thu 7 May, for 40 h of work.', $bays['sentence']);
         $slot = BaySlot::orderByDesc('id')->firstOrFail();
-        $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")->assertOk()->assertJsonPath('sentence', 'Skarnholm bay 2 is free next, from Mon 11 May, for 160 h of work.');
+        $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")
+            ->assertOk()
+            ->assertJsonPath('sentence', 'Skarnholm bay 2 is free next, from Mon 11 May, for 160 h of work.');
         $this->as('ines', 'POST', "bay-slots/{$slot->id}/remove")->assertNotFound();
     }
 

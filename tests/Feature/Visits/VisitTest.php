@@ -21,7 +21,14 @@ final class VisitTest extends WorldCase
     {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
         $items = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->pluck('id')->all();
-        $id = $this->as('ines', 'POST', 'visits', ['mark' => $mark, 'title' => 'Work', 'bay' => 'bay 2', 'start' => $start, 'end' => $end, 'items' => $items])->assertCreated()->json('id');
+        $id = $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => $mark, 'title' => 'Work', 'bay' => 'bay 2', 'start' => $start, 'end' => $end, 'items' => $items],
+        )
+            ->assertCreated()
+            ->json('id');
 
         return Visit::with(['cards.steps', 'cards.template'])->findOrFail($id);
     }
@@ -29,7 +36,10 @@ final class VisitTest extends WorldCase
     public function test_a_visit_gets_one_card_an_item_with_all_its_steps(): void
     {
         $visit = $this->make('QA-VFC', ['61-21', '29-14', '32-42']);
-        self::assertSame(['Hydraulic accumulator pre-charge', 'Brake wear, balance and leak check', 'Propeller governor check'], $visit->cards->pluck('title')->all());
+        self::assertSame(
+            ['Hydraulic accumulator pre-charge', 'Brake wear, balance and leak check', 'Propeller governor check'],
+            $visit->cards->pluck('title')->all(),
+        );
         foreach ($visit->cards as $card) {
             $template = $card->template;
             self::assertSame(array_column($template->steps, 'title'), $card->steps->pluck('title')->all());
@@ -44,14 +54,19 @@ final class VisitTest extends WorldCase
         $visit = $this->make('QA-VFC', ['61-21']);
         $item = $visit->cards->firstOrFail()->item_id;
         $again = ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-09', 'end' => '2026-05-10', 'items' => [$item]];
-        $this->as('ines', 'POST', 'visits', $again)->assertStatus(422)->assertJsonPath('message', '61-21 Propeller governor check is already in "Work". Nothing was saved.');
+        $this->as('ines', 'POST', 'visits', $again)
+            ->assertStatus(422)
+            ->assertJsonPath('message', '61-21 Propeller governor check is already in "Work". Nothing was saved.');
         $visit->update(['state' => Visit::RELEASED]);
         $this->as('ines', 'POST', 'visits', $again)->assertCreated();
     }
 
     public function test_what_belongs_to_another_type_or_nothing_is_refused_whole(): void
     {
-        $count = static fn(): array => array_map(static fn(string $table): int => DB::table($table)->count(), ['visits', 'cards', 'steps', 'records']);
+        $count = static fn(): array => array_map(
+            static fn(string $table): int => DB::table($table)->count(),
+            ['visits', 'cards', 'steps', 'records'],
+        );
         $before = $count();
         $foreign = ProgrammeItem::where('code', '78-31')->value('id');
         $own = ProgrammeItem::where('code', '61-21')->value('id');
@@ -96,7 +111,12 @@ final class VisitTest extends WorldCase
         Qualification::where(['person_id' => $this->person('oda')->id, 'value' => 'SKV'])->update(['valid_until' => '2026-05-08']);
         $now = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $later = $this->make('QA-VFE', ['35-11'], '2026-05-11', '2026-05-12')->cards->firstOrFail();
-        $assign = fn(Card $card) => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform']);
+        $assign = fn(Card $card) => $this->as(
+            'ines',
+            'POST',
+            "cards/{$card->id}/assignments",
+            ['person' => $this->person('oda')->id, 'role' => 'perform'],
+        );
         $assign($now)->assertOk();
         $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn needs a valid SKV rating: it has lapsed. Nobody was assigned.');
     }
@@ -131,7 +151,12 @@ final class VisitTest extends WorldCase
     {
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $runa = $this->person('runa')->id;
-        $assign = fn(string $role, bool $remove = false) => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $runa, 'role' => $role, 'remove' => $remove]);
+        $assign = fn(string $role, bool $remove = false) => $this->as(
+            'ines',
+            'POST',
+            "cards/{$card->id}/assignments",
+            ['person' => $runa, 'role' => $role, 'remove' => $remove],
+        );
         $assign('perform')->assertOk();
         self::assertStringContainsString('would not be independent', $assign('duplicate')->assertStatus(422)->json('message'));
         $assign('perform', true)->assertOk();
@@ -171,9 +196,23 @@ final class VisitTest extends WorldCase
     public function test_a_visit_too_late_for_an_item_is_refused(): void
     {
         $item = ProgrammeItem::where('code', '61-21')->firstOrFail();
-        $make = fn(string $start, string $end) => $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => $start, 'end' => $end, 'items' => [$item->id]])->assertStatus(422)->json('message');
+        $make = fn(string $start, string $end) => $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => $start, 'end' => $end, 'items' => [$item->id]],
+        )
+            ->assertStatus(422)
+            ->json('message');
         self::assertStringContainsString('must be done by 2026-05-13; a visit from 2026-05-20 is too late', $make('2026-05-20', '2026-05-21'));
         self::assertStringContainsString('before it begins', $make('2026-05-07', '2026-05-06'));
-        $this->as('ines', 'POST', 'visits', ['mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11', 'items' => [$item->id]])->assertStatus(422)->assertJsonFragment(['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-14. Choose other dates; nothing was saved.']);
+        $this->as(
+            'ines',
+            'POST',
+            'visits',
+            ['mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11', 'items' => [$item->id]],
+        )
+            ->assertStatus(422)
+            ->assertJsonFragment(['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-14. Choose other dates; nothing was saved.']);
     }
 }

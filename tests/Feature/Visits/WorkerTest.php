@@ -22,7 +22,13 @@ final class WorkerTest extends WorldCase
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'a'], ['file', '/dev/null', 'a']],
             $pipes,
             base_path(),
-            [...getenv(), 'DB_DATABASE' => $this->database, 'APP_ENV' => 'production', 'APP_KEY' => (string) config('app.key'), 'QUEUE_CONNECTION' => 'database'],
+            [
+                ...getenv(),
+                'DB_DATABASE' => $this->database,
+                'APP_ENV' => 'production',
+                'APP_KEY' => (string) config('app.key'),
+                'QUEUE_CONNECTION' => 'database',
+            ],
         );
         self::assertIsResource($process);
 

@@ -15,7 +15,10 @@ final readonly class Moment
         #[OA\Property] public string $zone,
         #[OA\Property] public string $base,
         #[OA\Property] public string $shift,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))] public object $waiting,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'integer'),
+        )] public object $waiting,
         /** @var list<NoticeView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: NoticeView::class))] public array $notices,
     ) {}

@@ -14,7 +14,10 @@ final readonly class FlyingView
         #[OA\Property] public int $id,
         #[OA\Property] public string $date,
         #[OA\Property] public string $flown,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'))] public object $amounts,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'number'),
+        )] public object $amounts,
         #[OA\Property] public bool $current,
         #[OA\Property] public string $source,
         #[OA\Property] public ?string $reason,

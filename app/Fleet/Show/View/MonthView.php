@@ -13,6 +13,9 @@ final readonly class MonthView
     public function __construct(
         #[OA\Property] public string $month,
         #[OA\Property] public int $days,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'))] public object $flown,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'number'),
+        )] public object $flown,
     ) {}
 }

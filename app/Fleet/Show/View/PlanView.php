@@ -11,8 +11,15 @@ use OpenApi\Attributes as OA;
 final readonly class PlanView
 {
     public function __construct(
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'))] public object $rates,
-        #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number')))] public ?object $week,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'number'),
+        )] public object $rates,
+        #[OA\Property(
+            type: 'object',
+            nullable: true,
+            additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number')),
+        )] public ?object $week,
         /** @var list<SectorView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: SectorView::class))] public array $sectors,
     ) {}

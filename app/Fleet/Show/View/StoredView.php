@@ -24,6 +24,14 @@ final readonly class StoredView
 
     public static function of(Component $c): self
     {
-        return new self($c->id, $c->kind, $c->title, $c->part_no, $c->serial, $c->place, ShowFleet::amounts($c->counters));
+        return new self(
+            $c->id,
+            $c->kind,
+            $c->title,
+            $c->part_no,
+            $c->serial,
+            $c->place,
+            ShowFleet::amounts($c->counters),
+        );
     }
 }

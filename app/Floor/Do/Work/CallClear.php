@@ -51,13 +51,17 @@ final readonly class CallClear implements StepKind
     private function call(Person $by, Step $step, string $place, string $who): Worked
     {
         if (! in_array($place, $step->spec['places'], true)) {
-            throw Refused::because("\"{$place}\" is not a place of this roll-call: ".implode(', ', $step->spec['places']).'.');
+            throw Refused::because(
+                "\"{$place}\" is not a place of this roll-call: ".implode(', ', $step->spec['places']).'.',
+            );
         }
         $there = $this->person($who, $place);
         $calls = $step->result['calls'] ?? [];
         foreach ($calls as $other => $call) {
             if ($other !== $place && ($call['person'] ?? null) === $there->id && $this->stillStands($step, $call)) {
-                throw Refused::because("{$there->name} was called at {$other} a moment ago, and stands at one place. Who stands at {$place}? Nothing was called.");
+                throw Refused::because(
+                    "{$there->name} was called at {$other} a moment ago, and stands at one place. Who stands at {$place}? Nothing was called.",
+                );
             }
         }
         $now = (string) $this->clock->now();
@@ -65,8 +69,17 @@ final readonly class CallClear implements StepKind
 
         return Worked::open(
             static fn() => $step->fill(['result' => ['calls' => $calls]])->save(),
-            fn() => $this->records->write($by, 'step.called_clear', "card:{$step->card_id}", ['step' => $step->no, 'place' => $place, 'name' => $there->name, 'stamp' => $there->stamp]),
-            fn() => $there->id === $by->id ? null : $this->notices->tell($there->id, "{$by->name} called you clear at {$place}, for step {$step->no} of {$step->card->number}. If you are not there, tell them at once.", "/floor/{$step->card_id}?step={$step->no}"),
+            fn() => $this->records->write(
+                $by,
+                'step.called_clear',
+                "card:{$step->card_id}",
+                ['step' => $step->no, 'place' => $place, 'name' => $there->name, 'stamp' => $there->stamp],
+            ),
+            fn() => $there->id === $by->id ? null : $this->notices->tell(
+                $there->id,
+                "{$by->name} called you clear at {$place}, for step {$step->no} of {$step->card->number}. If you are not there, tell them at once.",
+                "/floor/{$step->card_id}?step={$step->no}",
+            ),
         );
     }
 
@@ -77,8 +90,13 @@ final readonly class CallClear implements StepKind
             throw Refused::because("Who stands at {$place}? Choose them from the crew. Nothing was called.");
         }
 
-        return Person::thereOn($this->clock->today())->where(static fn(Builder $q) => $q->where('name', $who)->orWhere('stamp', $who))->first()
-            ?? throw Refused::because("There is nobody called \"{$who}\" in the crew. Enter a name or a stamp as Crew has it. Nothing was called.");
+        return Person::thereOn($this->clock->today())->where(
+            static fn(Builder $q) => $q->where('name', $who)->orWhere('stamp', $who),
+        )
+            ->first()
+            ?? throw Refused::because(
+                "There is nobody called \"{$who}\" in the crew. Enter a name or a stamp as Crew has it. Nothing was called.",
+            );
     }
 
     /** @param array<string, mixed> $call */
@@ -91,7 +109,9 @@ final readonly class CallClear implements StepKind
     {
         $missing = $this->missing($step);
         if ($missing !== []) {
-            throw Refused::because('Not called clear, or too long ago: '.implode(', ', $missing).'. Nothing moves until every place is.');
+            throw Refused::because(
+                'Not called clear, or too long ago: '.implode(', ', $missing).'. Nothing moves until every place is.',
+            );
         }
 
         return Worked::done($step->result ?? []);

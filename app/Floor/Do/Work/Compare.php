@@ -31,7 +31,10 @@ final readonly class Compare implements StepKind
     {
         $spec = $step->spec;
         $unit = Unit::parse($spec['unit']);
-        $values = array_map(fn(string $which): float => $this->value($spec, $which, $in, $unit)->value, ['shown' => 'shown', 'real' => 'real']);
+        $values = array_map(
+            fn(string $which): float => $this->value($spec, $which, $in, $unit)->value,
+            ['shown' => 'shown', 'real' => 'real'],
+        );
         $tool = $this->readings->tool($spec['real'], $in->tool);
         if ($tool !== null) {
             $this->readings->requireReadable(Quantity::of($values['real'], $unit), $tool);
@@ -39,11 +42,21 @@ final readonly class Compare implements StepKind
         $this->readings->requireHere($step, $tool);
         $said = Agreement::of($values['shown'], $values['real'], $unit, (float) $spec['within']);
         if ($said->verdict === Verdict::Invalid) {
-            throw Refused::because('Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read both again. Nothing was kept.');
+            throw Refused::because(
+                'Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read both again. Nothing was kept.',
+            );
         }
         $both = [];
         foreach ($values as $which => $value) {
-            $taken = new Taken("{$spec['point']}, {$spec[$which]['title']}", $in->entries[$which], $value, $unit->value, $said->verdict->value, $spec['within'] - $said->spread, $which === 'real' ? $tool : null);
+            $taken = new Taken(
+                "{$spec['point']}, {$spec[$which]['title']}",
+                $in->entries[$which],
+                $value,
+                $unit->value,
+                $said->verdict->value,
+                $spec['within'] - $said->spread,
+                $which === 'real' ? $tool : null,
+            );
             $both[] = $taken;
         }
         $keep = fn() => $this->readings->keep($by, $step, ...$both);

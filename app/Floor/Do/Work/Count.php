@@ -24,7 +24,9 @@ final readonly class Count implements StepKind
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         if (preg_match('/^[0-9]{1,5}$/D', trim($in->entry)) !== 1) {
-            throw Refused::because("Enter how many {$step->spec['counts']} it took, as a whole number. Nothing was kept.");
+            throw Refused::because(
+                "Enter how many {$step->spec['counts']} it took, as a whole number. Nothing was kept.",
+            );
         }
         $counted = (int) $in->entry;
         $within = $counted >= ($step->spec['min'] ?? 0) && $counted <= ($step->spec['max'] ?? PHP_INT_MAX);
@@ -32,7 +34,12 @@ final readonly class Count implements StepKind
 
         return $within ? Worked::done($result) : Worked::open(
             static fn() => $step->fill(['result' => $result])->save(),
-            fn() => $this->records->write($by, 'step.counted', "card:{$step->card_id}", ['step' => $step->no, ...$result]),
+            fn() => $this->records->write(
+                $by,
+                'step.counted',
+                "card:{$step->card_id}",
+                ['step' => $step->no, ...$result],
+            ),
         );
     }
 }

@@ -31,13 +31,27 @@ final readonly class FitPart implements StepKind
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $spec = $step->spec;
-        $part = Part::firstWhere('number', $spec['part']) ?? throw Refused::because("There is no part {$spec['part']} in the store.");
+        $part = Part::firstWhere('number', $spec['part']) ?? throw Refused::because(
+            "There is no part {$spec['part']} in the store.",
+        );
         $again = ($in->entries['again'] ?? '') === 'yes';
         $batch = $again ? null : $this->batch($part, trim($in->entries['batch'] ?? ''));
         $this->requireCare($spec, $in);
-        $refused = PartFit::refusals($part->effectivity, $step->card->aircraft->effectivity, $batch?->expires === null ? null : Day::parse($batch->expires), $this->clock->today(), $part->one_time, $again, (int) $spec['quantity'], $batch->quantity ?? 0);
+        $refused = PartFit::refusals(
+            $part->effectivity,
+            $step->card->aircraft->effectivity,
+            $batch?->expires === null ? null : Day::parse($batch->expires),
+            $this->clock->today(),
+            $part->one_time,
+            $again,
+            (int) $spec['quantity'],
+            $batch->quantity ?? 0,
+        );
         if ($refused !== []) {
-            throw Refused::because(implode(' ', array_map(fn(string $code): string => $this->said($code, $part, $batch, $step), $refused)).' Nothing was fitted.');
+            throw Refused::because(implode(
+                ' ',
+                array_map(fn(string $code): string => $this->said($code, $part, $batch, $step), $refused),
+            ).' Nothing was fitted.');
         }
         $now = (string) $this->clock->now();
 
@@ -54,15 +68,20 @@ final readonly class FitPart implements StepKind
     private function take(Person $by, Step $step, Part $part, PartBatch $batch, int $quantity): void
     {
         $this->goods->take($by, $batch, $quantity, "card {$step->card->number}, step {$step->no}");
-        CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->where('quantity', '<=', $quantity)->delete();
+        CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->where('quantity', '<=', $quantity)
+            ->delete();
         CardPart::where(['card_id' => $step->card_id, 'part_id' => $part->id])->decrement('quantity', $quantity);
     }
 
     private function batch(Part $part, string $code): PartBatch
     {
-        $batch = PartBatch::firstWhere('batch', $code) ?? throw Refused::because($code === '' ? "Enter the batch on the label of {$part->number}." : "There is no batch {$code} in the store.");
+        $batch = PartBatch::firstWhere('batch', $code) ?? throw Refused::because(
+            $code === '' ? "Enter the batch on the label of {$part->number}." : "There is no batch {$code} in the store.",
+        );
         if ($batch->part_id !== $part->id) {
-            throw Refused::because("Batch {$code} is {$batch->part->number} {$batch->part->title}; this step needs {$part->number} {$part->title}. Nothing was fitted.");
+            throw Refused::because(
+                "Batch {$code} is {$batch->part->number} {$batch->part->title}; this step needs {$part->number} {$part->title}. Nothing was fitted.",
+            );
         }
 
         return $batch;
@@ -75,7 +94,9 @@ final readonly class FitPart implements StepKind
             throw Refused::because('Look at seat and groove before it goes on, and say so. Nothing was fitted.');
         }
         if (isset($spec['lubricate']) && ($in->entries['lubricated'] ?? '') !== 'yes') {
-            throw Refused::because("Lubricate with {$spec['lubricate']}, as the manual says, and say so. Nothing was fitted.");
+            throw Refused::because(
+                "Lubricate with {$spec['lubricate']}, as the manual says, and say so. Nothing was fitted.",
+            );
         }
     }
 

@@ -32,7 +32,9 @@ final readonly class Holding
     {
         $held = $step->started_at === null ? null : $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch();
         if ($held === null || $held < $seconds) {
-            throw Refused::because($held === null ? 'Start the hold first.' : "Held for {$held} of {$seconds} seconds. Hold on; the reading counts only after that.");
+            throw Refused::because(
+                $held === null ? 'Start the hold first.' : "Held for {$held} of {$seconds} seconds. Hold on; the reading counts only after that.",
+            );
         }
     }
 }

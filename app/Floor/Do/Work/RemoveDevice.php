@@ -25,9 +25,14 @@ final readonly class RemoveDevice implements StepKind
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $device = $this->register->removedBy($step)
-            ?? throw Refused::because("Nothing fitted by step {$step->spec['of']} is in the safing register. Look at the aircraft before you go on.");
+            ?? throw Refused::because(
+                "Nothing fitted by step {$step->spec['of']} is in the safing register. Look at the aircraft before you go on.",
+            );
         $now = (string) $this->clock->now();
 
-        return Worked::done(['device' => $device->id], static fn() => $device->update(['removed_by' => $by->id, 'removed_at' => $now]));
+        return Worked::done(
+            ['device' => $device->id],
+            static fn() => $device->update(['removed_by' => $by->id, 'removed_at' => $now]),
+        );
     }
 }

@@ -29,7 +29,9 @@ final readonly class StepKinds
     /** @throws Refused for an inspection, which is signed and not worked */
     public function of(string $kind): StepKind
     {
-        $class = self::KINDS[$kind] ?? ($this->container->bound(self::named($kind)) ? self::named($kind) : null) ?? throw Refused::because('An independent inspection is signed by its inspector, with stamp and PIN.');
+        $class = self::KINDS[$kind] ?? ($this->container->bound(self::named($kind)) ? self::named($kind) : null) ?? throw Refused::because(
+            'An independent inspection is signed by its inspector, with stamp and PIN.',
+        );
 
         return $this->container->make($class);
     }

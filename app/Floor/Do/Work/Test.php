@@ -29,6 +29,9 @@ final readonly class Test implements StepKind
         $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool);
         $keep = fn() => $this->readings->keep($by, $step, $taken);
 
-        return $taken->verdict === 'pass' ? Worked::done([], $keep) : Worked::open($keep, static fn() => $step->fill(['started_at' => null])->save());
+        return $taken->verdict === 'pass' ? Worked::done([], $keep) : Worked::open(
+            $keep,
+            static fn() => $step->fill(['started_at' => null])->save(),
+        );
     }
 }

@@ -31,7 +31,13 @@ final readonly class UseTool implements StepKind
         return Worked::done(
             ['tool' => $tool->code],
             fn() => $this->desk->out($by, $step->card, $tool),
-            static fn() => ToolUse::create(['tool_id' => $tool->id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'person_id' => $by->id, 'at' => $now]),
+            static fn() => ToolUse::create([
+                'tool_id' => $tool->id,
+                'card_id' => $step->card_id,
+                'step_id' => $step->id,
+                'person_id' => $by->id,
+                'at' => $now,
+            ]),
         );
     }
 }

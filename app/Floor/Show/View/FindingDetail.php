@@ -15,7 +15,10 @@ final readonly class FindingDetail
         #[OA\Property] public string $sentence,
         #[OA\Property(type: 'object', nullable: true, additionalProperties: true)] public ?object $spot,
         /** @var list<list<array{float, float}>> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))))] public array $sketch,
+        #[OA\Property(
+            type: 'array',
+            items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+        )] public array $sketch,
         #[OA\Property(ref: DrawingView::class, nullable: true)] public ?DrawingView $drawing,
         /** @var list<PhotoView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: PhotoView::class))] public array $photos,

@@ -13,11 +13,20 @@ final readonly class RunView
     public function __construct(
         #[OA\Property] public int $no,
         /** by name */
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'))] public object $asFound,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'number'),
+        )] public object $asFound,
         /** by name */
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'))] public object $predicted,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'number'),
+        )] public object $predicted,
         /** by name */
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'))] public object $asLeft,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'number'),
+        )] public object $asLeft,
         #[OA\Property] public bool $left,
         #[OA\Property] public bool $within,
         /** @var list<MoveView> */
