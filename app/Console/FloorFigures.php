@@ -11,7 +11,6 @@ use App\Stores\Model\ToolRecall;
 use App\Stores\Show\ShowStores;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
@@ -23,6 +22,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class FloorFigures
 {
+    use OwnWorld;
+
     private const STEPS = 60;
 
     private const READINGS = 200_000;
@@ -32,43 +33,38 @@ final readonly class FloorFigures
     /** @return iterable<Figure> */
     public function measure(): iterable
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'jorvel-bench');
-        $kept = config('database.connections.sqlite.database');
-        config(['database.connections.sqlite.database' => $file]);
-        app('db')->purge();
-        try {
-            Artisan::call('jorvel:demo', ['--fresh' => true]);
-            $card = $this->card();
-            Auth::login(Person::where('login', 'oda')->firstOrFail());
-            yield self::figure(
-                'opening a card of 60 steps at the server, median of 15',
-                $this->median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15),
-                150.0,
-            );
-            yield self::figure(
-                'the verdict on a reading at the server, median of 25',
-                $this->median(
-                    fn() => $this->ask(
-                        'POST',
-                        "/api/cards/{$card}/steps/3/preview",
-                        ['entry' => '26', 'tool' => 'TW-108'],
-                    ),
-                    25,
+        yield from $this->inOwnWorld(fn(): array => iterator_to_array($this->figures(), false));
+    }
+
+    /** @return iterable<Figure> */
+    private function figures(): iterable
+    {
+        $card = $this->card();
+        Auth::login(Person::where('login', 'oda')->firstOrFail());
+        yield self::figure(
+            'opening a card of 60 steps at the server, median of 15',
+            $this->median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15),
+            150.0,
+        );
+        yield self::figure(
+            'the verdict on a reading at the server, median of 25',
+            $this->median(
+                fn() => $this->ask(
+                    'POST',
+                    "/api/cards/{$card}/steps/3/preview",
+                    ['entry' => '26', 'tool' => 'TW-108'],
                 ),
-                50.0,
-            );
-            $recall = $this->readings($card);
-            $read = app(ShowStores::class);
-            $found = 0;
-            yield self::figure('a recall among 200,000 readings, median of 9', $this->median(function () use ($read, $recall, &$found): void {
-                $found = $read->recall($recall)->readings;
-            }, 9), 300.0);
-            yield self::figure('readings that rest on the tool', (float) $found, null);
-        } finally {
-            config(['database.connections.sqlite.database' => $kept]);
-            app('db')->purge();
-            array_map(unlink(...), glob("{$file}*") ?: []);
-        }
+                25,
+            ),
+            50.0,
+        );
+        $recall = $this->readings($card);
+        $read = app(ShowStores::class);
+        $found = 0;
+        yield self::figure('a recall among 200,000 readings, median of 9', $this->median(function () use ($read, $recall, &$found): void {
+            $found = $read->recall($recall)->readings;
+        }, 9), 300.0);
+        yield self::figure('readings that rest on the tool', (float) $found, null);
     }
 
     /** @return Figure */

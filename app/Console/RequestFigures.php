@@ -7,13 +7,13 @@ namespace App\Console;
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Shared\Clock;
+use Closure;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Database\Events\TransactionRolledBack;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Jorvel\Core\Shared\Instant;
@@ -27,6 +27,8 @@ use Laravel\Sanctum\Sanctum;
  */
 final class RequestFigures
 {
+    use OwnWorld;
+
     private const TIMES = 5;
 
     private int $queries = 0;
@@ -43,17 +45,13 @@ final class RequestFigures
     /** @return iterable<Figure> CPU and queries */
     public function requests(): iterable
     {
-        foreach ($this->inWorld(fn() => iterator_to_array($this->screens(), false)) as $figure) {
-            yield $figure;
-        }
+        yield from $this->inWorld($this->screens(...));
     }
 
     /** @return iterable<Figure> ms for which the write lock is held, by action; a preview holds it for none */
     public function lock(): iterable
     {
-        foreach ($this->inWorld(fn() => iterator_to_array($this->actions(), false)) as $figure) {
-            yield $figure;
-        }
+        yield from $this->inWorld($this->actions(...));
     }
 
     /** @return iterable<Figure> */
@@ -101,7 +99,7 @@ final class RequestFigures
         ];
     }
 
-    /** @return iterable<string, \Closure(): mixed> in their order, each once */
+    /** @return iterable<string, Closure(): mixed> in their order, each once */
     private function posts(): iterable
     {
         $card = Card::where(['title' => 'Gear extension by hand pump', 'state' => Card::IN_WORK])->valueOrFail('id');
@@ -154,29 +152,18 @@ final class RequestFigures
     }
 
     /**
-     * @template T
+     * @param Closure(): iterable<Figure> $measure
      *
-     * @param callable(): T $do
-     *
-     * @return T
+     * @return list<Figure>
      */
-    private function inWorld(callable $do): mixed
+    private function inWorld(Closure $measure): array
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'jorvel-bench');
-        $kept = config('database.connections.sqlite.database');
-        config(['database.connections.sqlite.database' => $file]);
-        app('db')->purge();
-        try {
-            Artisan::call('jorvel:demo', ['--fresh' => true]);
+        return $this->inOwnWorld(function () use ($measure): array {
             app(Clock::class)->start(Instant::parse((string) config('jorvel.demo_now')));
             $this->listen();
 
-            return $do();
-        } finally {
-            config(['database.connections.sqlite.database' => $kept]);
-            app('db')->purge();
-            array_map(unlink(...), glob("{$file}*") ?: []);
-        }
+            return iterator_to_array($measure(), false);
+        });
     }
 
     private function listen(): void

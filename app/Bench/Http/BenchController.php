@@ -14,22 +14,11 @@ use OpenApi\Attributes as OA;
 /** The room Bench: functional tests and rigging sheets wherever they stand on cards. */
 final class BenchController
 {
-    #[OA\Get(
-        path: '/api/bench',
-        operationId: 'bench',
-        responses: [new OA\Response(
-            response: 200,
-            description: 'Tests and rigging sheets',
-            content: new OA\JsonContent(ref: BenchView::class),
-        )],
-    )]
+    #[OA\Get(path: '/api/bench', operationId: 'bench', responses: [new OA\Response(response: 200, description: 'Tests and rigging sheets', content: new OA\JsonContent(ref: BenchView::class))])]
     public function index(): JsonResponse
     {
         $rows = Step::with(['card.aircraft', 'runs'])->whereIn('kind', ['test', 'rig'])
-            ->whereHas('card.visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))
-            ->orderBy('card_id')
-            ->orderBy('no')
-            ->get()
+            ->whereHas('card.visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))->orderBy('card_id')->orderBy('no')->get()
             ->map(static function (Step $s): BenchRow {
                 $runs = $s->runs->count();
 

@@ -26,25 +26,7 @@ use OpenApi\Attributes as OA;
 /** Signing in and out. */
 final class SessionController
 {
-    #[OA\Post(
-        path: '/api/sign-in',
-        operationId: 'signIn',
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['login', 'password'],
-                properties: [
-                    new OA\Property(property: 'login', type: 'string'),
-                    new OA\Property(property: 'password', type: 'string'),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(
-            response: 200,
-            description: 'Signed in',
-            content: new OA\JsonContent(ref: Me::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/sign-in', operationId: 'signIn', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['login', 'password'], properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: Me::class))])]
     public function store(Request $request, Records $records, Clock $clock): JsonResponse
     {
         $given = $request->validate(['login' => 'required|string|max:60', 'password' => 'required|string|max:200']);
@@ -52,10 +34,7 @@ final class SessionController
             throw Refused::because('Sign in from the application\'s own page; a script uses a token instead.');
         }
         if (! self::session()->attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
-            logger()->warning(
-                'sign-in refused',
-                ['login' => mb_substr($given['login'], 0, 60), 'from' => $request->ip()],
-            );
+            logger()->warning('sign-in refused', ['login' => mb_substr($given['login'], 0, 60), 'from' => $request->ip()]);
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
         $person = self::session()->user();
@@ -70,63 +49,21 @@ final class SessionController
         return new JsonResponse(self::me($person));
     }
 
-    #[OA\Get(
-        path: '/api/me',
-        operationId: 'me',
-        responses: [new OA\Response(
-            response: 200,
-            description: 'Who is signed in',
-            content: new OA\JsonContent(ref: Me::class),
-        )],
-    )]
+    #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: Me::class))])]
     public function show(ViewRequest $request): JsonResponse
     {
         return new JsonResponse(self::me($request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/me/secrets',
-        operationId: 'chooseSecrets',
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['now'],
-                properties: [
-                    new OA\Property(property: 'now', description: 'the password of today', type: 'string'),
-                    new OA\Property(property: 'password', type: 'string'),
-                    new OA\Property(property: 'pin', type: 'string'),
-                    new OA\Property(
-                        property: 'code',
-                        description: 'of a second person, where the PIN of today is not their own',
-                        type: 'string',
-                    ),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(response: 200, description: 'Chosen', content: new OA\JsonContent(ref: Me::class))],
-    )]
+    #[OA\Post(path: '/api/me/secrets', operationId: 'chooseSecrets', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['now'], properties: [new OA\Property(property: 'now', description: 'the password of today', type: 'string'), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'code', description: 'of a second person, where the PIN of today is not their own', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Chosen', content: new OA\JsonContent(ref: Me::class))])]
     public function choose(SecretsRequest $request, Secrets $secrets): JsonResponse
     {
-        $secrets->choose(
-            $request->person(),
-            $request->string('now')->value(),
-            $request->filled('password') ? $request->string('password')->value() : null,
-            $request->filled('pin') ? $request->string('pin')->value() : null,
-            $request->filled('code') ? trim($request->string('code')->value()) : null,
-        );
+        $secrets->choose($request->person(), $request->string('now')->value(), $request->filled('password') ? $request->string('password')->value() : null, $request->filled('pin') ? $request->string('pin')->value() : null, $request->filled('code') ? trim($request->string('code')->value()) : null);
 
         return new JsonResponse(self::me($request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/sign-out',
-        operationId: 'signOut',
-        responses: [new OA\Response(
-            response: 200,
-            description: 'Signed out',
-            content: new OA\JsonContent(ref: Said::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: Said::class))])]
     public function destroy(Request $request): JsonResponse
     {
         if ($request->hasSession()) {
@@ -155,16 +92,6 @@ final class SessionController
             'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
         ]));
 
-        return new Me(
-            $p->id,
-            $p->name,
-            $p->login,
-            $p->stamp,
-            $p->role->value,
-            $p->base,
-            $p->own_password,
-            $p->own_pin,
-            $may,
-        );
+        return new Me($p->id, $p->name, $p->login, $p->stamp, $p->role->value, $p->base, $p->own_password, $p->own_pin, $may);
     }
 }

@@ -15,43 +15,13 @@ use OpenApi\Attributes as OA;
 /** The room Deferrals. */
 final class DeferralController
 {
-    #[OA\Get(
-        path: '/api/deferrals',
-        operationId: 'deferrals',
-        responses: [new OA\Response(
-            response: 200,
-            description: 'Carried defects and open findings',
-            content: new OA\JsonContent(ref: DeferralsView::class),
-        )],
-    )]
+    #[OA\Get(path: '/api/deferrals', operationId: 'deferrals', responses: [new OA\Response(response: 200, description: 'Carried defects and open findings', content: new OA\JsonContent(ref: DeferralsView::class))])]
     public function index(ShowDeferrals $read): JsonResponse
     {
         return new JsonResponse($read->all());
     }
 
-    #[OA\Post(
-        path: '/api/findings/{id}/defer',
-        operationId: 'defer',
-        parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))],
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['item', 'safed', 'stamp', 'pin'],
-                properties: [
-                    new OA\Property(property: 'item', type: 'integer'),
-                    new OA\Property(property: 'safed', type: 'boolean'),
-                    new OA\Property(property: 'carry_safing', type: 'boolean'),
-                    new OA\Property(property: 'stamp', type: 'string'),
-                    new OA\Property(property: 'pin', type: 'string'),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(
-            response: 200,
-            description: 'The room as it now stands',
-            content: new OA\JsonContent(ref: DeferralsView::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/findings/{id}/defer', operationId: 'defer', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['item', 'safed', 'stamp', 'pin'], properties: [new OA\Property(property: 'item', type: 'integer'), new OA\Property(property: 'safed', type: 'boolean'), new OA\Property(property: 'carry_safing', type: 'boolean'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The room as it now stands', content: new OA\JsonContent(ref: DeferralsView::class))])]
     public function defer(int $id, DeferRequest $request, Defer $defer, ShowDeferrals $read): JsonResponse
     {
         $defer(

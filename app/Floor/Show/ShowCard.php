@@ -40,7 +40,6 @@ use App\Now\LoadCard;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Stores\Model\Part;
-use App\Stores\Model\PartBatch;
 use App\Stores\Model\Tool;
 use App\Stores\Show\View\BatchView;
 use Illuminate\Database\Eloquent\Builder;
@@ -457,13 +456,7 @@ final readonly class ShowCard
             $p->one_time,
             $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
             $p->effectivity === null ? null : implode(', ', $p->effectivity),
-            array_values($p->batches->map(static fn(PartBatch $b): BatchView => new BatchView(
-                $b->batch,
-                $b->quantity,
-                $b->expires,
-                $b->spent($today) === null,
-                $b->spent($today),
-            ))->all()),
+            BatchView::all($p->batches, $today),
         ))->all());
     }
 }

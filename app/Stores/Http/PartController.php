@@ -23,49 +23,13 @@ final readonly class PartController
 {
     public function __construct(private ShowParts $read) {}
 
-    #[OA\Get(
-        path: '/api/parts/{number}',
-        operationId: 'part',
-        parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(
-            response: 200,
-            description: 'One part number',
-            content: new OA\JsonContent(ref: PartRoom::class),
-        )],
-    )]
+    #[OA\Get(path: '/api/parts/{number}', operationId: 'part', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'One part number', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function show(string $number, ViewRequest $request): JsonResponse
     {
         return new JsonResponse($this->read->one($number, $request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/parts',
-        operationId: 'enterPart',
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['number', 'title', 'place', 'one_time'],
-                properties: [
-                    new OA\Property(property: 'number', type: 'string'),
-                    new OA\Property(property: 'title', type: 'string'),
-                    new OA\Property(property: 'place', type: 'string'),
-                    new OA\Property(property: 'one_time', type: 'boolean'),
-                    new OA\Property(
-                        property: 'effectivity',
-                        description: 'codes of the tails it fits; none where it fits every tail',
-                        type: 'array',
-                        items: new OA\Items(type: 'string'),
-                        nullable: true,
-                    ),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(
-            response: 200,
-            description: 'The part entered',
-            content: new OA\JsonContent(ref: PartRoom::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/parts', operationId: 'enterPart', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['number', 'title', 'place', 'one_time'], properties: [new OA\Property(property: 'number', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'one_time', type: 'boolean'), new OA\Property(property: 'effectivity', description: 'codes of the tails it fits; none where it fits every tail', type: 'array', items: new OA\Items(type: 'string'), nullable: true)])), responses: [new OA\Response(response: 200, description: 'The part entered', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function enter(PartRequest $request, KeepPart $keep): JsonResponse
     {
         $part = $keep->enter($request->person(), $request->string('number')->value(), $request->fields());
@@ -73,33 +37,7 @@ final readonly class PartController
         return new JsonResponse($this->read->one($part->number, $request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/parts/{number}',
-        operationId: 'changePart',
-        parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['title', 'place', 'one_time'],
-                properties: [
-                    new OA\Property(property: 'title', type: 'string'),
-                    new OA\Property(property: 'place', type: 'string'),
-                    new OA\Property(property: 'one_time', type: 'boolean'),
-                    new OA\Property(
-                        property: 'effectivity',
-                        type: 'array',
-                        items: new OA\Items(type: 'string'),
-                        nullable: true,
-                    ),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(
-            response: 200,
-            description: 'The part as it now stands',
-            content: new OA\JsonContent(ref: PartRoom::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/parts/{number}', operationId: 'changePart', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['title', 'place', 'one_time'], properties: [new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'one_time', type: 'boolean'), new OA\Property(property: 'effectivity', type: 'array', items: new OA\Items(type: 'string'), nullable: true)])), responses: [new OA\Response(response: 200, description: 'The part as it now stands', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function change(string $number, PartRequest $request, KeepPart $keep): JsonResponse
     {
         $keep->change($request->person(), Part::where('number', $number)->firstOrFail(), $request->fields());
@@ -107,91 +45,23 @@ final readonly class PartController
         return new JsonResponse($this->read->one($number, $request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/parts/{number}/goods',
-        operationId: 'receiveGoods',
-        parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['batch', 'quantity', 'paper'],
-                properties: [
-                    new OA\Property(property: 'batch', type: 'string'),
-                    new OA\Property(property: 'quantity', type: 'integer'),
-                    new OA\Property(
-                        property: 'expires',
-                        description: 'last day of the shelf life',
-                        type: 'string',
-                        nullable: true,
-                    ),
-                    new OA\Property(property: 'paper', type: 'string'),
-                    new OA\Property(property: 'order', type: 'integer', nullable: true),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(
-            response: 200,
-            description: 'The part with what came',
-            content: new OA\JsonContent(ref: PartRoom::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/parts/{number}/goods', operationId: 'receiveGoods', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['batch', 'quantity', 'paper'], properties: [new OA\Property(property: 'batch', type: 'string'), new OA\Property(property: 'quantity', type: 'integer'), new OA\Property(property: 'expires', description: 'last day of the shelf life', type: 'string', nullable: true), new OA\Property(property: 'paper', type: 'string'), new OA\Property(property: 'order', type: 'integer', nullable: true)])), responses: [new OA\Response(response: 200, description: 'The part with what came', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function goods(string $number, GoodsRequest $request, Goods $goods): JsonResponse
     {
-        $goods->receive(
-            $request->person(),
-            Part::where('number', $number)->firstOrFail(),
-            trim($request->string('batch')->value()),
-            $request->integer('quantity'),
-            $request->filled('expires') ? Day::parse($request->string('expires')->value()) : null,
-            $request->string('paper')->value(),
-            $request->filled('order') ? PartOrder::findOrFail($request->integer('order')) : null,
-        );
+        $goods->receive($request->person(), Part::where('number', $number)->firstOrFail(), trim($request->string('batch')->value()), $request->integer('quantity'), $request->filled('expires') ? Day::parse($request->string('expires')->value()) : null, $request->string('paper')->value(), $request->filled('order') ? PartOrder::findOrFail($request->integer('order')) : null);
 
         return new JsonResponse($this->read->one($number, $request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/parts/{number}/orders',
-        operationId: 'orderPart',
-        parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['quantity', 'expected'],
-                properties: [
-                    new OA\Property(property: 'quantity', type: 'integer'),
-                    new OA\Property(property: 'expected', type: 'string'),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(
-            response: 200,
-            description: 'The part with its order',
-            content: new OA\JsonContent(ref: PartRoom::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/parts/{number}/orders', operationId: 'orderPart', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['quantity', 'expected'], properties: [new OA\Property(property: 'quantity', type: 'integer'), new OA\Property(property: 'expected', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The part with its order', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function order(string $number, OrderRequest $request, KeepPart $keep): JsonResponse
     {
-        $keep->order(
-            $request->person(),
-            Part::where('number', $number)->firstOrFail(),
-            $request->integer('quantity'),
-            Day::parse($request->string('expected')->value()),
-        );
+        $keep->order($request->person(), Part::where('number', $number)->firstOrFail(), $request->integer('quantity'), Day::parse($request->string('expected')->value()));
 
         return new JsonResponse($this->read->one($number, $request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/part-orders/{id}/cancel',
-        operationId: 'cancelOrder',
-        parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))],
-        responses: [new OA\Response(
-            response: 200,
-            description: 'The part without the order',
-            content: new OA\JsonContent(ref: PartRoom::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/part-orders/{id}/cancel', operationId: 'cancelOrder', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The part without the order', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function cancel(int $id, KeepPartsRequest $request, KeepPart $keep): JsonResponse
     {
         $order = PartOrder::findOrFail($id);
@@ -200,27 +70,7 @@ final readonly class PartController
         return new JsonResponse($this->read->one(Part::findOrFail($order->part_id)->number, $request->person()));
     }
 
-    #[OA\Post(
-        path: '/api/part-batches/{id}/moves',
-        operationId: 'moveBatch',
-        parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))],
-        requestBody: new OA\RequestBody(
-            required: true,
-            content: new OA\JsonContent(
-                required: ['do', 'quantity', 'why'],
-                properties: [
-                    new OA\Property(property: 'do', type: 'string', enum: ['back', 'scrapped', 'counted']),
-                    new OA\Property(property: 'quantity', type: 'integer'),
-                    new OA\Property(property: 'why', type: 'string'),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(
-            response: 200,
-            description: 'The part as it now stands',
-            content: new OA\JsonContent(ref: PartRoom::class),
-        )],
-    )]
+    #[OA\Post(path: '/api/part-batches/{id}/moves', operationId: 'moveBatch', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['do', 'quantity', 'why'], properties: [new OA\Property(property: 'do', type: 'string', enum: ['back', 'scrapped', 'counted']), new OA\Property(property: 'quantity', type: 'integer'), new OA\Property(property: 'why', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The part as it now stands', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function move(int $id, MoveRequest $request, Goods $goods): JsonResponse
     {
         $batch = PartBatch::with('part')->findOrFail($id);

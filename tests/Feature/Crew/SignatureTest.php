@@ -11,11 +11,14 @@ use App\Floor\Model\Step;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\GovernorCard;
 use Tests\Feature\WorldCase;
 
 /** At each door that asks for a signature: the stamp wrong alone, the PIN wrong alone, another's of both. Nothing is signed by any of them. */
 final class SignatureTest extends WorldCase
 {
+    use GovernorCard;
+
     /** @return iterable<string, array{string, string, string, string}> the door, who comes, their stamp and PIN */
     public static function doors(): iterable
     {
@@ -133,28 +136,7 @@ final class SignatureTest extends WorldCase
     /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} */
     private function release(): array
     {
-        $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')
-            ->where(['aircraft.mark' => 'QA-VFC', 'programme_items.code' => '29-14'])
-            ->value('programme_items.id');
-        $visit = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            ['mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [(string) $item]],
-        )
-            ->assertCreated()
-            ->json('id');
-        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update([
-            'state' => Step::DONE,
-            'done_by' => $this->person('oda')->id,
-        ]);
-        Card::where('visit_id', $visit)->update([
-            'state' => Card::CLOSED,
-            'signed_by' => $this->person('oda')->id,
-            'signed_at' => '2026-05-05T12:00:00Z',
-            'inspected_by' => $this->person('runa')->id,
-            'inspected_at' => '2026-05-05T12:10:00Z',
-        ]);
+        $visit = $this->workedVisit();
 
         return ["release/{$visit}", static fn(): array => [], static fn(): bool => DB::table('releases')->where('visit_id', $visit)->exists()];
     }

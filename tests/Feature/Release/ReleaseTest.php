@@ -76,35 +76,7 @@ final class ReleaseTest extends WorldCase
 
     public function test_one_open_point_is_enough_to_keep_it(): void
     {
-        $visit = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            [
-                'mark' => 'QA-VFC',
-                'title' => 'one',
-                'bay' => 'bay 2',
-                'start' => '2026-05-05',
-                'end' => '2026-05-06',
-                'items' => [(string) ProgrammeItem::where('code', '29-14')->whereHas(
-                    'template',
-                    static fn($q) => $q->where('code', 'like', 'SKV%'),
-                )->valueOrFail('id')],
-            ],
-        )
-            ->assertCreated()
-            ->json('id');
-        Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->update([
-            'state' => Step::DONE,
-            'done_by' => $this->person('oda')->id,
-        ]);
-        Card::where('visit_id', $visit)->update([
-            'state' => Card::CLOSED,
-            'signed_by' => $this->person('oda')->id,
-            'signed_at' => '2026-05-05T12:00:00Z',
-            'inspected_by' => $this->person('runa')->id,
-            'inspected_at' => '2026-05-05T12:10:00Z',
-        ]);
+        $visit = $this->workedVisit();
         $sign = fn() => $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520']);
         $step = Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->firstOrFail();
         $keeps = [
