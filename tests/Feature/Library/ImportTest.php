@@ -75,6 +75,17 @@ final class ImportTest extends WorldCase
         self::assertSame(88, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->count());
     }
 
+    /** A file of nothing but faults: so many are listed, the rest are counted, and the answer stays small. */
+    public function test_of_very_many_faults_the_first_are_listed_and_the_rest_counted(): void
+    {
+        $answer = $this->look('flying', "mark,date,fh,ldg\n".str_repeat("QZ-000,2026-05-04,1,1\n", 20_000))->assertStatus(422);
+        self::assertCount(200, $answer->json('lines'));
+        self::assertSame('line 201, mark', $answer->json('lines.199.line'));
+        self::assertStringContainsString('20000 lines are wrong', $answer->json('message'));
+        self::assertStringContainsString('19800 more are not', $answer->json('message'));
+        self::assertLessThan(30_000, strlen((string) $answer->getContent()));
+    }
+
     public function test_a_preview_changes_nothing_and_is_applied_once(): void
     {
         $text = (string) file_get_contents(database_path('demo/import/flying-2026-05-04.csv'));

@@ -1,5 +1,5 @@
-import { DndContext, useDraggable } from '@dnd-kit/core';
-import { type ReactNode, useState } from 'react';
+import { DndContext } from '@dnd-kit/core';
+import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useMe, usePack, useSend } from '../../api/hooks';
@@ -9,12 +9,13 @@ import { Dragged, DropSection, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
+import { Chips, Filled } from './PackParts';
 import { visitsViews } from './views';
 
 const NOWHERE = 'in no visit';
 
-type Line = Schemas['PackLine'];
-type Slot = Schemas['PackSlot'];
+export type Line = Schemas['PackLine'];
+export type Slot = Schemas['PackSlot'];
 type Into = Record<string, string>;
 
 /** Which due items go into which visit: proposed, moved by hand, and saved only when nothing is overdue or too much. */
@@ -230,64 +231,5 @@ function PackOf({
                 </DndContext>
             )}
         </Page>
-    );
-}
-
-/** Hours of items, of opening panels, and what is left, as a bar with its numbers. */
-function Filled({ slot }: { slot: Slot }) {
-    const of = Math.max(slot.capacity, slot.itemHours + slot.accessHours, 1);
-    const w = (h: number) => (h / of) * 160;
-    return (
-        <span className="flex items-center gap-2 text-sm">
-            <svg width="160" height="12" aria-hidden="true">
-                <rect width={w(slot.capacity)} height="12" className="fill-shade" />
-                <rect width={w(slot.itemHours)} height="12" className="fill-spruce" />
-                <rect x={w(slot.itemHours)} width={w(slot.accessHours)} height="12" className="fill-slate" />
-                <line x1={w(slot.capacity)} x2={w(slot.capacity)} y1="0" y2="12" className="stroke-ink" strokeWidth="3" />
-            </svg>
-            {slot.problem ? (
-                <State state="stop" word={slot.problem} />
-            ) : (
-                <span>
-                    {slot.itemHours} h{slot.accessHours > 0 && ` + ${slot.accessHours} h panels`} of {slot.capacity}
-                </span>
-            )}
-        </span>
-    );
-}
-
-type ChipProps = { line: Line; may: boolean; chosen: boolean; onChoose: (key: string) => void; children: ReactNode };
-
-function Chip({ line: l, may, chosen, onChoose, children }: ChipProps) {
-    const { listeners, setNodeRef, isDragging } = useDraggable({ id: l.key, disabled: !may });
-    return (
-        <button
-            ref={setNodeRef}
-            {...(may ? listeners : {})}
-            type="button"
-            data-line={l.code}
-            aria-pressed={chosen}
-            onClick={() => onChoose(l.key)}
-            title={`${l.title}, ${l.hours} h, by ${short(l.latest)}. ${l.problem ?? l.waste ?? ''}`}
-            className={`min-h-8 max-w-full truncate lg:max-w-60 touch-manipulation rounded-lg border px-2 text-left ${chosen ? 'border-2 border-ink' : 'border-rule'} ${l.slot && l.problem ? 'bg-rust-wash' : 'bg-paper'} ${isDragging ? 'opacity-40' : ''}`}
-        >
-            {children}
-        </button>
-    );
-}
-
-function Chips({ lines, may, chosen, onChoose }: { lines: Line[]; may: boolean; chosen: string | null; onChoose: (key: string) => void }) {
-    return (
-        <ul className="flex flex-wrap gap-1.5">
-            {lines.map((l) => (
-                <li key={l.key}>
-                    <Chip line={l} may={may} chosen={chosen === l.key} onChoose={onChoose}>
-                        {l.slot && l.problem && <State state="stop" word="" />}
-                        <span className="font-mono text-sm">{l.code}</span> {l.title} <span className="text-sm text-soft">{l.hours} h</span>
-                    </Chip>
-                    {!l.slot && l.problem && <p className="px-1 text-sm text-soft">{l.problem}</p>}
-                </li>
-            ))}
-        </ul>
     );
 }

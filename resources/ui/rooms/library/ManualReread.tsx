@@ -1,0 +1,188 @@
+import { type FormEvent, type ReactNode, useState } from 'react';
+import { api, type Failure, type Schemas, take } from '../../api/client';
+import { useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Dialog } from '../../parts/Dialog';
+import { Trouble } from '../../parts/Page';
+import type { Room } from './Manual';
+import { Beside, Steps } from './ManualDiff';
+
+type Outcome = 'stands' | 'new' | 'both';
+
+type Option<O extends Outcome> = { value: O; says: string };
+
+/** Accepts something that was read again: what follows from it, and a note, under one's own name. */
+function Agree<O extends Outcome>({
+    title,
+    options,
+    first,
+    busy,
+    error,
+    ready = true,
+    onPick,
+    onSend,
+    onClose,
+    reads,
+    children,
+}: {
+    title: string;
+    reads?: ReactNode;
+    options: Option<O>[];
+    first: O | null;
+    busy: boolean;
+    error: Failure | null;
+    ready?: boolean;
+    onPick?: (outcome: O) => void;
+    onSend: (outcome: O, note: string) => void;
+    onClose: () => void;
+    children?: ReactNode;
+}) {
+    const [outcome, setOutcome] = useState<O | null>(first);
+    const [note, setNote] = useState('');
+    const submit = (e: FormEvent) => {
+        e.preventDefault();
+        if (outcome) {
+            onSend(outcome, note);
+        }
+    };
+    return (
+        <Dialog open onClose={onClose} title={title} wide={reads !== undefined}>
+            <form onSubmit={submit} className="space-y-3">
+                {reads}
+                <fieldset className="grid gap-2">
+                    <legend className="sr-only">Outcome</legend>
+                    {options.map((o) => (
+                        <label
+                            key={o.value}
+                            className={`flex min-h-14 items-center gap-3 rounded-lg border-2 bg-sheet px-4 ${outcome === o.value ? 'border-ink' : 'border-rule'}`}
+                        >
+                            <input
+                                type="radio"
+                                name="outcome"
+                                className="size-6 shrink-0 accent-spruce"
+                                checked={outcome === o.value}
+                                onChange={() => {
+                                    setOutcome(o.value);
+                                    onPick?.(o.value);
+                                }}
+                            />
+                            {o.says}
+                        </label>
+                    ))}
+                </fieldset>
+                {children}
+                <label className="block">
+                    <span className="mb-1 block font-semibold">What you read, and what it means for the work</span>
+                    <textarea
+                        name="note"
+                        rows={3}
+                        value={note}
+                        onChange={(e) => setNote(e.target.value)}
+                        className="w-full rounded-lg border-2 border-soft bg-sheet p-3"
+                    />
+                </label>
+                <Trouble error={error} />
+                <Button kind="main" big type="submit" disabled={busy || !ready || outcome === null || note.trim() === ''}>
+                    Accept, under my name
+                </Button>
+            </form>
+        </Dialog>
+    );
+}
+
+export function Reread({ template, room, onClose }: { template: Schemas['MarkedTemplate']; room: Room; onClose: () => void }) {
+    const [both, setBoth] = useState(false);
+    const [fleets, setFleets] = useState<string[]>([]);
+    const send = useSend(
+        (body: { outcome: Outcome; note: string; fleets?: string[] }, headers) =>
+            take(api.POST('/api/library/templates/{id}/reread', { params: { path: { id: template.id } }, body, headers })),
+        onClose,
+    );
+    const options: Option<Outcome>[] = [
+        {
+            value: 'stands',
+            says: template.heldAt
+                ? `It stays at revision ${template.revision}, as the approved data of its fleets says`
+                : 'Its steps stand as they are written',
+        },
+        ...(template.proposed === null
+            ? []
+            : [
+                  { value: 'new' as const, says: `The new method, ${template.proposed}, for every fleet` },
+                  ...(template.mayBoth
+                      ? [
+                            {
+                                value: 'both' as const,
+                                says: `Both: ${template.proposed} for the fleets named, the present one for the others`,
+                            },
+                        ]
+                      : []),
+              ]),
+    ];
+    return (
+        <Agree
+            title={`${template.code} ${template.title}, read against revision ${room.revision}`}
+            options={options}
+            first={null}
+            busy={send.isPending}
+            error={send.error}
+            ready={!both || fleets.length > 0}
+            reads={
+                <>
+                    {template.pieces.length > 0 && (
+                        <Beside pieces={template.pieces} old={`revision ${template.revision}`} now={`revision ${room.revision}`} />
+                    )}
+                    {template.stepsProposed.length > 0 && (
+                        <div className="mt-2 grid grid-cols-2 gap-3 max-[800px]:grid-cols-1">
+                            <Steps title={template.method || 'the present method'} steps={template.stepsNow} />
+                            <Steps title={template.proposed ?? ''} steps={template.stepsProposed} />
+                        </div>
+                    )}
+                </>
+            }
+            onPick={(o) => setBoth(o === 'both')}
+            onSend={(outcome, note) => send.mutate({ outcome, note, ...(outcome === 'both' ? { fleets } : {}) })}
+            onClose={onClose}
+        >
+            {both && (
+                <fieldset>
+                    <legend className="font-semibold">Fleets whose approved data has the new method</legend>
+                    {room.fleets.map((f) => (
+                        <label key={f} className="flex min-h-12 items-center gap-3">
+                            <input
+                                type="checkbox"
+                                className="size-6 shrink-0 accent-spruce"
+                                checked={fleets.includes(f)}
+                                onChange={(e) => setFleets((s) => (e.target.checked ? [...s, f] : s.filter((x) => x !== f)))}
+                            />
+                            {f}
+                        </label>
+                    ))}
+                </fieldset>
+            )}
+        </Agree>
+    );
+}
+
+export function Accept({ card, onClose }: { card: Schemas['MarkedCard']; onClose: () => void }) {
+    const send = useSend(
+        (body: { version: number; outcome: 'stands' | 'new'; note: string }, headers) =>
+            take(api.POST('/api/cards/{id}/reread', { params: { path: { id: card.id } }, body, headers })),
+        onClose,
+    );
+    const options: Option<'stands' | 'new'>[] = [
+        ...(card.begun ? [] : [{ value: 'new' as const, says: 'Make its steps anew from the template' }]),
+        { value: 'stands', says: 'Its steps stand as they are' },
+    ];
+    return (
+        <Agree
+            title={`Card ${card.number} on ${card.mark}`}
+            options={options}
+            first={card.begun ? 'stands' : 'new'}
+            busy={send.isPending}
+            error={send.error}
+            onSend={(outcome, note) => send.mutate({ version: card.version, outcome, note })}
+            onClose={onClose}
+        />
+    );
+}
