@@ -48,7 +48,12 @@ final class Stage
     private function serve(): void
     {
         $root = dirname(__DIR__, 2);
-        $this->start([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', substr($this->url, 7), '-t', "{$root}/public", "{$root}/server.php"], 'server');
+        $this->start([PHP_BINARY, '-d', 'opcache.enable_cli=1',
+            // As ./jorvel up serves it.
+            '-d',
+            'upload_max_filesize=9M',
+            '-d',
+            'post_max_size=10M', '-S', substr($this->url, 7), '-t', "{$root}/public", "{$root}/server.php"], 'server');
         $this->wait((int) parse_url($this->url, PHP_URL_PORT));
     }
 

@@ -21,4 +21,15 @@ final class PhotoRequest extends CardRequest
             'photo' => 'required|file|max:8192',
         ];
     }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        $most = (string) ini_get('upload_max_filesize');
+
+        return [
+            'photo.uploaded' => "The photo did not arrive whole: this server takes at most {$most} at once. Take it smaller; the finding itself is kept.",
+            'photo.max' => 'The photo is larger than 8 MB. Take it smaller; the finding itself is kept.',
+        ];
+    }
 }

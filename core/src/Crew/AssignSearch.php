@@ -58,12 +58,14 @@ final class AssignSearch
     {
         $this->fill();
         if ($this->seats->filled < $this->most) {
-            (new AssignPool(
+            // Chance of its own: where it gains nothing, the search goes on as if it had not been.
+            $pool = new AssignPool(
                 $this->on,
                 $this->seats,
-                $this->chance,
+                new Randomizer(new Mt19937(2)),
                 $this->deadline?->after(self::POOL),
-            ))->fill($this->most, self::TRIES * count($this->on->hours));
+            );
+            $pool->fill($this->most, self::TRIES * count($this->on->hours));
         }
         $proven = $this->even();
         if (! $proven) {

@@ -1,8 +1,28 @@
 import { describe, expect, it } from 'vitest';
 import { plus, short } from './dates';
+import { fitted, ready } from './photo';
 import { reachTicks } from './Reach';
 import { band, domain, drawn, place, ticks } from './scale';
 import { csv } from './Table';
+
+describe('a photo', () => {
+    it.each([
+        [6000, 4000, 3000, 2000],
+        [4000, 6000, 2000, 3000],
+        [3000, 3000, 3000, 3000],
+        [640, 480, 640, 480],
+        [9000, 1, 3000, 1],
+    ])('of %i by %i is drawn at %i by %i', (width, height, w, h) => {
+        expect(fitted(width, height)).toEqual([w, h]);
+    });
+
+    it('that is small, is no picture, or cannot be read is sent as it was', async () => {
+        const file = (bytes: number, type: string) => new File([new Uint8Array(bytes)], 'a.png', { type });
+        for (const as of [file(2_000_000, 'image/png'), file(3_000_000, 'text/plain'), file(3_000_000, 'image/png')]) {
+            expect(await ready(as)).toBe(as);
+        }
+    });
+});
 
 describe('a scale', () => {
     it.each([

@@ -123,6 +123,18 @@ final class FloorTest extends BrowserCase
                 'const i = document.querySelector("main img"); const done = arguments[0]; i.complete ? done(i.naturalWidth) : i.onload = () => done(i.naturalWidth);',
             ),
         );
+        // One larger than the server takes is made smaller here, and comes.
+        $large = imagecreatetruecolor(4400, 3000);
+        for ($y = 0; $y < 3000; $y += 4) {
+            for ($x = 0; $x < 4400; $x += 4) {
+                imagefilledrectangle($large, $x, $y, $x + 3, $y + 3, mt_rand(0, 0xFFFFFF));
+            }
+        }
+        imagejpeg($large, $picture, 100);
+        self::assertGreaterThan(8 * 1024 * 1024, filesize($picture));
+        $oda->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($picture);
+        self::until(static fn(): bool => self::number("select count(*) from photos where mime = 'image/jpeg'") === 1);
+        self::assertLessThan(8 * 1024 * 1024, self::number("select bytes from photos where mime = 'image/jpeg'"));
         file_put_contents($picture, 'no picture');
         $oda->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($picture);
         $oda->see('no JPEG, PNG or WebP picture');

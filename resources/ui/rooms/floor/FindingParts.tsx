@@ -7,6 +7,7 @@ import { sendPhoto } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
 import { Trouble } from '../../parts/Page';
+import { ready } from '../../parts/photo';
 import { State } from '../../parts/State';
 import type { Detail } from './Finding';
 
@@ -113,7 +114,7 @@ export function Photos({ f }: { f: Detail }) {
         setBusy(true);
         setError(null);
         try {
-            await sendPhoto(f.finding.id, file);
+            await sendPhoto(f.finding.id, await ready(file));
             await client.invalidateQueries({ queryKey: ['findings', f.finding.id] });
         } catch (e) {
             setError(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent.'));

@@ -11,6 +11,7 @@ import { Dialog } from '../../parts/Dialog';
 import { Drawing, type Outline } from '../../parts/Drawing';
 import { Field } from '../../parts/Field';
 import { Trouble } from '../../parts/Page';
+import { ready } from '../../parts/photo';
 import { Glyph } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { Sketch, type Strokes } from './Sketch';
@@ -175,7 +176,10 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
                             name="photo"
                             accept="image/jpeg,image/png,image/webp"
                             className="sr-only"
-                            onChange={(e) => setPhoto(e.target.files?.[0] ?? null)}
+                            onChange={(e) => {
+                                const chosen = e.target.files?.[0];
+                                void (chosen ? ready(chosen).then(setPhoto) : setPhoto(null));
+                            }}
                         />
                     </label>
                 </div>
