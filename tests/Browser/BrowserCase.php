@@ -42,9 +42,9 @@ abstract class BrowserCase extends TestCase
     }
 
     /** @param callable(): bool $so */
-    protected static function until(callable $so): void
+    protected static function until(callable $so, int $seconds = 20): void
     {
-        for ($i = 0; $i < 200 && ! $so(); $i++) {
+        for ($i = 0; $i < 10 * $seconds && ! $so(); $i++) {
             usleep(100_000);
         }
         self::assertTrue($so());

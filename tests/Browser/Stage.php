@@ -155,14 +155,14 @@ final class Stage
 
     private function wait(int $port): void
     {
-        for ($i = 0; $i < 150; $i++) {
+        for ($i = 0; $i < 1500; $i++) {
             $socket = @fsockopen('127.0.0.1', $port, $code, $message, 1);
             if ($socket !== false) {
                 fclose($socket);
 
                 return;
             }
-            usleep(100_000);
+            usleep(10_000);
         }
         throw new RuntimeException("nothing answers at port {$port}");
     }

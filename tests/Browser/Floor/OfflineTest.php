@@ -23,7 +23,7 @@ final class OfflineTest extends BrowserCase
         $stig->go('/floor')->see('Mine');
         self::until(static fn(): bool => (bool) $stig->browser->executeScript(
             "return navigator.serviceWorker.controller !== null && (localStorage.getItem('jorvel.read') ?? '').includes('Flap travel timing') && (localStorage.getItem('jorvel.read') ?? '').includes('fallsWith')",
-        ));
+        ), 60);
         self::$stage->cut();
 
         $stig->go("/floor/{$card}")->find('[data-testid="step-4"]');
