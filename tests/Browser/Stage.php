@@ -149,7 +149,7 @@ final class Stage
     {
         return [
             ...getenv(), 'APP_ENV' => 'production', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('jorvel--', 4)), 'APP_URL' => $this->url,
-            'DB_DATABASE' => "{$this->folder}/jorvel.sqlite", 'JORVEL_PHOTOS' => "{$this->folder}/photos", 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'database', 'PHP_CLI_SERVER_WORKERS' => '3',
+            'DB_DATABASE' => "{$this->folder}/jorvel.sqlite", 'JORVEL_PHOTOS' => "{$this->folder}/photos", 'SESSION_DRIVER' => 'quiet', 'CACHE_STORE' => 'database', 'PHP_CLI_SERVER_WORKERS' => '3',
         ];
     }
 

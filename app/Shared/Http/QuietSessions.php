@@ -10,13 +10,16 @@ use Illuminate\Session\DatabaseSessionHandler;
 /**
  * Sessions in the database that are written when something of them changes, or once in a while; so that reading does not wait for
  * whoever writes, and goes on while nothing can be written at all.
+ *
+ * A session is written over only as it was read: a request that was on its way while somebody signed out would otherwise put their
+ * session back, with them in it, as soon as another had begun an empty one under the same name.
  */
 final class QuietSessions extends DatabaseSessionHandler
 {
     /** How long a session may be used before its time of use is written again, in seconds. */
     private const WHILE = 120;
 
-    /** @var array<string, array{string, int}> what was read of each, and when it was last used */
+    /** @var array<string, array{string, int, string|null}> what was read of each, when it was last used, and its row's payload */
     private array $read = [];
 
     public function read($sessionId): string
@@ -24,7 +27,11 @@ final class QuietSessions extends DatabaseSessionHandler
         $session = (object) $this->getQuery()->find($sessionId);
         $this->exists = isset($session->payload);
         $data = $this->exists && ! $this->expired($session) ? (string) base64_decode($session->payload) : '';
-        $this->read[$sessionId] = [self::print($data), (int) ($session->last_activity ?? 0)];
+        $this->read[$sessionId] = [
+            self::print($data),
+            (int) ($session->last_activity ?? 0),
+            $session->payload ?? null,
+        ];
 
         return $data;
     }
@@ -36,12 +43,26 @@ final class QuietSessions extends DatabaseSessionHandler
             return true;
         }
         try {
-            return parent::write($sessionId, $data);
+            parent::write($sessionId, $data);
+            $this->read[$sessionId] = [self::print((string) $data), $this->currentTime(), base64_encode((string) $data)];
+
+            return true;
         } catch (QueryException $e) {
             logger()->warning('A session could not be written: '.$e->getPrevious()?->getMessage());
 
             return true;
         }
+    }
+
+    /**
+     * @param string $sessionId
+     * @param array<string, mixed> $payload
+     */
+    protected function performUpdate($sessionId, $payload): int
+    {
+        return $this->getQuery()->where('id', $sessionId)
+            ->where('payload', $this->read[$sessionId][2] ?? null)
+            ->update($payload);
     }
 
     public function gc($lifetime): int

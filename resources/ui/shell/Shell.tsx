@@ -18,17 +18,6 @@ const Go = lazy(async () => ({ default: (await import('./Go')).Go }));
 const typing = (t: EventTarget | null): boolean =>
     t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
 
-/** Signs out until the server says that nobody is signed in here: an answer that was on its way may have put the old session back. */
-async function untilOut(): Promise<void> {
-    for (let n = 0; n < 3; n++) {
-        await take(api.POST('/api/sign-out'));
-        const { response } = await api.GET('/api/me');
-        if (response.status === 401) {
-            return;
-        }
-    }
-}
-
 /** The frame of every room: who is here, what the clock says, where one can go. */
 export function Shell({ children }: { children: ReactNode }) {
     const me = useMe();
@@ -97,7 +86,7 @@ export function Shell({ children }: { children: ReactNode }) {
     }
     const signOut = async () => {
         try {
-            await untilOut();
+            await take(api.POST('/api/sign-out'));
         } catch (e) {
             setStays(e instanceof Failure && e.status === 0 ? 'No connection' : 'The server failed');
             return;

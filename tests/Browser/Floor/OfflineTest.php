@@ -63,16 +63,7 @@ final class OfflineTest extends BrowserCase
         ]);
 
         // Signed out, nothing of what was read stays on the device.
-        // On a busy machine it has been seen not to take at once, the cause not found: whoever leaves would press it again.
-        $in = static fn(): bool => self::number("select count(*) from sessions join people on people.id = sessions.user_id where login = 'stig'") > 0;
-        for ($tries = 0; $tries < 4 && $in(); $tries++) {
-            $stig->go('/floor')->click('header details summary')->press('Sign out');
-            for ($i = 0; $i < 100 && $in(); $i++) {
-                usleep(100_000);
-            }
-        }
-        self::assertFalse($in());
-        $stig->go('/')->find('input[name="login"]');
+        $stig->go('/floor')->click('header details summary')->press('Sign out')->find('input[name="login"]');
         self::assertNull($stig->browser->executeScript("return localStorage.getItem('jorvel.read')"));
     }
 
