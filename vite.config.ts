@@ -30,7 +30,8 @@ export default defineConfig({
                 inlineWorkboxRuntime: true,
                 runtimeCaching: [
                     {
-                        urlPattern: ({ request, url }) => request.mode === 'navigate' && !/^\/(api|calendar)\//.test(url.pathname),
+                        urlPattern: ({ request, url }) =>
+                            request.mode === 'navigate' && !/^\/(api|calendar)\//.test(url.pathname),
                         handler: 'NetworkOnly',
                         options: { precacheFallback: { fallbackURL: '/shell' } },
                     },

@@ -53,7 +53,11 @@ const client: QueryClient = new QueryClient({
     // Without a connection a request fails at once and says so, rather than waiting unseen.
     defaultOptions: {
         mutations: { networkMode: 'always' },
-        queries: { networkMode: 'always', staleTime: 5_000, retry: (n, e) => e instanceof Failure && e.status === 0 && n < 2 },
+        queries: {
+            networkMode: 'always',
+            staleTime: 5_000,
+            retry: (n, e) => e instanceof Failure && e.status === 0 && n < 2,
+        },
     },
     queryCache: new QueryCache({
         onError: (e, query) => {

@@ -60,12 +60,18 @@ export async function take<T>(promise: Promise<Answer<T>>): Promise<T> {
     if (answer.response.ok && answer.data !== undefined) {
         return answer.data;
     }
-    const body = (answer.error ?? {}) as { message?: string; lines?: { line: string; message: string }[]; asked?: string[] };
+    const body = (answer.error ?? {}) as {
+        message?: string;
+        lines?: { line: string; message: string }[];
+        asked?: string[];
+    };
     const status = answer.response.status;
     const said =
         status === 419
             ? 'Your session is too old. Reload the page and sign in again.'
             : (body.message ??
-              (status >= 500 ? 'The server failed. What you entered is still here and nothing was changed; send it again.' : undefined));
+              (status >= 500
+                  ? 'The server failed. What you entered is still here and nothing was changed; send it again.'
+                  : undefined));
     throw new Failure(status, said ?? `The server answered ${status}.`, body.lines ?? [], false, body.asked ?? []);
 }

@@ -19,7 +19,8 @@ export function useMoment() {
         refetchInterval: connected ? 60_000 : 4_000,
     });
 }
-export const useFleet = () => useQuery<Schemas['FleetView'], Failure>({ queryKey: ['fleet'], queryFn: () => take(api.GET('/api/fleet')) });
+export const useFleet = () =>
+    useQuery<Schemas['FleetView'], Failure>({ queryKey: ['fleet'], queryFn: () => take(api.GET('/api/fleet')) });
 export const useAircraft = (mark: string) =>
     useQuery<Schemas['AircraftView'], Failure>({
         queryKey: ['fleet', mark],
@@ -45,9 +46,15 @@ export const useStagger = (query: { weeks: number; fleet?: string; task?: number
 export const useBottles = () =>
     useQuery<Schemas['BottlesView'], Failure>({ queryKey: ['bottles'], queryFn: () => take(api.GET('/api/bottles')) });
 export const useStored = () =>
-    useQuery<Schemas['StoredView'][], Failure>({ queryKey: ['components'], queryFn: () => take(api.GET('/api/components')) });
+    useQuery<Schemas['StoredView'][], Failure>({
+        queryKey: ['components'],
+        queryFn: () => take(api.GET('/api/components')),
+    });
 export const useCalendarLinks = () =>
-    useQuery<Schemas['CalendarLinkView'][], Failure>({ queryKey: ['calendar-links'], queryFn: () => take(api.GET('/api/calendar-links')) });
+    useQuery<Schemas['CalendarLinkView'][], Failure>({
+        queryKey: ['calendar-links'],
+        queryFn: () => take(api.GET('/api/calendar-links')),
+    });
 export const useProgramme = (type: string) =>
     useQuery<Schemas['ProgrammeRoom'], Failure>({
         queryKey: ['library', type],
@@ -79,7 +86,12 @@ export const useProgress = (id: number) =>
 export const usePack = (query: { mark?: string; days: number; skip: string }) =>
     useQuery<Schemas['PackView'], Failure>({
         queryKey: ['visits', 'pack', query],
-        queryFn: () => take(api.GET('/api/pack', { params: { query: { ...query, skip: query.skip === '' ? undefined : query.skip } } })),
+        queryFn: () =>
+            take(
+                api.GET('/api/pack', {
+                    params: { query: { ...query, skip: query.skip === '' ? undefined : query.skip } },
+                }),
+            ),
         placeholderData: (old) => old,
     });
 export const useBays = () =>
@@ -90,7 +102,8 @@ export const usePhases = (query: { type?: string; months: number; phases: number
         queryFn: () => take(api.GET('/api/phases', { params: { query } })),
         placeholderData: (old) => old,
     });
-export const useFloor = () => useQuery<Schemas['FloorView'], Failure>({ queryKey: ['floor'], queryFn: () => take(api.GET('/api/floor')) });
+export const useFloor = () =>
+    useQuery<Schemas['FloorView'], Failure>({ queryKey: ['floor'], queryFn: () => take(api.GET('/api/floor')) });
 export const cardQuery = (id: number) =>
     queryOptions<Schemas['CardView'], Failure>({
         queryKey: ['cards', id],
@@ -108,7 +121,10 @@ export const useFinding = (id: number) =>
         queryFn: () => take(api.GET('/api/findings/{id}', { params: { path: { id } } })),
     });
 export const useRegisters = () =>
-    useQuery<Schemas['RegistersView'], Failure>({ queryKey: ['registers'], queryFn: () => take(api.GET('/api/registers')) });
+    useQuery<Schemas['RegistersView'], Failure>({
+        queryKey: ['registers'],
+        queryFn: () => take(api.GET('/api/registers')),
+    });
 export const registerQuery = (mark: string) =>
     queryOptions<Schemas['RegisterView'], Failure>({
         queryKey: ['registers', mark],
@@ -136,15 +152,20 @@ export const usePart = (number: string) =>
         queryKey: ['stores', 'part', number],
         queryFn: () => take(api.GET('/api/parts/{number}', { params: { path: { number } } })),
     });
-export const useBench = () => useQuery<Schemas['BenchView'], Failure>({ queryKey: ['bench'], queryFn: () => take(api.GET('/api/bench')) });
-export const useCrew = () => useQuery<Schemas['CrewView'], Failure>({ queryKey: ['crew'], queryFn: () => take(api.GET('/api/crew')) });
+export const useBench = () =>
+    useQuery<Schemas['BenchView'], Failure>({ queryKey: ['bench'], queryFn: () => take(api.GET('/api/bench')) });
+export const useCrew = () =>
+    useQuery<Schemas['CrewView'], Failure>({ queryKey: ['crew'], queryFn: () => take(api.GET('/api/crew')) });
 export const usePerson = (id: number) =>
     useQuery<Schemas['PersonRoom'], Failure>({
         queryKey: ['crew', id],
         queryFn: () => take(api.GET('/api/people/{id}', { params: { path: { id } } })),
     });
 export const useDeferrals = () =>
-    useQuery<Schemas['DeferralsView'], Failure>({ queryKey: ['deferrals'], queryFn: () => take(api.GET('/api/deferrals')) });
+    useQuery<Schemas['DeferralsView'], Failure>({
+        queryKey: ['deferrals'],
+        queryFn: () => take(api.GET('/api/deferrals')),
+    });
 export const useReleases = (find: string) =>
     useQuery<Schemas['ReleasesView'], Failure>({
         queryKey: ['release', 'all', find],

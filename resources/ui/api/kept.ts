@@ -17,7 +17,8 @@ export const wanted = (key: QueryKey): boolean => ROOMS.includes(String(key[0]))
 
 /** The newest of what is wanted, and always who is signed in. */
 export function newest(state: DehydratedState, most: number): DehydratedState {
-    const rank = (q: DehydratedState['queries'][number]) => (q.queryKey[0] === 'me' ? Number.POSITIVE_INFINITY : q.state.dataUpdatedAt);
+    const rank = (q: DehydratedState['queries'][number]) =>
+        q.queryKey[0] === 'me' ? Number.POSITIVE_INFINITY : q.state.dataUpdatedAt;
     return { mutations: [], queries: [...state.queries].sort((a, b) => rank(b) - rank(a)).slice(0, most) };
 }
 

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { answered, entered, mayWait, named, nextToSend, renewed, versionAfter, type Waiting, type WaitingStep } from './queue';
+import {
+    answered,
+    entered,
+    mayWait,
+    named,
+    nextToSend,
+    renewed,
+    versionAfter,
+    type Waiting,
+    type WaitingStep,
+} from './queue';
 
 const one = (key: string, card: number, more: Partial<WaitingStep> = {}): WaitingStep => ({
     what: 'step',
@@ -52,7 +62,11 @@ describe('what waits on a device', () => {
             refused: 'too big',
         };
         const over: Waiting = { ...one('3', 7), what: 'handover', body: { version: 6, said: 'stiff' } };
-        const list = [one('1', 7, { body: { version: 5, do: 'read', entry: '25', entries: { seat: 'no', batch: 'B1' } } }), finding, over];
+        const list = [
+            one('1', 7, { body: { version: 5, do: 'read', entry: '25', entries: { seat: 'no', batch: 'B1' } } }),
+            finding,
+            over,
+        ];
         expect(versionAfter(list, 7, 5)).toBe(7);
         const again = renewed(list, '2', 9, () => 'new');
         expect(again.map((w) => [w.key, w.refused, 'version' in w.body ? w.body.version : null])).toEqual([
@@ -66,11 +80,11 @@ describe('what waits on a device', () => {
 
     it('leaves to the connection whatever moves a system, is timed, called or signed', () => {
         const step = (kind: string, acts: string | null = null) => ({ kind, acts });
-        expect([mayWait(step('instruction'), 'done'), mayWait(step('torque'), 'read'), mayWait(step('part'), 'fit')]).toEqual([
-            true,
-            true,
-            true,
-        ]);
+        expect([
+            mayWait(step('instruction'), 'done'),
+            mayWait(step('torque'), 'read'),
+            mayWait(step('part'), 'fit'),
+        ]).toEqual([true, true, true]);
         expect([
             mayWait(step('instruction', 'moves flaps'), 'done'),
             mayWait(step('count', 'moves landing gear'), 'count'),

@@ -7,7 +7,14 @@
 
 import type { Schemas } from './client';
 
-export type Body = { version: number; do: string; entry?: string; entries?: Record<string, string>; tool?: string; note?: string };
+export type Body = {
+    version: number;
+    do: string;
+    entry?: string;
+    entries?: Record<string, string>;
+    tool?: string;
+    note?: string;
+};
 export type Spot = { view: 'side' | 'top' | 'front'; x: number; y: number };
 export type FindingBody = {
     place: string;
@@ -20,7 +27,15 @@ export type FindingBody = {
 };
 export type HandOverBody = { version: number; said: string };
 
-type Entry = { key: string; who: number; card: number; number: string; title: string; at: string; refused: string | null };
+type Entry = {
+    key: string;
+    who: number;
+    card: number;
+    number: string;
+    title: string;
+    at: string;
+    refused: string | null;
+};
 export type WaitingStep = Entry & { what: 'step'; no: number; body: Body };
 /** A photo of it lies beside, under the same key; `photo` says that there is one. */
 export type WaitingFinding = Entry & { what: 'finding'; body: FindingBody; photo: boolean };
@@ -124,7 +139,10 @@ class Queue {
     /** Keeps one more, behind all others, under the key it was first sent with. */
     keep(key: string, who: number, card: Schemas['CardView'], title: string, one: New<Waiting>): void {
         const at = `${new Date().toISOString()} ${String(this.list.length).padStart(4, '0')}`;
-        this.set([...this.list, { key, who, card: card.id, number: card.number, title, at, refused: null, ...one } as Waiting]);
+        this.set([
+            ...this.list,
+            { key, who, card: card.id, number: card.number, title, at, refused: null, ...one } as Waiting,
+        ]);
     }
 }
 

@@ -33,10 +33,22 @@ export const sendStep = (w: Pick<WaitingStep, 'card' | 'no' | 'body' | 'key'>) =
     );
 
 export const sendFinding = (card: number, body: FindingBody, key: string) =>
-    take(api.POST('/api/cards/{id}/findings', { params: { path: { id: card } }, body, headers: { 'Idempotency-Key': key } }));
+    take(
+        api.POST('/api/cards/{id}/findings', {
+            params: { path: { id: card } },
+            body,
+            headers: { 'Idempotency-Key': key },
+        }),
+    );
 
 export const sendHandOver = (card: number, body: HandOverBody, key: string) =>
-    take(api.POST('/api/cards/{id}/hand-over', { params: { path: { id: card } }, body, headers: { 'Idempotency-Key': key } }));
+    take(
+        api.POST('/api/cards/{id}/hand-over', {
+            params: { path: { id: card } },
+            body,
+            headers: { 'Idempotency-Key': key },
+        }),
+    );
 
 export async function sendPhoto(finding: number, file: Blob): Promise<void> {
     const form = new FormData();
@@ -94,7 +106,13 @@ export function useSendWaiting(who: number | undefined): void {
                             void client.invalidateQueries({ queryKey: ['cards', w.card] });
                             continue;
                         }
-                        if (f.status === undefined || f.status === 0 || f.status >= 500 || f.status === 401 || f.status === 419) {
+                        if (
+                            f.status === undefined ||
+                            f.status === 0 ||
+                            f.status >= 500 ||
+                            f.status === 401 ||
+                            f.status === 419
+                        ) {
                             return;
                         }
                         queue.set(answered(queue.all(), w.key, { refused: f.message }));

@@ -3,7 +3,10 @@ import { type Band, domain, place, ticks } from './scale';
 type Needle = { name: string; value: number; look: 'found' | 'predicted' | 'good' };
 
 const turn = (share: number) => ((-62 + 124 * share) * Math.PI) / 180;
-const at = (share: number, r: number): [number, number] => [150 + r * Math.sin(turn(share)), 168 - r * Math.cos(turn(share))];
+const at = (share: number, r: number): [number, number] => [
+    150 + r * Math.sin(turn(share)),
+    168 - r * Math.cos(turn(share)),
+];
 const segment = (from: number, to: number, r: number): string => {
     const [x1, y1] = at(from, r);
     const [x2, y2] = at(to, r);
@@ -37,7 +40,15 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
                     const [x1, y1] = at(s, 110);
                     const [x2, y2] = at(s, 133);
                     return (
-                        <line key={i === 0 ? 'low' : 'high'} x1={x1} y1={y1} x2={x2} y2={y2} className="stroke-spruce" strokeWidth="3" />
+                        <line
+                            key={i === 0 ? 'low' : 'high'}
+                            x1={x1}
+                            y1={y1}
+                            x2={x2}
+                            y2={y2}
+                            className="stroke-spruce"
+                            strokeWidth="3"
+                        />
                     );
                 })}
                 {ticks(ends, 5).map((t) => {
@@ -92,7 +103,15 @@ export function Arc({ title, unit, limit, needles }: { title: string; unit: stri
                         <span key={n.name}>
                             {' · '}
                             {n.name}{' '}
-                            <b className={n.look === 'found' ? 'text-rust' : n.look === 'predicted' ? 'text-spruce' : 'text-ink'}>
+                            <b
+                                className={
+                                    n.look === 'found'
+                                        ? 'text-rust'
+                                        : n.look === 'predicted'
+                                          ? 'text-spruce'
+                                          : 'text-ink'
+                                }
+                            >
                                 {Number(n.value.toFixed(2))}
                             </b>
                         </span>

@@ -1,6 +1,10 @@
 import type { ButtonHTMLAttributes } from 'react';
 
-type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: 'main' | 'plain' | 'quiet'; big?: boolean; hint?: string };
+type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
+    kind?: 'main' | 'plain' | 'quiet';
+    big?: boolean;
+    hint?: string;
+};
 
 /** Big ones are for gloves; under a finger all are at least 48 px high. A key held down presses once. */
 export function Button({ kind = 'plain', big, hint, className = '', children, ...rest }: Props) {

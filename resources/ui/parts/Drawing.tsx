@@ -11,7 +11,9 @@ const names: Record<View, string> = { side: 'from the left', top: 'from above', 
 /** A smooth closed or open line through its points (Catmull-Rom as cubic curves). */
 export function path({ p, c, s }: Pick<Line, 'p' | 'c' | 's'>): string {
     const at = (i: number): [number, number] =>
-        c ? (p[(i + p.length) % p.length] as [number, number]) : (p[Math.max(0, Math.min(p.length - 1, i))] as [number, number]);
+        c
+            ? (p[(i + p.length) % p.length] as [number, number])
+            : (p[Math.max(0, Math.min(p.length - 1, i))] as [number, number]);
     const xy = ([x, y]: [number, number]) => `${+x.toFixed(3)} ${+y.toFixed(3)}`;
     let d = `M${xy(at(0))}`;
     for (let i = 0; i < (c ? p.length : p.length - 1); i++) {
@@ -28,7 +30,12 @@ export const onView = (view: View, m: { x: number; y: number; z: number }): [num
     view === 'side' ? [m.x, -m.z] : view === 'top' ? [m.x, -m.y] : [-m.y, -m.z];
 
 /** Arrow keys move the place picked: across, and up. */
-const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+const arrows: Record<string, [number, number]> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, 1],
+    ArrowDown: [0, -1],
+};
 
 const looks: Record<string, string> = {
     skin: 'fill-sheet stroke-ink',
@@ -59,7 +66,8 @@ export function Drawing({
         top: [-pad - 1, -half - pad / 2, length + 2 * pad + 1, 2 * half + pad],
         front: [-(length + 2 * pad + 1) / 2, -height - pad, length + 2 * pad + 1, height + 2 * pad],
     };
-    const pick = (view: View, x: number, y: number) => onPick?.({ view, x: Math.round(x * 100) / 100, y: Math.round(y * 100) / 100 });
+    const pick = (view: View, x: number, y: number) =>
+        onPick?.({ view, x: Math.round(x * 100) / 100, y: Math.round(y * 100) / 100 });
     const one = (view: View): ReactNode => {
         const [x, y, w, h] = box[view];
         const lines = outline[view].map((l) => ({ ...l, p: l.p.map(([a, b]) => [a, -b] as [number, number]) }));
@@ -85,14 +93,17 @@ export function Drawing({
                             const by = arrows[e.key];
                             if (by) {
                                 e.preventDefault();
-                                const from = spot?.view === view ? spot : { x: x + w / 2, y: view === 'top' ? 0 : height / 2 };
+                                const from =
+                                    spot?.view === view ? spot : { x: x + w / 2, y: view === 'top' ? 0 : height / 2 };
                                 const step = e.shiftKey ? 1 : 0.25;
                                 pick(view, from.x + by[0] * step, from.y + by[1] * step);
                             }
                         },
                     })}
                 >
-                    {view !== 'top' && <line x1={x} x2={x + w} y1="0" y2="0" className="stroke-rule" strokeWidth={length * 0.003} />}
+                    {view !== 'top' && (
+                        <line x1={x} x2={x + w} y1="0" y2="0" className="stroke-rule" strokeWidth={length * 0.003} />
+                    )}
                     {lines.map((l, i) => (
                         <path
                             // biome-ignore lint/suspicious/noArrayIndexKey: lines of one drawing never move
@@ -109,7 +120,14 @@ export function Drawing({
                         return (
                             <g key={m.id} className={stateColour(m.state)}>
                                 <title>{`${m.no}: ${m.name}`}</title>
-                                <circle cx={a} cy={b} r={r} className="fill-paper" stroke="currentColor" strokeWidth={r * 0.32} />
+                                <circle
+                                    cx={a}
+                                    cy={b}
+                                    r={r}
+                                    className="fill-paper"
+                                    stroke="currentColor"
+                                    strokeWidth={r * 0.32}
+                                />
                                 <text
                                     x={a}
                                     y={b + r * 0.48}

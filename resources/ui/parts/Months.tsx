@@ -12,7 +12,12 @@ export function Months({ months, mean }: { months: Schemas['MonthView'][]; mean:
     const wide = 900 / months.length;
     const y = (h: number) => 120 - (h / top) * 108;
     return (
-        <svg viewBox="0 0 960 156" className="w-full" role="img" aria-label="Flight hours by month, beside the planned mean">
+        <svg
+            viewBox="0 0 960 156"
+            className="w-full"
+            role="img"
+            aria-label="Flight hours by month, beside the planned mean"
+        >
             {ticks([0, top], 3).map((t) => (
                 <g key={t}>
                     <line x1="50" x2="950" y1={y(t)} y2={y(t)} className="stroke-rule" />
@@ -32,17 +37,35 @@ export function Months({ months, mean }: { months: Schemas['MonthView'][]; mean:
                         className="fill-spruce-wash stroke-spruce"
                         strokeWidth="1.5"
                     />
-                    <text x={52 + i * wide + (wide - 6) / 2} y="136" textAnchor="middle" className="fill-ink text-[12px]">
+                    <text
+                        x={52 + i * wide + (wide - 6) / 2}
+                        y="136"
+                        textAnchor="middle"
+                        className="fill-ink text-[12px]"
+                    >
                         {names[Number(m.month.slice(5, 7)) - 1]}
                     </text>
                     {(i === 0 || m.month.endsWith('-01')) && (
-                        <text x={52 + i * wide + (wide - 6) / 2} y="151" textAnchor="middle" className="fill-soft text-[11px]">
+                        <text
+                            x={52 + i * wide + (wide - 6) / 2}
+                            y="151"
+                            textAnchor="middle"
+                            className="fill-soft text-[11px]"
+                        >
                             {m.month.slice(0, 4)}
                         </text>
                     )}
                 </g>
             ))}
-            <line x1="50" x2="950" y1={y(planned)} y2={y(planned)} className="stroke-ink" strokeWidth="1.5" strokeDasharray="5 4" />
+            <line
+                x1="50"
+                x2="950"
+                y1={y(planned)}
+                y2={y(planned)}
+                className="stroke-ink"
+                strokeWidth="1.5"
+                strokeDasharray="5 4"
+            />
         </svg>
     );
 }

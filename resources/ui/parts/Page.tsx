@@ -73,7 +73,11 @@ export function Wait<T>({ query, children }: { query: UseQueryResult<T, Failure>
         return (
             <Page
                 sentence={query.error.status === 404 ? 'Not found.' : 'This could not be read.'}
-                note={query.error.status === 404 ? 'It may have been renamed, or the address is mistyped.' : query.error.message}
+                note={
+                    query.error.status === 404
+                        ? 'It may have been renamed, or the address is mistyped.'
+                        : query.error.message
+                }
             >
                 <Button onClick={() => void query.refetch()}>Retry</Button>
             </Page>
@@ -95,7 +99,15 @@ export function Section({ title, children, aside }: { title: string; children: R
 }
 
 /** Something longer or wider than its place, reached by keyboard too. */
-export function Scroll({ label, className = '', children }: { label: string; className?: string; children: ReactNode }) {
+export function Scroll({
+    label,
+    className = '',
+    children,
+}: {
+    label: string;
+    className?: string;
+    children: ReactNode;
+}) {
     return (
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reached by keyboard
         <section aria-label={label} tabIndex={0} className={`overflow-auto ${className}`}>
@@ -126,7 +138,15 @@ export function Trouble({ error }: { error: Failure | null }) {
 }
 
 /** What must be known before the work, told apart from every state: a black edge for what may hurt people, a striped one for equipment. */
-export function Caution({ level, title, children }: { level: 'warning' | 'caution'; title?: string; children: ReactNode }) {
+export function Caution({
+    level,
+    title,
+    children,
+}: {
+    level: 'warning' | 'caution';
+    title?: string;
+    children: ReactNode;
+}) {
     return (
         <div
             className={`flex overflow-hidden rounded-lg border-2 border-ink bg-sheet ${level === 'caution' ? 'border-dashed' : ''}`}

@@ -29,7 +29,11 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
             preserveAspectRatio="none"
             className={`block w-full overflow-visible ${small ? 'h-6' : 'h-7.5'} ${colour}`}
             role="img"
-            aria-label={row.stop ? `${row.mark} can go until ${short(row.stop.date)}: ${row.stop.title}` : `${row.mark}: nothing stops it`}
+            aria-label={
+                row.stop
+                    ? `${row.mark} can go until ${short(row.stop.date)}: ${row.stop.title}`
+                    : `${row.mark}: nothing stops it`
+            }
         >
             <defs>
                 <pattern id={hatch} width="10" height="10" patternUnits="userSpaceOnUse" patternTransform="skewX(-40)">
@@ -52,7 +56,15 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
                     strokeWidth="1"
                 />
             ))}
-            <line x1="0" x2="0" y1="0" y2="32" className="stroke-ink" vectorEffect="non-scaling-stroke" strokeWidth="2" />
+            <line
+                x1="0"
+                x2="0"
+                y1="0"
+                y2="32"
+                className="stroke-ink"
+                vectorEffect="non-scaling-stroke"
+                strokeWidth="2"
+            />
             {row.visits
                 .filter((v) => v.from < horizon && v.to >= 0)
                 .map((v) => (
@@ -88,11 +100,23 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
                 width={end}
                 height="9"
                 fill={
-                    kind === 'usage' || kind === 'bottle' ? `url(#${hatch})` : kind === 'deferral' ? `url(#${hatch}-dots)` : 'currentColor'
+                    kind === 'usage' || kind === 'bottle'
+                        ? `url(#${hatch})`
+                        : kind === 'deferral'
+                          ? `url(#${hatch}-dots)`
+                          : 'currentColor'
                 }
             />
             {!beyond && days >= 0 && (
-                <line x1={end} x2={end} y1="5" y2="24" stroke="currentColor" strokeWidth="4" vectorEffect="non-scaling-stroke" />
+                <line
+                    x1={end}
+                    x2={end}
+                    y1="5"
+                    y2="24"
+                    stroke="currentColor"
+                    strokeWidth="4"
+                    vectorEffect="non-scaling-stroke"
+                />
             )}
             {beyond && <path d="M990 8l10 6.5L990 21Z" fill="currentColor" />}
             {row.fuses.map((f) => (

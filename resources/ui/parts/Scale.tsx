@@ -30,7 +30,12 @@ export function Scale({
                 v === null ? null : (
                     <g key={i === 0 ? 'low' : 'high'} className="text-spruce">
                         <line x1={x(v)} x2={x(v)} y1="40" y2="100" stroke="currentColor" strokeWidth="3" />
-                        <text x={x(v)} y="30" textAnchor="middle" className="fill-current font-mono text-[15px] font-bold">
+                        <text
+                            x={x(v)}
+                            y="30"
+                            textAnchor="middle"
+                            className="fill-current font-mono text-[15px] font-bold"
+                        >
                             {v}
                         </text>
                     </g>
@@ -49,9 +54,17 @@ export function Scale({
                 {unit}
             </text>
             {others.map((o) => (
-                <path key={o.name} d={`M${x(o.value) - 9} 66h18l-9 33Z`} fill="none" className="stroke-ink" strokeWidth="1.5" />
+                <path
+                    key={o.name}
+                    d={`M${x(o.value) - 9} 66h18l-9 33Z`}
+                    fill="none"
+                    className="stroke-ink"
+                    strokeWidth="1.5"
+                />
             ))}
-            {value !== null && <path d={`M${x(value) - 10} 62h20l-10 37Z`} className={bad ? 'fill-rust' : 'fill-ink'} />}
+            {value !== null && (
+                <path d={`M${x(value) - 10} 62h20l-10 37Z`} className={bad ? 'fill-rust' : 'fill-ink'} />
+            )}
         </svg>
     );
 }

@@ -16,8 +16,19 @@ export function StaggerLine({ fleet }: { fleet: Schemas['StaggerView'] }) {
         >
             {[0, 0.5, 1].map((part) => (
                 <g key={part}>
-                    <line x1="70" x2="930" y1={y(fleet.interval * part)} y2={y(fleet.interval * part)} className="stroke-rule" />
-                    <text x="62" y={y(fleet.interval * part) + 4} textAnchor="end" className="fill-soft font-mono text-[13px]">
+                    <line
+                        x1="70"
+                        x2="930"
+                        y1={y(fleet.interval * part)}
+                        y2={y(fleet.interval * part)}
+                        className="stroke-rule"
+                    />
+                    <text
+                        x="62"
+                        y={y(fleet.interval * part) + 4}
+                        textAnchor="end"
+                        className="fill-soft font-mono text-[13px]"
+                    >
                         {halves(fleet.interval * part)} h
                     </text>
                 </g>
@@ -26,9 +37,24 @@ export function StaggerLine({ fleet }: { fleet: Schemas['StaggerView'] }) {
             {fleet.rows.map((r, i) => (
                 <g key={r.mark} className={r.state === 'clear' ? 'text-spruce' : 'text-ochre'}>
                     <title>{`${r.mark}: ${halves(r.left)} h left, ${halves(Math.abs(r.distance))} h ${r.distance > 0 ? 'above' : 'below'} the line`}</title>
-                    <line x1={x(i)} x2={x(i)} y1={y(r.left)} y2={y(r.target)} stroke="currentColor" strokeWidth="3" strokeDasharray="4 3" />
+                    <line
+                        x1={x(i)}
+                        x2={x(i)}
+                        y1={y(r.left)}
+                        y2={y(r.target)}
+                        stroke="currentColor"
+                        strokeWidth="3"
+                        strokeDasharray="4 3"
+                    />
                     {r.state === 'clear' ? (
-                        <circle cx={x(i)} cy={y(r.left)} r="6.5" className="fill-paper" stroke="currentColor" strokeWidth="2.5" />
+                        <circle
+                            cx={x(i)}
+                            cy={y(r.left)}
+                            r="6.5"
+                            className="fill-paper"
+                            stroke="currentColor"
+                            strokeWidth="2.5"
+                        />
                     ) : (
                         <>
                             <path

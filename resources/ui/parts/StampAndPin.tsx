@@ -7,7 +7,15 @@ export const unsigned: Signed = { stamp: '', pin: '' };
 export const isSigned = (s: Signed) => s.stamp !== '' && s.pin !== '';
 
 /** What a signature is given with, each time anew. */
-export function StampAndPin({ signed, onSigned, first = false }: { signed: Signed; onSigned: (s: Signed) => void; first?: boolean }) {
+export function StampAndPin({
+    signed,
+    onSigned,
+    first = false,
+}: {
+    signed: Signed;
+    onSigned: (s: Signed) => void;
+    first?: boolean;
+}) {
     return (
         <div className="grid grid-cols-2 gap-3">
             <Field

@@ -1,6 +1,11 @@
 type StateName = 'clear' | 'watch' | 'stop' | 'waiting';
 
-const colours: Record<StateName, string> = { clear: 'text-spruce', watch: 'text-ochre', stop: 'text-rust', waiting: 'text-slate' };
+const colours: Record<StateName, string> = {
+    clear: 'text-spruce',
+    watch: 'text-ochre',
+    stop: 'text-rust',
+    waiting: 'text-slate',
+};
 
 export const stateColour = (state: string): string => colours[state as StateName] ?? 'text-soft';
 
@@ -16,7 +21,15 @@ export function Glyph({ state, size = 16 }: { state: string; size?: number }) {
         >
             {state === 'clear' && <circle cx="8" cy="8" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" />}
             {state === 'waiting' && (
-                <circle cx="8" cy="8" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="3 2.2" />
+                <circle
+                    cx="8"
+                    cy="8"
+                    r="5.5"
+                    fill="none"
+                    stroke="currentColor"
+                    strokeWidth="2"
+                    strokeDasharray="3 2.2"
+                />
             )}
             {state === 'watch' && (
                 <>

@@ -20,7 +20,8 @@ const quote = (v: unknown): string => {
 };
 
 /** RFC 4180: a head, CRLF, quotes only where needed. */
-export const csv = (head: string[], rows: unknown[][]): string => `${[head, ...rows].map((r) => r.map(quote).join(',')).join('\r\n')}\r\n`;
+export const csv = (head: string[], rows: unknown[][]): string =>
+    `${[head, ...rows].map((r) => r.map(quote).join(',')).join('\r\n')}\r\n`;
 
 /** From how many rows on only those in sight are drawn; on paper all are. */
 const MANY = 120;
@@ -92,7 +93,9 @@ export function Table<T>({
     const some = shown.length > MANY && !printing;
     const seen = some ? virtual.getVirtualItems().map((v) => shown[v.index]) : shown;
     const above = some ? (virtual.getVirtualItems()[0]?.start ?? 0) - virtual.options.scrollMargin : 0;
-    const below = some ? virtual.getTotalSize() - (virtual.getVirtualItems().at(-1)?.end ?? 0) + virtual.options.scrollMargin : 0;
+    const below = some
+        ? virtual.getTotalSize() - (virtual.getVirtualItems().at(-1)?.end ?? 0) + virtual.options.scrollMargin
+        : 0;
     if (rows.length === 0) {
         return <p className="py-4 text-soft">{empty}</p>;
     }
@@ -111,7 +114,11 @@ export function Table<T>({
                     <div className="absolute z-20 mt-1 w-48 rounded-lg border border-rule bg-sheet p-2">
                         {table.getAllLeafColumns().map((c) => (
                             <label key={c.id} className="flex items-center gap-2 py-0.5">
-                                <input type="checkbox" checked={c.getIsVisible()} onChange={c.getToggleVisibilityHandler()} />
+                                <input
+                                    type="checkbox"
+                                    checked={c.getIsVisible()}
+                                    onChange={c.getToggleVisibilityHandler()}
+                                />
                                 {String(c.columnDef.header)}
                             </label>
                         ))}
@@ -147,7 +154,11 @@ export function Table<T>({
                                                   : 'none'
                                         }
                                     >
-                                        <button type="button" onClick={h.column.getToggleSortingHandler()} className="font-semibold">
+                                        <button
+                                            type="button"
+                                            onClick={h.column.getToggleSortingHandler()}
+                                            className="font-semibold"
+                                        >
                                             {flexRender(h.column.columnDef.header, h.getContext())}
                                             {{ asc: ' ↑', desc: ' ↓' }[String(h.column.getIsSorted())] ?? ''}
                                         </button>

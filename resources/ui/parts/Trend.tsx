@@ -21,7 +21,13 @@ export function Trend({ bottle }: { bottle: Schemas['BottleView'] }) {
             role="img"
             aria-label={`${bottle.name}: pressure at ${bottle.reference} °C, falling to its minimum${bottle.date ? ` on ${short(bottle.date)}` : ''}`}
         >
-            <rect x="56" y={y(bottle.minimum)} width="530" height={Math.max(0, 210 - y(bottle.minimum))} className="fill-rust-wash" />
+            <rect
+                x="56"
+                y={y(bottle.minimum)}
+                width="530"
+                height={Math.max(0, 210 - y(bottle.minimum))}
+                className="fill-rust-wash"
+            />
             {ticks(ends, 4).map((t) => (
                 <g key={t}>
                     <line x1="56" x2="586" y1={y(t)} y2={y(t)} className="stroke-rule" />
@@ -30,7 +36,14 @@ export function Trend({ bottle }: { bottle: Schemas['BottleView'] }) {
                     </text>
                 </g>
             ))}
-            <line x1="56" x2="586" y1={y(bottle.minimum)} y2={y(bottle.minimum)} className="stroke-rust" strokeWidth="2" />
+            <line
+                x1="56"
+                x2="586"
+                y1={y(bottle.minimum)}
+                y2={y(bottle.minimum)}
+                className="stroke-rust"
+                strokeWidth="2"
+            />
             <text x="60" y={y(bottle.minimum) + 17} className="fill-rust text-[12px] font-semibold">
                 minimum {bottle.minimum} {bottle.unit}
             </text>
@@ -38,16 +51,42 @@ export function Trend({ bottle }: { bottle: Schemas['BottleView'] }) {
             <text x={x(0)} y="226" textAnchor="middle" className="fill-ink text-[12px] font-semibold">
                 today
             </text>
-            <line x1={x(from.day)} y1={y(from.pressure)} x2={x(to.day)} y2={y(to.pressure)} className="stroke-ink" strokeWidth="2" />
+            <line
+                x1={x(from.day)}
+                y1={y(from.pressure)}
+                x2={x(to.day)}
+                y2={y(to.pressure)}
+                className="stroke-ink"
+                strokeWidth="2"
+            />
             {bottle.points.map((p) => (
-                <circle key={p.date} cx={x(p.day)} cy={y(p.pressure)} r="4" className="fill-paper stroke-ink" strokeWidth="1.8">
+                <circle
+                    key={p.date}
+                    cx={x(p.day)}
+                    cy={y(p.pressure)}
+                    r="4"
+                    className="fill-paper stroke-ink"
+                    strokeWidth="1.8"
+                >
                     <title>{`${short(p.date)}: ${p.pressure.toFixed(1)} ${bottle.unit} at ${bottle.reference} °C`}</title>
                 </circle>
             ))}
             {bottle.date && (
                 <g className={bottle.state === 'stop' ? 'text-rust' : 'text-spruce'}>
-                    <line x1={x(to.day)} x2={x(to.day)} y1={y(to.pressure) - 12} y2="214" stroke="currentColor" strokeWidth="3" />
-                    <text x={Math.min(566, x(to.day))} y="242" textAnchor="middle" className="fill-current text-[13px] font-bold">
+                    <line
+                        x1={x(to.day)}
+                        x2={x(to.day)}
+                        y1={y(to.pressure) - 12}
+                        y2="214"
+                        stroke="currentColor"
+                        strokeWidth="3"
+                    />
+                    <text
+                        x={Math.min(566, x(to.day))}
+                        y="242"
+                        textAnchor="middle"
+                        className="fill-current text-[13px] font-bold"
+                    >
                         {short(bottle.date)}
                     </text>
                 </g>

@@ -22,7 +22,12 @@ export function Dragged({ children }: { children: ReactNode }) {
 }
 
 /** A section that something can be dropped on. */
-export function DropSection({ id, className = '', children, ...rest }: HTMLAttributes<HTMLElement> & { id: string; children: ReactNode }) {
+export function DropSection({
+    id,
+    className = '',
+    children,
+    ...rest
+}: HTMLAttributes<HTMLElement> & { id: string; children: ReactNode }) {
     const { setNodeRef, isOver } = useDroppable({ id });
     return (
         <section ref={setNodeRef} {...rest} className={`${className} ${isOver ? 'outline-2 outline-spruce' : ''}`}>

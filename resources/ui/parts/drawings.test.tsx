@@ -35,7 +35,10 @@ describe('the reach', () => {
 
     it('tells its three textures apart without colour', () => {
         const fills = ['usage', 'calendar', 'deferral'].map(
-            (kind) => renderToStaticMarkup(<Reach row={row('stop', kind, 20)} horizon={90} />).match(/y="10"[^>]*fill="([^"]+)"/)?.[1],
+            (kind) =>
+                renderToStaticMarkup(<Reach row={row('stop', kind, 20)} horizon={90} />).match(
+                    /y="10"[^>]*fill="([^"]+)"/,
+                )?.[1],
         );
         expect(new Set(fills).size).toBe(3);
     });
@@ -53,9 +56,9 @@ describe('the reach', () => {
         expect(renderToStaticMarkup(<Reach row={row('stop', 'usage', 9)} horizon={90} />)).toContain(
             'QA-VFC can go until 14 May: Governor check',
         );
-        expect(renderToStaticMarkup(<Reach row={{ ...row('clear', 'usage', 9), stop: null }} horizon={90} />)).toContain(
-            'nothing stops it',
-        );
+        expect(
+            renderToStaticMarkup(<Reach row={{ ...row('clear', 'usage', 9), stop: null }} horizon={90} />),
+        ).toContain('nothing stops it');
     });
 });
 
@@ -91,7 +94,9 @@ describe('an arc', () => {
     ];
 
     it('turns a needle clockwise as its angle grows, and dashes what is only predicted', () => {
-        const svg = renderToStaticMarkup(<Arc title="Pick-up" unit="°" limit={{ low: 21, high: 24 }} needles={needles} />);
+        const svg = renderToStaticMarkup(
+            <Arc title="Pick-up" unit="°" limit={{ low: 21, high: 24 }} needles={needles} />,
+        );
         const [found = 0, predicted = 0] = numbers(svg, /x1="150" y1="168" x2="([\d.]+)"/g);
         expect(found).toBeLessThan(150);
         expect(predicted).toBeGreaterThan(found);
@@ -99,7 +104,9 @@ describe('an arc', () => {
     });
 
     it('gives every number beside the picture', () => {
-        const svg = renderToStaticMarkup(<Arc title="Pick-up" unit="°" limit={{ low: 21, high: 24 }} needles={needles} />);
+        const svg = renderToStaticMarkup(
+            <Arc title="Pick-up" unit="°" limit={{ low: 21, high: 24 }} needles={needles} />,
+        );
         for (const words of ['21 to 24 °', '19.5', '22.2', 'after the turns']) {
             expect(svg.replace(/<!-- -->/g, '')).toContain(words);
         }
@@ -161,10 +168,15 @@ describe('a phased fleet against its line', () => {
     });
     /** Where each aircraft's drop begins and ends. */
     const drops = (svg: string): [number, number][] =>
-        [...svg.matchAll(/y1="([\d.]+)" y2="([\d.]+)" stroke="currentColor"/g)].map((m) => [Number(m[1]), Number(m[2])]);
+        [...svg.matchAll(/y1="([\d.]+)" y2="([\d.]+)" stroke="currentColor"/g)].map((m) => [
+            Number(m[1]),
+            Number(m[2]),
+        ]);
 
     it('draws a drop from where it is to where the line is, upwards when it has too few hours left', () => {
-        const svg = renderToStaticMarkup(<StaggerLine fleet={fleet([craft('a', 100, 100), craft('b', 90, 60), craft('c', 5, 20)])} />);
+        const svg = renderToStaticMarkup(
+            <StaggerLine fleet={fleet([craft('a', 100, 100), craft('b', 90, 60), craft('c', 5, 20)])} />,
+        );
         const [a, b, c] = drops(svg) as [[number, number], [number, number], [number, number]];
         expect(a[0]).toBeCloseTo(a[1]);
         expect(b[0]).toBeLessThan(b[1]);
@@ -174,12 +186,18 @@ describe('a phased fleet against its line', () => {
 
     it('puts every aircraft that is on the line onto its stroke', () => {
         const n = 5;
-        const rows = Array.from({ length: n }, (_, r) => craft(`q${r}`, (120 * (n - r - 0.5)) / n, (120 * (n - r - 0.5)) / n));
+        const rows = Array.from({ length: n }, (_, r) =>
+            craft(`q${r}`, (120 * (n - r - 0.5)) / n, (120 * (n - r - 0.5)) / n),
+        );
         const svg = renderToStaticMarkup(<StaggerLine fleet={fleet(rows)} />);
-        const [x1, x2, y1, y2] = (svg.match(/<line x1="([\d.]+)" x2="([\d.]+)" y1="([\d.]+)" y2="([\d.]+)" class="stroke-ink"/) ?? [])
+        const [x1, x2, y1, y2] = (
+            svg.match(/<line x1="([\d.]+)" x2="([\d.]+)" y1="([\d.]+)" y2="([\d.]+)" class="stroke-ink"/) ?? []
+        )
             .slice(1)
             .map(Number) as [number, number, number, number];
-        const circles = [...svg.matchAll(/<circle cx="([\d.]+)" cy="([\d.]+)"/g)].map((m) => [Number(m[1]), Number(m[2])] as const);
+        const circles = [...svg.matchAll(/<circle cx="([\d.]+)" cy="([\d.]+)"/g)].map(
+            (m) => [Number(m[1]), Number(m[2])] as const,
+        );
         expect(circles).toHaveLength(n);
         for (const [x, y] of circles) {
             expect(y).toBeCloseTo(y1 + ((x - x1) / (x2 - x1)) * (y2 - y1), 6);
@@ -246,7 +264,11 @@ describe('a trend', () => {
 
 describe('the months flown', () => {
     it('are as high as their hours, beside the planned mean', () => {
-        const months = [120, 60, 0].map((fh, i) => ({ month: `2026-0${i + 1}`, days: fh > 0 ? 20 : 0, flown: { fh, ldg: 1 } }));
+        const months = [120, 60, 0].map((fh, i) => ({
+            month: `2026-0${i + 1}`,
+            days: fh > 0 ? 20 : 0,
+            flown: { fh, ldg: 1 },
+        }));
         const svg = renderToStaticMarkup(<Months months={months} mean={2} />);
         const [a, b, c] = numbers(svg, /height="([\d.]+)"/g) as [number, number, number];
         expect(a / b).toBeCloseTo(2);

@@ -16,13 +16,19 @@ export function band(limit: LimitSpec): Band {
         const n = limit.nominal ?? 0;
         return { low: n - (limit.minus ?? 0), high: n + (limit.plus ?? 0) };
     }
-    return { low: limit.kind === 'max' ? null : (limit.min ?? null), high: limit.kind === 'min' ? null : (limit.max ?? null) };
+    return {
+        low: limit.kind === 'max' ? null : (limit.min ?? null),
+        high: limit.kind === 'min' ? null : (limit.max ?? null),
+    };
 }
 
 /** The ends of the drawing: the band with as much again on both sides, from nought where only a most is given, and room for every value shown. */
 export function domain({ low, high }: Band, values: number[] = []): [number, number] {
     if (low === null && high !== null && high > 0) {
-        return [Math.min(0, ...values.filter(Number.isFinite)), Math.max(high * 1.3, ...values.filter(Number.isFinite))];
+        return [
+            Math.min(0, ...values.filter(Number.isFinite)),
+            Math.max(high * 1.3, ...values.filter(Number.isFinite)),
+        ];
     }
     const span = low !== null && high !== null ? high - low : Math.abs(low ?? high ?? 1) * 0.2;
     const pad = span === 0 ? 1 : span;

@@ -68,11 +68,19 @@ describe('a scale', () => {
 
 describe('dates', () => {
     it('are short, with the year only when it is another one', () => {
-        expect([short('2026-05-14', '2026-05-05'), short('2027-01-02', '2026-05-05'), short(null)]).toEqual(['14 May', '2 Jan 2027', '—']);
+        expect([short('2026-05-14', '2026-05-05'), short('2027-01-02', '2026-05-05'), short(null)]).toEqual([
+            '14 May',
+            '2 Jan 2027',
+            '—',
+        ]);
     });
 
     it('count on over months and years', () => {
-        expect([plus('2026-02-27', 2), plus('2026-12-31', 1), plus('2026-05-05', -5)]).toEqual(['2026-03-01', '2027-01-01', '2026-04-30']);
+        expect([plus('2026-02-27', 2), plus('2026-12-31', 1), plus('2026-05-05', -5)]).toEqual([
+            '2026-03-01',
+            '2027-01-01',
+            '2026-04-30',
+        ]);
     });
 
     it.each([30, 90, 365])('stand about seven times over %i days', (horizon) => {

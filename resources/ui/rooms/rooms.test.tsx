@@ -85,8 +85,12 @@ describe('Floor', () => {
 
     it('tells an inspector what comes to an inspection, and nobody else', () => {
         const coming = { ...data, cards: [row('7', { inspectNext: 'at step 13, planned to end Tue 5 May 19:00' })] };
-        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain('Coming to an inspection');
-        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain('inspection at step 13, planned');
+        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain(
+            'Coming to an inspection',
+        );
+        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain(
+            'inspection at step 13, planned',
+        );
         expect(drawn(<Floor />, ['floor'], coming).words).not.toContain('Coming to an inspection');
     });
 
@@ -101,7 +105,14 @@ describe('Floor', () => {
         const { words } = drawn(<Floor />, ['floor'], data);
         expect(words).not.toContain('For you to inspect');
         expect(words.indexOf('Card 1')).toBeLessThan(words.indexOf('Waiting for an independent inspection'));
-        for (const said of ['handed over', 'Jory, 14:00: half done', 'held', 'waits for 6', 'at it: Stig', 'to inspect']) {
+        for (const said of [
+            'handed over',
+            'Jory, 14:00: half done',
+            'held',
+            'waits for 6',
+            'at it: Stig',
+            'to inspect',
+        ]) {
             expect(words).toContain(said);
         }
     });
@@ -145,7 +156,13 @@ describe('the safing register', () => {
     };
 
     it('leads from each thing to the step that takes it off, and says where nothing does', () => {
-        const { html, words } = drawn(<Register />, ['registers', 'QA-VFC'], data, '/floor/registers/QA-VFC', '/floor/registers/:mark');
+        const { html, words } = drawn(
+            <Register />,
+            ['registers', 'QA-VFC'],
+            data,
+            '/floor/registers/QA-VFC',
+            '/floor/registers/:mark',
+        );
         expect(html).toContain('href="/floor/2?step=5"');
         expect(words).toContain('Kept: rack 2');
         expect(words).toContain('(3 days)');
@@ -270,7 +287,10 @@ describe('a manual', () => {
         sentence: 'One must be re-read.',
         revisions: [{ revision: 7, issued: '2026-04-27', summary: 'both run', passages: 1 }],
         passages: [{ section: '76-22', title: 'Change-over', state: 'changed', old: '', now: '', pieces: [] }],
-        templates: [template(1), template(2, { marked: false, reread: 'Tor: read', heldAt: true, fleets: ['coast'], pieces: [] })],
+        templates: [
+            template(1),
+            template(2, { marked: false, reread: 'Tor: read', heldAt: true, fleets: ['coast'], pieces: [] }),
+        ],
         cards: [
             {
                 id: 9,
@@ -390,23 +410,31 @@ describe('Stores', () => {
     });
 
     it('lists what rests on a recalled tool and opens the re-checks in one action', () => {
-        const { html, words } = drawn(<Tool />, ['stores', 'CT-03'], room(['keep'], 3), '/stores/tools/CT-03', '/stores/tools/:code');
+        const { html, words } = drawn(
+            <Tool />,
+            ['stores', 'CT-03'],
+            room(['keep'], 3),
+            '/stores/tools/CT-03',
+            '/stores/tools/:code',
+        );
         expect(words).toContain('Open all 3 re-checks');
         expect(words).toContain('No check says that it ever was good');
         for (const said of ['no re-check yet', 're-check open', 'read again', '58 lbf']) {
             expect(words).toContain(said);
         }
         expect(html).toContain('href="/floor/42"');
-        expect(drawn(<Tool />, ['stores', 'CT-03'], room(['keep'], 1), '/stores/tools/CT-03', '/stores/tools/:code').words).toContain(
-            'Open the re-check',
-        );
-        expect(drawn(<Tool />, ['stores', 'CT-03'], room([], 3), '/stores/tools/CT-03', '/stores/tools/:code').words).not.toContain(
-            'Open all',
-        );
+        expect(
+            drawn(<Tool />, ['stores', 'CT-03'], room(['keep'], 1), '/stores/tools/CT-03', '/stores/tools/:code').words,
+        ).toContain('Open the re-check');
+        expect(
+            drawn(<Tool />, ['stores', 'CT-03'], room([], 3), '/stores/tools/CT-03', '/stores/tools/:code').words,
+        ).not.toContain('Open all');
     });
 
     it('counts in where one may', () => {
-        const out = [{ id: 5, what: 'rags', quantity: 12, card: '001-07', cardId: 7, mark: 'QA-VFC', by: 'Oda', since: 'today' }];
+        const out = [
+            { id: 5, what: 'rags', quantity: 12, card: '001-07', cardId: 7, mark: 'QA-VFC', by: 'Oda', since: 'today' },
+        ];
         const said = { sentence: '', partsSentence: '', outSentence: 'One thing is out.', tools: [], parts: [], out };
         expect(drawn(<Out />, ['stores'], { ...said, may: ['count'] }).words).toContain('Counted in');
         const looked = drawn(<Out />, ['stores'], { ...said, may: [] });
@@ -416,7 +444,12 @@ describe('Stores', () => {
 });
 
 describe('people', () => {
-    const held = (value: string, days: number | null, state: string, more: Partial<Schemas['QualificationView']> = {}) => ({
+    const held = (
+        value: string,
+        days: number | null,
+        state: string,
+        more: Partial<Schemas['QualificationView']> = {},
+    ) => ({
         kind: 'skill',
         value,
         words: `the skill ${value}`,
@@ -449,7 +482,15 @@ describe('people', () => {
         skills: ['engine'],
         types: ['OLN'],
     };
-    const hit = { cardId: 9, number: '004-01', mark: 'QC-TAD', title: '12-month check', on: '2026-06-09', role: 'perform', nobody: false };
+    const hit = {
+        cardId: 9,
+        number: '004-01',
+        mark: 'QC-TAD',
+        title: '12-month check',
+        on: '2026-06-09',
+        role: 'perform',
+        nobody: false,
+    };
     const lapse = (days: number | null, more: Partial<Schemas['LapseView']> = {}): Schemas['LapseView'] => ({
         personId: 7,
         name: 'Sanne Dorn',
@@ -491,7 +532,9 @@ describe('people', () => {
         const ends = [...html.matchAll(/<line x1="2" x2="([\d.]+)" y1="10"/g)].map((m) => Number(m[1]));
         expect(ends.map((x) => Math.round(((x - 2) / 396) * 730))).toEqual([27, 730, 730, 0]);
         expect(html.match(/M400 4/g)).toHaveLength(2);
-        expect(['27 days left', 'does not lapse', 'lapsed'].every((l) => html.includes(`aria-label="${l}"`))).toBe(true);
+        expect(['27 days left', 'does not lapse', 'lapsed'].every((l) => html.includes(`aria-label="${l}"`))).toBe(
+            true,
+        );
         expect(words).toContain('1 open card asks for it');
         expect(words).toContain('no paper entered');
         expect(words).toContain('last day 2026-08-31');
@@ -503,7 +546,9 @@ describe('people', () => {
         expect(words).toContain('Only 8 h of rest');
         expect(words).toContain('2026-05-11 to 2026-05-15 : leave');
         expect(words).toContain('the engine skill renewed');
-        const plain = shown(room([], { ownPin: true, rest: [], entries: [], person: { ...person, away: [] }, held: [] })).words;
+        const plain = shown(
+            room([], { ownPin: true, rest: [], entries: [], person: { ...person, away: [] }, held: [] }),
+        ).words;
         expect(plain).not.toContain('has not chosen a PIN');
         expect(plain).toContain('The usual week, with rest enough');
         expect(plain).toContain('Nothing since they were first entered.');
@@ -515,7 +560,9 @@ describe('people', () => {
         const own = shown(room(['roster', 'keep'])).words;
         expect(own).toMatch(/Change/);
         expect(own).not.toMatch(/Renew|New password/);
-        expect(shown(room(['roster', 'keep', 'held'])).words).toMatch(/Renew.*Add a qualification|Add a qualification.*Renew/);
+        expect(shown(room(['roster', 'keep', 'held'])).words).toMatch(
+            /Renew.*Add a qualification|Add a qualification.*Renew/,
+        );
     });
 
     it('lists lapses as fuses, with what they hit and how to get there', () => {
@@ -534,10 +581,14 @@ describe('people', () => {
             lapse(90, { value: 'c' }),
         ];
         const { html, words } = drawn(<Crew />, ['crew'], crew(list, ['roster', 'keep']));
-        expect(words).toMatch(/004-01 12-month check, to work on 9 Jun[^:]*004-02 12-month check, to inspect on 9 Jun *: nobody else can/);
-        expect([...html.matchAll(/<line x1="0" x2="([\d.]+)" y1="11" y2="11" stroke="currentColor"/g)].map((m) => Number(m[1]))).toEqual([
-            81, 0, 0, 180,
-        ]);
+        expect(words).toMatch(
+            /004-01 12-month check, to work on 9 Jun[^:]*004-02 12-month check, to inspect on 9 Jun *: nobody else can/,
+        );
+        expect(
+            [...html.matchAll(/<line x1="0" x2="([\d.]+)" y1="11" y2="11" stroke="currentColor"/g)].map((m) =>
+                Number(m[1]),
+            ),
+        ).toEqual([81, 0, 0, 180]);
         expect(['27 d', 'past', 'not held', '90 d'].every((w) => words.includes(w))).toBe(true);
         expect(html).toContain('href="/floor/9"');
         expect(html).toContain('href="/crew/people/7"');
@@ -566,11 +617,26 @@ describe('parts', () => {
         sentence: 'JV-3242-11 Brake packing: 2 pieces short until the order comes.',
         batches: [
             { id: 1, batch: 'B1', quantity: 2, expires: '2027-06-30', why: null, taken: 3 },
-            { id: 2, batch: 'B2', quantity: 1, expires: '2026-04-30', why: 'shelf life ran out on 2026-04-30', taken: 0 },
+            {
+                id: 2,
+                batch: 'B2',
+                quantity: 1,
+                expires: '2026-04-30',
+                why: 'shelf life ran out on 2026-04-30',
+                taken: 0,
+            },
         ],
         orders: [{ id: 4, quantity: 8, expected: '2026-05-26' }],
         moves: [
-            { at: 'then', who: 'Oda Fenn', batch: 'B1', kind: 'fitted', quantity: -3, left: 2, paper: 'card 001-07, step 4' },
+            {
+                at: 'then',
+                who: 'Oda Fenn',
+                batch: 'B1',
+                kind: 'fitted',
+                quantity: -3,
+                left: 2,
+                paper: 'card 001-07, step 4',
+            },
             { at: 'before', who: null, batch: 'B1', kind: 'in', quantity: 5, left: 5, paper: 'delivery note 4100' },
         ],
         fitted: [
@@ -600,7 +666,13 @@ describe('parts', () => {
         may,
     });
     const shown = (may: string[]) =>
-        drawn(<Part />, ['stores', 'part', 'JV-3242-11'], room(may), '/stores/parts/JV-3242-11', '/stores/parts/:number');
+        drawn(
+            <Part />,
+            ['stores', 'part', 'JV-3242-11'],
+            room(may),
+            '/stores/parts/JV-3242-11',
+            '/stores/parts/:number',
+        );
 
     it('accounts for every piece: where it lies, where it went, what moved', () => {
         const { words } = shown([]);

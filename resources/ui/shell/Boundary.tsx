@@ -33,7 +33,9 @@ class Catch extends Component<Props, { error: Error | null }> {
         }
         return (
             <Page
-                sentence={gone(error) ? 'Jorvel was updated while this page was open.' : 'This page could not be shown.'}
+                sentence={
+                    gone(error) ? 'Jorvel was updated while this page was open.' : 'This page could not be shown.'
+                }
                 note="What you saved is saved, and what waits on this device is kept. Everything else of Jorvel goes on."
             >
                 <p className="mb-4 font-mono text-sm text-soft">{error.message}</p>

@@ -98,7 +98,12 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
                         </Command.Item>
                     ))}
                     {visits?.visits.map((v) => (
-                        <Command.Item key={v.id} value={`visit ${v.mark} ${v.title}`} className={item} onSelect={to(`/visits/${v.id}`)}>
+                        <Command.Item
+                            key={v.id}
+                            value={`visit ${v.mark} ${v.title}`}
+                            className={item}
+                            onSelect={to(`/visits/${v.id}`)}
+                        >
                             {v.title} <span className="text-soft">{v.mark}</span>
                         </Command.Item>
                     ))}

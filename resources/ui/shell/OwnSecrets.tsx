@@ -9,7 +9,8 @@ export function OwnSecrets({ me, onClose }: { me: Schemas['Me']; onClose: () => 
     const client = useQueryClient();
     const { values: v, bind } = useFields({ now: '', password: '', pin: '', again: '', code: '' });
     const send = useSend(
-        (body: { now: string; password?: string; pin?: string; code?: string }) => take(api.POST('/api/me/secrets', { body })),
+        (body: { now: string; password?: string; pin?: string; code?: string }) =>
+            take(api.POST('/api/me/secrets', { body })),
         (me: Schemas['Me']) => {
             client.setQueryData(['me'], me);
             onClose();
@@ -35,12 +36,22 @@ export function OwnSecrets({ me, onClose }: { me: Schemas['Me']; onClose: () => 
             <Field
                 label="New password"
                 type="password"
-                hint={me.ownPassword ? 'Leave it empty to keep the one you have.' : 'The one you have was given to you: choose another.'}
+                hint={
+                    me.ownPassword
+                        ? 'Leave it empty to keep the one you have.'
+                        : 'The one you have was given to you: choose another.'
+                }
                 {...bind('password')}
                 autoComplete="new-password"
             />
             <div className="grid grid-cols-2 gap-4">
-                <Field label="New PIN" type="password" inputMode="numeric" hint="4 to 8 digits that only you know." {...bind('pin')} />
+                <Field
+                    label="New PIN"
+                    type="password"
+                    inputMode="numeric"
+                    hint="4 to 8 digits that only you know."
+                    {...bind('pin')}
+                />
                 <Field
                     label="The PIN again"
                     type="password"

@@ -112,11 +112,15 @@ export function Shell({ children }: { children: ReactNode }) {
             {signedIn && <Notices />}
             {stays && (
                 <p className="noprint border-b border-rule bg-rust-wash px-6 py-2" role="alert">
-                    {stays}: you are still signed in on this device. Sign out again when it is back, and do not leave the device to others.
+                    {stays}: you are still signed in on this device. Sign out again when it is back, and do not leave
+                    the device to others.
                 </p>
             )}
             {me.data && !me.data.ownPin && (
-                <div className="noprint flex flex-wrap items-center gap-3 border-b border-rule bg-ochre-wash px-6 py-2" role="status">
+                <div
+                    className="noprint flex flex-wrap items-center gap-3 border-b border-rule bg-ochre-wash px-6 py-2"
+                    role="status"
+                >
                     Your PIN was given to you by somebody else, and signs nothing until you choose your own.
                     <Button className="min-h-12" onClick={() => setSecrets(true)}>
                         Choose my PIN
@@ -262,7 +266,12 @@ function TopLine({
                             ['Sign out', onOut],
                         ] as const
                     ).map(([label, run]) => (
-                        <button key={label} type="button" onClick={run} className="min-h-10 rounded px-3 text-left hover:bg-shade">
+                        <button
+                            key={label}
+                            type="button"
+                            onClick={run}
+                            className="min-h-10 rounded px-3 text-left hover:bg-shade"
+                        >
                             {label}
                         </button>
                     ))}

@@ -57,7 +57,13 @@ export function SignIn({ over }: { over?: boolean }) {
                     onChange={(e) => setPassword(e.target.value)}
                 />
                 <Trouble error={error} />
-                <Button kind="main" big type="submit" className="mt-6 w-full" disabled={busy || login === '' || password === ''}>
+                <Button
+                    kind="main"
+                    big
+                    type="submit"
+                    className="mt-6 w-full"
+                    disabled={busy || login === '' || password === ''}
+                >
                     {busy ? 'Signing in…' : 'Sign in'}
                 </Button>
             </form>

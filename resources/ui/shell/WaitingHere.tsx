@@ -22,7 +22,11 @@ export function WaitingHere({ who }: { who: number }) {
         return null;
     }
     return (
-        <div className="noprint sticky top-0 z-20 border-b border-rule bg-sheet px-6 py-2" role="status" data-testid="waiting-here">
+        <div
+            className="noprint sticky top-0 z-20 border-b border-rule bg-sheet px-6 py-2"
+            role="status"
+            data-testid="waiting-here"
+        >
             {(mine.length > 0 || lost) && (
                 <p>
                     <State state="waiting" word={lost ? 'No connection' : 'Sending'} />{' '}
@@ -80,7 +84,9 @@ function Refused({ one }: { one: Waiting }) {
     const [said, setSaid] = useState<string | null>(null);
     const again = async () => {
         try {
-            const card: Schemas['CardView'] = await take(api.GET('/api/cards/{id}', { params: { path: { id: one.card } } }));
+            const card: Schemas['CardView'] = await take(
+                api.GET('/api/cards/{id}', { params: { path: { id: one.card } } }),
+            );
             client.setQueryData(['cards', one.card], card);
             queue?.set(renewed(queue.all(), one.key, card.version, () => crypto.randomUUID()));
         } catch {

@@ -6,8 +6,18 @@ import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 
 const columns: Column<Schemas['BenchRow']>[] = [
-    { id: 'state', header: 'State', accessorKey: 'said', cell: ({ row }) => <State state={row.original.state} word={row.original.said} /> },
-    { id: 'mark', header: 'Aircraft', accessorKey: 'mark', cell: ({ row }) => <b className="font-mono">{row.original.mark}</b> },
+    {
+        id: 'state',
+        header: 'State',
+        accessorKey: 'said',
+        cell: ({ row }) => <State state={row.original.state} word={row.original.said} />,
+    },
+    {
+        id: 'mark',
+        header: 'Aircraft',
+        accessorKey: 'mark',
+        cell: ({ row }) => <b className="font-mono">{row.original.mark}</b>,
+    },
     {
         id: 'kind',
         header: 'Kind',

@@ -51,7 +51,13 @@ export function RigSheet({ card, step, onConflict }: StepProps) {
                             needles={[
                                 ...(found === undefined
                                     ? []
-                                    : [{ name: 'found', value: found, look: outside(p.id) ? ('found' as const) : ('good' as const) }]),
+                                    : [
+                                          {
+                                              name: 'found',
+                                              value: found,
+                                              look: outside(p.id) ? ('found' as const) : ('good' as const),
+                                          },
+                                      ]),
                                 ...(next === undefined || next === found
                                     ? []
                                     : [{ name: 'after the turns', value: next, look: 'predicted' as const }]),
@@ -75,7 +81,9 @@ export function RigSheet({ card, step, onConflict }: StepProps) {
                             </li>
                         ))}
                     </ol>
-                    <p className="mt-2 text-sm text-soft">To be read again, because these touch them: {run.recheck.join(', ')}.</p>
+                    <p className="mt-2 text-sm text-soft">
+                        To be read again, because these touch them: {run.recheck.join(', ')}.
+                    </p>
                 </div>
             )}
             <form onSubmit={submit} className="mt-5">

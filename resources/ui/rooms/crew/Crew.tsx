@@ -26,11 +26,18 @@ const columns = (onDays: ((p: Person) => void) | null): Column<Person>[] => [
                 <Link className="font-semibold underline underline-offset-4" to={`/crew/people/${row.original.id}`}>
                     {row.original.name}
                 </Link>
-                {row.original.trainee && <span className="block text-sm text-soft">trainee under {row.original.supervisor}</span>}
+                {row.original.trainee && (
+                    <span className="block text-sm text-soft">trainee under {row.original.supervisor}</span>
+                )}
             </>
         ),
     },
-    { id: 'stamp', header: 'Stamp', accessorKey: 'stamp', cell: ({ row }) => <span className="font-mono">{row.original.stamp}</span> },
+    {
+        id: 'stamp',
+        header: 'Stamp',
+        accessorKey: 'stamp',
+        cell: ({ row }) => <span className="font-mono">{row.original.stamp}</span>,
+    },
     { id: 'role', header: 'Role', accessorKey: 'role' },
     {
         id: 'shift',
@@ -42,7 +49,8 @@ const columns = (onDays: ((p: Person) => void) | null): Column<Person>[] => [
                 {p.today && <b className="block text-sm text-ochre">{p.today}</b>}
                 {p.away.map((a) => (
                     <span key={a.from} className="block text-sm text-soft">
-                        {a.from === a.until ? a.from : `${a.from} to ${a.until}`}: {a.shift ? `${a.shift} shift, ${a.why}` : a.why}
+                        {a.from === a.until ? a.from : `${a.from} to ${a.until}`}:{' '}
+                        {a.shift ? `${a.shift} shift, ${a.why}` : a.why}
                     </span>
                 ))}
             </>
@@ -91,7 +99,9 @@ export function Crew() {
                 <Page
                     over={<Tabs label="Crew" tabs={crewTabs} />}
                     sentence={room.sentence}
-                    actions={room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter somebody</Button>}
+                    actions={
+                        room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter somebody</Button>
+                    }
                 >
                     {room.lapses.length > 0 && <Lapses lapses={room.lapses} />}
                     <Section title="People">

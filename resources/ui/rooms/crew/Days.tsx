@@ -16,16 +16,26 @@ export function Days({ person, shifts, onClose }: { person: Person; shifts: stri
     const [what, setWhat] = useState<'away' | 'shift' | 'clear'>('away');
     const [shift, setShift] = useState(shifts.find((s) => s !== person.shift) ?? '');
     const send = useSend(
-        (body: { from: string; until: string; do: 'away' | 'shift' | 'clear'; shift?: string; why?: string }, headers) =>
-            take(api.POST('/api/crew/{id}/days', { params: { path: { id: person.id } }, body, headers })),
+        (
+            body: { from: string; until: string; do: 'away' | 'shift' | 'clear'; shift?: string; why?: string },
+            headers,
+        ) => take(api.POST('/api/crew/{id}/days', { params: { path: { id: person.id } }, body, headers })),
         (room) => (room.hits.length > 0 ? setHits(room.hits) : onClose()),
     );
     if (hits !== null) {
         return (
-            <FormDialog title={`Days of ${person.name}`} action="Close" ready send={send} onSend={onClose} onClose={onClose}>
+            <FormDialog
+                title={`Days of ${person.name}`}
+                action="Close"
+                ready
+                send={send}
+                onSend={onClose}
+                onClose={onClose}
+            >
                 <p>
-                    <State state="stop" word="Saved" />. {person.name} is still on {hits.length === 1 ? 'this card' : 'these cards'}, and
-                    not there for {hits.length === 1 ? 'it' : 'them'}. Assign somebody else:
+                    <State state="stop" word="Saved" />. {person.name} is still on{' '}
+                    {hits.length === 1 ? 'this card' : 'these cards'}, and not there for{' '}
+                    {hits.length === 1 ? 'it' : 'them'}. Assign somebody else:
                 </p>
                 <ul className="list-disc pl-5" data-testid="hits">
                     {hits.map((h) => (

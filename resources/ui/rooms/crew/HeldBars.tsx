@@ -9,7 +9,11 @@ const SPAN = 730;
 /** What somebody holds, as bars from today towards its last day, two years across; one that does not lapse has no end. */
 export function HeldBars({ held, onChoose }: { held: Held[]; onChoose: ((h: Held) => void) | null }) {
     if (held.length === 0) {
-        return <p className="text-soft">Nothing yet. Skills, type ratings and authorities are entered here, each with its last day.</p>;
+        return (
+            <p className="text-soft">
+                Nothing yet. Skills, type ratings and authorities are entered here, each with its last day.
+            </p>
+        );
     }
     const kinds = ['authority', 'rating', 'skill'] as const;
     return (
@@ -49,7 +53,9 @@ export function HeldBars({ held, onChoose }: { held: Held[]; onChoose: ((h: Held
                             <span className="max-[900px]:hidden">
                                 <span className="font-mono">{h.held.validUntil ?? 'no end'}</span>
                                 {h.held.note && (
-                                    <span className={`block text-sm ${h.held.state === 'clear' ? 'text-soft' : stateColour(h.held.state)}`}>
+                                    <span
+                                        className={`block text-sm ${h.held.state === 'clear' ? 'text-soft' : stateColour(h.held.state)}`}
+                                    >
                                         {h.held.note}
                                     </span>
                                 )}
@@ -80,11 +86,33 @@ function Bar({ days, state }: { days: number | null; state: string }) {
             aria-label={days === null ? 'does not lapse' : days < 0 ? 'lapsed' : `${days} days left`}
         >
             {[0, 182.5, 365, 547.5, 730].map((d) => (
-                <line key={d} x1={x(d)} x2={x(d)} y1="3" y2="17" className="stroke-rule" strokeWidth={d === 365 || d === 730 ? 2 : 1} />
+                <line
+                    key={d}
+                    x1={x(d)}
+                    x2={x(d)}
+                    y1="3"
+                    y2="17"
+                    className="stroke-rule"
+                    strokeWidth={d === 365 || d === 730 ? 2 : 1}
+                />
             ))}
-            <line x1={x(0)} x2={x(left)} y1="10" y2="10" stroke="currentColor" strokeWidth="6" className={stateColour(state)} />
+            <line
+                x1={x(0)}
+                x2={x(left)}
+                y1="10"
+                y2="10"
+                stroke="currentColor"
+                strokeWidth="6"
+                className={stateColour(state)}
+            />
             {(days === null || days > SPAN) && (
-                <path d="M400 4 L412 10 L400 16" fill="none" stroke="currentColor" strokeWidth="2" className={stateColour(state)} />
+                <path
+                    d="M400 4 L412 10 L400 16"
+                    fill="none"
+                    stroke="currentColor"
+                    strokeWidth="2"
+                    className={stateColour(state)}
+                />
             )}
         </svg>
     );

@@ -8,12 +8,27 @@ import { Pick } from '../../parts/Pick';
 import { Choice } from '../../parts/Tabs';
 
 type Kind = 'skill' | 'rating' | 'authority';
-type Body = { version: number; do: 'grant' | 'withdraw'; kind: Kind; value: string; until?: string | null; paper: string };
+type Body = {
+    version: number;
+    do: 'grant' | 'withdraw';
+    kind: Kind;
+    value: string;
+    until?: string | null;
+    paper: string;
+};
 
 const authorities = { perform: 'works cards', duplicate: 'inspects', certify: 'certifies' };
 
 /** Something held: entered, renewed to another last day, or withdrawn; always with the paper or the reason. */
-export function Holding({ room, one, onClose }: { room: Schemas['PersonRoom']; one: Schemas['HeldView'] | null; onClose: () => void }) {
+export function Holding({
+    room,
+    one,
+    onClose,
+}: {
+    room: Schemas['PersonRoom'];
+    one: Schemas['HeldView'] | null;
+    onClose: () => void;
+}) {
     const [what, setWhat] = useState<'grant' | 'withdraw'>('grant');
     const [kind, setKind] = useState<Kind>((one?.held.kind as Kind | undefined) ?? 'skill');
     const [value, setValue] = useState(one?.held.value ?? '');
@@ -21,10 +36,13 @@ export function Holding({ room, one, onClose }: { room: Schemas['PersonRoom']; o
     const [ends, setEnds] = useState(one === null || one.held.validUntil !== null);
     const [paper, setPaper] = useState('');
     const send = useSend(
-        (body: Body, headers) => take(api.POST('/api/people/{id}/held', { params: { path: { id: room.person.id } }, body, headers })),
+        (body: Body, headers) =>
+            take(api.POST('/api/people/{id}/held', { params: { path: { id: room.person.id } }, body, headers })),
         onClose,
     );
-    const values = { skill: room.choices.skills, rating: room.choices.types, authority: Object.keys(authorities) }[kind];
+    const values = { skill: room.choices.skills, rating: room.choices.types, authority: Object.keys(authorities) }[
+        kind
+    ];
     return (
         <FormDialog
             title={one ? `${room.person.name}: ${one.held.words}` : `Something ${room.person.name} holds`}
@@ -98,8 +116,8 @@ export function Holding({ room, one, onClose }: { room: Schemas['PersonRoom']; o
             {what === 'withdraw' && one && one.asked.length > 0 && (
                 <div className="rounded-lg border-2 border-ochre bg-ochre-wash px-3 py-2">
                     <p>
-                        {one.asked.length === 1 ? 'This open card asks' : `These ${one.asked.length} open cards ask`} for it; whoever works{' '}
-                        {one.asked.length === 1 ? 'it' : 'them'} must then be somebody else:
+                        {one.asked.length === 1 ? 'This open card asks' : `These ${one.asked.length} open cards ask`}{' '}
+                        for it; whoever works {one.asked.length === 1 ? 'it' : 'them'} must then be somebody else:
                     </p>
                     <ul>
                         {one.asked.map((h) => (

@@ -46,7 +46,8 @@ export function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                                     to={`/floor/${h.cardId}`}
                                     className="block w-fit py-1 underline underline-offset-4"
                                 >
-                                    {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'} on {short(h.on)}
+                                    {h.mark} {h.number} {h.title}, {h.role === 'duplicate' ? 'to inspect' : 'to work'}{' '}
+                                    on {short(h.on)}
                                     {h.nobody && <b>: nobody else can</b>}
                                 </Link>
                             ))

@@ -47,11 +47,14 @@ function PersonOf({ room }: { room: Room }) {
             {room.lapses.length > 0 && <Lapses lapses={room.lapses} />}
             {!room.ownPin && (
                 <p className="mt-3 rounded-lg border-2 border-ochre bg-ochre-wash px-3 py-2">
-                    {p.name} has not chosen a PIN yet, and signs nothing until then. A second person, who did not give the password, makes
-                    the code for it.
+                    {p.name} has not chosen a PIN yet, and signs nothing until then. A second person, who did not give
+                    the password, makes the code for it.
                 </p>
             )}
-            <Section title="Qualifications" aside={held && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}>
+            <Section
+                title="Qualifications"
+                aside={held && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}
+            >
                 <HeldBars held={room.held} onChoose={held ? (h) => setOpen({ held: h }) : null} />
             </Section>
             <Section title="Rest and days off">
@@ -110,7 +113,8 @@ function Change({ room, onClose }: { room: Room; onClose: () => void }) {
         leaves: room.leaves,
     });
     const send = useSend(
-        (body: As & { version: number }, headers) => take(api.POST('/api/people/{id}', { params: { path: { id: p.id } }, body, headers })),
+        (body: As & { version: number }, headers) =>
+            take(api.POST('/api/people/{id}', { params: { path: { id: p.id } }, body, headers })),
         onClose,
     );
     return (

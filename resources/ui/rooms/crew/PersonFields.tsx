@@ -18,11 +18,24 @@ export type As = {
 const week = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** Where, when and as what somebody works. */
-export function PersonFields({ as, choices, set }: { as: As; choices: Schemas['ChoicesView']; set: (part: Partial<As>) => void }) {
+export function PersonFields({
+    as,
+    choices,
+    set,
+}: {
+    as: As;
+    choices: Schemas['ChoicesView'];
+    set: (part: Partial<As>) => void;
+}) {
     return (
         <div className="grid grid-cols-2 gap-x-4 gap-y-3">
             <Field label="Name" name="name" value={as.name} onChange={(e) => set({ name: e.target.value })} />
-            <Field label="Stamp" name="stamp" value={as.stamp} onChange={(e) => set({ stamp: e.target.value.toUpperCase() })} />
+            <Field
+                label="Stamp"
+                name="stamp"
+                value={as.stamp}
+                onChange={(e) => set({ stamp: e.target.value.toUpperCase() })}
+            />
             <Pick big label="Role" name="role" value={as.role} onChange={(v) => set({ role: v })}>
                 {choices.roles.map((r) => (
                     <option key={r}>{r}</option>
@@ -50,7 +63,11 @@ export function PersonFields({ as, choices, set }: { as: As; choices: Schemas['C
                                 aria-pressed={on}
                                 className={`min-h-12 min-w-12 rounded-lg border px-2 ${on ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft text-soft'}`}
                                 onClick={() =>
-                                    set({ weekdays: on ? as.weekdays.filter((d) => d !== i + 1) : [...as.weekdays, i + 1].sort() })
+                                    set({
+                                        weekdays: on
+                                            ? as.weekdays.filter((d) => d !== i + 1)
+                                            : [...as.weekdays, i + 1].sort(),
+                                    })
                                 }
                             >
                                 {name}

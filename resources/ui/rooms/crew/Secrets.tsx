@@ -44,8 +44,8 @@ export function FirstSecrets({ login, onLogin, given, onGiven }: FirstProps) {
                 />
             </div>
             <p className="mt-2 text-sm text-soft">
-                This PIN signs nothing: they choose one that only they know, under their name at the top, with a code that a second person
-                makes. You cannot make it yourself, as you know the password.
+                This PIN signs nothing: they choose one that only they know, under their name at the top, with a code
+                that a second person makes. You cannot make it yourself, as you know the password.
             </p>
         </fieldset>
     );
@@ -55,7 +55,8 @@ export function FirstSecrets({ login, onLogin, given, onGiven }: FirstProps) {
 export function GiveSecrets({ person, onClose }: { person: Schemas['PersonView']; onClose: () => void }) {
     const [given, setGiven] = useState<Given>({ password: '', pin: '' });
     const send = useSend(
-        (body: Given, headers) => take(api.POST('/api/people/{id}/secrets', { params: { path: { id: person.id } }, body, headers })),
+        (body: Given, headers) =>
+            take(api.POST('/api/people/{id}/secrets', { params: { path: { id: person.id } }, body, headers })),
         onClose,
     );
     return (
@@ -76,7 +77,10 @@ export function GiveSecrets({ person, onClose }: { person: Schemas['PersonView']
 /** The code for somebody's PIN, signed for by a second person and shown this once. */
 export function MakeCode({ person, onClose }: { person: Schemas['PersonView']; onClose: () => void }) {
     const [made, setMade] = useState<Schemas['PinCodeView'] | null>(null);
-    const send = useSend((body: Signed) => take(api.POST('/api/people/{id}/code', { params: { path: { id: person.id } }, body })), setMade);
+    const send = useSend(
+        (body: Signed) => take(api.POST('/api/people/{id}/code', { params: { path: { id: person.id } }, body })),
+        setMade,
+    );
     const title = `A code for the PIN of ${person.name}`;
     if (made) {
         return (

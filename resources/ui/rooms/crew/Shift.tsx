@@ -17,7 +17,11 @@ import { crewTabs } from './tabs';
 /** A shift: its places, who takes which, and why nobody can take those that stay open. */
 export function Shift() {
     const [query, setQuery] = useSearchParams();
-    const ask = { base: query.get('base') ?? undefined, date: query.get('date') ?? undefined, shift: query.get('shift') ?? undefined };
+    const ask = {
+        base: query.get('base') ?? undefined,
+        date: query.get('date') ?? undefined,
+        shift: query.get('shift') ?? undefined,
+    };
     return (
         <Wait query={useShift(ask)}>
             {(kept) => <ShiftOf key={`${kept.base}${kept.date}${kept.shift}`} kept={kept} onGo={(q) => setQuery(q)} />}
@@ -50,7 +54,9 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
             setTrouble(null);
             try {
                 const next = await take(
-                    api.POST('/api/crew/shift/propose', { body: { ...at, places: change(placesOf(shown.current)), fill } }),
+                    api.POST('/api/crew/shift/propose', {
+                        body: { ...at, places: change(placesOf(shown.current)), fill },
+                    }),
                 );
                 shown.current = next;
                 setView(next);
@@ -117,7 +123,9 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                             <Button
                                 kind="main"
                                 className="min-h-12"
-                                disabled={keep.isPending || waiting > 0 || (!changed && view.kept) || view.slots.length === 0}
+                                disabled={
+                                    keep.isPending || waiting > 0 || (!changed && view.kept) || view.slots.length === 0
+                                }
                                 onClick={() => keep.mutate({ ...at, version: view.version, places: placesOf(view) })}
                             >
                                 Save this crew

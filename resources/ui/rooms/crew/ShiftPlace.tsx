@@ -45,8 +45,8 @@ export function Place({
             >
                 {isOver && dragged !== null ? (
                     <span className={`block text-right ${whyNot === null ? 'text-spruce' : 'text-rust'}`}>
-                        <Glyph state={whyNot === null ? 'clear' : 'stop'} size={13} /> {view.people.find((p) => p.id === dragged)?.name}{' '}
-                        {whyNot ?? 'takes it'}
+                        <Glyph state={whyNot === null ? 'clear' : 'stop'} size={13} />{' '}
+                        {view.people.find((p) => p.id === dragged)?.name} {whyNot ?? 'takes it'}
                     </span>
                 ) : person ? (
                     <>

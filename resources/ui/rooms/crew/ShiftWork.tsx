@@ -21,7 +21,8 @@ export function Work({ view, may, dragged, onOpen }: Props) {
                                     first.title
                                 ) : (
                                     <Link to={`/floor/${first.cardId}`} className="underline-offset-4 hover:underline">
-                                        <span className="font-mono text-sm text-soft">{first.number}</span> {first.title}
+                                        <span className="font-mono text-sm text-soft">{first.number}</span>{' '}
+                                        {first.title}
                                     </Link>
                                 )}
                             </span>
@@ -30,7 +31,14 @@ export function Work({ view, may, dragged, onOpen }: Props) {
                             </span>
                         </h2>
                         {slots.map((s) => (
-                            <Place key={s.id} slot={s} view={view} may={may} onOpen={() => onOpen(s)} dragged={dragged} />
+                            <Place
+                                key={s.id}
+                                slot={s}
+                                view={view}
+                                may={may}
+                                onOpen={() => onOpen(s)}
+                                dragged={dragged}
+                            />
                         ))}
                     </section>
                 );

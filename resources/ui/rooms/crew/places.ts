@@ -5,4 +5,5 @@ export type Slot = Schemas['SlotView'];
 export type Places = Record<string, number>;
 
 export const roles: Record<string, string> = { perform: 'works', duplicate: 'inspects', certify: 'certifies' };
-export const placesOf = (v: Shown): Places => Object.fromEntries(v.slots.flatMap((s) => (s.person === null ? [] : [[s.id, s.person]])));
+export const placesOf = (v: Shown): Places =>
+    Object.fromEntries(v.slots.flatMap((s) => (s.person === null ? [] : [[s.id, s.person]])));

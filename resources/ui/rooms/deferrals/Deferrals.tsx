@@ -10,7 +10,9 @@ import { State } from '../../parts/State';
 /** What is carried, by what runs out first, and the findings that wait for a decision. */
 export function Deferrals() {
     const may = useMe().data?.may ?? [];
-    const [choice, setChoice] = useState<{ finding: Schemas['OpenFinding']; option: Schemas['OptionView'] } | null>(null);
+    const [choice, setChoice] = useState<{ finding: Schemas['OpenFinding']; option: Schemas['OptionView'] } | null>(
+        null,
+    );
     return (
         <Wait query={useDeferrals()}>
             {(room) => (
@@ -21,19 +23,26 @@ export function Deferrals() {
                                 {room.findings.map((f) => (
                                     <li key={f.id} className="py-3" data-finding={f.number}>
                                         <p>
-                                            <State state="stop" word="open" /> <b className="ml-2 font-mono">{f.mark}</b>{' '}
-                                            <span className="font-mono text-sm text-soft">{f.number}</span> <b>{f.place}</b>: {f.extent}{' '}
+                                            <State state="stop" word="open" />{' '}
+                                            <b className="ml-2 font-mono">{f.mark}</b>{' '}
+                                            <span className="font-mono text-sm text-soft">{f.number}</span>{' '}
+                                            <b>{f.place}</b>: {f.extent}{' '}
                                             <span className="text-sm text-soft">
                                                 {f.raisedAt}, {f.raisedBy}, from{' '}
-                                                <Link to={`/floor/${f.cardId}`} className="underline underline-offset-4">
+                                                <Link
+                                                    to={`/floor/${f.cardId}`}
+                                                    className="underline underline-offset-4"
+                                                >
                                                     card {f.card}
                                                 </Link>
-                                                {f.fixCard && `; card ${f.fixCard} is to fix it, and is withdrawn if it is deferred`}
+                                                {f.fixCard &&
+                                                    `; card ${f.fixCard} is to fix it, and is withdrawn if it is deferred`}
                                             </span>
                                         </p>
                                         {f.options.length === 0 && (
                                             <p className="mt-1 text-sm text-soft">
-                                                No listed item of its chapter covers it: it must be fixed before release.
+                                                No listed item of its chapter covers it: it must be fixed before
+                                                release.
                                             </p>
                                         )}
                                         <ul className="mt-2 space-y-2">
@@ -43,12 +52,15 @@ export function Deferrals() {
                                                     className="flex items-center justify-between gap-4 rounded-lg border border-rule bg-sheet px-4 py-2"
                                                 >
                                                     <span>
-                                                        <span className="font-mono text-sm text-soft">{o.code}</span> <b>{o.title}</b>,
-                                                        category {o.category}. {o.said}.
+                                                        <span className="font-mono text-sm text-soft">{o.code}</span>{' '}
+                                                        <b>{o.title}</b>, category {o.category}. {o.said}.
                                                         <span className="block text-sm text-soft">{o.conditions}</span>
                                                     </span>
                                                     {may.includes('defer') && (
-                                                        <Button className="shrink-0" onClick={() => setChoice({ finding: f, option: o })}>
+                                                        <Button
+                                                            className="shrink-0"
+                                                            onClick={() => setChoice({ finding: f, option: o })}
+                                                        >
                                                             Defer under {o.code}
                                                         </Button>
                                                     )}
@@ -70,7 +82,10 @@ export function Deferrals() {
                                     data-deferral={d.finding}
                                 >
                                     <State state={d.state} />
-                                    <Link to={`/fleet/${d.mark}`} className="font-mono font-bold underline underline-offset-4">
+                                    <Link
+                                        to={`/fleet/${d.mark}`}
+                                        className="font-mono font-bold underline underline-offset-4"
+                                    >
                                         {d.mark}
                                     </Link>
                                     <div className="min-w-0">
@@ -123,7 +138,15 @@ function Fuse({ days, state }: { days: number | null; state: string }) {
     );
 }
 
-function DeferSheet({ finding, option, onClose }: { finding: Schemas['OpenFinding']; option: Schemas['OptionView']; onClose: () => void }) {
+function DeferSheet({
+    finding,
+    option,
+    onClose,
+}: {
+    finding: Schemas['OpenFinding'];
+    option: Schemas['OptionView'];
+    onClose: () => void;
+}) {
     const [safed, setSafed] = useState(false);
     const [carry, setCarry] = useState(false);
     const send = useSend(
@@ -137,8 +160,8 @@ function DeferSheet({ finding, option, onClose }: { finding: Schemas['OpenFindin
             title={`Carry ${finding.number} under ${option.code}`}
             says={
                 <>
-                    I defer "{finding.place}: {finding.extent}" on {finding.mark} under {option.code} {option.title}, category{' '}
-                    {option.category}. It {option.said.charAt(0).toLowerCase() + option.said.slice(1)}.
+                    I defer "{finding.place}: {finding.extent}" on {finding.mark} under {option.code} {option.title},
+                    category {option.category}. It {option.said.charAt(0).toLowerCase() + option.said.slice(1)}.
                 </>
             }
             busy={send.isPending}

@@ -24,7 +24,9 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
     const [params, setParams] = useSearchParams();
     const taken = params.get('take');
     const may = useMe().data?.may ?? [];
-    const [chosen, setChosen] = useState<string[]>(taken !== null && aircraft.items.some((i) => i.key === taken) ? [taken] : []);
+    const [chosen, setChosen] = useState<string[]>(
+        taken !== null && aircraft.items.some((i) => i.key === taken) ? [taken] : [],
+    );
     const [making, setMaking] = useState(chosen.length > 0);
     const plan = may.includes('plan');
     const view = (params.get('view') ?? 'items') as View;
@@ -46,8 +48,8 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
                     <Link to="/fleet" className="noprint underline underline-offset-4">
                         Fleet
                     </Link>{' '}
-                    · <b className="font-mono text-ink">{aircraft.mark}</b> · {aircraft.typeName} · {aircraft.fleet}, {aircraft.base} ·{' '}
-                    {aircraft.arrangement}
+                    · <b className="font-mono text-ink">{aircraft.mark}</b> · {aircraft.typeName} · {aircraft.fleet},{' '}
+                    {aircraft.base} · {aircraft.arrangement}
                     {aircraft.conditions.length > 0 && <> · harsh use: {aircraft.conditions.join(', ')}</>}
                 </>
             }
@@ -60,7 +62,9 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
             actions={
                 plan ? (
                     <Button kind="main" hint="V" disabled={chosen.length === 0} onClick={() => setMaking(true)}>
-                        {chosen.length === 0 ? 'Make a visit: choose items' : `Make a visit of ${chosen.length}, ${hours} h`}
+                        {chosen.length === 0
+                            ? 'Make a visit: choose items'
+                            : `Make a visit of ${chosen.length}, ${hours} h`}
                     </Button>
                 ) : undefined
             }
@@ -88,7 +92,10 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
                     <div className="text-sm text-soft">Counted to the end of</div>
                     <div className="text-[1.3rem]">{short(aircraft.countersAsOf, aircraft.today)}</div>
                     {may.includes('keep') && (
-                        <Link className="text-sm underline underline-offset-4" to={`/fleet/what-if?mark=${aircraft.mark}`}>
+                        <Link
+                            className="text-sm underline underline-offset-4"
+                            to={`/fleet/what-if?mark=${aircraft.mark}`}
+                        >
                             what if?
                         </Link>
                     )}

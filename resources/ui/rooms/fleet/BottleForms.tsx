@@ -15,7 +15,13 @@ export function Read({ bottle, today, onClose }: { bottle: Bottle; today: string
     const [replaced, setReplaced] = useState(false);
     const send = useSend(
         (body: { date: string; pressure: number; temp_c: number; replaced: boolean }, headers) =>
-            take(api.POST('/api/components/{id}/readings', { params: { path: { id: bottle.component } }, body, headers })),
+            take(
+                api.POST('/api/components/{id}/readings', {
+                    params: { path: { id: bottle.component } },
+                    body,
+                    headers,
+                }),
+            ),
         onClose,
     );
     const submit = (e: FormEvent) => {
@@ -62,7 +68,15 @@ export function Read({ bottle, today, onClose }: { bottle: Bottle; today: string
     );
 }
 
-export function Wrong({ bottle, reading, onClose }: { bottle: Bottle; reading: Schemas['GaugeRow']; onClose: () => void }) {
+export function Wrong({
+    bottle,
+    reading,
+    onClose,
+}: {
+    bottle: Bottle;
+    reading: Schemas['GaugeRow'];
+    onClose: () => void;
+}) {
     const [pressure, setPressure] = useState(String(reading.pressure));
     const [temp, setTemp] = useState(String(reading.tempC));
     const [reason, setReason] = useState('');
@@ -82,7 +96,13 @@ export function Wrong({ bottle, reading, onClose }: { bottle: Bottle; reading: S
                     value={pressure}
                     onChange={(e) => setPressure(e.target.value)}
                 />
-                <Field label="Temperature, °C" name="temp_c" inputMode="decimal" value={temp} onChange={(e) => setTemp(e.target.value)} />
+                <Field
+                    label="Temperature, °C"
+                    name="temp_c"
+                    inputMode="decimal"
+                    value={temp}
+                    onChange={(e) => setTemp(e.target.value)}
+                />
                 <Field
                     label="Why it was wrong"
                     name="reason"

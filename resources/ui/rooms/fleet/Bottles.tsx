@@ -40,7 +40,9 @@ function BottlesOf({ room }: { room: Schemas['BottlesView'] }) {
                                 <State state={b.state} word={b.state === 'waiting' ? 'no trend' : b.state} />
                                 <b className="font-mono">{b.mark}</b>
                                 <span className="truncate">{b.position}</span>
-                                <span className="whitespace-nowrap">{b.date === null ? 'does not fall' : short(b.date, room.today)}</span>
+                                <span className="whitespace-nowrap">
+                                    {b.date === null ? 'does not fall' : short(b.date, room.today)}
+                                </span>
                             </button>
                         </li>
                     ))}
@@ -87,7 +89,10 @@ function One({ bottle, today }: { bottle: Bottle; today: string }) {
                 </thead>
                 <tbody>
                     {bottle.readings.slice(0, 12).map((r) => (
-                        <tr key={r.id} className={`border-t border-rule/60 ${r.current ? '' : 'text-soft line-through'}`}>
+                        <tr
+                            key={r.id}
+                            className={`border-t border-rule/60 ${r.current ? '' : 'text-soft line-through'}`}
+                        >
                             <td className="py-1 pr-4 whitespace-nowrap">{short(r.date, today)}</td>
                             <td className="pr-4 font-mono whitespace-nowrap">
                                 {r.pressure} {bottle.unit}

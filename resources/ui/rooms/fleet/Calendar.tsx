@@ -64,7 +64,9 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
                 <div className="mt-4 rounded-xl border-2 border-spruce bg-sheet p-4" data-testid="address">
                     <p>The address of “{made.name}”. It is shown this once; put it into the calendar program now.</p>
                     <p className="mt-2 flex items-center gap-3">
-                        <code className="min-w-0 flex-1 overflow-x-auto rounded bg-paper px-2 py-1 font-mono text-sm">{made.address}</code>
+                        <code className="min-w-0 flex-1 overflow-x-auto rounded bg-paper px-2 py-1 font-mono text-sm">
+                            {made.address}
+                        </code>
                         <Button onClick={() => void navigator.clipboard?.writeText(made.address ?? '')}>Copy</Button>
                     </p>
                 </div>
@@ -86,7 +88,13 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
                                 <td className="py-2 pr-4">
                                     <State
                                         state={l.revoked ? 'stop' : 'clear'}
-                                        word={l.revoked ? (l.revoked.startsWith('ended') ? l.revoked : 'revoked') : 'in use'}
+                                        word={
+                                            l.revoked
+                                                ? l.revoked.startsWith('ended')
+                                                    ? l.revoked
+                                                    : 'revoked'
+                                                : 'in use'
+                                        }
                                     />
                                 </td>
                                 <td className="pr-4">{l.name}</td>

@@ -40,7 +40,9 @@ export function Components({ aircraft, may }: { aircraft: Schemas['AircraftView'
                             <td className="pr-4">{c.title}</td>
                             <td className="pr-4 font-mono">{c.partNo}</td>
                             <td className="pr-4 font-mono">{c.serial}</td>
-                            <td className="pr-4">{c.counters === '' ? <span className="text-soft">calendar only</span> : c.counters}</td>
+                            <td className="pr-4">
+                                {c.counters === '' ? <span className="text-soft">calendar only</span> : c.counters}
+                            </td>
                             <td className="pr-4 whitespace-nowrap">{short(c.since, aircraft.today)}</td>
                             <td className="text-right whitespace-nowrap">
                                 {c.gauge && (
@@ -62,7 +64,9 @@ export function Components({ aircraft, may }: { aircraft: Schemas['AircraftView'
                     ))}
                 </tbody>
             </table>
-            {aircraft.components.length === 0 && <p className="py-4 text-soft">Nothing with a life of its own is fitted.</p>}
+            {aircraft.components.length === 0 && (
+                <p className="py-4 text-soft">Nothing with a life of its own is fitted.</p>
+            )}
             {off && <Move component={off} onClose={() => setOff(null)} />}
             {fitting && <Fit aircraft={aircraft} onClose={() => setFitting(false)} />}
         </Section>

@@ -25,12 +25,20 @@ const columns = (today: string): Column<Schemas['DueLine']>[] => [
         header: 'Aircraft',
         accessorKey: 'mark',
         cell: ({ row }) => (
-            <Link className="font-mono font-semibold whitespace-nowrap underline underline-offset-4" to={`/fleet/${row.original.mark}`}>
+            <Link
+                className="font-mono font-semibold whitespace-nowrap underline underline-offset-4"
+                to={`/fleet/${row.original.mark}`}
+            >
                 {row.original.mark}
             </Link>
         ),
     },
-    { id: 'code', header: 'Item', accessorKey: 'code', cell: ({ row }) => <span className="font-mono">{row.original.code}</span> },
+    {
+        id: 'code',
+        header: 'Item',
+        accessorKey: 'code',
+        cell: ({ row }) => <span className="font-mono">{row.original.code}</span>,
+    },
     { id: 'title', header: 'What', accessorKey: 'title' },
     {
         id: 'remaining',

@@ -119,7 +119,10 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                         <div
                             key={line.key}
                             className="absolute inset-x-0"
-                            style={{ height: v.size, transform: `translateY(${v.start - virtual.options.scrollMargin}px)` }}
+                            style={{
+                                height: v.size,
+                                transform: `translateY(${v.start - virtual.options.scrollMargin}px)`,
+                            }}
                         >
                             {line.row ? (
                                 <Craft

@@ -50,13 +50,15 @@ export function Legend() {
     return (
         <div className="flex items-center justify-end gap-x-2.5 max-[1100px]:gap-x-1.5">
             <span className={item}>
-                <span className="h-2 w-6 bg-[repeating-linear-gradient(120deg,var(--spruce)_0_3px,var(--spruce-wash)_3px_7px)]" /> use
+                <span className="h-2 w-6 bg-[repeating-linear-gradient(120deg,var(--spruce)_0_3px,var(--spruce-wash)_3px_7px)]" />{' '}
+                use
             </span>
             <span className={item}>
                 <span className="h-2 w-6 bg-spruce" /> calendar
             </span>
             <span className={item}>
-                <span className="h-1.5 w-6 bg-[repeating-linear-gradient(90deg,var(--spruce)_0_4px,transparent_4px_7px)]" /> deferral
+                <span className="h-1.5 w-6 bg-[repeating-linear-gradient(90deg,var(--spruce)_0_4px,transparent_4px_7px)]" />{' '}
+                deferral
             </span>
             <span className={item}>
                 <span className="h-4 w-5 border-x-2 border-slate bg-shade" /> visit

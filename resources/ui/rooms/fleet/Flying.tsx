@@ -11,10 +11,22 @@ import { Correct, Enter } from './FlyingForms';
 
 /** What an aircraft flew, month by month and day by day, and what was done to it. */
 export function Flying({ aircraft, may }: { aircraft: Schemas['AircraftView']; may: boolean }) {
-    return <Wait query={useHistory(aircraft.mark)}>{(history) => <FlyingOf aircraft={aircraft} history={history} may={may} />}</Wait>;
+    return (
+        <Wait query={useHistory(aircraft.mark)}>
+            {(history) => <FlyingOf aircraft={aircraft} history={history} may={may} />}
+        </Wait>
+    );
 }
 
-function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView']; history: Schemas['HistoryView']; may: boolean }) {
+function FlyingOf({
+    aircraft,
+    history,
+    may,
+}: {
+    aircraft: Schemas['AircraftView'];
+    history: Schemas['HistoryView'];
+    may: boolean;
+}) {
     const [entering, setEntering] = useState(false);
     const [wrong, setWrong] = useState<Schemas['FlyingView'] | null>(null);
     const [all, setAll] = useState(false);
@@ -24,7 +36,9 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
             .toLowerCase()
             .includes(find.trim().toLowerCase()),
     );
-    const cancel = useSend((id: number, headers) => take(api.POST('/api/sectors/{id}/cancel', { params: { path: { id } }, headers })));
+    const cancel = useSend((id: number, headers) =>
+        take(api.POST('/api/sectors/{id}/cancel', { params: { path: { id } }, headers })),
+    );
     const th = 'py-1 pr-4 font-semibold';
     return (
         <>
@@ -46,12 +60,16 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                         <tbody>
                             {history.flying.slice(0, all ? undefined : 12).map((f) => (
                                 <tr key={f.id} className="border-b border-rule/60" data-flown={f.date}>
-                                    <td className={`py-1 pr-4 whitespace-nowrap ${f.current ? '' : 'text-soft line-through'}`}>
+                                    <td
+                                        className={`py-1 pr-4 whitespace-nowrap ${f.current ? '' : 'text-soft line-through'}`}
+                                    >
                                         {short(f.date, aircraft.today)}
                                     </td>
                                     <td className={`pr-4 ${f.current ? '' : 'text-soft line-through'}`}>{f.flown}</td>
                                     <td className="pr-4 text-sm text-soft">
-                                        {f.reason ? `corrected: ${f.reason}` : { hand: 'by hand', feed: 'from the programme' }[f.source]}
+                                        {f.reason
+                                            ? `corrected: ${f.reason}`
+                                            : { hand: 'by hand', feed: 'from the programme' }[f.source]}
                                         {f.by && `, ${f.by}`}
                                     </td>
                                     <td className="text-right">
@@ -80,8 +98,13 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                             <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Planned sectors</h3>
                             <Trouble error={cancel.error} />
                             {aircraft.plan.sectors.map((s) => (
-                                <p key={s.id} className="flex items-baseline gap-2 border-b border-rule/60 py-1" data-sector={s.number}>
-                                    {short(s.date, aircraft.today)} <span className="font-mono text-sm text-soft">{s.number}</span>
+                                <p
+                                    key={s.id}
+                                    className="flex items-baseline gap-2 border-b border-rule/60 py-1"
+                                    data-sector={s.number}
+                                >
+                                    {short(s.date, aircraft.today)}{' '}
+                                    <span className="font-mono text-sm text-soft">{s.number}</span>
                                     <span className="flex-1">
                                         {s.from} to {s.to}, {s.use}
                                     </span>
@@ -141,7 +164,9 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                             value={find}
                             onChange={(e) => setFind(e.target.value)}
                         />
-                        {done.length === 0 && <p className="py-3 text-soft">Nothing like that among the last {history.done.length}.</p>}
+                        {done.length === 0 && (
+                            <p className="py-3 text-soft">Nothing like that among the last {history.done.length}.</p>
+                        )}
                         <Scroll label="Done" className="max-h-[30rem]">
                             <table className="w-full text-left">
                                 <thead className="sticky top-0 bg-paper text-sm text-soft">
@@ -154,15 +179,23 @@ function FlyingOf({ aircraft, history, may }: { aircraft: Schemas['AircraftView'
                                 </thead>
                                 <tbody>
                                     {done.map((d) => (
-                                        <tr key={d.date + d.code + d.title} className="border-b border-rule/60 align-top">
-                                            <td className="py-1 pr-4 whitespace-nowrap">{short(d.date, aircraft.today)}</td>
+                                        <tr
+                                            key={d.date + d.code + d.title}
+                                            className="border-b border-rule/60 align-top"
+                                        >
+                                            <td className="py-1 pr-4 whitespace-nowrap">
+                                                {short(d.date, aircraft.today)}
+                                            </td>
                                             <td className="pr-4">
                                                 <span className="font-mono text-sm text-soft">{d.code}</span> {d.title}
                                             </td>
                                             <td className="pr-4 text-sm">
                                                 {d.by ?? 'not known'}
                                                 {d.card && (
-                                                    <Link className="block underline underline-offset-4" to={`/floor/${d.card}`}>
+                                                    <Link
+                                                        className="block underline underline-offset-4"
+                                                        to={`/floor/${d.card}`}
+                                                    >
                                                         card {d.cardNumber}
                                                     </Link>
                                                 )}

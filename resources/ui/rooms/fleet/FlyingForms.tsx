@@ -26,7 +26,9 @@ export function Enter({ aircraft, onClose }: { aircraft: Schemas['AircraftView']
     };
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        const named = Object.fromEntries(aircraft.counters.map((c) => [total ? `${c.name}_total` : c.name, cells[c.name] ?? '']));
+        const named = Object.fromEntries(
+            aircraft.counters.map((c) => [total ? `${c.name}_total` : c.name, cells[c.name] ?? '']),
+        );
         send.mutate({ date, flown: named, sure: asked.length > 0 && sure });
     };
     return (
@@ -71,8 +73,18 @@ export function Enter({ aircraft, onClose }: { aircraft: Schemas['AircraftView']
                     />
                 ))}
                 <div className="col-span-2">
-                    {asked.length > 0 ? <Asked points={asked} sure={sure} onSure={setSure} /> : <Trouble error={send.error} />}
-                    <Button kind="main" big type="submit" className="mt-2" disabled={send.isPending || (asked.length > 0 && !sure)}>
+                    {asked.length > 0 ? (
+                        <Asked points={asked} sure={sure} onSure={setSure} />
+                    ) : (
+                        <Trouble error={send.error} />
+                    )}
+                    <Button
+                        kind="main"
+                        big
+                        type="submit"
+                        className="mt-2"
+                        disabled={send.isPending || (asked.length > 0 && !sure)}
+                    >
                         {send.isPending ? 'Counting…' : 'Enter it'}
                     </Button>
                 </div>
@@ -107,8 +119,8 @@ export function Correct({
         <Dialog open onClose={onClose} title={`${aircraft.mark} on ${short(entry.date, aircraft.today)}`}>
             <form onSubmit={submit} className="grid grid-cols-2 gap-4">
                 <p className="col-span-2 text-soft">
-                    What was entered stays to be seen. Everything counted since moves by the difference: counters, components, when items
-                    were done, where deferrals started.
+                    What was entered stays to be seen. Everything counted since moves by the difference: counters,
+                    components, when items were done, where deferrals started.
                 </p>
                 {aircraft.counters.map((c) => (
                     <Field

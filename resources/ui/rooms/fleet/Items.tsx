@@ -21,7 +21,8 @@ export function Items({ aircraft, plan, chosen, onToggle }: Props) {
     const words = filter.trim().toLowerCase();
     const items = aircraft.items.filter(
         (i) =>
-            (days === 0 || (i.days !== null && i.days <= days)) && (words === '' || `${i.code} ${i.title}`.toLowerCase().includes(words)),
+            (days === 0 || (i.days !== null && i.days <= days)) &&
+            (words === '' || `${i.code} ${i.title}`.toLowerCase().includes(words)),
     );
     return (
         <Section
@@ -65,7 +66,9 @@ export function Items({ aircraft, plan, chosen, onToggle }: Props) {
                     ))}
                 </tbody>
             </table>
-            {aircraft.items.length === 0 && <p className="py-4 text-soft">The type has no programme yet. Bring one in from Library.</p>}
+            {aircraft.items.length === 0 && (
+                <p className="py-4 text-soft">The type has no programme yet. Bring one in from Library.</p>
+            )}
             {aircraft.items.length > 0 && items.length === 0 && <p className="py-4 text-soft">No item is like that.</p>}
         </Section>
     );
@@ -107,7 +110,9 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
                     <span className="mr-2 font-mono text-sm text-soft">{item.code}</span>
                     {item.title}
                 </td>
-                <td className="px-2 whitespace-nowrap">{item.date === null ? 'beyond 20 years' : short(item.date, today)}</td>
+                <td className="px-2 whitespace-nowrap">
+                    {item.date === null ? 'beyond 20 years' : short(item.date, today)}
+                </td>
                 <td className="px-2 whitespace-nowrap">{item.remaining}</td>
                 <td className="px-2 text-sm text-soft">{item.rule}</td>
                 <td className="px-2 text-right font-mono">{item.hours}</td>
@@ -150,7 +155,14 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
                                         <td className="pr-6">
                                             <State state={l.state} word={l.drives ? `${l.unit}, drives` : l.unit} />
                                         </td>
-                                        {[l.base, l.next, l.remaining, l.tolerance, l.forecast ?? '—', l.latest ?? '—'].map((v, n) => (
+                                        {[
+                                            l.base,
+                                            l.next,
+                                            l.remaining,
+                                            l.tolerance,
+                                            l.forecast ?? '—',
+                                            l.latest ?? '—',
+                                        ].map((v, n) => (
                                             // biome-ignore lint/suspicious/noArrayIndexKey: fixed columns
                                             <td key={n} className="pr-6 font-mono">
                                                 {v}

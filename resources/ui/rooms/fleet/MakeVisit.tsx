@@ -9,7 +9,15 @@ import { Field } from '../../parts/Field';
 import { Trouble } from '../../parts/Page';
 
 /** When and where; the server makes a card of each item. */
-export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['AircraftView']; items: string[]; onClose: () => void }) {
+export function MakeVisit({
+    aircraft,
+    items,
+    onClose,
+}: {
+    aircraft: Schemas['AircraftView'];
+    items: string[];
+    onClose: () => void;
+}) {
     const navigate = useNavigate();
     const moment = useMoment().data;
     const bays = useBays().data;
@@ -36,14 +44,33 @@ export function MakeVisit({ aircraft, items, onClose }: { aircraft: Schemas['Air
     return (
         <Dialog open onClose={onClose} title={`A visit for ${aircraft.mark}`}>
             <form onSubmit={submit} className="grid grid-cols-2 gap-4">
-                <Field label="What for" name="title" className="col-span-2" value={title} onChange={(e) => setTitle(e.target.value)} />
-                <Field label="Where" name="bay" className="col-span-2" value={where} list="bays" onChange={(e) => setBay(e.target.value)} />
+                <Field
+                    label="What for"
+                    name="title"
+                    className="col-span-2"
+                    value={title}
+                    onChange={(e) => setTitle(e.target.value)}
+                />
+                <Field
+                    label="Where"
+                    name="bay"
+                    className="col-span-2"
+                    value={where}
+                    list="bays"
+                    onChange={(e) => setBay(e.target.value)}
+                />
                 <datalist id="bays">
                     {bays?.bays.map((b) => (
                         <option key={b.id} value={b.name} />
                     ))}
                 </datalist>
-                <Field label="First day" name="start" type="date" value={start} onChange={(e) => setStart(e.target.value)} />
+                <Field
+                    label="First day"
+                    name="start"
+                    type="date"
+                    value={start}
+                    onChange={(e) => setStart(e.target.value)}
+                />
                 <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
                 <ul className="col-span-2 max-h-40 overflow-auto text-sm">
                     {taken.map((i) => (

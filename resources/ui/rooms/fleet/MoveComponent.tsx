@@ -29,7 +29,9 @@ export function Move({ component, onClose }: { component: Fitted; onClose: () =>
     return (
         <Dialog open onClose={onClose} title={`Move ${component.title} ${component.serial}`}>
             <form onSubmit={submit} className="grid gap-4">
-                <p className="text-soft">Its counters, and everything done to it, go with it: {component.counters || 'calendar only'}.</p>
+                <p className="text-soft">
+                    Its counters, and everything done to it, go with it: {component.counters || 'calendar only'}.
+                </p>
                 <label className="font-semibold">
                     Where to
                     <select
@@ -56,7 +58,12 @@ export function Move({ component, onClose }: { component: Fitted; onClose: () =>
                 <Field label="Why" name="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
                 <StampAndPin signed={signed} onSigned={setSigned} />
                 <Trouble error={move.error} />
-                <Button kind="main" big type="submit" disabled={move.isPending || position === '' || reason === '' || !isSigned(signed)}>
+                <Button
+                    kind="main"
+                    big
+                    type="submit"
+                    disabled={move.isPending || position === '' || reason === '' || !isSigned(signed)}
+                >
                     {mark === '' ? 'Take it off' : `Move it to ${mark}`}
                 </Button>
             </form>

@@ -43,7 +43,15 @@ export function Stagger() {
     );
 }
 
-function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; said: boolean; onTask: (task: number | null) => void }) {
+function FleetLine({
+    fleet,
+    said,
+    onTask,
+}: {
+    fleet: Schemas['StaggerView'];
+    said: boolean;
+    onTask: (task: number | null) => void;
+}) {
     const [task, setTask] = useState('');
     return (
         <Section
@@ -97,7 +105,10 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
                             <tr key={r.mark} className="border-t border-rule/60">
                                 <td className="py-1.5 whitespace-nowrap">
                                     <Glyph state={r.state} />{' '}
-                                    <Link className="font-mono font-semibold underline underline-offset-4" to={`/fleet/${r.mark}`}>
+                                    <Link
+                                        className="font-mono font-semibold underline underline-offset-4"
+                                        to={`/fleet/${r.mark}`}
+                                    >
                                         {r.mark}
                                     </Link>
                                 </td>
@@ -110,7 +121,11 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
                                     {halves(r.distance)}
                                 </td>
                                 {r.hours.map((h, i) => (
-                                    <td key={fleet.weeks[i]} className="px-1 text-right font-mono" title={r.weekNotes[i]}>
+                                    <td
+                                        key={fleet.weeks[i]}
+                                        className="px-1 text-right font-mono"
+                                        title={r.weekNotes[i]}
+                                    >
                                         {r.weekNotes[i] ? (
                                             <span
                                                 className={`inline-block rounded-sm px-1 ${r.unplanned === i ? 'border border-dashed border-slate' : 'bg-shade'} text-slate`}
@@ -133,8 +148,9 @@ function FleetLine({ fleet, said, onTask }: { fleet: Schemas['StaggerView']; sai
                 </table>
             </Scroll>
             <p className="mt-2 text-sm text-soft">
-                Hours a week that bring the fleet nearest its line within its task, with none running into its phase. Shaded: in a visit;
-                dashed: a phase falls due and is not planned yet. Left then: after these weeks, beside where the line is.
+                Hours a week that bring the fleet nearest its line within its task, with none running into its phase.
+                Shaded: in a visit; dashed: a phase falls due and is not planned yet. Left then: after these weeks,
+                beside where the line is.
             </p>
         </Section>
     );

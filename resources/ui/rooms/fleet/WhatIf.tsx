@@ -70,7 +70,11 @@ function WhatIfOf({ fleet }: { fleet: Schemas['FleetView'] }) {
             note={saved || view ? undefined : 'Nothing is saved until you say so.'}
             actions={
                 view && !saved && may.includes('keep') ? (
-                    <Button kind="main" disabled={apply.isPending || overdue} onClick={() => apply.mutate({ changes, base: view.base })}>
+                    <Button
+                        kind="main"
+                        disabled={apply.isPending || overdue}
+                        onClick={() => apply.mutate({ changes, base: view.base })}
+                    >
                         {apply.isPending ? 'Saving…' : 'Save'}
                     </Button>
                 ) : undefined
@@ -94,11 +98,20 @@ function WhatIfOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                         </label>
                         <Choice label="What changes" options={kinds} value={kind} onChange={setKind} />
                     </div>
-                    <Suppose key={mark + kind} mark={mark} kind={kind} bases={bases} onAdd={(c) => void look([...changes, c])} />
+                    <Suppose
+                        key={mark + kind}
+                        mark={mark}
+                        kind={kind}
+                        bases={bases}
+                        onAdd={(c) => void look([...changes, c])}
+                    />
                     {changes.length > 0 && (
                         <ul className="mt-3 flex flex-wrap gap-2">
                             {changes.map((c) => (
-                                <li key={JSON.stringify(c)} className="flex items-center gap-2 rounded-lg bg-shade px-3 py-1">
+                                <li
+                                    key={JSON.stringify(c)}
+                                    className="flex items-center gap-2 rounded-lg bg-shade px-3 py-1"
+                                >
                                     {words(c)}
                                     <button
                                         type="button"

@@ -7,8 +7,22 @@ import { Wait } from '../../parts/Page';
 import type { Change, Kind } from './WhatIf';
 import { Use } from './WhatIfUse';
 
-export function Suppose({ mark, kind, bases, onAdd }: { mark: string; kind: Kind; bases: string[]; onAdd: (c: Change) => void }) {
-    return <Wait query={useAircraft(mark)}>{(a) => <SupposeOf aircraft={a} kind={kind} bases={bases} onAdd={onAdd} />}</Wait>;
+export function Suppose({
+    mark,
+    kind,
+    bases,
+    onAdd,
+}: {
+    mark: string;
+    kind: Kind;
+    bases: string[];
+    onAdd: (c: Change) => void;
+}) {
+    return (
+        <Wait query={useAircraft(mark)}>
+            {(a) => <SupposeOf aircraft={a} kind={kind} bases={bases} onAdd={onAdd} />}
+        </Wait>
+    );
 }
 
 function SupposeOf({
@@ -31,7 +45,13 @@ function SupposeOf({
         return visit ? (
             <div className={line}>
                 <p className="pb-3 font-semibold">{visit.title}</p>
-                <Field label="First day" name="start" type="date" value={start} onChange={(e) => setStart(e.target.value)} />
+                <Field
+                    label="First day"
+                    name="start"
+                    type="date"
+                    value={start}
+                    onChange={(e) => setStart(e.target.value)}
+                />
                 <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
                 <Button big onClick={() => onAdd({ kind, id: visit.id, mark: aircraft.mark, start, end })}>
                     Try it

@@ -68,7 +68,9 @@ export function Use({ aircraft, onAdd }: { aircraft: Schemas['AircraftView']; on
                                             onChange={(e) =>
                                                 setWeek({
                                                     ...week,
-                                                    [c.name]: (week[c.name] ?? []).map((v, n) => (n === i ? e.target.value : v)),
+                                                    [c.name]: (week[c.name] ?? []).map((v, n) =>
+                                                        n === i ? e.target.value : v,
+                                                    ),
                                                 })
                                             }
                                         />

@@ -29,10 +29,13 @@ describe('the fleet in groups', () => {
         ['fleet', ['group:Freight', 'QA-1', 'QA-3', 'QA-4', 'group:Charter', 'QC-2'], ['3 aircraft', 'one aircraft']],
         ['base', ['group:North', 'QA-1', 'QA-4', 'group:South', 'QC-2', 'QA-3'], ['2 aircraft', '2 aircraft']],
         ['type', ['group:QA', 'QA-1', 'QA-3', 'QA-4', 'group:QC', 'QC-2'], ['3 aircraft', 'one aircraft']],
-    ] as [Grouping, string[], string[]][])('by %s keeps that order within each group, and heads it', (by, keys, notes) => {
-        const lines = linesOf(rows, by);
-        expect(lines.map((l) => l.key)).toEqual(keys);
-        expect(lines.filter((l) => l.row === null).map((l) => l.note)).toEqual(notes);
-        expect(lines.filter((l) => l.row !== null)).toHaveLength(rows.length);
-    });
+    ] as [Grouping, string[], string[]][])(
+        'by %s keeps that order within each group, and heads it',
+        (by, keys, notes) => {
+            const lines = linesOf(rows, by);
+            expect(lines.map((l) => l.key)).toEqual(keys);
+            expect(lines.filter((l) => l.row === null).map((l) => l.note)).toEqual(notes);
+            expect(lines.filter((l) => l.row !== null)).toHaveLength(rows.length);
+        },
+    );
 });

@@ -23,8 +23,8 @@ export function BeginVisit({ card }: { card: Schemas['CardView'] }) {
             {asking && (
                 <Dialog open onClose={() => setAsking(false)} title={`Begin "${card.visit}" today?`}>
                     <p>
-                        From now on {card.mark} stands in this visit and does not fly; today becomes its first day, on the board and in
-                        every forecast. The controllers are told that you began it.
+                        From now on {card.mark} stands in this visit and does not fly; today becomes its first day, on
+                        the board and in every forecast. The controllers are told that you began it.
                     </p>
                     <Trouble error={send.error} />
                     <div className="mt-4 flex gap-3">

@@ -25,7 +25,9 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
                     register
                 </Link>
             </div>
-            {card.safing.length === 0 && <p className="mt-1 text-sm text-soft">No lock, pin, cap, collar or notice is in the register.</p>}
+            {card.safing.length === 0 && (
+                <p className="mt-1 text-sm text-soft">No lock, pin, cap, collar or notice is in the register.</p>
+            )}
             <ul className="mt-1 divide-y divide-rule">
                 {card.safing.map((d, i) => (
                     <li key={d.id} className="grid grid-cols-[1.8rem_1fr] py-2">
@@ -143,7 +145,9 @@ function Out({ card }: { card: Card }) {
     return (
         <>
             <h2 className="mt-5 font-semibold">Out on this card</h2>
-            {card.loans.length === 0 && <p className="mt-1 text-sm text-soft">No tool, no rag. A tool goes out with its first reading.</p>}
+            {card.loans.length === 0 && (
+                <p className="mt-1 text-sm text-soft">No tool, no rag. A tool goes out with its first reading.</p>
+            )}
             <ul className="mt-1 divide-y divide-rule">
                 {card.loans.map((l) => (
                     <li key={l.id} className="py-1.5" data-loan={l.what}>

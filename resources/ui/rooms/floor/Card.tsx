@@ -71,10 +71,16 @@ function CardOf({ card }: { card: CardData }) {
             <div className="min-w-0 px-7 pt-4 pb-12">
                 <p className="flex justify-between gap-4 text-soft">
                     <span>{step ? `Step ${step.no} of ${card.steps.length}` : `${card.steps.length} steps`}</span>
-                    <span className="truncate">{card.people.length > 0 ? card.people.join(', ') : 'nobody is assigned'}</span>
+                    <span className="truncate">
+                        {card.people.length > 0 ? card.people.join(', ') : 'nobody is assigned'}
+                    </span>
                 </p>
                 {card.workWhy && (
-                    <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash px-3 py-2" role="alert" data-testid="work-why">
+                    <p
+                        className="mt-3 rounded-lg border-2 border-rust bg-rust-wash px-3 py-2"
+                        role="alert"
+                        data-testid="work-why"
+                    >
                         <State state="stop" word="Not you, today" />: you cannot work this card. {card.workWhy}
                     </p>
                 )}
@@ -136,7 +142,11 @@ function CardOf({ card }: { card: CardData }) {
 /** What this card itself runs, or left under power or pressure: whoever reads the card reads this first. */
 function Live({ card }: { card: CardData }) {
     return card.live.length === 0 ? null : (
-        <section className="mt-3 rounded-lg border-2 border-rust bg-rust-wash px-4 py-2" role="status" data-testid="live">
+        <section
+            className="mt-3 rounded-lg border-2 border-rust bg-rust-wash px-4 py-2"
+            role="status"
+            data-testid="live"
+        >
             {card.live.map((h) => (
                 <p key={h.said}>
                     <State state="stop" word="Live" />: {h.said}.
@@ -152,7 +162,11 @@ function Underway({ card }: { card: CardData }) {
         return null;
     }
     return (
-        <section className="mt-3 mb-4 rounded-lg border-2 border-rust bg-rust-wash p-4" role="alert" data-testid="underway">
+        <section
+            className="mt-3 mb-4 rounded-lg border-2 border-rust bg-rust-wash p-4"
+            role="alert"
+            data-testid="underway"
+        >
             <p className="text-[1.1rem] font-semibold">
                 <State state="stop" word="Stay away" /> from it until this has ended. Nothing overrides it.
             </p>

@@ -26,7 +26,10 @@ export function Steps({
     return (
         <aside className="sticky top-0 flex h-[calc(100vh-2.75rem)] flex-col self-start border-r border-rule px-4 pt-4 pb-3 print:static print:h-auto">
             <p className="text-sm text-soft">
-                <Link to={`/visits/${card.visitId}`} className="font-mono font-bold text-ink underline underline-offset-4">
+                <Link
+                    to={`/visits/${card.visitId}`}
+                    className="font-mono font-bold text-ink underline underline-offset-4"
+                >
                     {card.mark}
                 </Link>{' '}
                 {card.effectivity} · card {card.number} ·{' '}

@@ -51,7 +51,8 @@ function CallClear({ hold, onClose }: { hold: Hold; onClose: () => void }) {
         >
             <p>{hold.said}.</p>
             <p>
-                Look, or hear it from {name}. After that nothing is held for their sake; the record keeps that you called it.{' '}
+                Look, or hear it from {name}. After that nothing is held for their sake; the record keeps that you
+                called it.{' '}
                 <Link className="underline underline-offset-4" to={hold.link}>
                     See the card
                 </Link>

@@ -25,7 +25,12 @@ const columns: Column<Schemas['HistoryLine']>[] = [
             </span>
         ),
     },
-    { id: 'on', header: 'When', accessorKey: 'on', cell: ({ row }) => <span className="whitespace-nowrap">{row.original.ago}</span> },
+    {
+        id: 'on',
+        header: 'When',
+        accessorKey: 'on',
+        cell: ({ row }) => <span className="whitespace-nowrap">{row.original.ago}</span>,
+    },
     { id: 'flights', header: 'Flights since', accessorKey: 'flights' },
     {
         id: 'title',

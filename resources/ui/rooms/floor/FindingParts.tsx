@@ -18,7 +18,8 @@ export function Where({ f, outline }: { f: Detail; outline: Outline }) {
     const kept = f.spot as Spot | null;
     const [spot, setSpot] = useState<Spot | null>(null);
     const mark = useSend(
-        (body: Spot, headers) => take(api.POST('/api/findings/{id}/spot', { params: { path: { id: f.finding.id } }, body, headers })),
+        (body: Spot, headers) =>
+            take(api.POST('/api/findings/{id}/spot', { params: { path: { id: f.finding.id } }, body, headers })),
         () => setSpot(null),
     );
     const may = f.may.includes('mark');
@@ -30,12 +31,19 @@ export function Where({ f, outline }: { f: Detail; outline: Outline }) {
                     <p className="text-sm text-soft">
                         {kept === null && `Not marked on the drawing yet: ${f.finding.place}. `}
                         {may && (
-                            <span className="noprint">Touch {kept === null ? 'its place' : 'another place'} on any view to mark it.</span>
+                            <span className="noprint">
+                                Touch {kept === null ? 'its place' : 'another place'} on any view to mark it.
+                            </span>
                         )}
                     </p>
                 ) : (
                     <>
-                        <Button kind="main" className="min-h-12" disabled={mark.isPending} onClick={() => mark.mutate(spot)}>
+                        <Button
+                            kind="main"
+                            className="min-h-12"
+                            disabled={mark.isPending}
+                            onClick={() => mark.mutate(spot)}
+                        >
                             Mark it there
                         </Button>
                         <Button className="min-h-12" onClick={() => setSpot(null)}>
@@ -81,7 +89,12 @@ export function Decide({ f }: { f: Detail }) {
                                 className="h-12 w-28 rounded-lg border-2 border-soft bg-sheet px-3 font-mono"
                             />
                         </label>
-                        <Button kind="main" type="submit" className="min-h-12" disabled={hours === '' || make.isPending}>
+                        <Button
+                            kind="main"
+                            type="submit"
+                            className="min-h-12"
+                            disabled={hours === '' || make.isPending}
+                        >
                             Make its card
                         </Button>
                     </form>

@@ -6,7 +6,11 @@ import { State } from '../../parts/State';
 export function Fixes({ card }: { card: Schemas['CardView'] }) {
     const f = card.fixes;
     return f === null ? null : (
-        <section className="mt-3 mb-3 rounded-lg border border-rule bg-sheet px-4 py-2" aria-label="The finding" data-testid="fixes">
+        <section
+            className="mt-3 mb-3 rounded-lg border border-rule bg-sheet px-4 py-2"
+            aria-label="The finding"
+            data-testid="fixes"
+        >
             <p>
                 <State state={f.state === 'open' ? 'stop' : 'clear'} word={f.state} />{' '}
                 <Link

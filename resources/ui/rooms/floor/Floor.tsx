@@ -53,11 +53,17 @@ export function Floor() {
                                 {cards.length} of {floor.cards.length}
                             </span>
                         </div>
-                        {cards.length === 0 && floor.cards.length > 0 && <p className="mt-6 text-soft">No open card is like that.</p>}
+                        {cards.length === 0 && floor.cards.length > 0 && (
+                            <p className="mt-6 text-soft">No open card is like that.</p>
+                        )}
                         {inspector && <Cards title="For you to inspect" cards={forMe} />}
                         <Cards title="Mine" cards={mine} />
                         <Cards
-                            title={inspector ? 'Waiting for an inspection by somebody else' : 'Waiting for an independent inspection'}
+                            title={
+                                inspector
+                                    ? 'Waiting for an inspection by somebody else'
+                                    : 'Waiting for an independent inspection'
+                            }
                             cards={inspector ? notMe : notMe.filter((c) => !mine.includes(c))}
                             inspector={inspector}
                         />
@@ -71,7 +77,15 @@ export function Floor() {
 }
 
 /** As many buttons as can be taken in at a glance; a list where there are more. */
-function WhichAircraft({ marks, value, onChange }: { marks: string[]; value: string; onChange: (mark: string) => void }) {
+function WhichAircraft({
+    marks,
+    value,
+    onChange,
+}: {
+    marks: string[];
+    value: string;
+    onChange: (mark: string) => void;
+}) {
     const options = [{ value: '', name: 'all aircraft' }, ...marks.map((m) => ({ value: m, name: m }))];
     if (marks.length <= 8) {
         return <Choice big label="Aircraft" options={options} value={value} onChange={onChange} />;
@@ -147,9 +161,10 @@ function Cards({ title, cards, inspector }: { title: string; cards: Schemas['Car
                                             (inspector && c.inspectWhy ? `not you: ${c.inspectWhy}` : null) ??
                                             c.handedOver ??
                                             (inspector && c.inspectNext ? `inspection ${c.inspectNext}` : null) ??
-                                            [`${c.visit}, ${c.zone}`, ...(c.there.length > 0 ? [`at it: ${c.there.join(', ')}`] : [])].join(
-                                                '; ',
-                                            )}
+                                            [
+                                                `${c.visit}, ${c.zone}`,
+                                                ...(c.there.length > 0 ? [`at it: ${c.there.join(', ')}`] : []),
+                                            ].join('; ')}
                                     </span>
                                 </span>
                                 <Done done={c.stepsDone} of={c.steps} />

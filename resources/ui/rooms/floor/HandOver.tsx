@@ -22,7 +22,11 @@ export function Given({ card }: { card: Card }) {
         return null;
     }
     return (
-        <section className="mt-3 rounded-lg border-2 border-slate bg-sheet p-3" aria-label="Handed over" data-testid="given">
+        <section
+            className="mt-3 rounded-lg border-2 border-slate bg-sheet p-3"
+            aria-label="Handed over"
+            data-testid="given"
+        >
             <p className="text-soft">
                 Handed over by {left.by}, {left.at}
                 {left.takenBy ? `; taken over by ${left.takenBy}` : ''}
@@ -44,12 +48,15 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
     const me = card.there.find((p) => p.me);
     const given = useWaiting().find((w) => w.card === card.id && w.what === 'handover');
     const clear = useClear();
-    const come = useSend((_: null, headers) => take(api.POST('/api/cards/{id}/here', { params: { path: { id: card.id } }, headers })));
+    const come = useSend((_: null, headers) =>
+        take(api.POST('/api/cards/{id}/here', { params: { path: { id: card.id } }, headers })),
+    );
     return (
         <div className="noprint flex flex-wrap gap-2 border-t border-rule pt-3">
             {!card.may.includes('hand') || card.state === 'signed' || card.state === 'closed' ? null : given ? (
                 <p className="w-full rounded-lg border-2 border-dashed border-slate p-3 text-sm">
-                    <State state="waiting" word="Handed over" /> on this device, and told when the connection is back: {entered(given)}
+                    <State state="waiting" word="Handed over" /> on this device, and told when the connection is back:{' '}
+                    {entered(given)}
                 </p>
             ) : (
                 <Button className="min-h-12 flex-1 whitespace-nowrap px-1!" onClick={onHand}>
@@ -57,7 +64,11 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
                 </Button>
             )}
             {!me && card.may.includes('raise') && card.state !== 'closed' && (
-                <Button className="min-h-12 flex-1 whitespace-nowrap px-1!" disabled={come.isPending} onClick={() => come.mutate(null)}>
+                <Button
+                    className="min-h-12 flex-1 whitespace-nowrap px-1!"
+                    disabled={come.isPending}
+                    onClick={() => come.mutate(null)}
+                >
                     I am here
                 </Button>
             )}

@@ -25,7 +25,15 @@ const severities: { value: Severity; name: string }[] = [
 ];
 
 /** A finding: where it is, how far it goes, how bad it is; on the drawing, in a photo, in a sketch. */
-export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step: number | null; onClose: () => void }) {
+export function Raise({
+    card,
+    step,
+    onClose,
+}: {
+    card: Schemas['CardView'];
+    step: number | null;
+    onClose: () => void;
+}) {
     const client = useQueryClient();
     const me = useMe().data;
     const register = useRegister(card.mark);
@@ -73,7 +81,11 @@ export function Raise({ card, step, onClose }: { card: Schemas['CardView']; step
                     await sendPhoto(made.id, photo);
                     void client.invalidateQueries({ queryKey: ['cards'] });
                 } catch (e) {
-                    setTrouble(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent. The finding itself is kept.'));
+                    setTrouble(
+                        e instanceof Failure
+                            ? e
+                            : new Failure(0, 'The photo could not be sent. The finding itself is kept.'),
+                    );
                     setRaised(made);
                     return;
                 }

@@ -12,7 +12,9 @@ export const unitLabel = (unit: string): string => labels[unit] ?? unit;
 
 /** The tool of a kind: the one that is out on this card already; otherwise none, until somebody chooses it. */
 export function useTool(card: Schemas['CardView'], kind: string): [string, (code: string) => void] {
-    const out = card.tools.find((t) => t.kind === kind && t.usable && card.loans.some((l) => l.what.startsWith(`${t.code} `)));
+    const out = card.tools.find(
+        (t) => t.kind === kind && t.usable && card.loans.some((l) => l.what.startsWith(`${t.code} `)),
+    );
     return useState(out?.code ?? '');
 }
 
@@ -115,7 +117,9 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                     {preview?.said ?? (entry === '' ? `Enter the reading: ${spec.point}.` : '…')}
                 </p>
             </div>
-            {spec.tool_kind && <ToolPick card={card} kind={spec.tool_kind} limit={spec.limit} tool={tool} onTool={onTool} />}
+            {spec.tool_kind && (
+                <ToolPick card={card} kind={spec.tool_kind} limit={spec.limit} tool={tool} onTool={onTool} />
+            )}
         </div>
     );
 }
@@ -135,7 +139,8 @@ export function ToolPick({
 }) {
     // Those whose range holds the whole limit come first.
     const { low, high } = limit ? band(limit) : { low: null, high: null };
-    const holds = (t: Schemas['ToolView']) => t.unit === limit?.unit && t.low <= (low ?? t.low) && (high ?? t.high) <= t.high;
+    const holds = (t: Schemas['ToolView']) =>
+        t.unit === limit?.unit && t.low <= (low ?? t.low) && (high ?? t.high) <= t.high;
     const rank = (t: Schemas['ToolView']) => (t.usable ? 0 : 2) + (limit === undefined || holds(t) ? 0 : 1);
     const tools = card.tools.filter((t) => t.kind === kind).sort((a, b) => rank(a) - rank(b));
     const chosen = tools.find((t) => t.code === tool);

@@ -29,7 +29,9 @@ export function Registers() {
                                                 , <b className="text-rust">{a.openLines} open</b>
                                             </>
                                         )}
-                                        {a.people > 0 && <span className="block text-sm text-soft">{a.people} at work on it</span>}
+                                        {a.people > 0 && (
+                                            <span className="block text-sm text-soft">{a.people} at work on it</span>
+                                        )}
                                     </span>
                                     <span className="text-soft">{a.said}</span>
                                 </Link>
@@ -58,10 +60,14 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
             <div className="grid gap-4">
                 <div>
                     {r.drawing && <Drawing outline={r.drawing.outline as Outline} marks={r.drawing.marks} />}
-                    {r.undrawn.length > 0 && <p className="mt-1 text-sm text-soft">Not on the drawing: {r.undrawn.join('; ')}.</p>}
+                    {r.undrawn.length > 0 && (
+                        <p className="mt-1 text-sm text-soft">Not on the drawing: {r.undrawn.join('; ')}.</p>
+                    )}
                 </div>
                 <div>
-                    {r.devices.length === 0 && <p className="text-soft">No lock, pin, cap, collar, notice or open line.</p>}
+                    {r.devices.length === 0 && (
+                        <p className="text-soft">No lock, pin, cap, collar, notice or open line.</p>
+                    )}
                     <ol className="grid grid-cols-2 gap-x-8 max-[1100px]:grid-cols-1 print:grid-cols-2">
                         {r.devices.map((d, i) => (
                             <li
@@ -73,14 +79,16 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
                                     {i + 1}
                                 </span>
                                 <span>
-                                    <b className="text-[1.1rem]">{d.kind}</b> {d.openLine && <State state="stop" word="open line" />}
+                                    <b className="text-[1.1rem]">{d.kind}</b>{' '}
+                                    {d.openLine && <State state="stop" word="open line" />}
                                     {d.carriedBy && <State state="waiting" word={`carried by ${d.carriedBy}`} />}
                                     <span className="block">
                                         {d.place}; {d.flag}
                                     </span>
                                     <span className="block text-sm text-soft">
                                         since {d.since}
-                                        {d.days > 0 && ` (${d.days} ${d.days === 1 ? 'day' : 'days'})`}, {d.by}, card {d.card}
+                                        {d.days > 0 && ` (${d.days} ${d.days === 1 ? 'day' : 'days'})`}, {d.by}, card{' '}
+                                        {d.card}
                                         {d.against.length > 0 &&
                                             `; against ${d.against.map((s) => (s === '*' ? 'every system' : s)).join(', ')}`}
                                     </span>

@@ -6,10 +6,25 @@ import { Signature } from '../../parts/Signature';
 import { Fixes } from './Fixes';
 import { Tick } from './steps/Part';
 
-type Body = { version: number; stamp: string; pin: string; spent?: number; covers?: string[]; counted?: Record<string, number> };
+type Body = {
+    version: number;
+    stamp: string;
+    pin: string;
+    spent?: number;
+    covers?: string[];
+    counted?: Record<string, number>;
+};
 
 /** Signs a card, with what went out on it counted in; or inspects it, with everything it covers looked at. */
-export function Sign({ card, what, onClose }: { card: Schemas['CardView']; what: 'sign' | 'inspect'; onClose: () => void }) {
+export function Sign({
+    card,
+    what,
+    onClose,
+}: {
+    card: Schemas['CardView'];
+    what: 'sign' | 'inspect';
+    onClose: () => void;
+}) {
     const [spent, setSpent] = useState(String(card.hours));
     const [back, setBack] = useState<Record<number, string>>({});
     const [seen, setSeen] = useState<string[]>([]);
@@ -39,13 +54,19 @@ export function Sign({ card, what, onClose }: { card: Schemas['CardView']; what:
             }
             busy={send.isPending}
             error={send.error}
-            ready={what === 'sign' ? card.loans.every((l) => (back[l.id] ?? '') !== '') : card.covers.every((c) => seen.includes(c))}
+            ready={
+                what === 'sign'
+                    ? card.loans.every((l) => (back[l.id] ?? '') !== '')
+                    : card.covers.every((c) => seen.includes(c))
+            }
             onSign={(stamp, pin) =>
                 send.mutate({
                     version: card.version,
                     stamp,
                     pin,
-                    ...(what === 'sign' ? { spent: Number(spent.replace(',', '.')), counted: counted() } : { covers: seen }),
+                    ...(what === 'sign'
+                        ? { spent: Number(spent.replace(',', '.')), counted: counted() }
+                        : { covers: seen }),
                 })
             }
             onClose={onClose}
@@ -65,7 +86,9 @@ export function Sign({ card, what, onClose }: { card: Schemas['CardView']; what:
             {what === 'sign' && card.loans.length > 0 && (
                 <fieldset className="mb-3">
                     <legend className="mb-1 font-semibold">Counted back in</legend>
-                    <p className="mb-2 text-sm text-soft">Everything that went out comes back before the card is signed.</p>
+                    <p className="mb-2 text-sm text-soft">
+                        Everything that went out comes back before the card is signed.
+                    </p>
                     {card.loans
                         .filter((l) => l.quantity === 1)
                         .map((l) => (
@@ -80,9 +103,13 @@ export function Sign({ card, what, onClose }: { card: Schemas['CardView']; what:
                     {card.loans
                         .filter((l) => l.quantity > 1)
                         .map((l) => (
-                            <label key={l.id} className="flex min-h-12 items-center justify-between gap-3 border-t border-rule/60">
+                            <label
+                                key={l.id}
+                                className="flex min-h-12 items-center justify-between gap-3 border-t border-rule/60"
+                            >
                                 <span>
-                                    <b>{l.what}</b> ({l.quantity}) <span className="text-sm text-soft">since {l.since}</span>
+                                    <b>{l.what}</b> ({l.quantity}){' '}
+                                    <span className="text-sm text-soft">since {l.since}</span>
                                 </span>
                                 <input
                                     inputMode="numeric"

@@ -8,8 +8,9 @@ export const strokes = (lines: Strokes, w: number, h: number): string =>
     lines
         .map(
             (l) =>
-                l.map(([x = 0, y = 0], i) => `${i === 0 ? 'M' : 'L'}${(x * w).toFixed(1)} ${(y * h).toFixed(1)}`).join('') +
-                (l.length === 1 ? 'h0.1' : ''),
+                l
+                    .map(([x = 0, y = 0], i) => `${i === 0 ? 'M' : 'L'}${(x * w).toFixed(1)} ${(y * h).toFixed(1)}`)
+                    .join('') + (l.length === 1 ? 'h0.1' : ''),
         )
         .join('');
 

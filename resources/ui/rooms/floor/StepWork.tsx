@@ -120,9 +120,14 @@ export function StepWork(props: StepProps) {
 /** Who and what says no, each with the way to it; nothing overrides it. */
 function Held({ step }: { step: StepProps['step'] }) {
     return (
-        <section className="mt-5 rounded-lg border-2 border-rust bg-rust-wash p-4" aria-label="What holds this step" data-testid="holds">
+        <section
+            className="mt-5 rounded-lg border-2 border-rust bg-rust-wash p-4"
+            aria-label="What holds this step"
+            data-testid="holds"
+        >
             <p className="text-[1.1rem] font-semibold">
-                <State state="stop" word="Held" /> until {step.holds.length === 1 ? 'this is' : 'these are'} gone. Nothing overrides it.
+                <State state="stop" word="Held" /> until {step.holds.length === 1 ? 'this is' : 'these are'} gone.
+                Nothing overrides it.
             </p>
             <Causes causes={step.holds} />
         </section>

@@ -77,7 +77,13 @@ const card = (one: Step, more: Partial<Card> = {}): Card =>
                 effective: true,
                 effectivity: 'K1, K2',
                 batches: [
-                    { batch: 'B-1', quantity: 2, expires: '2026-04-30', usable: false, why: 'shelf life ran out on 2026-04-30' },
+                    {
+                        batch: 'B-1',
+                        quantity: 2,
+                        expires: '2026-04-30',
+                        usable: false,
+                        why: 'shelf life ran out on 2026-04-30',
+                    },
                     { batch: 'B-2', quantity: 4, expires: null, usable: true, why: null },
                 ],
             },
@@ -89,7 +95,13 @@ const drawn = (one: Step, may = true, more: Partial<Card> = {}): string =>
     renderToStaticMarkup(
         <QueryClientProvider client={new QueryClient()}>
             <MemoryRouter>
-                <StepWork card={card(one, more)} step={one} may={may} onWrong={() => undefined} onConflict={() => undefined} />
+                <StepWork
+                    card={card(one, more)}
+                    step={one}
+                    may={may}
+                    onWrong={() => undefined}
+                    onConflict={() => undefined}
+                />
             </MemoryRouter>
         </QueryClientProvider>,
     );
@@ -101,16 +113,30 @@ describe('each kind of step has its own control', () => {
         ['caution', { level: 'warning' }, ['Warning', 'Go on']],
         ['instruction', {}, ['Done', 'Something is wrong']],
         ['finding_prompt', {}, ['Looked at; nothing more found']],
-        ['safing_fit', { device: 'Pin', place: 'nose gear', flag: 'red', storage: 'rack 2' }, ['Fitted', 'kept: rack 2']],
+        [
+            'safing_fit',
+            { device: 'Pin', place: 'nose gear', flag: 'red', storage: 'rack 2' },
+            ['Fitted', 'kept: rack 2'],
+        ],
         ['safing_remove', { of: 2 }, ['Removed']],
         ['measurement', { reading }, ['Save the reading', 'PG-21']],
-        ['timing', { reading: { point: 'p', limit: { kind: 'max', unit: 's', max: 7 } } }, ['Start the watch', 'Save the time']],
+        [
+            'timing',
+            { reading: { point: 'p', limit: { kind: 'max', unit: 's', max: 7 } } },
+            ['Start the watch', 'Save the time'],
+        ],
         ['count', { counts: 'strokes', min: 4, max: 9 }, ['One more', '4 to 9', 'Save the count']],
         ['count', { counts: 'turns', max: 9 }, ['at most 9']],
         ['hold', { hold: { seconds: 30, what: 'steady' } }, ['Start the hold', '0 of 30 seconds held', 'steady']],
         [
             'compare',
-            { point: 'p', unit: 'bar', within: 2, shown: { title: 'flight deck' }, real: { title: 'gauge', tool_kind: 'pressure gauge' } },
+            {
+                point: 'p',
+                unit: 'bar',
+                within: 2,
+                shown: { title: 'flight deck' },
+                real: { title: 'gauge', tool_kind: 'pressure gauge' },
+            },
             ['Shown: flight deck', 'Real: gauge', 'Save both'],
         ],
         [
@@ -132,7 +158,11 @@ describe('each kind of step has its own control', () => {
             { setup: ['a'], restore: ['b'], hold: { seconds: 6, what: 'steady' }, reading },
             ['Set up; start the hold', 'Hold for 6 s', 'on the Bench'],
         ],
-        ['inspection', { covers: ['leak', 'locking'] }, ['leak, locking', 'for an inspector who did not work the card']],
+        [
+            'inspection',
+            { covers: ['leak', 'locking'] },
+            ['leak, locking', 'for an inspector who did not work the card'],
+        ],
     ];
     it.each(table)('%s %j', (kind, spec, words) => {
         const html = drawn(step(kind, spec)).replaceAll('<!-- -->', '');
@@ -179,7 +209,9 @@ describe('each kind of step has its own control', () => {
     });
 
     it('draws what turns as something that turns, and the rest on a scale', () => {
-        const reading = (kind: 'max' | 'range', unit: string) => ({ reading: { point: 'x', limit: { kind, unit, min: 18, max: 24 } } });
+        const reading = (kind: 'max' | 'range', unit: string) => ({
+            reading: { point: 'x', limit: { kind, unit, min: 18, max: 24 } },
+        });
         expect(drawn(step('torque', reading('range', 'Nm')))).toContain('18 to 24 N·m');
         expect(drawn(step('torque', reading('max', 'Nm')))).toContain('at most 24 N·m');
         expect(drawn(step('measurement', reading('range', 'deg')))).toContain('18 to 24 °');
@@ -188,11 +220,15 @@ describe('each kind of step has its own control', () => {
 
     it('tells a done step with what was entered, and takes back all but inspections', () => {
         const done = { state: 'done', doneBy: 'Oda Fenn (T27)', doneAt: 'today' };
-        expect(drawn(step('count', { counts: 'strokes' }, { ...done, result: { counted: 51 } }))).toContain('Counted 51.');
-        expect(drawn(step('part', {}, { ...done, result: { part: 'JV-1', batch: 'B-2', quantity: 1, again: false } }))).toContain(
-            'Batch B-2, 1 JV-1.',
+        expect(drawn(step('count', { counts: 'strokes' }, { ...done, result: { counted: 51 } }))).toContain(
+            'Counted 51.',
         );
-        expect(drawn(step('inspection', { covers: ['leak'] }, { ...done, result: { covers: ['leak'] } }))).toContain('Looked at: leak.');
+        expect(
+            drawn(step('part', {}, { ...done, result: { part: 'JV-1', batch: 'B-2', quantity: 1, again: false } })),
+        ).toContain('Batch B-2, 1 JV-1.');
+        expect(drawn(step('inspection', { covers: ['leak'] }, { ...done, result: { covers: ['leak'] } }))).toContain(
+            'Looked at: leak.',
+        );
         expect(drawn(step('instruction', {}, done))).toContain('Take this step back');
         for (const kind of ['safing_fit', 'safing_remove']) {
             expect(drawn(step(kind, {}, done))).toContain('Take this step back');

@@ -32,7 +32,10 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
             // Behind what waits already, so that the order stays as it was worked.
             if (waiting.some((w) => w.card === card.id)) {
                 if (!mayWait(step, answer.do)) {
-                    throw new Failure(0, 'This step needs the connection: what waits on this device is sent first. Nothing was confirmed.');
+                    throw new Failure(
+                        0,
+                        'This step needs the connection: what waits on this device is sent first. Nothing was confirmed.',
+                    );
                 }
                 return keep();
             }
@@ -60,7 +63,8 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
             if (out !== null) {
                 client.setQueryData(['cards', card.id], out);
                 void client.invalidateQueries({
-                    predicate: (q) => q.queryKey[0] !== 'me' && !(q.queryKey[0] === 'cards' && q.queryKey[1] === card.id),
+                    predicate: (q) =>
+                        q.queryKey[0] !== 'me' && !(q.queryKey[0] === 'cards' && q.queryKey[1] === card.id),
                 });
             }
         },

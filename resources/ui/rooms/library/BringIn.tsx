@@ -38,7 +38,8 @@ export function BringIn() {
             const text = await f.text();
             return take(api.POST('/api/library/imports', { body: { kind: kindOf(f.name, text), name: f.name, text } }));
         });
-    const programme = (what: 'flown' | 'sectors') => look(() => take(api.POST('/api/flying-programme', { body: { what } })));
+    const programme = (what: 'flown' | 'sectors') =>
+        look(() => take(api.POST('/api/flying-programme', { body: { what } })));
     return (
         <Section
             title="Bring in"
@@ -55,8 +56,14 @@ export function BringIn() {
             }
         >
             <label className="flex min-h-16 cursor-pointer items-center gap-4 rounded-xl border-2 border-dashed border-soft bg-sheet px-5 focus-within:outline-2 focus-within:outline-spruce">
-                <b>{busy ? 'Looking at the file…' : 'Choose a programme (JSON, CSV), a manual revision (JSON), flying or sectors (CSV)'}</b>
-                <span className="text-soft">It is checked whole and shown first; nothing changes until you apply it.</span>
+                <b>
+                    {busy
+                        ? 'Looking at the file…'
+                        : 'Choose a programme (JSON, CSV), a manual revision (JSON), flying or sectors (CSV)'}
+                </b>
+                <span className="text-soft">
+                    It is checked whole and shown first; nothing changes until you apply it.
+                </span>
                 <input
                     type="file"
                     name="file"

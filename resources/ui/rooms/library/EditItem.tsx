@@ -18,24 +18,46 @@ export function EditItem({ programme, row, onClose }: Props) {
         setItem({ ...item, ...part });
         setView(null);
     };
-    const limit = (n: number, part: Partial<Limit>) => change({ limits: item.limits.map((l, i) => (i === n ? { ...l, ...part } : l)) });
+    const limit = (n: number, part: Partial<Limit>) =>
+        change({ limits: item.limits.map((l, i) => (i === n ? { ...l, ...part } : l)) });
     const look = async () => {
         setError(null);
         setView(null);
         try {
             const text = JSON.stringify({ type: programme.type, items: [numbers(item)] }, null, 1);
-            setView(await take(api.POST('/api/library/imports', { body: { kind: 'programme', name: `${item.code}, edited`, text } })));
+            setView(
+                await take(
+                    api.POST('/api/library/imports', {
+                        body: { kind: 'programme', name: `${item.code}, edited`, text },
+                    }),
+                ),
+            );
         } catch (e) {
             setError(e instanceof Failure ? e : new Failure(0, 'It could not be looked at.'));
         }
     };
     return (
-        <Dialog open onClose={onClose} title={row ? `${programme.type} ${item.code}` : `A new item of the ${programme.type}`} wide>
+        <Dialog
+            open
+            onClose={onClose}
+            title={row ? `${programme.type} ${item.code}` : `A new item of the ${programme.type}`}
+            wide
+        >
             <div className="grid grid-cols-2 gap-4">
                 {!row && (
                     <>
-                        <Field label="Item" name="code" value={item.code} onChange={(e) => change({ code: e.target.value })} />
-                        <Field label="Chapter" name="chapter" value={item.chapter} onChange={(e) => change({ chapter: e.target.value })} />
+                        <Field
+                            label="Item"
+                            name="code"
+                            value={item.code}
+                            onChange={(e) => change({ code: e.target.value })}
+                        />
+                        <Field
+                            label="Chapter"
+                            name="chapter"
+                            value={item.chapter}
+                            onChange={(e) => change({ chapter: e.target.value })}
+                        />
                     </>
                 )}
                 <Field
@@ -53,7 +75,11 @@ export function EditItem({ programme, row, onClose }: Props) {
                     <option value="planned">from the plan: late work gains nothing</option>
                     <option value="actual">from when it was done</option>
                 </Pick>
-                <Pick label="Done on" value={item.component ?? ''} onChange={(v) => change({ component: v === '' ? undefined : v })}>
+                <Pick
+                    label="Done on"
+                    value={item.component ?? ''}
+                    onChange={(v) => change({ component: v === '' ? undefined : v })}
+                >
                     <option value="">the aircraft</option>
                     {programme.components.map((c) => (
                         <option key={c} value={c}>
@@ -70,7 +96,11 @@ export function EditItem({ programme, row, onClose }: Props) {
             <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Limits</h3>
             {item.limits.map((l, n) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: limits have no other name while they are edited
-                <div key={n} className="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-rule/60 pb-3" data-limit={n}>
+                <div
+                    key={n}
+                    className="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-rule/60 pb-3"
+                    data-limit={n}
+                >
                     <Pick label="Unit" className="w-28" value={l.unit} onChange={(v) => limit(n, { unit: v })}>
                         {limitUnits.map((u) => (
                             <option key={u}>{u}</option>
@@ -81,7 +111,11 @@ export function EditItem({ programme, row, onClose }: Props) {
                     <Slack label="Tolerance" value={l.tolerance} onChange={(v) => limit(n, { tolerance: v })} />
                     <Slack label="Early" value={l.early} onChange={(v) => limit(n, { early: v })} />
                     {item.limits.length > 1 && (
-                        <Button kind="quiet" className="text-sm" onClick={() => change({ limits: item.limits.filter((_, i) => i !== n) })}>
+                        <Button
+                            kind="quiet"
+                            className="text-sm"
+                            onClick={() => change({ limits: item.limits.filter((_, i) => i !== n) })}
+                        >
                             remove
                         </Button>
                     )}
@@ -98,7 +132,12 @@ export function EditItem({ programme, row, onClose }: Props) {
                 <div className="mt-4 flex flex-wrap items-end gap-3">
                     <b className="pb-2">Under harsh use, intervals times</b>
                     {programme.conditions.map((c) => (
-                        <Small key={c} label={c} value={item.harsh?.[c]} onChange={(v) => change({ harsh: { ...item.harsh, [c]: v } })} />
+                        <Small
+                            key={c}
+                            label={c}
+                            value={item.harsh?.[c]}
+                            onChange={(v) => change({ harsh: { ...item.harsh, [c]: v } })}
+                        />
                     ))}
                 </div>
             )}
@@ -165,7 +204,15 @@ function Figure({
 }
 
 /** A fixed amount, or a percentage and perhaps a cap on it. */
-function Slack({ label, value, onChange }: { label: string; value: Limit['tolerance']; onChange: (v: Limit['tolerance']) => void }) {
+function Slack({
+    label,
+    value,
+    onChange,
+}: {
+    label: string;
+    value: Limit['tolerance'];
+    onChange: (v: Limit['tolerance']) => void;
+}) {
     const set = (part: 'abs' | 'pct' | 'cap', v: string) => onChange({ ...value, [part]: v });
     return (
         <fieldset>

@@ -21,7 +21,13 @@ export function ImportPreview({
 }) {
     const apply = useSend(
         (body: { id: number; sure: boolean }, headers) =>
-            take(api.POST('/api/library/imports/{id}/apply', { params: { path: { id: body.id } }, body: { sure: body.sure }, headers })),
+            take(
+                api.POST('/api/library/imports/{id}/apply', {
+                    params: { path: { id: body.id } },
+                    body: { sure: body.sure },
+                    headers,
+                }),
+            ),
         onView,
     );
     // The yes is to this view only.
@@ -67,7 +73,8 @@ export function ImportPreview({
                         <details className="mt-3">
                             <summary className="min-h-12 cursor-pointer py-3">
                                 <b>
-                                    Not in this file, and kept as it is: {view.left.length === 1 ? '1 item' : `${view.left.length} items`}
+                                    Not in this file, and kept as it is:{' '}
+                                    {view.left.length === 1 ? '1 item' : `${view.left.length} items`}
                                 </b>
                             </summary>
                             <ul className="max-h-64 overflow-auto text-sm">

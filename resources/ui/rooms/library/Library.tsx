@@ -11,9 +11,16 @@ const columns: Column<Schemas['TemplateView']>[] = [
         id: 'state',
         header: 'State',
         accessorKey: 'state',
-        cell: ({ row }) => <State state={row.original.state} word={row.original.state === 'stop' ? 're-read' : 'current'} />,
+        cell: ({ row }) => (
+            <State state={row.original.state} word={row.original.state === 'stop' ? 're-read' : 'current'} />
+        ),
     },
-    { id: 'code', header: 'Card', accessorKey: 'code', cell: ({ row }) => <span className="font-mono">{row.original.code}</span> },
+    {
+        id: 'code',
+        header: 'Card',
+        accessorKey: 'code',
+        cell: ({ row }) => <span className="font-mono">{row.original.code}</span>,
+    },
     { id: 'title', header: 'Title', accessorKey: 'title' },
     { id: 'manual', header: 'Written from', accessorFn: (t) => `${t.manual} rev. ${t.revision}` },
     { id: 'steps', header: 'Steps', accessorKey: 'steps' },
@@ -57,7 +64,12 @@ export function Library() {
                         </Section>
                     </div>
                     <Section title="Card templates">
-                        <Table name="card-templates" rows={room.templates} columns={columns} empty="No card template yet." />
+                        <Table
+                            name="card-templates"
+                            rows={room.templates}
+                            columns={columns}
+                            empty="No card template yet."
+                        />
                     </Section>
                 </Page>
             )}

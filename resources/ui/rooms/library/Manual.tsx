@@ -40,7 +40,8 @@ function ManualOf({ room }: { room: Room }) {
                 <div key={t.id} className="mb-3 rounded-xl border-2 border-rust bg-sheet p-4" data-template={t.code}>
                     <div className="flex flex-wrap items-center justify-between gap-3">
                         <p>
-                            <State state="stop" word="read again" /> <b className="font-mono">{t.code}</b> <b>{t.title}</b>{' '}
+                            <State state="stop" word="read again" /> <b className="font-mono">{t.code}</b>{' '}
+                            <b>{t.title}</b>{' '}
                             <span className="text-soft">
                                 from revision {t.revision}
                                 {t.method && `, method: ${t.method}`}; {t.textState}
@@ -52,7 +53,9 @@ function ManualOf({ room }: { room: Room }) {
                             </Button>
                         )}
                     </div>
-                    {t.pieces.length > 0 && <Beside pieces={t.pieces} old={`revision ${t.revision}`} now={`revision ${room.revision}`} />}
+                    {t.pieces.length > 0 && (
+                        <Beside pieces={t.pieces} old={`revision ${t.revision}`} now={`revision ${room.revision}`} />
+                    )}
                     {t.proposed && (
                         <p className="mt-2">
                             The revision brings a method for it: <b>{t.proposed}</b>.
@@ -64,7 +67,11 @@ function ManualOf({ room }: { room: Room }) {
                 <Section title="Open cards to be accepted">
                     <ul className="divide-y divide-rule">
                         {room.cards.map((c) => (
-                            <li key={c.id} className="flex min-h-14 flex-wrap items-center justify-between gap-3 py-2" data-card={c.number}>
+                            <li
+                                key={c.id}
+                                className="flex min-h-14 flex-wrap items-center justify-between gap-3 py-2"
+                                data-card={c.number}
+                            >
                                 <span>
                                     <b className="font-mono">{c.mark}</b>{' '}
                                     <Link className="underline underline-offset-4" to={`/floor/${c.id}`}>
@@ -89,7 +96,11 @@ function ManualOf({ room }: { room: Room }) {
             )}
             {changed.length > 0 && (
                 <Section
-                    title={marked.length > 0 ? `What else revision ${room.revision} changed` : `What revision ${room.revision} changed`}
+                    title={
+                        marked.length > 0
+                            ? `What else revision ${room.revision} changed`
+                            : `What revision ${room.revision} changed`
+                    }
                 >
                     {changed.map((p) => (
                         <div key={p.section} className="mb-4">

@@ -19,7 +19,10 @@ export function Beside({ pieces, old, now }: { pieces: Piece[]; old: string; now
                             </del>
                         ) : (
                             // biome-ignore lint/suspicious/noArrayIndexKey: as above
-                            <ins key={i} className="bg-shade font-semibold decoration-spruce decoration-2 underline-offset-4">
+                            <ins
+                                key={i}
+                                className="bg-shade font-semibold decoration-spruce decoration-2 underline-offset-4"
+                            >
                                 {p.text}
                             </ins>
                         ),

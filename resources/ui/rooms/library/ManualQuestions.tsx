@@ -12,7 +12,13 @@ export function Questions({ room }: { room: Room }) {
     const [text, setText] = useState('');
     const ask = useSend(
         (body: { section: string; text: string }, headers) =>
-            take(api.POST('/api/library/manuals/{code}/questions', { params: { path: { code: room.code } }, body, headers })),
+            take(
+                api.POST('/api/library/manuals/{code}/questions', {
+                    params: { path: { code: room.code } },
+                    body,
+                    headers,
+                }),
+            ),
         () => setText(''),
     );
     const submit = (e: FormEvent) => {
@@ -60,7 +66,11 @@ export function Questions({ room }: { room: Room }) {
                         onChange={(e) => setText(e.target.value)}
                         className="h-12 rounded-lg border-2 border-soft bg-sheet px-3"
                     />
-                    <Button type="submit" className="min-h-12" disabled={ask.isPending || section === '' || text === ''}>
+                    <Button
+                        type="submit"
+                        className="min-h-12"
+                        disabled={ask.isPending || section === '' || text === ''}
+                    >
                         Ask
                     </Button>
                 </form>

@@ -82,7 +82,12 @@ function Agree<O extends Outcome>({
                     />
                 </label>
                 <Trouble error={error} />
-                <Button kind="main" big type="submit" disabled={busy || !ready || outcome === null || note.trim() === ''}>
+                <Button
+                    kind="main"
+                    big
+                    type="submit"
+                    disabled={busy || !ready || outcome === null || note.trim() === ''}
+                >
                     Accept, under my name
                 </Button>
             </form>
@@ -90,12 +95,26 @@ function Agree<O extends Outcome>({
     );
 }
 
-export function Reread({ template, room, onClose }: { template: Schemas['MarkedTemplate']; room: Room; onClose: () => void }) {
+export function Reread({
+    template,
+    room,
+    onClose,
+}: {
+    template: Schemas['MarkedTemplate'];
+    room: Room;
+    onClose: () => void;
+}) {
     const [both, setBoth] = useState(false);
     const [fleets, setFleets] = useState<string[]>([]);
     const send = useSend(
         (body: { outcome: Outcome; note: string; fleets?: string[] }, headers) =>
-            take(api.POST('/api/library/templates/{id}/reread', { params: { path: { id: template.id } }, body, headers })),
+            take(
+                api.POST('/api/library/templates/{id}/reread', {
+                    params: { path: { id: template.id } },
+                    body,
+                    headers,
+                }),
+            ),
         onClose,
     );
     const options: Option<Outcome>[] = [
@@ -130,7 +149,11 @@ export function Reread({ template, room, onClose }: { template: Schemas['MarkedT
             reads={
                 <>
                     {template.pieces.length > 0 && (
-                        <Beside pieces={template.pieces} old={`revision ${template.revision}`} now={`revision ${room.revision}`} />
+                        <Beside
+                            pieces={template.pieces}
+                            old={`revision ${template.revision}`}
+                            now={`revision ${room.revision}`}
+                        />
                     )}
                     {template.stepsProposed.length > 0 && (
                         <div className="mt-2 grid grid-cols-2 gap-3 max-[800px]:grid-cols-1">
@@ -153,7 +176,9 @@ export function Reread({ template, room, onClose }: { template: Schemas['MarkedT
                                 type="checkbox"
                                 className="size-6 shrink-0 accent-spruce"
                                 checked={fleets.includes(f)}
-                                onChange={(e) => setFleets((s) => (e.target.checked ? [...s, f] : s.filter((x) => x !== f)))}
+                                onChange={(e) =>
+                                    setFleets((s) => (e.target.checked ? [...s, f] : s.filter((x) => x !== f)))
+                                }
                             />
                             {f}
                         </label>

@@ -31,7 +31,9 @@ const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
         id: 'title',
         header: 'What',
         accessorFn: (r) => (r.withdrawn ? `${r.title} (withdrawn)` : r.title),
-        cell: ({ row, getValue }) => <span className={row.original.withdrawn ? 'text-soft' : ''}>{String(getValue())}</span>,
+        cell: ({ row, getValue }) => (
+            <span className={row.original.withdrawn ? 'text-soft' : ''}>{String(getValue())}</span>
+        ),
     },
     { id: 'limits', header: 'Limits', accessorKey: 'limits' },
     { id: 'rebase', header: 'Next counts', accessorKey: 'rebase' },
@@ -98,7 +100,13 @@ export function Programme() {
                         empty="The type has no programme yet. Bring one in."
                         file={`/api/library/programmes/${p.type}/file.csv`}
                     />
-                    {editing && <EditItem programme={p} row={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
+                    {editing && (
+                        <EditItem
+                            programme={p}
+                            row={editing === 'new' ? null : editing}
+                            onClose={() => setEditing(null)}
+                        />
+                    )}
                 </Page>
             )}
         </Wait>

@@ -20,14 +20,20 @@ describe('an item that was edited', () => {
     });
 
     it('carries what was typed as numbers, with a comma or a point', () => {
-        expect(sent({ limits: [{ unit: 'fh', interval: ' 312,5 ', threshold: '400', early: { pct: '7.5' } }] }).limits).toEqual([
-            { unit: 'fh', interval: 312.5, threshold: 400, early: { pct: 7.5 } },
-        ]);
+        expect(
+            sent({ limits: [{ unit: 'fh', interval: ' 312,5 ', threshold: '400', early: { pct: '7.5' } }] }).limits,
+        ).toEqual([{ unit: 'fh', interval: 312.5, threshold: 400, early: { pct: 7.5 } }]);
     });
 
     it('leaves out what was emptied, and the allowance with it', () => {
         const limits = [
-            { unit: 'fh', interval: '300', threshold: ' ', tolerance: { abs: '', pct: '', cap: '' }, early: { abs: '', pct: '5' } },
+            {
+                unit: 'fh',
+                interval: '300',
+                threshold: ' ',
+                tolerance: { abs: '', pct: '', cap: '' },
+                early: { abs: '', pct: '5' },
+            },
         ];
         expect(sent({ limits }).limits).toEqual([{ unit: 'fh', interval: 300, early: { pct: 5 } }]);
         expect(sent({ harsh: { gravel: '', salt: '' } }).harsh).toBeUndefined();
@@ -35,7 +41,9 @@ describe('an item that was edited', () => {
     });
 
     it('sends what is no number as it was typed, for the server to name', () => {
-        expect(sent({ limits: [{ unit: 'fh', interval: 'often' }] }).limits).toEqual([{ unit: 'fh', interval: 'often' }]);
+        expect(sent({ limits: [{ unit: 'fh', interval: 'often' }] }).limits).toEqual([
+            { unit: 'fh', interval: 'often' },
+        ]);
         expect(sent({ limits: [{ unit: 'fh', interval: '' }] }).limits).toEqual([{ unit: 'fh', interval: '' }]);
     });
 });

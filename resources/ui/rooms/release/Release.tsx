@@ -32,7 +32,12 @@ function ReleaseOf({ view }: { view: Schemas['ReleaseView'] }) {
                         </Button>
                     )}
                     {view.number !== null && (
-                        <a className={link} href={`/api/release/${view.id}/certificate.pdf`} target="_blank" rel="noreferrer">
+                        <a
+                            className={link}
+                            href={`/api/release/${view.id}/certificate.pdf`}
+                            target="_blank"
+                            rel="noreferrer"
+                        >
                             Certificate
                         </a>
                     )}

@@ -28,8 +28,14 @@ export function Releases() {
                                 onChange={(e) => setFind(e.target.value)}
                             />
                             <Rows rows={gone} />
-                            {gone.length === 0 && <p className="text-soft">{find === '' ? 'None yet.' : `None with “${find}”.`}</p>}
-                            {room.more > 0 && <p className="mt-2 text-soft">{room.more} older ones are not shown: narrow it down above.</p>}
+                            {gone.length === 0 && (
+                                <p className="text-soft">{find === '' ? 'None yet.' : `None with “${find}”.`}</p>
+                            )}
+                            {room.more > 0 && (
+                                <p className="mt-2 text-soft">
+                                    {room.more} older ones are not shown: narrow it down above.
+                                </p>
+                            )}
                         </Section>
                     </Page>
                 );

@@ -23,9 +23,15 @@ export function EnterTool({ onClose }: { onClose: () => void }) {
         cal_due: '',
         paper: '',
     });
-    const numbers = { low: number(v.low), high: number(v.high), resolution: number(v.resolution), uncertainty: number(v.uncertainty) };
+    const numbers = {
+        low: number(v.low),
+        high: number(v.high),
+        resolution: number(v.resolution),
+        uncertainty: number(v.uncertainty),
+    };
     const send = useSend(
-        (body: Omit<typeof v, keyof typeof numbers> & typeof numbers, headers) => take(api.POST('/api/tools', { body, headers })),
+        (body: Omit<typeof v, keyof typeof numbers> & typeof numbers, headers) =>
+            take(api.POST('/api/tools', { body, headers })),
         (room) => void navigate(`/stores/tools/${room.tool.code}`),
     );
     return (
@@ -46,7 +52,12 @@ export function EnterTool({ onClose }: { onClose: () => void }) {
                 <Field label="From" inputMode="decimal" {...bind('low')} />
                 <Field label="To" inputMode="decimal" {...bind('high')} />
                 <Field label="Reads to" inputMode="decimal" {...bind('resolution')} />
-                <Field label="Uncertainty" inputMode="decimal" hint="In the same unit, from its certificate." {...bind('uncertainty')} />
+                <Field
+                    label="Uncertainty"
+                    inputMode="decimal"
+                    hint="In the same unit, from its certificate."
+                    {...bind('uncertainty')}
+                />
                 <Field label="Where it lies" {...bind('place')} />
                 <Field label="Checked on" type="date" {...bind('checked')} />
                 <Field label="Stands until" type="date" {...bind('cal_due')} />

@@ -23,24 +23,46 @@ const words: Record<string, string> = {
 };
 
 const moved: Column<Schemas['StockMove']>[] = [
-    { id: 'at', header: 'When', accessorKey: 'at', cell: ({ row }) => <span className="whitespace-nowrap">{row.original.at}</span> },
-    { id: 'batch', header: 'Batch', accessorKey: 'batch', cell: ({ row }) => <span className="font-mono">{row.original.batch}</span> },
+    {
+        id: 'at',
+        header: 'When',
+        accessorKey: 'at',
+        cell: ({ row }) => <span className="whitespace-nowrap">{row.original.at}</span>,
+    },
+    {
+        id: 'batch',
+        header: 'Batch',
+        accessorKey: 'batch',
+        cell: ({ row }) => <span className="font-mono">{row.original.batch}</span>,
+    },
     { id: 'kind', header: 'What', accessorFn: (m) => words[m.kind] ?? m.kind },
     {
         id: 'quantity',
         header: 'Pieces',
         accessorKey: 'quantity',
         cell: ({ row }) => (
-            <span className="font-mono">{row.original.quantity > 0 ? `+${row.original.quantity}` : `−${-row.original.quantity}`}</span>
+            <span className="font-mono">
+                {row.original.quantity > 0 ? `+${row.original.quantity}` : `−${-row.original.quantity}`}
+            </span>
         ),
     },
-    { id: 'left', header: 'Left', accessorKey: 'left', cell: ({ row }) => <span className="font-mono">{row.original.left}</span> },
+    {
+        id: 'left',
+        header: 'Left',
+        accessorKey: 'left',
+        cell: ({ row }) => <span className="font-mono">{row.original.left}</span>,
+    },
     { id: 'paper', header: 'Paper, card or why', accessorKey: 'paper' },
     { id: 'who', header: 'By', accessorFn: (m) => m.who ?? '' },
 ];
 
 const went: Column<Schemas['WhereFitted']>[] = [
-    { id: 'mark', header: 'Aircraft', accessorKey: 'mark', cell: ({ row }) => <b className="font-mono">{row.original.mark}</b> },
+    {
+        id: 'mark',
+        header: 'Aircraft',
+        accessorKey: 'mark',
+        cell: ({ row }) => <b className="font-mono">{row.original.mark}</b>,
+    },
     { id: 'position', header: 'Position', accessorKey: 'position' },
     {
         id: 'batch',
@@ -75,7 +97,9 @@ export function Part() {
 
 function PartOf({ room }: { room: Room }) {
     const [open, setOpen] = useState<'goods' | 'order' | 'change' | Schemas['StoreBatch'] | null>(null);
-    const cancel = useSend((id: number, headers) => take(api.POST('/api/part-orders/{id}/cancel', { params: { path: { id } }, headers })));
+    const cancel = useSend((id: number, headers) =>
+        take(api.POST('/api/part-orders/{id}/cancel', { params: { path: { id } }, headers })),
+    );
     const p = room.part;
     const keep = room.may.includes('keep');
     const close = () => setOpen(null);

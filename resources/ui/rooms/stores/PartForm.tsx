@@ -33,14 +33,23 @@ export function PartForm({ part, onClose }: { part: Schemas['StorePart'] | null;
             ready={v.number !== '' && v.title !== '' && v.place !== ''}
             send={send}
             onSend={() =>
-                send.mutate({ title: v.title, place: v.place, one_time: oneTime, effectivity: codes.length === 0 ? null : codes })
+                send.mutate({
+                    title: v.title,
+                    place: v.place,
+                    one_time: oneTime,
+                    effectivity: codes.length === 0 ? null : codes,
+                })
             }
             onClose={onClose}
         >
             {!part && <Field label="Part number" {...bind('number')} />}
             <Field label="What it is" {...bind('title')} />
             <Field label="Where it lies" {...bind('place')} />
-            <Field label="Fits" hint="Effectivity codes of the tails, as K1 K2; empty when it fits every tail." {...bind('fits')} />
+            <Field
+                label="Fits"
+                hint="Effectivity codes of the tails, as K1 K2; empty when it fits every tail."
+                {...bind('fits')}
+            />
             <Check name="one_time" checked={oneTime} onChange={setOneTime}>
                 Never used twice: a seal, packing, locking wire or pin
             </Check>

@@ -13,10 +13,24 @@ type Room = Schemas['PartRoom'];
 export function GoodsIn({ room, onClose }: { room: Room; onClose: () => void }) {
     const first = room.orders[0];
     const [order, setOrder] = useState(first?.id ?? 0);
-    const { values: v, bind } = useFields({ quantity: String(first?.quantity ?? ''), batch: '', expires: '', paper: '' });
+    const { values: v, bind } = useFields({
+        quantity: String(first?.quantity ?? ''),
+        batch: '',
+        expires: '',
+        paper: '',
+    });
     const send = useSend(
-        (body: { batch: string; quantity: number; expires: string | null; paper: string; order: number | null }, headers) =>
-            take(api.POST('/api/parts/{number}/goods', { params: { path: { number: room.part.number } }, body, headers })),
+        (
+            body: { batch: string; quantity: number; expires: string | null; paper: string; order: number | null },
+            headers,
+        ) =>
+            take(
+                api.POST('/api/parts/{number}/goods', {
+                    params: { path: { number: room.part.number } },
+                    body,
+                    headers,
+                }),
+            ),
         onClose,
     );
     return (
@@ -25,7 +39,9 @@ export function GoodsIn({ room, onClose }: { room: Room; onClose: () => void }) 
             action="Take it in"
             ready={v.batch !== '' && v.paper !== '' && whole(v.quantity)}
             send={send}
-            onSend={() => send.mutate({ ...v, quantity: Number(v.quantity), expires: v.expires || null, order: order || null })}
+            onSend={() =>
+                send.mutate({ ...v, quantity: Number(v.quantity), expires: v.expires || null, order: order || null })
+            }
             onClose={onClose}
         >
             {room.orders.length > 0 && (
@@ -53,7 +69,13 @@ export function Order({ room, onClose }: { room: Room; onClose: () => void }) {
     const { values: v, bind } = useFields({ quantity: '', expected: '' });
     const send = useSend(
         (body: { quantity: number; expected: string }, headers) =>
-            take(api.POST('/api/parts/{number}/orders', { params: { path: { number: room.part.number } }, body, headers })),
+            take(
+                api.POST('/api/parts/{number}/orders', {
+                    params: { path: { number: room.part.number } },
+                    body,
+                    headers,
+                }),
+            ),
         onClose,
     );
     return (
@@ -102,7 +124,10 @@ export function MoveBatch({ batch, onClose }: { batch: Schemas['StoreBatch']; on
             </p>
             <Choice
                 label="What happened"
-                options={(Object.keys(asks) as (keyof typeof asks)[]).map((value) => ({ value, name: asks[value].name }))}
+                options={(Object.keys(asks) as (keyof typeof asks)[]).map((value) => ({
+                    value,
+                    name: asks[value].name,
+                }))}
                 value={what}
                 onChange={setWhat}
             />

@@ -18,7 +18,10 @@ const columns: Column<Schemas['StorePart']>[] = [
         accessorKey: 'state',
         cell: ({ row }) => (
             <>
-                <State state={row.original.state} word={{ stop: 'look', watch: 'watch', clear: 'enough' }[row.original.state]} />
+                <State
+                    state={row.original.state}
+                    word={{ stop: 'look', watch: 'watch', clear: 'enough' }[row.original.state]}
+                />
                 {row.original.state !== 'clear' && <span className="block text-sm">{row.original.said}</span>}
             </>
         ),
@@ -93,7 +96,11 @@ export function Parts() {
                 <Page
                     over={<Tabs label="Stores" tabs={storeTabs} />}
                     sentence={room.partsSentence}
-                    actions={room.may.includes('parts') && <Button onClick={() => setEntering(true)}>Enter a part number</Button>}
+                    actions={
+                        room.may.includes('parts') && (
+                            <Button onClick={() => setEntering(true)}>Enter a part number</Button>
+                        )
+                    }
                 >
                     {entering && <PartForm part={null} onClose={() => setEntering(false)} />}
                     <Table name="parts" rows={room.parts} columns={columns} empty="No part yet." />

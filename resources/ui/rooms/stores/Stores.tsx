@@ -17,7 +17,10 @@ const columns: Column<Schemas['StoreTool']>[] = [
         header: 'State',
         accessorKey: 'state',
         cell: ({ row }) => (
-            <State state={row.original.state} word={{ stop: 'do not use', watch: 'soon due', clear: 'usable' }[row.original.state]} />
+            <State
+                state={row.original.state}
+                word={{ stop: 'do not use', watch: 'soon due', clear: 'usable' }[row.original.state]}
+            />
         ),
     },
     {
@@ -25,7 +28,10 @@ const columns: Column<Schemas['StoreTool']>[] = [
         header: 'Tool',
         accessorKey: 'code',
         cell: ({ row }) => (
-            <Link to={`/stores/tools/${row.original.code}`} className="font-mono font-bold whitespace-nowrap underline underline-offset-4">
+            <Link
+                to={`/stores/tools/${row.original.code}`}
+                className="font-mono font-bold whitespace-nowrap underline underline-offset-4"
+            >
                 {row.original.code}
             </Link>
         ),
@@ -57,7 +63,9 @@ export function Stores() {
                 <Page
                     over={<Tabs label="Stores" tabs={storeTabs} />}
                     sentence={room.sentence}
-                    actions={room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter a tool</Button>}
+                    actions={
+                        room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter a tool</Button>
+                    }
                 >
                     {entering && <EnterTool onClose={() => setEntering(false)} />}
                     <Table name="tools" rows={room.tools} columns={columns} empty="No tool yet." />

@@ -82,7 +82,9 @@ function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallV
             </p>
             {keep && recall.toOpen > 0 && (
                 <Button kind="main" big className="mt-3" disabled={open.isPending} onClick={() => open.mutate(null)}>
-                    {open.isPending ? 'Opening…' : `Open ${recall.toOpen === 1 ? 'the re-check' : `all ${recall.toOpen} re-checks`}`}
+                    {open.isPending
+                        ? 'Opening…'
+                        : `Open ${recall.toOpen === 1 ? 'the re-check' : `all ${recall.toOpen} re-checks`}`}
                 </Button>
             )}
             <Trouble error={open.error} />
@@ -128,7 +130,9 @@ function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallV
                     ))}
                 </div>
             ))}
-            {recall.aircraft.length === 0 && <p className="mt-3 text-soft">No reading and no use of {code} since then.</p>}
+            {recall.aircraft.length === 0 && (
+                <p className="mt-3 text-soft">No reading and no use of {code} since then.</p>
+            )}
         </section>
     );
 }
@@ -174,7 +178,14 @@ function Check({ code, onClose }: { code: string; onClose: () => void }) {
             action={good === 'yes' ? 'Enter the check' : 'Recall the tool'}
             ready={v.date !== '' && v.note !== '' && (good === 'no' || v.due !== '')}
             send={send}
-            onSend={() => send.mutate({ date: v.date, note: v.note, good: good === 'yes', ...(good === 'yes' ? { cal_due: v.due } : {}) })}
+            onSend={() =>
+                send.mutate({
+                    date: v.date,
+                    note: v.note,
+                    good: good === 'yes',
+                    ...(good === 'yes' ? { cal_due: v.due } : {}),
+                })
+            }
             onClose={onClose}
         >
             <Choice

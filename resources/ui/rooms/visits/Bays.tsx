@@ -22,18 +22,29 @@ export function Bays() {
 function BaysOf({ room }: { room: Schemas['BaysView'] }) {
     const may = (useMe().data?.may ?? []).includes('plan');
     const [opening, setOpening] = useState<Schemas['BayView'] | null>(null);
-    const remove = useSend((id: number, headers) => take(api.POST('/api/bay-slots/{id}/remove', { params: { path: { id } }, headers })));
+    const remove = useSend((id: number, headers) =>
+        take(api.POST('/api/bay-slots/{id}/remove', { params: { path: { id } }, headers })),
+    );
     const from = Date.parse(room.from);
     const x = (day: string, plus = 0) => LEFT + ((Date.parse(day) - from) / 864e5 + plus) * ((WIDE - LEFT) / room.days);
     const months = monthsOf(room.from, room.days);
     const free = room.bays.flatMap((b) => b.blocks.filter((k) => k.kind === 'free').map((k) => ({ bay: b, block: k })));
     return (
         <Page over={<Tabs label="Visits" tabs={visitsViews} />} sentence={room.sentence}>
-            <svg viewBox={`0 0 ${WIDE} ${30 + room.bays.length * ROW}`} className="w-full rounded-lg border border-rule bg-sheet">
+            <svg
+                viewBox={`0 0 ${WIDE} ${30 + room.bays.length * ROW}`}
+                className="w-full rounded-lg border border-rule bg-sheet"
+            >
                 <title>Bays and days</title>
                 {months.map((m) => (
                     <g key={m.day}>
-                        <line x1={x(m.day)} x2={x(m.day)} y1="0" y2={30 + room.bays.length * ROW} className="stroke-rule" />
+                        <line
+                            x1={x(m.day)}
+                            x2={x(m.day)}
+                            y1="0"
+                            y2={30 + room.bays.length * ROW}
+                            className="stroke-rule"
+                        />
                         <text x={x(m.day) + 5} y="19" className="fill-soft text-[13px]">
                             {m.name}
                         </text>
@@ -114,7 +125,9 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                                 </th>
                                 <td>{b.hours}</td>
                                 <td>{b.people}</td>
-                                <td className="text-right">{may && <Button onClick={() => setOpening(b)}>Open a free slot</Button>}</td>
+                                <td className="text-right">
+                                    {may && <Button onClick={() => setOpening(b)}>Open a free slot</Button>}
+                                </td>
                             </tr>
                         ))}
                     </tbody>
@@ -122,7 +135,9 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
             </Section>
             <Section title={`Free slots (${free.length})`}>
                 <Trouble error={remove.error} />
-                {free.length === 0 && <p className="text-soft">None. An aircraft can still be put into a bay from its own page.</p>}
+                {free.length === 0 && (
+                    <p className="text-soft">None. An aircraft can still be put into a bay from its own page.</p>
+                )}
                 <ul className="divide-y divide-rule/70">
                     {free.map(({ bay, block }) => (
                         <li key={block.id} className="flex items-center gap-4 py-1.5">
@@ -170,8 +185,22 @@ function Open({ bay, onClose }: { bay: Schemas['BayView']; onClose: () => void }
     return (
         <Dialog open onClose={onClose} title={`A free slot in ${bay.name}`}>
             <form onSubmit={submit} className="mt-3 space-y-3">
-                <Field label="First day" name="start" type="date" required value={start} onChange={(e) => setStart(e.target.value)} />
-                <Field label="Last day" name="end" type="date" required value={end} onChange={(e) => setEnd(e.target.value)} />
+                <Field
+                    label="First day"
+                    name="start"
+                    type="date"
+                    required
+                    value={start}
+                    onChange={(e) => setStart(e.target.value)}
+                />
+                <Field
+                    label="Last day"
+                    name="end"
+                    type="date"
+                    required
+                    value={end}
+                    onChange={(e) => setEnd(e.target.value)}
+                />
                 <Field
                     label="Hours of work"
                     name="hours"
@@ -195,7 +224,10 @@ function monthsOf(from: string, days: number): { day: string; name: string }[] {
     for (let i = 0; i <= days; i++) {
         const d = new Date(Date.parse(from) + i * 864e5);
         if (d.getUTCDate() === 1) {
-            out.push({ day: d.toISOString().slice(0, 10), name: d.toLocaleDateString('en-GB', { month: 'long', timeZone: 'UTC' }) });
+            out.push({
+                day: d.toISOString().slice(0, 10),
+                name: d.toLocaleDateString('en-GB', { month: 'long', timeZone: 'UTC' }),
+            });
         }
     }
     return out;

@@ -26,7 +26,8 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
     const [zoom, setZoom] = useState(8);
     const [chosen, setChosen] = useState<number | null>(null);
     const [shown, setShown] = useState<{ board: Schemas['BoardView']; move: Move } | null>(null);
-    const ask = (body: Move) => take(api.POST('/api/visits/{id}/board/move', { params: { path: { id: saved.id } }, body }));
+    const ask = (body: Move) =>
+        take(api.POST('/api/visits/{id}/board/move', { params: { path: { id: saved.id } }, body }));
     const look = useLook(ask, () => setShown(null));
     const send = useSend(ask, undefined, () => setShown(null));
     const move = (card: Schemas['BoardCard'] | { id: number }, slot: number | null) => {
@@ -136,8 +137,8 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
             )}
             <Printed cards={cards} />
             <p className="noprint mt-2 text-sm text-soft">
-                Arrow-ended cards are critical: a delay delays the aircraft. A heavy left edge is in work, filled is worked, a notched mark
-                lacks something or is late.
+                Arrow-ended cards are critical: a delay delays the aircraft. A heavy left edge is in work, filled is
+                worked, a notched mark lacks something or is late.
                 {may && ' Drag a card, or move it with the arrow keys (with Shift four hours).'}
             </p>
             {card && (

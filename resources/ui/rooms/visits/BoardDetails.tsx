@@ -24,7 +24,8 @@ export function BoardDetails({
     const worked = card.state === 'closed' || card.state === 'signed';
     const slip = useQuery<Schemas['SlipRow'][], Failure>({
         queryKey: ['visits', visit, 'slip', card.id],
-        queryFn: () => take(api.GET('/api/visits/{id}/cards/{card}/slip', { params: { path: { id: visit, card: card.id } } })),
+        queryFn: () =>
+            take(api.GET('/api/visits/{id}/cards/{card}/slip', { params: { path: { id: visit, card: card.id } } })),
         enabled: !worked,
     });
     return (
@@ -42,7 +43,9 @@ export function BoardDetails({
                         {card.when}. {card.people}, {card.zone}, {card.phase}.
                     </p>
                     {card.states.length > 0 && <p>Needs the aircraft {card.states.join(', ')}.</p>}
-                    {card.slack !== '' && <p className="font-semibold">{card.onChain ? 'Decides the exit' : `It ${card.slack}`}.</p>}
+                    {card.slack !== '' && (
+                        <p className="font-semibold">{card.onChain ? 'Decides the exit' : `It ${card.slack}`}.</p>
+                    )}
                     {card.late && (
                         <p>
                             <State state="stop" word="Late:" /> it should be worked by now.
@@ -101,7 +104,9 @@ export function BoardDetails({
                                         <State state={r.later > 0 ? 'watch' : 'clear'} word={r.words} />
                                     </td>
                                     <td className="py-1 text-soft">
-                                        {r.moved === 0 ? 'nothing else moves' : `${r.moved} ${r.moved === 1 ? 'card moves' : 'cards move'}`}
+                                        {r.moved === 0
+                                            ? 'nothing else moves'
+                                            : `${r.moved} ${r.moved === 1 ? 'card moves' : 'cards move'}`}
                                     </td>
                                 </tr>
                             ))}

@@ -125,15 +125,32 @@ export function BoardDrawing({
                     <title>Cards by zone and time</title>
                     <defs>
                         {board.bands.map((b) => (
-                            <pattern key={b.key} id={`band-${b.key}`} width="8" height="8" patternUnits="userSpaceOnUse">
-                                <path d={textures[b.key] ?? 'M0 4H8'} className="stroke-slate" strokeWidth="1.4" fill="none" />
+                            <pattern
+                                key={b.key}
+                                id={`band-${b.key}`}
+                                width="8"
+                                height="8"
+                                patternUnits="userSpaceOnUse"
+                            >
+                                <path
+                                    d={textures[b.key] ?? 'M0 4H8'}
+                                    className="stroke-slate"
+                                    strokeWidth="1.4"
+                                    fill="none"
+                                />
                             </pattern>
                         ))}
                     </defs>
                     {board.days.map((d, i) => (
                         <g key={d.date}>
                             {i % 2 === 1 && (
-                                <rect x={d.from * wide} width={(d.to - d.from) * wide} y="0" height={height} className="fill-paper" />
+                                <rect
+                                    x={d.from * wide}
+                                    width={(d.to - d.from) * wide}
+                                    y="0"
+                                    height={height}
+                                    className="fill-paper"
+                                />
                             )}
                             <line x1={d.from * wide} x2={d.from * wide} y1="0" y2={height} className="stroke-rule" />
                             <text x={d.from * wide + 6} y="15" className="fill-ink text-[12.5px] font-semibold">
@@ -165,18 +182,39 @@ export function BoardDrawing({
                         )),
                     )}
                     {layout.rows.map((r) => (
-                        <line key={r.zone.name} x1="0" x2={width} y1={head + r.top} y2={head + r.top} className="stroke-rule" />
+                        <line
+                            key={r.zone.name}
+                            x1="0"
+                            x2={width}
+                            y1={head + r.top}
+                            y2={head + r.top}
+                            className="stroke-rule"
+                        />
                     ))}
                     {board.people.map((p, i) => (
                         <g key={p.skill} transform={`translate(0 ${body + 10 + i * (PEOPLE + 10)})`}>
                             <title>{`${p.skill}: people at work and people there`}</title>
-                            <path d={steps(p.spans, 'there', p.most, wide, PEOPLE)} className="fill-shade stroke-rule" />
-                            <path d={steps(p.spans, 'used', p.most, wide, PEOPLE)} className="fill-spruce-wash stroke-spruce" />
+                            <path
+                                d={steps(p.spans, 'there', p.most, wide, PEOPLE)}
+                                className="fill-shade stroke-rule"
+                            />
+                            <path
+                                d={steps(p.spans, 'used', p.most, wide, PEOPLE)}
+                                className="fill-spruce-wash stroke-spruce"
+                            />
                         </g>
                     ))}
                     <line x1="0" x2={width} y1={body} y2={body} className="stroke-rule" />
-                    <Mark at={board.mustLeave.at * wide} words={board.mustLeave.words} height={body} side={width} dashed />
-                    {board.exit && <Mark at={board.exit.at * wide} words={board.exit.words} height={body} side={width} />}
+                    <Mark
+                        at={board.mustLeave.at * wide}
+                        words={board.mustLeave.words}
+                        height={body}
+                        side={width}
+                        dashed
+                    />
+                    {board.exit && (
+                        <Mark at={board.exit.at * wide} words={board.exit.words} height={body} side={width} />
+                    )}
                     {layout.rows.map((r) =>
                         r.zone.cards.map((c) => {
                             const by = drag?.card.id === c.id ? drag.by : 0;
@@ -206,7 +244,14 @@ export function BoardDrawing({
                     )}
                     {now !== null && (
                         <g className="pointer-events-none">
-                            <line x1={now * wide} x2={now * wide} y1="0" y2={height} className="stroke-ink" strokeWidth="2" />
+                            <line
+                                x1={now * wide}
+                                x2={now * wide}
+                                y1="0"
+                                y2={height}
+                                className="stroke-ink"
+                                strokeWidth="2"
+                            />
                             <path d={`M${now * wide - 6} 0h12l-6 8Z`} className="fill-ink" />
                         </g>
                     )}

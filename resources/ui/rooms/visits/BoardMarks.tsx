@@ -1,7 +1,19 @@
 import type { Card } from './BoardDrawing';
 import { clipped, LANE, outline } from './board';
 
-export function Mark({ at, words, height, side, dashed }: { at: number; words: string; height: number; side: number; dashed?: boolean }) {
+export function Mark({
+    at,
+    words,
+    height,
+    side,
+    dashed,
+}: {
+    at: number;
+    words: string;
+    height: number;
+    side: number;
+    dashed?: boolean;
+}) {
     const left = at > side - 190;
     return (
         <g className="pointer-events-none">
@@ -52,12 +64,21 @@ export function Block({
                 className={`${closed ? 'fill-shade stroke-soft' : card.state === 'in_work' ? 'fill-spruce-wash stroke-spruce' : card.onChain ? 'fill-sheet stroke-ink' : 'fill-sheet stroke-soft'}`}
                 strokeWidth={chosen ? 3 : card.onChain ? 2 : 1.2}
             />
-            {card.state === 'in_work' && <rect x={x} y={y} width={Math.min(5, width)} height={LANE} className="fill-spruce" />}
+            {card.state === 'in_work' && (
+                <rect x={x} y={y} width={Math.min(5, width)} height={LANE} className="fill-spruce" />
+            )}
             {moved && <path d={`M${x} ${y + LANE + 1.5}H${x + width}`} className="stroke-ochre" strokeWidth="3" />}
             {(short || card.late) && width > 12 && (
-                <path d={`M${x + 7} ${y + 7}h10v3.5h-4v3h4v3.5h-10Z`} className={card.late ? 'fill-rust' : 'fill-ochre'} />
+                <path
+                    d={`M${x + 7} ${y + 7}h10v3.5h-4v3h4v3.5h-10Z`}
+                    className={card.late ? 'fill-rust' : 'fill-ochre'}
+                />
             )}
-            <text x={x + (short || card.late ? 22 : 9)} y={y + 16.5} className={`text-[12.5px] ${closed ? 'fill-soft' : 'fill-ink'}`}>
+            <text
+                x={x + (short || card.late ? 22 : 9)}
+                y={y + 16.5}
+                className={`text-[12.5px] ${closed ? 'fill-soft' : 'fill-ink'}`}
+            >
                 {clipped(`${card.number.split('-')[1]} ${card.title}`, width - (short || card.late ? 30 : 18))}
             </text>
         </>

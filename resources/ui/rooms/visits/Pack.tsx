@@ -31,7 +31,9 @@ export function Pack() {
     };
     return (
         <Wait query={usePack({ mark, days, skip })}>
-            {(pack) => <PackOf key={`${pack.mark}/${days}/${skip}`} proposal={pack} days={days} skip={skip} set={set} />}
+            {(pack) => (
+                <PackOf key={`${pack.mark}/${days}/${skip}`} proposal={pack} days={days} skip={skip} set={set} />
+            )}
         </Wait>
     );
 }
@@ -93,7 +95,11 @@ function PackOf({
                 may && (
                     <>
                         {laid && <Button onClick={() => setLaid(null)}>Back to the proposal</Button>}
-                        <Button kind="main" disabled={!pack.maySave || save.isPending} onClick={() => save.mutate(into())}>
+                        <Button
+                            kind="main"
+                            disabled={!pack.maySave || save.isPending}
+                            onClick={() => save.mutate(into())}
+                        >
                             Save the visits
                         </Button>
                     </>
@@ -174,7 +180,11 @@ function PackOf({
                     onDragEnd={(e) => drop(e.over === null ? null : String(e.over.id))}
                 >
                     <div className="grid grid-cols-[17rem_minmax(0,1fr)] items-start gap-6">
-                        <DropSection id={NOWHERE} className="rounded-lg border-2 border-dashed border-rule p-3" aria-label="In no visit">
+                        <DropSection
+                            id={NOWHERE}
+                            className="rounded-lg border-2 border-dashed border-rule p-3"
+                            aria-label="In no visit"
+                        >
                             <h2 className="mb-2 font-semibold">In no visit ({items(null).length})</h2>
                             <Chips lines={items(null)} may={may} chosen={chosen} onChoose={setChosen} />
                             {items(null).length === 0 && <p className="text-soft">Everything has its visit.</p>}
@@ -222,7 +232,9 @@ function PackOf({
                                         )}
                                     </div>
                                     <Chips lines={items(s.id)} may={may} chosen={chosen} onChoose={setChosen} />
-                                    {items(s.id).length === 0 && <p className="text-sm text-soft">Nothing goes in here.</p>}
+                                    {items(s.id).length === 0 && (
+                                        <p className="text-sm text-soft">Nothing goes in here.</p>
+                                    )}
                                 </DropSection>
                             ))}
                         </div>

@@ -16,7 +16,14 @@ export function Filled({ slot }: { slot: Slot }) {
                 <rect width={w(slot.capacity)} height="12" className="fill-shade" />
                 <rect width={w(slot.itemHours)} height="12" className="fill-spruce" />
                 <rect x={w(slot.itemHours)} width={w(slot.accessHours)} height="12" className="fill-slate" />
-                <line x1={w(slot.capacity)} x2={w(slot.capacity)} y1="0" y2="12" className="stroke-ink" strokeWidth="3" />
+                <line
+                    x1={w(slot.capacity)}
+                    x2={w(slot.capacity)}
+                    y1="0"
+                    y2="12"
+                    className="stroke-ink"
+                    strokeWidth="3"
+                />
             </svg>
             {slot.problem ? (
                 <State state="stop" word={slot.problem} />
@@ -64,7 +71,8 @@ export function Chips({
                 <li key={l.key}>
                     <Chip line={l} may={may} chosen={chosen === l.key} onChoose={onChoose}>
                         {l.slot && l.problem && <State state="stop" word="" />}
-                        <span className="font-mono text-sm">{l.code}</span> {l.title} <span className="text-sm text-soft">{l.hours} h</span>
+                        <span className="font-mono text-sm">{l.code}</span> {l.title}{' '}
+                        <span className="text-sm text-soft">{l.hours} h</span>
                     </Chip>
                     {!l.slot && l.problem && <p className="px-1 text-sm text-soft">{l.problem}</p>}
                 </li>

@@ -59,7 +59,12 @@ function Compared({ cut }: { cut: Schemas['PhasesView'] }) {
     const top = Math.max(cut.blockTotal, cut.longest);
     const wide = (v: number) => (v / top) * 620;
     const bars = [
-        { name: 'Before: one block', hours: cut.blockTotal - cut.blockAccess, access: cut.blockAccess, days: cut.blockDays },
+        {
+            name: 'Before: one block',
+            hours: cut.blockTotal - cut.blockAccess,
+            access: cut.blockAccess,
+            days: cut.blockDays,
+        },
         ...cut.cut.map((p) => ({ name: `Phase ${p.no}`, hours: p.hours, access: p.accessHours, days: p.days })),
     ];
     return (
@@ -71,7 +76,13 @@ function Compared({ cut }: { cut: Schemas['PhasesView'] }) {
                         <text x="0" y="22" className="fill-ink text-[15px] font-semibold">
                             {b.name}
                         </text>
-                        <rect x="150" y="6" width={wide(b.hours)} height="24" className="fill-spruce-wash stroke-spruce" />
+                        <rect
+                            x="150"
+                            y="6"
+                            width={wide(b.hours)}
+                            height="24"
+                            className="fill-spruce-wash stroke-spruce"
+                        />
                         <rect x={150 + wide(b.hours)} y="6" width={wide(b.access)} height="24" className="fill-slate" />
                         <text x={158 + wide(b.hours + b.access)} y="23" className="fill-ink text-[14px]">
                             {hours(b.hours + b.access)} h, stands {hours(b.days)} days

@@ -35,7 +35,12 @@ export function PlanSearch({ visit, version, run }: { visit: number; version: nu
             </span>
             {latest && !ended ? (
                 <>
-                    <progress className="h-2 w-28 accent-spruce" max={1} value={latest.share ?? undefined} aria-label="Time used" />
+                    <progress
+                        className="h-2 w-28 accent-spruce"
+                        max={1}
+                        value={latest.share ?? undefined}
+                        aria-label="Time used"
+                    />
                     <Button onClick={() => cancel.mutate(latest.id)}>Cancel</Button>
                 </>
             ) : (

@@ -93,7 +93,9 @@ function Hours({ days }: { days: Schemas['ProgressDay'][] }) {
     const y = (v: number) => 210 - (v / top) * 190;
     return (
         <figure>
-            <figcaption className="mb-2 font-semibold">Hours of the cards closed each day: planned (outline) and burnt (filled)</figcaption>
+            <figcaption className="mb-2 font-semibold">
+                Hours of the cards closed each day: planned (outline) and burnt (filled)
+            </figcaption>
             <svg viewBox="0 0 520 240" className="w-full" role="img" aria-label="Planned and burnt hours by day">
                 {ticks([0, top], 4).map((t) => (
                     <g key={t}>
@@ -106,7 +108,13 @@ function Hours({ days }: { days: Schemas['ProgressDay'][] }) {
                 {days.map((d, i) => (
                     <g key={d.date}>
                         <title>{`${d.words}: ${one(d.spent)} h burnt, ${one(d.planned)} h planned`}</title>
-                        <rect x={54 + i * wide} width={wide * 0.7} y={y(d.spent)} height={210 - y(d.spent)} className="fill-spruce-wash" />
+                        <rect
+                            x={54 + i * wide}
+                            width={wide * 0.7}
+                            y={y(d.spent)}
+                            height={210 - y(d.spent)}
+                            className="fill-spruce-wash"
+                        />
                         <rect
                             x={54 + i * wide}
                             width={wide * 0.7}
@@ -129,7 +137,17 @@ function Days({ days }: { days: Schemas['ProgressDay'][] }) {
             <table className="w-full text-left">
                 <thead>
                     <tr className="border-b border-rule text-soft">
-                        {['Day', 'Cards closed', 'Planned', 'Burnt', 'Findings raised', 'Open', 'Leaves', 'Moved', 'Why'].map((h) => (
+                        {[
+                            'Day',
+                            'Cards closed',
+                            'Planned',
+                            'Burnt',
+                            'Findings raised',
+                            'Open',
+                            'Leaves',
+                            'Moved',
+                            'Why',
+                        ].map((h) => (
                             <th key={h} className="py-1 pr-4 font-normal">
                                 {h}
                             </th>
@@ -149,7 +167,9 @@ function Days({ days }: { days: Schemas['ProgressDay'][] }) {
                             <td>{d.openFindings}</td>
                             <td className="whitespace-nowrap">{d.exit}</td>
                             <td className="whitespace-nowrap">
-                                {d.moved && <State state={d.moved.endsWith('later') ? 'watch' : 'clear'} word={d.moved} />}
+                                {d.moved && (
+                                    <State state={d.moved.endsWith('later') ? 'watch' : 'clear'} word={d.moved} />
+                                )}
                             </td>
                             <td className="text-soft">{d.why}</td>
                         </tr>

@@ -85,7 +85,9 @@ function Cards({
     onChoose: (choice: { card: Schemas['VisitCard']; role: Role }) => void;
 }) {
     const [show, setShow] = useState<'open' | 'short' | 'all'>(visit.closed > 20 ? 'open' : 'all');
-    const shown = visit.cards.filter((c) => show === 'all' || (show === 'open' ? c.state !== 'closed' : c.short.length > 0));
+    const shown = visit.cards.filter(
+        (c) => show === 'all' || (show === 'open' ? c.state !== 'closed' : c.short.length > 0),
+    );
     const short = visit.cards.filter((c) => c.short.length > 0).length;
     return (
         <>
@@ -132,8 +134,14 @@ function CardLine({
 }) {
     const [state, word] = cardStates[c.state] ?? ['clear', c.state];
     return (
-        <li className="grid grid-cols-[7rem_minmax(0,1fr)_9rem_minmax(0,1.2fr)] items-center gap-4 py-2.5" data-card={c.number}>
-            <State state={c.lacks && c.state !== 'closed' ? 'stop' : state} word={c.lacks && c.state === 'open' ? 'unassigned' : word} />
+        <li
+            className="grid grid-cols-[7rem_minmax(0,1fr)_9rem_minmax(0,1.2fr)] items-center gap-4 py-2.5"
+            data-card={c.number}
+        >
+            <State
+                state={c.lacks && c.state !== 'closed' ? 'stop' : state}
+                word={c.lacks && c.state === 'open' ? 'unassigned' : word}
+            />
             <div className="min-w-0">
                 <Link to={`/floor/${c.id}`}>
                     <span className="font-mono text-sm text-soft">{c.number}</span> <b>{c.title}</b>
@@ -159,7 +167,9 @@ function CardLine({
                 {may && c.state !== 'closed' && (
                     <>
                         <Button onClick={() => onChoose({ card: c, role: 'perform' })}>Assign</Button>
-                        {c.critical && <Button onClick={() => onChoose({ card: c, role: 'duplicate' })}>Inspector</Button>}
+                        {c.critical && (
+                            <Button onClick={() => onChoose({ card: c, role: 'duplicate' })}>Inspector</Button>
+                        )}
                     </>
                 )}
             </div>

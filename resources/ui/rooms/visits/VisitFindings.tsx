@@ -10,7 +10,11 @@ export function Findings({ findings, may }: { findings: Schemas['VisitFinding'][
         return null;
     }
     return (
-        <Section title={findings.length === 1 ? 'One finding has no card yet' : `${findings.length} findings have no card yet`}>
+        <Section
+            title={
+                findings.length === 1 ? 'One finding has no card yet' : `${findings.length} findings have no card yet`
+            }
+        >
             <ul className="divide-y divide-rule/70">
                 {findings.map((f) => (
                     <FindingLine key={f.id} finding={f} may={may} />

@@ -28,7 +28,10 @@ export function VisitPage({
             over={
                 <>
                     <Tabs label="Visit" tabs={visitViews(visit.id)} />
-                    <Link to={`/fleet/${visit.mark}`} className="font-mono font-bold text-ink underline underline-offset-4">
+                    <Link
+                        to={`/fleet/${visit.mark}`}
+                        className="font-mono font-bold text-ink underline underline-offset-4"
+                    >
                         {visit.mark}
                     </Link>{' '}
                     · {visit.type} · {visit.title}

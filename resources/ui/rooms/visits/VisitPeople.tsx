@@ -6,7 +6,10 @@ import { Dialog } from '../../parts/Dialog';
 import { Trouble } from '../../parts/Page';
 import type { Role } from './Visit';
 
-const assign = (body: { id: number; person: number; role: string; remove?: boolean }, headers: Record<string, string>) =>
+const assign = (
+    body: { id: number; person: number; role: string; remove?: boolean },
+    headers: Record<string, string>,
+) =>
     take(
         api.POST('/api/cards/{id}/assignments', {
             params: { path: { id: body.id } },
@@ -29,7 +32,9 @@ export function Assigned({ cardId, person, may }: { cardId: number; person: Sche
                     title={send.error?.message ?? 'Take off the card'}
                     className={`ml-1 min-h-8 px-2 ${send.error ? 'text-rust' : ''}`}
                     aria-label={`Take ${person.name} off`}
-                    onClick={() => send.mutate({ id: cardId, person: person.personId, role: person.role, remove: true })}
+                    onClick={() =>
+                        send.mutate({ id: cardId, person: person.personId, role: person.role, remove: true })
+                    }
                 >
                     −
                 </button>
@@ -43,7 +48,8 @@ export function Assigned({ cardId, person, may }: { cardId: number; person: Sche
 export function Choose({ card, role, onClose }: { card: Schemas['VisitCard']; role: Role; onClose: () => void }) {
     const people = useQuery<Schemas['Candidate'][], Failure>({
         queryKey: ['candidates', card.id, role],
-        queryFn: () => take(api.GET('/api/cards/{id}/candidates', { params: { path: { id: card.id }, query: { role } } })),
+        queryFn: () =>
+            take(api.GET('/api/cards/{id}/candidates', { params: { path: { id: card.id }, query: { role } } })),
     });
     const send = useSend(assign, onClose);
     return (

@@ -34,7 +34,11 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
                     <h2 className="mt-6 mb-2 font-semibold">What can be done</h2>
                     <ul className="divide-y divide-rule/70">
                         {w.levers.map((l) => (
-                            <li key={l.what} className="flex items-center justify-between gap-4 py-1.5" data-lever={l.what}>
+                            <li
+                                key={l.what}
+                                className="flex items-center justify-between gap-4 py-1.5"
+                                data-lever={l.what}
+                            >
                                 <span>{l.what}</span>
                                 <span className="whitespace-nowrap">
                                     {l.words.split(' to ')[0]} to <b>{l.words.split(' to ')[1]}</b>
@@ -42,17 +46,29 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
                             </li>
                         ))}
                     </ul>
-                    <p className="mt-2 text-sm text-soft">The chance that the fix window holds, before and after. You decide.</p>
+                    <p className="mt-2 text-sm text-soft">
+                        The chance that the fix window holds, before and after. You decide.
+                    </p>
                 </div>
             </div>
             <Section title={`Past inspections of the ${w.type}`}>
                 {w.past.length === 0 ? (
-                    <p className="text-soft">None yet: a wide guess is used until visits of this type have been released.</p>
+                    <p className="text-soft">
+                        None yet: a wide guess is used until visits of this type have been released.
+                    </p>
                 ) : (
                     <table className="w-full max-w-4xl text-left">
                         <thead>
                             <tr className="border-b border-rule text-soft">
-                                {['Aircraft', 'Inspection', 'Ended', 'Hours looked', 'Findings', 'In 100 h', 'Hours to fix'].map((h) => (
+                                {[
+                                    'Aircraft',
+                                    'Inspection',
+                                    'Ended',
+                                    'Hours looked',
+                                    'Findings',
+                                    'In 100 h',
+                                    'Hours to fix',
+                                ].map((h) => (
                                     <th key={h} className="py-1 pr-4 font-normal">
                                         {h}
                                     </th>
@@ -97,19 +113,29 @@ function Room({ w }: { w: Schemas['WindowView'] }) {
                 {parts.map((p) => {
                     const from = at;
                     at += wide(p.hours);
-                    return <rect key={p.name} x={from} y="4" width={Math.max(0, wide(p.hours))} height="22" className={p.look} />;
+                    return (
+                        <rect
+                            key={p.name}
+                            x={from}
+                            y="4"
+                            width={Math.max(0, wide(p.hours))}
+                            height="22"
+                            className={p.look}
+                        />
+                    );
                 })}
                 <line x1={wide(usable)} x2={wide(usable)} y1="0" y2="32" className="stroke-rust" strokeWidth="3" />
             </svg>
             <dl className="grid grid-cols-[1fr_auto] gap-x-4">
-                {[...parts.map((p) => [p.name, p.hours] as const), ['usable, of those people are there', usable] as const].map(
-                    ([name, h]) => (
-                        <div key={name} className="contents">
-                            <dt className="text-soft first-letter:uppercase">{name}</dt>
-                            <dd className="text-right font-mono">{one(h)} h</dd>
-                        </div>
-                    ),
-                )}
+                {[
+                    ...parts.map((p) => [p.name, p.hours] as const),
+                    ['usable, of those people are there', usable] as const,
+                ].map(([name, h]) => (
+                    <div key={name} className="contents">
+                        <dt className="text-soft first-letter:uppercase">{name}</dt>
+                        <dd className="text-right font-mono">{one(h)} h</dd>
+                    </div>
+                ))}
             </dl>
         </>
     );
@@ -121,8 +147,14 @@ function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }
     const [worth, setWorth] = useState(String(Math.round(w.worthHours)));
     const [reason, setReason] = useState('');
     const send = useSend(
-        (body: { look_until: string | null; prior: { per_hundred: number; worth_hours: number } | null; reason: string }, headers) =>
-            take(api.POST('/api/visits/{id}/window', { params: { path: { id: w.id } }, body, headers })),
+        (
+            body: {
+                look_until: string | null;
+                prior: { per_hundred: number; worth_hours: number } | null;
+                reason: string;
+            },
+            headers,
+        ) => take(api.POST('/api/visits/{id}/window', { params: { path: { id: w.id } }, body, headers })),
         onClose,
     );
     const number = (t: string) => Number(t.replace(',', '.'));
@@ -133,7 +165,14 @@ function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }
     return (
         <Dialog open onClose={onClose} title="Judge the windows otherwise">
             <form onSubmit={submit} className="mt-3 space-y-3">
-                <Field label="Look until" name="look" type="date" required value={look} onChange={(e) => setLook(e.target.value)} />
+                <Field
+                    label="Look until"
+                    name="look"
+                    type="date"
+                    required
+                    value={look}
+                    onChange={(e) => setLook(e.target.value)}
+                />
                 <Field
                     label="Findings to expect in 100 hours of looking"
                     name="rate"
@@ -160,7 +199,11 @@ function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }
                         <Button
                             disabled={send.isPending}
                             onClick={() =>
-                                send.mutate({ look_until: look, prior: null, reason: reason === '' ? 'back to the history' : reason })
+                                send.mutate({
+                                    look_until: look,
+                                    prior: null,
+                                    reason: reason === '' ? 'back to the history' : reason,
+                                })
                             }
                         >
                             Back to the type's history

@@ -18,8 +18,9 @@ export function Forecast({ w }: { w: Schemas['WindowView'] }) {
     return (
         <figure>
             <figcaption className="mb-2 font-semibold">
-                {w.found} found in {one(w.lookDone)} h looked, {one(w.lookLeft)} h left to look; {Math.round(w.found + w.expectedMore)}{' '}
-                expected in all, {w.found + w.low} to {w.found + w.high} in eight cases of ten
+                {w.found} found in {one(w.lookDone)} h looked, {one(w.lookLeft)} h left to look;{' '}
+                {Math.round(w.found + w.expectedMore)} expected in all, {w.found + w.low} to {w.found + w.high} in eight
+                cases of ten
             </figcaption>
             <svg
                 viewBox="0 0 660 352"
@@ -43,7 +44,9 @@ export function Forecast({ w }: { w: Schemas['WindowView'] }) {
                     strokeDasharray="6 4"
                 />
                 <path
-                    d={w.days.map((d, i) => `${i === 0 ? 'M' : 'H'}${x(i)}${i === 0 ? ' ' : 'V'}${y(d.found)}`).join('')}
+                    d={w.days
+                        .map((d, i) => `${i === 0 ? 'M' : 'H'}${x(i)}${i === 0 ? ' ' : 'V'}${y(d.found)}`)
+                        .join('')}
                     className="fill-none stroke-spruce"
                     strokeWidth="3"
                 />
@@ -52,7 +55,11 @@ export function Forecast({ w }: { w: Schemas['WindowView'] }) {
                         <text x={x(w.days.length - 1) + 6} y={y(last.expected) + 4} className="fill-ink text-[13px]">
                             {Math.round(last.expected)}
                         </text>
-                        <text x={x(w.days.length - 1) + 6} y={y(last.found) + 4} className="fill-spruce text-[13px] font-semibold">
+                        <text
+                            x={x(w.days.length - 1) + 6}
+                            y={y(last.found) + 4}
+                            className="fill-spruce text-[13px] font-semibold"
+                        >
                             {last.found}
                         </text>
                     </>
@@ -71,7 +78,11 @@ export function Forecast({ w }: { w: Schemas['WindowView'] }) {
                     strokeWidth="2.5"
                 />
                 {last && (
-                    <text x={x(w.days.length - 1) + 6} y={c(last.chance) + 4} className="fill-rust text-[13px] font-semibold">
+                    <text
+                        x={x(w.days.length - 1) + 6}
+                        y={c(last.chance) + 4}
+                        className="fill-rust text-[13px] font-semibold"
+                    >
                         {percent(last.chance)}
                     </text>
                 )}

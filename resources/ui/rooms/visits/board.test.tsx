@@ -59,7 +59,15 @@ const board = (cards: Schemas['BoardCard'][], over: Partial<Schemas['BoardView']
 
 const draw = (b: Schemas['BoardView'], wide = 10, moved: number[] = [], chosen: number | null = null) =>
     renderToStaticMarkup(
-        <BoardDrawing board={b} wide={wide} chosen={chosen} moved={new Set(moved)} may={true} onChoose={() => {}} onDrop={() => {}} />,
+        <BoardDrawing
+            board={b}
+            wide={wide}
+            chosen={chosen}
+            moved={new Set(moved)}
+            may={true}
+            onChoose={() => {}}
+            onDrop={() => {}}
+        />,
     );
 
 describe('places on the board', () => {

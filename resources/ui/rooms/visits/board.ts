@@ -27,7 +27,13 @@ export function outline(x: number, y: number, width: number, height: number, poi
 }
 
 /** The edge of a skill's people as steps: those at work, or those who are there. */
-export function steps(spans: Schemas['PeopleSpan'][], of: 'used' | 'there', most: number, wide: number, high: number): string {
+export function steps(
+    spans: Schemas['PeopleSpan'][],
+    of: 'used' | 'there',
+    most: number,
+    wide: number,
+    high: number,
+): string {
     const y = (n: number) => high - (n / most) * high;
     const edge = spans.map((s) => `H${s.from * wide}V${y(s[of])}H${s.to * wide}`).join('');
     const last = spans[spans.length - 1];
@@ -35,7 +41,8 @@ export function steps(spans: Schemas['PeopleSpan'][], of: 'used' | 'there', most
 }
 
 /** The slot under a drop, in half hours, never before the board begins. */
-export const dropped = (from: number, pixels: number, wide: number): number => Math.max(0, Math.round(from + pixels / wide));
+export const dropped = (from: number, pixels: number, wide: number): number =>
+    Math.max(0, Math.round(from + pixels / wide));
 
 /** As much of a title as a width holds. */
 export const clipped = (text: string, pixels: number): string => {

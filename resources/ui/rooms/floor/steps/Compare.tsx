@@ -64,13 +64,19 @@ export function CompareStep({ card, step, onWrong, onConflict }: StepProps) {
             {spec.real.tool_kind && <ToolPick card={card} kind={spec.real.tool_kind} tool={tool} onTool={setTool} />}
             {last.some((r) => r.verdict === 'fail') && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
-                    Kept: {last.map((r) => `${r.value} ${r.unit}`).join(' and ')}; they differ by more than {spec.within} {unit}. Find out
-                    which one is wrong, then read both again, or raise a finding.
+                    Kept: {last.map((r) => `${r.value} ${r.unit}`).join(' and ')}; they differ by more than{' '}
+                    {spec.within} {unit}. Find out which one is wrong, then read both again, or raise a finding.
                 </p>
             )}
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
-                <Button kind="main" big hint="Enter" disabled={values.shown === '' || values.real === '' || send.isPending} onClick={keep}>
+                <Button
+                    kind="main"
+                    big
+                    hint="Enter"
+                    disabled={values.shown === '' || values.real === '' || send.isPending}
+                    onClick={keep}
+                >
                     Save both
                 </Button>
                 <Button big onClick={onWrong}>

@@ -14,7 +14,10 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
             if (
                 e.key === ' ' &&
                 !e.repeat &&
-                !(e.target instanceof HTMLElement && e.target.closest('input, textarea, select, button, a, [role=dialog]'))
+                !(
+                    e.target instanceof HTMLElement &&
+                    e.target.closest('input, textarea, select, button, a, [role=dialog]')
+                )
             ) {
                 e.preventDefault();
                 setEntry((v) => String((Number(v) || 0) + 1));
@@ -62,8 +65,8 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
             </div>
             {last.verdict === 'fail' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
-                    Kept: <b className="font-mono">{last.counted}</b> {counts}, outside {asked}. Find out why, put it right and count again,
-                    or raise a finding.
+                    Kept: <b className="font-mono">{last.counted}</b> {counts}, outside {asked}. Find out why, put it
+                    right and count again, or raise a finding.
                 </p>
             )}
             <Trouble error={send.error} />

@@ -9,7 +9,8 @@ import { type StepProps, useStep } from '../useStep';
 const results: Record<string, (r: Record<string, unknown>) => string> = {
     counted: (r) => `Counted ${String(r.counted)}.`,
     held: (r) => `Held for ${String(r.held)} s.`,
-    batch: (r) => (r.again ? 'The one that was there.' : `Batch ${String(r.batch)}, ${String(r.quantity)} ${String(r.part)}.`),
+    batch: (r) =>
+        r.again ? 'The one that was there.' : `Batch ${String(r.batch)}, ${String(r.quantity)} ${String(r.part)}.`,
     tool: (r) => `With ${String(r.tool)}.`,
     covers: (r) => `Looked at: ${(r.covers as string[]).join(', ')}.`,
     calls: (r) =>
@@ -55,17 +56,23 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                 <div className="mt-5">
                     {asking && step.fallsWith.length > 0 && (
                         <p className="mb-2">
-                            <State state="watch" word="To be done again" />: {step.fallsWith.length === 1 ? 'step' : 'steps'}{' '}
-                            {step.fallsWith.join(', ')}, which {step.fallsWith.length === 1 ? 'rests' : 'rest'} on this one.
+                            <State state="watch" word="To be done again" />:{' '}
+                            {step.fallsWith.length === 1 ? 'step' : 'steps'} {step.fallsWith.join(', ')}, which{' '}
+                            {step.fallsWith.length === 1 ? 'rests' : 'rest'} on this one.
                         </p>
                     )}
-                    {asking && step.kind === 'safing_fit' && <p className="mb-2">Only if it is not on. The register then says so.</p>}
+                    {asking && step.kind === 'safing_fit' && (
+                        <p className="mb-2">Only if it is not on. The register then says so.</p>
+                    )}
                     {asking && step.kind === 'safing_remove' && (
-                        <p className="mb-2">Only if it is still on. It stands in the register again, and holds what it held.</p>
+                        <p className="mb-2">
+                            Only if it is still on. It stands in the register again, and holds what it held.
+                        </p>
                     )}
                     {asking && step.kind === 'part' && (
                         <p className="mb-2 text-soft">
-                            What was taken does not go back into its batch; the store is told. If it comes back unused, Stores enters it.
+                            What was taken does not go back into its batch; the store is told. If it comes back unused,
+                            Stores enters it.
                         </p>
                     )}
                     {asking ? (
@@ -108,7 +115,8 @@ function Limits({ spec }: { spec: Record<string, unknown> }) {
     const { low, high } = band(limit);
     return (
         <p className="mt-2 text-sm text-soft">
-            Limits: {low === null ? `at most ${high}` : high === null ? `at least ${low}` : `${low} to ${high}`} {limit.unit}.
+            Limits: {low === null ? `at most ${high}` : high === null ? `at least ${low}` : `${low} to ${high}`}{' '}
+            {limit.unit}.
         </p>
     );
 }

@@ -26,7 +26,13 @@ export function HoldStep({ card, step, onWrong, onConflict }: StepProps) {
             </div>
             <Trouble error={send.error} />
             <div className="mt-6 flex flex-wrap gap-3">
-                <Button kind="main" big hint="Enter" disabled={!ready || send.isPending || (running && !over)} onClick={go}>
+                <Button
+                    kind="main"
+                    big
+                    hint="Enter"
+                    disabled={!ready || send.isPending || (running && !over)}
+                    onClick={go}
+                >
                     {over ? 'It held' : running ? 'Holding…' : 'Start the hold'}
                 </Button>
                 {running && (

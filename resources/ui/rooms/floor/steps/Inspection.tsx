@@ -14,7 +14,13 @@ export function InspectionStep({ card, step }: StepProps) {
     const [seen, setSeen] = useState<string[]>([]);
     const send = useSend(
         (body: { version: number; covers: string[]; stamp: string; pin: string }, headers) =>
-            take(api.POST('/api/cards/{id}/steps/{no}/inspect', { params: { path: { id: card.id, no: step.no } }, body, headers })),
+            take(
+                api.POST('/api/cards/{id}/steps/{no}/inspect', {
+                    params: { path: { id: card.id, no: step.no } },
+                    body,
+                    headers,
+                }),
+            ),
         () => setOpen(false),
     );
     return (
@@ -31,7 +37,8 @@ export function InspectionStep({ card, step }: StepProps) {
             ) : (
                 <p className="mt-4 rounded-lg border-2 border-dashed border-slate p-3">
                     <State state="waiting" word="Waits" /> for an inspector who did not work the card
-                    {card.inspectWhy ? `; not you: ${card.inspectWhy}` : ''}. It stands in the inspectors' own list on the Floor.
+                    {card.inspectWhy ? `; not you: ${card.inspectWhy}` : ''}. It stands in the inspectors' own list on
+                    the Floor.
                 </p>
             )}
             <Signature

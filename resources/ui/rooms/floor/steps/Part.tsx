@@ -20,7 +20,12 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
     const fit = () =>
         send.mutate({
             do: 'fit',
-            entries: { batch, again: again ? 'yes' : 'no', seat: seat ? 'yes' : 'no', lubricated: oiled ? 'yes' : 'no' },
+            entries: {
+                batch,
+                again: again ? 'yes' : 'no',
+                seat: seat ? 'yes' : 'no',
+                lubricated: oiled ? 'yes' : 'no',
+            },
         });
     return (
         <>
@@ -32,7 +37,9 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
             </p>
             <p className={part?.effective === false ? 'font-semibold text-rust' : 'text-soft'}>
                 <Glyph state={part?.effective === false ? 'stop' : 'clear'} />{' '}
-                {part?.effectivity ? `Fits ${part.effectivity}; ${card.mark} is ${card.effectivity}.` : `Fits every ${card.type}.`}
+                {part?.effectivity
+                    ? `Fits ${part.effectivity}; ${card.mark} is ${card.effectivity}.`
+                    : `Fits every ${card.type}.`}
                 {part?.oneTime && ' Never used twice: a new one each time.'}
             </p>
             <div className="mt-4 grid max-w-2xl gap-2">
@@ -73,8 +80,12 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
                         The one that was there, looked over
                     </label>
                 )}
-                {spec.seat && <Tick checked={seat} onChange={setSeat} label="Seat and groove looked at: clean, no score" />}
-                {spec.lubricate && <Tick checked={oiled} onChange={setOiled} label={`Lubricated with ${spec.lubricate}`} />}
+                {spec.seat && (
+                    <Tick checked={seat} onChange={setSeat} label="Seat and groove looked at: clean, no score" />
+                )}
+                {spec.lubricate && (
+                    <Tick checked={oiled} onChange={setOiled} label={`Lubricated with ${spec.lubricate}`} />
+                )}
             </div>
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
@@ -89,9 +100,19 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
     );
 }
 
-export function Tick({ checked, onChange, label }: { checked: boolean; onChange: (v: boolean) => void; label: string }) {
+export function Tick({
+    checked,
+    onChange,
+    label,
+}: {
+    checked: boolean;
+    onChange: (v: boolean) => void;
+    label: string;
+}) {
     return (
-        <label className={`flex min-h-14 items-center gap-3 rounded-lg border-2 bg-sheet px-4 ${checked ? 'border-ink' : 'border-rule'}`}>
+        <label
+            className={`flex min-h-14 items-center gap-3 rounded-lg border-2 bg-sheet px-4 ${checked ? 'border-ink' : 'border-rule'}`}
+        >
             <input
                 type="checkbox"
                 className="size-6 shrink-0 accent-spruce"

@@ -14,11 +14,20 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
     const keep = () => send.mutate({ do: 'read', entry, tool });
     return (
         <>
-            <ReadingField card={card} step={step} spec={spec} entry={entry} onEntry={setEntry} tool={tool} onTool={setTool} onKeep={keep} />
+            <ReadingField
+                card={card}
+                step={step}
+                spec={spec}
+                entry={entry}
+                onEntry={setEntry}
+                tool={tool}
+                onTool={setTool}
+                onKeep={keep}
+            />
             {last && last.verdict !== 'pass' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
-                    Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right and read again, or
-                    raise a finding.
+                    Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right
+                    and read again, or raise a finding.
                 </p>
             )}
             <Trouble error={send.error} />

@@ -23,7 +23,12 @@ export function useHeld(step: Schemas['StepView']): number {
 export function Ring({ held, of }: { held: number; of: number }) {
     const length = 2 * Math.PI * 52;
     return (
-        <svg viewBox="0 0 128 128" className="size-32 shrink-0" role="timer" aria-label={`${Math.floor(held)} of ${of} seconds held`}>
+        <svg
+            viewBox="0 0 128 128"
+            className="size-32 shrink-0"
+            role="timer"
+            aria-label={`${Math.floor(held)} of ${of} seconds held`}
+        >
             <circle cx="64" cy="64" r="52" fill="none" className="stroke-shade" strokeWidth="10" />
             <circle
                 cx="64"

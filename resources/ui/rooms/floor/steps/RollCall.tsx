@@ -19,7 +19,8 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
     return (
         <>
             <p className="mt-2 text-soft">
-                A call stands for {stands >= 120 ? `${Math.round(stands / 60)} minutes` : `${stands} seconds`}; then it is called again.
+                A call stands for {stands >= 120 ? `${Math.round(stands / 60)} minutes` : `${stands} seconds`}; then it
+                is called again.
             </p>
             <ul className="mt-3 grid max-w-3xl gap-2">
                 {places.map((p) => {
@@ -33,7 +34,10 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
                             <b>{p}</b>
                             {call ? (
                                 <span>
-                                    <State state={call.stands ? 'clear' : 'watch'} word={call.stands ? 'clear' : 'call again'} />{' '}
+                                    <State
+                                        state={call.stands ? 'clear' : 'watch'}
+                                        word={call.stands ? 'clear' : 'call again'}
+                                    />{' '}
                                     {call.name}, <span className="text-soft">{call.said}</span>
                                 </span>
                             ) : (
@@ -44,7 +48,9 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
                                     disabled={!may}
                                     value={names[p] ?? ''}
                                     onChange={(e) => setNames((n) => ({ ...n, [p]: e.target.value }))}
-                                    onKeyDown={(e) => e.key === 'Enter' && send.mutate({ do: 'call', entry: p, note: names[p] ?? '' })}
+                                    onKeyDown={(e) =>
+                                        e.key === 'Enter' && send.mutate({ do: 'call', entry: p, note: names[p] ?? '' })
+                                    }
                                     className="h-12 w-full rounded-lg border-2 border-soft bg-paper px-3"
                                 />
                             )}
@@ -52,7 +58,9 @@ export function RollCallStep({ card, step, may, onWrong, onConflict }: StepProps
                                 <Button
                                     className="min-h-12"
                                     disabled={send.isPending || (!call && !names[p])}
-                                    onClick={() => send.mutate({ do: 'call', entry: p, note: names[p] ?? call?.name ?? '' })}
+                                    onClick={() =>
+                                        send.mutate({ do: 'call', entry: p, note: names[p] ?? call?.name ?? '' })
+                                    }
                                 >
                                     {call ? 'Call again' : 'Clear'}
                                 </Button>

@@ -41,7 +41,8 @@ export function TestStep({ card, step, onWrong, onConflict }: StepProps) {
             </div>
             {last && last.verdict !== 'pass' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
-                    The last try read <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Put it right, then hold again.
+                    The last try read <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Put it right,
+                    then hold again.
                 </p>
             )}
             {over && (

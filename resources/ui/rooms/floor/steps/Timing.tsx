@@ -57,13 +57,19 @@ export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
             />
             {last && last.verdict !== 'pass' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
-                    Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right and time it again,
-                    or raise a finding.
+                    Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right
+                    and time it again, or raise a finding.
                 </p>
             )}
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
-                <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending || from !== null} onClick={keep}>
+                <Button
+                    kind="main"
+                    big
+                    hint="Enter"
+                    disabled={entry === '' || send.isPending || from !== null}
+                    onClick={keep}
+                >
                     Save the time
                 </Button>
                 <Button big onClick={onWrong}>
