@@ -17,26 +17,32 @@ return [
     'shelf_days' => 30,
     // How long before it lapses a qualification is worth telling, in days.
     'lapse_days' => 60,
-    // A day's flying with more than so many times what was planned, and what is usual, is asked about before it is counted.
+    // A day's flying with more than so many times what was planned, and what is usual, is asked about before it is
+    // counted.
     'flying_far' => 2.0,
     // Rest: hours free between two stretches of work, at least, and hours in one stretch, at most.
     'rest_between' => 11,
     'rest_most' => 12,
-    // What an independent inspection and a certificate are reckoned with on a shift, in hours; they take their time at the end of the work.
+    // What an independent inspection and a certificate are reckoned with on a shift, in hours; they take their time at
+    // the end of the work.
     'inspect_hours' => 0.5,
     'certify_hours' => 1.0,
     // A place that is not in the list of bays is worked at these local times, Monday to Saturday.
     'usual_hours' => ['06:00', '22:00'],
-    // How long somebody called clear of a place stands for it, in seconds, where the step does not say: a card's own time goes first.
+    // How long somebody called clear of a place stands for it, in seconds, where the step does not say: a card's own
+    // time goes first.
     'call_stands_seconds' => 300,
-    // Wrong PINs in a row until it is locked, and for how many minutes; and for how many hours a code for a first PIN holds.
+    // Wrong PINs in a row until it is locked, and for how many minutes; and for how many hours a code for a first PIN
+    // holds.
     'pin_tries' => 5,
     'pin_locked_minutes' => 15,
     'pin_code_hours' => 24,
-    // A computation asked for over the network: its longest time in milliseconds, and how many a minute somebody may ask for.
+    // A computation asked for over the network: its longest time in milliseconds, and how many a minute somebody may
+    // ask for.
     'compute_ms' => 5000,
     'compute_a_minute' => 60,
-    // Addresses of the proxies before this server, comma by comma; without any, what a request says of itself is not believed.
+    // Addresses of the proxies before this server, comma by comma; without any, what a request says of itself is not
+    // believed.
     'proxies' => env('JORVEL_PROXIES'),
     // Where photos of findings are kept.
     'photos' => env('JORVEL_PHOTOS', storage_path('app/photos')),

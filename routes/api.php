@@ -108,7 +108,10 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('cards/{id}/steps/{no}/preview', [FloorController::class, 'preview']);
     Route::post('cards/{id}/sign', [FloorController::class, 'sign'])->middleware(['throttle:sign', 'once']);
     Route::post('cards/{id}/inspect', [FloorController::class, 'inspect'])->middleware(['throttle:sign', 'once']);
-    Route::post('cards/{id}/steps/{no}/inspect', [FloorController::class, 'inspectStep'])->middleware(['throttle:sign', 'once']);
+    Route::post(
+        'cards/{id}/steps/{no}/inspect',
+        [FloorController::class, 'inspectStep'],
+    )->middleware(['throttle:sign', 'once']);
     Route::post('cards/{id}/hand-over', [FloorController::class, 'handOver'])->middleware('once');
     Route::post('cards/{id}/take-over', [FloorController::class, 'takeOver'])->middleware('once');
     Route::post('cards/{id}/here', [FloorController::class, 'come'])->middleware('once');

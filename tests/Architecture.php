@@ -11,8 +11,8 @@ use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
 /**
- * Which room's actions and readers use which other's. No two use each other: a room stands below those that use it, and `Shared` below
- * all. Models may relate both ways, and a controller may ask any room. Run by PHPStan.
+ * Which room's actions and readers use which other's. No two use each other: a room stands below those that use it, and
+ * `Shared` below all. Models may relate both ways, and a controller may ask any room. Run by PHPStan.
  */
 final class Architecture
 {
@@ -35,9 +35,7 @@ final class Architecture
     {
         foreach (self::USES as $room => $uses) {
             $others = array_values(array_diff(array_keys(self::USES), $uses, [$room]));
-            yield $room => PHPat::rule()
-                ->classes(...self::work($room))
-                ->shouldNotDependOn()
+            yield $room => PHPat::rule()->classes(...self::work($room))->shouldNotDependOn()
                 ->classes(...array_merge(...array_map(self::work(...), $others)))
                 ->because("{$room} may use ".($uses === [] ? 'no other room' : 'only '.implode(', ', $uses)));
         }
@@ -45,9 +43,7 @@ final class Architecture
 
     public function test_shared_uses_no_room(): Rule
     {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('App\Shared'))
-            ->shouldNotDependOn()
+        return PHPat::rule()->classes(Selector::inNamespace('App\Shared'))->shouldNotDependOn()
             ->classes(...array_merge(...array_map(self::work(...), array_keys(self::USES))))
             ->because('every room stands on it');
     }

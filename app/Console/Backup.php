@@ -14,7 +14,8 @@ final class Backup extends Command
 {
     protected $signature = 'jorvel:backup {file : where to write it; must not be there yet}';
 
-    protected $description = 'Copy the database into one file, safely while it is in use, and the photos into a folder beside it';
+    protected $description = 'Copy the database into one file, safely while it is in use, and the photos into a '
+        .'folder beside it';
 
     public function handle(): int
     {

@@ -19,10 +19,14 @@ use Jorvel\Core\Fleet\Rebase;
 use Jorvel\Core\Fleet\Rule;
 use Jorvel\Core\Shared\Day;
 
-/** Prints the figures, one JSON line each: `{"bench","metric","value","unit","aim","met"}`. Each is measured here and now. */
+/**
+ * Prints the figures, one JSON line each: `{"bench","metric","value","unit","aim","met"}`. Each is measured here and
+ * now.
+ */
 final class Bench extends Command
 {
-    protected $signature = 'jorvel:bench {name? : due, fleet, page, plan, floor, requests, lock, large or screen; all where absent} {--as-is : with the settings PHP was started with}';
+    protected $signature = 'jorvel:bench {name? : due, fleet, page, plan, floor, requests, lock, large or screen; '
+        .'all where absent} {--as-is : with the settings PHP was started with}';
 
     protected $description = 'Measure and print the figures';
 
@@ -60,14 +64,18 @@ final class Bench extends Command
     {
         $name = $this->argument('name');
         $process = proc_open([
-            PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M', '-d', 'memory_limit=1G', '-d', 'pcov.enabled=0',
+            PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M',
+            '-d', 'memory_limit=1G', '-d', 'pcov.enabled=0',
             base_path('artisan'), 'jorvel:bench', ...($name === null ? [] : [(string) $name]), '--as-is',
         ], [STDIN, STDOUT, STDERR], $pipes);
 
         return $process === false ? self::FAILURE : proc_close($process);
     }
 
-    /** Items of one to three limits, hours, landings and months, done and never done, both schools; the median of nine rounds. */
+    /**
+     * Items of one to three limits, hours, landings and months, done and never done, both schools; the median of nine
+     * rounds.
+     */
     private function due(): void
     {
         mt_srand(7);
@@ -130,7 +138,10 @@ final class Bench extends Command
         $this->figure('fleet', 'Fleet request, median', self::median(array_slice($times, 5)), 'ms', 60, false);
     }
 
-    /** All the JavaScript that the first page after signing in loads, gzipped as served: the entry, the room Fleet, and what they import. */
+    /**
+     * All the JavaScript that the first page after signing in loads, gzipped as served: the entry, the room Fleet, and
+     * what they import.
+     */
     private function page(): void
     {
         $manifest = json_decode(
@@ -154,7 +165,9 @@ final class Bench extends Command
         $this->figure('page', 'first page\'s JavaScript, gzipped', array_sum($files) / 1000, 'kB', 180, false);
     }
 
-    /** @param iterable<array{bench: string, metric: string, value: float, unit: string, aim: float|null, more: bool}> $figures */
+    /**
+     * @param iterable<array{bench: string, metric: string, value: float, unit: string, aim: float|null, more: bool}> $figures
+     */
     private function all(iterable $figures): void
     {
         foreach ($figures as $f) {
@@ -165,7 +178,8 @@ final class Bench extends Command
     private function figure(string $bench, string $metric, float $value, string $unit, ?float $aim, bool $more): void
     {
         $this->line((string) json_encode([
-            'bench' => $bench, 'metric' => $metric, 'value' => round($value, $unit === 'ratio' ? 2 : 1), 'unit' => $unit,
+            'bench' => $bench, 'metric' => $metric, 'value' => round($value, $unit === 'ratio' ? 2 : 1),
+            'unit' => $unit,
             ...($aim === null ? [] : ['aim' => $aim, 'met' => $more ? $value >= $aim : $value < $aim]),
         ], JSON_UNESCAPED_SLASHES));
     }

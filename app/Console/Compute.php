@@ -13,7 +13,8 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 /** The core on the command line. Exit 0 with the result, 2 with what is wrong on standard error. */
 final class Compute extends Command
 {
-    protected $signature = 'jorvel:compute {kind} {file=- : a JSON file, or - for standard input} {--example : print the kind\'s worked examples}';
+    protected $signature = 'jorvel:compute {kind} {file=- : a JSON file, or - for standard input} {--example : '
+        .'print the kind\'s worked examples}';
 
     protected $description = 'Compute one kind of the core from JSON';
 

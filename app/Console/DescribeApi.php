@@ -7,7 +7,9 @@ namespace App\Console;
 use Illuminate\Console\Command;
 use OpenApi\Generator;
 
-/** Writes the API's description, generated from the attributes beside the routes and views, for the front end's types. */
+/**
+ * Writes the API's description, generated from the attributes beside the routes and views, for the front end's types.
+ */
 final class DescribeApi extends Command
 {
     protected $signature = 'jorvel:openapi';

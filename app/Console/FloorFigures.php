@@ -15,8 +15,8 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The figures of Floor and Stores, in a demo world of its own: opening a card of sixty steps, the verdict on a reading, and a
- * recall among 200,000 readings of which 4,000 rest on the tool.
+ * The figures of Floor and Stores, in a demo world of its own: opening a card of sixty steps, the verdict on a reading,
+ * and a recall among 200,000 readings of which 4,000 rest on the tool.
  *
  * @phpstan-import-type Figure from LargeFigures
  */

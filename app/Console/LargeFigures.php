@@ -146,7 +146,8 @@ final readonly class LargeFigures
     {
         DB::statement('pragma foreign_keys = off');
         DB::delete(
-            'delete from item_statuses where aircraft_id > ? or component_id in (select component_id from tenures where aircraft_id > ?)',
+            'delete from item_statuses where aircraft_id > ? or component_id in (select component_id from tenures '
+                .'where aircraft_id > ?)',
             [$size, $size],
         );
         foreach ([
@@ -174,7 +175,10 @@ final readonly class LargeFigures
         return $ms;
     }
 
-    /** Microseconds the core takes for an item of one limit of hours and one of months, in the same minute: the machine's speed varies. */
+    /**
+     * Microseconds the core takes for an item of one limit of hours and one of months, in the same minute: the
+     * machine's speed varies.
+     */
     private function coreAlone(): float
     {
         $flying = Flying::of(Day::parse('2026-05-04'), ['fh' => 10_500.0], ['fh' => 5.5], [], Day::parse('2016-03-12'));

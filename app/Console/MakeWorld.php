@@ -10,7 +10,8 @@ use Illuminate\Console\Command;
 /** Makes a generated world in a database file of its own. */
 final class MakeWorld extends Command
 {
-    protected $signature = 'jorvel:world {name : large} {--seed=7} {--aircraft=200} {--items=400} {--years=3} {--database= : file to make; database/large.sqlite where absent}';
+    protected $signature = 'jorvel:world {name : large} {--seed=7} {--aircraft=200} {--items=400} {--years=3} '
+        .'{--database= : file to make; database/large.sqlite where absent}';
 
     protected $description = 'Make a generated world for load and speed';
 

@@ -7,9 +7,9 @@ namespace App\Console;
 use Jorvel\Core\Contract\Door;
 
 /**
- * How short the planner's plans are. Instances whose shortest plan is known, since they were cut from it: every person of
- * every skill is at work in every slot of it, so that none can be shorter. And seeded hangars, beside the proven lower bound:
- * the gap to that is at least the gap to the shortest plan, which is not known.
+ * How short the planner's plans are. Instances whose shortest plan is known, since they were cut from it: every person
+ * of every skill is at work in every slot of it, so that none can be shorter. And seeded hangars, beside the proven
+ * lower bound: the gap to that is at least the gap to the shortest plan, which is not known.
  *
  * @phpstan-import-type Figure from LargeFigures
  */
@@ -48,7 +48,8 @@ final readonly class PlanFigures
     }
 
     /**
-     * @param list<array{array<string, mixed>, int|null}> $hangars with the length of the shortest plan where it is known
+     * @param list<array{array<string, mixed>, int|null}> $hangars with the length of the shortest plan where it is
+     *   known
      *
      * @return iterable<Figure>
      */
@@ -94,7 +95,8 @@ final readonly class PlanFigures
         $length = 6 * (int) ceil(sqrt($many));
         $pieces = [];
         foreach (array_keys($skills) as $n => $skill) {
-            // Each piece: first slot, slots, people. The largest is cut in two, in time or in people, until there are enough.
+            // Each piece: first slot, slots, people. The largest is cut in two, in time or in people, until there are
+            // enough.
             $of = [[0, $length, $skills[$skill]]];
             while (count($of) < intdiv($many, 4) + ($n < $many % 4 ? 1 : 0)) {
                 usort($of, static fn(array $a, array $b): int => $b[1] * $b[2] <=> $a[1] * $a[2]);
@@ -151,7 +153,9 @@ final readonly class PlanFigures
                 $card += ['zone' => 'z'.mt_rand(1, 12), 'people_in_zone' => mt_rand(1, 3)];
             }
             if (mt_rand(0, 7) === 0) {
-                $card['state'] = (object) [['power', 'hydraulics', 'jacks'][mt_rand(0, 2)] => ['on', 'off'][mt_rand(0, 1)]];
+                $card['state'] = (object) [
+                    ['power', 'hydraulics', 'jacks'][mt_rand(0, 2)] => ['on', 'off'][mt_rand(0, 1)],
+                ];
             }
             $cards[] = $card;
         }

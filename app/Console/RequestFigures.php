@@ -20,8 +20,9 @@ use Jorvel\Core\Shared\Instant;
 use Laravel\Sanctum\Sanctum;
 
 /**
- * What each screen costs at the server: CPU and queries of every GET of the demo world and of the commonest POSTs, and for how long each
- * action holds the write lock. Medians; the CPU is the process's own, so that a busy machine tells the same.
+ * What each screen costs at the server: CPU and queries of every GET of the demo world and of the commonest POSTs, and
+ * for how long each action holds the write lock. Medians; the CPU is the process's own, so that a busy machine tells
+ * the same.
  *
  * @phpstan-import-type Figure from LargeFigures
  */
@@ -92,9 +93,12 @@ final class RequestFigures
         $card = Card::where(['title' => 'Gear extension by hand pump', 'state' => Card::IN_WORK])->valueOrFail('id');
 
         return [
-            'me', 'moment', 'fleet', 'fleet/QA-VFA', 'fleet/QA-VFB/history', 'due', 'stagger', 'bottles', 'components', 'calendar-links', 'visits', 'visits/1', 'visits/1/board',
-            'visits/1/window', 'visits/1/progress', 'pack?mark=QA-VFB&days=60', 'bays', 'phases?type=OLN&phases=3', 'crew', 'people/2', 'crew/shift', 'floor', 'cards/1',
-            "cards/{$card}", 'findings/6', 'registers', 'registers/QC-TAC', 'bench', 'deferrals', 'release', 'release/1', 'library', 'library/manuals/BM-TRK', 'stores',
+            'me', 'moment', 'fleet', 'fleet/QA-VFA', 'fleet/QA-VFB/history', 'due', 'stagger', 'bottles', 'components',
+            'calendar-links', 'visits', 'visits/1', 'visits/1/board',
+            'visits/1/window', 'visits/1/progress', 'pack?mark=QA-VFB&days=60', 'bays', 'phases?type=OLN&phases=3',
+            'crew', 'people/2', 'crew/shift', 'floor', 'cards/1',
+            "cards/{$card}", 'findings/6', 'registers', 'registers/QC-TAC', 'bench', 'deferrals', 'release',
+            'release/1', 'library', 'library/manuals/BM-TRK', 'stores',
             'parts/JV-2914-02', 'tools/CT-03',
         ];
     }
@@ -214,7 +218,8 @@ final class RequestFigures
     private function ask(string $method, string $path, array $body = []): void
     {
         $request = Request::create("/api/{$path}", $method, [], [], [], [
-            'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => bin2hex(random_bytes(8)),
+            'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json',
+            'HTTP_IDEMPOTENCY_KEY' => bin2hex(random_bytes(8)),
         ], $body === [] ? null : (string) json_encode($body));
         $this->asking = true;
         $response = app(Kernel::class)->handle($request);

@@ -10,8 +10,8 @@ use Tests\Browser\Stage;
 use Tests\Browser\Visitor;
 
 /**
- * How the Fleet screen of the large world feels in a browser: how soon it can be used, and how evenly it scrolls. It needs
- * the test libraries and Chromium.
+ * How the Fleet screen of the large world feels in a browser: how soon it can be used, and how evenly it scrolls. It
+ * needs the test libraries and Chromium.
  *
  * @phpstan-import-type Figure from LargeFigures
  */

@@ -28,7 +28,11 @@ final class Verify extends Command
         $differences = $rows->differences();
         array_map($this->error(...), $differences);
         if ($differences !== []) {
-            $this->error('The chain itself is whole; '.(count($differences) === 1 ? 'one row was' : count($differences).' rows were').' changed behind it.');
+            $this->error(
+                'The chain itself is whole; '
+                    .(count($differences) === 1 ? 'one row was' : count($differences).' rows were')
+                    .' changed behind it.',
+            );
 
             return self::FAILURE;
         }

@@ -29,10 +29,12 @@ final class FloorWords
     {
         return match ($why) {
             NotNow::Worked => "Card {$card->number} is signed; its steps stand as they are.",
-            NotNow::Waits => "Card {$card->number} waits for ".self::waitsFor($card).'. That is worked first; nothing was changed here.',
+            NotNow::Waits => "Card {$card->number} waits for ".self::waitsFor($card).'. That is worked first; '
+                .'nothing was changed here.',
             NotNow::ToReRead => "Card {$card->number} was written from revision {$card->revision}; {$card->template->manual->code} is at revision {$card->template->revisionInForce()}. It must be re-read and accepted first. Nothing was changed.",
             NotNow::Early => self::early($card->visit, $clock).' Nothing was changed.',
-            NotNow::HandedOver => "{$card->openHandover?->person->name} handed card {$card->number} over, and nobody has taken it over. Read what was left, and take it over first. Nothing was changed.",
+            NotNow::HandedOver => "{$card->openHandover?->person->name} handed card {$card->number} over, and "
+                .'nobody has taken it over. Read what was left, and take it over first. Nothing was changed.',
         };
     }
 
@@ -43,7 +45,8 @@ final class FloorWords
 
         return match ($why) {
             NotSigned::AlreadySigned => "Card {$number} is already signed.",
-            NotSigned::StepsOpen => 'Still open: step '.implode(', ', $card->stepsOpen()).'. A card is signed when all its steps are done.',
+            NotSigned::StepsOpen => 'Still open: step '.implode(', ', $card->stepsOpen()).'. A card is signed when '
+                .'all its steps are done.',
             NotSigned::StillLive => ucfirst(implode(
                 ' and ',
                 array_map(
@@ -51,8 +54,10 @@ final class FloorWords
                     $card->on->actingOf($card->ref->id),
                 ),
             )).': still '.'under power or pressure. End that first; nothing was signed.',
-            NotSigned::NoHandInIt => "You had no hand in card {$number}. Whoever worked it signs it; nothing was signed.",
-            NotSigned::InspectedIt => "You inspected a step of card {$number}, so you cannot sign its work. Whoever worked it signs; nothing was signed.",
+            NotSigned::NoHandInIt => "You had no hand in card {$number}. Whoever worked it signs it; nothing was "
+                .'signed.',
+            NotSigned::InspectedIt => "You inspected a step of card {$number}, so you cannot sign its work. Whoever "
+                .'worked it signs; nothing was signed.',
             NotSigned::LoansOut => 'Still out on the card: '.implode(
                 '; ',
                 array_map(self::loan(...), $card->on->loansOf($card->ref->id)),
@@ -97,7 +102,8 @@ final class FloorWords
         $systems = implode(' and ', $a->systems);
         $said = $a->running
             ? "step {$a->step} of {$a->card->number}, {$a->title}, {$a->how->value} {$systems} since {$since}, begun by {$a->by}"
-            : "{$systems} ".($a->how->value === 'pressurises' ? 'under pressure' : 'under power')." since {$since}: step {$a->step} of {$a->card->number} left it so";
+            : "{$systems} ".($a->how->value === 'pressurises' ? 'under pressure' : 'under power')
+            ." since {$since}: step {$a->step} of {$a->card->number} left it so";
 
         return new HoldView(
             kind: 'acting',
@@ -116,7 +122,9 @@ final class FloorWords
             name: $d->kind,
             said: "{$d->kind}, {$d->place}, fitted by {$d->fittedBy}",
             link: $remover === null ? "/floor/{$d->card->id}" : "/floor/{$remover->card_id}?step={$remover->no}",
-            action: $remover === null ? "Open card {$d->card->number}" : "Take it off: step {$remover->no} of {$remover->card->number}",
+            action: $remover === null
+                ? "Open card {$d->card->number}"
+                : "Take it off: step {$remover->no} of {$remover->card->number}",
         );
     }
 
@@ -163,6 +171,7 @@ final class FloorWords
             $parts[] = Words::numbers($numbers)." by {$name}";
         }
 
-        return ($parts === [] ? '' : (count($steps) === 1 && count(reset($steps)) === 1 ? 'step ' : 'steps ')).implode(', ', $parts);
+        return ($parts === [] ? '' : (count($steps) === 1 && count(reset($steps)) === 1 ? 'step ' : 'steps '))
+            .implode(', ', $parts);
     }
 }

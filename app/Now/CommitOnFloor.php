@@ -12,9 +12,9 @@ use Illuminate\Support\Facades\DB;
 /**
  * Load, ask, commit, for whatever happens at an aircraft.
  *
- * What the rules were asked of is read before the transaction; in it the card's version and the count of what happened on its
- * aircraft's floor are checked and counted up, and only then is anything written. When somebody else was faster elsewhere on the
- * same aircraft, it is loaded and asked again, so that nothing is begun on what is no longer true.
+ * What the rules were asked of is read before the transaction; in it the card's version and the count of what happened
+ * on its aircraft's floor are checked and counted up, and only then is anything written. When somebody else was faster
+ * elsewhere on the same aircraft, it is loaded and asked again, so that nothing is begun on what is no longer true.
  */
 final readonly class CommitOnFloor
 {
@@ -24,8 +24,8 @@ final readonly class CommitOnFloor
     public function __construct(private LoadCard $load) {}
 
     /**
-     * @param Closure(CardFile): Closure $ask takes the card as it stands and answers with what is to be written: a closure that is called
-     *                                        in the transaction and may change the card's fields, which are saved with it
+     * @param Closure(CardFile): Closure $ask takes the card as it stands and answers with what is to be written: a
+     *   closure that is called in the transaction and may change the card's fields, which are saved with it
      *
      * @throws Refused by what is asked, or when the card was changed meanwhile
      */

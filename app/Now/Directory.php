@@ -31,7 +31,8 @@ final readonly class Directory
     /**
      * Sets relations to people on rows, all of them at once.
      *
-     * @param array<string, array{iterable<Model>, string}> $of rows with their foreign key, by relation; `key:relation` where one relation's rows are several
+     * @param array<string, array{iterable<Model>, string}> $of rows with their foreign key, by relation; `key:relation`
+     *   where one relation's rows are several
      */
     public function attach(array $of): void
     {

@@ -6,7 +6,10 @@ namespace App\Now;
 
 use Illuminate\Support\Facades\DB;
 
-/** The count of what happened at an aircraft, for whatever happens there without going through a card: a finding, a loan, a card planned. */
+/**
+ * The count of what happened at an aircraft, for whatever happens there without going through a card: a finding, a
+ * loan, a card planned.
+ */
 final class FloorCount
 {
     /** Called in the transaction that writes: whoever asked before it, to work or to release, asks again. */

@@ -18,11 +18,15 @@ use Jorvel\Core\Now\PersonAt;
 use Jorvel\Core\Shared\Instant;
 use stdClass;
 
-/** The one maker of what is at an aircraft: every presence, device, act, loan and begun card of it, whatever visit they belong to. */
+/**
+ * The one maker of what is at an aircraft: every presence, device, act, loan and begun card of it, whatever visit they
+ * belong to.
+ */
 final class LoadAircraft
 {
     private const CARD = [
-        'cards.aircraft_id', 'cards.id as card_id', 'cards.number', 'cards.title as card_title', 'cards.state as card_state', 'cards.zone',
+        'cards.aircraft_id', 'cards.id as card_id', 'cards.number', 'cards.title as card_title',
+        'cards.state as card_state', 'cards.zone',
         'cards.systems as card_systems', 'cards.visit_id', 'visits.title as visit_title',
     ];
 
@@ -99,7 +103,8 @@ final class LoadAircraft
 
         return self::part($query, 'device', 'safing_devices.id', 'safing_devices.fitted_at', [
             'kind' => 'safing_devices.kind', 'place' => 'safing_devices.place', 'against' => 'safing_devices.against',
-            'open_line' => 'safing_devices.open_line', 'carried_by' => 'safing_devices.carried_by', 'name' => 'people.name', 'since' => 'safing_devices.fitted_at',
+            'open_line' => 'safing_devices.open_line', 'carried_by' => 'safing_devices.carried_by',
+            'name' => 'people.name', 'since' => 'safing_devices.fitted_at',
         ]);
     }
 
@@ -110,7 +115,8 @@ final class LoadAircraft
             ->join('people', 'people.id', '=', 'acting.begun_by')->whereNull('acting.ended_at');
 
         return self::part($query, 'act', 'acting.id', "''", [
-            'how' => 'acting.how', 'systems' => 'acting.systems', 'running' => 'acting.running', 'since' => 'acting.since',
+            'how' => 'acting.how', 'systems' => 'acting.systems', 'running' => 'acting.running',
+            'since' => 'acting.since',
             'no' => 'steps.no', 'title' => 'steps.title', 'name' => 'people.name',
         ]);
     }
@@ -123,7 +129,8 @@ final class LoadAircraft
             ->whereNull('tool_loans.in_at');
 
         return self::part($query, 'loan', 'tool_loans.id', "''", [
-            'what' => 'tool_loans.what', 'quantity' => 'tool_loans.quantity', 'out_at' => 'tool_loans.out_at', 'name' => 'people.name',
+            'what' => 'tool_loans.what', 'quantity' => 'tool_loans.quantity', 'out_at' => 'tool_loans.out_at',
+            'name' => 'people.name',
         ]);
     }
 

@@ -33,11 +33,14 @@ use Jorvel\Core\Shared\Instant;
 /** The one maker of the picture of a card, with all that is at its aircraft. */
 final readonly class LoadCard
 {
-    /** What a card belongs to, with the columns that are read: a template without its steps, which the card has copied. */
+    /**
+     * What a card belongs to, with the columns that are read: a template without its steps, which the card has copied.
+     */
     public const ONE = [
         'visit' => [Visit::class, ['id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'released_at']],
         'aircraft' => [Aircraft::class, [
-            'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of', 'rates', 'conditions', 'week', 'effectivity', 'floor_count',
+            'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of',
+            'rates', 'conditions', 'week', 'effectivity', 'floor_count',
         ]],
         'type' => [
             AircraftType::class,

@@ -16,8 +16,9 @@ use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
 /**
- * The one maker of what an aircraft has flown and is going to fly: its counters with the day to which they are counted, its week, its
- * sectors, and the visits in which it stands. Whoever forecasts anything asks this, so that two forecasts of one limit agree.
+ * The one maker of what an aircraft has flown and is going to fly: its counters with the day to which they are counted,
+ * its week, its sectors, and the visits in which it stands. Whoever forecasts anything asks this, so that two forecasts
+ * of one limit agree.
  */
 final class LoadFlying
 {
@@ -75,7 +76,11 @@ final class LoadFlying
                 Day::parse($s->date),
                 array_map(floatval(...), $s->use),
             ])->all()),
-            array_values($aircraft->visits->map(static fn(Visit $v): array => [Day::parse($v->start), Day::parse($v->end)])->all()),
+            array_values(
+                $aircraft->visits
+                    ->map(static fn(Visit $v): array => [Day::parse($v->start), Day::parse($v->end)])
+                    ->all(),
+            ),
         );
     }
 

@@ -9,18 +9,25 @@ use App\Release\Show\View\BlockerView;
 use App\Shared\Words;
 use Jorvel\Core\Now\Acting;
 
-/** What Release says: what stands in the way, and the one statement that is read on the screen, signed, recorded and printed. */
+/**
+ * What Release says: what stands in the way, and the one statement that is read on the screen, signed, recorded and
+ * printed.
+ */
 final class ReleaseWords
 {
     private const BLOCKERS = [
         'person_at' => 'is at the aircraft',
         'part_missing' => 'was taken off, and nothing is in its place',
         'begun_elsewhere' => 'is begun and not closed',
-        'card_open' => 'is not closed', 'steps_open' => 'has steps not done', 'duplicate_missing' => 'needs its independent inspection',
+        'card_open' => 'is not closed', 'steps_open' => 'has steps not done',
+        'duplicate_missing' => 'needs its independent inspection',
         'not_independent' => 'was inspected by somebody who worked it', 'recheck_open' => 'has points to be read again',
-        'revision_stale' => 'was written from a revision no longer in force', 'reading_bad' => 'is out of limits or invalid',
-        'finding_open' => 'is open: fix it or defer it', 'deferral_invalid' => 'is carried by a deferral that is not valid',
-        'safing_left' => 'is still fitted', 'tool_out' => 'is not back in the store', 'not_authorised' => 'may not certify this type today',
+        'revision_stale' => 'was written from a revision no longer in force',
+        'reading_bad' => 'is out of limits or invalid',
+        'finding_open' => 'is open: fix it or defer it',
+        'deferral_invalid' => 'is carried by a deferral that is not valid',
+        'safing_left' => 'is still fitted', 'tool_out' => 'is not back in the store',
+        'not_authorised' => 'may not certify this type today',
     ];
 
     /** @param list<string> $codes of one card or thing, in order */
@@ -75,7 +82,10 @@ final class ReleaseWords
     /** What the certifier signs; the same on the screen, in the record and on the paper. */
     public static function statement(string $mark, string $title, int $cards): string
     {
-        return 'I have read the '.Words::count($cards, 'card')." of \"{$title}\" on {$mark}. Their work is complete and signed, to the manual revisions that they name, inspected independently where that is due; "
-            .'what is not put right is carried as this paper lists it. Within my authority I hand the aircraft back to fly. This paper does not stand in place of local rules or a licence.';
+        return 'I have read the '.Words::count($cards, 'card')
+            ." of \"{$title}\" on {$mark}. Their work is complete and signed, to the manual revisions that they "
+            .'name, inspected independently where that is due; '
+            .'what is not put right is carried as this paper lists it. Within my authority I hand the aircraft back '
+            .'to fly. This paper does not stand in place of local rules or a licence.';
     }
 }

@@ -11,7 +11,10 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
-/** The application's clock: the machine's, or, in the demo world, one that starts at the demo's own "now" when it is loaded. */
+/**
+ * The application's clock: the machine's, or, in the demo world, one that starts at the demo's own "now" when it is
+ * loaded.
+ */
 final class Clock
 {
     private ?int $offset = null;

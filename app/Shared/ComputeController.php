@@ -22,10 +22,17 @@ final class ComputeController
         try {
             $asked = json_decode($request->getContent());
             if (is_object($asked) && is_numeric($asked->budget_ms ?? null) && $asked->budget_ms > config('jorvel.compute_ms')) {
-                throw InputError::at('budget_ms', 'must be at most '.config('jorvel.compute_ms').' here; for a longer search use the command');
+                throw InputError::at(
+                    'budget_ms',
+                    'must be at most '.config('jorvel.compute_ms').' here; for a longer search use the command',
+                );
             }
 
-            return new Response(Door::compute($kind, $request->getContent()), 200, ['Content-Type' => 'application/json']);
+            return new Response(
+                Door::compute($kind, $request->getContent()),
+                200,
+                ['Content-Type' => 'application/json'],
+            );
         } catch (InputError $e) {
             return new JsonResponse($e->toArray(), 422);
         }

@@ -40,7 +40,9 @@ final class JorvelProvider extends ServiceProvider
     {
         Eloquent::preventLazyLoading(config('app.env') !== 'production');
         // A model's policy stands in the same room: App\Visits\Model\Visit has App\Visits\Http\VisitPolicy.
-        Gate::guessPolicyNamesUsing(static fn(string $model): string => str_replace('\\Model\\', '\\Http\\', $model).'Policy');
+        Gate::guessPolicyNamesUsing(
+            static fn(string $model): string => str_replace('\\Model\\', '\\Http\\', $model).'Policy',
+        );
         Event::listen(
             [TransactionCommitted::class, TransactionRolledBack::class],
             fn() => $this->app->make(Records::class)->ended(),

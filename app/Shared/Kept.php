@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What is dear to work out, kept by everything that it was worked out of: as soon as any of that is otherwise, it is another key and is
- * worked out anew. Nothing has to be told that something changed.
+ * What is dear to work out, kept by everything that it was worked out of: as soon as any of that is otherwise, it is
+ * another key and is worked out anew. Nothing has to be told that something changed.
  */
 final readonly class Kept
 {

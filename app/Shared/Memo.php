@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Shared;
 
 /**
- * What one request has worked out and asks for again: kept until the request ends, or until anything is written to a table that it was
- * read from, whichever comes first. So nobody has to remember to forget.
+ * What one request has worked out and asks for again: kept until the request ends, or until anything is written to a
+ * table that it was read from, whichever comes first. So nobody has to remember to forget.
  */
 final class Memo
 {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Shared;
 
 /**
- * Reads a model's columns without looking for accessors, of which this application has none; numbers and booleans are cast at once, and
- * JSON is decoded once for each value that it has.
+ * Reads a model's columns without looking for accessors, of which this application has none; numbers and booleans are
+ * cast at once, and JSON is decoded once for each value that it has.
  */
 trait QuickColumns
 {

@@ -38,7 +38,8 @@ final class Records
     public function write(?Person $who, string $what, string $subject, array $data = []): void
     {
         DB::transaction(function () use ($who, $what, $subject, $data): void {
-            $last = $this->last ?? (array) (DB::table('records')->orderByDesc('id')->first(['id', 'hash']) ?? ['id' => 0, 'hash' => self::FIRST]);
+            $last = $this->last
+                ?? (array) (DB::table('records')->orderByDesc('id')->first(['id', 'hash']) ?? ['id' => 0, 'hash' => self::FIRST]);
             $row = [
                 'id' => $last['id'] + 1,
                 'at' => (string) $this->clock->now(),

@@ -50,7 +50,8 @@ final class Refused extends \DomainException
     public static function file(array $lines, string $what): self
     {
         $many = count($lines);
-        $said = ($many === 1 ? "One {$what} is wrong." : "{$many} {$what}s are wrong.").' The whole file was refused and nothing was changed.';
+        $said = ($many === 1 ? "One {$what} is wrong." : "{$many} {$what}s are wrong.")
+            .' The whole file was refused and nothing was changed.';
         if ($many > self::MOST) {
             $said .= ' The first '.self::MOST.' are listed, '.($many - self::MOST).' more are not.';
         }

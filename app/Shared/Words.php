@@ -20,11 +20,16 @@ final class Words
         'not_independent' => 'would not be independent: has worked on this card or is assigned to it in the other role',
     ];
 
-    /** "41 flight hours", "1 landing", "12.5 flight hours"; what is counted in whole ones is said in whole ones, never more than there is. */
+    /**
+     * "41 flight hours", "1 landing", "12.5 flight hours"; what is counted in whole ones is said in whole ones, never
+     * more than there is.
+     */
     public static function amount(float $value, string $unit): string
     {
         [$one, $many] = self::COUNTERS[$unit] ?? [$unit, $unit];
-        $number = $unit === 'fh' || ! isset(self::COUNTERS[$unit]) ? self::number($value) : self::number(floor($value + 1e-6));
+        $number = $unit === 'fh' || ! isset(self::COUNTERS[$unit])
+            ? self::number($value)
+            : self::number(floor($value + 1e-6));
 
         return $number.' '.($number === '1' ? $one : $many);
     }

@@ -34,7 +34,8 @@ final readonly class FloorStory
     ) {}
 
     /**
-     * @param array<string, mixed> $story people by item; steps as `[item, who, local time, step, answer, more?]`; small things out
+     * @param array<string, mixed> $story people by item; steps as `[item, who, local time, step, answer, more?]`; small
+     *   things out
      * @param Collection<string, Person> $people
      */
     public function live(Visit $visit, array $story, Collection $people): void
@@ -87,7 +88,8 @@ final readonly class FloorStory
     }
 
     /**
-     * What comes before the work: induct, make safe, jacks, panels; each step worked, each card closed, so many minutes apart.
+     * What comes before the work: induct, make safe, jacks, panels; each step worked, each card closed, so many minutes
+     * apart.
      *
      * @param list<Person> $crew who stands at the places of a roll-call
      */
@@ -138,12 +140,14 @@ final readonly class FloorStory
     }
 
     /**
-     * @param array<string, string> $story the finding whose card is worked and signed today, by whom, from when until when
+     * @param array<string, string> $story the finding whose card is worked and signed today, by whom, from when until
+     *   when
      * @param Collection<string, Person> $people
      */
     public function toInspect(array $story, Collection $people): void
     {
-        $card = Finding::with('fixCard.steps')->where('place', $story['finding'])->firstOrFail()->fixCard ?? throw new LogicException("{$story['finding']} has no card");
+        $card = Finding::with('fixCard.steps')->where('place', $story['finding'])->firstOrFail()->fixCard
+            ?? throw new LogicException("{$story['finding']} has no card");
         [$from, $until] = array_map(
             fn(string $time): string => (string) $this->clock->at($this->clock->today(), $time),
             [$story['from'], $story['until']],

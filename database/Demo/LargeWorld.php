@@ -25,8 +25,8 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * A world for load and speed, from a seed: so many aircraft of four types, each with so many items, on itself and on its
- * two engines, and years of flying. The same seed gives the same world.
+ * A world for load and speed, from a seed: so many aircraft of four types, each with so many items, on itself and on
+ * its two engines, and years of flying. The same seed gives the same world.
  */
 final class LargeWorld
 {
@@ -137,9 +137,13 @@ final class LargeWorld
         $chapter = (string) $this->random->getInt(11, 79);
 
         return [
-            'type_id' => $type, 'template_id' => $card, 'code' => sprintf('%s-%03d', $chapter, $i), 'title' => "Work {$i}", 'chapter' => $chapter, 'rule' => 'first', 'rebase' => $i % 4 === 0 ? 'actual' : 'planned',
-            'limits' => json_encode($limits), 'component' => $engine ? 'engine' : null, 'phase' => ! $engine && $i === self::ON_ENGINES + 2, 'includes' => '[]',
-            'harsh' => $i % 10 === 0 ? '{"salt":0.67,"gravel":0.8,"sand":0.8}' : null, 'hours' => $this->random->getInt(1, 20), 'access' => '[]', 'states' => null,
+            'type_id' => $type, 'template_id' => $card, 'code' => sprintf('%s-%03d', $chapter, $i),
+            'title' => "Work {$i}", 'chapter' => $chapter, 'rule' => 'first',
+            'rebase' => $i % 4 === 0 ? 'actual' : 'planned',
+            'limits' => json_encode($limits), 'component' => $engine ? 'engine' : null,
+            'phase' => ! $engine && $i === self::ON_ENGINES + 2, 'includes' => '[]',
+            'harsh' => $i % 10 === 0 ? '{"salt":0.67,"gravel":0.8,"sand":0.8}' : null,
+            'hours' => $this->random->getInt(1, 20), 'access' => '[]', 'states' => null,
         ];
     }
 
@@ -242,13 +246,16 @@ final class LargeWorld
         $most = $this->random->getInt(70, 97);
         foreach ($items as $item) {
             $span = min(array_map(static fn(array $l): float => match ($l['unit']) {
-                'months' => $l['interval'] * 30.0, 'fh' => $l['interval'] / $craft->rates['fh'], default => $l['interval'] / $craft->rates['ldg'],
+                'months' => $l['interval'] * 30.0, 'fh' => $l['interval'] / $craft->rates['fh'],
+                default => $l['interval'] / $craft->rates['ldg'],
             }, $item->limits)) * ($item->harsh === null ? 1.0 : 0.66);
             foreach ($item->component === null ? [null] : $engines as $n => $engine) {
                 $days = (int) min(1000, $span * $this->random->getInt(2, $most) / 100);
                 $ago = fn(string $of, float $now): float => round(max(0, $now - $days * $craft->rates[$of]), 1);
                 $rows[] = [
-                    'aircraft_id' => $engine === null ? $craft->id : null, 'component_id' => $engine, 'item_id' => $item->id, 'date' => (string) $today->plusDays(-1 - $days), 'counted_to' => (string) $today->plusDays(-1 - $days),
+                    'aircraft_id' => $engine === null ? $craft->id : null, 'component_id' => $engine,
+                    'item_id' => $item->id, 'date' => (string) $today->plusDays(-1 - $days),
+                    'counted_to' => (string) $today->plusDays(-1 - $days),
                     'counters' => json_encode($engine === null ? [
                         'fh' => $ago('fh', $craft->counters['fh']),
                         'ldg' => round($ago('ldg', $craft->counters['ldg'])),

@@ -20,8 +20,8 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * Lives a visit from its first day to now, as its plan has it and at the story's pace: planned anew each morning, cards worked
- * and closed, findings raised and given their cards. The same at every load.
+ * Lives a visit from its first day to now, as its plan has it and at the story's pace: planned anew each morning, cards
+ * worked and closed, findings raised and given their cards. The same at every load.
  */
 final readonly class VisitStory
 {
@@ -29,7 +29,8 @@ final readonly class VisitStory
 
     /**
      * @param float $pace how many times its planned time a card takes
-     * @param list<array{string, string, string, string, string, float, array<string, mixed>}> $findings day, item, what raised it (`item`, or what the card makes), place, extent, hours to fix, what else is known
+     * @param list<array{string, string, string, string, string, float, array<string, mixed>}> $findings day, item, what
+     *   raised it (`item`, or what the card makes), place, extent, hours to fix, what else is known
      * @param Collection<string, Person> $people
      */
     public function live(Visit $visit, Person $controller, float $pace, array $findings, Collection $people): void
@@ -162,8 +163,11 @@ final readonly class VisitStory
             static fn($q) => $q->where('code', $item),
         )->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
         $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->worker($card, $visit, $at, $people)->id, 'number' => sprintf('F%04d', 6 + Finding::count()),
-            'chapter' => $by === 'item' ? substr($item, 0, 2) : $item, 'place' => $place, 'extent' => $extent, 'state' => 'open', 'raised_at' => (string) $at,
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id,
+            'raised_by' => $this->worker($card, $visit, $at, $people)->id,
+            'number' => sprintf('F%04d', 6 + Finding::count()),
+            'chapter' => $by === 'item' ? substr($item, 0, 2) : $item, 'place' => $place, 'extent' => $extent,
+            'state' => 'open', 'raised_at' => (string) $at,
             ...$more,
         ]);
         ($this->fix)($controller, $finding, $hours);

@@ -118,7 +118,9 @@ final readonly class World
                 unset($card['manual']);
                 CardTemplate::create([...$card, 'type_id' => $id, 'manual_id' => $manuals[$manual]]);
             }
-            ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->items->each(static fn(ProgrammeItem $i) => $i->save());
+            ProgrammeFile::read(
+                (string) file_get_contents(self::path("programme/{$code}.json")),
+            )->items->each(static fn(ProgrammeItem $i) => $i->save());
         }
         self::insert(
             'places',
@@ -229,8 +231,11 @@ final readonly class World
         $manuals = Manual::pluck('id', 'code');
         foreach (self::json('questions.json') as $q) {
             Question::create([
-                'manual_id' => $manuals[$q['manual']], 'section' => $q['section'], 'asked_by' => $ids[$q['by']], 'asked_at' => $q['at'], 'text' => $q['text'],
-                'answer' => $q['answer'] ?? null, 'reference' => $q['reference'] ?? null, 'answered_at' => $q['answered'] ?? null, 'answered_by' => isset($q['answered_by']) ? $ids[$q['answered_by']] : null,
+                'manual_id' => $manuals[$q['manual']], 'section' => $q['section'], 'asked_by' => $ids[$q['by']],
+                'asked_at' => $q['at'], 'text' => $q['text'],
+                'answer' => $q['answer'] ?? null, 'reference' => $q['reference'] ?? null,
+                'answered_at' => $q['answered'] ?? null,
+                'answered_by' => isset($q['answered_by']) ? $ids[$q['answered_by']] : null,
             ]);
         }
     }
@@ -241,14 +246,17 @@ final readonly class World
         $fleets = Fleet::pluck('id', 'code');
         foreach (self::csv('aircraft.csv') as $row) {
             Aircraft::create([
-                'mark' => $row['mark'], 'type_id' => $types[$row['type']], 'fleet_id' => $fleets[$row['fleet']], 'base' => $row['base'],
+                'mark' => $row['mark'], 'type_id' => $types[$row['type']], 'fleet_id' => $fleets[$row['fleet']],
+                'base' => $row['base'],
                 'entry_date' => $row['entry_date'], 'entry_counters' => ['fh' => 0.0, 'ldg' => 0.0],
                 'counters' => [
                     'fh' => (float) $row['fh'],
                     'ldg' => (float) $row['ldg'],
                 ], 'counters_as_of' => $row['as_of'],
                 'rates' => ['fh' => (float) $row['rate_fh'], 'ldg' => (float) $row['rate_ldg']],
-                'conditions' => json_decode($row['conditions'], true), 'week' => $row['week'] === '' ? null : json_decode($row['week'], true), 'effectivity' => $row['effectivity'],
+                'conditions' => json_decode($row['conditions'], true),
+                'week' => $row['week'] === '' ? null : json_decode($row['week'], true),
+                'effectivity' => $row['effectivity'],
             ]);
         }
         $this->components();
@@ -259,9 +267,11 @@ final readonly class World
     {
         foreach (self::csv('components.csv') as $row) {
             Component::create([
-                'kind' => $row['kind'], 'title' => $row['title'], 'part_no' => $row['part_no'], 'serial' => $row['serial'], 'entry_date' => $row['entry_date'],
+                'kind' => $row['kind'], 'title' => $row['title'], 'part_no' => $row['part_no'],
+                'serial' => $row['serial'], 'entry_date' => $row['entry_date'],
                 'counters' => json_decode($row['counters'], true), 'accrues' => json_decode($row['accrues'], true),
-                'gauge' => $row['gauge'] === '' ? null : json_decode($row['gauge'], true), 'place' => $row['place'] === '' ? null : $row['place'],
+                'gauge' => $row['gauge'] === '' ? null : json_decode($row['gauge'], true),
+                'place' => $row['place'] === '' ? null : $row['place'],
             ]);
         }
         $components = Component::pluck('id', 'serial');
@@ -275,10 +285,12 @@ final readonly class World
         ]);
         $at = (string) $this->clock->now();
         self::insert('pressure_readings', self::csv('gauges.csv'), static fn(array $r): array => [
-            'component_id' => $components[$r['serial']], 'date' => $r['date'], 'pressure' => (float) $r['pressure'], 'temp_c' => (float) $r['temp_c'], 'replaced' => $r['replaced'] === 'yes', 'at' => $at,
+            'component_id' => $components[$r['serial']], 'date' => $r['date'], 'pressure' => (float) $r['pressure'],
+            'temp_c' => (float) $r['temp_c'], 'replaced' => $r['replaced'] === 'yes', 'at' => $at,
         ]);
         self::insert('sectors', self::csv('sectors.csv'), static fn(array $r): array => [
-            'aircraft_id' => $aircraft[$r['mark']], 'date' => $r['date'], 'number' => $r['number'], 'from_place' => $r['from'], 'to_place' => $r['to'],
+            'aircraft_id' => $aircraft[$r['mark']], 'date' => $r['date'], 'number' => $r['number'],
+            'from_place' => $r['from'], 'to_place' => $r['to'],
             'use' => json_encode(['fh' => (float) $r['fh'], 'ldg' => (float) $r['ldg']]),
         ]);
     }
@@ -287,10 +299,13 @@ final readonly class World
     private function history(): void
     {
         $aircraft = Aircraft::all()->keyBy('mark');
-        $items = ProgrammeItem::all()->mapWithKeys(static fn(ProgrammeItem $i): array => ["{$i->type_id}/{$i->code}" => $i->id]);
+        $items = ProgrammeItem::all()->mapWithKeys(
+            static fn(ProgrammeItem $i): array => ["{$i->type_id}/{$i->code}" => $i->id],
+        );
         $components = Component::pluck('id', 'serial');
         $done = static fn(array $r): array => [
-            'aircraft_id' => $aircraft[$r['mark']]->id, 'component_id' => $r['serial'] === '' ? null : $components[$r['serial']],
+            'aircraft_id' => $aircraft[$r['mark']]->id,
+            'component_id' => $r['serial'] === '' ? null : $components[$r['serial']],
             'item_id' => $items["{$aircraft[$r['mark']]->type_id}/{$r['item']}"], 'date' => $r['date'],
             'counters' => json_encode((object) array_map(
                 floatval(...),
@@ -301,7 +316,8 @@ final readonly class World
             )),
         ];
         self::insert('item_statuses', self::csv('statuses.csv'), static fn(array $r): array => [
-            ...$done($r), 'aircraft_id' => $r['serial'] === '' ? $aircraft[$r['mark']]->id : null, 'counted_to' => $r['date'], 'planned' => $r['planned'] === '' ? null : $r['planned'],
+            ...$done($r), 'aircraft_id' => $r['serial'] === '' ? $aircraft[$r['mark']]->id : null,
+            'counted_to' => $r['date'], 'planned' => $r['planned'] === '' ? null : $r['planned'],
         ]);
         // Whoever signed for it then, the same at every load: two of the crew for each aircraft and day.
         $crew = Person::where('role', 'technician')->where('trainee', false)
@@ -478,8 +494,10 @@ final readonly class World
     private function foundBefore(Visit $visit, Person $by, string $at, array $f): void
     {
         $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id, 'raised_by' => $by->id, 'number' => $f['number'], 'chapter' => $f['chapter'],
-            'place' => $f['place'], 'extent' => $f['extent'], 'state' => 'fixed', 'fixed_how' => $f['fixed'], 'raised_at' => $at, 'settled_at' => $at,
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id,
+            'raised_by' => $by->id, 'number' => $f['number'], 'chapter' => $f['chapter'],
+            'place' => $f['place'], 'extent' => $f['extent'], 'state' => 'fixed', 'fixed_how' => $f['fixed'],
+            'raised_at' => $at, 'settled_at' => $at,
         ]);
         Finding::where('aircraft_id', $visit->aircraft_id)->where('raised_at', '>', $at)
             ->get()
@@ -497,15 +515,19 @@ final readonly class World
         $tools = Tool::pluck('id', 'code');
         $card = $visit->cards()->with('steps')->firstOrFail();
         foreach ($past['readings'] as [$point, $value, $unit, $tool]) {
-            $step = $card->steps->firstOrFail(static fn(Step $s): bool => ($s->spec['reading']['point'] ?? null) === $point);
+            $step = $card->steps->firstOrFail(
+                static fn(Step $s): bool => ($s->spec['reading']['point'] ?? null) === $point,
+            );
             $result = Limit::judge(
                 Quantity::of((float) $value, Unit::parse($unit)),
                 TakeReading::limit($step->spec['reading']),
                 Day::parse(substr($past['at'], 0, 10)),
             );
             Reading::create([
-                'step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tools[$tool], 'person_id' => $by->id, 'point' => $point, 'phase' => 'reading', 'run' => 1,
-                'value' => $value, 'unit' => $unit, 'verdict' => $result->verdict->value, 'margin' => $result->margin, 'reasons' => $result->reasons, 'at' => $past['at'], 'stands' => true,
+                'step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tools[$tool], 'person_id' => $by->id,
+                'point' => $point, 'phase' => 'reading', 'run' => 1,
+                'value' => $value, 'unit' => $unit, 'verdict' => $result->verdict->value, 'margin' => $result->margin,
+                'reasons' => $result->reasons, 'at' => $past['at'], 'stands' => true,
             ]);
         }
     }
@@ -535,8 +557,10 @@ final readonly class World
         $aircraft = Aircraft::findOrFail($visit->aircraft_id);
         $at = self::countersOn($aircraft, Day::parse($date));
         Deferral::create([
-            'finding_id' => $finding->id, 'aircraft_id' => $aircraft->id, 'listed_item_id' => $listed->id, 'deferred_by' => $controller->id, 'category' => $listed->category,
-            'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits, 'at_discovery' => $at, 'counted_to' => $date,
+            'finding_id' => $finding->id, 'aircraft_id' => $aircraft->id, 'listed_item_id' => $listed->id,
+            'deferred_by' => $controller->id, 'category' => $listed->category,
+            'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits,
+            'at_discovery' => $at, 'counted_to' => $date,
             'placard' => $listed->placard, 'procedure_done' => true, 'state' => 'open',
         ]);
     }

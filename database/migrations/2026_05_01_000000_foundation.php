@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** What every room stands on: people and their sessions, the record chain, settings, and answers kept for repeated requests. */
+/**
+ * What every room stands on: people and their sessions, the record chain, settings, and answers kept for repeated
+ * requests.
+ */
 return new class extends Migration {
     public function up(): void
     {
@@ -75,7 +78,10 @@ return new class extends Migration {
             $t->string('hash', 64)->unique();
         });
         foreach (['update', 'delete'] as $verb) {
-            DB::statement("create trigger records_no_{$verb} before {$verb} on records begin select raise(abort, 'records are append-only'); end");
+            DB::statement(
+                "create trigger records_no_{$verb} before {$verb} on records begin select raise(abort, 'records are "
+                    ."append-only'); end",
+            );
         }
         Schema::create('answers', function (Blueprint $t): void {
             $t->id();

@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Aircraft with their counters and flying; the programme, the card templates, the manuals and the listed items they come from. */
+/**
+ * Aircraft with their counters and flying; the programme, the card templates, the manuals and the listed items they
+ * come from.
+ */
 return new class extends Migration {
     public function up(): void
     {

@@ -6,7 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The work itself: visits, cards and steps, readings with their tools, safing devices, findings, deferrals, releases. */
+/**
+ * The work itself: visits, cards and steps, readings with their tools, safing devices, findings, deferrals, releases.
+ */
 return new class extends Migration {
     public function up(): void
     {

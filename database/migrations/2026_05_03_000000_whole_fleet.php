@@ -9,17 +9,25 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * The whole fleet: components with counters of their own, harsh use by base and role, the flying plan, corrections to
- * flying, gauge readings, calendar links; and due sheets, kept results that the database itself drops as soon as anything
- * they rest on changes.
+ * flying, gauge readings, calendar links; and due sheets, kept results that the database itself drops as soon as
+ * anything they rest on changes.
  */
 return new class extends Migration {
     /** What a sheet rests on: table, the aircraft a row of it concerns, and which updates count. */
     private const RESTS_ON = [
         ['aircraft', 'select {row}.id', ''],
-        ['item_statuses', 'select {row}.aircraft_id union select aircraft_id from tenures where component_id = {row}.component_id and to_date is null', ''],
+        [
+            'item_statuses',
+            'select {row}.aircraft_id union select aircraft_id from tenures where component_id = {row}.component_id '
+                .'and to_date is null',
+            '',
+        ],
         ['tenures', 'select {row}.aircraft_id', ''],
         ['components', 'select aircraft_id from tenures where component_id = {row}.id and to_date is null', ''],
-        ['pressure_readings', 'select aircraft_id from tenures where component_id = {row}.component_id and to_date is null', ''],
+        [
+            'pressure_readings',
+            'select aircraft_id from tenures where component_id = {row}.component_id and to_date is null', '',
+        ],
         ['sectors', 'select {row}.aircraft_id', ''],
         ['visits', 'select {row}.aircraft_id', ''],
         ['cards', 'select {row}.aircraft_id', 'of visit_id, aircraft_id, item_id, component_id'],
@@ -93,8 +101,10 @@ return new class extends Migration {
             $t->date('counted_to')->nullable();
         });
         DB::statement('update item_statuses set counted_to = date');
-        DB::statement('create unique index one_status_of_an_aircraft on item_statuses (aircraft_id, item_id) where component_id is null');
-        DB::statement('create unique index one_status_of_a_component on item_statuses (component_id, item_id) where component_id is not null');
+        DB::statement('create unique index one_status_of_an_aircraft on item_statuses (aircraft_id, item_id) where '
+            .'component_id is null');
+        DB::statement('create unique index one_status_of_a_component on item_statuses (component_id, item_id) where '
+            .'component_id is not null');
         Schema::create('item_doings', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('item_id')->constrained('programme_items');
@@ -162,8 +172,15 @@ return new class extends Migration {
         });
         foreach (self::RESTS_ON as [$table, $concerns, $of]) {
             foreach (['insert' => ['new'], 'delete' => ['old'], 'update' => ['old', 'new']] as $event => $rows) {
-                $drops = array_map(static fn(string $row): string => 'delete from due_sheets where aircraft_id in ('.strtr($concerns, ['{row}' => $row]).');', $rows);
-                DB::statement("create trigger {$table}_{$event}_drops_sheets after {$event} ".($event === 'update' ? $of : '')." on {$table} begin ".implode(' ', $drops).' end');
+                $drops = array_map(
+                    static fn(string $row): string
+                        => 'delete from due_sheets where aircraft_id in ('.strtr($concerns, ['{row}' => $row]).');',
+                    $rows,
+                );
+                DB::statement(
+                    "create trigger {$table}_{$event}_drops_sheets after {$event} ".($event === 'update' ? $of : '')
+                        ." on {$table} begin ".implode(' ', $drops).' end',
+                );
             }
         }
     }

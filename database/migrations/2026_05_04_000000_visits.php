@@ -8,8 +8,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * Visits that can be worked: bays and shifts with their hours, zones and panels of a type, parts with what is ordered and
- * reserved, cards with their needs and their order, plans with the runs that make them, and each day's forecast of the exit.
+ * Visits that can be worked: bays and shifts with their hours, zones and panels of a type, parts with what is ordered
+ * and reserved, cards with their needs and their order, plans with the runs that make them, and each day's forecast of
+ * the exit.
  */
 return new class extends Migration {
     public function up(): void

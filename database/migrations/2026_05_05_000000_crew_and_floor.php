@@ -8,9 +8,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * Crew: days that differ from the usual week, the crew of a shift. Floor: who stands at which card, hand-overs, places on the
- * aircraft, findings with photo and sketch. Library: revisions with their text, re-readings, questions. Stores: tools checked,
- * lent and recalled, parts by batch and where they were fitted.
+ * Crew: days that differ from the usual week, the crew of a shift. Floor: who stands at which card, hand-overs, places
+ * on the aircraft, findings with photo and sketch. Library: revisions with their text, re-readings, questions. Stores:
+ * tools checked, lent and recalled, parts by batch and where they were fitted.
  */
 return new class extends Migration {
     public function up(): void
@@ -193,7 +193,8 @@ return new class extends Migration {
             $t->string('in_at')->nullable();
             $t->index(['card_id', 'in_at']);
         });
-        DB::statement('create unique index one_loan_at_a_time on tool_loans (tool_id) where in_at is null and tool_id is not null');
+        DB::statement('create unique index one_loan_at_a_time on tool_loans (tool_id) where in_at is null and '
+            .'tool_id is not null');
         Schema::create('tool_uses', function (Blueprint $t): void {
             $t->id();
             $t->foreignId('tool_id')->constrained('tools');

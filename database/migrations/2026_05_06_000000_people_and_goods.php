@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** People kept on screen: versions, who leaves when, whose PIN is their own, the paper behind what they hold. Goods: every move of a batch. */
+/**
+ * People kept on screen: versions, who leaves when, whose PIN is their own, the paper behind what they hold. Goods:
+ * every move of a batch.
+ */
 return new class extends Migration {
     public function up(): void
     {
@@ -30,7 +33,8 @@ return new class extends Migration {
         });
         // Up to which revision of its manual a method is known to stay as it is, beside a newer one.
         DB::statement('alter table card_templates add column held_until integer');
-        DB::statement('update card_templates set held_until = (select revision from manuals where manuals.id = card_templates.manual_id) where held_at');
+        DB::statement('update card_templates set held_until = (select revision from manuals where manuals.id = '
+            .'card_templates.manual_id) where held_at');
         Schema::table('card_templates', static fn(Blueprint $t) => $t->dropColumn('held_at'));
         Schema::create('part_moves', function (Blueprint $t): void {
             $t->id();
@@ -44,7 +48,10 @@ return new class extends Migration {
             $t->index(['batch_id', 'id']);
         });
         foreach (['update', 'delete'] as $verb) {
-            DB::statement("create trigger part_moves_stand_{$verb} before {$verb} on part_moves begin select raise(abort, 'a move of the store stands; correct it with another'); end");
+            DB::statement(
+                "create trigger part_moves_stand_{$verb} before {$verb} on part_moves begin select raise(abort, 'a "
+                    ."move of the store stands; correct it with another'); end",
+            );
         }
     }
 };

@@ -9,6 +9,8 @@ use Illuminate\Support\Facades\DB;
 return new class extends Migration {
     public function up(): void
     {
-        DB::table('personal_access_tokens')->where('tokenable_type', 'App\Crew\Person')->update(['tokenable_type' => 'App\Crew\Model\Person']);
+        DB::table('personal_access_tokens')
+            ->where('tokenable_type', 'App\Crew\Person')
+            ->update(['tokenable_type' => 'App\Crew\Model\Person']);
     }
 };

@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * A certificate says for ever what it said when it was signed; a visit knows when it was released. What is already signed was never
- * frozen: it stays without, and its paper says so.
+ * A certificate says for ever what it said when it was signed; a visit knows when it was released. What is already
+ * signed was never frozen: it stays without, and its paper says so.
  */
 return new class extends Migration {
     public function up(): void

@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** A key now stands from the commit of what it was sent for; those that were left without an answer by a crash are freed. */
+/**
+ * A key now stands from the commit of what it was sent for; those that were left without an answer by a crash are
+ * freed.
+ */
 return new class extends Migration {
     public function up(): void
     {

@@ -18,7 +18,10 @@ return new class extends Migration {
         'card_parts' => ['part_id'],
         'card_templates' => ['manual_id', 'type_id', 'of_id'],
         'card_waits' => ['after_id'],
-        'cards' => ['component_id', 'visit_id', 'aircraft_id', 'template_id', 'item_id', 'signed_by', 'inspected_by', 'finding_id'],
+        'cards' => [
+            'component_id', 'visit_id', 'aircraft_id', 'template_id', 'item_id', 'signed_by', 'inspected_by',
+            'finding_id',
+        ],
         'deferrals' => ['deferred_by', 'listed_item_id', 'aircraft_id'],
         'findings' => ['raised_by', 'card_id'],
         'fitted_parts' => ['person_id', 'aircraft_id', 'step_id', 'card_id', 'batch_id', 'part_id'],

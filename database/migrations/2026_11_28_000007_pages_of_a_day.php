@@ -17,7 +17,11 @@ return new class extends Migration {
         // Cards have had handovers of their own for long.
         DB::statement('alter table cards drop column handover');
         // What a visit's own card did, of the visits that were released before.
-        DB::statement('update item_doings set card_id = (select min(cards.id) from cards where cards.visit_id = item_doings.visit_id and cards.item_id = item_doings.item_id and cards.component_id is item_doings.component_id) where visit_id is not null');
-        DB::statement("update item_doings set done_by = (select people.name || ' (' || people.stamp || ')' from cards join people on people.id = cards.signed_by where cards.id = item_doings.card_id) where card_id is not null");
+        DB::statement('update item_doings set card_id = (select min(cards.id) from cards where cards.visit_id = '
+            .'item_doings.visit_id and cards.item_id = item_doings.item_id and cards.component_id is '
+            .'item_doings.component_id) where visit_id is not null');
+        DB::statement("update item_doings set done_by = (select people.name || ' (' || people.stamp || ')' from "
+            .'cards join people on people.id = cards.signed_by where cards.id = item_doings.card_id) where card_id '
+            .'is not null');
     }
 };

@@ -10,7 +10,9 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverDimension;
 use RuntimeException;
 
-/** A served copy of the application with a database of its own, and browsers to look at it with; ends all it started. */
+/**
+ * A served copy of the application with a database of its own, and browsers to look at it with; ends all it started.
+ */
 final class Stage
 {
     /** @var array<string, resource> by name */
@@ -19,7 +21,11 @@ final class Stage
     /** @var list<RemoteWebDriver> */
     private array $browsers = [];
 
-    private function __construct(public readonly string $url, private readonly string $driver, private readonly string $folder) {}
+    private function __construct(
+        public readonly string $url,
+        private readonly string $driver,
+        private readonly string $folder,
+    ) {}
 
     /** @param string|null $world a database file to serve a copy of; the demo world where null */
     public static function open(?string $world = null): self
@@ -86,8 +92,10 @@ final class Stage
     {
         $options = new ChromeOptions;
         $options->addArguments([
-            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
-            '--disable-sync', '--force-device-scale-factor=1', '--hide-scrollbars', "--user-data-dir={$this->folder}/browser-".count($this->browsers), "--window-size={$width},{$height}",
+            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
+            '--disable-background-networking', '--disable-component-update',
+            '--disable-sync', '--force-device-scale-factor=1', '--hide-scrollbars',
+            "--user-data-dir={$this->folder}/browser-".count($this->browsers), "--window-size={$width},{$height}",
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -108,7 +116,13 @@ final class Stage
      */
     public function artisan(string ...$arguments): array
     {
-        $process = proc_open([PHP_BINARY, dirname(__DIR__, 2).'/artisan', ...$arguments], [1 => ['pipe', 'w']], $pipes, null, $this->environment());
+        $process = proc_open(
+            [PHP_BINARY, dirname(__DIR__, 2).'/artisan', ...$arguments],
+            [1 => ['pipe', 'w']],
+            $pipes,
+            null,
+            $this->environment(),
+        );
         if ($process === false) {
             throw new RuntimeException('artisan could not be started');
         }
@@ -140,16 +154,26 @@ final class Stage
     private function start(array $command, string $name): void
     {
         $log = ['file', "{$this->folder}/{$name}.log", 'a'];
-        $process = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, null, $this->environment());
-        $this->processes[$name] = $process !== false ? $process : throw new RuntimeException("{$command[0]} could not be started");
+        $process = proc_open(
+            ['setsid', ...$command],
+            [['file', '/dev/null', 'r'], $log, $log],
+            $pipes,
+            null,
+            $this->environment(),
+        );
+        $this->processes[$name] = $process !== false
+            ? $process
+            : throw new RuntimeException("{$command[0]} could not be started");
     }
 
     /** @return array<string, string> */
     private function environment(): array
     {
         return [
-            ...getenv(), 'APP_ENV' => 'production', 'APP_DEBUG' => 'false', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('jorvel--', 4)), 'APP_URL' => $this->url,
-            'DB_DATABASE' => "{$this->folder}/jorvel.sqlite", 'JORVEL_PHOTOS' => "{$this->folder}/photos", 'SESSION_DRIVER' => 'quiet', 'CACHE_STORE' => 'database', 'PHP_CLI_SERVER_WORKERS' => '3',
+            ...getenv(), 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
+            'APP_KEY' => 'base64:'.base64_encode(str_repeat('jorvel--', 4)), 'APP_URL' => $this->url,
+            'DB_DATABASE' => "{$this->folder}/jorvel.sqlite", 'JORVEL_PHOTOS' => "{$this->folder}/photos",
+            'SESSION_DRIVER' => 'quiet', 'CACHE_STORE' => 'database', 'PHP_CLI_SERVER_WORKERS' => '3',
         ];
     }
 

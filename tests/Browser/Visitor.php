@@ -39,7 +39,8 @@ final readonly class Visitor
     public function find(string $css, int $seconds = 25): RemoteWebElement
     {
         $by = WebDriverBy::cssSelector($css);
-        $this->browser->wait($seconds, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "nothing at {$css}");
+        $this->browser->wait($seconds, 100)
+            ->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "nothing at {$css}");
 
         return $this->browser->findElement($by);
     }
@@ -47,7 +48,8 @@ final readonly class Visitor
     public function click(string $css): self
     {
         $by = WebDriverBy::cssSelector($css);
-        $this->browser->wait(25, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "cannot click {$css}");
+        $this->browser->wait(25, 100)
+            ->until(WebDriverExpectedCondition::elementToBeClickable($by), "cannot click {$css}");
         $element = $this->browser->findElement($by);
         $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
         $element->click();
@@ -61,7 +63,8 @@ final readonly class Visitor
         $quoted = str_contains($words, "'") ? "\"{$words}\"" : "'{$words}'";
         $scope = $within === '' ? '' : $within;
         $by = WebDriverBy::xpath("{$scope}//*[self::button or self::a][starts-with(normalize-space(.), {$quoted})]");
-        $this->browser->wait(25, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button \"{$words}\"");
+        $this->browser->wait(25, 100)
+            ->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button \"{$words}\"");
         $this->browser->findElement($by)->click();
 
         return $this;
@@ -71,7 +74,8 @@ final readonly class Visitor
     public function backIn(): self
     {
         $this->find('[role="dialog"]');
-        foreach ($this->browser->findElements(WebDriverBy::cssSelector('[role="dialog"] fieldset input[type="checkbox"]')) as $back) {
+        foreach ($this->browser->findElements(WebDriverBy::cssSelector('[role="dialog"] fieldset '
+            .'input[type="checkbox"]')) as $back) {
             $back->click();
         }
 
@@ -121,10 +125,10 @@ final readonly class Visitor
     public function shot(string $path): void
     {
         // Its letters are there, and nothing moves any more.
-        $this->browser->wait(10, 50)
-            ->until(fn(): bool => (bool) $this->browser->executeScript(
-                'return document.fonts.status === "loaded" && document.getAnimations().every((a) => a.playState !== "running")',
-            ));
+        $this->browser->wait(10, 50)->until(fn(): bool => (bool) $this->browser->executeScript(
+            'return document.fonts.status === "loaded" && document.getAnimations().every((a) => a.playState !== '
+                    .'"running")',
+        ));
         $this->browser->takeScreenshot($path);
     }
 }

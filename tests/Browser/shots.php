@@ -31,7 +31,8 @@ try {
         ->sendKeys(dirname(__DIR__, 2).'/database/demo/import/programme-SKV.json');
     $ines->see('Applying this changes');
 
-    $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')->click('[data-item="61-21"] button');
+    $ines->go('/fleet/QA-VFC')->click('[data-item="61-21"] input[type="checkbox"]')
+        ->click('[data-item="61-21"] button');
     $ines->browser->executeScript('window.scrollTo(0, 0)');
     $shot($ines, '04-aircraft');
     $ines->press('Make a visit of 1')->press('Make the visit and its 1 card')->see('nobody to work it');
@@ -57,29 +58,25 @@ try {
     $oda->tool('PG-21')->type('entry', '46,2')->see('too near the limit');
     $shot($oda, '09-reading');
     $oda->type('entry', '48,5')->see('inside, 2.5')->press('Save the reading')->find('[data-testid="step-5"]');
-    $oda->tool('TW-108')->type('entry', '20,5')->see('inside')->press('Save the reading')->find('[data-testid="step-6"]');
+    $oda->tool('TW-108')->type('entry', '20,5')->see('inside')->press('Save the reading')
+        ->find('[data-testid="step-6"]');
     $oda->press('Set up; start the hold');
     $oda->find('input[name="entry"]');
     $oda->type('entry', '44')->see('inside')->press('Save the reading')->find('[data-testid="step-7"]');
-    $oda->tool('PR-05')
-        ->type('high', '64,7')
-        ->type('pickup', '19,5')
-        ->type('feather', '85')
-        ->press('Save the as-found')
+    $oda->tool('PR-05')->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Save the as-found')
         ->find('[data-testid="moves"]');
     $shot($oda, '11-rigging');
     $oda->press('Something is wrong', '//aside')
-        ->type('place', 'propeller 1, blade 3')
-        ->type('extent', 'de-ice boot edge lifted over 40 mm')
-        ->press('Raise the finding')
-        ->find('[data-finding]');
+        ->type('place', 'propeller 1, blade 3')->type('extent', 'de-ice boot edge lifted over 40 mm')
+        ->press('Raise the finding')->find('[data-finding]');
 
     $ines->go('/deferrals')->find('[data-deferral]');
     $shot($ines, '12-deferrals');
     $tor = (new Visitor($stage->browser(), $stage->url))->signIn('tor');
     $tor->go("/release/{$visit}")->find('[data-testid="blockers"]');
     $shot($tor, '13-release');
-    $oda->go('/floor')->see('Mine')->press('', '//li[.//b[text()="Gear extension by hand pump"]]')->find('[data-testid="holds"]');
+    $oda->go('/floor')->see('Mine')->press('', '//li[.//b[text()="Gear extension by hand pump"]]')
+        ->find('[data-testid="holds"]');
     $shot($oda, '01-held');
     $oda->go('/floor/registers/QC-TAC')->find('[data-device]');
     $shot($oda, '03-safing-register');

@@ -16,16 +16,12 @@ trait GovernorCard
     private function governorCard(): Card
     {
         $item = ProgrammeItem::where('code', '61-21')->firstOrFail();
-        $visit = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            ['mark' => 'QA-VFC', 'title' => 'Governor', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$item->id]],
-        )
-            ->assertCreated()
-            ->json();
+        $visit = $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFC', 'title' => 'Governor', 'bay' => 'bay 2', 'start' => '2026-05-05',
+            'end' => '2026-05-06', 'items' => [$item->id],
+        ])->assertCreated()->json();
         $card = Card::where('visit_id', $visit['id'])->firstOrFail();
-        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+        $this->assign($card, 'oda')->assertOk();
 
         return $card;
     }
@@ -37,13 +33,22 @@ trait GovernorCard
      */
     private function work(Card $card, int $no, string $do = 'done', array $more = [], ?string $key = null): TestResponse
     {
-        return $this->as('oda', 'POST', "cards/{$card->id}/steps/{$no}", ['version' => $card->refresh()->version, 'do' => $do, ...$more], $key);
+        return $this->as(
+            'oda',
+            'POST',
+            "cards/{$card->id}/steps/{$no}",
+            ['version' => $card->refresh()->version, 'do' => $do, ...$more],
+            $key,
+        );
     }
 
     /** A visit of one item, its cards worked by one and inspected by another. */
     private function workedVisit(): int
     {
-        $item = ProgrammeItem::where('code', '29-14')->whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'));
+        $item = ProgrammeItem::where('code', '29-14')->whereHas(
+            'template',
+            static fn($q) => $q->where('code', 'like', 'SKV%'),
+        );
         $visit = (int) $this->as('ines', 'POST', 'visits', [
             'mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06',
             'items' => [(string) $item->valueOrFail('id')],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Crew\Model\Person;
+use App\Floor\Model\Card;
 use Database\Demo\World;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
@@ -28,7 +29,10 @@ abstract class WorldCase extends TestCase
         self::$template ??= (string) tempnam(sys_get_temp_dir(), 'jorvel-world');
         $this->database = (string) tempnam(sys_get_temp_dir(), 'jorvel-test');
         if ($fresh) {
-            config(['database.connections.sqlite.database' => self::$template, 'database.connections.sqlite.journal_mode' => 'DELETE']);
+            config([
+                'database.connections.sqlite.database' => self::$template,
+                'database.connections.sqlite.journal_mode' => 'DELETE',
+            ]);
             Artisan::call('migrate:fresh', ['--force' => true]);
             $app->make(World::class)->load();
             $app->make('db')->purge();
@@ -59,8 +63,30 @@ abstract class WorldCase extends TestCase
      *
      * @return TestResponse<Response>
      */
-    protected function as(string $login, string $method, string $path, array $body = [], ?string $key = null): TestResponse
+    protected function as(
+        string $login,
+        string $method,
+        string $path,
+        array $body = [],
+        ?string $key = null,
+    ): TestResponse {
+        return $this->actingAs($this->person($login))->json(
+            $method,
+            "/api/{$path}",
+            $body,
+            $key === null ? [] : ['Idempotency-Key' => $key],
+        );
+    }
+
+    /**
+     * The controller puts somebody on a card.
+     *
+     * @return TestResponse<Response>
+     */
+    protected function assign(Card $card, string $login, string $role = 'perform'): TestResponse
     {
-        return $this->actingAs($this->person($login))->json($method, "/api/{$path}", $body, $key === null ? [] : ['Idempotency-Key' => $key]);
+        $body = ['person' => $this->person($login)->id, 'role' => $role];
+
+        return $this->as('ines', 'POST', "cards/{$card->id}/assignments", $body);
     }
 }

@@ -10,7 +10,8 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 const SECONDS = 30;
 $root = dirname(__DIR__, 2);
-$at = static fn(string $room): array => array_values(array_filter(["{$root}/core/tests/{$room}", "{$root}/core/tests/Contract"], file_exists(...)));
+$at = static fn(string $room): array
+    => array_values(array_filter(["{$root}/core/tests/{$room}", "{$root}/core/tests/Contract"], file_exists(...)));
 $rooms = array_map(basename(...), glob("{$root}/core/src/*", GLOB_ONLYDIR) ?: []);
 $rooms = array_values(array_filter($rooms, static fn(string $r): bool => is_dir("{$root}/core/tests/{$r}")));
 if (isset($argv[1])) {
@@ -30,13 +31,27 @@ register_shutdown_function(static function () use ($folder): void {
 
 /** @param list<string> $tests */
 $suite = static function (array $tests) use ($folder): string {
-    $files = implode('', array_map(static fn(string $t): string => is_dir($t) ? "<directory>{$t}</directory>" : "<file>{$t}</file>", $tests));
-    file_put_contents($xml = "{$folder}/suite.xml", "<phpunit><testsuites><testsuite name=\"room\">{$files}</testsuite></testsuites></phpunit>");
+    $files = implode(
+        '',
+        array_map(
+            static fn(string $t): string => is_dir($t) ? "<directory>{$t}</directory>" : "<file>{$t}</file>",
+            $tests,
+        ),
+    );
+    file_put_contents(
+        $xml = "{$folder}/suite.xml",
+        "<phpunit><testsuites><testsuite name=\"room\">{$files}</testsuite></testsuites></phpunit>",
+    );
 
     return $xml;
 };
 /** @param list<string> $more */
-$command = static fn(string $xml, array $more): array => [PHP_BINARY, '-d', 'memory_limit=512M', '-d', "pcov.directory={$root}/core/src", "{$root}/vendor/bin/phpunit", '--configuration', $xml, '--bootstrap', __DIR__.'/bootstrap.php', '--do-not-cache-result', '--no-progress', ...$more];
+$command = static fn(string $xml, array $more): array
+    => [
+        PHP_BINARY, '-d', 'memory_limit=512M', '-d', "pcov.directory={$root}/core/src", "{$root}/vendor/bin/phpunit",
+        '--configuration', $xml, '--bootstrap', __DIR__.'/bootstrap.php', '--do-not-cache-result', '--no-progress',
+        ...$more,
+    ];
 $silent = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
 
 foreach ($rooms as $room) {
@@ -44,7 +59,11 @@ foreach ($rooms as $room) {
     $reached = null;
     if (extension_loaded('pcov')) {
         $map = "{$folder}/map.php";
-        $process = proc_open($command($xml, ['--coverage-php', $map, '--coverage-filter', "{$root}/core/src/{$room}"]), $silent, $pipes);
+        $process = proc_open(
+            $command($xml, ['--coverage-php', $map, '--coverage-filter', "{$root}/core/src/{$room}"]),
+            $silent,
+            $pipes,
+        );
         proc_close($process);
         $reached = is_file($map) ? (include $map)->getData()->lineCoverage() : null;
     } elseif (proc_close(proc_open($command($xml, []), $silent, $pipes)) !== 0) {
@@ -53,7 +72,11 @@ foreach ($rooms as $room) {
     }
     $jobs = [];
     foreach (glob("{$root}/core/src/{$room}/*.php") ?: [] as $file) {
-        $lines = $reached === null ? null : array_keys(array_filter($reached[$file] ?? [], static fn(?array $tests): bool => $tests !== null && $tests !== []));
+        $lines = $reached === null
+            ? null
+            : array_keys(
+                array_filter($reached[$file] ?? [], static fn(?array $tests): bool => $tests !== null && $tests !== []),
+            );
         foreach (Mutants::of((string) file_get_contents($file), $lines) as $mutant) {
             $jobs[] = [...$mutant, 'file' => $file];
         }
@@ -64,8 +87,14 @@ foreach ($rooms as $room) {
             $job = array_shift($jobs);
             $path = (string) tempnam($folder, 'm');
             file_put_contents($path, $job['code']);
-            $env = [...getenv(), 'MUTANT_FILE' => $path, 'MUTANT_CLASS' => "Jorvel\\Core\\{$room}\\".basename($job['file'], '.php')];
-            $running[] = [proc_open($command($xml, ['--stop-on-defect']), $silent, $pipes, null, $env), microtime(true), $job, $path];
+            $env = [
+                ...getenv(), 'MUTANT_FILE' => $path,
+                'MUTANT_CLASS' => "Jorvel\\Core\\{$room}\\".basename($job['file'], '.php'),
+            ];
+            $running[] = [
+                proc_open($command($xml, ['--stop-on-defect']), $silent, $pipes, null, $env), microtime(true), $job,
+                $path,
+            ];
         }
         usleep(10_000);
         foreach ($running as $i => [$process, $since, $job, $path]) {
@@ -84,7 +113,23 @@ foreach ($rooms as $room) {
         }
     }
     foreach ($alive as $job) {
-        printf("%s:%d  %s  ->  %s\n", substr($job['file'], strlen($root) + 1), $job['line'], ...array_map(static fn(string $s): string => mb_strimwidth((string) preg_replace('/\s+/', ' ', $s), 0, 70, '…'), [$job['from'], $job['to']]));
+        printf(
+            "%s:%d  %s  ->  %s\n",
+            substr($job['file'], strlen($root) + 1),
+            $job['line'],
+            ...array_map(
+                static fn(string $s): string
+                    => mb_strimwidth((string) preg_replace('/\s+/', ' ', $s), 0, 70, '…'),
+                [$job['from'], $job['to']],
+            ),
+        );
     }
-    printf("%s: %d of %d %smutants killed, %.0f %%\n", $room, $killed, $total, $reached === null ? '' : 'covered ', $total === 0 ? 100 : 100 * $killed / $total);
+    printf(
+        "%s: %d of %d %smutants killed, %.0f %%\n",
+        $room,
+        $killed,
+        $total,
+        $reached === null ? '' : 'covered ',
+        $total === 0 ? 100 : 100 * $killed / $total,
+    );
 }

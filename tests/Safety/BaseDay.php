@@ -9,21 +9,18 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /**
- * A day of a base at chance: several aircraft and visits, every role, steps and take-backs, holds begun and broken off, hand-overs,
- * people who come and are called clear, tools and rags, findings and their cards, signatures, inspections, releases, and answers lost
- * on the way. Judged act by act from the tables ({@see Reading}); what must never happen is listed in docs/safety.md.
+ * A day of a base at chance: several aircraft and visits, every role, steps and take-backs, holds begun and broken off,
+ * hand-overs, people who come and are called clear, tools and rags, findings and their cards, signatures, inspections,
+ * releases, and answers lost on the way. Judged act by act from the tables ({@see Reading}); what must never happen is
+ * listed in docs/safety.md.
  */
 final class BaseDay
 {
     private const WORKERS = ['oda', 'stig', 'noor', 'bram', 'lio'];
 
     private const SIGNERS = [
-        'oda' => ['T27', '2741'],
-        'stig' => ['T45', ''],
-        'noor' => ['T44', ''],
-        'bram' => ['T19', ''],
-        'runa' => ['I04', '4410'],
-        'tor' => ['X02', '5520'],
+        'oda' => ['T27', '2741'], 'stig' => ['T45', ''], 'noor' => ['T44', ''], 'bram' => ['T19', ''],
+        'runa' => ['I04', '4410'], 'tor' => ['X02', '5520'],
     ];
 
     /** @var list<string> */
@@ -50,7 +47,8 @@ final class BaseDay
     private ?array $last = null;
 
     /**
-     * @param Closure(string, string, array<string, mixed>, string): array{int, array<string, mixed>} $send login, path under /api, body and key of a POST; its status and answer
+     * @param Closure(string, string, array<string, mixed>, string): array{int, array<string, mixed>} $send login, path
+     *   under /api, body and key of a POST; its status and answer
      * @param Closure(string): void $clock sets the application's clock
      */
     public function __construct(private readonly Closure $send, private readonly Closure $clock, int $seed)
@@ -59,10 +57,15 @@ final class BaseDay
         $this->now = (int) strtotime('2026-05-05T12:20:00Z');
         $this->people = array_map(intval(...), array_column(DB::select('select login, id from people'), 'id', 'login'));
         $this->prepare();
-        $this->aircraft = array_values(array_unique(array_map(static fn(stdClass $c): int => (int) $c->aircraft_id, $this->cards())));
+        $this->aircraft = array_values(
+            array_unique(array_map(static fn(stdClass $c): int => (int) $c->aircraft_id, $this->cards())),
+        );
     }
 
-    /** Everybody may work, on a handful of cards of three aircraft, two of them in two visits; nothing waits, no inspection lapses. */
+    /**
+     * Everybody may work, on a handful of cards of three aircraft, two of them in two visits; nothing waits, no
+     * inspection lapses.
+     */
     private function prepare(): void
     {
         DB::update("update people set pin = (select pin from people where login = 'oda'), own_pin = 1");
@@ -77,7 +80,9 @@ final class BaseDay
                 ['skill', 'airframe'],
                 ['skill', 'engine'],
             ] as [$kind, $value]) {
-                DB::insert('insert or ignore into qualifications (person_id, kind, value) values (?, ?, ?)', [$this->people[$login], $kind, $value]);
+                DB::insert('insert or ignore into qualifications (person_id, kind, value) values (?, ?, ?)', [
+                    $this->people[$login], $kind, $value,
+                ]);
             }
         }
         foreach (['QC-TAC', 'QA-VFC', 'Q-403'] as $mark) {
@@ -86,7 +91,9 @@ final class BaseDay
                 $items = array_map(
                     static fn(stdClass $i): string => (string) $i->id,
                     DB::select(
-                        'select i.id from programme_items i join aircraft a on a.type_id = i.type_id where a.id = ? and i.code in ('.implode(',', array_fill(0, count($codes), '?')).')',
+                        'select i.id from programme_items i join aircraft a on a.type_id = i.type_id where a.id = ? '
+                            .'and i.code in ('
+                            .implode(',', array_fill(0, count($codes), '?')).')',
                         [$aircraft, ...$codes],
                     ),
                 );
@@ -94,7 +101,10 @@ final class BaseDay
                 [$status, $said] = ($this->send)(
                     'ines',
                     'visits',
-                    ['mark' => $mark, 'title' => "At chance {$n}", 'bay' => 'line', 'start' => $day, 'end' => $day, 'items' => $items],
+                    [
+                        'mark' => $mark, 'title' => "At chance {$n}", 'bay' => 'line', 'start' => $day, 'end' => $day,
+                        'items' => $items,
+                    ],
                     '',
                 );
                 assert($status === 201, json_encode($said) ?: '');
@@ -111,20 +121,27 @@ final class BaseDay
                 );
             }
             DB::update(
-                'update cards set revision = (select m.revision from manuals m join card_templates t on t.manual_id = m.id where t.id = cards.template_id) where id = ?',
+                'update cards set revision = (select m.revision from manuals m join card_templates t on t.manual_id '
+                    .'= m.id where t.id = cards.template_id) where id = ?',
                 [$card->id],
             );
         }
         DB::update('update card_templates set revision = (select m.revision from manuals m where m.id = manual_id)');
         // The templates hold six to fifteen steps; short times make long days.
-        DB::update("update steps set spec = json_set(spec, '$.hold.seconds', 8) where json_extract(spec, '$.hold.seconds') is not null and card_id in (".implode(',', array_column($cards, 'id')).')');
+        DB::update(
+            "update steps set spec = json_set(spec, '$.hold.seconds', 8) where json_extract(spec, '$.hold.seconds') "
+                .'is not null and card_id in ('
+                .implode(',', array_column($cards, 'id')).')',
+        );
     }
 
     /** @return list<stdClass> */
     private function cards(): array
     {
         return DB::select(
-            "select c.id, c.aircraft_id, c.state, c.visit_id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = c.aircraft_id where v.state != 'released' and a.mark in ('QC-TAC', 'QA-VFC', 'Q-403') order by c.id limit 60",
+            'select c.id, c.aircraft_id, c.state, c.visit_id from cards c join visits v on v.id = c.visit_id join '
+                ."aircraft a on a.id = c.aircraft_id where v.state != 'released' and a.mark in ('QC-TAC', 'QA-VFC', "
+                ."'Q-403') order by c.id limit 60",
         );
     }
 
@@ -140,7 +157,10 @@ final class BaseDay
         }
     }
 
-    /** Now and then everybody goes for a break, or a card or a visit comes near its end; so that every state is met, and not only the held ones. */
+    /**
+     * Now and then everybody goes for a break, or a card or a visit comes near its end; so that every state is met, and
+     * not only the held ones.
+     */
     private function stir(int $n): void
     {
         $card = $this->focus($n);
@@ -151,54 +171,74 @@ final class BaseDay
         $oda = $this->people['oda'];
         $what = mt_rand(0, 3);
         if ($what === 0 || $what === 3) {
-            DB::delete('delete from presences where card_id in (select id from cards where aircraft_id = ?)', [$card->aircraft_id]);
+            DB::delete('delete from presences where card_id in (select id from cards where aircraft_id = ?)', [
+                $card->aircraft_id,
+            ]);
             DB::update(
                 'update safing_devices set removed_at = ?, removed_by = ? where aircraft_id = ? and removed_at is null',
                 [$at, $oda, $card->aircraft_id],
             );
             DB::update(
-                "update steps set started_at = null where state = 'open' and card_id in (select id from cards where aircraft_id = ?)",
+                "update steps set started_at = null where state = 'open' and card_id in (select id from cards where "
+                    .'aircraft_id = ?)',
                 [$card->aircraft_id],
             );
-            DB::update('update acting set ended_at = ? where aircraft_id = ? and ended_at is null', [$at, $card->aircraft_id]);
+            DB::update('update acting set ended_at = ? where aircraft_id = ? and ended_at is null', [
+                $at, $card->aircraft_id,
+            ]);
         }
         if ($what === 1) {
             DB::update(
-                "update steps set state = 'done', done_by = ?, done_at = ?, result = '{}', started_at = null where card_id = ? and state = 'open' and kind not in ('inspection', 'safing_fit', 'safing_remove')",
+                "update steps set state = 'done', done_by = ?, done_at = ?, result = '{}', started_at = null where "
+                    ."card_id = ? and state = 'open' and kind not in ('inspection', 'safing_fit', 'safing_remove')",
                 [$oda, $at, $card->id],
             );
-            DB::insert('insert or ignore into card_hands (card_id, person_id, since) values (?, ?, ?)', [$card->id, $oda, $at]);
+            DB::insert('insert or ignore into card_hands (card_id, person_id, since) values (?, ?, ?)', [
+                $card->id, $oda, $at,
+            ]);
             DB::update("update cards set state = 'in_work' where id = ? and state = 'open'", [$card->id]);
             DB::update('update acting set ended_at = ? where card_id = ? and ended_at is null', [$at, $card->id]);
         }
         if ($what === 2) {
             // Work that comes again: a card that is closed begins anew, with nobody's hand in it.
             DB::update(
-                "update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null where id = ? and state in ('closed', 'signed')",
+                "update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null where id = "
+                    ."? and state in ('closed', 'signed')",
                 [$card->id],
             );
             DB::update(
-                "update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null where card_id = ? and exists (select 1 from cards c where c.id = card_id and c.state = 'open')",
+                "update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null "
+                    ."where card_id = ? and exists (select 1 from cards c where c.id = card_id and c.state = 'open')",
                 [$card->id],
             );
         }
         if ($what === 3) {
             // All but one card of the aircraft is closed, and all its findings are fixed.
             DB::update(
-                "update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in (select id from cards where aircraft_id = ? and id != ?)",
+                "update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in "
+                    .'(select id from cards where aircraft_id = ? and id != ?)',
                 [$this->people['bram'], $at, $card->aircraft_id, $card->id],
             );
             DB::update(
-                "update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = ? where aircraft_id = ? and state != 'closed' and id != ?",
-                [$this->people['bram'], $at, $this->people['tor'], $at, $card->aircraft_id, mt_rand(0, 1) === 0 ? $card->id : 0],
+                "update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = "
+                    ."? where aircraft_id = ? and state != 'closed' and id != ?",
+                [
+                    $this->people['bram'], $at, $this->people['tor'], $at, $card->aircraft_id,
+                    mt_rand(0, 1) === 0 ? $card->id : 0,
+                ],
             );
-            DB::update("update findings set state = 'fixed', fixed_how = 'at chance' where aircraft_id = ? and state = 'open'", [$card->aircraft_id]);
             DB::update(
-                'update tool_loans set in_at = ?, in_by = ? where in_at is null and card_id in (select id from cards where aircraft_id = ?)',
+                "update findings set state = 'fixed', fixed_how = 'at chance' where aircraft_id = ? and state = 'open'",
+                [$card->aircraft_id],
+            );
+            DB::update(
+                'update tool_loans set in_at = ?, in_by = ? where in_at is null and card_id in (select id from '
+                    .'cards where aircraft_id = ?)',
                 [$at, $oda, $card->aircraft_id],
             );
             DB::update(
-                "update readings set stands = 0 where verdict != 'pass' and card_id in (select id from cards where aircraft_id = ?)",
+                "update readings set stands = 0 where verdict != 'pass' and card_id in (select id from cards where "
+                    .'aircraft_id = ?)',
                 [$card->aircraft_id],
             );
         }
@@ -209,7 +249,9 @@ final class BaseDay
     {
         $all = $this->cards();
 
-        return mt_rand(0, 9) > 0 ? $this->pick(array_slice($all, 2 * intdiv($n, 60) % max(1, count($all) - 5), 5)) : $this->pick($all);
+        return mt_rand(0, 9) > 0
+            ? $this->pick(array_slice($all, 2 * intdiv($n, 60) % max(1, count($all) - 5), 5))
+            : $this->pick($all);
     }
 
     private function act(int $n): void
@@ -236,13 +278,10 @@ final class BaseDay
                 6, 7 => $this->sign($n, $login, $card),
                 8, 9 => $this->inspect($n, $card),
                 10 => $this->release($n, $card),
-                11 => mt_rand(0, 5) === 0 ? $this->simple(
-                    $n,
-                    $login,
-                    $card,
-                    'findings',
-                    ['place' => "place {$n}", 'extent' => 'worn', 'chapter' => ['29-10', '53-10', '27-20'][mt_rand(0, 2)]],
-                ) : $this->fix(),
+                11 => mt_rand(0, 5) === 0 ? $this->simple($n, $login, $card, 'findings', [
+                    'place' => "place {$n}", 'extent' => 'worn',
+                    'chapter' => ['29-10', '53-10', '27-20'][mt_rand(0, 2)],
+                ]) : $this->fix(),
                 12 => $this->countIn($n),
                 default => $this->step($n, $login, $card),
             },
@@ -338,13 +377,23 @@ final class BaseDay
         if (! in_array($do, ['reopen', 'stop'], true)) {
             $before = array_filter(
                 $steps,
-                static fn(stdClass $s): bool => $s->no < $step->no && $s->state !== 'done' && $s->kind !== 'finding_prompt' && ($s->spec['group'] ?? '-') !== ($step->spec['group'] ?? ''),
+                static fn(stdClass $s): bool
+                    => $s->no < $step->no && $s->state !== 'done' && $s->kind !== 'finding_prompt'
+                        && ($s->spec['group'] ?? '-') !== ($step->spec['group'] ?? ''),
             );
-            array_push($against, ...($before === [] ? [] : ['a step before it is open']), ...Reading::against($card, $step, $me));
+            array_push(
+                $against,
+                ...($before === [] ? [] : ['a step before it is open']),
+                ...Reading::against($card, $step, $me),
+            );
         }
         array_push($against, ...(Reading::isAt($of->id, $me) ? [] : Reading::live($card)));
-        $later = array_values(array_filter($steps, static fn(stdClass $s): bool => $s->no > $step->no && $s->state === 'done'));
-        $went = $this->ask($n, $login, "cards/{$of->id}/steps/{$step->no}", ['version' => $card->version, 'do' => $do, ...$more]) === 200;
+        $later = array_values(
+            array_filter($steps, static fn(stdClass $s): bool => $s->no > $step->no && $s->state === 'done'),
+        );
+        $went = $this->ask($n, $login, "cards/{$of->id}/steps/{$step->no}", [
+            'version' => $card->version, 'do' => $do, ...$more,
+        ]) === 200;
         $this->never($went, $against, "{$n}: {$login} worked step {$step->no} ({$do}) of {$card->number}");
         if (! $went) {
             return;
@@ -368,7 +417,8 @@ final class BaseDay
     {
         $now = array_column(Reading::steps($card->id), 'state', 'no');
         foreach ($later as $s) {
-            $proves = $step->kind === 'part' && in_array($s->kind, ['hold', 'test', 'measurement', 'torque', 'timing', 'compare'], true);
+            $proves = $step->kind === 'part'
+                && in_array($s->kind, ['hold', 'test', 'measurement', 'torque', 'timing', 'compare'], true);
             if (($s->kind === 'inspection' || $proves) && $now[$s->no] === 'done') {
                 $this->violations[] = "{$n}: step {$step->no} of {$card->number} was taken back and step {$s->no} ({$s->kind}) still stands on it";
             }
@@ -384,9 +434,12 @@ final class BaseDay
         if ($step->kind !== 'safing_fit' || ! in_array($do, ['done', 'reopen'], true)) {
             return;
         }
-        $on = DB::selectOne('select 1 from safing_devices where fitted_step_id = ? and removed_at is null', [$step->id]) !== null;
+        $on = DB::selectOne('select 1 from safing_devices where fitted_step_id = ? and removed_at is null', [
+            $step->id,
+        ]) !== null;
         if ($on !== ($do === 'done')) {
-            $this->violations[] = "{$n}: step {$step->no} of {$card->number} was {$do} and the register says ".($on ? 'on' : 'off');
+            $this->violations[] = "{$n}: step {$step->no} of {$card->number} was {$do} and the register says "
+                .($on ? 'on' : 'off');
         }
     }
 
@@ -407,27 +460,35 @@ final class BaseDay
         );
         $aim = $aim === '0' ? '0.2' : $aim;
         $tool = [
-            'pressure gauge' => 'PG-34',
-            'torque wrench' => 'TW-114',
-            'feeler gauge' => 'FG-12',
-            'protractor' => 'PR-07',
-            'tensiometer' => 'CT-08',
+            'pressure gauge' => 'PG-34', 'torque wrench' => 'TW-114', 'feeler gauge' => 'FG-12',
+            'protractor' => 'PR-07', 'tensiometer' => 'CT-08',
         ];
-        $kind = $step->spec['reading']['tool_kind'] ?? $step->spec['real']['tool_kind'] ?? $step->spec['tool_kind'] ?? '';
+        $kind = $step->spec['reading']['tool_kind'] ?? $step->spec['real']['tool_kind'] ?? $step->spec['tool_kind']
+            ?? '';
         $places = $step->spec['places'] ?? [];
 
         return match ($step->kind) {
-            'count' => ['count', ['entry' => $good ? (string) intdiv(($step->spec['min'] ?? 4) + ($step->spec['max'] ?? 60), 2) : '700']],
-            'compare' => ['compare', ['entries' => ['shown' => '50', 'real' => $good ? '50' : '20'], 'tool' => $tool[$kind] ?? '']],
-            'measurement', 'torque', 'timing' => ['read', ['entry' => $good ? $aim : '99', 'tool' => $tool[$kind] ?? '']],
+            'count' => [
+                'count',
+                ['entry' => $good ? (string) intdiv(($step->spec['min'] ?? 4) + ($step->spec['max'] ?? 60), 2) : '700'],
+            ],
+            'compare' => [
+                'compare',
+                ['entries' => ['shown' => '50', 'real' => $good ? '50' : '20'], 'tool' => $tool[$kind] ?? ''],
+            ],
+            'measurement', 'torque',
+            'timing' => ['read', ['entry' => $good ? $aim : '99', 'tool' => $tool[$kind] ?? '']],
             'hold' => [$step->started_at === null ? 'start' : 'done', []],
-            'test' => $step->started_at === null ? ['start', []] : ['read', ['entry' => $good ? $aim : '99', 'tool' => $tool[$kind] ?? '']],
+            'test' => $step->started_at === null ? ['start', []] : [
+                'read', ['entry' => $good ? $aim : '99', 'tool' => $tool[$kind] ?? ''],
+            ],
             'tool' => ['use', ['tool' => $tool[$kind] ?? '']],
             'part' => [
                 'fit',
                 ['entries' => [
                     'batch' => (string) DB::scalar(
-                        'select b.batch from part_batches b join parts p on p.id = b.part_id where p.number = ? and b.quantity > 0 order by b.expires is not null, b.id limit 1',
+                        'select b.batch from part_batches b join parts p on p.id = b.part_id where p.number = ? and '
+                            .'b.quantity > 0 order by b.expires is not null, b.id limit 1',
                         [$step->spec['part']],
                     ),
                     'seat' => 'yes',
@@ -448,8 +509,14 @@ final class BaseDay
     private function come(int $n, string $login, stdClass $of): void
     {
         $card = Reading::card($of->id);
-        $against = Reading::isAt($of->id, $this->people[$login]) || in_array($card->state, ['signed', 'closed'], true) ? [] : Reading::live($card);
-        $this->never($this->ask($n, $login, "cards/{$of->id}/here", []) === 200, $against, "{$n}: {$login} came to {$card->number}");
+        $against = Reading::isAt($of->id, $this->people[$login]) || in_array($card->state, ['signed', 'closed'], true)
+            ? []
+            : Reading::live($card);
+        $this->never(
+            $this->ask($n, $login, "cards/{$of->id}/here", []) === 200,
+            $against,
+            "{$n}: {$login} came to {$card->number}",
+        );
     }
 
     private function clear(int $n, string $login, int $aircraft): void
@@ -459,7 +526,9 @@ final class BaseDay
             [$aircraft],
         ));
         if ($there !== null) {
-            $this->ask($n, mt_rand(0, 4) === 0 ? 'ines' : $login, "cards/{$there->card_id}/clear", ['person' => (int) $there->person_id]);
+            $this->ask($n, mt_rand(0, 4) === 0 ? 'ines' : $login, "cards/{$there->card_id}/clear", [
+                'person' => (int) $there->person_id,
+            ]);
         }
     }
 
@@ -480,14 +549,23 @@ final class BaseDay
     {
         // A card near its end, if there is one.
         $of = $this->pick(DB::select(
-            "select c.id from cards c join visits v on v.id = c.visit_id where v.state != 'released' and c.state = 'in_work' and not exists (select 1 from steps s where s.card_id = c.id and s.state = 'open') and c.aircraft_id in (".implode(',', $this->aircraft).')',
+            "select c.id from cards c join visits v on v.id = c.visit_id where v.state != 'released' and c.state = "
+                ."'in_work' and not exists (select 1 from steps s where s.card_id = c.id and s.state = 'open') and "
+                .'c.aircraft_id in ('
+                .implode(',', $this->aircraft).')',
         )) ?? $of;
         $card = Reading::card((int) $of->id);
         $me = $this->people[$login];
         $steps = Reading::steps((int) $of->id);
-        $loans = array_column(DB::select('select id, quantity from tool_loans where card_id = ? and in_at is null', [$of->id]), 'quantity', 'id');
+        $loans = array_column(
+            DB::select('select id, quantity from tool_loans where card_id = ? and in_at is null', [$of->id]),
+            'quantity',
+            'id',
+        );
         $back = mt_rand(0, 4) > 0 ? $loans : array_slice($loans, 1, null, true);
-        $others = (int) DB::scalar('select count(*) from presences where card_id = ? and person_id != ?', [$of->id, $me]);
+        $others = (int) DB::scalar('select count(*) from presences where card_id = ? and person_id != ?', [
+            $of->id, $me,
+        ]);
         $against = array_keys(array_filter([
             'steps are open' => array_filter($steps, static fn(stdClass $s): bool => $s->state !== 'done') !== [],
             'it is signed' => in_array($card->state, ['signed', 'closed'], true),
@@ -498,23 +576,26 @@ final class BaseDay
                 true,
             ),
             'something stays out' => count($back) < count($loans),
-            'a system is live' => DB::selectOne('select 1 from acting where card_id = ? and ended_at is null', [$of->id]) !== null,
+            'a system is live' => DB::selectOne('select 1 from acting where card_id = ? and ended_at is null', [
+                $of->id,
+            ]) !== null,
             'the signer is a trainee' => $login === 'lio',
-            'the signer did nothing of it' => DB::selectOne('select 1 from card_hands where card_id = ? and person_id = ?', [$of->id, $me]) === null
+            'the signer did nothing of it'
+                => DB::selectOne('select 1 from card_hands where card_id = ? and person_id = ?', [
+                    $of->id, $me,
+                ]) === null
                 && ! in_array($me, array_map(static fn(stdClass $s): int => (int) $s->done_by, $steps), true),
         ]));
-        $went = $this->ask(
-            $n,
-            $login,
-            "cards/{$of->id}/sign",
-            ['version' => $card->version, 'stamp' => self::SIGNERS[$login][0] ?? 'T38', 'pin' => '2741', 'counted' => (object) $back],
-        ) === 200;
+        $went = $this->ask($n, $login, "cards/{$of->id}/sign", [
+            'version' => $card->version, 'stamp' => self::SIGNERS[$login][0] ?? 'T38', 'pin' => '2741',
+            'counted' => (object) $back,
+        ]) === 200;
         $this->never($went, $against, "{$n}: {$login} signed {$card->number}");
-        if ($went && ((int) DB::scalar(
-            'select count(*) from presences where card_id = ?',
-            [$of->id],
-        ) !== $others || Reading::loansOut((int) $of->id) > 0)) {
-            $this->violations[] = "{$n}: {$card->number} was signed, and others are gone from it, or something is still out";
+        if ($went && ((int) DB::scalar('select count(*) from presences where card_id = ?', [
+            $of->id,
+        ]) !== $others || Reading::loansOut((int) $of->id) > 0)) {
+            $this->violations[] = "{$n}: {$card->number} was signed, and others are gone from it, or something is "
+                .'still out';
         }
     }
 
@@ -533,12 +614,9 @@ final class BaseDay
             'they had a hand in it' => in_array($me, Reading::hands((int) $of->id), true) || (int) $card->signed_by === $me,
             'it is to be re-read' => $card->revision !== $card->manual,
         ]));
-        $went = $this->ask(
-            $n,
-            $login,
-            "cards/{$of->id}/{$path}",
-            ['version' => $card->version, 'covers' => $covers, 'stamp' => self::SIGNERS[$login][0], 'pin' => '2741'],
-        ) === 200;
+        $went = $this->ask($n, $login, "cards/{$of->id}/{$path}", [
+            'version' => $card->version, 'covers' => $covers, 'stamp' => self::SIGNERS[$login][0], 'pin' => '2741',
+        ]) === 200;
         $this->never($went, $against, "{$n}: {$login} inspected {$card->number}");
     }
 
@@ -549,11 +627,13 @@ final class BaseDay
             // Sometimes all but what is at the aircraft is in order.
             $at = gmdate('Y-m-d\TH:i:s\Z', $this->now);
             DB::update(
-                "update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in (select id from cards where visit_id = ? and state = 'open')",
+                "update steps set state = 'done', done_by = ?, done_at = ? where state = 'open' and card_id in "
+                    ."(select id from cards where visit_id = ? and state = 'open')",
                 [$this->people['bram'], $at, $of->visit_id],
             );
             DB::update(
-                "update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = ? where visit_id = ? and state = 'open'",
+                "update cards set state = 'closed', signed_by = ?, signed_at = ?, inspected_by = ?, inspected_at = "
+                    ."? where visit_id = ? and state = 'open'",
                 [$this->people['bram'], $at, $this->people['tor'], $at, $of->visit_id],
             );
             $against = Reading::atAircraft((int) $of->aircraft_id);
@@ -566,21 +646,28 @@ final class BaseDay
             DB::delete('delete from releases where visit_id = ?', [$of->visit_id]);
             DB::delete('delete from past_looks where visit_id = ?', [$of->visit_id]);
             DB::update(
-                "update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null, closed_at = null where visit_id = ?",
+                "update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null, closed_at "
+                    .'= null where visit_id = ?',
                 [$of->visit_id],
             );
             DB::update(
-                "update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null where card_id in (select id from cards where visit_id = ?)",
+                "update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null "
+                    .'where card_id in (select id from cards where visit_id = ?)',
                 [$of->visit_id],
             );
-            DB::delete('delete from card_hands where card_id in (select id from cards where visit_id = ?)', [$of->visit_id]);
+            DB::delete('delete from card_hands where card_id in (select id from cards where visit_id = ?)', [
+                $of->visit_id,
+            ]);
         }
     }
 
     private function fix(): void
     {
         $finding = $this->pick(DB::select(
-            "select f.id from findings f join cards c on c.id = f.card_id join visits v on v.id = c.visit_id where f.state = 'open' and v.state != 'released' and not exists (select 1 from cards x where x.finding_id = f.id) and f.aircraft_id in (".implode(',', $this->aircraft).')',
+            'select f.id from findings f join cards c on c.id = f.card_id join visits v on v.id = c.visit_id where '
+                ."f.state = 'open' and v.state != 'released' and not exists (select 1 from cards x where "
+                .'x.finding_id = f.id) and f.aircraft_id in ('
+                .implode(',', $this->aircraft).')',
         ));
         if ($finding !== null) {
             DB::update("update findings set state = 'fixed', fixed_how = 'at chance' where id = ?", [$finding->id]);
@@ -590,7 +677,9 @@ final class BaseDay
     private function countIn(int $n): void
     {
         $loan = $this->pick(DB::select(
-            'select l.id, l.quantity from tool_loans l join cards c on c.id = l.card_id where l.in_at is null and c.aircraft_id in ('.implode(',', $this->aircraft).')',
+            'select l.id, l.quantity from tool_loans l join cards c on c.id = l.card_id where l.in_at is null and '
+                .'c.aircraft_id in ('
+                .implode(',', $this->aircraft).')',
         ));
         if ($loan !== null) {
             $this->ask($n, 'ines', "loans/{$loan->id}/in", ['counted' => (int) $loan->quantity]);

@@ -8,15 +8,16 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /**
- * What stands at aircraft, read from the tables and from nothing of the application: the judge of {@see BaseDay}. It is written from
- * docs/safety.md, and shares no rule with the code that it judges.
+ * What stands at aircraft, read from the tables and from nothing of the application: the judge of {@see BaseDay}. It is
+ * written from docs/safety.md, and shares no rule with the code that it judges.
  */
 final class Reading
 {
     public static function card(int $id): stdClass
     {
         $card = DB::selectOne(
-            'select c.*, t.revision as written, m.revision as manual from cards c join card_templates t on t.id = c.template_id join manuals m on m.id = t.manual_id where c.id = ?',
+            'select c.*, t.revision as written, m.revision as manual from cards c join card_templates t on t.id = '
+                .'c.template_id join manuals m on m.id = t.manual_id where c.id = ?',
             [$id],
         );
         assert($card instanceof stdClass);
@@ -49,7 +50,8 @@ final class Reading
             }
         }
 
-        return ($a === [] || $b === []) && ($aZone === $bZone || $aZone === 'whole aircraft' || $bZone === 'whole aircraft');
+        return ($a === [] || $b === [])
+            && ($aZone === $bZone || $aZone === 'whole aircraft' || $bZone === 'whole aircraft');
     }
 
     /** @return list<string> what stands against a step that acts, now */
@@ -60,9 +62,12 @@ final class Reading
             return [];
         }
         $found = [];
-        $called = DB::selectOne("select 1 from steps where card_id = ? and kind = 'rollcall' and no < ?", [$card->id, $step->no]) !== null;
+        $called = DB::selectOne("select 1 from steps where card_id = ? and kind = 'rollcall' and no < ?", [
+            $card->id, $step->no,
+        ]) !== null;
         foreach (DB::select(
-            'select p.person_id, c.id, c.systems, c.zone, c.number from presences p join cards c on c.id = p.card_id where c.aircraft_id = ? and p.person_id != ?',
+            'select p.person_id, c.id, c.systems, c.zone, c.number from presences p join cards c on c.id = '
+                .'p.card_id where c.aircraft_id = ? and p.person_id != ?',
             [$card->aircraft_id, $person],
         ) as $p) {
             if (! ($called && $p->id === $card->id) && self::meet($acts['systems'], $card->zone, json_decode($p->systems, true), $p->zone)) {
@@ -70,7 +75,8 @@ final class Reading
             }
         }
         foreach (DB::select(
-            'select d.kind, d.place, d.against, c.zone from safing_devices d join cards c on c.id = d.card_id where d.aircraft_id = ? and d.removed_at is null',
+            'select d.kind, d.place, d.against, c.zone from safing_devices d join cards c on c.id = d.card_id where '
+                .'d.aircraft_id = ? and d.removed_at is null',
             [$card->aircraft_id],
         ) as $d) {
             if (! in_array($d->kind, $acts['with'] ?? [], true) && self::meet(
@@ -95,7 +101,8 @@ final class Reading
     {
         $found = [];
         foreach (DB::select(
-            'select a.systems, c.zone, c.number, s.no from acting a join cards c on c.id = a.card_id join steps s on s.id = a.step_id where c.aircraft_id = ? and a.card_id != ? and a.ended_at is null',
+            'select a.systems, c.zone, c.number, s.no from acting a join cards c on c.id = a.card_id join steps s '
+                .'on s.id = a.step_id where c.aircraft_id = ? and a.card_id != ? and a.ended_at is null',
             [$card->aircraft_id, $card->id],
         ) as $a) {
             if (self::meet(json_decode($a->systems, true), $a->zone, $systems ?? json_decode($card->systems, true), $card->zone)) {
@@ -104,7 +111,8 @@ final class Reading
         }
         // What was begun and has not ended must be among them, whatever the table of acts says.
         foreach (DB::select(
-            "select s.no, s.spec, c.number, c.zone from steps s join cards c on c.id = s.card_id where c.aircraft_id = ? and c.id != ? and s.state = 'open' and s.started_at is not null",
+            'select s.no, s.spec, c.number, c.zone from steps s join cards c on c.id = s.card_id where '
+                ."c.aircraft_id = ? and c.id != ? and s.state = 'open' and s.started_at is not null",
             [$card->aircraft_id, $card->id],
         ) as $s) {
             $acts = json_decode($s->spec, true)['acts'] ?? null;
@@ -137,12 +145,16 @@ final class Reading
         $count = static fn(string $sql): int => (int) DB::scalar($sql, [$aircraft]);
 
         return array_keys(array_filter([
-            'somebody is at it' => $count('select count(*) from presences p join cards c on c.id = p.card_id where c.aircraft_id = ?') > 0,
-            'a card is begun' => $count("select count(*) from cards where aircraft_id = ? and state in ('in_work', 'signed')") > 0,
+            'somebody is at it' => $count('select count(*) from presences p join cards c on c.id = p.card_id where '
+                .'c.aircraft_id = ?') > 0,
+            'a card is begun' => $count("select count(*) from cards where aircraft_id = ? and state in ('in_work', "
+                ."'signed')") > 0,
             'something is out' => $count(
-                'select count(*) from tool_loans l join cards c on c.id = l.card_id where c.aircraft_id = ? and l.in_at is null',
+                'select count(*) from tool_loans l join cards c on c.id = l.card_id where c.aircraft_id = ? and '
+                    .'l.in_at is null',
             ) > 0,
-            'a device is on' => $count('select count(*) from safing_devices where aircraft_id = ? and removed_at is null and carried_by is null') > 0,
+            'a device is on' => $count('select count(*) from safing_devices where aircraft_id = ? and removed_at is '
+                .'null and carried_by is null') > 0,
             'a system is live' => $count('select count(*) from acting where aircraft_id = ? and ended_at is null') > 0,
             'a finding is open' => $count("select count(*) from findings where aircraft_id = ? and state = 'open'") > 0,
         ]));
@@ -151,12 +163,14 @@ final class Reading
     /** @return list<int> who did anything on a card, by the records, which nothing takes back */
     public static function hands(int $card): array
     {
-        $kinds = "'step.done', 'step.taken_back', 'step.broken_off', 'step.hold_started', 'step.called_clear', 'step.counted', 'reading.taken', 'rig.computed', 'rig.as_left'";
+        $kinds = "'step.done', 'step.taken_back', 'step.broken_off', 'step.hold_started', 'step.called_clear', "
+            ."'step.counted', 'reading.taken', 'rig.computed', 'rig.as_left'";
 
         return array_map(
             static fn(stdClass $r): int => (int) $r->id,
             DB::select(
-                "select distinct p.id from records r join people p on r.who like '%(' || p.stamp || ')' where r.subject = ? and r.what in ({$kinds})",
+                "select distinct p.id from records r join people p on r.who like '%(' || p.stamp || ')' where "
+                    ."r.subject = ? and r.what in ({$kinds})",
                 ["card:{$card}"],
             ),
         );

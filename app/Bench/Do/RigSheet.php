@@ -52,8 +52,8 @@ final readonly class RigSheet implements StepKind
     }
 
     /**
-     * The readings after the adjustment: done when everything is within its limits; if not, a further run begins with these as its
-     * as-found.
+     * The readings after the adjustment: done when everything is within its limits; if not, a further run begins with
+     * these as its as-found.
      *
      * @throws Refused
      */

@@ -18,7 +18,10 @@ final class BenchController
     public function index(): JsonResponse
     {
         $rows = Step::with(['card.aircraft', 'runs'])->whereIn('kind', ['test', 'rig'])
-            ->whereHas('card.visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))->orderBy('card_id')->orderBy('no')->get()
+            ->whereHas('card.visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))
+                ->orderBy('card_id')
+                ->orderBy('no')
+                ->get()
             ->map(static function (Step $s): BenchRow {
                 $runs = $s->runs->count();
 

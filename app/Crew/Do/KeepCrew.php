@@ -33,7 +33,8 @@ final readonly class KeepCrew
             );
             if ($crew->version !== $version) {
                 throw Refused::stale(
-                    'Somebody else kept a crew for this shift while you had it open. Yours is still on the screen and not saved; read theirs, then keep again.',
+                    'Somebody else kept a crew for this shift while you had it open. Yours is still on the screen '
+                        .'and not saved; read theirs, then keep again.',
                     $crew->version,
                 );
             }
@@ -95,7 +96,8 @@ final readonly class KeepCrew
             }
         }
         ShiftPlace::insert($rows);
-        // Whom this shift no longer has on a card, and who has done nothing there, is off it, unless another shift has them.
+        // Whom this shift no longer has on a card, and who has done nothing there, is off it, unless another shift has
+        // them.
         foreach ($before as $old) {
             $card = $slots[$old->slot]->card ?? null;
             $still = ShiftPlace::where(['card_id' => $old->card_id, 'person_id' => $old->person_id])->exists();

@@ -22,7 +22,8 @@ final readonly class KeepHeld
     /**
      * @param Day|null $until the last day on which it stands; null does not lapse
      *
-     * @throws Refused for one's own, for what there is not, for a day gone by, or for a trainee who would inspect or certify
+     * @throws Refused for one's own, for what there is not, for a day gone by, or for a trainee who would inspect or
+     *   certify
      */
     public function grant(
         Person $by,

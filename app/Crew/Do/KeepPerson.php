@@ -12,7 +12,10 @@ use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
-/** Enters somebody, or changes where, when and as what they work. What was signed with a stamp stays its holder's for ever. */
+/**
+ * Enters somebody, or changes where, when and as what they work. What was signed with a stamp stays its holder's for
+ * ever.
+ */
 final readonly class KeepPerson
 {
     /** Days ahead over which a new week is looked at for rest. */
@@ -56,7 +59,8 @@ final readonly class KeepPerson
     /**
      * @param array{name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null} $as
      *
-     * @throws Refused for a stale version, a stamp already used, a week that breaks the rules of rest, or trainees left alone
+     * @throws Refused for a stale version, a stamp already used, a week that breaks the rules of rest, or trainees left
+     *   alone
      */
     public function change(Person $by, Person $person, int $version, array $as): void
     {
@@ -134,12 +138,20 @@ final readonly class KeepPerson
         }
     }
 
-    /** @param array{role: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null, ...} $as */
+    /**
+     * @param array{role: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null, ...} $as
+     */
     private function requireWhole(array $as, ?Person $person): void
     {
         $today = $this->clock->today();
         $over = $as['supervisor_id'] === null ? null : Person::find($as['supervisor_id']);
-        $trainees = $person === null ? collect() : Person::thereOn($today)->where('supervisor_id', $person->id)->where('trainee', true)->orderBy('name')->pluck('name');
+        $trainees = $person === null
+            ? collect()
+            : Person::thereOn($today)
+                ->where('supervisor_id', $person->id)
+                ->where('trainee', true)
+                ->orderBy('name')
+                ->pluck('name');
         $ends = $as['leaves'] !== null || $as['trainee'] || in_array(
             $as['role'],
             [Role::Viewer->value, Role::Controller->value],
@@ -148,12 +160,25 @@ final readonly class KeepPerson
         $why = match (true) {
             $as['trainee'] && $over === null => 'A trainee works under somebody: choose the supervisor.',
             ! $as['trainee'] && $over !== null => 'Only a trainee has a supervisor.',
-            $over !== null && ($over->id === $person?->id || $over->trainee || $over->goneOn($today) || $over->holds(Role::Viewer, Role::Controller)) => "{$over->name} cannot stand over a trainee.",
+            $over !== null
+                && ($over->id === $person?->id || $over->trainee || $over->goneOn($today) || $over->holds(Role::Viewer, Role::Controller))
+                => "{$over->name} cannot stand over a trainee.",
             $as['trainee'] && $as['role'] !== Role::Technician->value => 'A trainee is entered as a technician.',
-            $as['trainee'] && $person !== null && $person->qualifications->whereIn('value', ['duplicate', 'certify'])->where('kind', 'authority')->isNotEmpty() => "{$person->name} holds the authority to inspect or certify; withdraw it first.",
-            $ends && $trainees->isNotEmpty() => $trainees->implode(', ').' '.($trainees->count() === 1 ? 'works' : 'work')." under {$person?->name}. Give them another supervisor first.",
-            $as['leaves'] !== null && Day::parse($as['leaves'])->number < $today->number => "{$as['leaves']} is past: somebody leaves today or later.",
-            $person !== null && $person->holds(Role::Controller) && ($as['leaves'] !== null || $as['role'] !== Role::Controller->value) && Person::where('role', Role::Controller)->whereNull('leaves')->whereKeyNot($person->id)->doesntExist() => 'No controller would be left.',
+            $as['trainee'] && $person !== null
+                && $person->qualifications
+                    ->whereIn('value', ['duplicate', 'certify'])
+                    ->where('kind', 'authority')
+                    ->isNotEmpty()
+                => "{$person->name} holds the authority to inspect or certify; withdraw it first.",
+            $ends && $trainees->isNotEmpty()
+                => $trainees->implode(', ').' '.($trainees->count() === 1 ? 'works' : 'work')
+                    ." under {$person?->name}. Give them another supervisor first.",
+            $as['leaves'] !== null && Day::parse($as['leaves'])->number < $today->number
+                => "{$as['leaves']} is past: somebody leaves today or later.",
+            $person !== null && $person->holds(Role::Controller)
+                && ($as['leaves'] !== null || $as['role'] !== Role::Controller->value)
+                && Person::where('role', Role::Controller)->whereNull('leaves')->whereKeyNot($person->id)->doesntExist()
+                => 'No controller would be left.',
             default => null,
         };
         if ($why !== null) {

@@ -16,8 +16,8 @@ use Jorvel\Core\Shared\Instant;
 /**
  * The code with which somebody chooses their first PIN, or a new one after theirs was lost.
  *
- * Whoever gave the password cannot make it, and whoever makes it has a PIN of their own and does not know the password: so
- * nobody alone can sign as somebody else.
+ * Whoever gave the password cannot make it, and whoever makes it has a PIN of their own and does not know the password:
+ * so nobody alone can sign as somebody else.
  */
 final readonly class PinCode
 {
@@ -32,7 +32,8 @@ final readonly class PinCode
     {
         $why = match (true) {
             $by->id === $for->id => 'The code for your own PIN comes from somebody else.',
-            $by->id === $for->secrets_by => "You gave {$for->name} the password; the code for the PIN comes from somebody else, another controller or whoever certifies.",
+            $by->id === $for->secrets_by => "You gave {$for->name} the password; the code for the PIN comes from "
+                .'somebody else, another controller or whoever certifies.',
             $for->own_pin => "{$for->name} has a PIN already. A lost one begins with a new password.",
             $for->goneOn($this->clock->today()) => "{$for->name} has left.",
             default => null,
@@ -65,9 +66,14 @@ final readonly class PinCode
         $hours = (int) config('jorvel.pin_code_hours');
         $made = $for->pin_code_at === null ? null : Instant::parse($for->pin_code_at);
         $why = match (true) {
-            $code === null || $code === '' => 'Your PIN was given or lost, so choosing one takes a code from a second person: a controller who did not give you the password, or whoever certifies. Have it made in the Crew room.',
-            $for->pin_code === null || $made === null => 'There is no code for you. Ask a second controller, or whoever certifies, to make one in the Crew room.',
-            $this->clock->now()->epoch() - $made->epoch() > $hours * 3600 => "That code is older than {$hours} hours. Have a new one made.",
+            $code === null || $code === ''
+                => 'Your PIN was given or lost, so choosing one takes a code from a second person: a controller who '
+                    .'did not give you the password, or whoever certifies. Have it made in the Crew room.',
+            $for->pin_code === null || $made === null
+                => 'There is no code for you. Ask a second controller, or whoever certifies, to make one in the '
+                    .'Crew room.',
+            $this->clock->now()->epoch() - $made->epoch() > $hours * 3600
+                => "That code is older than {$hours} hours. Have a new one made.",
             ! Hash::check($code, $for->pin_code) => 'The code is wrong. Look at it once more, or have a new one made.',
             default => null,
         };

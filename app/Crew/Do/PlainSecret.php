@@ -19,9 +19,11 @@ final class PlainSecret
         );
 
         return match (true) {
-            count(array_unique(mb_str_split($plain))) < 5 => 'That password is soon guessed: it has fewer than five different characters.',
+            count(array_unique(mb_str_split($plain))) < 5
+                => 'That password is soon guessed: it has fewer than five different characters.',
             // A word that everybody tries is no harm inside a long sentence.
-            $said !== [] && mb_strlen($plain) < 16 => 'That password is soon guessed: it holds "'.reset($said).'". Take another, or a whole sentence.',
+            $said !== [] && mb_strlen($plain) < 16
+                => 'That password is soon guessed: it holds "'.reset($said).'". Take another, or a whole sentence.',
             default => null,
         };
     }
@@ -29,7 +31,8 @@ final class PlainSecret
     /** @return string|null why this PIN is soon guessed */
     public static function pin(string $pin): ?string
     {
-        return preg_match('/^(\d)\1*$/', $pin) === 1 || str_contains('01234567890', $pin) || str_contains('09876543210', $pin)
+        return preg_match('/^(\d)\1*$/', $pin) === 1 || str_contains('01234567890', $pin)
+            || str_contains('09876543210', $pin)
             ? 'That PIN is soon guessed. Take digits that neither repeat nor count.' : null;
     }
 }

@@ -33,15 +33,21 @@ final class RestRules
         $hours = $this->hours ??= ShiftHours::byCode();
         $shifts = [];
         for ($day = $from->plusDays(-2); $day->number <= $until->number + 2; $day = $day->plusDays(1)) {
-            $shift = $hours[(array_key_exists((string) $day, $instead) ? $instead[(string) $day] : $person->shiftOn($day)) ?? ''] ?? null;
+            $shift = $hours[(array_key_exists((string) $day, $instead) ? $instead[(string) $day] : $person->shiftOn($day)) ?? '']
+                ?? null;
             if ($shift !== null) {
                 $shifts[] = $this->slots->hours($day, $shift->from, $shift->until);
             }
         }
         $rest = Rest::of((float) config('jorvel.rest_between'), (float) config('jorvel.rest_most'));
 
-        return array_map(fn(RestBreach $b): string => $b->code === 'rest_short'
-            ? 'only '.Words::number($b->hours)." h of rest before {$this->clock->local($b->at)}, at least ".Words::number($rest->between).' h are due'
-            : Words::number($b->hours)." h on end with the shift from {$this->clock->local($b->at)}, at most ".Words::number($rest->most).' h are allowed', $rest->breaches($shifts));
+        return array_map(
+            fn(RestBreach $b): string => $b->code === 'rest_short'
+            ? 'only '.Words::number($b->hours)." h of rest before {$this->clock->local($b->at)}, at least "
+            .Words::number($rest->between).' h are due'
+            : Words::number($b->hours)." h on end with the shift from {$this->clock->local($b->at)}, at most "
+            .Words::number($rest->most).' h are allowed',
+            $rest->breaches($shifts),
+        );
     }
 }

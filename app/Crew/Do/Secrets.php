@@ -12,13 +12,17 @@ use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
-/** Passwords and PINs: given anew by the controller, then chosen by their holder; a PIN that somebody else knows signs nothing. */
+/**
+ * Passwords and PINs: given anew by the controller, then chosen by their holder; a PIN that somebody else knows signs
+ * nothing.
+ */
 final readonly class Secrets
 {
     public function __construct(private Records $records, private Notices $notices, private PinCode $codes) {}
 
     /**
-     * Gives somebody a new password and PIN; whatever they were signed in with ends, and a second person makes the code for their own PIN.
+     * Gives somebody a new password and PIN; whatever they were signed in with ends, and a second person makes the code
+     * for their own PIN.
      *
      * @throws Refused for one's own, or a password that is soon guessed
      */
@@ -30,7 +34,8 @@ final readonly class Secrets
         self::refuse(PlainSecret::password($password, $person->login));
         DB::transaction(function () use ($by, $person, $password, $pin): void {
             $person->fill([
-                'password' => $password, 'pin' => $pin, 'own_password' => false, 'own_pin' => false, 'remember_token' => null, 'secrets_by' => $by->id,
+                'password' => $password, 'pin' => $pin, 'own_password' => false, 'own_pin' => false,
+                'remember_token' => null, 'secrets_by' => $by->id,
                 'pin_code' => null, 'pin_code_by' => null, 'pin_code_at' => null, 'pin_tries' => 0,
             ])->save();
             DB::table('sessions')->where('user_id', $person->id)->delete();
@@ -44,7 +49,8 @@ final readonly class Secrets
             foreach (Person::whereIn('role', [Role::Controller, Role::Certifier])->whereNull('leaves')->whereNotIn('id', [$by->id, $person->id])->pluck('id') as $id) {
                 $this->notices->tell(
                     $id,
-                    "{$by->name} gave {$person->name} a new password. {$person->name} needs a code from a second person to choose a PIN.",
+                    "{$by->name} gave {$person->name} a new password. {$person->name} needs a code from a second "
+                        .'person to choose a PIN.',
                     "/crew/people/{$person->id}",
                 );
             }
@@ -71,7 +77,9 @@ final readonly class Secrets
         if ($pin !== null && ! $me->own_pin) {
             $this->codes->require($me, $code);
             self::refuse(
-                $password === null && ! $me->own_password ? 'Whoever gave you the password still knows it: choose a new one together with the PIN.' : null,
+                $password === null && ! $me->own_password
+                    ? 'Whoever gave you the password still knows it: choose a new one together with the PIN.'
+                    : null,
             );
         }
         DB::transaction(function () use ($me, $password, $pin): void {

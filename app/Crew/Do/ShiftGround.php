@@ -64,9 +64,9 @@ final readonly class ShiftGround
     }
 
     /**
-     * Why somebody cannot take a slot beside those already placed; null when they can. As the core has it, and `away` for
-     * whoever does not work this shift, `elsewhere:<card>` for who has another place at that time, `trainee` for one whose supervisor is
-     * not on the card.
+     * Why somebody cannot take a slot beside those already placed; null when they can. As the core has it, and `away`
+     * for whoever does not work this shift, `elsewhere:<card>` for who has another place at that time, `trainee` for
+     * one whose supervisor is not on the card.
      *
      * @param array<array-key, int> $places without the slot itself
      */
@@ -93,7 +93,8 @@ final readonly class ShiftGround
     }
 
     /**
-     * Whether somebody would not be independent in a slot: they have the other role on its card, or worked the card before.
+     * Whether somebody would not be independent in a slot: they have the other role on its card, or worked the card
+     * before.
      *
      * @param array<array-key, int> $places
      */

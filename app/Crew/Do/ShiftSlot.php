@@ -9,7 +9,10 @@ use Jorvel\Core\Crew\AssignSlot;
 use Jorvel\Core\Crew\Role;
 use Jorvel\Core\Shared\Instant;
 
-/** A place to be filled on a shift: a role on a card that is planned in it, or the certificate of a visit that ends in it. */
+/**
+ * A place to be filled on a shift: a role on a card that is planned in it, or the certificate of a visit that ends in
+ * it.
+ */
 final readonly class ShiftSlot
 {
     public function __construct(

@@ -15,8 +15,8 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * The slots of a shift, from the plan: for every card planned in it so many of each skill, for the time that falls into it; an
- * independent inspection where the card ends in it; a certificate where the visit does.
+ * The slots of a shift, from the plan: for every card planned in it so many of each skill, for the time that falls into
+ * it; an independent inspection where the card ends in it; a certificate where the visit does.
  */
 final readonly class ShiftSlots
 {
@@ -89,14 +89,15 @@ final readonly class ShiftSlots
         $begins = max($from->epoch(), Instant::parse((string) $card->planned_start)->epoch());
         $ends = min($until->epoch(), Instant::parse((string) $card->planned_end)->epoch());
         $type = $card->aircraft->type->code;
-        $make = static fn(string $id, SlotRole $role, ?string $skill, float $hours, ?int $at = null): ShiftSlot => new ShiftSlot(
-            AssignSlot::of($id, (string) $card->id, $role, $skill, $type, $day, $hours),
-            $card,
-            $card->aircraft->mark,
-            $card->title,
-            Instant::fromEpoch($at ?? $begins),
-            Instant::fromEpoch($ends),
-        );
+        $make = static fn(string $id, SlotRole $role, ?string $skill, float $hours, ?int $at = null): ShiftSlot
+            => new ShiftSlot(
+                AssignSlot::of($id, (string) $card->id, $role, $skill, $type, $day, $hours),
+                $card,
+                $card->aircraft->mark,
+                $card->title,
+                Instant::fromEpoch($at ?? $begins),
+                Instant::fromEpoch($ends),
+            );
         $slots = [];
         if ($card->state !== Card::SIGNED) {
             foreach ($card->needs ?? [$card->skill => 1] as $skill => $many) {

@@ -35,14 +35,33 @@ final class CrewController
     public function propose(CrewRequest $request, ShowShift $read): JsonResponse
     {
         return new JsonResponse($request->boolean('fill', true)
-            ? $read->propose($request->base(), $request->day(), $request->shift(), $request->places(), $request->person())
-            : $read->judge($request->base(), $request->day(), $request->shift(), $request->places(), $request->person()));
+            ? $read->propose(
+                $request->base(),
+                $request->day(),
+                $request->shift(),
+                $request->places(),
+                $request->person(),
+            )
+            : $read->judge(
+                $request->base(),
+                $request->day(),
+                $request->shift(),
+                $request->places(),
+                $request->person(),
+            ));
     }
 
     #[OA\Post(path: '/api/crew/shift', operationId: 'keepCrew', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'date', 'shift', 'version', 'places'], properties: [new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'places', description: 'person by slot', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))])), responses: [new OA\Response(response: 200, description: 'The shift as it was kept', content: new OA\JsonContent(ref: ShiftView::class))])]
     public function keep(CrewRequest $request, KeepCrew $keep, ShowShift $read): JsonResponse
     {
-        $keep($request->person(), $request->base(), $request->day(), $request->shift(), $request->integer('version'), $request->places());
+        $keep(
+            $request->person(),
+            $request->base(),
+            $request->day(),
+            $request->shift(),
+            $request->integer('version'),
+            $request->places(),
+        );
 
         return new JsonResponse($read->read($request->base(), $request->day(), $request->shift(), $request->person()));
     }
@@ -51,10 +70,19 @@ final class CrewController
     public function days(int $id, DaysRequest $request, SetDays $days, ShowCrew $read): JsonResponse
     {
         $person = Person::with('rotaDays')->findOrFail($id);
-        [$from, $until] = [Day::parse($request->string('from')->value()), Day::parse($request->string('until')->value())];
+        [$from, $until] = [
+            Day::parse($request->string('from')->value()), Day::parse($request->string('until')->value()),
+        ];
         $request->string('do')->value() === 'clear'
             ? $days->clear($request->person(), $person, $from, $until)
-            : $days->set($request->person(), $person, $from, $until, $request->string('do')->value() === 'shift' ? $request->string('shift')->value() : null, $request->string('why')->value());
+            : $days->set(
+                $request->person(),
+                $person,
+                $from,
+                $until,
+                $request->string('do')->value() === 'shift' ? $request->string('shift')->value() : null,
+                $request->string('why')->value(),
+            );
 
         return new JsonResponse($read->all($request->person(), $person->refresh()));
     }

@@ -29,7 +29,13 @@ final class PersonController
     #[OA\Post(path: '/api/people', operationId: 'enterPerson', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['login', 'name', 'stamp', 'role', 'base', 'shift', 'weekdays', 'trainee', 'password', 'pin'], properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'role', type: 'string'), new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'weekdays', type: 'array', items: new OA\Items(type: 'integer')), new OA\Property(property: 'trainee', type: 'boolean'), new OA\Property(property: 'supervisor', type: 'integer', nullable: true), new OA\Property(property: 'leaves', type: 'string', nullable: true), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Who was entered', content: new OA\JsonContent(ref: PersonRoom::class))])]
     public function enter(PersonRequest $request, KeepPerson $keep, ShowPerson $read): JsonResponse
     {
-        $person = $keep->enter($request->person(), $request->string('login')->value(), $request->fields(), $request->string('password')->value(), $request->string('pin')->value());
+        $person = $keep->enter(
+            $request->person(),
+            $request->string('login')->value(),
+            $request->fields(),
+            $request->string('password')->value(),
+            $request->string('pin')->value(),
+        );
 
         return new JsonResponse($read->one($person->id, $request->person()));
     }
@@ -45,9 +51,17 @@ final class PersonController
     #[OA\Post(path: '/api/people/{id}/held', operationId: 'keepHeld', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do', 'kind', 'value', 'paper'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string', enum: ['grant', 'withdraw']), new OA\Property(property: 'kind', type: 'string', enum: ['skill', 'rating', 'authority']), new OA\Property(property: 'value', type: 'string'), new OA\Property(property: 'until', description: 'the last day; none where it does not lapse', type: 'string', nullable: true), new OA\Property(property: 'paper', description: 'what it rests on, or why it is withdrawn', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
     public function held(int $id, HeldRequest $request, KeepHeld $keep, ShowPerson $read): JsonResponse
     {
-        $what = [Person::findOrFail($id), $request->integer('version'), $request->string('kind')->value(), $request->string('value')->value()];
+        $what = [
+            Person::findOrFail($id), $request->integer('version'), $request->string('kind')->value(),
+            $request->string('value')->value(),
+        ];
         $request->string('do')->value() === 'grant'
-            ? $keep->grant($request->person(), ...$what, until: $request->filled('until') ? Day::parse($request->string('until')->value()) : null, paper: $request->string('paper')->value())
+            ? $keep->grant(
+                $request->person(),
+                ...$what,
+                until: $request->filled('until') ? Day::parse($request->string('until')->value()) : null,
+                paper: $request->string('paper')->value(),
+            )
             : $keep->withdraw($request->person(), ...$what, why: $request->string('paper')->value());
 
         return new JsonResponse($read->one($id, $request->person()));
@@ -56,7 +70,12 @@ final class PersonController
     #[OA\Post(path: '/api/people/{id}/secrets', operationId: 'giveSecrets', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['password', 'pin'], properties: [new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Given; they choose their own before they sign', content: new OA\JsonContent(ref: PersonRoom::class))])]
     public function secrets(int $id, GiveSecretsRequest $request, Secrets $secrets, ShowPerson $read): JsonResponse
     {
-        $secrets->give($request->person(), Person::findOrFail($id), $request->string('password')->value(), $request->string('pin')->value());
+        $secrets->give(
+            $request->person(),
+            Person::findOrFail($id),
+            $request->string('password')->value(),
+            $request->string('pin')->value(),
+        );
 
         return new JsonResponse($read->one($id, $request->person()));
     }
@@ -65,8 +84,20 @@ final class PersonController
     public function code(int $id, PinCodeRequest $request, PinCode $codes): JsonResponse
     {
         $for = Person::findOrFail($id);
-        $code = $codes->make($request->person(), $for, $request->string('stamp')->value(), $request->string('pin')->value());
+        $code = $codes->make(
+            $request->person(),
+            $for,
+            $request->string('stamp')->value(),
+            $request->string('pin')->value(),
+        );
 
-        return new JsonResponse(new PinCodeView($code, "Tell it to {$for->name} in person, once you have seen that it is them. It is shown this once, and holds for ".config('jorvel.pin_code_hours').' hours.'));
+        return new JsonResponse(
+            new PinCodeView(
+                $code,
+                "Tell it to {$for->name} in person, once you have seen that it is them. It is shown this once, and "
+                    .'holds for '
+                    .config('jorvel.pin_code_hours').' hours.',
+            ),
+        );
     }
 }

@@ -52,16 +52,20 @@ final class PersonRequest extends RoomRequest
         ];
     }
 
-    /** @return array{name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null} */
+    /**
+     * @return array{name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null}
+     */
     public function fields(): array
     {
         $weekdays = array_map(intval(...), array_values($this->array('weekdays')));
         sort($weekdays);
 
         return [
-            'name' => trim($this->string('name')->value()), 'stamp' => $this->string('stamp')->value(), 'role' => $this->string('role')->value(), 'base' => $this->string('base')->value(),
+            'name' => trim($this->string('name')->value()), 'stamp' => $this->string('stamp')->value(),
+            'role' => $this->string('role')->value(), 'base' => $this->string('base')->value(),
             'shift' => $this->string('shift')->value(), 'weekdays' => $weekdays, 'trainee' => $this->boolean('trainee'),
-            'supervisor_id' => $this->filled('supervisor') ? $this->integer('supervisor') : null, 'leaves' => $this->filled('leaves') ? $this->string('leaves')->value() : null,
+            'supervisor_id' => $this->filled('supervisor') ? $this->integer('supervisor') : null,
+            'leaves' => $this->filled('leaves') ? $this->string('leaves')->value() : null,
         ];
     }
 }

@@ -34,7 +34,10 @@ final class SessionController
             throw Refused::because('Sign in from the application\'s own page; a script uses a token instead.');
         }
         if (! self::session()->attempt(['login' => mb_strtolower($given['login']), 'password' => $given['password']])) {
-            logger()->warning('sign-in refused', ['login' => mb_substr($given['login'], 0, 60), 'from' => $request->ip()]);
+            logger()->warning(
+                'sign-in refused',
+                ['login' => mb_substr($given['login'], 0, 60), 'from' => $request->ip()],
+            );
             throw ValidationException::withMessages(['login' => 'Name or password is wrong.']);
         }
         $person = self::session()->user();
@@ -58,7 +61,13 @@ final class SessionController
     #[OA\Post(path: '/api/me/secrets', operationId: 'chooseSecrets', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['now'], properties: [new OA\Property(property: 'now', description: 'the password of today', type: 'string'), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'code', description: 'of a second person, where the PIN of today is not their own', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Chosen', content: new OA\JsonContent(ref: Me::class))])]
     public function choose(SecretsRequest $request, Secrets $secrets): JsonResponse
     {
-        $secrets->choose($request->person(), $request->string('now')->value(), $request->filled('password') ? $request->string('password')->value() : null, $request->filled('pin') ? $request->string('pin')->value() : null, $request->filled('code') ? trim($request->string('code')->value()) : null);
+        $secrets->choose(
+            $request->person(),
+            $request->string('now')->value(),
+            $request->filled('password') ? $request->string('password')->value() : null,
+            $request->filled('pin') ? $request->string('pin')->value() : null,
+            $request->filled('code') ? trim($request->string('code')->value()) : null,
+        );
 
         return new JsonResponse(self::me($request->person()));
     }
@@ -92,6 +101,16 @@ final class SessionController
             'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
         ]));
 
-        return new Me($p->id, $p->name, $p->login, $p->stamp, $p->role->value, $p->base, $p->own_password, $p->own_pin, $may);
+        return new Me(
+            $p->id,
+            $p->name,
+            $p->login,
+            $p->stamp,
+            $p->role->value,
+            $p->base,
+            $p->own_password,
+            $p->own_pin,
+            $may,
+        );
     }
 }

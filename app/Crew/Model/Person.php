@@ -136,7 +136,8 @@ final class Person extends User
         $locked = $this->pin_locked_until === null ? null : Instant::parse($this->pin_locked_until);
         if ($locked !== null && $clock->now()->epoch() < $locked->epoch()) {
             throw Refused::because(
-                "Your PIN is locked until {$clock->time($locked)}, after too many wrong ones in a row. Nothing was signed; what you entered is still on this screen.",
+                "Your PIN is locked until {$clock->time($locked)}, after too many wrong ones in a row. Nothing was "
+                    .'signed; what you entered is still on this screen.',
             );
         }
         if (! hash_equals($this->stamp, trim($stamp)) || ! Hash::check($pin, $this->pin)) {
@@ -147,7 +148,8 @@ final class Person extends User
         }
         if (! $this->own_pin) {
             throw Refused::because(
-                'This PIN was given to you by somebody else. Choose one that only you know, under your name above; nothing was signed.',
+                'This PIN was given to you by somebody else. Choose one that only you know, under your name above; '
+                    .'nothing was signed.',
             );
         }
     }
@@ -157,7 +159,8 @@ final class Person extends User
     {
         if ($this->version !== $seen) {
             throw Refused::stale(
-                "Somebody else changed what is kept about {$this->name} while you had it open. What you entered is still in its fields; read what stands now, then send it again.",
+                "Somebody else changed what is kept about {$this->name} while you had it open. What you entered is "
+                    .'still in its fields; read what stands now, then send it again.',
                 $this->version,
             );
         }

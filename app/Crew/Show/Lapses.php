@@ -63,7 +63,8 @@ final readonly class Lapses
      *
      * @param Person $p with `qualifications`
      * @param Collection<int, Assignment> $on what they are assigned to
-     * @param array<string, list<HitView>> $last cards that nobody can do once something lapses, as {@see LastOnes} has them
+     * @param array<string, list<HitView>> $last cards that nobody can do once something lapses, as {@see LastOnes} has
+     *   them
      *
      * @return list<LapseView>
      */
@@ -76,7 +77,8 @@ final readonly class Lapses
                 $what = Words::held($q->kind, $q->value);
                 $hits = $this->hits(
                     $on,
-                    fn(Assignment $a, Day $day): bool => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number,
+                    fn(Assignment $a, Day $day): bool
+                        => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number,
                 );
                 $found[] = new LapseView(
                     $p->id,
@@ -86,7 +88,8 @@ final readonly class Lapses
                     (string) $q->valid_until,
                     $view->days,
                     $view->state,
-                    ($view->days < 0 ? 'no longer holds ' : 'loses ').$what.($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)),
+                    ($view->days < 0 ? 'no longer holds ' : 'loses ').$what
+                        .($view->days < 0 ? '' : ' '.Words::fromNow((int) $view->days)),
                     self::joined($hits, $last["{$p->id}/{$q->kind}:{$q->value}"] ?? []),
                 );
             }
@@ -151,8 +154,8 @@ final readonly class Lapses
     }
 
     /**
-     * What an assignment asks of somebody, by kind. A trainee's asks for nothing, since another signs; of a card that needs
-     * several skills any one is enough, so that it asks for one only of who has no other.
+     * What an assignment asks of somebody, by kind. A trainee's asks for nothing, since another signs; of a card that
+     * needs several skills any one is enough, so that it asks for one only of who has no other.
      *
      * @return array<string, list<string>>
      */

@@ -17,8 +17,8 @@ use Jorvel\Core\Crew\WhoIsLeft;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * Planned cards that nobody of their base can work, or inspect, on their day, because what the last ones hold will have lapsed;
- * whether anybody is assigned to them yet or not.
+ * Planned cards that nobody of their base can work, or inspect, on their day, because what the last ones hold will have
+ * lapsed; whether anybody is assigned to them yet or not.
  */
 final readonly class LastOnes
 {

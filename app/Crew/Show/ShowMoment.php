@@ -18,7 +18,9 @@ use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Floor\CardProgress;
 use Jorvel\Core\Shared\Instant;
 
-/** What stands across the top for one person: the shift that runs at their base, and the numbers of what waits for them. */
+/**
+ * What stands across the top for one person: the shift that runs at their base, and the numbers of what waits for them.
+ */
 final readonly class ShowMoment
 {
     private const RELEASED = 'released';
@@ -61,7 +63,13 @@ final readonly class ShowMoment
     {
         $plans = $me->role === Role::Controller;
         $mine = $this->openCards()->whereIn('cards.state', [CardProgress::Open->value, CardProgress::InWork->value])
-            ->whereExists(static fn(Builder $q) => $q->from('assignments')->whereColumn('assignments.card_id', 'cards.id')->where('assignments.person_id', $me->id))
+            ->whereExists(
+                static fn(Builder $q)
+                    => $q
+                        ->from('assignments')
+                        ->whereColumn('assignments.card_id', 'cards.id')
+                        ->where('assignments.person_id', $me->id),
+            )
             ->count();
         $inspects = $me->holds(Role::Inspector, Role::Certifier);
 
@@ -71,7 +79,9 @@ final readonly class ShowMoment
                 [FleetState::Stop->value],
             )->count() : 0,
             'floor' => $mine + ($inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0),
-            'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(static fn(Builder $q) => $q->from('cards')->whereColumn('cards.finding_id', 'findings.id'))->count() : 0,
+            'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(
+                static fn(Builder $q) => $q->from('cards')->whereColumn('cards.finding_id', 'findings.id'),
+            )->count() : 0,
             'release' => $me->role === Role::Certifier ? DB::table('visits')->where('state', '!=', self::RELEASED)->whereExists(
                 static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id'),
             )

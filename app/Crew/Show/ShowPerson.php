@@ -53,7 +53,8 @@ final readonly class ShowPerson
         $lapses = $this->lapses->of($p, $on, $this->last->hits($all->toBase()));
         usort(
             $lapses,
-            static fn(LapseView $a, LapseView $b): int => [$a->hits === [] ? 1 : 0, $a->days ?? -1] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1],
+            static fn(LapseView $a, LapseView $b): int
+                => [$a->hits === [] ? 1 : 0, $a->days ?? -1] <=> [$b->hits === [] ? 1 : 0, $b->days ?? -1],
         );
         $view = $this->crew->view($p, $names[$p->supervisor_id] ?? null, $on->count());
 
@@ -88,7 +89,9 @@ final readonly class ShowPerson
         $first = $lapses[0] ?? null;
         $ends = $p->qualifications->pluck('valid_until')->filter()->sort()->values();
         $does = $p->qualifications->where('kind', 'authority')
-            ->sortBy(static fn(Qualification $q): int => (int) array_search($q->value, PersonChoices::AUTHORITIES, true))
+            ->sortBy(
+                static fn(Qualification $q): int => (int) array_search($q->value, PersonChoices::AUTHORITIES, true),
+            )
             ->map(static fn(Qualification $q): string => [
                 'perform' => 'works cards',
                 'duplicate' => 'inspects',
@@ -97,7 +100,9 @@ final readonly class ShowPerson
             ->implode(', ');
 
         return match (true) {
-            $p->goneOn($this->clock->today()) => "{$p->name} left on {$this->clock->words(Day::parse((string) $p->leaves))}; what they signed stands.",
+            $p->goneOn($this->clock->today())
+                => "{$p->name} left on {$this->clock->words(Day::parse((string) $p->leaves))}; what they signed "
+                    .'stands.',
             $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".Lapses::told($first->hits).'.',
             $first !== null => "{$p->name} {$first->said}; no planned card is hit.",
             $does === '' => "{$p->name} holds no authority: works no card, inspects and certifies nothing.",
@@ -134,7 +139,9 @@ final readonly class ShowPerson
             'person.changed' => implode(
                 '; ',
                 array_map(
-                    static fn(string $k, mixed $to): string => self::FIELDS[$k].' '.self::value($k, $d['from'][$k], $names).' → '.self::value($k, $to, $names),
+                    static fn(string $k, mixed $to): string
+                        => self::FIELDS[$k].' '.self::value($k, $d['from'][$k], $names).' → '
+                            .self::value($k, $to, $names),
                     array_keys($d['to']),
                     $d['to'],
                 ),

@@ -71,7 +71,8 @@ final readonly class ShowShift
         $barred = [];
         foreach ($open as $s) {
             $barred[$s->slot->id] = array_values($ground->people->filter(
-                static fn(Person $p): bool => $ground->tookPart($s, $p->id, $places) || $ground->elsewhere($s, $p->id, $places) !== null,
+                static fn(Person $p): bool
+                    => $ground->tookPart($s, $p->id, $places) || $ground->elsewhere($s, $p->id, $places) !== null,
             )->map(static fn(Person $p): string => (string) $p->id)->all());
         }
         $result = Assign::of(
@@ -201,7 +202,8 @@ final readonly class ShowShift
     private static function named(SlotView $s): string
     {
         return match ($s->role) {
-            'duplicate' => "the independent inspection of {$s->number} {$s->title}", 'certify' => lcfirst($s->title), default => "{$s->number} {$s->title}",
+            'duplicate' => "the independent inspection of {$s->number} {$s->title}", 'certify' => lcfirst($s->title),
+            default => "{$s->number} {$s->title}",
         };
     }
 

@@ -16,7 +16,10 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 
-/** Carries a finding under a listed item: the clock starts, the placard is named, the safing devices of its card stay on under it. */
+/**
+ * Carries a finding under a listed item: the clock starts, the placard is named, the safing devices of its card stay on
+ * under it.
+ */
 final readonly class Defer
 {
     public function __construct(private Clock $clock, private Records $records) {}
@@ -44,20 +47,25 @@ final readonly class Defer
             }
             if (! $safed) {
                 throw Refused::because(
-                    "Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. Nothing was deferred.",
+                    "Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. "
+                        .'Nothing was deferred.',
                 );
             }
             if ($finding->fixCard !== null && $finding->fixCard->state !== Card::OPEN) {
                 throw Refused::because(
-                    "Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take its steps back; nothing was deferred.",
+                    "Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take "
+                        .'its steps back; nothing was deferred.',
                 );
             }
             $by->requireSignature($stamp, $pin);
             FloorCount::up($finding->aircraft_id);
             $deferral = Deferral::create([
-                'finding_id' => $finding->id, 'aircraft_id' => $finding->aircraft_id, 'listed_item_id' => $item->id, 'deferred_by' => $by->id,
-                'category' => $item->category, 'discovered_at' => $finding->raised_at, 'timezone' => $this->clock->zone()->getName(),
-                'limits' => $item->limits, 'at_discovery' => $finding->aircraft->counters, 'counted_to' => $finding->aircraft->counters_as_of, 'placard' => $item->placard,
+                'finding_id' => $finding->id, 'aircraft_id' => $finding->aircraft_id, 'listed_item_id' => $item->id,
+                'deferred_by' => $by->id,
+                'category' => $item->category, 'discovered_at' => $finding->raised_at,
+                'timezone' => $this->clock->zone()->getName(),
+                'limits' => $item->limits, 'at_discovery' => $finding->aircraft->counters,
+                'counted_to' => $finding->aircraft->counters_as_of, 'placard' => $item->placard,
                 'procedure_done' => true, 'state' => 'open',
             ]);
             $finding->update(['state' => 'deferred']);

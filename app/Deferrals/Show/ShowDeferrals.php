@@ -21,7 +21,9 @@ use Jorvel\Core\Fleet\PlannedAway;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
-/** What the room Deferrals shows: what is carried, by what runs out first, and the findings that wait for a decision. */
+/**
+ * What the room Deferrals shows: what is carried, by what runs out first, and the findings that wait for a decision.
+ */
 final readonly class ShowDeferrals
 {
     public function __construct(private Clock $clock, private DeferralClock $deferrals) {}
@@ -60,7 +62,9 @@ final readonly class ShowDeferrals
             default => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
         };
         if ($waiting > 0) {
-            $sentence .= $waiting === 1 ? ' One finding waits for a decision.' : " {$waiting} findings wait for a decision.";
+            $sentence .= $waiting === 1
+                ? ' One finding waits for a decision.'
+                : " {$waiting} findings wait for a decision.";
         }
 
         // What has its card and may not be deferred is decided.

@@ -9,7 +9,9 @@ use Jorvel\Core\Fleet\CountRules;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
-/** Whether a day's flying can be so: given as what was flown (`fh`), or as what the counter reads after it (`fh_total`). */
+/**
+ * Whether a day's flying can be so: given as what was flown (`fh`), or as what the counter reads after it (`fh_total`).
+ */
 final class FlyingCheck
 {
     /**
@@ -31,7 +33,8 @@ final class FlyingCheck
         if ($date->number <= $known->number) {
             throw InputError::at(
                 'date',
-                "{$craft->mark} is counted to the end of {$known} already; enter it by hand on the aircraft's page, so that what was counted since moves with it",
+                "{$craft->mark} is counted to the end of {$known} already; enter it by hand on the aircraft's page, "
+                    .'so that what was counted since moves with it',
             );
         }
         $flown = self::amounts($craft, $cells, $counters, $known->daysUntil($date));

@@ -11,8 +11,9 @@ use Jorvel\Core\Fleet\FlyingSimulator;
 use Jorvel\Core\Shared\Day;
 
 /**
- * The operator's flying programme, stood in for by a simulator: what was flown since the last count, and the sectors that
- * are planned. It answers with the same files a person would bring, so both go one way. On demand it sends a fault.
+ * The operator's flying programme, stood in for by a simulator: what was flown since the last count, and the sectors
+ * that are planned. It answers with the same files a person would bring, so both go one way. On demand it sends a
+ * fault.
  */
 final readonly class FlyingFeed
 {
@@ -32,7 +33,9 @@ final readonly class FlyingFeed
         $lines = [];
         foreach (Aircraft::with(['visits' => static fn($q) => $q->where('state', 'in_work')])->orderBy('mark')->get() as $craft) {
             for ($day = Day::parse($craft->counters_as_of)->plusDays(1); $day->number <= $yesterday->number; $day = $day->plusDays(1)) {
-                $flown = $craft->visits->isEmpty() ? $programme->day($craft->mark, $day, $craft->rates) : array_map(static fn(): float => 0.0, $craft->rates);
+                $flown = $craft->visits->isEmpty()
+                    ? $programme->day($craft->mark, $day, $craft->rates)
+                    : array_map(static fn(): float => 0.0, $craft->rates);
                 $lines[] = [$craft->mark, (string) $day, $flown['fh'] ?? '', $flown['ldg'] ?? ''];
             }
         }
@@ -47,7 +50,8 @@ final readonly class FlyingFeed
         if ($fault === 'backwards') {
             $craft = Aircraft::where('mark', $lines[0][0])->firstOrFail();
 
-            return "mark,date,fh_total,ldg_total\r\n{$lines[0][0]},{$lines[0][1]},".($craft->counters['fh'] - 100).",{$craft->counters['ldg']}\r\n";
+            return "mark,date,fh_total,ldg_total\r\n{$lines[0][0]},{$lines[0][1]},".($craft->counters['fh'] - 100)
+                .",{$craft->counters['ldg']}\r\n";
         }
 
         return "mark,date,fh,ldg\r\n".implode(

@@ -57,8 +57,8 @@ final readonly class FlyingLog
     }
 
     /**
-     * A day entered by hand, or a further page of one: a day that was passed over and a page that comes later are carried through everything
-     * that was counted since.
+     * A day entered by hand, or a further page of one: a day that was passed over and a page that comes later are
+     * carried through everything that was counted since.
      *
      * @param array<string, string> $cells as typed, by counter or counter reading
      * @param bool $sure whoever enters it has seen what is asked about it
@@ -178,7 +178,8 @@ final readonly class FlyingLog
             $craft = $old->aircraft;
             if (! $old->current) {
                 throw Refused::stale(
-                    "{$craft->mark}'s entry of {$old->date} was already corrected. Reload to see it; nothing was changed.",
+                    "{$craft->mark}'s entry of {$old->date} was already corrected. Reload to see it; nothing was "
+                        .'changed.',
                     null,
                 );
             }
@@ -244,7 +245,10 @@ final readonly class FlyingLog
     {
         $craft->update(['counters' => self::plus($craft->counters, $by)]);
         self::shift(
-            DB::table('item_statuses')->where('aircraft_id', $craft->id)->whereNull('component_id')->where('counted_to', '>=', $date),
+            DB::table('item_statuses')
+                ->where('aircraft_id', $craft->id)
+                ->whereNull('component_id')
+                ->where('counted_to', '>=', $date),
             'counters',
             $by,
         );
@@ -284,7 +288,10 @@ final readonly class FlyingLog
         );
         foreach (['own', 'own_end'] as $column) {
             self::shift(
-                DB::table('tenures')->where('component_id', $component->id)->where('id', '>', $tenure->id)->whereNotNull($column),
+                DB::table('tenures')
+                    ->where('component_id', $component->id)
+                    ->where('id', '>', $tenure->id)
+                    ->whereNotNull($column),
                 $column,
                 $own,
             );
@@ -305,7 +312,8 @@ final readonly class FlyingLog
         $parts = [];
         foreach ($by as $counter => $difference) {
             $path = "'$.\"".str_replace(['"', "'"], '', $counter)."\"'";
-            $parts[] = $path.', round(json_extract('.$column.", {$path}) + ".json_encode($difference, JSON_THROW_ON_ERROR).', 6)';
+            $parts[] = $path.', round(json_extract('.$column.", {$path}) + "
+                .json_encode($difference, JSON_THROW_ON_ERROR).', 6)';
         }
         if ($parts !== []) {
             $rows->update([$column => DB::raw("json_replace({$column}, ".implode(', ', $parts).')')]);

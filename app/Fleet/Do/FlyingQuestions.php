@@ -17,7 +17,10 @@ use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\OnAircraft;
 use Jorvel\Core\Shared\Day;
 
-/** What to ask of flying before it is counted, with what is known of the aircraft: its plan, its visits, what is fitted to it. */
+/**
+ * What to ask of flying before it is counted, with what is known of the aircraft: its plan, its visits, what is fitted
+ * to it.
+ */
 final class FlyingQuestions
 {
     /** @var array<int, OnAircraft> by aircraft */

@@ -36,7 +36,8 @@ final readonly class GaugeBook
             $this->require($component, $date, $pressure, $tempC);
             if ($last !== null && $date < $last->date) {
                 throw Refused::because(
-                    "The last reading is of {$last->date}. An older one would stand out of order; correct a reading instead. Nothing was kept.",
+                    "The last reading is of {$last->date}. An older one would stand out of order; correct a reading "
+                        .'instead. Nothing was kept.',
                 );
             }
             $this->write($by, $component, compact('date', 'pressure', 'replaced') + ['temp_c' => $tempC]);

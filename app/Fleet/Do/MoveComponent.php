@@ -51,13 +51,16 @@ final readonly class MoveComponent
             }
             if ($to !== null) {
                 ComponentTenure::create([
-                    'component_id' => $component->id, 'aircraft_id' => $to->id, 'position' => $position, 'from_date' => (string) $this->clock->today(),
+                    'component_id' => $component->id, 'aircraft_id' => $to->id, 'position' => $position,
+                    'from_date' => (string) $this->clock->today(),
                     'from_counted' => $to->counters_as_of, 'own' => $component->counters, 'aircraft' => $to->counters,
                 ]);
             }
             $component->update(['place' => $to === null ? $position : null]);
             $this->records->write($by, 'component.moved', "component:{$component->id}", [
-                'component' => "{$component->part_no} {$component->serial}", 'from' => $was, 'to' => $to === null ? $position : "{$to->mark} {$position}", 'reason' => $reason, 'stamp' => $by->stamp, 'counters' => $component->counters,
+                'component' => "{$component->part_no} {$component->serial}", 'from' => $was,
+                'to' => $to === null ? $position : "{$to->mark} {$position}", 'reason' => $reason,
+                'stamp' => $by->stamp, 'counters' => $component->counters,
             ]);
 
             return $component->refresh();
@@ -78,7 +81,8 @@ final readonly class MoveComponent
         foreach ($component->accrues as $own => [$of]) {
             if (! isset($to->counters[$of])) {
                 throw Refused::because(
-                    "{$component->name()} counts {$own} by the aircraft's {$of}, and {$to->mark} has no such counter. Nothing was moved.",
+                    "{$component->name()} counts {$own} by the aircraft's {$of}, and {$to->mark} has no such "
+                        .'counter. Nothing was moved.',
                 );
             }
         }
@@ -86,7 +90,8 @@ final readonly class MoveComponent
     }
 
     /**
-     * A kind of component goes where that kind has stood on an aircraft of the type before: nothing is fitted to a place that nobody knows.
+     * A kind of component goes where that kind has stood on an aircraft of the type before: nothing is fitted to a
+     * place that nobody knows.
      *
      * @throws Refused naming the places that there are
      */
@@ -100,7 +105,10 @@ final readonly class MoveComponent
             );
         }
         if (! $places->contains($position)) {
-            throw Refused::because("{$to->mark} has no place \"{$position}\" for any {$component->kind}; there ".($places->count() === 1 ? 'is ' : 'are ')."{$places->implode(', ')}. Nothing was moved.");
+            throw Refused::because(
+                "{$to->mark} has no place \"{$position}\" for any {$component->kind}; there "
+                    .($places->count() === 1 ? 'is ' : 'are ')."{$places->implode(', ')}. Nothing was moved.",
+            );
         }
     }
 

@@ -22,8 +22,8 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
 /**
- * Supposes a change (use, a visit's dates, a base) and shows the dates before and after; saves it only when told, and only
- * if nothing has changed since it was looked at.
+ * Supposes a change (use, a visit's dates, a base) and shows the dates before and after; saves it only when told, and
+ * only if nothing has changed since it was looked at.
  *
  * @phpstan-type Change array{kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null, start?: string, end?: string, base?: string}
  */
@@ -63,7 +63,9 @@ final readonly class WhatIf
             ).'; nothing is saved yet.',
         };
         if ($trouble > 0) {
-            $sentence .= $trouble === 1 ? ' One item would be overdue: it cannot be saved so.' : " {$trouble} items would be overdue: it cannot be saved so.";
+            $sentence .= $trouble === 1
+                ? ' One item would be overdue: it cannot be saved so.'
+                : " {$trouble} items would be overdue: it cannot be saved so.";
         }
 
         return new WhatIfView($sentence, hash('sha256', (string) json_encode([$changes, $rows])), $rows);

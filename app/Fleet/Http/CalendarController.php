@@ -25,13 +25,30 @@ final readonly class CalendarController
     #[OA\Get(path: '/api/calendar-links', operationId: 'calendarLinks', responses: [new OA\Response(response: 200, description: 'One\'s own links; for a controller, everybody\'s', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CalendarLinkView::class)))])]
     public function index(ViewRequest $request): JsonResponse
     {
-        return new JsonResponse(array_values(CalendarLink::with('person')->unless($request->person()->can('keep', Fleet::class), static fn($q) => $q->where('person_id', $request->person()->id))->orderByDesc('id')->get()->map(fn(CalendarLink $l): CalendarLinkView => $this->view($l))->all()));
+        return new JsonResponse(
+            array_values(
+                CalendarLink::with('person')
+                    ->unless(
+                        $request->person()->can('keep', Fleet::class),
+                        static fn($q) => $q->where('person_id', $request->person()->id),
+                    )
+                    ->orderByDesc('id')
+                    ->get()
+                    ->map(fn(CalendarLink $l): CalendarLinkView => $this->view($l))
+                    ->all(),
+            ),
+        );
     }
 
     #[OA\Post(path: '/api/calendar-links', operationId: 'makeCalendarLink', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string')])), responses: [new OA\Response(response: 201, description: 'The link with its address, shown this once', content: new OA\JsonContent(ref: CalendarLinkView::class))])]
     public function store(CalendarLinkRequest $request): JsonResponse
     {
-        [$link, $token] = CalendarLink::make($request->person(), $request->string('name')->value(), $this->clock, $this->records);
+        [$link, $token] = CalendarLink::make(
+            $request->person(),
+            $request->string('name')->value(),
+            $this->clock,
+            $this->records,
+        );
 
         return new JsonResponse($this->view($link, url("/calendar/{$token}.ics")), 201);
     }
@@ -52,13 +69,25 @@ final readonly class CalendarController
         $link = CalendarLink::standing($token, $this->clock->today()) ?? abort(404);
         $link->update(['read_at' => (string) $this->clock->now()]);
 
-        return new Response($feed->text(), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store']);
+        return new Response(
+            $feed->text(),
+            200,
+            ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store'],
+        );
     }
 
     private function view(CalendarLink $link, ?string $address = null): CalendarLinkView
     {
         $local = fn(?string $at): ?string => $at === null ? null : $this->clock->local(Instant::parse($at));
 
-        return new CalendarLinkView($link->id, $link->name, $link->person->name, (string) $local($link->made_at), $local($link->read_at), $local($link->revoked_at) ?? ($link->held($this->clock->today()) ? null : 'ended with its holder'), $address);
+        return new CalendarLinkView(
+            $link->id,
+            $link->name,
+            $link->person->name,
+            (string) $local($link->made_at),
+            $local($link->read_at),
+            $local($link->revoked_at) ?? ($link->held($this->clock->today()) ? null : 'ended with its holder'),
+            $address,
+        );
     }
 }

@@ -53,17 +53,39 @@ final class FleetController
     {
         $list = $this->list($request, $read);
         $text = Csv::write(
-            ['mark', 'fleet', 'base', 'chapter', 'item', 'title', 'state', 'due', 'days', 'latest', 'drives', 'left', 'hours', 'visit'],
-            array_map(static fn(DueLine $l): array => [$l->mark, $l->fleet, $l->base, $l->chapter, $l->code, $l->title, $l->state, $l->date, $l->days, $l->latest, $l->drives, $l->remaining, $l->hours, $l->visit], $list->rows),
+            [
+                'mark', 'fleet', 'base', 'chapter', 'item', 'title', 'state', 'due', 'days', 'latest', 'drives',
+                'left', 'hours', 'visit',
+            ],
+            array_map(
+                static fn(DueLine $l): array
+                    => [
+                        $l->mark, $l->fleet, $l->base, $l->chapter, $l->code, $l->title, $l->state, $l->date, $l->days,
+                        $l->latest, $l->drives, $l->remaining, $l->hours, $l->visit,
+                    ],
+                $list->rows,
+            ),
         );
 
-        return new Response($text, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"due-{$list->today}-{$list->days}-days.csv\""]);
+        return new Response(
+            $text,
+            200,
+            [
+                'Content-Type' => 'text/csv; charset=utf-8',
+                'Content-Disposition' => "attachment; filename=\"due-{$list->today}-{$list->days}-days.csv\"",
+            ],
+        );
     }
 
     #[OA\Get(path: '/api/stagger', operationId: 'stagger', parameters: [new OA\QueryParameter(name: 'weeks', schema: new OA\Schema(type: 'integer')), new OA\QueryParameter(name: 'fleet', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'task', schema: new OA\Schema(type: 'number'))], responses: [new OA\Response(response: 200, description: 'Phased fleets against their lines', content: new OA\JsonContent(ref: StaggerRoom::class))])]
     public function stagger(Request $request, ShowStagger $read): JsonResponse
     {
-        $request->validate(['weeks' => 'integer|between:1,12', 'fleet' => 'string|required_with:task', 'task' => 'numeric|between:0,5000']);
+        $request->validate(
+            [
+                'weeks' => 'integer|between:1,12', 'fleet' => 'string|required_with:task',
+                'task' => 'numeric|between:0,5000',
+            ],
+        );
         $tasks = $request->has('task') ? [$request->string('fleet')->value() => $request->float('task')] : [];
 
         return new JsonResponse($read->all($request->integer('weeks', 6), $tasks));
@@ -73,6 +95,9 @@ final class FleetController
     {
         $request->validate(['days' => 'integer|between:0,3660', 'mark' => 'string']);
 
-        return $read->within($request->integer('days', 30), $request->has('mark') ? $request->string('mark')->value() : null);
+        return $read->within(
+            $request->integer('days', 30),
+            $request->has('mark') ? $request->string('mark')->value() : null,
+        );
     }
 }

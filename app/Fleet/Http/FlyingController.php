@@ -25,7 +25,13 @@ final class FlyingController
     #[OA\Post(path: '/api/fleet/{mark}/flying', operationId: 'enterFlying', parameters: [new OA\PathParameter(name: 'mark', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'flown'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'flown', description: 'by counter (fh), or counter reading (fh_total), as typed', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')), new OA\Property(property: 'sure', description: 'what was asked about it is meant', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]
     public function enter(string $mark, EnterFlyingRequest $request, FlyingLog $log, ShowFleet $read): JsonResponse
     {
-        $log->enter($request->person(), $mark, $request->string('date')->value(), $request->cells(), $request->boolean('sure'));
+        $log->enter(
+            $request->person(),
+            $mark,
+            $request->string('date')->value(),
+            $request->cells(),
+            $request->boolean('sure'),
+        );
 
         return new JsonResponse($read->aircraft($mark));
     }
@@ -44,9 +50,13 @@ final class FlyingController
         Gate::authorize('keep', Fleet::class);
         $request->validate(['what' => 'required|in:flown,sectors', 'fault' => 'in:'.implode(',', FlyingFeed::FAULTS)]);
         $sectors = $request->string('what')->value() === 'sectors';
-        $text = $sectors ? $feed->sectors() : $feed->flown($request->has('fault') ? $request->string('fault')->value() : null);
+        $text = $sectors
+            ? $feed->sectors()
+            : $feed->flown($request->has('fault') ? $request->string('fault')->value() : null);
 
-        return new JsonResponse($bring->look($request->person(), $sectors ? 'sectors' : 'flying', 'flying programme', $text));
+        return new JsonResponse(
+            $bring->look($request->person(), $sectors ? 'sectors' : 'flying', 'flying programme', $text),
+        );
     }
 
     #[OA\Post(path: '/api/sectors/{id}/cancel', operationId: 'cancelSector', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]

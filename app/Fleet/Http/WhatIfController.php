@@ -21,6 +21,8 @@ final class WhatIfController
     #[OA\Post(path: '/api/what-if/apply', operationId: 'applyWhatIf', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Supposed')), responses: [new OA\Response(response: 200, description: 'Saved', content: new OA\JsonContent(ref: WhatIfView::class))])]
     public function apply(WhatIfRequest $request, WhatIf $whatIf): JsonResponse
     {
-        return new JsonResponse($whatIf->apply($request->person(), $request->changes(), $request->string('base')->value()));
+        return new JsonResponse(
+            $whatIf->apply($request->person(), $request->changes(), $request->string('base')->value()),
+        );
     }
 }

@@ -35,7 +35,9 @@ final class WhatIfRequest extends RoomRequest
         ];
     }
 
-    /** @return list<array{kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null, start?: string, end?: string, base?: string}> */
+    /**
+     * @return list<array{kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null, start?: string, end?: string, base?: string}>
+     */
     public function changes(): array
     {
         return array_values($this->validated('changes'));

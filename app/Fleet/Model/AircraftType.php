@@ -14,8 +14,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $code
  * @property string $name
  * @property string $arrangement how its work is cut, in words
- * @property array{unit: string, interval: float, most: float}|null $phase of a phased type: hours from one phase to the next, and the most it flies in a week
- * @property array<string, list<string>> $inspected systems whose work is inspected independently, by chapter, with what is looked at
+ * @property array{unit: string, interval: float, most: float}|null $phase of a phased type: hours from one phase to the
+ * next, and the most it flies in a week
+ * @property array<string, list<string>> $inspected systems whose work is inspected independently, by chapter, with what
+ * is looked at
  * @property array<string, list<string>> $systems of the aircraft that each chapter is about
  * @property array<string, mixed>|null $outline its drawing in three views, in metres
  * @property-read Collection<int, ProgrammeItem> $items those in force
@@ -26,7 +28,8 @@ final class AircraftType extends Model
     protected $casts = ['phase' => 'array', 'inspected' => 'array', 'outline' => 'array', 'systems' => 'array'];
 
     /**
-     * What an independent inspection looks at after work on a system; nothing where that system is not always inspected.
+     * What an independent inspection looks at after work on a system; nothing where that system is not always
+     * inspected.
      *
      * @param string $chapter of the manual; its system is the first two figures
      *
@@ -38,7 +41,8 @@ final class AircraftType extends Model
     }
 
     /**
-     * The systems that work on a chapter has its hands in; none where the chapter is about no system that moves or carries anything.
+     * The systems that work on a chapter has its hands in; none where the chapter is about no system that moves or
+     * carries anything.
      *
      * @return list<string>
      */

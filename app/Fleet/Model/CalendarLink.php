@@ -13,8 +13,8 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
 /**
- * An address under which somebody's calendar program reads visits, due dates and deferral expiries, until it is revoked.
- * Only a hash of its token is kept.
+ * An address under which somebody's calendar program reads visits, due dates and deferral expiries, until it is
+ * revoked. Only a hash of its token is kept.
  *
  * @property int $id
  * @property int $person_id

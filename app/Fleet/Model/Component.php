@@ -25,8 +25,10 @@ use Jorvel\Core\Shared\Unit;
  * @property string $serial
  * @property string $entry_date when its own clock started
  * @property array<string, float> $counters as it left its last aircraft; while it is fitted, its tenure tells
- * @property array<string, array{string, float}> $accrues own counter: the aircraft's counter it follows, and how much of it
- * @property array{unit: string, minimum: float, expected?: float, reference?: float}|null $gauge of a bottle or an accumulator
+ * @property array<string, array{string, float}> $accrues own counter: the aircraft's counter it follows, and how much
+ * of it
+ * @property array{unit: string, minimum: float, expected?: float, reference?: float}|null $gauge of a bottle or an
+ * accumulator
  * @property string|null $place where it lies while it is not fitted
  * @property-read ComponentTenure|null $tenure where it is fitted now
  * @property-read Collection<int, ComponentTenure> $tenures

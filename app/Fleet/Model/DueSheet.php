@@ -8,13 +8,14 @@ use App\Fleet\Show\View\ReachRow;
 use App\Shared\Model;
 
 /**
- * An aircraft's due dates as worked out on a day, kept so that the whole fleet can be shown at a glance. The database drops
- * it as soon as anything it rests on changes (triggers of the migration); it is never edited.
+ * An aircraft's due dates as worked out on a day, kept so that the whole fleet can be shown at a glance. The database
+ * drops it as soon as anything it rests on changes (triggers of the migration); it is never edited.
  *
  * @property int $aircraft_id
  * @property string $day
  * @property string $head a {@see ReachRow} as JSON
- * @property string $rows list of [item, component, forecast, latest, status, unit, remaining] as JSON, days as numbers; a bottle's trend has no item
+ * @property string $rows list of [item, component, forecast, latest, status, unit, remaining] as JSON, days as numbers;
+ * a bottle's trend has no item
  */
 final class DueSheet extends Model
 {

@@ -13,7 +13,9 @@ use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Jorvel\Core\Shared\Day;
 
-/** The fleet as a calendar: visits, what falls due within ninety days and is in no visit, and when deferrals run out. */
+/**
+ * The fleet as a calendar: visits, what falls due within ninety days and is in no visit, and when deferrals run out.
+ */
 final readonly class CalendarFeed
 {
     private const DAYS = 90;
@@ -43,7 +45,11 @@ final readonly class CalendarFeed
                 $day,
                 $day,
                 "{$first->mark} due: {$what}",
-                $lines->map(static fn(DueLine $l): string => "{$l->code} {$l->title}, {$l->remaining}".($l->latest === $l->date || $l->latest === null ? '' : ", at the latest {$l->latest}"))->implode("\n"),
+                $lines->map(
+                    static fn(DueLine $l): string
+                        => "{$l->code} {$l->title}, {$l->remaining}"
+                            .($l->latest === $l->date || $l->latest === null ? '' : ", at the latest {$l->latest}"),
+                )->implode("\n"),
             );
         }
         foreach (Deferral::with([

@@ -48,13 +48,16 @@ final readonly class DueBook
     public function query(): Builder
     {
         return Aircraft::query()->with([
-            'type.items', 'fleet', 'home', 'deferrals.listedItem', 'tenures.component.readings', 'emptied.component', 'sectors',
-            'visits' => static fn($q) => $q->where('state', '!=', Visit::RELEASED)->with('cards:id,visit_id,item_id,component_id'),
+            'type.items', 'fleet', 'home', 'deferrals.listedItem', 'tenures.component.readings', 'emptied.component',
+            'sectors',
+            'visits' => static fn($q)
+                => $q->where('state', '!=', Visit::RELEASED)->with('cards:id,visit_id,item_id,component_id'),
         ]);
     }
 
     /**
-     * Every item of the aircraft's programme, on itself and on what is fitted to it, with its due date, the earliest first.
+     * Every item of the aircraft's programme, on itself and on what is fitted to it, with its due date, the earliest
+     * first.
      *
      * @param iterable<ProgrammeItem>|null $programme another programme than the type's present one, for a preview
      *
@@ -65,7 +68,8 @@ final readonly class DueBook
         $rows = iterator_to_array($this->each($aircraft, $programme), false);
         usort(
             $rows,
-            static fn(DueRow $a, DueRow $b): int => ($a->due->forecast->number ?? PHP_INT_MAX) <=> ($b->due->forecast->number ?? PHP_INT_MAX),
+            static fn(DueRow $a, DueRow $b): int
+                => ($a->due->forecast->number ?? PHP_INT_MAX) <=> ($b->due->forecast->number ?? PHP_INT_MAX),
         );
 
         return collect($rows);
@@ -199,7 +203,9 @@ final readonly class DueBook
     /** @return array<int, Day|null> the last day of each open deferral, by id */
     public function deferrals(Aircraft $aircraft): array
     {
-        return $aircraft->deferrals->mapWithKeys(fn($d): array => [$d->id => $this->deferrals->read($d, $aircraft)->forecastLast])
+        return $aircraft->deferrals->mapWithKeys(
+            fn($d): array => [$d->id => $this->deferrals->read($d, $aircraft)->forecastLast],
+        )
             ->all();
     }
 

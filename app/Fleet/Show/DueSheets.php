@@ -14,8 +14,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * Today's due sheets of the whole fleet: those that stand are read, those that are missing worked out and kept.
  *
- * A sheet is worked out and written in one transaction, which holds the write lock from its first moment; so nothing can
- * change between reading what it rests on and keeping it.
+ * A sheet is worked out and written in one transaction, which holds the write lock from its first moment; so nothing
+ * can change between reading what it rests on and keeping it.
  */
 final readonly class DueSheets
 {
@@ -62,7 +62,8 @@ final readonly class DueSheets
     {
         $this->intention->aside(fn() => DB::transaction(function () use ($ids, $today): void {
             $aircraft = $this->book->query()->whereIn('aircraft.id', $ids)->get();
-            // Tens of thousands of small values without a cycle among them: the collector would only look at them again and again.
+            // Tens of thousands of small values without a cycle among them: the collector would only look at them again
+            // and again.
             gc_disable();
             try {
                 $this->book->read($aircraft);

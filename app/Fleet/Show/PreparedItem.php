@@ -7,7 +7,10 @@ namespace App\Fleet\Show;
 use App\Library\Model\ProgrammeItem;
 use Jorvel\Core\Fleet\DueItem;
 
-/** A programme item made ready for the core, under given harsh conditions; read once, asked for every aircraft that shares it. */
+/**
+ * A programme item made ready for the core, under given harsh conditions; read once, asked for every aircraft that
+ * shares it.
+ */
 final readonly class PreparedItem
 {
     /**

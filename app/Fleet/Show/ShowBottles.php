@@ -34,11 +34,14 @@ final readonly class ShowBottles
         $sentence = match (true) {
             $first === null => 'No bottle or accumulator is fitted to an aircraft.',
             $first->date === null => 'No bottle falls towards its minimum.',
-            $first->days < 0 => "{$first->mark} first: its ".lcfirst($first->name).' is below its minimum by its trend since '.$this->clock->words(Day::parse($first->date)).'.',
+            $first->days < 0 => "{$first->mark} first: its ".lcfirst($first->name).' is below its minimum by its '
+                .'trend since '.$this->clock->words(Day::parse($first->date)).'.',
             default => "{$first->mark} first: its ".lcfirst($first->name).' must be changed by '.$this->clock->words(Day::parse($first->date)).', '.Words::fromNow((int) $first->days).'.',
         };
         if ($leaks > 0) {
-            $sentence .= $leaks === 1 ? ' One falls more than twice as fast as use takes.' : " {$leaks} fall more than twice as fast as use takes.";
+            $sentence .= $leaks === 1
+                ? ' One falls more than twice as fast as use takes.'
+                : " {$leaks} fall more than twice as fast as use takes.";
         }
 
         return new BottlesView($sentence, (string) $this->clock->today(), $bottles->all());
@@ -103,7 +106,8 @@ final readonly class ShowBottles
             null => '',
         };
 
-        return ucfirst($fall).$cause.($days === null ? '.' : ($days < 0 ? '; by the line it is below its minimum.' : '; at its minimum '.Words::fromNow($days).'.'));
+        return ucfirst($fall).$cause
+            .($days === null ? '.' : ($days < 0 ? '; by the line it is below its minimum.' : '; at its minimum '.Words::fromNow($days).'.'));
     }
 
     /** @return list<GaugeLine> from the first reading to where it meets the minimum, or a little beyond today */

@@ -95,7 +95,9 @@ final readonly class ShowDueList
         $next = array_values($free)[0] ?? null;
         $sentence = $next === null
             ? "Nothing falls due within {$days} days that is not in a visit."
-            : count($free).' items fall due within '.$days." days and are in no visit yet, {$hours} h of work; first {$next->code} {$next->title} on {$next->mark}, ".Words::fromNow($next->days).'.';
+            : count($free).' items fall due within '.$days
+            ." days and are in no visit yet, {$hours} h of work; first {$next->code} {$next->title} on {$next->mark}, "
+            .Words::fromNow($next->days).'.';
 
         return new DueListView($sentence, $days, (string) $today, $rows);
     }

@@ -250,8 +250,11 @@ final readonly class ShowFleet
             $due->forecast === null ? null : (string) $due->forecast,
             $due->forecast === null ? null : $this->clock->today()->daysUntil($due->forecast),
             $this->reach->remaining($due->driver),
-            $item->limitWords().($row->of->harsh === null ? '' : ', × '.Words::number($row->of->factor, 2)." for {$row->of->harsh}"),
-            $item->rebase === Rebase::Planned->value ? 'keeps the plan: late work gains nothing' : 'counts from when it was done',
+            $item->limitWords()
+                .($row->of->harsh === null ? '' : ', × '.Words::number($row->of->factor, 2)." for {$row->of->harsh}"),
+            $item->rebase === Rebase::Planned->value
+                ? 'keeps the plan: late work gains nothing'
+                : 'counts from when it was done',
             $row->last === null ? null : (string) $row->last->date,
             $item->workHours(),
             $item->template->code,

@@ -64,7 +64,9 @@ final readonly class ShowHistory
             $d->component === null ? $d->item->title : "{$d->item->title}, {$d->component->name()}",
             ShowFleet::amounts($d->counters),
             $d->visit_id,
-            $d->done_by === null || $signed === null ? $d->done_by : "{$d->done_by}, {$this->clock->local(Instant::parse($signed))}",
+            $d->done_by === null || $signed === null
+                ? $d->done_by
+                : "{$d->done_by}, {$this->clock->local(Instant::parse($signed))}",
             $d->card_id,
             $d->card?->number,
         );

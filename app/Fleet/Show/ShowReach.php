@@ -100,7 +100,9 @@ final readonly class ShowReach
     public function sentence(string $mark, string $countedTo, StopView $stop): string
     {
         $counted = Day::parse($countedTo);
-        $since = $this->clock->today()->number - $counted->number <= 1 ? 'from now' : 'after its last count, of '.$this->clock->words($counted);
+        $since = $this->clock->today()->number - $counted->number <= 1
+            ? 'from now'
+            : 'after its last count, of '.$this->clock->words($counted);
         $when = $this->clock->words(Day::parse($stop->date));
         $what = $stop->kind === 'deferral' ? "then its deferral runs out, {$stop->title}" : lcfirst($stop->title);
         if ($stop->kind === 'part') {
@@ -109,7 +111,8 @@ final readonly class ShowReach
         $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
 
         return $stop->days < 0
-            ? "{$mark} must not fly: its limit passed on {$when}, ".($stop->kind === 'deferral' ? "its deferral of {$stop->title}" : lcfirst($stop->title)).'.'
+            ? "{$mark} must not fly: its limit passed on {$when}, "
+            .($stop->kind === 'deferral' ? "its deferral of {$stop->title}" : lcfirst($stop->title)).'.'
             : "{$mark} can fly until {$when}: {$what}, {$left}.";
     }
 

@@ -133,9 +133,12 @@ final readonly class ShowStagger
         $off = Words::number(abs($worst->distance), 0);
         $words = $now < 0.1 * $one->type->phase['interval'] / count($rows)
             ? "{$one->fleet->name} is on its line"
-            : "{$one->fleet->name} is {$this->hours($now)} off its line, {$worst->mark} the most with {$off} h too ".($worst->distance > 0 ? 'many' : 'few').' left';
+            : "{$one->fleet->name} is {$this->hours($now)} off its line, {$worst->mark} the most with {$off} h too "
+            .($worst->distance > 0 ? 'many' : 'few').' left';
 
-        $words .= $then < $now ? "; the hours below bring it to {$this->hours($then)} in {$weeks} weeks" : "; within its task it cannot come nearer in {$weeks} weeks";
+        $words .= $then < $now
+            ? "; the hours below bring it to {$this->hours($then)} in {$weeks} weeks"
+            : "; within its task it cannot come nearer in {$weeks} weeks";
 
         return $words.($short > 0 ? ", {$this->hours($short)} of the task cannot be flown" : '').'.';
     }

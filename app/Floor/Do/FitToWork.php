@@ -11,7 +11,9 @@ use App\Shared\Clock;
 use App\Shared\Refused;
 use App\Shared\Words;
 
-/** Whether somebody assigned to a card may work it today: what they held when they were assigned may have lapsed since. */
+/**
+ * Whether somebody assigned to a card may work it today: what they held when they were assigned may have lapsed since.
+ */
 final readonly class FitToWork
 {
     public function __construct(private Clock $clock) {}

@@ -26,7 +26,9 @@ use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\PersonAt;
 
-/** Hands a half-done card over with its state in words, and takes it over; people come to a card, and are clear of it. */
+/**
+ * Hands a half-done card over with its state in words, and takes it over; people come to a card, and are clear of it.
+ */
 final readonly class HandCardOver
 {
     public function __construct(
@@ -70,7 +72,10 @@ final readonly class HandCardOver
         });
     }
 
-    /** Whoever takes it over has read what was left; the giver may take it back the same way. @throws Refused when nothing waits to be taken over */
+    /**
+     * Whoever takes it over has read what was left; the giver may take it back the same way. @throws Refused when
+     * nothing waits to be taken over
+     */
     public function take(Person $by, int $cardId): CardFile
     {
         return ($this->commit)($cardId, function (CardFile $file) use ($by): Closure {
@@ -78,7 +83,9 @@ final readonly class HandCardOver
             $last = $card->openHandover;
             if ($last === null || $file->now->state()->worked()) {
                 throw Refused::because(
-                    $last === null ? "Card {$card->number} is not handed over." : "Card {$card->number} is signed; there is nothing left to take over.",
+                    $last === null
+                        ? "Card {$card->number} is not handed over."
+                        : "Card {$card->number} is signed; there is nothing left to take over.",
                 );
             }
 
@@ -95,7 +102,8 @@ final readonly class HandCardOver
     }
 
     /**
-     * Somebody says that they are at a card: to look, to read, to help, to inspect. From now on they hold what would move there.
+     * Somebody says that they are at a card: to look, to read, to help, to inspect. From now on they hold what would
+     * move there.
      *
      * @throws Refused while its systems are acted on
      */
@@ -117,8 +125,8 @@ final readonly class HandCardOver
     }
 
     /**
-     * Somebody is no longer at a card's work: themselves, or called clear by somebody else at the aircraft, or by the controller; who is
-     * called clear is told.
+     * Somebody is no longer at a card's work: themselves, or called clear by somebody else at the aircraft, or by the
+     * controller; who is called clear is told.
      *
      * @throws Refused when they are not there, or whoever calls has nothing to do with this aircraft
      */
@@ -145,7 +153,8 @@ final readonly class HandCardOver
                 )->exists();
             if (! $here) {
                 throw Refused::because(
-                    "You are at no card of {$card->aircraft->mark}. {$there->name}, whoever works there, or the controller says that they are clear. Nothing was changed.",
+                    "You are at no card of {$card->aircraft->mark}. {$there->name}, whoever works there, or the "
+                        .'controller says that they are clear. Nothing was changed.',
                 );
             }
 
@@ -160,7 +169,8 @@ final readonly class HandCardOver
                 if ($by->id !== $personId) {
                     $this->notices->tell(
                         $personId,
-                        "{$by->name} called you clear of {$card->number}, {$card->title}. If you are still there, open it and say \"I am here\".",
+                        "{$by->name} called you clear of {$card->number}, {$card->title}. If you are still there, "
+                            .'open it and say "I am here".',
                         "/floor/{$card->id}",
                     );
                 }

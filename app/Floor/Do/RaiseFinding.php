@@ -14,7 +14,10 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 
-/** Something is wrong: it becomes a finding, told at once if the same place was found before, and later it is fixed or deferred. */
+/**
+ * Something is wrong: it becomes a finding, told at once if the same place was found before, and later it is fixed or
+ * deferred.
+ */
 final readonly class RaiseFinding
 {
     public function __construct(private Clock $clock, private Records $records, private SystemHistory $history) {}
@@ -25,7 +28,8 @@ final readonly class RaiseFinding
         return DB::transaction(function () use ($by, $card, $new): Finding {
             if ($new->step !== null && ! $card->steps->contains('no', $new->step)) {
                 throw Refused::because(
-                    "Card {$card->number} has no step {$new->step}. Nothing was raised; say at which step it was found, or at none.",
+                    "Card {$card->number} has no step {$new->step}. Nothing was raised; say at which step it was "
+                        .'found, or at none.',
                 );
             }
             FloorCount::up($card->aircraft_id);
@@ -33,12 +37,15 @@ final readonly class RaiseFinding
             $before = $this->history->samePlace($card->aircraft, $chapter, $new->place);
             $finding = Finding::create([
                 'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $by->id,
-                'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $chapter, 'severity' => $new->severity, 'step_no' => $new->step,
-                'place' => $new->place, 'extent' => $new->extent, 'spot' => $new->spot, 'sketch' => $new->sketch, 'repeat_of' => $before?->id,
+                'number' => sprintf('F%04d', (int) Finding::max('id') + 1), 'chapter' => $chapter,
+                'severity' => $new->severity, 'step_no' => $new->step,
+                'place' => $new->place, 'extent' => $new->extent, 'spot' => $new->spot, 'sketch' => $new->sketch,
+                'repeat_of' => $before?->id,
                 'state' => Finding::OPEN, 'raised_at' => (string) $this->clock->now(),
             ]);
             $this->records->write($by, 'finding.raised', "finding:{$finding->id}", [
-                'number' => $finding->number, 'card' => $card->number, 'place' => $new->place, 'extent' => $new->extent, 'severity' => $new->severity, 'repeat_of' => $before?->number,
+                'number' => $finding->number, 'card' => $card->number, 'place' => $new->place, 'extent' => $new->extent,
+                'severity' => $new->severity, 'repeat_of' => $before?->number,
             ]);
 
             return $finding;

@@ -26,10 +26,18 @@ final class SafingRegister
             ->get();
     }
 
-    /** The device that a step takes off, or the same one fitted again since by another card; null when it is not in the register. */
+    /**
+     * The device that a step takes off, or the same one fitted again since by another card; null when it is not in the
+     * register.
+     */
     public function removedBy(Step $step): ?SafingDevice
     {
-        $fitter = isset($step->spec['made']) ? Card::with('steps')->where('visit_id', $step->card->visit_id)->where('makes', $step->spec['made'])->first() : $step->card;
+        $fitter = isset($step->spec['made'])
+            ? Card::with('steps')
+                ->where('visit_id', $step->card->visit_id)
+                ->where('makes', $step->spec['made'])
+                ->first()
+            : $step->card;
         $fitted = $fitter?->steps->firstWhere('no', $step->spec['of']);
         if ($fitted === null) {
             return null;
@@ -85,11 +93,15 @@ final class SafingRegister
             ])
                 ->first(static function (Step $s) use ($device, $cards, $all): bool {
                     $fitter = isset($s->spec['made']) ? $cards->first(
-                        static fn(Card $c): bool => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made'],
+                        static fn(Card $c): bool
+                            => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made'],
                     )?->id : ($s->card_id === $device->card_id ? $device->card_id : null);
-                    $fitted = $all->first(static fn(Step $f): bool => $f->card_id === $fitter && $f->no === $s->spec['of']);
+                    $fitted = $all->first(
+                        static fn(Step $f): bool => $f->card_id === $fitter && $f->no === $s->spec['of'],
+                    );
 
-                    return $fitted !== null && $s->card->visit_id === $device->card->visit_id && ($fitted->id === $device->fitted_step_id || self::same($device, $fitted));
+                    return $fitted !== null && $s->card->visit_id === $device->card->visit_id
+                        && ($fitted->id === $device->fitted_step_id || self::same($device, $fitted));
                 });
             if ($remover !== null) {
                 $removers[$device->id] = $remover;

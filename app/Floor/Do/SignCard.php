@@ -36,7 +36,8 @@ final readonly class SignCard
 
     /**
      * @param float|null $spent hours that it took; as planned where null
-     * @param array<array-key, int> $counted what came back of each loan of the card, by loan; all of them, or nothing is signed
+     * @param array<array-key, int> $counted what came back of each loan of the card, by loan; all of them, or nothing
+     *   is signed
      *
      * @throws Refused while a step is open, something of it is out or live, or the signer may not sign for this work
      */
@@ -87,11 +88,15 @@ final readonly class SignCard
         Presence::where(['card_id' => $card->id, 'person_id' => $by->id])->delete();
         $this->settle($card);
         $this->records->write($by, 'card.signed', "card:{$card->id}", [
-            'number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision, 'statement' => self::statement($card, $by),
+            'number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision,
+            'statement' => self::statement($card, $by),
         ]);
     }
 
-    /** What whoever signs a card says with it: who did which steps, to which revision. @param Card $card with `steps.doer` or the people's names loaded */
+    /**
+     * What whoever signs a card says with it: who did which steps, to which revision. @param Card $card with
+     * `steps.doer` or the people's names loaded
+     */
     public static function statement(Card $card, Person $by): string
     {
         $card->loadMissing('steps.doer');
@@ -109,7 +114,8 @@ final readonly class SignCard
      *
      * @param list<string> $covers what was looked at
      *
-     * @throws Refused for whoever ever had a hand in the card, or may not inspect this type, or has not looked at everything
+     * @throws Refused for whoever ever had a hand in the card, or may not inspect this type, or has not looked at
+     *   everything
      */
     public function inspect(Person $by, int $cardId, int $version, array $covers, string $stamp, string $pin): CardFile
     {

@@ -19,7 +19,10 @@ use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\PersonAt;
 
-/** What stands at an aircraft against a step, or against coming to a card, each with the way to it; what it is, the core says. */
+/**
+ * What stands at an aircraft against a step, or against coming to a card, each with the way to it; what it is, the core
+ * says.
+ */
 final readonly class Standings
 {
     public function __construct(private SafingRegister $register, private CallClear $calls, private Clock $clock) {}
@@ -30,7 +33,8 @@ final readonly class Standings
         $holds = $this->holding($by, $file, [$step])[$step->no] ?? [];
         if ($holds !== []) {
             throw Refused::because(
-                "Step {$step->no} {$step->acts()} and is held: ".FloorWords::said($holds).'. Nothing overrides this; it is free as soon as they are gone.',
+                "Step {$step->no} {$step->acts()} and is held: ".FloorWords::said($holds)
+                    .'. Nothing overrides this; it is free as soon as they are gone.',
             );
         }
     }
@@ -41,7 +45,8 @@ final readonly class Standings
         $away = $this->away($by, $file);
         if ($away !== []) {
             throw Refused::because(
-                'Stay away from it now: '.FloorWords::said($away).'. You begin here when that has ended. Nothing was changed.',
+                'Stay away from it now: '.FloorWords::said($away)
+                    .'. You begin here when that has ended. Nothing was changed.',
             );
         }
     }

@@ -30,7 +30,8 @@ final readonly class TakeReading
     /**
      * Judges a reading; a reading out of limits is kept later, with its verdict.
      *
-     * @param array<string, mixed> $spec `{point, limit, tool_kind?, decision?}`; without a kind of tool it is read by eye or by the clock
+     * @param array<string, mixed> $spec `{point, limit, tool_kind?, decision?}`; without a kind of tool it is read by
+     *   eye or by the clock
      *
      * @throws Refused when the tool may not be used, or cannot have shown it
      */
@@ -60,7 +61,10 @@ final readonly class TakeReading
         );
     }
 
-    /** Keeps judged readings of one phase, with their tools counted out to the card; earlier ones of the same points no longer stand. */
+    /**
+     * Keeps judged readings of one phase, with their tools counted out to the card; earlier ones of the same points no
+     * longer stand.
+     */
     public function keep(Person $by, Step $step, Taken ...$taken): void
     {
         foreach (array_unique(
@@ -76,13 +80,15 @@ final readonly class TakeReading
             ->update(['stands' => false]);
         $now = (string) $this->clock->now();
         Reading::insert(array_map(static fn(Taken $t): array => [
-            'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $t->tool?->id, 'person_id' => $by->id, 'point' => $t->point,
+            'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $t->tool?->id, 'person_id' => $by->id,
+            'point' => $t->point,
             'phase' => $t->phase, 'run' => $t->run, 'value' => $t->value, 'unit' => $t->unit, 'verdict' => $t->verdict,
             'margin' => $t->margin, 'reasons' => json_encode($t->reasons), 'at' => $now, 'stands' => true,
         ], array_values($taken)));
         foreach ($taken as $t) {
             $this->records->write($by, 'reading.taken', "card:{$step->card_id}", [
-                'step' => $step->no, 'point' => $t->point, 'phase' => $t->phase, 'entered' => $t->entry, 'value' => $t->value,
+                'step' => $step->no, 'point' => $t->point, 'phase' => $t->phase, 'entered' => $t->entry,
+                'value' => $t->value,
                 'unit' => $t->unit, 'tool' => $t->tool?->code, 'verdict' => $t->verdict,
             ]);
         }
@@ -116,12 +122,14 @@ final readonly class TakeReading
         $why = Readable::of($reading, $tool->instrument());
         if ($why === Readable::OutOfRange) {
             throw Refused::because(
-                "{$tool->code} reads from ".Words::number($tool->low, 3).' to '.Words::number($tool->high, 3)." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was kept.",
+                "{$tool->code} reads from ".Words::number($tool->low, 3).' to '.Words::number($tool->high, 3)
+                    ." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was kept.",
             );
         }
         if ($why === Readable::TooFine) {
             throw Refused::because(
-                "{$tool->code} shows steps of ".Words::number($tool->resolution, 4)." {$tool->unit}; ".Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was kept.',
+                "{$tool->code} shows steps of ".Words::number($tool->resolution, 4)." {$tool->unit}; "
+                    .Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was kept.',
             );
         }
     }

@@ -32,7 +32,8 @@ use Jorvel\Core\Now\StepNow;
 /**
  * Works one step of a card, as its kind is worked, breaks off what runs, or takes a confirmation back.
  *
- * Every change counts the card's version up by one; whoever comes with an older one is refused and shown the card as it is.
+ * Every change counts the card's version up by one; whoever comes with an older one is refused and shown the card as it
+ * is.
  */
 final readonly class WorkStep
 {
@@ -175,7 +176,8 @@ final readonly class WorkStep
     private static function begin(CardFile $file, Person $by, Step $step, StepNow $is, bool $running, string $now): void
     {
         ActingRow::create([
-            'aircraft_id' => $file->card->aircraft_id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'how' => $is->acts?->how->value, 'systems' => $is->acts->systems ?? [],
+            'aircraft_id' => $file->card->aircraft_id, 'card_id' => $step->card_id, 'step_id' => $step->id,
+            'how' => $is->acts?->how->value, 'systems' => $is->acts->systems ?? [],
             'running' => $running, 'begun_by' => $by->id, 'since' => $now,
         ]);
     }
@@ -203,7 +205,8 @@ final readonly class WorkStep
         }
         if ($why === '') {
             throw Refused::because(
-                'Say why it is broken off, and that the system is without power and pressure again. Nothing was changed.',
+                'Say why it is broken off, and that the system is without power and pressure again. Nothing was '
+                    .'changed.',
             );
         }
         $now = (string) $this->clock->now();
@@ -250,7 +253,10 @@ final readonly class WorkStep
                 'removed_at' => $now,
                 'void_why' => $why,
             ]) : null,
-            static fn() => $step->kind === 'safing_remove' ? $device?->update(['removed_by' => null, 'removed_at' => null]) : null,
+            static fn()
+                => $step->kind === 'safing_remove'
+                    ? $device?->update(['removed_by' => null, 'removed_at' => null])
+                    : null,
             static fn() => array_map(static fn(Step $s) => $s->open(), $opened),
             fn() => $this->records->write($by, 'step.taken_back', "card:{$step->card_id}", [
                 'step' => $step->no, 'why' => $why,
@@ -260,13 +266,18 @@ final readonly class WorkStep
         ];
     }
 
-    /** The device that a step put on the register, or took off it; the entry is corrected, and the register says what is there. */
+    /**
+     * The device that a step put on the register, or took off it; the entry is corrected, and the register says what is
+     * there.
+     */
     private function device(Step $step): ?SafingDevice
     {
         if ($step->kind === 'safing_remove') {
             return SafingDevice::find($step->result['device'] ?? 0);
         }
-        $device = $step->kind === 'safing_fit' ? SafingDevice::where('fitted_step_id', $step->id)->whereNull('void_why')->orderByDesc('id')->first() : null;
+        $device = $step->kind === 'safing_fit'
+            ? SafingDevice::where('fitted_step_id', $step->id)->whereNull('void_why')->orderByDesc('id')->first()
+            : null;
         if ($device !== null && $device->removed_at !== null) {
             throw Refused::because(
                 "{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is still on.",
@@ -284,7 +295,8 @@ final readonly class WorkStep
                 $this->goods->cameOff(
                     $by,
                     $fitted->batch,
-                    "{$fitted->quantity} off again at card {$step->card->number}, step {$step->no}: {$why}".($fitted->part->one_time ? '; spent' : '; bring it back, or scrap it'),
+                    "{$fitted->quantity} off again at card {$step->card->number}, step {$step->no}: {$why}"
+                        .($fitted->part->one_time ? '; spent' : '; bring it back, or scrap it'),
                 );
             }
         }

@@ -19,7 +19,10 @@ final class CardPolicy
             return Response::deny('Cards are worked by technicians; your role does not allow it.');
         }
 
-        return $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $person->id && in_array($a->role, ['perform', 'trainee'], true))
+        return $card->assignments->contains(
+            static fn(Assignment $a): bool
+                => $a->person_id === $person->id && in_array($a->role, ['perform', 'trainee'], true),
+        )
             ? Response::allow()
             : Response::deny('You are not assigned to this card. Ask the controller to assign you.');
     }

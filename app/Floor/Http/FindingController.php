@@ -29,14 +29,29 @@ final class FindingController
     }
 
     #[OA\Post(path: '/api/cards/{id}/findings', operationId: 'raiseFinding', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['place', 'extent'], properties: [
-        new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'extent', type: 'string'), new OA\Property(property: 'severity', type: 'string', enum: ['minor', 'major', 'critical']),
+        new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'extent', type: 'string'),
+        new OA\Property(property: 'severity', type: 'string', enum: ['minor', 'major', 'critical']),
         new OA\Property(property: 'chapter', type: 'string'), new OA\Property(property: 'step', type: 'integer'),
-        new OA\Property(property: 'spot', type: 'object', required: ['view', 'x', 'y'], properties: [new OA\Property(property: 'view', type: 'string', enum: ['side', 'top', 'front']), new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')]),
-        new OA\Property(property: 'sketch', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))),
+        new OA\Property(
+            property: 'spot',
+            type: 'object',
+            required: ['view', 'x', 'y'],
+            properties: [
+                new OA\Property(property: 'view', type: 'string', enum: ['side', 'top', 'front']),
+                new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number'),
+            ],
+        ),
+        new OA\Property(
+            property: 'sketch',
+            type: 'array',
+            items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+        ),
     ])), responses: [new OA\Response(response: 200, description: 'The card with its finding', content: new OA\JsonContent(ref: CardView::class))])]
     public function raise(int $id, RaiseRequest $request, RaiseFinding $raise, ShowCard $read): JsonResponse
     {
-        $card = Card::with(['assignments', 'aircraft.type', 'template.manual', 'item', 'finding', 'steps'])->findOrFail($id);
+        $card = Card::with(
+            ['assignments', 'aircraft.type', 'template.manual', 'item', 'finding', 'steps'],
+        )->findOrFail($id);
         $raise->raise($request->person(), $card, $request->finding());
 
         return new JsonResponse($read->card($id, $request->person()));
@@ -66,6 +81,10 @@ final class FindingController
     {
         $photo = Photo::findOrFail($id);
 
-        return new BinaryFileResponse(KeepPhoto::folder()."/{$photo->file}", 200, ['Content-Type' => $photo->mime, 'Content-Disposition' => 'inline']);
+        return new BinaryFileResponse(
+            KeepPhoto::folder()."/{$photo->file}",
+            200,
+            ['Content-Type' => $photo->mime, 'Content-Disposition' => 'inline'],
+        );
     }
 }

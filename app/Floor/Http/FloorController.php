@@ -41,8 +41,13 @@ final class FloorController
     }
 
     #[OA\Post(path: '/api/cards/{id}/steps/{no}', operationId: 'workStep', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'no', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do'], properties: [
-        new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string'), new OA\Property(property: 'entry', type: 'string'),
-        new OA\Property(property: 'entries', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
+        new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string'),
+        new OA\Property(property: 'entry', type: 'string'),
+        new OA\Property(
+            property: 'entries',
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'string'),
+        ),
         new OA\Property(property: 'tool', type: 'string'), new OA\Property(property: 'note', type: 'string'),
     ])), responses: [new OA\Response(response: 200, description: 'The card as it now stands', content: new OA\JsonContent(ref: CardView::class))])]
     public function work(int $id, int $no, StepRequest $request, WorkStep $work, ShowCard $read): JsonResponse
@@ -65,13 +70,27 @@ final class FloorController
             return new JsonResponse(new Preview('invalid', $e->getMessage(), null));
         }
 
-        return new JsonResponse(new Preview($result->verdict->value, FloorWords::reading($result->verdict->value, $result->margin, $result->unit->value), $result->value));
+        return new JsonResponse(
+            new Preview(
+                $result->verdict->value,
+                FloorWords::reading($result->verdict->value, $result->margin, $result->unit->value),
+                $result->value,
+            ),
+        );
     }
 
     #[OA\Post(path: '/api/cards/{id}/sign', operationId: 'signCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'spent', description: 'hours that it took; as planned where absent', type: 'number', nullable: true), new OA\Property(property: 'counted', description: 'what came back, by loan', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))])), responses: [new OA\Response(response: 200, description: 'The card, signed', content: new OA\JsonContent(ref: CardView::class))])]
     public function sign(int $id, SignRequest $request, SignCard $sign, ShowCard $read): JsonResponse
     {
-        $file = $sign->sign($request->person(), $id, $request->integer('version'), $request->string('stamp')->value(), $request->string('pin')->value(), $request->input('spent') === null ? null : $request->float('spent'), $request->counted());
+        $file = $sign->sign(
+            $request->person(),
+            $id,
+            $request->integer('version'),
+            $request->string('stamp')->value(),
+            $request->string('pin')->value(),
+            $request->input('spent') === null ? null : $request->float('spent'),
+            $request->counted(),
+        );
 
         return $this->answer($file, $request, $read);
     }
@@ -79,7 +98,14 @@ final class FloorController
     #[OA\Post(path: '/api/cards/{id}/inspect', operationId: 'inspectCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'covers', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, inspected', content: new OA\JsonContent(ref: CardView::class))])]
     public function inspect(int $id, SignRequest $request, SignCard $sign, ShowCard $read): JsonResponse
     {
-        $file = $sign->inspect($request->person(), $id, $request->integer('version'), $request->covers(), $request->string('stamp')->value(), $request->string('pin')->value());
+        $file = $sign->inspect(
+            $request->person(),
+            $id,
+            $request->integer('version'),
+            $request->covers(),
+            $request->string('stamp')->value(),
+            $request->string('pin')->value(),
+        );
 
         return $this->answer($file, $request, $read);
     }
@@ -87,7 +113,15 @@ final class FloorController
     #[OA\Post(path: '/api/cards/{id}/steps/{no}/inspect', operationId: 'inspectStep', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'no', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'covers', 'stamp', 'pin'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'covers', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card with its step inspected', content: new OA\JsonContent(ref: CardView::class))])]
     public function inspectStep(int $id, int $no, SignRequest $request, SignCard $sign, ShowCard $read): JsonResponse
     {
-        $file = $sign->inspectStep($request->person(), $id, $no, $request->integer('version'), $request->covers(), $request->string('stamp')->value(), $request->string('pin')->value());
+        $file = $sign->inspectStep(
+            $request->person(),
+            $id,
+            $no,
+            $request->integer('version'),
+            $request->covers(),
+            $request->string('stamp')->value(),
+            $request->string('pin')->value(),
+        );
 
         return $this->answer($file, $request, $read);
     }
@@ -95,7 +129,12 @@ final class FloorController
     #[OA\Post(path: '/api/cards/{id}/hand-over', operationId: 'handOver', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'said'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'said', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The card, handed over with its state in words', content: new OA\JsonContent(ref: CardView::class))])]
     public function handOver(int $id, HandOverRequest $request, HandCardOver $handOver, ShowCard $read): JsonResponse
     {
-        $file = $handOver->give($request->person(), $id, $request->integer('version'), $request->string('said')->value());
+        $file = $handOver->give(
+            $request->person(),
+            $id,
+            $request->integer('version'),
+            $request->string('said')->value(),
+        );
 
         return $this->answer($file, $request, $read);
     }
@@ -130,7 +169,12 @@ final class FloorController
         $card = $this->card($id);
         $request->filled('tool')
             ? $desk->takeOut($request->person(), $card, $request->string('tool')->value())
-            : $desk->outSmall($request->person(), $card, $request->string('what')->value(), $request->integer('quantity'));
+            : $desk->outSmall(
+                $request->person(),
+                $card,
+                $request->string('what')->value(),
+                $request->integer('quantity'),
+            );
 
         return $this->answer(null, $request, $read, $id);
     }
@@ -142,6 +186,8 @@ final class FloorController
 
     private function answer(?CardFile $file, RoomRequest $request, ShowCard $read, int $id = 0): JsonResponse
     {
-        return new JsonResponse($file === null ? $read->card($id, $request->person()) : $read->after($file, $request->person()));
+        return new JsonResponse(
+            $file === null ? $read->card($id, $request->person()) : $read->after($file, $request->person()),
+        );
     }
 }

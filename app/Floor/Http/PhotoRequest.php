@@ -28,7 +28,8 @@ final class PhotoRequest extends CardRequest
         $most = (string) ini_get('upload_max_filesize');
 
         return [
-            'photo.uploaded' => "The photo did not arrive whole: this server takes at most {$most} at once. Take it smaller; the finding itself is kept.",
+            'photo.uploaded' => "The photo did not arrive whole: this server takes at most {$most} at once. Take it "
+                .'smaller; the finding itself is kept.',
             'photo.max' => 'The photo is larger than 8 MB. Take it smaller; the finding itself is kept.',
         ];
     }

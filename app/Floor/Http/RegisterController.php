@@ -24,6 +24,8 @@ final class RegisterController
     #[OA\Get(path: '/api/registers/{mark}', operationId: 'register', parameters: [new OA\PathParameter(name: 'mark', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What is fitted to one aircraft, and where', content: new OA\JsonContent(ref: RegisterView::class))])]
     public function show(string $mark, ViewRequest $request, ShowRegister $read): JsonResponse
     {
-        return new JsonResponse($read->one(Aircraft::with('type')->where('mark', $mark)->firstOrFail(), $request->person()));
+        return new JsonResponse(
+            $read->one(Aircraft::with('type')->where('mark', $mark)->firstOrFail(), $request->person()),
+        );
     }
 }

@@ -25,7 +25,8 @@ use Jorvel\Core\Visits\VisitPhase;
 /**
  * A task card of a visit.
  *
- * `open` → `in_work` at its first step → `signed` by whoever worked it, where an independent inspection is due → `closed`.
+ * `open` → `in_work` at its first step → `signed` by whoever worked it, where an independent inspection is due →
+ * `closed`.
  *
  * @property int $id
  * @property int $visit_id
@@ -47,7 +48,8 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property int|null $inspected_by
  * @property string|null $inspected_at
  * @property string $phase of the visit, see {@see VisitPhase}
- * @property string|null $makes `open:P`, `close:P` for a panel P, `raise`, `lower`, `induct`, `safe`, `last`, `fix`; null for an item's card
+ * @property string|null $makes `open:P`, `close:P` for a panel P, `raise`, `lower`, `induct`, `safe`, `last`, `fix`;
+ * null for an item's card
  * @property array<string, int>|null $needs people by skill
  * @property list<array{place: string, who: string}> $positions
  * @property list<string> $panels that must be open for it
@@ -97,7 +99,8 @@ final class Card extends Model
     public const CLOSED = 'closed';
 
     protected $casts = [
-        'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array', 'states' => 'array', 'tools' => 'array',
+        'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array',
+        'states' => 'array', 'tools' => 'array',
         'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
     ];
 
@@ -226,13 +229,17 @@ final class Card extends Model
     {
         if ($this->version !== $seen) {
             throw Refused::stale(
-                'Somebody else changed this card while you had it open. What you entered is still in its field. Look at what they did, then send it again.',
+                'Somebody else changed this card while you had it open. What you entered is still in its field. '
+                    .'Look at what they did, then send it again.',
                 $this->version,
             );
         }
     }
 
-    /** Of the manual, of the system that it works on: its item's, or its finding's, or its template's. Load `item`, `finding` and `template` first. */
+    /**
+     * Of the manual, of the system that it works on: its item's, or its finding's, or its template's. Load `item`,
+     * `finding` and `template` first.
+     */
     public function chapter(): string
     {
         return $this->item->chapter ?? $this->finding->chapter ?? $this->template->chapter;
@@ -253,7 +260,9 @@ final class Card extends Model
     /** The first card that must be worked before this one is begun; null once it is begun. Load `waitsFor` first. */
     public function mustWaitFor(): ?self
     {
-        return $this->state === self::OPEN ? $this->waitsFor->sortBy('id')->first(static fn(self $c): bool => ! $c->worked()) : null;
+        return $this->state === self::OPEN
+            ? $this->waitsFor->sortBy('id')->first(static fn(self $c): bool => ! $c->worked())
+            : null;
     }
 
     /** Takes a card that nobody has begun out of its visit; the record of its making stays. */
@@ -272,7 +281,9 @@ final class Card extends Model
     {
         $steps = $this->steps->count();
 
-        return $this->worked() ? 0.0 : $this->hours * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', Step::DONE)->count() / ($steps + 1));
+        return $this->worked()
+            ? 0.0
+            : $this->hours * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', Step::DONE)->count() / ($steps + 1));
     }
 
     /** Whether the manual still stands at the revision the card was written from. */
@@ -288,8 +299,8 @@ final class Card extends Model
     }
 
     /**
-     * Ids of everybody who ever had a hand in its work, also in what was taken back since, and of who stood over a trainee that did.
-     * Load `hands`, `steps` and `assignments` first.
+     * Ids of everybody who ever had a hand in its work, also in what was taken back since, and of who stood over a
+     * trainee that did. Load `hands`, `steps` and `assignments` first.
      *
      * @return list<int>
      */

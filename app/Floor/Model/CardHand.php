@@ -7,8 +7,8 @@ namespace App\Floor\Model;
 use App\Shared\Model;
 
 /**
- * Somebody who ever had a hand in a card: worked, began, read or called something of it, also what was taken back since; or stood over
- * a trainee that did. They do not inspect it.
+ * Somebody who ever had a hand in a card: worked, began, read or called something of it, also what was taken back
+ * since; or stood over a trainee that did. They do not inspect it.
  *
  * @property int $id
  * @property int $card_id

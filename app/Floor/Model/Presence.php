@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Somebody stands at a card's work now. They come with the first step they work there, and are gone when they call themselves
- * clear, hand over, sign, or come to another card. Nobody else's leaving takes them along.
+ * Somebody stands at a card's work now. They come with the first step they work there, and are gone when they call
+ * themselves clear, hand over, sign, or come to another card. Nobody else's leaving takes them along.
  *
  * @property int $id
  * @property int $card_id

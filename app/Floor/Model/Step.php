@@ -72,7 +72,8 @@ final class Step extends Model
     /** The kind of tool that its readings or its use need. */
     public function toolKind(): ?string
     {
-        return $this->spec['reading']['tool_kind'] ?? $this->spec['real']['tool_kind'] ?? $this->spec['tool_kind'] ?? null;
+        return $this->spec['reading']['tool_kind'] ?? $this->spec['real']['tool_kind'] ?? $this->spec['tool_kind']
+            ?? null;
     }
 
     /** Open again, as if it had not been worked; the record keeps that it was. */

@@ -129,10 +129,15 @@ final readonly class ShowCard
             $card->visit->title,
             $this->sentence($card, $next, $holds[$next?->no] ?? []),
             $next?->no,
-            $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp}), ".$this->clock->local(Instant::parse((string) $card->signed_at)),
-            $card->inspector === null ? null : "{$card->inspector->name} ({$card->inspector->stamp}), ".$this->clock->local(
-                Instant::parse((string) $card->inspected_at),
-            ),
+            $card->signer === null
+                ? null
+                : "{$card->signer->name} ({$card->signer->stamp}), "
+                .$this->clock->local(Instant::parse((string) $card->signed_at)),
+            $card->inspector === null
+                ? null
+                : "{$card->inspector->name} ({$card->inspector->stamp}), ".$this->clock->local(
+                    Instant::parse((string) $card->inspected_at),
+                ),
             array_values($card->assignments->map(static fn(Assignment $a): string => $a->person->name.match ($a->role) {
                 'duplicate' => ' (inspects)', 'trainee' => ' (under supervision)', default => '',
             })->all()),
@@ -169,8 +174,14 @@ final readonly class ShowCard
                 $left->taker?->name,
             ),
             $card->worked() ? '' : $this->handOver->state($file),
-            array_values($card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all()),
-            array_values($card->findings->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))->all()),
+            array_values(
+                $card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all(),
+            ),
+            array_values(
+                $card->findings
+                    ->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))
+                    ->all(),
+            ),
             $this->devices($fitted, $removers),
             $this->tools($card, $tools),
             $this->parts($card),
@@ -191,7 +202,8 @@ final readonly class ShowCard
     /**
      * What is shown of a card beside its picture.
      *
-     * @return Collection<int, Tool> of its readings, and of the kinds that its steps need, with the card that each is out on
+     * @return Collection<int, Tool> of its readings, and of the kinds that its steps need, with the card that each is
+     *   out on
      */
     private function more(Card $card): Collection
     {
@@ -215,7 +227,8 @@ final readonly class ShowCard
         $byId = $tools->keyBy('id');
         $card->readings->each(static fn(Reading $r) => $r->setRelation('tool', $byId->get($r->tool_id)));
         $this->people->attach([
-            'doer' => [$card->steps, 'done_by'], 'taker' => [$card->readings, 'person_id'], 'raiser' => [$findings, 'raised_by'],
+            'doer' => [$card->steps, 'done_by'], 'taker' => [$card->readings, 'person_id'],
+            'raiser' => [$findings, 'raised_by'],
             'person' => [$card->handovers, 'person_id'], 'left:taker' => [$card->handovers, 'taken_by'],
             'signer' => [[$card], 'signed_by'], 'inspector' => [[$card], 'inspected_by'],
         ]);
@@ -225,7 +238,27 @@ final readonly class ShowCard
 
     public function finding(Finding $f, string $mark, Card $card): FindingView
     {
-        return new FindingView($f->id, $f->number, $mark, $card->number, $card->id, $f->place, $f->extent, $f->severity, $f->chapter, $f->state, "{$f->raiser->name} ({$f->raiser->stamp})", $this->clock->local(Instant::parse($f->raised_at)), $f->photos->count(), $f->before === null ? null : "{$f->before->number}, ".$this->clock->words(Instant::parse($f->before->raised_at)->dayIn($this->clock->zone())).": {$f->before->extent}".($f->before->fixed_how === null ? '' : "; fixed: {$f->before->fixed_how}"));
+        return new FindingView(
+            $f->id,
+            $f->number,
+            $mark,
+            $card->number,
+            $card->id,
+            $f->place,
+            $f->extent,
+            $f->severity,
+            $f->chapter,
+            $f->state,
+            "{$f->raiser->name} ({$f->raiser->stamp})",
+            $this->clock->local(Instant::parse($f->raised_at)),
+            $f->photos->count(),
+            $f->before === null
+                ? null
+                : "{$f->before->number}, "
+                .$this->clock->words(Instant::parse($f->before->raised_at)->dayIn($this->clock->zone()))
+                .": {$f->before->extent}"
+                .($f->before->fixed_how === null ? '' : "; fixed: {$f->before->fixed_how}"),
+        );
     }
 
     /**
@@ -312,13 +345,16 @@ final readonly class ShowCard
     {
         return match (true) {
             $card->state === Card::CLOSED => "Card {$card->number} is closed.",
-            $card->state === Card::SIGNED => "Card {$card->number} is signed and waits for its independent inspection, by somebody who did not work it.",
+            $card->state === Card::SIGNED
+                => "Card {$card->number} is signed and waits for its independent inspection, by somebody who did "
+                    .'not work it.',
             $next === null => 'Every step is done. Sign the card with your stamp and PIN.',
             $holds !== [] => "Step {$next->no} is held by ".implode(
                 ' and ',
                 array_map(static fn(HoldView $h): string => $h->name, $holds),
             ).'.',
-            $next->kind === 'inspection' => "Step {$next->no} waits for an independent inspection, by somebody who did not work the card.",
+            $next->kind === 'inspection' => "Step {$next->no} waits for an independent inspection, by somebody who "
+                .'did not work the card.',
             default => "Step {$next->no} of {$card->steps->count()}: {$next->title}.",
         };
     }
@@ -374,13 +410,15 @@ final readonly class ShowCard
         $adjusters = array_column($step->spec['adjusters'], null, 'id');
         $points = array_column($step->spec['points'], 'title', 'id');
         $moves = array_map(static function (array $m) use ($adjusters): MoveView {
-            // A card made before its template was checked for it may lack a title or unit; what was read on it is shown all the same.
+            // A card made before its template was checked for it may lack a title or unit; what was read on it is shown
+            // all the same.
             [$title, $unit] = [
                 $adjusters[$m['adjuster']]['title'] ?? $m['adjuster'],
                 $adjusters[$m['adjuster']]['unit'] ?? '',
             ];
             $way = match ($m['direction']) {
-                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter', 'raise' => 'up', default => 'down',
+                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter',
+                'raise' => 'up', default => 'down',
             };
 
             return new MoveView(
@@ -394,7 +432,8 @@ final readonly class ShowCard
         }, $run->solution['moves']);
         $unmet = array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['unmet']);
         $sentence = match (true) {
-            $moves === [] && $unmet === [] => 'All readings are inside. Nothing needs turning; read once more to confirm.',
+            $moves === [] && $unmet === []
+                => 'All readings are inside. Nothing needs turning; read once more to confirm.',
             $unmet !== [] => 'The adjusters cannot bring everything in. Outside stays: '.implode(', ', $unmet).'.',
             default => (count($moves) === 1 ? 'One adjuster brings' : count($moves).' adjusters bring').' every reading inside its limits.',
         };
@@ -450,13 +489,15 @@ final readonly class ShowCard
         $numbers = $card->steps->where('kind', 'part')->map(static fn(Step $s): string => $s->spec['part'])->unique();
         $today = $this->clock->today();
 
-        return $numbers->isEmpty() ? [] : array_values(Part::with('batches')->whereIn('number', $numbers)->orderBy('number')->get()->map(static fn(Part $p): PartView => new PartView(
-            $p->number,
-            $p->title,
-            $p->one_time,
-            $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
-            $p->effectivity === null ? null : implode(', ', $p->effectivity),
-            BatchView::all($p->batches, $today),
-        ))->all());
+        return $numbers->isEmpty()
+            ? []
+            : array_values(Part::with('batches')->whereIn('number', $numbers)->orderBy('number')->get()->map(static fn(Part $p): PartView => new PartView(
+                $p->number,
+                $p->title,
+                $p->one_time,
+                $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
+                $p->effectivity === null ? null : implode(', ', $p->effectivity),
+                BatchView::all($p->batches, $today),
+            ))->all());
     }
 }

@@ -36,7 +36,12 @@ final readonly class ShowFinding
         $outline = $finding->aircraft->type->outline;
         $open = $finding->state === Finding::OPEN;
         $system = substr($finding->chapter, 0, 2);
-        $listed = $open ? ListedItem::where('type_id', $finding->aircraft->type_id)->where('chapter', 'like', "{$system}%")->orderBy('code')->get() : collect();
+        $listed = $open
+            ? ListedItem::where('type_id', $finding->aircraft->type_id)
+                ->where('chapter', 'like', "{$system}%")
+                ->orderBy('code')
+                ->get()
+            : collect();
 
         return new FindingDetail(
             $view,

@@ -58,7 +58,8 @@ final readonly class ShowFloor
             $cards->isEmpty() => 'No card is open. Cards come here when the controller makes a visit.',
             $inspector && $forMe !== null => "For you to inspect: {$forMe->number} on {$forMe->mark}, {$forMe->title}.",
             $next !== null => ($next->handedOver !== null ? 'Handed over to you: ' : 'Your next card: ')."{$next->number} on {$next->mark}, {$next->title}.",
-            $inspector && $waiting->isEmpty() && $coming !== null => "No card waits for an inspection. Next comes {$coming->number} on {$coming->mark}, {$coming->title}: {$coming->inspectNext}.",
+            $inspector && $waiting->isEmpty() && $coming !== null
+                => "No card waits for an inspection. Next comes {$coming->number} on {$coming->mark}, {$coming->title}: {$coming->inspectNext}.",
             $waiting->isNotEmpty() => Words::count(
                 $waiting->count(),
                 'card waits',
@@ -82,7 +83,9 @@ final readonly class ShowFloor
         }
         $template = $card->template;
 
-        return $card->revisionCurrent() ? null : "Written from revision {$card->revision}; {$template->manual->code} is at revision {$template->revisionInForce()}. It must be re-read and accepted before anyone starts.";
+        return $card->revisionCurrent()
+            ? null
+            : "Written from revision {$card->revision}; {$template->manual->code} is at revision {$template->revisionInForce()}. It must be re-read and accepted before anyone starts.";
     }
 
     /** Whether it stands at an independent inspection: signed, or at a step that is one. */
@@ -122,7 +125,9 @@ final readonly class ShowFloor
         if ($step === null && ($inspections->isNotEmpty() || ! $card->critical)) {
             return null;
         }
-        $end = $card->planned_end === null ? '' : ', planned to end '.$this->clock->local(Instant::parse($card->planned_end));
+        $end = $card->planned_end === null
+            ? ''
+            : ', planned to end '.$this->clock->local(Instant::parse($card->planned_end));
 
         return ($step === null ? 'when it is signed' : "at step {$step->no}").$end;
     }
@@ -143,7 +148,9 @@ final readonly class ShowFloor
             $inspection ? $this->inspectWhy($card, $me) : null,
             $inspection ? null : $this->inspectNext($card),
             $this->hold($card),
-            $left === null ? null : "{$left->person->name}, ".$this->clock->time(Instant::parse($left->at)).": {$left->said}",
+            $left === null
+                ? null
+                : "{$left->person->name}, ".$this->clock->time(Instant::parse($left->at)).": {$left->said}",
             array_values($card->presences->map(static fn(Presence $p): string => $p->person->name)->all()),
             $card->steps->where('state', Step::DONE)->count(),
             $card->steps->count(),

@@ -55,7 +55,10 @@ final readonly class ShowRegister
         $many = (int) $rows->sum('devices') + (int) $rows->sum('openLines');
 
         return new RegistersView(
-            $many === 0 ? 'Nothing is fitted to any aircraft: no lock, pin, cap, collar or notice.' : Words::count($many, 'thing is', 'things are').' fitted or open on '.Words::count($rows->count(), 'aircraft', 'aircraft').'.',
+            $many === 0
+                ? 'Nothing is fitted to any aircraft: no lock, pin, cap, collar or notice.'
+                : Words::count($many, 'thing is', 'things are').' fitted or open on '
+                .Words::count($rows->count(), 'aircraft', 'aircraft').'.',
             $rows->all(),
         );
     }
@@ -91,7 +94,8 @@ final readonly class ShowRegister
                 ', ',
                 array_map(static fn($d): string => lcfirst($d->kind), $lost),
             ).'.',
-            default => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; each has a step that takes it off.",
+            default => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; each has a step "
+                .'that takes it off.',
         };
 
         return new RegisterView(

@@ -17,7 +17,10 @@ use Jorvel\Core\Floor\Recent;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
-/** What was found on a system of an aircraft and what was done to it, in the last ninety days and the last thirty flights. */
+/**
+ * What was found on a system of an aircraft and what was done to it, in the last ninety days and the last thirty
+ * flights.
+ */
 final readonly class SystemHistory
 {
     /** Days beyond which nothing is looked at, however little an aircraft flies. */

@@ -22,7 +22,8 @@ final readonly class AcceptRevision
     public function __construct(private Clock $clock, private Records $records) {}
 
     /**
-     * @param string $outcome `stands`: its steps hold; `new`: the revision's method for every fleet; `both`: the revision's method for the fleets named, the present one for the others
+     * @param string $outcome `stands`: its steps hold; `new`: the revision's method for every fleet; `both`: the
+     *   revision's method for the fleets named, the present one for the others
      * @param list<string> $fleets codes, for `both`
      *
      * @throws Refused when it is current, or the revision proposes no method for it
@@ -81,7 +82,8 @@ final readonly class AcceptRevision
     }
 
     /**
-     * @param string $outcome `stands`: its steps hold, or held when they were worked; `new`: nothing is done yet, and its steps are made anew
+     * @param string $outcome `stands`: its steps hold, or held when they were worked; `new`: nothing is done yet, and
+     *   its steps are made anew
      *
      * @throws Refused while its template is not re-read, or steps are done that would be lost
      */
@@ -131,7 +133,10 @@ final readonly class AcceptRevision
         });
     }
 
-    /** @return array{of: string, method: string, steps: list<array<string, mixed>>} of the latest revision since that has one */
+    /**
+     * @return array{of: string, method: string, steps: list<array<string, mixed>>} of the latest revision since that
+     *   has one
+     */
     private function proposed(CardTemplate $template, int $since): array
     {
         foreach ($template->manual->revisions as $revision) {
@@ -141,7 +146,8 @@ final readonly class AcceptRevision
             }
         }
         throw Refused::because(
-            "The revision proposes no method for {$template->code}. Say that its steps stand, or bring in a revision with the method.",
+            "The revision proposes no method for {$template->code}. Say that its steps stand, or bring in a "
+                .'revision with the method.',
         );
     }
 
@@ -153,7 +159,8 @@ final readonly class AcceptRevision
     {
         if ($template->held_until !== null || $template->of_id !== null) {
             throw Refused::because(
-                "{$template->code} is one of two methods already. Say that it stands, or take the new method for its fleets; nothing was changed.",
+                "{$template->code} is one of two methods already. Say that it stands, or take the new method for "
+                    .'its fleets; nothing was changed.',
             );
         }
         if ($fleets === []) {
@@ -180,7 +187,8 @@ final readonly class AcceptRevision
                 'systems',
                 'covers',
             ]),
-            'code' => "{$template->code}/{$n}", 'revision' => $now, 'steps' => $proposed['steps'], 'method' => $proposed['method'], 'fleets' => $fleets, 'of_id' => $template->id,
+            'code' => "{$template->code}/{$n}", 'revision' => $now, 'steps' => $proposed['steps'],
+            'method' => $proposed['method'], 'fleets' => $fleets, 'of_id' => $template->id,
         ]);
         // The present method stays at its revision, as the approved data of the other fleets says.
         $template->update(['held_until' => $now]);
@@ -197,7 +205,8 @@ final readonly class AcceptRevision
     {
         if ($card->worked() || $card->steps->contains('state', Step::DONE)) {
             throw Refused::because(
-                "Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the steps stand, or have the controller take the task into another card.",
+                "Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the "
+                    .'steps stand, or have the controller take the task into another card.',
             );
         }
         $card->steps()->delete();

@@ -26,7 +26,8 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
 /**
- * Brings a programme, a manual's revision, flying or planned sectors in, in two moves: look (checked whole, nothing saved) and apply (one transaction).
+ * Brings a programme, a manual's revision, flying or planned sectors in, in two moves: look (checked whole, nothing
+ * saved) and apply (one transaction).
  *
  * The preview carries a fingerprint of what it was compared with; if that has changed by the time it is applied, it is
  * refused and looked at again.
@@ -350,7 +351,9 @@ final readonly class BringIn
 
     private static function words(ProgrammeItem $item): string
     {
-        $words = ["{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}"];
+        $words = [
+            "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}",
+        ];
         foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
             $value = $item->{$field};
             if ($value !== null && $value !== [] && $value !== false) {

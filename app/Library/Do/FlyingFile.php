@@ -13,12 +13,16 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
 /**
- * Flying as CSV: `mark,date,fh,ldg,…`, one day of one aircraft a line; or with counter readings, `mark,date,fh_total,…`.
- * It is checked whole.
+ * Flying as CSV: `mark,date,fh,ldg,…`, one day of one aircraft a line; or with counter readings,
+ * `mark,date,fh_total,…`. It is checked whole.
  */
 final readonly class FlyingFile
 {
-    /** @param list<array{line: int, aircraft: Aircraft, date: Day, flown: array<string, float>, known: Day, before: array<string, float>}> $rows as they come; `known` is the day to which the aircraft is counted before it, `before` what the file has of the same day already */
+    /**
+     * @param list<array{line: int, aircraft: Aircraft, date: Day, flown: array<string, float>, known: Day, before: array<string, float>}> $rows
+     *   as they come; `known` is the day to which the aircraft is counted before it, `before` what the file has of the
+     *   same day already
+     */
     private function __construct(public array $rows) {}
 
     /** @throws Refused with every line that is wrong */
@@ -31,7 +35,8 @@ final readonly class FlyingFile
                 'The file is not a flying sheet. Nothing was changed.',
                 [[
                     'line' => 'line 1',
-                    'message' => 'must begin with the columns mark, date, then one column a counter (fh, ldg, cyc), or its reading (fh_total)',
+                    'message' => 'must begin with the columns mark, date, then one column a counter (fh, ldg, cyc), '
+                        .'or its reading (fh_total)',
                 ]],
             );
         }
@@ -84,10 +89,12 @@ final readonly class FlyingFile
      * @param list<string> $head
      * @param list<string> $cells
      * @param Collection<string, Aircraft> $aircraft
-     * @param array<string, array{Day, array<string, float>}> $known day already counted, and the counters at its end, by mark
+     * @param array<string, array{Day, array<string, float>}> $known day already counted, and the counters at its end,
+     *   by mark
      * @param array<string, array<string, array<string, float>>> $pages what the file has, by mark and day
      *
-     * @return array{array{aircraft: Aircraft, date: Day, flown: array<string, float>}, string, string} with mark and day
+     * @return array{array{aircraft: Aircraft, date: Day, flown: array<string, float>}, string, string} with mark and
+     *   day
      */
     private static function row(
         array $head,

@@ -18,8 +18,8 @@ use Jorvel\Core\Shared\Input;
 use Jorvel\Core\Shared\InputError;
 
 /**
- * A programme as a file, in and out: JSON (`{type, items: […]}`, core/schema/programme-item.json) or CSV (one line a limit).
- * It is checked whole; each bad item is named by its line in the file and its path.
+ * A programme as a file, in and out: JSON (`{type, items: […]}`, core/schema/programme-item.json) or CSV (one line a
+ * limit). It is checked whole; each bad item is named by its line in the file and its path.
  */
 final readonly class ProgrammeFile
 {
@@ -80,7 +80,8 @@ final readonly class ProgrammeFile
             $data->type,
             'type',
             $data->items,
-            static fn(int $i, string $path): string => self::line($text, $i).", items.{$i}".($path === '' ? '' : '.'.$path),
+            static fn(int $i, string $path): string
+                => self::line($text, $i).", items.{$i}".($path === '' ? '' : '.'.$path),
         );
     }
 
@@ -99,7 +100,8 @@ final readonly class ProgrammeFile
                 'The file is not a programme. Nothing was changed.',
                 [[
                     'line' => 'line 1',
-                    'message' => $lacking !== [] ? 'lacks the columns '.implode(', ', $lacking) : 'has columns that a programme does not have: '.implode(', ', $wrong),
+                    'message' => $lacking !== [] ? 'lacks the columns '.implode(', ', $lacking) : 'has columns that '
+                        .'a programme does not have: '.implode(', ', $wrong),
                 ]],
             );
         }
@@ -160,8 +162,10 @@ final readonly class ProgrammeFile
         foreach ($type->programme()->with('template')->get() as $item) {
             foreach ($item->limits as $l) {
                 $rows[] = [
-                    $type->code, $item->code, $item->title, $item->chapter, $item->rule, $item->rebase, $item->template->code, $item->component, $item->phase ? 'yes' : '', $item->withdrawn ? 'yes' : '',
-                    implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours, implode(' ', $item->access ?? []), self::pairs($item->states ?? []),
+                    $type->code, $item->code, $item->title, $item->chapter, $item->rule, $item->rebase,
+                    $item->template->code, $item->component, $item->phase ? 'yes' : '', $item->withdrawn ? 'yes' : '',
+                    implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours,
+                    implode(' ', $item->access ?? []), self::pairs($item->states ?? []),
                     $l['unit'], $l['interval'], $l['threshold'] ?? null,
                     ...array_map(
                         static fn(string $k): mixed => $l['tolerance'][$k] ?? null,
@@ -178,8 +182,10 @@ final readonly class ProgrammeFile
     public static function row(ProgrammeItem $item): array
     {
         return array_filter([
-            'code' => $item->code, 'title' => $item->title, 'chapter' => $item->chapter, 'rule' => $item->rule, 'rebase' => $item->rebase, 'limits' => $item->limits, 'card' => $item->template->code,
-            'component' => $item->component, 'phase' => $item->phase ?: null, 'withdrawn' => $item->withdrawn ?: null, 'includes' => $item->includes ?: null, 'harsh' => $item->harsh ?: null, 'hours' => $item->hours,
+            'code' => $item->code, 'title' => $item->title, 'chapter' => $item->chapter, 'rule' => $item->rule,
+            'rebase' => $item->rebase, 'limits' => $item->limits, 'card' => $item->template->code,
+            'component' => $item->component, 'phase' => $item->phase ?: null, 'withdrawn' => $item->withdrawn ?: null,
+            'includes' => $item->includes ?: null, 'harsh' => $item->harsh ?: null, 'hours' => $item->hours,
             'access' => $item->access ?: null, 'states' => $item->states ?: null,
         ], static fn(mixed $v): bool => $v !== null);
     }
@@ -231,7 +237,8 @@ final readonly class ProgrammeFile
      * @param Collection<string, CardTemplate> $templates by code
      * @param array<string, true> $seen codes of the items before it
      * @param list<string> $known codes that `includes` may name
-     * @param array<string, list<string>> $counters every aircraft or component has, by kind of component ('' for the aircraft)
+     * @param array<string, list<string>> $counters every aircraft or component has, by kind of component ('' for the
+     *   aircraft)
      *
      * @return list<InputError>
      */
@@ -265,7 +272,9 @@ final readonly class ProgrammeFile
             if ($has !== null && ! in_array($limit->unit, ['days', 'months'], true) && ! in_array($limit->unit, $has, true)) {
                 $faults[] = InputError::at(
                     "limits.{$i}.unit",
-                    $component === null ? "not every {$type->code} has a counter \"{$limit->unit}\"" : "not every {$component} on the {$type->code} has a counter \"{$limit->unit}\"",
+                    $component === null
+                        ? "not every {$type->code} has a counter \"{$limit->unit}\""
+                        : "not every {$component} on the {$type->code} has a counter \"{$limit->unit}\"",
                 );
             }
         }
@@ -286,9 +295,13 @@ final readonly class ProgrammeFile
         $array = static fn(mixed $v): mixed => json_decode((string) json_encode($v), true);
 
         return new ProgrammeItem([
-            'type_id' => $type->id, 'template_id' => $templates[$row->card]->id, 'code' => $row->code, 'title' => $row->title, 'chapter' => $row->chapter,
-            'rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $array($row->limits), 'component' => $row->component ?? null, 'phase' => $row->phase ?? false, 'withdrawn' => $row->withdrawn ?? false,
-            'includes' => $row->includes ?? [], 'harsh' => $array($row->harsh ?? null), 'hours' => $row->hours ?? null, 'access' => $row->access ?? [], 'states' => $array($row->states ?? null),
+            'type_id' => $type->id, 'template_id' => $templates[$row->card]->id, 'code' => $row->code,
+            'title' => $row->title, 'chapter' => $row->chapter,
+            'rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $array($row->limits),
+            'component' => $row->component ?? null, 'phase' => $row->phase ?? false,
+            'withdrawn' => $row->withdrawn ?? false,
+            'includes' => $row->includes ?? [], 'harsh' => $array($row->harsh ?? null), 'hours' => $row->hours ?? null,
+            'access' => $row->access ?? [], 'states' => $array($row->states ?? null),
         ]);
     }
 
@@ -296,7 +309,8 @@ final readonly class ProgrammeFile
     private static function counters(AircraftType $type): array
     {
         $out = [];
-        $both = static fn(?array $have, array $more): array => $have === null ? $more : array_values(array_intersect($have, $more));
+        $both = static fn(?array $have, array $more): array
+            => $have === null ? $more : array_values(array_intersect($have, $more));
         foreach (Aircraft::where('type_id', $type->id)->get(['counters']) as $craft) {
             $out[''] = $both($out[''] ?? null, array_keys($craft->counters));
         }
@@ -329,7 +343,8 @@ final readonly class ProgrammeFile
         );
         foreach (['phase', 'withdrawn'] as $field) {
             if (($row[$field] ?? '') !== '') {
-                $item->{$field} = ['yes' => true, 'no' => false][$row[$field]] ?? throw InputError::at($field, 'must be yes, no, or empty');
+                $item->{$field} = ['yes' => true, 'no' => false][$row[$field]]
+                    ?? throw InputError::at($field, 'must be yes, no, or empty');
             }
         }
         foreach (['includes', 'access'] as $field) {
@@ -376,7 +391,9 @@ final readonly class ProgrammeFile
 
     private static function number(string $column, string $cell): int|float
     {
-        return preg_match('/^\d+(\.\d+)?$/', $cell) === 1 ? (str_contains($cell, '.') ? (float) $cell : (int) $cell) : throw InputError::at($column, "\"{$cell}\" is not a number");
+        return preg_match('/^\d+(\.\d+)?$/', $cell) === 1
+            ? (str_contains($cell, '.') ? (float) $cell : (int) $cell)
+            : throw InputError::at($column, "\"{$cell}\" is not a number");
     }
 
     /** @param array<string, string|float> $pairs */

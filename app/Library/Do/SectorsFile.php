@@ -14,7 +14,9 @@ use Jorvel\Core\Shared\InputError;
 /** Planned flights as CSV: `mark,date,number,from,to,fh,ldg,…`, checked whole. */
 final readonly class SectorsFile
 {
-    /** @param list<array{line: int, aircraft: Aircraft, date: string, number: string, from_place: string, to_place: string, use: array<string, float>}> $rows */
+    /**
+     * @param list<array{line: int, aircraft: Aircraft, date: string, number: string, from_place: string, to_place: string, use: array<string, float>}> $rows
+     */
     private function __construct(public array $rows) {}
 
     /** @throws Refused with every line that is wrong */
@@ -27,7 +29,8 @@ final readonly class SectorsFile
                 'The file is not a list of sectors. Nothing was changed.',
                 [[
                     'line' => 'line 1',
-                    'message' => 'must begin with the columns mark, date, number, from, to, then one column a counter (fh, ldg)',
+                    'message' => 'must begin with the columns mark, date, number, from, to, then one column a '
+                        .'counter (fh, ldg)',
                 ]],
             );
         }

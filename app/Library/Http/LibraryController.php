@@ -41,9 +41,51 @@ final class LibraryController
 
         return new JsonResponse(new LibraryView(
             $sentence,
-            array_values($types->map(static fn(AircraftType $t): ProgrammeView => new ProgrammeView($t->code, $t->name, $t->arrangement, (int) $t->getAttribute('items_count')))->all()),
-            array_values(Manual::orderBy('code')->get()->map(static fn(Manual $m): ManualView => new ManualView($m->code, $m->title, $m->revision, $templates->where('manual_id', $m->id)->count(), $stale->where('manual_id', $m->id)->count()))->all()),
-            array_values($templates->map(static fn(CardTemplate $t): TemplateView => new TemplateView($t->code, $codes[$t->type_id], $t->title, $t->chapter, $t->manual->code, $t->revision, $t->revision === $t->revisionInForce() ? 'clear' : 'stop', count($t->steps), $t->hours, $t->critical))->all()),
+            array_values(
+                $types
+                    ->map(
+                        static fn(AircraftType $t): ProgrammeView
+                            => new ProgrammeView(
+                                $t->code,
+                                $t->name,
+                                $t->arrangement,
+                                (int) $t->getAttribute('items_count'),
+                            ),
+                    )
+                    ->all(),
+            ),
+            array_values(
+                Manual::orderBy('code')
+                    ->get()
+                    ->map(
+                        static fn(Manual $m): ManualView
+                            => new ManualView(
+                                $m->code,
+                                $m->title,
+                                $m->revision,
+                                $templates->where('manual_id', $m->id)->count(),
+                                $stale->where('manual_id', $m->id)->count(),
+                            ),
+                    )
+                    ->all(),
+            ),
+            array_values(
+                $templates->map(
+                    static fn(CardTemplate $t): TemplateView
+                        => new TemplateView(
+                            $t->code,
+                            $codes[$t->type_id],
+                            $t->title,
+                            $t->chapter,
+                            $t->manual->code,
+                            $t->revision,
+                            $t->revision === $t->revisionInForce() ? 'clear' : 'stop',
+                            count($t->steps),
+                            $t->hours,
+                            $t->critical,
+                        ),
+                )->all(),
+            ),
         ));
     }
 
@@ -59,14 +101,22 @@ final class LibraryController
         $of = AircraftType::where('code', $type)->firstOrFail();
 
         return new Response($form === 'csv' ? ProgrammeFile::csv($of) : ProgrammeFile::json($of), 200, [
-            'Content-Type' => $form === 'csv' ? 'text/csv; charset=utf-8' : 'application/json', 'Content-Disposition' => "attachment; filename=\"programme-{$of->code}.{$form}\"",
+            'Content-Type' => $form === 'csv' ? 'text/csv; charset=utf-8' : 'application/json',
+            'Content-Disposition' => "attachment; filename=\"programme-{$of->code}.{$form}\"",
         ]);
     }
 
     #[OA\Post(path: '/api/library/imports', operationId: 'lookAtImport', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['kind', 'name', 'text'], properties: [new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'text', type: 'string')])), responses: [new OA\Response(response: 200, description: 'What it would change; nothing is saved', content: new OA\JsonContent(ref: ImportView::class))])]
     public function look(LookRequest $request, BringIn $bring): JsonResponse
     {
-        return new JsonResponse($bring->look($request->person(), $request->string('kind')->value(), $request->string('name')->value(), (string) $request->input('text')));
+        return new JsonResponse(
+            $bring->look(
+                $request->person(),
+                $request->string('kind')->value(),
+                $request->string('name')->value(),
+                (string) $request->input('text'),
+            ),
+        );
     }
 
     #[OA\Post(path: '/api/library/imports/{id}/apply', operationId: 'applyImport', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(properties: [new OA\Property(property: 'sure', description: 'what was asked about it is meant', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'Applied', content: new OA\JsonContent(ref: ImportView::class))])]

@@ -12,7 +12,8 @@ final class RereadCardRequest extends CardRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('reread', CardTemplate::class) || $this->mayOnCard('work', (int) $this->route('id'));
+        return $this->person()->can('reread', CardTemplate::class)
+            || $this->mayOnCard('work', (int) $this->route('id'));
     }
 
     /** @return array<string, string|list<string>> */

@@ -27,9 +27,11 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property bool $critical
  * @property list<array<string, mixed>> $steps
  * @property string $phase of a visit, see {@see VisitPhase}
- * @property string|null $makes `open`, `close`, `raise`, `lower`, `induct`, `safe`, `last`, `fix`: a card that a visit makes by itself
+ * @property string|null $makes `open`, `close`, `raise`, `lower`, `induct`, `safe`, `last`, `fix`: a card that a visit
+ * makes by itself
  * @property array<string, int>|null $needs people by skill; one of its own skill where null
- * @property list<array{place: string, who: string}> $positions of a crew that lifts, tows, moves surfaces or runs engines
+ * @property list<array{place: string, who: string}> $positions of a crew that lifts, tows, moves surfaces or runs
+ * engines
  * @property array<string, string>|null $states of the aircraft: power, hydraulics, jacks, fuel
  * @property array<string, int>|null $parts by number
  * @property string $section of the manual
@@ -38,7 +40,8 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property string $method its name, where more than one is in use
  * @property list<string>|null $fleets whose approved data says so; every fleet where null
  * @property int|null $of_id the template that it is another method of
- * @property int|null $held_until up to which revision of its manual it is known to stay at its own, as the approved data of its fleets says
+ * @property int|null $held_until up to which revision of its manual it is known to stay at its own, as the approved
+ * data of its fleets says
  * @property-read Manual $manual
  * @property-read Collection<int, CardTemplate> $methods other methods of the same task
  */
@@ -69,7 +72,10 @@ final class CardTemplate extends Model
         return $this->hasMany(self::class, 'of_id')->orderBy('id');
     }
 
-    /** The revision that it has to be written from: its manual's, unless it is held at its own and that was looked at since. Load `manual` first. */
+    /**
+     * The revision that it has to be written from: its manual's, unless it is held at its own and that was looked at
+     * since. Load `manual` first.
+     */
     public function revisionInForce(): int
     {
         return $this->held_until === $this->manual->revision ? $this->revision : $this->manual->revision;
@@ -79,7 +85,8 @@ final class CardTemplate extends Model
     public function stepRows(int $cardId): array
     {
         return array_map(static fn(array $s, int $i): array => [
-            'card_id' => $cardId, 'no' => $i + 1, 'kind' => $s['kind'], 'title' => $s['title'], 'text' => $s['text'] ?? '',
+            'card_id' => $cardId, 'no' => $i + 1, 'kind' => $s['kind'], 'title' => $s['title'],
+            'text' => $s['text'] ?? '',
             'spec' => json_encode((object) ($s['spec'] ?? []), JSON_THROW_ON_ERROR), 'state' => Step::OPEN,
         ], $this->steps, array_keys($this->steps));
     }
@@ -95,7 +102,8 @@ final class CardTemplate extends Model
     {
         $kinds = [];
         foreach ($this->steps as $step) {
-            $kinds[] = $step['spec']['reading']['tool_kind'] ?? $step['spec']['real']['tool_kind'] ?? $step['spec']['tool_kind'] ?? null;
+            $kinds[] = $step['spec']['reading']['tool_kind'] ?? $step['spec']['real']['tool_kind']
+                ?? $step['spec']['tool_kind'] ?? null;
         }
 
         return array_values(array_unique(array_filter($kinds)));

@@ -16,7 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $revision
  * @property string $issued
  * @property string $summary
- * @property list<array{of: string, method: string, steps: list<array<string, mixed>>}> $methods that it proposes for card templates
+ * @property list<array{of: string, method: string, steps: list<array<string, mixed>>}> $methods that it proposes for
+ * card templates
  * @property-read Collection<int, Passage> $passages
  */
 final class ManualRevision extends Model
@@ -29,7 +30,9 @@ final class ManualRevision extends Model
         return $this->hasMany(Passage::class, 'revision_id')->orderBy('section');
     }
 
-    /** @return array{of: string, method: string, steps: list<array<string, mixed>>}|null what it proposes for a template */
+    /**
+     * @return array{of: string, method: string, steps: list<array<string, mixed>>}|null what it proposes for a template
+     */
     public function methodFor(CardTemplate $template): ?array
     {
         return array_column($this->methods, null, 'of')[$template->code] ?? null;

@@ -25,7 +25,8 @@ use Jorvel\Core\Fleet\Rule;
  * @property string $rule
  * @property string $rebase
  * @property list<array<string, mixed>> $limits as in the `due` kind
- * @property string|null $component kind of component that it is done on, wherever that is fitted; null for the aircraft itself
+ * @property string|null $component kind of component that it is done on, wherever that is fitted; null for the aircraft
+ * itself
  * @property bool $phase it is one of the type's phases
  * @property bool $withdrawn no longer in force; kept for what was done by it
  * @property list<string> $includes codes of items that are done with it: a deeper block includes the block
@@ -108,7 +109,8 @@ final class ProgrammeItem extends Model
             }
             $early = self::allowanceWords($l['early'] ?? []);
 
-            return $words.(isset($l['threshold']) ? ", first at {$l['threshold']}" : '').($slack === '' ? '' : ", +{$slack}").($early === '' ? '' : ", early {$early}");
+            return $words.(isset($l['threshold']) ? ", first at {$l['threshold']}" : '')
+                .($slack === '' ? '' : ", +{$slack}").($early === '' ? '' : ", early {$early}");
         }, $this->limits));
     }
 
@@ -119,6 +121,8 @@ final class ProgrammeItem extends Model
             return (string) $allowance['abs'];
         }
 
-        return isset($allowance['pct']) ? "{$allowance['pct']} %".(isset($allowance['cap']) ? " at most {$allowance['cap']}" : '') : '';
+        return isset($allowance['pct'])
+            ? "{$allowance['pct']} %".(isset($allowance['cap']) ? " at most {$allowance['cap']}" : '')
+            : '';
     }
 }

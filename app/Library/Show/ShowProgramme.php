@@ -59,7 +59,8 @@ final readonly class ShowProgramme
             $type->code,
             $type->name,
             $type->arrangement,
-            "{$type->code} has ".$type->programme->where('withdrawn', false)->count()." items: {$on} follow a component wherever it goes, {$harsh} come sooner under harsh use.",
+            "{$type->code} has ".$type->programme->where('withdrawn', false)->count()
+                ." items: {$on} follow a component wherever it goes, {$harsh} come sooner under harsh use.",
             $rows,
             array_values(CardTemplate::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
             array_values(Component::distinct()->orderBy('kind')->pluck('kind')->all()),

@@ -47,8 +47,10 @@ final readonly class ShowRevisions
         $marked = $templates->filter(static fn(CardTemplate $t): bool => $t->revision !== $t->revisionInForce());
         $cards = $this->cards($templates, $manual);
         $sentence = match (true) {
-            $marked->isEmpty() && $cards === [] => "Everything written from {$manual->code} stands at revision {$manual->revision}.",
-            $marked->isEmpty() => Words::count(count($cards), 'open card', 'open cards').' must be re-read and accepted before anyone goes on.',
+            $marked->isEmpty() && $cards === []
+                => "Everything written from {$manual->code} stands at revision {$manual->revision}.",
+            $marked->isEmpty() => Words::count(count($cards), 'open card', 'open cards').' must be re-read and '
+                .'accepted before anyone goes on.',
             default => Words::count(
                 $marked->count(),
                 'card template',
@@ -126,7 +128,8 @@ final readonly class ShowRevisions
         }
         usort(
             $views,
-            static fn(PassageView $a, PassageView $b): int => [$a->state === 'same' ? 1 : 0, $a->section] <=> [$b->state === 'same' ? 1 : 0, $b->section],
+            static fn(PassageView $a, PassageView $b): int
+                => [$a->state === 'same' ? 1 : 0, $a->section] <=> [$b->state === 'same' ? 1 : 0, $b->section],
         );
 
         return $views;
@@ -162,7 +165,9 @@ final readonly class ShowRevisions
                 $old === $new => 'its text is the same',
                 default => 'its text is changed',
             },
-            $reread === null ? null : "{$reread->person->name}, ".$this->clock->local(Instant::parse($reread->at)).": {$reread->note}",
+            $reread === null
+                ? null
+                : "{$reread->person->name}, ".$this->clock->local(Instant::parse($reread->at)).": {$reread->note}",
             $marked && $old !== $new ? self::pieces($old ?? '', $new ?? '') : [],
         );
     }
@@ -203,7 +208,9 @@ final readonly class ShowRevisions
     private static function steps(array $steps): array
     {
         return array_map(
-            static fn(array $s): string => $s['title'].(($s['text'] ?? '') === '' ? '' : (ctype_punct(substr($s['title'], -1)) ? ' ' : ': ').$s['text']),
+            static fn(array $s): string
+                => $s['title']
+                    .(($s['text'] ?? '') === '' ? '' : (ctype_punct(substr($s['title'], -1)) ? ' ' : ': ').$s['text']),
             $steps,
         );
     }

@@ -19,7 +19,9 @@ use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
-/** Everything that a certificate says, as it is at its signature; the paper is printed from it and from nothing else. */
+/**
+ * Everything that a certificate says, as it is at its signature; the paper is printed from it and from nothing else.
+ */
 final readonly class FreezeCertificate
 {
     public function __construct(private Clock $clock) {}
@@ -51,8 +53,23 @@ final readonly class FreezeCertificate
             'visit' => "{$visit->title}, {$visit->bay}, {$visit->start} to ".$this->clock->today(),
             'counters' => implode(', ', $counters)." at the end of {$aircraft->counters_as_of}",
             'work' => array_values($visit->cards->map($this->work(...))->all()),
-            'findings' => array_values(Finding::with('fixCard')->whereIn('card_id', $visit->cards->modelKeys())->orderBy('id')->get()->map(self::finding(...))->all()),
-            'parts' => array_values(FittedPart::with(['part', 'batch', 'card'])->whereIn('card_id', $visit->cards->modelKeys())->where('stands', true)->orderBy('id')->get()->map(self::part(...))->all()),
+            'findings' => array_values(
+                Finding::with('fixCard')
+                    ->whereIn('card_id', $visit->cards->modelKeys())
+                    ->orderBy('id')
+                    ->get()
+                    ->map(self::finding(...))
+                    ->all(),
+            ),
+            'parts' => array_values(
+                FittedPart::with(['part', 'batch', 'card'])
+                    ->whereIn('card_id', $visit->cards->modelKeys())
+                    ->where('stands', true)
+                    ->orderBy('id')
+                    ->get()
+                    ->map(self::part(...))
+                    ->all(),
+            ),
             'due' => array_values($due->map($this->due(...))->all()),
             'carried' => array_values($aircraft->deferrals->map(static fn(Deferral $d): array => [
                 $d->finding->number,
@@ -68,13 +85,16 @@ final readonly class FreezeCertificate
     {
         return [
             $card->number,
-            "{$card->title} · signed ".$this->signature($card->signer, $card->signed_at).($card->inspected_by === null ? '' : ' · inspected '.$this->signature($card->inspector, $card->inspected_at)),
+            "{$card->title} · signed ".$this->signature($card->signer, $card->signed_at)
+                .($card->inspected_by === null ? '' : ' · inspected '.$this->signature($card->inspector, $card->inspected_at)),
         ];
     }
 
     private function signature(?Person $who, ?string $at): string
     {
-        return $who === null || $at === null ? '' : "{$who->name} ({$who->stamp}), ".$this->clock->local(Instant::parse($at));
+        return $who === null || $at === null
+            ? ''
+            : "{$who->name} ({$who->stamp}), ".$this->clock->local(Instant::parse($at));
     }
 
     /** @return array{string, string} */
@@ -91,11 +111,15 @@ final readonly class FreezeCertificate
     {
         return [
             $p->part->number,
-            "{$p->quantity} {$p->part->title}, {$p->position}, card {$p->card->number}".($p->batch === null ? '' : ", batch {$p->batch->batch}"),
+            "{$p->quantity} {$p->part->title}, {$p->position}, card {$p->card->number}"
+                .($p->batch === null ? '' : ", batch {$p->batch->batch}"),
         ];
     }
 
-    /** @return array{code: string, title: string, next: string} each limit in its own unit, then the day on which the first is met */
+    /**
+     * @return array{code: string, title: string, next: string} each limit in its own unit, then the day on which the
+     *   first is met
+     */
     private function due(DueRow $row): array
     {
         $limits = array_map(

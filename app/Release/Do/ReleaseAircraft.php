@@ -24,7 +24,10 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\NextBase;
 
-/** Signs an aircraft back to service: every item worked moves on to its next date, and the certificate is numbered and frozen as it is. */
+/**
+ * Signs an aircraft back to service: every item worked moves on to its next date, and the certificate is numbered and
+ * frozen as it is.
+ */
 final readonly class ReleaseAircraft
 {
     public function __construct(
@@ -47,7 +50,8 @@ final readonly class ReleaseAircraft
         $blockers = $this->readiness->blockers($visit, $by);
         if ($blockers !== []) {
             throw Refused::because(
-                ReleaseWords::keeps(count($blockers)).", first: {$blockers[0]->title} {$blockers[0]->text}. Nothing was signed.",
+                ReleaseWords::keeps(count($blockers))
+                    .", first: {$blockers[0]->title} {$blockers[0]->text}. Nothing was signed.",
             );
         }
         $by->requireSignature($stamp, $pin);
@@ -101,7 +105,8 @@ final readonly class ReleaseAircraft
             'said' => $said,
         ]);
         $this->records->write($by, 'aircraft.released', "visit:{$visit->id}", [
-            'certificate' => $number, 'aircraft' => $visit->aircraft->mark, 'stamp' => $by->stamp, 'items' => array_column($said['due'], 'code'),
+            'certificate' => $number, 'aircraft' => $visit->aircraft->mark, 'stamp' => $by->stamp,
+            'items' => array_column($said['due'], 'code'),
             'statement' => $said['statement'], 'sha256' => hash('sha256', (string) json_encode($said)),
         ]);
 
@@ -114,7 +119,8 @@ final readonly class ReleaseAircraft
         $hours = (float) $visit->cards->where('phase', 'look')->sum('hours');
         if ($hours > 0) {
             PastVisit::create([
-                'type_id' => $visit->aircraft->type_id, 'visit_id' => $visit->id, 'mark' => $visit->aircraft->mark, 'title' => $visit->title, 'ended' => (string) $this->clock->today(), 'hours' => $hours,
+                'type_id' => $visit->aircraft->type_id, 'visit_id' => $visit->id, 'mark' => $visit->aircraft->mark,
+                'title' => $visit->title, 'ended' => (string) $this->clock->today(), 'hours' => $hours,
                 'findings' => Finding::whereIn('card_id', $visit->cards->modelKeys())->count(),
                 'fix_hours' => array_values($visit->cards->whereNotNull('finding_id')->map(
                     static fn(Card $c): float => $c->spent ?? $c->hours,
@@ -151,7 +157,9 @@ final readonly class ReleaseAircraft
             'component_id' => $row->on?->component_id,
             'aircraft_id' => $row->on === null ? $aircraft->id : null,
         ];
-        $counters = $row->on === null ? $aircraft->counters : $row->on->tenure()->counters(array_map(floatval(...), $aircraft->counters));
+        $counters = $row->on === null
+            ? $aircraft->counters
+            : $row->on->tenure()->counters(array_map(floatval(...), $aircraft->counters));
         $today = (string) $this->clock->today();
         ItemStatus::updateOrCreate(
             $of,

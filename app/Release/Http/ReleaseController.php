@@ -55,6 +55,10 @@ final class ReleaseController
 
     private static function pdf(string $contents, string $name): Response
     {
-        return new Response($contents, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}\""]);
+        return new Response(
+            $contents,
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}\""],
+        );
     }
 }

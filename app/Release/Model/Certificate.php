@@ -17,7 +17,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $number
  * @property string $at
  * @property list<array{code: string, title: string, next: string}> $moved the due items that moved on
- * @property array<string, mixed>|null $said everything that its paper says, as it was at the signature; null where it was signed before that was kept
+ * @property array<string, mixed>|null $said everything that its paper says, as it was at the signature; null where it
+ * was signed before that was kept
  * @property-read Person $person
  * @property-read Visit $visit
  */

@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * Whether the rows that count still say what was signed: the records cannot be changed unseen, and each signature, inspection,
- * certificate and reading in them is compared with its row.
+ * Whether the rows that count still say what was signed: the records cannot be changed unseen, and each signature,
+ * inspection, certificate and reading in them is compared with its row.
  */
 final class AgainstRecords
 {
@@ -35,7 +35,8 @@ final class AgainstRecords
                 ->where('what', $what)->orderBy('records.id')->lazy(500);
             foreach ($rows as $r) {
                 if ($r->who !== "{$r->name} ({$r->stamp})" || ! self::same($r->{$at}, $r->at) || ! in_array($r->state, $states, true)) {
-                    $found[] = "Card {$r->number} is not as it was: {$r->who} ".($what === 'card.signed' ? 'signed' : 'inspected')." it at {$r->at}.";
+                    $found[] = "Card {$r->number} is not as it was: {$r->who} "
+                        .($what === 'card.signed' ? 'signed' : 'inspected')." it at {$r->at}.";
                 }
             }
         }
@@ -48,7 +49,8 @@ final class AgainstRecords
     {
         $taken = DB::table('records')->where('what', 'reading.taken')
             ->selectRaw(
-                "id, at, subject, json_extract(data, '$.point') as point, json_extract(data, '$.value') as value, json_extract(data, '$.phase') as phase, json_extract(data, '$.verdict') as verdict",
+                "id, at, subject, json_extract(data, '$.point') as point, json_extract(data, '$.value') as value, "
+                    ."json_extract(data, '$.phase') as phase, json_extract(data, '$.verdict') as verdict",
             );
         $missing = DB::query()->fromSub($taken, 'taken')->whereNotExists(static fn($q) => $q->from('readings')
             ->whereRaw("'card:' || readings.card_id = taken.subject")
@@ -59,7 +61,8 @@ final class AgainstRecords
             ->whereRaw('abs(readings.value - taken.value) < 1e-9'));
 
         return array_values($missing->orderBy('id')->get()->map(
-            static fn(\stdClass $r): string => "A reading is not as it was taken: {$r->point} of {$r->subject}, {$r->value}, at {$r->at}.",
+            static fn(\stdClass $r): string
+                => "A reading is not as it was taken: {$r->point} of {$r->subject}, {$r->value}, at {$r->at}.",
         )->all());
     }
 
@@ -68,7 +71,10 @@ final class AgainstRecords
     {
         $found = [];
         $signed = DB::table('records')->where('what', 'aircraft.released')->orderBy('id')->get(['subject', 'data'])
-            ->mapWithKeys(static fn(\stdClass $r): array => [json_decode($r->data, true)['certificate'] => json_decode($r->data, true)['sha256']]);
+            ->mapWithKeys(
+                static fn(\stdClass $r): array
+                    => [json_decode($r->data, true)['certificate'] => json_decode($r->data, true)['sha256']],
+            );
         // As it stands in its row, byte for byte.
         $kept = DB::table('releases')->whereIn('number', $signed->keys())->pluck('said', 'number');
         foreach ($signed as $number => $hash) {

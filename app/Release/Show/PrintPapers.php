@@ -26,11 +26,16 @@ final readonly class PrintPapers
         $pdf->heading('Return to service', 18);
         $pdf->entry('Certificate', $certificate->number);
         if ($said === null) {
-            $pdf->entry('Signed', "{$certificate->person->name}, stamp {$certificate->person->stamp}, ".$this->clock->local(Instant::parse($certificate->at))." ({$certificate->at})");
+            $pdf->entry(
+                'Signed',
+                "{$certificate->person->name}, stamp {$certificate->person->stamp}, "
+                    .$this->clock->local(Instant::parse($certificate->at))." ({$certificate->at})",
+            );
             $pdf->MultiCell(
                 0,
                 0,
-                'This certificate was signed before its words were kept with it. The signed cards of the visit and the record hold what it rests on.',
+                'This certificate was signed before its words were kept with it. The signed cards of the visit and '
+                    .'the record hold what it rests on.',
                 0,
                 'L',
             );
@@ -138,7 +143,8 @@ final readonly class PrintPapers
             $points !== [] => ' ['.implode(
                 '; ',
                 array_map(
-                    static fn(array $p): string => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(),
+                    static fn(array $p): string
+                        => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(),
                     $points,
                 ),
             ).']',
@@ -146,7 +152,11 @@ final readonly class PrintPapers
         };
         $readings = $card->readings->where('step_id', $step->id)
             ->filter(static fn(Reading $r): bool => $r->stands || $r->phase === 'as_found')
-            ->map(static fn(Reading $r): string => ($r->phase === 'reading' ? '' : str_replace('_', '-', $r->phase).' ')."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})");
+            ->map(
+                static fn(Reading $r): string
+                    => ($r->phase === 'reading' ? '' : str_replace('_', '-', $r->phase).' ')
+                        ."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})",
+            );
         $done = $step->state === Step::DONE ? "{$step->doer?->name} ({$step->doer?->stamp})" : '__________';
         $blank = $readings->isEmpty() && $asked !== '' ? '  reading: __________' : '';
         $pdf->entry(

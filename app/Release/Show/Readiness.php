@@ -57,8 +57,12 @@ final readonly class Readiness
     public function query(): Builder
     {
         return Visit::with([
-            'aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'aircraft.type', 'aircraft.safing', 'aircraft.findings', 'aircraft.deferrals', 'aircraft.emptied.component', 'cards.steps.runs', 'cards.template.manual', 'cards.item',
-            'cards.readings' => static fn($q) => $q->where('stands', true), 'cards.assignments', 'cards.hands', 'cards.rechecks.byCard',
+            'aircraft' => static fn($q)
+                => $q->with(LoadFlying::with()), 'aircraft.type', 'aircraft.safing', 'aircraft.findings',
+            'aircraft.deferrals', 'aircraft.emptied.component', 'cards.steps.runs', 'cards.template.manual',
+            'cards.item',
+            'cards.readings' => static fn($q)
+                => $q->where('stands', true), 'cards.assignments', 'cards.hands', 'cards.rechecks.byCard',
         ]);
     }
 
@@ -78,7 +82,9 @@ final readonly class Readiness
             array_map(strval(...), $aircraft->emptied->modelKeys()),
         ), ...Release::blockers(
             [
-                ...array_values($visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all()),
+                ...array_values(
+                    $visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all(),
+                ),
                 // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
                 ...array_values($doubt->except($visit->cards->modelKeys())->map(static fn(\stdClass $d): CardState => new CardState(
                     (string) $d->card_id,
@@ -141,7 +147,8 @@ final readonly class Readiness
 
     private function valid(?Deferral $deferral, Visit $visit): bool
     {
-        return $deferral !== null && $deferral->procedure_done && $this->deferrals->read($deferral, $visit->aircraft)->status !== 'expired';
+        return $deferral !== null && $deferral->procedure_done
+            && $this->deferrals->read($deferral, $visit->aircraft)->status !== 'expired';
     }
 
     /**

@@ -26,7 +26,10 @@ final readonly class ShowRelease
 
     public function __construct(private Readiness $readiness, private LoadAircraft $load, private Clock $clock) {}
 
-    /** @param string $find words in the mark, the title or the certificate's number of what was released; all where empty */
+    /**
+     * @param string $find words in the mark, the title or the certificate's number of what was released; all where
+     *   empty
+     */
     public function all(Person $me, string $find = ''): ReleasesView
     {
         $visits = $this->readiness->query()
@@ -117,12 +120,17 @@ final readonly class ShowRelease
             type: $visit->aircraft->type->code,
             title: $visit->title,
             state: $visit->state,
-            sentence: $certificate === null ? ReleaseWords::standing($mark, $blockers) : ReleaseWords::released($mark, $certificate->number),
+            sentence: $certificate === null
+                ? ReleaseWords::standing($mark, $blockers)
+                : ReleaseWords::released($mark, $certificate->number),
             verdict: $blockers === [] ? 'ready' : 'blocked',
             blockers: $blockers,
             items: array_values($visit->cards->map(static fn(Card $c): string => "{$c->number} {$c->title}")->all()),
             number: $certificate?->number,
-            certifier: $certificate === null ? null : "{$certificate->person->name} ({$certificate->person->stamp}), ".$this->clock->local(Instant::parse($certificate->at)),
+            certifier: $certificate === null
+                ? null
+                : "{$certificate->person->name} ({$certificate->person->stamp}), "
+                .$this->clock->local(Instant::parse($certificate->at)),
             may: $me->can('release', Visit::class),
             moved: array_map(
                 static fn(array $m): string => "{$m['code']} {$m['title']}: next {$m['next']}",

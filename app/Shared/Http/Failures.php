@@ -22,16 +22,21 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 use Throwable;
 
-/** How errors leave the server: always JSON under /api, always with a message that says what happened, what was kept and what to do. */
+/**
+ * How errors leave the server: always JSON under /api, always with a message that says what happened, what was kept and
+ * what to do.
+ */
 final class Failures
 {
     public const NOT_FOUND = 'Not found: it was removed, or the address is wrong. Nothing was changed.';
 
     public const BUSY = 'Others are saving at this moment. Nothing was changed; send it again.';
 
-    public const FULL = 'The server has no room left to save anything. Nothing was changed; what is there can still be read. Tell whoever looks after it.';
+    public const FULL = 'The server has no room left to save anything. Nothing was changed; what is there can still '
+        .'be read. Tell whoever looks after it.';
 
-    public const FAILED = 'The server failed at this, and has written down why. Nothing was changed; what you entered is still on this screen. Try it once more, then tell whoever looks after it.';
+    public const FAILED = 'The server failed at this, and has written down why. Nothing was changed; what you '
+        .'entered is still on this screen. Try it once more, then tell whoever looks after it.';
 
     public static function register(Exceptions $exceptions): void
     {
@@ -51,7 +56,9 @@ final class Failures
             ['message' => trim($e->path.' '.$e->getMessage()), ...$e->toArray()],
             422,
         ));
-        $exceptions->render(static fn(AlreadyDone $e): JsonResponse => new JsonResponse(['message' => self::BUSY], 409));
+        $exceptions->render(
+            static fn(AlreadyDone $e): JsonResponse => new JsonResponse(['message' => self::BUSY], 409),
+        );
         $exceptions->render(static fn(AuthenticationException $e): JsonResponse => new JsonResponse(
             ['message' => 'You are signed out. Sign in again; what you typed is still on this screen.'],
             401,
@@ -60,7 +67,9 @@ final class Failures
             ['message' => $e->getPrevious() instanceof AuthorizationException && $e->getMessage() !== 'This action is unauthorized.' ? $e->getMessage() : 'Your role does not allow this. Nothing was changed.'],
             403,
         ));
-        $exceptions->render(static fn(Throwable $e, Request $request): ?JsonResponse => $request->is('api/*') ? self::other($e) : null);
+        $exceptions->render(
+            static fn(Throwable $e, Request $request): ?JsonResponse => $request->is('api/*') ? self::other($e) : null,
+        );
     }
 
     private static function other(Throwable $e): ?JsonResponse
@@ -68,7 +77,10 @@ final class Failures
         [$status, $message] = match (true) {
             $e instanceof NotFoundHttpException => [
                 404,
-                $e->getPrevious() === null && $e->getMessage() !== '' && ! str_starts_with($e->getMessage(), 'The route ') ? $e->getMessage() : self::NOT_FOUND,
+                $e->getPrevious() === null && $e->getMessage() !== ''
+                    && ! str_starts_with($e->getMessage(), 'The route ')
+                    ? $e->getMessage()
+                    : self::NOT_FOUND,
             ],
             $e instanceof MethodNotAllowedHttpException => [405, self::NOT_FOUND],
             $e instanceof TooManyRequestsHttpException => [
@@ -100,7 +112,8 @@ final class Failures
                 $e->getMessage(),
                 'database table is locked',
             ) => [503, self::BUSY],
-            str_contains($e->getMessage(), 'disk is full'), str_contains($e->getMessage(), 'disk I/O error'), str_contains($e->getMessage(), 'readonly database') => [507, self::FULL],
+            str_contains($e->getMessage(), 'disk is full'), str_contains($e->getMessage(), 'disk I/O error'),
+            str_contains($e->getMessage(), 'readonly database') => [507, self::FULL],
             default => [500, self::FAILED],
         };
     }

@@ -10,9 +10,9 @@ use Illuminate\Support\Facades\DB;
 /**
  * What a request was sent to do, by the key that its sender gave it.
  *
- * The key is written by the transaction that does it, in the last moment before it commits: so either both stand or neither does,
- * whatever happens to the process in between. One of an application's many transactions is the one; readers that keep what they worked
- * out go aside.
+ * The key is written by the transaction that does it, in the last moment before it commits: so either both stand or
+ * neither does, whatever happens to the process in between. One of an application's many transactions is the one;
+ * readers that keep what they worked out go aside.
  */
 final class Intention
 {

@@ -15,9 +15,10 @@ use Symfony\Component\HttpFoundation\Response;
 /**
  * A request sent twice is carried out once.
  *
- * The client names each intention in `Idempotency-Key`. The key stands from the moment on in which its transaction commits
- * ({@see Intention}); its answer is kept after that, and given again to every later request with the key. A request that is refused,
- * fails or dies leaves nothing, so it can be sent again at once. One that was carried out and whose answer was lost is told so.
+ * The client names each intention in `Idempotency-Key`. The key stands from the moment on in which its transaction
+ * commits ({@see Intention}); its answer is kept after that, and given again to every later request with the key. A
+ * request that is refused, fails or dies leaves nothing, so it can be sent again at once. One that was carried out and
+ * whose answer was lost is told so.
  */
 final readonly class Once
 {
@@ -56,7 +57,8 @@ final readonly class Once
             return $response;
         }
 
-        // Refused or failed here; but the same may have been carried out meanwhile, or been carried out before the failure.
+        // Refused or failed here; but the same may have been carried out meanwhile, or been carried out before the
+        // failure.
         return ($response->isSuccessful() ? null : self::again($where, $print)) ?? $response;
     }
 

@@ -11,8 +11,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * One request, one instant: what it decides, what it writes and what the record says of it bear the same time, however long it takes. What was remembered for another is
- * forgotten.
+ * One request, one instant: what it decides, what it writes and what the record says of it bear the same time, however
+ * long it takes. What was remembered for another is forgotten.
  */
 final readonly class OneInstant
 {

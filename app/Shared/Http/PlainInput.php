@@ -9,7 +9,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Text that can be kept and printed: valid UTF-8, and of the control characters only tab and line ends. Anything else is refused by its field. */
+/**
+ * Text that can be kept and printed: valid UTF-8, and of the control characters only tab and line ends. Anything else
+ * is refused by its field.
+ */
 final class PlainInput
 {
     public function handle(Request $request, Closure $next): Response
@@ -36,7 +39,8 @@ final class PlainInput
                 if (preg_match('//u', $text) !== 1 || preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $text) === 1) {
                     $safe = preg_replace('/[^\x20-\x7E]+/', '?', mb_strcut($place, 0, 60));
                     throw Refused::because(
-                        "{$safe}: contains characters that cannot be kept or printed. Type it again; nothing was changed.",
+                        "{$safe}: contains characters that cannot be kept or printed. Type it again; nothing was "
+                            .'changed.',
                     );
                 }
             }

@@ -6,7 +6,10 @@ namespace App\Shared\Http;
 
 use Illuminate\Http\Middleware\TrustProxies;
 
-/** Whose word counts for where a request came from, and that it came encrypted: nobody's, unless JORVEL_PROXIES names their addresses. */
+/**
+ * Whose word counts for where a request came from, and that it came encrypted: nobody's, unless JORVEL_PROXIES names
+ * their addresses.
+ */
 final class Proxies extends TrustProxies
 {
     /** @return list<string>|null */

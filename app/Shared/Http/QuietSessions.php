@@ -8,18 +8,21 @@ use Illuminate\Database\QueryException;
 use Illuminate\Session\DatabaseSessionHandler;
 
 /**
- * Sessions in the database that are written when something of them changes, or once in a while; so that reading does not wait for
- * whoever writes, and goes on while nothing can be written at all.
+ * Sessions in the database that are written when something of them changes, or once in a while; so that reading does
+ * not wait for whoever writes, and goes on while nothing can be written at all.
  *
- * A session is written over only as it was read: a request that was on its way while somebody signed out would otherwise put their
- * session back, with them in it, as soon as another had begun an empty one under the same name.
+ * A session is written over only as it was read: a request that was on its way while somebody signed out would
+ * otherwise put their session back, with them in it, as soon as another had begun an empty one under the same name.
  */
 final class QuietSessions extends DatabaseSessionHandler
 {
     /** How long a session may be used before its time of use is written again, in seconds. */
     private const WHILE = 120;
 
-    /** @var array<string, array{string, int, string|null}> what was read of each, when it was last used, and its row's payload */
+    /**
+     * @var array<string, array{string, int, string|null}> what was read of each, when it was last used, and its row's
+     *   payload
+     */
     private array $read = [];
 
     public function read($sessionId): string
@@ -44,7 +47,9 @@ final class QuietSessions extends DatabaseSessionHandler
         }
         try {
             parent::write($sessionId, $data);
-            $this->read[$sessionId] = [self::print((string) $data), $this->currentTime(), base64_encode((string) $data)];
+            $this->read[$sessionId] = [
+                self::print((string) $data), $this->currentTime(), base64_encode((string) $data),
+            ];
 
             return true;
         } catch (QueryException $e) {

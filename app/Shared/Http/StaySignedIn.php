@@ -10,8 +10,9 @@ use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A refusal for want of a sign-in leaves the session that the browser has: one that was on its way while somebody signed in would
- * put their old session in place of the new one, and sign them out. Whoever has none is given one to sign in with.
+ * A refusal for want of a sign-in leaves the session that the browser has: one that was on its way while somebody
+ * signed in would put their old session in place of the new one, and sign them out. Whoever has none is given one to
+ * sign in with.
  */
 final class StaySignedIn
 {

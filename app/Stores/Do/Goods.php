@@ -49,11 +49,16 @@ final readonly class Goods
             $there = PartBatch::with('part')->firstWhere('batch', $batch);
             if ($there !== null && $there->part_id !== $part->id) {
                 throw Refused::because(
-                    "Batch {$batch} is {$there->part->number} {$there->part->title}. Look at the label again; nothing was taken in.",
+                    "Batch {$batch} is {$there->part->number} {$there->part->title}. Look at the label again; "
+                        .'nothing was taken in.',
                 );
             }
             if ($there !== null && $there->expires !== ($expires === null ? null : (string) $expires)) {
-                throw Refused::because("Batch {$batch} is in the store ".($there->expires === null ? 'without a shelf life' : "with a shelf life until {$there->expires}").'. One batch has one; nothing was taken in.');
+                throw Refused::because(
+                    "Batch {$batch} is in the store "
+                        .($there->expires === null ? 'without a shelf life' : "with a shelf life until {$there->expires}")
+                        .'. One batch has one; nothing was taken in.',
+                );
             }
             $there ??= PartBatch::create([
                 'part_id' => $part->id,
@@ -63,7 +68,9 @@ final readonly class Goods
             ]);
             $this->move($by, $there, PartMove::IN, $quantity, $paper);
             if ($order !== null) {
-                $order->quantity > $quantity ? $order->update(['quantity' => $order->quantity - $quantity]) : $order->delete();
+                $order->quantity > $quantity
+                    ? $order->update(['quantity' => $order->quantity - $quantity])
+                    : $order->delete();
             }
         });
     }
@@ -83,7 +90,10 @@ final readonly class Goods
         $this->move($by, $batch, PartMove::FITTED, -$quantity, $for);
     }
 
-    /** What a step had fitted came off again with the step; it is not in the store, and the store knows what became of it. */
+    /**
+     * What a step had fitted came off again with the step; it is not in the store, and the store knows what became of
+     * it.
+     */
     public function cameOff(Person $by, PartBatch $batch, string $said): void
     {
         $this->move($by, $batch->refresh(), PartMove::OFF, 0, $said);
@@ -95,7 +105,10 @@ final readonly class Goods
         DB::transaction(function () use ($by, $batch, $quantity, $why): void {
             $taken = $batch->load('moves')->taken();
             if ($quantity > $taken) {
-                throw Refused::because(($taken === 0 ? 'Nothing' : "Only {$taken}")." of batch {$batch->batch} left the store. Nothing was entered.");
+                throw Refused::because(
+                    ($taken === 0 ? 'Nothing' : "Only {$taken}")
+                        ." of batch {$batch->batch} left the store. Nothing was entered.",
+                );
             }
             $this->move($by, $batch, PartMove::BACK, $quantity, $why);
         });

@@ -24,8 +24,8 @@ use Illuminate\Support\Collection as Rows;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Opens the re-checks after a recall, all in one: for each card that rests on the tool, a card that takes its readings again, in
- * the visit the aircraft is in, or in one of its own where it is in service.
+ * Opens the re-checks after a recall, all in one: for each card that rests on the tool, a card that takes its readings
+ * again, in the visit the aircraft is in, or in one of its own where it is in service.
  */
 final readonly class OpenRechecks
 {
@@ -83,7 +83,8 @@ final readonly class OpenRechecks
     ): void {
         $aircraft = $cards->firstOrFail()->aircraft;
         $template = $templates->get($aircraft->type_id) ?? throw Refused::because(
-            "There is no card template for re-checks of the {$aircraft->type->code}. Add one in Library; nothing was opened.",
+            "There is no card template for re-checks of the {$aircraft->type->code}. Add one in Library; nothing "
+                .'was opened.',
         );
         $visit = $this->visit($aircraft, $recall->tool);
         $visit->setRelation('aircraft', $aircraft);
@@ -93,8 +94,11 @@ final readonly class OpenRechecks
             $again = clone $template;
             $again->steps = [$template->steps[0], ...$this->steps($card, $rows[$card->id] ?? collect())];
             $made = ($this->make)($visit, $again, ++$n, [
-                'title' => "Re-check after {$recall->tool->code}: {$card->title}", 'makes' => 'recheck', 'phase' => 'test', 'skill' => $card->skill, 'needs' => [$card->skill => 1],
-                'hours' => max(0.5, 0.25 * (count($again->steps) - 1)), 'zone' => $card->zone, 'critical' => $card->critical, 'covers' => $card->covers, 'systems' => $card->systems, 'tools' => $again->toolKinds(),
+                'title' => "Re-check after {$recall->tool->code}: {$card->title}", 'makes' => 'recheck',
+                'phase' => 'test', 'skill' => $card->skill, 'needs' => [$card->skill => 1],
+                'hours' => max(0.5, 0.25 * (count($again->steps) - 1)), 'zone' => $card->zone,
+                'critical' => $card->critical, 'covers' => $card->covers, 'systems' => $card->systems,
+                'tools' => $again->toolKinds(),
             ]);
             Recheck::create(['recall_id' => $recall->id, 'card_id' => $card->id, 'by_card_id' => $made->id]);
             $this->records->write(

@@ -82,12 +82,21 @@ final class Recalls
             )->on('rested.at', '>=', 'tool_recalls.doubt_from')->on('rested.at', '<=', 'tool_recalls.at'),
         )
             ->join('tools', 'tools.id', '=', 'tool_recalls.tool_id')->join('cards', 'cards.id', '=', 'rested.card_id')
-            ->whereNotExists(static fn($q) => $q->from('rechecks')->whereColumn('rechecks.recall_id', 'tool_recalls.id')->whereColumn('rechecks.card_id', 'rested.card_id'))
+            ->whereNotExists(
+                static fn($q)
+                    => $q
+                        ->from('rechecks')
+                        ->whereColumn('rechecks.recall_id', 'tool_recalls.id')
+                        ->whereColumn('rechecks.card_id', 'rested.card_id'),
+            )
             ->distinct()
             ->select(['cards.aircraft_id', 'rested.card_id', 'cards.number', 'cards.title', 'tools.code as tool']);
     }
 
-    /** @return array{last_good: string|null, doubt_from: string} the day of the last good check itself is good to its end, in the operator's zone */
+    /**
+     * @return array{last_good: string|null, doubt_from: string} the day of the last good check itself is good to its
+     *   end, in the operator's zone
+     */
     private function doubt(Tool $tool, Day $foundOn): array
     {
         $checks = ToolCheckEntry::where('tool_id', $tool->id)->get()

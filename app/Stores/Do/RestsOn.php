@@ -9,10 +9,16 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Every reading and use that rests on a recalled tool: those between the day of its last good check and the recall that still stand. */
+/**
+ * Every reading and use that rests on a recalled tool: those between the day of its last good check and the recall that
+ * still stand.
+ */
 final readonly class RestsOn
 {
-    /** @return Collection<int, \stdClass> `{id, card_id, step_id, point, value, unit, verdict, at, taker, number, title, visit_id, aircraft_id, mark, visit_state}`, by aircraft and card */
+    /**
+     * @return Collection<int, \stdClass> `{id, card_id, step_id, point, value, unit, verdict, at, taker, number, title,
+     *   visit_id, aircraft_id, mark, visit_state}`, by aircraft and card
+     */
     public function readings(ToolRecall $recall): Collection
     {
         return $this->on(DB::table('readings'), 'readings', $recall)->where('readings.stands', true)
@@ -35,7 +41,10 @@ final readonly class RestsOn
             ]);
     }
 
-    /** @return Collection<int, \stdClass> `{id, card_id, step_id, at, taker, number, title, visit_id, aircraft_id, mark, visit_state}` */
+    /**
+     * @return Collection<int, \stdClass> `{id, card_id, step_id, at, taker, number, title, visit_id, aircraft_id, mark,
+     *   visit_state}`
+     */
     public function uses(ToolRecall $recall): Collection
     {
         return $this->on(DB::table('tool_uses'), 'tool_uses', $recall)

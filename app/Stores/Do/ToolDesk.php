@@ -74,7 +74,8 @@ final readonly class ToolDesk
         if ($loan !== null && $loan->card_id !== $card->id) {
             $loan->load(['card', 'person']);
             throw Refused::because(
-                "{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in there first, or take another {$tool->kind}; nothing was kept.",
+                "{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in "
+                    ."there first, or take another {$tool->kind}; nothing was kept.",
             );
         }
 
@@ -155,7 +156,8 @@ final readonly class ToolDesk
     {
         if ($counted !== $loan->quantity) {
             throw Refused::because(
-                "{$loan->quantity} of {$loan->what} went out, {$counted} came back. Look for what is missing before anything is closed; it stays out.",
+                "{$loan->quantity} of {$loan->what} went out, {$counted} came back. Look for what is missing before "
+                    .'anything is closed; it stays out.',
             );
         }
     }

@@ -48,7 +48,15 @@ final readonly class PartController
     #[OA\Post(path: '/api/parts/{number}/goods', operationId: 'receiveGoods', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['batch', 'quantity', 'paper'], properties: [new OA\Property(property: 'batch', type: 'string'), new OA\Property(property: 'quantity', type: 'integer'), new OA\Property(property: 'expires', description: 'last day of the shelf life', type: 'string', nullable: true), new OA\Property(property: 'paper', type: 'string'), new OA\Property(property: 'order', type: 'integer', nullable: true)])), responses: [new OA\Response(response: 200, description: 'The part with what came', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function goods(string $number, GoodsRequest $request, Goods $goods): JsonResponse
     {
-        $goods->receive($request->person(), Part::where('number', $number)->firstOrFail(), trim($request->string('batch')->value()), $request->integer('quantity'), $request->filled('expires') ? Day::parse($request->string('expires')->value()) : null, $request->string('paper')->value(), $request->filled('order') ? PartOrder::findOrFail($request->integer('order')) : null);
+        $goods->receive(
+            $request->person(),
+            Part::where('number', $number)->firstOrFail(),
+            trim($request->string('batch')->value()),
+            $request->integer('quantity'),
+            $request->filled('expires') ? Day::parse($request->string('expires')->value()) : null,
+            $request->string('paper')->value(),
+            $request->filled('order') ? PartOrder::findOrFail($request->integer('order')) : null,
+        );
 
         return new JsonResponse($this->read->one($number, $request->person()));
     }
@@ -56,7 +64,12 @@ final readonly class PartController
     #[OA\Post(path: '/api/parts/{number}/orders', operationId: 'orderPart', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['quantity', 'expected'], properties: [new OA\Property(property: 'quantity', type: 'integer'), new OA\Property(property: 'expected', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The part with its order', content: new OA\JsonContent(ref: PartRoom::class))])]
     public function order(string $number, OrderRequest $request, KeepPart $keep): JsonResponse
     {
-        $keep->order($request->person(), Part::where('number', $number)->firstOrFail(), $request->integer('quantity'), Day::parse($request->string('expected')->value()));
+        $keep->order(
+            $request->person(),
+            Part::where('number', $number)->firstOrFail(),
+            $request->integer('quantity'),
+            Day::parse($request->string('expected')->value()),
+        );
 
         return new JsonResponse($this->read->one($number, $request->person()));
     }

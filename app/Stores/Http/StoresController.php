@@ -38,7 +38,14 @@ final class StoresController
     #[OA\Post(path: '/api/tools/{code}/checks', operationId: 'checkTool', parameters: [new OA\PathParameter(name: 'code', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'good', 'note'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'good', type: 'boolean'), new OA\Property(property: 'note', type: 'string'), new OA\Property(property: 'cal_due', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool, checked or recalled', content: new OA\JsonContent(ref: ToolRoom::class))])]
     public function check(string $code, CheckToolRequest $request, CheckTool $check, ShowStores $read): JsonResponse
     {
-        $check($request->person(), Tool::where('code', $code)->firstOrFail(), Day::parse($request->string('date')->value()), $request->boolean('good'), $request->string('note')->value(), $request->filled('cal_due') ? Day::parse($request->string('cal_due')->value()) : null);
+        $check(
+            $request->person(),
+            Tool::where('code', $code)->firstOrFail(),
+            Day::parse($request->string('date')->value()),
+            $request->boolean('good'),
+            $request->string('note')->value(),
+            $request->filled('cal_due') ? Day::parse($request->string('cal_due')->value()) : null,
+        );
 
         return new JsonResponse($read->one($code, $request->person()));
     }
@@ -46,7 +53,13 @@ final class StoresController
     #[OA\Post(path: '/api/tools', operationId: 'enterTool', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['code', 'title', 'kind', 'unit', 'resolution', 'uncertainty', 'low', 'high', 'place', 'checked', 'cal_due', 'paper'], properties: [new OA\Property(property: 'code', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'unit', type: 'string'), new OA\Property(property: 'resolution', type: 'number'), new OA\Property(property: 'uncertainty', type: 'number'), new OA\Property(property: 'low', type: 'number'), new OA\Property(property: 'high', type: 'number'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'checked', type: 'string'), new OA\Property(property: 'cal_due', type: 'string'), new OA\Property(property: 'paper', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool entered', content: new OA\JsonContent(ref: ToolRoom::class))])]
     public function enter(ToolRequest $request, KeepTool $keep, ShowStores $read): JsonResponse
     {
-        $tool = $keep->enter($request->person(), $request->fields(), Day::parse($request->string('checked')->value()), Day::parse($request->string('cal_due')->value()), $request->string('paper')->value());
+        $tool = $keep->enter(
+            $request->person(),
+            $request->fields(),
+            Day::parse($request->string('checked')->value()),
+            Day::parse($request->string('cal_due')->value()),
+            $request->string('paper')->value(),
+        );
 
         return new JsonResponse($read->one($tool->code, $request->person()));
     }

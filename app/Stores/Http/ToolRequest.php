@@ -19,9 +19,12 @@ final class ToolRequest extends RoomRequest
     public function rules(): array
     {
         return [
-            'code' => 'required|string|regex:/^[A-Z0-9][A-Z0-9-]{1,20}$/', 'title' => 'required|string|max:80', 'kind' => 'required|string|max:40', 'unit' => 'required|string|max:12',
-            'resolution' => 'required|numeric|gt:0', 'uncertainty' => 'required|numeric|min:0', 'low' => 'required|numeric', 'high' => 'required|numeric|gt:low', 'place' => 'required|string|max:80',
-            'checked' => 'required|date_format:Y-m-d', 'cal_due' => 'required|date_format:Y-m-d', 'paper' => 'required|string|max:200',
+            'code' => 'required|string|regex:/^[A-Z0-9][A-Z0-9-]{1,20}$/', 'title' => 'required|string|max:80',
+            'kind' => 'required|string|max:40', 'unit' => 'required|string|max:12',
+            'resolution' => 'required|numeric|gt:0', 'uncertainty' => 'required|numeric|min:0',
+            'low' => 'required|numeric', 'high' => 'required|numeric|gt:low', 'place' => 'required|string|max:80',
+            'checked' => 'required|date_format:Y-m-d', 'cal_due' => 'required|date_format:Y-m-d',
+            'paper' => 'required|string|max:200',
         ];
     }
 
@@ -34,12 +37,16 @@ final class ToolRequest extends RoomRequest
         ];
     }
 
-    /** @return array{code: string, title: string, kind: string, unit: string, resolution: float, uncertainty: float, low: float, high: float, place: string} */
+    /**
+     * @return array{code: string, title: string, kind: string, unit: string, resolution: float, uncertainty: float, low: float, high: float, place: string}
+     */
     public function fields(): array
     {
         return [
-            'code' => $this->string('code')->value(), 'title' => $this->string('title')->value(), 'kind' => mb_strtolower(trim($this->string('kind')->value())), 'unit' => $this->string('unit')->value(),
-            'resolution' => $this->float('resolution'), 'uncertainty' => $this->float('uncertainty'), 'low' => $this->float('low'), 'high' => $this->float('high'), 'place' => $this->string('place')->value(),
+            'code' => $this->string('code')->value(), 'title' => $this->string('title')->value(),
+            'kind' => mb_strtolower(trim($this->string('kind')->value())), 'unit' => $this->string('unit')->value(),
+            'resolution' => $this->float('resolution'), 'uncertainty' => $this->float('uncertainty'),
+            'low' => $this->float('low'), 'high' => $this->float('high'), 'place' => $this->string('place')->value(),
         ];
     }
 }

@@ -48,7 +48,9 @@ final class Tool extends Model
         return $this->hasOne(ToolLoan::class)->whereNull('in_at');
     }
 
-    /** @return Builder<self> with the card that each is out on: `out_on`, its id, and `out_number`; null in the store */
+    /**
+     * @return Builder<self> with the card that each is out on: `out_on`, its id, and `out_number`; null in the store
+     */
     public static function withCardOutOn(): Builder
     {
         $query = self::query();
@@ -81,7 +83,8 @@ final class Tool extends Model
             $this->state === self::GONE => 'is out of use',
             $this->state === self::RECALLED => 'is recalled: it was found out of tolerance',
             $this->state === self::AWAY => 'is away for calibration',
-            Day::parse($this->cal_due)->number < $today->number => "has no valid calibration: it ran out on {$this->cal_due}",
+            Day::parse($this->cal_due)->number < $today->number
+                => "has no valid calibration: it ran out on {$this->cal_due}",
             default => null,
         };
     }

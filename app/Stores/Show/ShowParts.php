@@ -72,7 +72,11 @@ final readonly class ShowParts
                 $b->spent($today),
                 $b->taken(),
             ))->all()),
-            array_values($p->orders->map(static fn(PartOrder $o): OrderView => new OrderView($o->id, $o->quantity, $o->expected))->all()),
+            array_values(
+                $p->orders
+                    ->map(static fn(PartOrder $o): OrderView => new OrderView($o->id, $o->quantity, $o->expected))
+                    ->all(),
+            ),
             array_values($p->batches->flatMap(static fn(PartBatch $b) => $b->moves->each(
                 static fn(PartMove $m) => $m->setRelation('batch', $b),
             ))->sortByDesc('id')->map(fn(PartMove $m): StockMove => new StockMove(

@@ -55,13 +55,18 @@ final readonly class ShowStores
         $bad = $tools->where('state', 'stop')->count();
         $sentence = match (true) {
             $tools->isEmpty() => 'No tool yet.',
-            $recalled->isNotEmpty() => $recalled->implode(' and ').($recalled->count() === 1 ? ' is recalled: see what rests on it. ' : ' are recalled: see what rests on them. ').Words::count($bad, 'tool').' must not be used today.',
+            $recalled->isNotEmpty() => $recalled->implode(' and ').($recalled->count() === 1 ? ' is recalled: see '
+                .'what rests on it. '
+                    : ' are recalled: see what rests on them. ').Words::count($bad, 'tool').' must not be used today.',
             $bad === 0 => 'Every tool may be used.',
             default => "{$bad} of {$tools->count()} tools must not be used today.",
         };
 
         $parts = $this->parts->all();
-        $out = $loans->isEmpty() ? 'Everything is in: no tool, no rag is out.' : Words::count($loans->count(), 'thing is', 'things are').' out. No aircraft is released with anything out on its cards.';
+        $out = $loans->isEmpty()
+            ? 'Everything is in: no tool, no rag is out.'
+            : Words::count($loans->count(), 'thing is', 'things are')
+            .' out. No aircraft is released with anything out on its cards.';
 
         return new StoresView(
             $sentence,
@@ -95,10 +100,13 @@ final readonly class ShowStores
         $reach = $recall === null ? null : $this->recall($recall);
         $recalled = $tool->state === Tool::RECALLED;
         $sentence = match (true) {
-            $reach === null || (! $recalled && ($reach->aircraft === [] || $reach->toClose === 0)) => "{$tool->code} ".lcfirst($view->said).'.',
+            $reach === null || (! $recalled && ($reach->aircraft === [] || $reach->toClose === 0))
+                => "{$tool->code} ".lcfirst($view->said).'.',
             $reach->aircraft === [] => "{$tool->code} is recalled; nothing rests on it since its last good check.",
             default => match ($tool->state) {
-                Tool::RECALLED => "{$tool->code} is recalled: ", Tool::IN => "{$tool->code} is back, and what it read before is still in doubt: ", default => "{$tool->code} {$view->said}, and what it read is still in doubt: ",
+                Tool::RECALLED => "{$tool->code} is recalled: ",
+                Tool::IN => "{$tool->code} is back, and what it read before is still in doubt: ",
+                default => "{$tool->code} {$view->said}, and what it read is still in doubt: ",
             }.Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(
                 count($reach->aircraft),
                 'aircraft',
@@ -180,7 +188,8 @@ final readonly class ShowStores
             $t->code,
             $t->title,
             $t->kind,
-            Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to ".Words::number($t->resolution, 3),
+            Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to "
+                .Words::number($t->resolution, 3),
             $t->cal_due,
             match (true) {
                 $why !== null => 'stop', $days <= config('jorvel.warn_days') => 'watch', default => 'clear',

@@ -69,7 +69,10 @@ final readonly class Assign
         });
     }
 
-    /** @return Collection<int, Candidate> everybody who works: those who are free first, then those who fit and are elsewhere or off shift */
+    /**
+     * @return Collection<int, Candidate> everybody who works: those who are free first, then those who fit and are
+     *   elsewhere or off shift
+     */
     public function candidates(Card $card, string $role): Collection
     {
         $people = Person::thereOn($this->clock->today())->with('qualifications', 'rotaDays')
@@ -89,7 +92,9 @@ final readonly class Assign
     /** The day from which a card counts: on which it is planned, or its visit begins; today if that is over. */
     private function day(Card $card): Day
     {
-        $planned = $card->planned_start === null ? Day::parse($card->visit->start) : Instant::parse($card->planned_start)->dayIn($this->clock->zone());
+        $planned = $card->planned_start === null
+            ? Day::parse($card->visit->start)
+            : Instant::parse($card->planned_start)->dayIn($this->clock->zone());
 
         return Day::fromNumber(max($planned->number, $this->clock->today()->number));
     }

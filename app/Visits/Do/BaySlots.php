@@ -38,7 +38,8 @@ final readonly class BaySlots
             $slot = $bay->slots()->where('start', '<=', $end)->where('end', '>=', $start)->first();
             if ($slot !== null) {
                 throw Refused::because(
-                    "{$bay->name} already has a free slot from {$slot->start} to {$slot->end}. Remove it first; nothing was saved.",
+                    "{$bay->name} already has a free slot from {$slot->start} to {$slot->end}. Remove it first; "
+                        .'nothing was saved.',
                 );
             }
             $bay->slots()->create(['start' => $start, 'end' => $end, 'hours' => $hours, 'note' => $note]);

@@ -16,8 +16,8 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
 /**
- * Begins a visit before the day that was planned for it. From then on the aircraft stands in it: it does not fly, and its first day is today,
- * for every forecast, bay and board. The controllers are told.
+ * Begins a visit before the day that was planned for it. From then on the aircraft stands in it: it does not fly, and
+ * its first day is today, for every forecast, bay and board. The controllers are told.
  */
 final readonly class BeginVisit
 {
@@ -35,7 +35,11 @@ final readonly class BeginVisit
             $visit = Visit::with('aircraft.type')->findOrFail($id);
             $today = $this->clock->today();
             if ($visit->daysEarly($today) === 0) {
-                throw Refused::because("\"{$visit->title}\" need not be begun early: it is ".($visit->state === Visit::PLANNED ? 'due to begin' : 'begun already').'. Reload to see it; nothing was changed.');
+                throw Refused::because(
+                    "\"{$visit->title}\" need not be begun early: it is "
+                        .($visit->state === Visit::PLANNED ? 'due to begin' : 'begun already')
+                        .'. Reload to see it; nothing was changed.',
+                );
             }
             $this->requireFree($visit, $today);
             FloorCount::up($visit->aircraft_id);

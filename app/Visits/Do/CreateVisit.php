@@ -86,11 +86,17 @@ final readonly class CreateVisit
     private function requireBay(string $bay, Day $start, Day $end): void
     {
         $other = Bay::where('name', $bay)->exists()
-            ? Visit::with('aircraft')->where('bay', $bay)->where('state', '!=', Visit::RELEASED)->where('start', '<=', (string) $end)->where('end', '>=', (string) $start)->first()
+            ? Visit::with('aircraft')
+                ->where('bay', $bay)
+                ->where('state', '!=', Visit::RELEASED)
+                ->where('start', '<=', (string) $end)
+                ->where('end', '>=', (string) $start)
+                ->first()
             : null;
         if ($other !== null) {
             throw Refused::because(
-                "{$other->aircraft->mark} stands in {$bay} from {$other->start} to {$other->end}. Choose another bay or other dates; nothing was saved.",
+                "{$other->aircraft->mark} stands in {$bay} from {$other->start} to {$other->end}. Choose another "
+                    .'bay or other dates; nothing was saved.',
             );
         }
     }
@@ -186,8 +192,10 @@ final readonly class CreateVisit
         foreach ($chosen as $row) {
             $item = $row->of->item;
             ($this->make)($visit, $item->template, ++$n, [
-                'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(), 'hours' => $item->workHours(),
-                'zone' => $zones[$item->access[0] ?? ''] ?? $item->template->zone, 'panels' => $item->access, 'states' => $item->states ?? [],
+                'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(),
+                'hours' => $item->workHours(),
+                'zone' => $zones[$item->access[0] ?? ''] ?? $item->template->zone, 'panels' => $item->access,
+                'states' => $item->states ?? [],
             ], $item->chapter);
         }
     }

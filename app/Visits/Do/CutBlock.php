@@ -19,8 +19,8 @@ use Jorvel\Core\Visits\Phases;
 /**
  * A block cut into equal phases, beside the block as it is.
  *
- * The block is everything of a type's programme on the aircraft itself with a calendar interval of so many months or more. Its
- * general part (chapter 05) is not one task and is shared out evenly.
+ * The block is everything of a type's programme on the aircraft itself with a calendar interval of so many months or
+ * more. Its general part (chapter 05) is not one task and is shared out evenly.
  */
 final readonly class CutBlock
 {
@@ -35,7 +35,8 @@ final readonly class CutBlock
     public function __invoke(?string $code, int $months, int $phases): PhasesView
     {
         $types = AircraftType::orderBy('code')->pluck('code');
-        $type = AircraftType::where('code', $code ?? $types->first())->first() ?? throw Refused::because('There is no aircraft type yet.');
+        $type = AircraftType::where('code', $code ?? $types->first())->first()
+            ?? throw Refused::because('There is no aircraft type yet.');
         $panels = Panel::where('type_id', $type->id)->get()
             ->mapWithKeys(static fn(Panel $p): array => [$p->code => $p->hours()])
             ->all();
@@ -87,8 +88,11 @@ final readonly class CutBlock
         );
         $block = $blockHours + $blockAccess;
         $more = array_sum($totals) - $block;
-        $sentence = $items === [] ? "Nothing of the {$type->code} programme has an interval of {$months} months or more."
-            : ($phases === 1 ? 'One block of ' : "{$phases} phases of at most ").Words::number($result->longest()).' h in place of one block of '.Words::number($block).' h; '.($more < 0.05 ? 'no panel is opened twice.' : 'panels cost '.Words::number($more).' h more in all.');
+        $sentence = $items === []
+            ? "Nothing of the {$type->code} programme has an interval of {$months} months or more."
+            : ($phases === 1 ? 'One block of ' : "{$phases} phases of at most ").Words::number($result->longest())
+            .' h in place of one block of '.Words::number($block).' h; '
+            .($more < 0.05 ? 'no panel is opened twice.' : 'panels cost '.Words::number($more).' h more in all.');
 
         return new PhasesView(
             $type->code,

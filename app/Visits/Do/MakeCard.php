@@ -18,7 +18,8 @@ final readonly class MakeCard
     private const USUAL = ['assembly', 'torque', 'locking'];
 
     /**
-     * @param array<string, mixed> $own what differs from the template: title, hours, zone, panels, states, item, finding
+     * @param array<string, mixed> $own what differs from the template: title, hours, zone, panels, states, item,
+     *   finding
      * @param string|null $chapter of the system that is worked on, where it is not the template's
      */
     public function __invoke(
@@ -31,7 +32,8 @@ final readonly class MakeCard
         $template = self::methodFor($template, $visit);
         $panels = $own['panels'] ?? [];
         // What a visit makes by itself, panels and jacks, is no work on the system.
-        $covers = $own['covers'] ?? $template->covers ?? ($template->makes === null ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter) : []);
+        $covers = $own['covers'] ?? $template->covers
+            ?? ($template->makes === null ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter) : []);
         $critical = $own['critical'] ?? $template->critical || $covers !== [] || in_array(
             'inspection',
             array_column($template->steps, 'kind'),
@@ -39,11 +41,15 @@ final readonly class MakeCard
         );
         $card = Card::create([
             'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
-            'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title, 'revision' => $template->revision, 'skill' => $template->skill,
+            'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title,
+            'revision' => $template->revision, 'skill' => $template->skill,
             'hours' => $template->hours, 'zone' => $template->zone, 'state' => Card::OPEN, 'version' => 1,
-            'phase' => $template->phase, 'makes' => $template->makes, 'needs' => $template->people(), 'positions' => $template->positions, 'tools' => $template->toolKinds(),
+            'phase' => $template->phase, 'makes' => $template->makes, 'needs' => $template->people(),
+            'positions' => $template->positions, 'tools' => $template->toolKinds(),
             ...$own,
-            'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers, 'systems' => $own['systems'] ?? self::systems($visit, $template, $chapter), 'panels' => $panels, 'states' => [
+            'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers,
+            'systems' => $own['systems'] ?? self::systems($visit, $template, $chapter), 'panels' => $panels,
+            'states' => [
                 ...$template->states ?? [],
                 ...$own['states'] ?? [],
             ] ?: null,
@@ -66,13 +72,16 @@ final readonly class MakeCard
     }
 
     /**
-     * What whoever works it has their hands in: as the template says, else as its chapter does; none, and it touches everything in its zone.
+     * What whoever works it has their hands in: as the template says, else as its chapter does; none, and it touches
+     * everything in its zone.
      *
      * @return list<string>
      */
     private static function systems(Visit $visit, CardTemplate $template, ?string $chapter): array
     {
-        return $template->systems !== [] || $template->makes !== null ? $template->systems : $visit->aircraft->loadMissing('type')->type->systemsOf($chapter ?? $template->chapter);
+        return $template->systems !== [] || $template->makes !== null
+            ? $template->systems
+            : $visit->aircraft->loadMissing('type')->type->systemsOf($chapter ?? $template->chapter);
     }
 
     /** Of several methods of a task, the one that the approved data of the aircraft's fleet names. */
@@ -80,6 +89,9 @@ final readonly class MakeCard
     {
         $fleet = $visit->aircraft->loadMissing('fleet')->fleet->code;
 
-        return $template->loadMissing('methods')->methods->first(static fn(CardTemplate $t): bool => in_array($fleet, $t->fleets ?? [], true)) ?? $template;
+        return $template
+            ->loadMissing('methods')->methods
+            ->first(static fn(CardTemplate $t): bool => in_array($fleet, $t->fleets ?? [], true))
+            ?? $template;
     }
 }

@@ -14,7 +14,10 @@ use App\Shared\Refused;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 
-/** Turns a finding into a card of its visit that fixes it; panels that were closed meanwhile are opened and closed again. */
+/**
+ * Turns a finding into a card of its visit that fixes it; panels that were closed meanwhile are opened and closed
+ * again.
+ */
 final readonly class MakeFixCard
 {
     public function __construct(private MakeCard $make, private VisitFrame $frame, private Records $records) {}
@@ -52,8 +55,11 @@ final readonly class MakeFixCard
             ]));
             FloorCount::up($found->aircraft_id);
             $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
-                'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill, 'needs' => [$skill => $hours >= 8 ? 2 : 1],
-                'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical || $covers !== [], 'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter), 'panels' => $found->panels, 'states' => $found->states ?? [],
+                'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill,
+                'needs' => [$skill => $hours >= 8 ? 2 : 1],
+                'hours' => $hours, 'zone' => $found->zone, 'critical' => $found->critical || $covers !== [],
+                'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter),
+                'panels' => $found->panels, 'states' => $found->states ?? [],
             ]);
             $finding->update(['fix_hours' => $hours]);
             $this->frame->complete($found->visit);

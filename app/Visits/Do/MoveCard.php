@@ -21,8 +21,8 @@ use Jorvel\Core\Visits\Plan;
 use Jorvel\Core\Visits\PlanResult;
 
 /**
- * Moves a card on the board: the others keep their order and flow round it. Shown first with everything that it moves, saved
- * only when told.
+ * Moves a card on the board: the others keep their order and flow round it. Shown first with everything that it moves,
+ * saved only when told.
  */
 final readonly class MoveCard
 {
@@ -78,7 +78,9 @@ final readonly class MoveCard
         $to = $slot === null ? null : $this->board->hours($visit)->begins((int) round($slot));
         $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
         if ($card->state !== Card::OPEN) {
-            throw Refused::because("Card {$card->number} is ".($card->worked() ? 'worked' : 'in work').'; it cannot be moved any more.');
+            throw Refused::because(
+                "Card {$card->number} is ".($card->worked() ? 'worked' : 'in work').'; it cannot be moved any more.',
+            );
         }
         PlanRuns::requireSame($visit->plan, $version);
         $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
@@ -102,7 +104,10 @@ final readonly class MoveCard
         );
     }
 
-    /** @return array{list<MovedCard>, string} what moves by it, and what it does to the exit; the visit's cards then bear the new times */
+    /**
+     * @return array{list<MovedCard>, string} what moves by it, and what it does to the exit; the visit's cards then
+     *   bear the new times
+     */
     private function laid(CardMove $m): array
     {
         $exit = $this->board->exit($m->visit->cards);
@@ -146,7 +151,10 @@ final readonly class MoveCard
             $later = max(0.0, $ask->hours->hours($ask->hours->at($leaves) - $ask->hours->at($exit)));
             $moved = 0;
             foreach ($ask->cards as $c => $other) {
-                $moved += $other->id !== $cardId && (string) $ask->hours->begins($result->starts[$c]) > (string) $other->planned_start ? 1 : 0;
+                $moved += $other->id !== $cardId
+                    && (string) $ask->hours->begins($result->starts[$c]) > (string) $other->planned_start
+                    ? 1
+                    : 0;
             }
             $rows[] = new SlipRow(
                 $hours,
@@ -215,14 +223,16 @@ final readonly class MoveCard
                     $card->id,
                     $card->number,
                     $card->title,
-                    ($from === null ? '' : $this->clock->local(Instant::parse($from)).' → ').$this->clock->local(Instant::parse($to)),
+                    ($from === null ? '' : $this->clock->local(Instant::parse($from)).' → ')
+                        .$this->clock->local(Instant::parse($to)),
                     $hours,
                 );
             }
         }
         usort(
             $moved,
-            static fn(MovedCard $a, MovedCard $b): int => ($b->id === $cardId) <=> ($a->id === $cardId) ?: abs($b->hours) <=> abs($a->hours),
+            static fn(MovedCard $a, MovedCard $b): int
+                => ($b->id === $cardId) <=> ($a->id === $cardId) ?: abs($b->hours) <=> abs($a->hours),
         );
 
         return $moved;
@@ -231,7 +241,10 @@ final readonly class MoveCard
     private function effect(Card $card, ?Instant $to, ?Instant $was, Instant $exit): string
     {
         $begins = Instant::parse((string) $card->planned_start);
-        $waited = $to !== null && $to->isBefore($begins) && $begins->epoch() - $to->epoch() >= 1800 ? " {$card->number} cannot begin sooner than ".$this->clock->local($begins).': what it waits for, its people or its states are not there.' : '';
+        $waited = $to !== null && $to->isBefore($begins) && $begins->epoch() - $to->epoch() >= 1800
+            ? " {$card->number} cannot begin sooner than ".$this->clock->local($begins)
+            .': what it waits for, its people or its states are not there.'
+            : '';
         $days = $was === null ? 0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
 
         return match (true) {

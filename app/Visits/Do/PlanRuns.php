@@ -21,8 +21,8 @@ use Jorvel\Core\Visits\Plan;
 /**
  * Long searches for a shorter plan, worked in the queue.
  *
- * Nothing of a visit is touched until a run is over; then its plan is saved in one piece, if the visit is as it was when the run
- * began and the plan is shorter. So a run can be cancelled, or its worker die, at any moment.
+ * Nothing of a visit is touched until a run is over; then its plan is saved in one piece, if the visit is as it was
+ * when the run began and the plan is shorter. So a run can be cancelled, or its worker die, at any moment.
  */
 final readonly class PlanRuns
 {
@@ -107,7 +107,8 @@ final readonly class PlanRuns
                 return;
             }
             $plan = VisitPlan::find($visit->id);
-            // As it goes: the plan's own order from now on. Where work has slipped, that leaves later than the plan says.
+            // As it goes: the plan's own order from now on. Where work has slipped, that leaves later than the plan
+            // says.
             $goes = $ask->hours->ends(Plan::inOrder($ask->problem, $ask->now)->makespan());
             $exit = $ask->hours->ends($result->makespan());
             $was = $plan?->result['exit'] ?? null;
@@ -119,15 +120,19 @@ final readonly class PlanRuns
                 ],
                 $behind => [
                     PlanRun::DONE,
-                    'Work has slipped: as it went the aircraft would have left on '.$this->clock->local($goes).'. Planned anew, it leaves on '.$this->clock->local($exit).'.',
+                    'Work has slipped: as it went the aircraft would have left on '.$this->clock->local($goes)
+                        .'. Planned anew, it leaves on '.$this->clock->local($exit).'.',
                 ],
                 $was !== null && ! $exit->isBefore(Instant::parse($was)) => [
                     PlanRun::DONE,
-                    'No shorter plan was found'.($result->makespan() === $result->lowerBound ? ': none can be shorter.' : '; the plan stays as it is.'),
+                    'No shorter plan was found'
+                        .($result->makespan() === $result->lowerBound ? ': none can be shorter.' : '; the plan '
+                        .'stays as it is.'),
                 ],
                 default => [
                     PlanRun::DONE,
-                    'A shorter plan was found: the aircraft leaves on '.$this->clock->local($exit).($was === null ? '.' : ' in place of '.$this->clock->local(Instant::parse($was)).'.'),
+                    'A shorter plan was found: the aircraft leaves on '.$this->clock->local($exit)
+                        .($was === null ? '.' : ' in place of '.$this->clock->local(Instant::parse($was)).'.'),
                 ],
             };
             if ($state === PlanRun::DONE && ($behind || $was === null || $exit->isBefore(Instant::parse($was)))) {
@@ -192,7 +197,8 @@ final readonly class PlanRuns
         $now = $plan->version ?? 0;
         if ($now !== $version) {
             throw Refused::stale(
-                'The plan has changed since you looked at it. The board now shows it as it is; nothing of yours was saved.',
+                'The plan has changed since you looked at it. The board now shows it as it is; nothing of yours was '
+                    .'saved.',
                 $now,
             );
         }

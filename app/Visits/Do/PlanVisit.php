@@ -40,7 +40,8 @@ final readonly class PlanVisit
     /**
      * The visit as a problem for the planner, from an instant on.
      *
-     * @param array<int, array{not_before?: string|null, first?: bool, hours?: float}> $suppose by card id, in place of what is saved
+     * @param array<int, array{not_before?: string|null, first?: bool, hours?: float}> $suppose by card id, in place of
+     *   what is saved
      * @param bool $stay no other card begins sooner than it does now
      *
      * @throws Refused naming the card that nobody can work, or the cards that wait for each other
@@ -68,7 +69,8 @@ final readonly class PlanVisit
                 $skills,
                 $zones,
                 $place,
-                $suppose[$card->id] ?? ($stay && $card->planned_start !== null ? ['stays' => $card->planned_start] : []),
+                $suppose[$card->id]
+                    ?? ($stay && $card->planned_start !== null ? ['stays' => $card->planned_start] : []),
             );
         }
         try {
@@ -85,7 +87,8 @@ final readonly class PlanVisit
             $cards,
             $this->onJacks($cards),
             array_values($cards->map(
-                static fn(Card $c): float => $c->planned_start === null ? INF : (float) Instant::parse($c->planned_start)->epoch(),
+                static fn(Card $c): float
+                    => $c->planned_start === null ? INF : (float) Instant::parse($c->planned_start)->epoch(),
             )->all()),
         );
     }
@@ -170,14 +173,17 @@ final readonly class PlanVisit
         $rows = [];
         foreach ($ask->cards as $c => $card) {
             $times = [
-                'planned_start' => (string) $ask->hours->begins($result->starts[$c]), 'planned_end' => (string) $ask->hours->ends($result->end($c)),
-                'latest_start' => (string) $ask->hours->begins($result->latest[$c]), 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c],
+                'planned_start' => (string) $ask->hours->begins($result->starts[$c]),
+                'planned_end' => (string) $ask->hours->ends($result->end($c)),
+                'latest_start' => (string) $ask->hours->begins($result->latest[$c]),
+                'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c],
             ];
             $card->fill($times)->syncOriginalAttributes(array_keys($times));
             $rows[] = ['id' => $card->id, ...$times, 'on_chain' => (int) $times['on_chain']];
         }
         DB::update(
-            "update cards set planned_start = json_extract(j.value, '$.planned_start'), planned_end = json_extract(j.value, '$.planned_end'),
+            "update cards set planned_start = json_extract(j.value, '$.planned_start'), planned_end = "
+                ."json_extract(j.value, '$.planned_end'),
                 latest_start = json_extract(j.value, '$.latest_start'), on_chain = json_extract(j.value, '$.on_chain')
                 from json_each(?) as j where cards.id = json_extract(j.value, '$.id')",
             [json_encode($rows, JSON_THROW_ON_ERROR)],
@@ -221,7 +227,11 @@ final readonly class PlanVisit
         foreach ($needs as $skill => $many) {
             $most = $skills[$skill] ?? 0;
             if ($many > $most) {
-                throw Refused::because("Card {$card->number} {$card->title} needs {$many} with the {$skill} skill; ".($most === 0 ? 'nobody' : "at most {$most}")." with that and a {$visit->aircraft->type->code} rating is at work in {$this->hangar->base($visit)}. Ask for people, or give the card to another skill; the plan was left as it was.");
+                throw Refused::because(
+                    "Card {$card->number} {$card->title} needs {$many} with the {$skill} skill; "
+                        .($most === 0 ? 'nobody' : "at most {$most}")
+                        ." with that and a {$visit->aircraft->type->code} rating is at work in {$this->hangar->base($visit)}. Ask for people, or give the card to another skill; the plan was left as it was.",
+                );
             }
         }
         $heads = array_sum($needs);
@@ -256,7 +266,8 @@ final readonly class PlanVisit
     {
         return array_keys(array_filter(
             $cards->all(),
-            static fn(Card $c): bool => in_array($c->makes, ['raise', 'lower'], true) || ($c->states['jacks'] ?? null) === 'on',
+            static fn(Card $c): bool
+                => in_array($c->makes, ['raise', 'lower'], true) || ($c->states['jacks'] ?? null) === 'on',
         ));
     }
 }

@@ -16,7 +16,10 @@ use App\Visits\Show\View\PackView;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
-/** Saves a packing: a visit for each free slot that has items, more cards for a visit that is planned; all of it or nothing. */
+/**
+ * Saves a packing: a visit for each free slot that has items, more cards for a visit that is planned; all of it or
+ * nothing.
+ */
 final readonly class SavePack
 {
     public function __construct(private PackRoom $room, private CreateVisit $create) {}

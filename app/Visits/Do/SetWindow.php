@@ -18,7 +18,8 @@ final readonly class SetWindow
     public function __construct(private Records $records) {}
 
     /**
-     * @param array{per_hundred: float, worth_hours: float}|null $prior findings in a hundred hours, and as many hours as it is worth; null for the type's history
+     * @param array{per_hundred: float, worth_hours: float}|null $prior findings in a hundred hours, and as many hours
+     *   as it is worth; null for the type's history
      *
      * @throws Refused when the look window would end outside the visit
      */
@@ -31,7 +32,8 @@ final readonly class SetWindow
         }
         DB::transaction(function () use ($by, $visit, $lookUntil, $prior, $reason): void {
             $set = ['look_until' => $lookUntil, 'prior' => $prior === null ? null : [
-                'shape' => $prior['per_hundred'] / 100 * $prior['worth_hours'], 'rate' => $prior['worth_hours'], 'reason' => $reason, 'by' => "{$by->name} ({$by->stamp})",
+                'shape' => $prior['per_hundred'] / 100 * $prior['worth_hours'], 'rate' => $prior['worth_hours'],
+                'reason' => $reason, 'by' => "{$by->name} ({$by->stamp})",
             ]];
             VisitPlan::updateOrCreate(['visit_id' => $visit->id], $set);
             $this->records->write($by, 'window.set', "visit:{$visit->id}", [...$set, 'why' => $reason]);

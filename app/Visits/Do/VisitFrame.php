@@ -15,8 +15,9 @@ use Jorvel\Core\Visits\VisitPhase;
 use Jorvel\Core\Visits\VisitTask;
 
 /**
- * What a visit needs besides its items: panels opened and closed once, jacks, and for more than a day's work induction, making
- * safe and a last look. A type without a template for one of these has no card for it. Then what each card waits for.
+ * What a visit needs besides its items: panels opened and closed once, jacks, and for more than a day's work induction,
+ * making safe and a last look. A type without a template for one of these has no card for it. Then what each card waits
+ * for.
  */
 final readonly class VisitFrame
 {

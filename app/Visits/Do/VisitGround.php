@@ -8,7 +8,10 @@ use App\Floor\Model\Card;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Visits\WorkHours;
 
-/** What every plan of a visit is made on, loaded once for all that are tried: its hours, who is free in them, its zones, its open cards. */
+/**
+ * What every plan of a visit is made on, loaded once for all that are tried: its hours, who is free in them, its zones,
+ * its open cards.
+ */
 final readonly class VisitGround
 {
     /**

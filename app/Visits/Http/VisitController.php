@@ -39,13 +39,27 @@ final class VisitController
     }
 
     #[OA\Post(path: '/api/visits', operationId: 'makeVisit', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['mark', 'title', 'bay', 'start', 'end', 'items'], properties: [
-        new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'bay', type: 'string'),
+        new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'title', type: 'string'),
+        new OA\Property(property: 'bay', type: 'string'),
         new OA\Property(property: 'start', type: 'string'), new OA\Property(property: 'end', type: 'string'),
-        new OA\Property(property: 'items', description: 'keys of due rows', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(
+            property: 'items',
+            description: 'keys of due rows',
+            type: 'array',
+            items: new OA\Items(type: 'string'),
+        ),
     ])), responses: [new OA\Response(response: 201, description: 'The visit with its cards', content: new OA\JsonContent(ref: VisitView::class))])]
     public function store(MakeVisitRequest $request, CreateVisit $create, ShowVisits $read): JsonResponse
     {
-        $visit = $create($request->person(), $request->string('mark')->value(), $request->string('title')->value(), $request->string('bay')->value(), Day::parse($request->string('start')->value()), Day::parse($request->string('end')->value()), array_values(array_map(strval(...), $request->array('items'))));
+        $visit = $create(
+            $request->person(),
+            $request->string('mark')->value(),
+            $request->string('title')->value(),
+            $request->string('bay')->value(),
+            Day::parse($request->string('start')->value()),
+            Day::parse($request->string('end')->value()),
+            array_values(array_map(strval(...), $request->array('items'))),
+        );
 
         return new JsonResponse($read->one($visit->id), 201);
     }
@@ -59,10 +73,19 @@ final class VisitController
     }
 
     #[OA\Post(path: '/api/findings/{id}/card', operationId: 'fixCard', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['hours'], properties: [new OA\Property(property: 'hours', description: 'of work that is reckoned with', type: 'number')])), responses: [new OA\Response(response: 201, description: 'The visit with the card', content: new OA\JsonContent(ref: VisitView::class))])]
-    public function fixCard(int $id, FixCardRequest $request, MakeFixCard $make, PlanVisit $plan, ShowVisits $read): JsonResponse
-    {
+    public function fixCard(
+        int $id,
+        FixCardRequest $request,
+        MakeFixCard $make,
+        PlanVisit $plan,
+        ShowVisits $read,
+    ): JsonResponse {
         $card = $make($request->person(), Finding::findOrFail($id), $request->float('hours'));
-        $plan($card->visit()->with('aircraft.type')->firstOrFail(), $request->person(), "{$card->number} was made for a finding");
+        $plan(
+            $card->visit()->with('aircraft.type')->firstOrFail(),
+            $request->person(),
+            "{$card->number} was made for a finding",
+        );
 
         return new JsonResponse($read->one($card->visit_id), 201);
     }

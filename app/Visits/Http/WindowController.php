@@ -24,14 +24,32 @@ final class WindowController
 
     #[OA\Post(path: '/api/visits/{id}/window', operationId: 'setWindow', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['look_until', 'prior', 'reason'], properties: [
         new OA\Property(property: 'look_until', type: 'string', nullable: true),
-        new OA\Property(property: 'prior', description: 'null for the type\'s history', type: 'object', nullable: true, required: ['per_hundred', 'worth_hours'], properties: [new OA\Property(property: 'per_hundred', type: 'number'), new OA\Property(property: 'worth_hours', type: 'number')]),
+        new OA\Property(
+            property: 'prior',
+            description: 'null for the type\'s history',
+            type: 'object',
+            nullable: true,
+            required: ['per_hundred', 'worth_hours'],
+            properties: [
+                new OA\Property(property: 'per_hundred', type: 'number'),
+                new OA\Property(property: 'worth_hours', type: 'number'),
+            ],
+        ),
         new OA\Property(property: 'reason', type: 'string'),
     ])), responses: [new OA\Response(response: 200, description: 'The windows as they now stand', content: new OA\JsonContent(ref: WindowView::class))])]
     public function set(int $id, WindowRequest $request, SetWindow $set, ShowWindow $read): JsonResponse
     {
         /** @var array{per_hundred: int|float|string, worth_hours: int|float|string}|null $prior */
         $prior = $request->input('prior');
-        $set($request->person(), Visit::findOrFail($id), $request->input('look_until'), $prior === null ? null : ['per_hundred' => (float) $prior['per_hundred'], 'worth_hours' => (float) $prior['worth_hours']], $request->string('reason')->value());
+        $set(
+            $request->person(),
+            Visit::findOrFail($id),
+            $request->input('look_until'),
+            $prior === null
+                ? null
+                : ['per_hundred' => (float) $prior['per_hundred'], 'worth_hours' => (float) $prior['worth_hours']],
+            $request->string('reason')->value(),
+        );
 
         return new JsonResponse($read->one($id));
     }

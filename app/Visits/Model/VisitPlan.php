@@ -12,7 +12,8 @@ use App\Shared\Model;
  * @property int $visit_id
  * @property int $version counts every plan saved and every change of what is planned
  * @property string|null $look_until last day of the look window
- * @property array{shape: float, rate: float, reason: string, by: string}|null $prior set by hand in place of the type's history
+ * @property array{shape: float, rate: float, reason: string, by: string}|null $prior set by hand in place of the type's
+ * history
  * @property array{exit?: string|null, problem?: string}|null $result
  * @property string|null $made_at
  */

@@ -29,7 +29,10 @@ use Jorvel\Core\Visits\PackGiven;
 use Jorvel\Core\Visits\PackItem;
 use Jorvel\Core\Visits\PackVisit;
 
-/** Which due items of an aircraft go into which of its visits and free bay slots: proposed by the core, or as somebody has laid them. */
+/**
+ * Which due items of an aircraft go into which of its visits and free bay slots: proposed by the core, or as somebody
+ * has laid them.
+ */
 final readonly class PackRoom
 {
     /** Cost of an hour of opening panels beside one interval of an item thrown away. */
@@ -85,7 +88,11 @@ final readonly class PackRoom
             array_column($found->unplaced ?? [], 'reason', 'id'),
             $found->proven ?? false,
             $found !== null,
-            array_values($fleet->map(static fn(Aircraft $a): PackAircraft => new PackAircraft($a->mark, $a->type->code, $a->base))->all()),
+            array_values(
+                $fleet
+                    ->map(static fn(Aircraft $a): PackAircraft => new PackAircraft($a->mark, $a->type->code, $a->base))
+                    ->all(),
+            ),
         );
     }
 
@@ -256,13 +263,16 @@ final readonly class PackRoom
 
     private function lost(int $days, float $interval): string
     {
-        return $days <= 0 ? 'nothing thrown away' : Words::count($days, 'day').' early, '.round(100 * $days / $interval).' % of its life';
+        return $days <= 0
+            ? 'nothing thrown away'
+            : Words::count($days, 'day').' early, '.round(100 * $days / $interval).' % of its life';
     }
 
     private function problem(?string $misfit, ?PackVisit $visit, PackItem $item, ?string $why): ?string
     {
         return match (true) {
-            $misfit === 'too_late' && $visit !== null => "would be overdue: it must be done by {$item->latest}, the visit ends on {$visit->end}",
+            $misfit === 'too_late' && $visit !== null
+                => "would be overdue: it must be done by {$item->latest}, the visit ends on {$visit->end}",
             $misfit === 'too_early' => 'may not be done that early',
             $visit !== null => null,
             $why === 'no_visit_in_window' => 'no visit ends before it must be done',

@@ -37,7 +37,8 @@ final readonly class PlanFile
             'zone_of_times',
         ], $visit->cards->map(fn(Card $c): array => [
             $c->number, $c->title, $c->phase, $c->state, $c->zone, $c->skill, array_sum($c->needs ?? [1]), $c->hours,
-            $this->local($c->begun_at ?? $c->planned_start), $this->local($c->closed_at ?? $c->planned_end), $this->local($c->latest_start), $c->on_chain ? 'yes' : 'no',
+            $this->local($c->begun_at ?? $c->planned_start), $this->local($c->closed_at ?? $c->planned_end),
+            $this->local($c->latest_start), $c->on_chain ? 'yes' : 'no',
             $c->waitsFor->pluck('number')->implode(' '), $this->clock->zone()->getName(),
         ])->all());
     }

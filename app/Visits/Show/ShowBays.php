@@ -69,7 +69,10 @@ final readonly class ShowBays
 
                 return new BayView($bay->id, $bay->name, $bay->base, $bay->people, $this->hours($bay->hours), $blocks);
             })->all();
-        $sentence = $next === null ? 'No bay has a free slot. Open one where an aircraft could stand.' : "{$next[1]} is free next, from ".$this->clock->words(Day::parse($next[0])).', for '.Words::number($next[2]).' h of work.';
+        $sentence = $next === null
+            ? 'No bay has a free slot. Open one where an aircraft could stand.'
+            : "{$next[1]} is free next, from ".$this->clock->words(Day::parse($next[0])).', for '
+            .Words::number($next[2]).' h of work.';
 
         return new BaysView($sentence, (string) $from, self::DAYS, array_values($bays));
     }
@@ -85,7 +88,8 @@ final readonly class ShowBays
         return implode(
             '; ',
             array_map(
-                static fn(string $time, array $days): string => (count($days) > 2 ? "{$days[0]} to ".$days[count($days) - 1] : implode(', ', $days))." {$time}",
+                static fn(string $time, array $days): string
+                    => (count($days) > 2 ? "{$days[0]} to ".$days[count($days) - 1] : implode(', ', $days))." {$time}",
                 array_keys($groups),
                 $groups,
             ),

@@ -73,7 +73,9 @@ final readonly class ShowBoard
         $cards = $visit->cards;
         $short = $this->shortages->of($visit, $cards);
         $placed = $cards->filter(static fn(Card $c): bool => ($c->begun_at ?? $c->planned_start) !== null);
-        $views = array_values($placed->map(fn(Card $c): BoardCard => $this->card($c, $hours, $short[$c->id] ?? []))->all());
+        $views = array_values(
+            $placed->map(fn(Card $c): BoardCard => $this->card($c, $hours, $short[$c->id] ?? []))->all(),
+        );
         $exit = $this->exit($cards);
         $must = Instant::fromEpoch(Instant::firstAfter(
             Day::parse($visit->end),
@@ -91,7 +93,8 @@ final readonly class ShowBoard
         $late = count(array_filter($views, static fn(BoardCard $c): bool => $c->late));
         if ($late > 0) {
             $leaves = [
-                $leaves[0].' '.($late === 1 ? 'One card is' : "{$late} cards are").' behind it: search, and it is planned anew from now.',
+                $leaves[0].' '.($late === 1 ? 'One card is' : "{$late} cards are")
+                    .' behind it: search, and it is planned anew from now.',
                 $leaves[1] === 'clear' ? 'watch' : $leaves[1],
             ];
         }
@@ -118,7 +121,8 @@ final readonly class ShowBoard
             $this->zones($views),
             $this->people($cards, $hours, (int) $slots),
             array_map(
-                static fn(int $id, array $words): string => $cards->firstOrFail('id', $id)->number.': '.implode(' ', $words),
+                static fn(int $id, array $words): string
+                    => $cards->firstOrFail('id', $id)->number.': '.implode(' ', $words),
                 array_keys($lacking),
                 $lacking,
             ),
@@ -168,11 +172,14 @@ final readonly class ShowBoard
         return match (true) {
             $open === 0 => ["Every card of {$mark} is worked; the last ended on {$when}.", 'clear'],
             $must->isBefore($exit) => [
-                "{$mark} would leave on {$when}, ".($spare === 0 ? 'later on the day than it must' : Words::count(-$spare, 'day').' later than it must').'. Take work out, add people, or agree on a later day.',
+                "{$mark} would leave on {$when}, "
+                    .($spare === 0 ? 'later on the day than it must' : Words::count(-$spare, 'day').' later than it must')
+                    .'. Take work out, add people, or agree on a later day.',
                 'stop',
             ],
             $spare <= 1 => [
-                "{$mark} leaves on {$when}, ".($spare === 0 ? 'on its last day' : 'one day before it must').': nothing may slip.',
+                "{$mark} leaves on {$when}, ".($spare === 0 ? 'on its last day' : 'one day before it must')
+                    .': nothing may slip.',
                 'watch',
             ],
             default => ["{$mark} leaves on {$when}, ".Words::count($spare, 'day').' before it must.', 'clear'],
@@ -186,9 +193,11 @@ final readonly class ShowBoard
         $to = Instant::parse((string) ($card->closed_at ?? $card->planned_end ?? $card->begun_at));
         $now = $this->clock->now();
         $needs = $card->needs ?? [$card->skill => 1];
-        $slack = $card->latest_start === null || $card->worked() ? null : $hours->hours($hours->at(Instant::parse($card->latest_start)) - $hours->at(
-            Instant::parse((string) $card->planned_start),
-        ));
+        $slack = $card->latest_start === null || $card->worked()
+            ? null
+            : $hours->hours($hours->at(Instant::parse($card->latest_start)) - $hours->at(
+                Instant::parse((string) $card->planned_start),
+            ));
         $a = $hours->place($from);
 
         return new BoardCard(
@@ -203,7 +212,8 @@ final readonly class ShowBoard
             0,
             $card->on_chain && ! $card->worked(),
             ! $card->worked() && ($to->isBefore($now) || ($card->begun_at === null && $from->isBefore($now))),
-            $this->clock->local($from).' to '.($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number ? $this->clock->time($to) : $this->clock->local($to)),
+            $this->clock->local($from).' to '
+                .($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number ? $this->clock->time($to) : $this->clock->local($to)),
             implode(
                 ', ',
                 array_map(
@@ -218,7 +228,9 @@ final readonly class ShowBoard
                 $slack <= 0 => 'moves the exit when it slips',
                 default => 'can slip '.Words::number($slack).' h',
             },
-            $card->first ? 'put before others by the controller' : ($card->not_before === null ? null : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
+            $card->first
+                ? 'put before others by the controller'
+                : ($card->not_before === null ? null : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
             array_map(
                 static fn(string $key, string $value): string => self::BANDS[$key][$value] ?? "{$key} {$value}",
                 array_keys($card->states ?? []),
@@ -264,7 +276,10 @@ final readonly class ShowBoard
         $lift = $cards->whereIn('makes', ['raise', 'lower'])->keyBy('makes');
         foreach (self::BANDS as $key => $values) {
             foreach ($values as $value => $title) {
-                $spans = $cards->filter(static fn(Card $c): bool => ($c->states[$key] ?? null) === $value && ($c->begun_at ?? $c->planned_start) !== null)
+                $spans = $cards->filter(
+                    static fn(Card $c): bool
+                        => ($c->states[$key] ?? null) === $value && ($c->begun_at ?? $c->planned_start) !== null,
+                )
                     ->map(static fn(Card $c): array => [
                         $hours->place(Instant::parse((string) ($c->begun_at ?? $c->planned_start))),
                         $hours->place(Instant::parse((string) ($c->closed_at ?? $c->planned_end ?? $c->begun_at))),
@@ -275,8 +290,12 @@ final readonly class ShowBoard
                 if ($key === 'jacks' && $value === 'on' && $lift->count() === 2) {
                     // Once raised it stays raised, whether or not somebody works on it.
                     $spans = [[
-                        $hours->place(Instant::parse((string) ($lift['raise']->begun_at ?? $lift['raise']->planned_start))),
-                        $hours->place(Instant::parse((string) ($lift['lower']->closed_at ?? $lift['lower']->planned_end))),
+                        $hours->place(
+                            Instant::parse((string) ($lift['raise']->begun_at ?? $lift['raise']->planned_start)),
+                        ),
+                        $hours->place(
+                            Instant::parse((string) ($lift['lower']->closed_at ?? $lift['lower']->planned_end)),
+                        ),
                     ]];
                 }
                 if ($spans !== []) {
@@ -322,7 +341,11 @@ final readonly class ShowBoard
                 continue;
             }
             $from = (int) floor($hours->place(Instant::parse((string) ($card->begun_at ?? $card->planned_start))));
-            $to = (int) ceil($hours->place(Instant::parse((string) ($card->closed_at ?? $card->planned_end ?? $card->begun_at))) - 1e-6);
+            $to = (int) ceil(
+                $hours->place(
+                    Instant::parse((string) ($card->closed_at ?? $card->planned_end ?? $card->begun_at)),
+                ) - 1e-6,
+            );
             foreach ($card->needs ?? [$card->skill => 1] as $skill => $many) {
                 for ($slot = $from; $slot < $to; $slot++) {
                     if (($there[$skill][$slot] ?? 0) >= $many) {
@@ -382,6 +405,7 @@ final readonly class ShowBoard
         }
         $hours = (Instant::parse($until)->epoch() - Instant::parse($from)->epoch()) / 3600;
 
-        return 'On jacks '.($hours < 36 ? Words::number($hours).' h' : Words::number($hours / 24).' days').', from '.$this->clock->local(Instant::parse($from)).' to '.$this->clock->local(Instant::parse($until)).'.';
+        return 'On jacks '.($hours < 36 ? Words::number($hours).' h' : Words::number($hours / 24).' days').', from '
+            .$this->clock->local(Instant::parse($from)).' to '.$this->clock->local(Instant::parse($until)).'.';
     }
 }

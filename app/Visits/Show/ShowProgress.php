@@ -36,8 +36,10 @@ final readonly class ShowProgress
         $open = $findings->where('state', 'open')->count();
         $exit = $days === [] ? null : $days[count($days) - 1]->exit;
         $pace = $planned <= 0 ? null : $spent / $planned;
-        $sentence = Words::count($closed->count(), 'card').' of '.$visit->cards->count().' worked'.($pace === null ? '' : ', at '.Words::number($pace, 2).' times the planned hours')
-            .($open === 0 ? '' : '; '.Words::count($open, 'finding').' open').($exit === null ? '.' : "; leaves {$exit}.");
+        $sentence = Words::count($closed->count(), 'card').' of '.$visit->cards->count().' worked'
+            .($pace === null ? '' : ', at '.Words::number($pace, 2).' times the planned hours')
+            .($open === 0 ? '' : '; '.Words::count($open, 'finding').' open')
+                .($exit === null ? '.' : "; leaves {$exit}.");
 
         return new ProgressView(
             $visit->id,
@@ -76,7 +78,9 @@ final readonly class ShowProgress
             $exit = $forecast?->exit === null ? $was : Instant::parse($forecast->exit);
             $moved = $was === null || $exit === null ? 0.0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
             $raised = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) === (string) $day)->count();
-            $open = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== Finding::FIXED : $this->day($f->settled_at) > (string) $day))
+            $open = $findings->filter(
+                fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== Finding::FIXED : $this->day($f->settled_at) > (string) $day),
+            )
                 ->count();
             $days[] = new ProgressDay(
                 (string) $day,

@@ -91,7 +91,9 @@ final readonly class ShowVisits
         $closed = $visit->cards->where('state', Card::CLOSED)->count();
         $lacking = $visit->cards->filter(static fn(Card $c): bool => self::unmanned($c))->count();
         $progress = $total === 1 ? 'Its one card is open' : "{$closed} of {$total} cards are closed";
-        $nobody = $lacking === 1 ? 'one card has nobody to work it yet' : "{$lacking} cards have nobody to work them yet";
+        $nobody = $lacking === 1
+            ? 'one card has nobody to work it yet'
+            : "{$lacking} cards have nobody to work them yet";
         $sentence = match (true) {
             $visit->state === Visit::RELEASED => "Released; {$closed} cards are in the record.",
             $closed === $total => 'Every card is closed. The aircraft can be looked at for release.',

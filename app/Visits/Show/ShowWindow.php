@@ -27,7 +27,9 @@ use Jorvel\Core\Visits\LookHistory;
 use Jorvel\Core\Visits\PastLook;
 use Jorvel\Core\Visits\WorkHours;
 
-/** How much more the look window will turn up, and whether the fix window holds, day by day and with what could be done. */
+/**
+ * How much more the look window will turn up, and whether the fix window holds, day by day and with what could be done.
+ */
 final readonly class ShowWindow
 {
     /** Draws for a day that is past; today gets the contract's twenty thousand. */
@@ -155,7 +157,11 @@ final readonly class ShowWindow
     ): FixWindow {
         $look = $this->looked($visit->cards, $at);
         $raised = $findings->filter(static fn(Finding $f): bool => ! $at->isBefore(Instant::parse($f->raised_at)));
-        $open = $raised->filter(static fn(Finding $f): bool => ! ($f->state === 'deferred' && $f->settled_at === null) && ($f->settled_at === null || $at->isBefore(Instant::parse($f->settled_at))));
+        $open = $raised->filter(
+            static fn(Finding $f): bool
+                => ! ($f->state === 'deferred' && $f->settled_at === null)
+                    && ($f->settled_at === null || $at->isBefore(Instant::parse($f->settled_at))),
+        );
         $byFinding = $visit->cards->whereNotNull('finding_id')->keyBy('finding_id');
         $openFix = $open->sum(
             fn(Finding $f): float => $this->left($byFinding->get($f->id), $at) ?? $f->fix_hours ?? $history->median,
@@ -183,7 +189,8 @@ final readonly class ShowWindow
     private function pace(Collection $cards, Instant $at): float
     {
         $closed = $cards->filter(
-            static fn(Card $c): bool => $c->closed_at !== null && $c->spent !== null && ! $at->isBefore(Instant::parse($c->closed_at)),
+            static fn(Card $c): bool
+                => $c->closed_at !== null && $c->spent !== null && ! $at->isBefore(Instant::parse($c->closed_at)),
         );
         $planned = (float) $closed->sum('hours');
 
@@ -323,7 +330,8 @@ final readonly class ShowWindow
         $found = $window->findings->found;
         $more = $window->findings->expectedMore;
         $holds = 'The fix window holds with a chance of '.self::percent($chance);
-        $findings = Words::count($found, 'finding').' so far'.($more < 0.5 ? ', no more to expect.' : ', about '.Words::count((int) round($more), 'more', 'more').' to come.');
+        $findings = Words::count($found, 'finding').' so far'
+            .($more < 0.5 ? ', no more to expect.' : ', about '.Words::count((int) round($more), 'more', 'more').' to come.');
 
         $state = FixWindow::state($chance);
 

@@ -10,8 +10,8 @@ use Jorvel\Core\Shared\Unit;
 /**
  * An indication beside the real thing: whether the two agree, and whether their agreeing says anything.
  *
- * Two dead gauges agree at nought. Of what cannot be below nought (a pressure, a torque, a force, a speed), two readings that both lie
- * within the tolerance of nought prove nothing.
+ * Two dead gauges agree at nought. Of what cannot be below nought (a pressure, a torque, a force, a speed), two
+ * readings that both lie within the tolerance of nought prove nothing.
  */
 final readonly class Agreement
 {
@@ -27,7 +27,8 @@ final readonly class Agreement
     public static function of(float $shown, float $real, Unit $unit, float $within): self
     {
         $alike = Alike::of([$shown, $real], $within);
-        $dead = in_array($unit->dimension(), self::FROM_NOUGHT, true) && Near::atMost(abs($shown), $within) && Near::atMost(abs($real), $within);
+        $dead = in_array($unit->dimension(), self::FROM_NOUGHT, true) && Near::atMost(abs($shown), $within)
+            && Near::atMost(abs($real), $within);
 
         return new self($dead ? Verdict::Invalid : $alike->verdict, $alike->spread);
     }

@@ -13,7 +13,10 @@ use Jorvel\Core\Shared\Near;
 /** Readings that should be alike: left and right, gauge and cockpit, before and after. */
 final readonly class Alike
 {
-    /** @param int|null $outlier index of the reading farthest from the median, the first of equals; null where they are alike */
+    /**
+     * @param int|null $outlier index of the reading farthest from the median, the first of equals; null where they are
+     *   alike
+     */
     private function __construct(
         public Verdict $verdict,
         public float $spread,

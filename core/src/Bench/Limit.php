@@ -20,7 +20,8 @@ final class Limit
     /**
      * @param Day $on the day of the reading, against the calibration date
      *
-     * @throws InputError at `limit.unit` or `instrument.unit` across dimensions, at `instrument` when guarded without one
+     * @throws InputError at `limit.unit` or `instrument.unit` across dimensions, at `instrument` when guarded without
+     *   one
      *
      * @pure
      */
@@ -49,7 +50,8 @@ final class Limit
         $uncertainty = $instrument === null ? 0.0 : self::uncertainty($instrument, $limit);
         $reasons = $instrument === null ? [] : self::reasons($reading, $limit, $on, $instrument, $uncertainty);
         $verdict = match (true) {
-            in_array('cal_expired', $reasons, true), in_array('out_of_instrument_range', $reasons, true) => Verdict::Invalid,
+            in_array('cal_expired', $reasons, true),
+            in_array('out_of_instrument_range', $reasons, true) => Verdict::Invalid,
             self::inside($value, $limit, $guarded ? $uncertainty : 0.0) => Verdict::Pass,
             $guarded && self::inside($value, $limit, -$uncertainty) => Verdict::Marginal,
             default => Verdict::Fail,
@@ -73,7 +75,10 @@ final class Limit
     private static function uncertainty(Instrument $instrument, ReadingLimit $limit): float
     {
         if ($instrument->unit->dimension() !== $limit->unit->dimension()) {
-            throw InputError::at('instrument.unit', "{$instrument->unit->value} ({$instrument->unit->dimension()}) cannot measure {$limit->unit->value} ({$limit->unit->dimension()})");
+            throw InputError::at(
+                'instrument.unit',
+                "{$instrument->unit->value} ({$instrument->unit->dimension()}) cannot measure {$limit->unit->value} ({$limit->unit->dimension()})",
+            );
         }
 
         return $instrument->unit->differenceTo($limit->unit, $instrument->uncertainty);

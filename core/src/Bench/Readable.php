@@ -15,8 +15,8 @@ enum Readable: string
     case TooFine = 'too_fine';
 
     /**
-     * Within its range, and with no more than its resolution tells. A reading in another unit than the instrument's own is not asked for
-     * its digits: they are those of the conversion.
+     * Within its range, and with no more than its resolution tells. A reading in another unit than the instrument's own
+     * is not asked for its digits: they are those of the conversion.
      *
      * @pure
      */
@@ -28,6 +28,8 @@ enum Readable: string
         }
         $marks = $shown / $by->resolution;
 
-        return $reading->unit === $by->unit && abs($marks - round($marks)) > 1e-6 * max(1.0, abs($marks)) ? self::TooFine : self::Yes;
+        return $reading->unit === $by->unit && abs($marks - round($marks)) > 1e-6 * max(1.0, abs($marks))
+            ? self::TooFine
+            : self::Yes;
     }
 }

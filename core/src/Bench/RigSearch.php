@@ -158,7 +158,9 @@ final class RigSearch
             if ($to < $this->low[$r] || $from > $this->high[$r]) {
                 $unmet++;
             }
-            $off = $from > $this->aim[$r] ? $from - $this->aim[$r] : ($to < $this->aim[$r] ? $this->aim[$r] - $to : 0.0);
+            $off = $from > $this->aim[$r]
+                ? $from - $this->aim[$r]
+                : ($to < $this->aim[$r] ? $this->aim[$r] - $to : 0.0);
             $cost += $this->weight[$r] * $off * $off;
         }
 

@@ -9,8 +9,9 @@ use Jorvel\Core\Shared\Deadline;
 /**
  * Who works what: as many slots filled as can be, then the most even load.
  *
- * A person fits a slot when skill, rating and authority are held and valid on its date; nobody both performs and inspects
- * on one card; hours per person and date are not exceeded. The load is the lowest sum of squares of all of a person's hours.
+ * A person fits a slot when skill, rating and authority are held and valid on its date; nobody both performs and
+ * inspects on one card; hours per person and date are not exceeded. The load is the lowest sum of squares of all of a
+ * person's hours.
  */
 final class Assign
 {
@@ -19,8 +20,10 @@ final class Assign
      * @param list<AssignSlot> $slots
      * @param Deadline|null $deadline for a search by the clock
      * @param int $rounds of search at most; the same result on every machine where there is no deadline
-     * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did before
-     * @param list<array{string, string}> $apart pairs of slots that nobody can have both of, as when they are at the same time
+     * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did
+     *   before
+     * @param list<array{string, string}> $apart pairs of slots that nobody can have both of, as when they are at the
+     *   same time
      *
      * @pure but for the deadline
      */
@@ -44,7 +47,8 @@ final class Assign
             }
             $why = [];
             foreach ($people as $n => $person) {
-                $why[$person->id] = $slot->unfit($person->holds) ?? (in_array($person->id, $barred[$slot->id] ?? [], true) ? 'not_independent' : $search->unfree($s, $n));
+                $why[$person->id] = $slot->unfit($person->holds)
+                    ?? (in_array($person->id, $barred[$slot->id] ?? [], true) ? 'not_independent' : $search->unfree($s, $n));
             }
             $open[] = ['slot' => $slot->id, 'why' => $why];
         }

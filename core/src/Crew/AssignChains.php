@@ -12,8 +12,8 @@ use Jorvel\Core\Shared\Deadline;
 use function usort;
 
 /**
- * Evens an assignment out along chains: somebody with much gives a slot to the next, who gives one of the same length to
- * another, until it reaches somebody with little. Nobody in between has more or less to do than before.
+ * Evens an assignment out along chains: somebody with much gives a slot to the next, who gives one of the same length
+ * to another, until it reaches somebody with little. Nobody in between has more or less to do than before.
  *
  * Where all slots are equally long and none shuts another out, an assignment that fills as many as can be filled and
  * has no such chain left is the most even there is: the cycles of negative cost in its network are just these chains.
@@ -71,8 +71,9 @@ final readonly class AssignChains
     /**
      * Breadth first from somebody, by whom a slot of theirs may go to next.
      *
-     * A place on the way is somebody's day: they have taken a slot there and give up another of that day, or, where the day has
-     * room, one of any day; or the chain ends with them. An open slot may take the place of one that is left open instead.
+     * A place on the way is somebody's day: they have taken a slot there and give up another of that day, or, where the
+     * day has room, one of any day; or the chain ends with them. An open slot may take the place of one that is left
+     * open instead.
      */
     private function relieve(int $from, int $hours): bool
     {

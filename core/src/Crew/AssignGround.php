@@ -16,7 +16,8 @@ use function sort;
  * What an assignment stands on, by number: who fits which slot, and what no assignment can better.
  *
  * Hours are whole numbers of a grain: the greatest common divisor of the slots' minutes, or a hundred-thousandth of an
- * hour where they are no whole minutes, and then a person has a grain more for each slot, so that rounding shuts nobody out.
+ * hour where they are no whole minutes, and then a person has a grain more for each slot, so that rounding shuts nobody
+ * out.
  */
 final readonly class AssignGround
 {
@@ -32,10 +33,16 @@ final readonly class AssignGround
     /** @var list<int> by slot */
     public array $date;
 
-    /** @var list<list<int>> slots of the other side of the card: whoever has one of them would not be independent; by slot */
+    /**
+     * @var list<list<int>> slots of the other side of the card: whoever has one of them would not be independent; by
+     *   slot
+     */
     public array $others;
 
-    /** @var list<list<int>> slots that whoever has one of cannot have this one, those of the other side among them; by slot */
+    /**
+     * @var list<list<int>> slots that whoever has one of cannot have this one, those of the other side among them; by
+     *   slot
+     */
     public array $apart;
 
     public int $people;
@@ -43,8 +50,10 @@ final readonly class AssignGround
     /**
      * @param list<AssignPerson> $people
      * @param list<AssignSlot> $slots
-     * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did before
-     * @param list<array{string, string}> $apart pairs of slots that nobody can have both of, as when they are at the same time
+     * @param array<array-key, list<string>> $barred people by slot who would not be independent, for what they did
+     *   before
+     * @param list<array{string, string}> $apart pairs of slots that nobody can have both of, as when they are at the
+     *   same time
      */
     public function __construct(array $people, array $slots, array $barred = [], array $apart = [])
     {
@@ -81,7 +90,9 @@ final readonly class AssignGround
         foreach ($slots as $i => $slot) {
             $fits[] = array_keys(array_filter(
                 $people,
-                fn(AssignPerson $p, int $n): bool => $this->has[$n] >= $this->hours[$i] && ! in_array($p->id, $barred[$slot->id] ?? [], true) && $slot->unfit($p->holds) === null,
+                fn(AssignPerson $p, int $n): bool
+                    => $this->has[$n] >= $this->hours[$i] && ! in_array($p->id, $barred[$slot->id] ?? [], true)
+                        && $slot->unfit($p->holds) === null,
                 ARRAY_FILTER_USE_BOTH,
             ));
         }
@@ -99,8 +110,8 @@ final readonly class AssignGround
     }
 
     /**
-     * At most so many slots can be filled: shares of slots given out by greatest flow, those of fewest hours first, which is
-     * the best of every way to give out shares; independence is left out.
+     * At most so many slots can be filled: shares of slots given out by greatest flow, those of fewest hours first,
+     * which is the best of every way to give out shares; independence is left out.
      *
      * @pure
      */

@@ -10,11 +10,13 @@ use Jorvel\Core\Shared\Deadline;
 use Random\Randomizer;
 
 /**
- * Fills slots that chains of one for one cannot: with unequal hours, two short ones may have to go elsewhere for a long one.
+ * Fills slots that chains of one for one cannot: with unequal hours, two short ones may have to go elsewhere for a long
+ * one.
  *
- * Whatever is open waits in a pool. The last one in is seated where there is room, or in the place of up to three others, which go into
- * the pool; each slot weighs the more, the oftener it could not be seated, and the lightest give way (an ejection chain, as in Nagata and
- * Bräysy 2009, "A powerful route minimization heuristic"). Between, seats change hands at chance.
+ * Whatever is open waits in a pool. The last one in is seated where there is room, or in the place of up to three
+ * others, which go into the pool; each slot weighs the more, the oftener it could not be seated, and the lightest give
+ * way (an ejection chain, as in Nagata and Bräysy 2009, "A powerful route minimization heuristic"). Between, seats
+ * change hands at chance.
  */
 final class AssignPool
 {
@@ -94,7 +96,10 @@ final class AssignPool
         return true;
     }
 
-    /** @return array{int|null, list<int>} who could take a slot if the lightest few of theirs gave way, and which; null where nobody could */
+    /**
+     * @return array{int|null, list<int>} who could take a slot if the lightest few of theirs gave way, and which; null
+     *   where nobody could
+     */
     private function lightest(int $s): array
     {
         $best = [null, []];
@@ -113,7 +118,10 @@ final class AssignPool
         return $best;
     }
 
-    /** @return iterable<list<int>> sets of a person's slots, none larger than need be, without which they could take another */
+    /**
+     * @return iterable<list<int>> sets of a person's slots, none larger than need be, without which they could take
+     *   another
+     */
     private function ways(int $s, int $p): iterable
     {
         $must = array_values(array_filter($this->on->apart[$s], fn(int $t): bool => $this->seats->holder[$t] === $p));

@@ -9,7 +9,8 @@ final readonly class AssignResult
 {
     /**
      * @param array<array-key, string> $assigned person by slot, in the slots' order
-     * @param list<array{slot: string, why: array<array-key, string>}> $open in the slots' order; a reason for every person
+     * @param list<array{slot: string, why: array<array-key, string>}> $open in the slots' order; a reason for every
+     *   person
      * @param bool $proven nobody can fill more, or as many more evenly
      */
     public function __construct(public array $assigned, public array $open, public bool $proven) {}

@@ -11,15 +11,19 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Searches for an assignment: slots filled along chains of people who make room for one another, then evened out by moves and
- * exchanges that are now and then allowed to make it worse, and, where the bounds leave doubt, every way tried in order.
+ * Searches for an assignment: slots filled along chains of people who make room for one another, then evened out by
+ * moves and exchanges that are now and then allowed to make it worse, and, where the bounds leave doubt, every way
+ * tried in order.
  */
 final class AssignSearch
 {
     /** Moves tried in one round, for each slot. */
     private const MOVES = 60;
 
-    /** The share of the time that goes to filling more slots, where the bound leaves room, and how often each slot is taken out of its pool at most, on the mean. */
+    /**
+     * The share of the time that goes to filling more slots, where the bound leaves room, and how often each slot is
+     * taken out of its pool at most, on the mean.
+     */
     private const POOL = 0.5;
 
     private const TRIES = 120;
@@ -321,7 +325,11 @@ final class AssignSearch
             return true;
         }
         $s = $order[$at];
-        $before = $at > 0 && $this->on->date[$order[$at - 1]] === $this->on->date[$s] && $this->on->hours[$order[$at - 1]] === $this->on->hours[$s] && $this->alike($order[$at - 1]) === $this->alike($s) ? $order[$at - 1] : null;
+        $before = $at > 0 && $this->on->date[$order[$at - 1]] === $this->on->date[$s]
+            && $this->on->hours[$order[$at - 1]] === $this->on->hours[$s]
+            && $this->alike($order[$at - 1]) === $this->alike($s)
+            ? $order[$at - 1]
+            : null;
         $from = $before === null ? -1 : ($this->seats->holder[$before] ?? PHP_INT_MAX);
         $fits = array_values(array_filter($this->on->fits[$s], static fn(int $p): bool => $p >= $from));
         usort($fits, fn(int $a, int $b): int => [$this->seats->load[$a], $a] <=> [$this->seats->load[$b], $b]);
@@ -340,7 +348,8 @@ final class AssignSearch
     }
 
     /**
-     * Whether nothing better can come of it: even with the longest ones left open that may still be, and hours shared out freely.
+     * Whether nothing better can come of it: even with the longest ones left open that may still be, and hours shared
+     * out freely.
      *
      * @param list<int> $order
      */

@@ -45,7 +45,9 @@ final class AssignSeats
         return false;
     }
 
-    /** Whether a person is on the other side of a slot's card: would inspect what they worked, or the other way round. */
+    /**
+     * Whether a person is on the other side of a slot's card: would inspect what they worked, or the other way round.
+     */
     public function tookPart(int $s, int $p): bool
     {
         return array_filter($this->on->others[$s], fn(int $t): bool => $this->holder[$t] === $p) !== [];

@@ -9,7 +9,9 @@ use Jorvel\Core\Shared\Day;
 /** What somebody holds: skills, type ratings and authorities, each with the last day on which it stands. */
 final readonly class Qualified
 {
-    /** @param array<string, Day|null> $held by `skill:airframe`, `rating:SKV`, `authority:perform`; null does not lapse */
+    /**
+     * @param array<string, Day|null> $held by `skill:airframe`, `rating:SKV`, `authority:perform`; null does not lapse
+     */
     public function __construct(private array $held) {}
 
     /**
@@ -21,7 +23,8 @@ final readonly class Qualified
      * @param string $role `perform`, `duplicate` or `certify`
      * @param string $type the aircraft type's code
      * @param string|null $skill null where the slot asks for none
-     * @param bool $tookPart whether they performed or are to perform on the card (for `duplicate`) or are to inspect it (for `perform`)
+     * @param bool $tookPart whether they performed or are to perform on the card (for `duplicate`) or are to inspect it
+     *   (for `perform`)
      *
      * @pure
      */

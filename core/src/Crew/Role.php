@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Crew;
 
-/** What somebody does on a card: works it, inspects it independently, or certifies. The authority needed has the same name. */
+/**
+ * What somebody does on a card: works it, inspects it independently, or certifies. The authority needed has the same
+ * name.
+ */
 enum Role: string
 {
     case Perform = 'perform';

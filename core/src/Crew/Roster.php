@@ -23,7 +23,8 @@ final readonly class Roster
      *
      * @param string $type the aircraft type's code
      * @param int|null $most people that there is room for
-     * @param array<int, array{string, string}> $open local hours by ISO weekday, 1 for Monday; a day without them is closed
+     * @param array<int, array{string, string}> $open local hours by ISO weekday, 1 for Monday; a day without them is
+     *   closed
      *
      * @return list<Spell>
      *
@@ -55,7 +56,8 @@ final readonly class Roster
     }
 
     /**
-     * People of each skill on a shift of a day who may work on a type; under `*` how many they are. Empty when there is nobody.
+     * People of each skill on a shift of a day who may work on a type; under `*` how many they are. Empty when there is
+     * nobody.
      *
      * @return array<string, int>
      *
@@ -89,7 +91,8 @@ final readonly class Roster
     {
         return count(array_filter(
             $this->people,
-            static fn(Rostered $p): bool => $p->worksOn($day) && $p->holds->unfit('perform', $type, $skill, $day) === null,
+            static fn(Rostered $p): bool
+                => $p->worksOn($day) && $p->holds->unfit('perform', $type, $skill, $day) === null,
         ));
     }
 

@@ -10,14 +10,16 @@ use Jorvel\Core\Shared\Day;
 final class WhoIsLeft
 {
     /**
-     * What will have lapsed by a day, of those who could otherwise do it; nothing as long as one can, or where nobody ever could.
+     * What will have lapsed by a day, of those who could otherwise do it; nothing as long as one can, or where nobody
+     * ever could.
      *
      * @param array<array-key, Qualified> $people by their ids
      * @param string $role `perform`, `duplicate` or `certify`
      * @param string $type the aircraft type's code
      * @param string|null $skill null where none is asked for
      *
-     * @return list<array{string, string, string}> person, and the kind (`authority`, `rating`, `skill`) and value that lapsed first in this order
+     * @return list<array{string, string, string}> person, and the kind (`authority`, `rating`, `skill`) and value that
+     *   lapsed first in this order
      *
      * @pure
      */

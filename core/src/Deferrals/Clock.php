@@ -18,7 +18,8 @@ use Jorvel\Core\Shared\Near;
 final class Clock
 {
     /**
-     * @param Flying $flying counters as at the end of the day to which they are counted, and the use to come: the aircraft's own, as for `due`
+     * @param Flying $flying counters as at the end of the day to which they are counted, and the use to come: the
+     *   aircraft's own, as for `due`
      *
      * @throws InputError for a counter or a rate that a limit needs
      *

@@ -48,6 +48,8 @@ final class ClockKind implements Kind
         static $known = null;
         $known ??= array_flip(\DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC));
 
-        return isset($known[$name]) ? new \DateTimeZone($name) : throw InputError::at('', "\"{$name}\" is not an IANA time zone");
+        return isset($known[$name])
+            ? new \DateTimeZone($name)
+            : throw InputError::at('', "\"{$name}\" is not an IANA time zone");
     }
 }

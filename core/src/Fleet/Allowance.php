@@ -11,7 +11,10 @@ use Jorvel\Core\Shared\Near;
 
 use function min;
 
-/** A tolerance or an early window: a fixed amount, or a percentage with perhaps a cap; in the limit's own unit (months: days). */
+/**
+ * A tolerance or an early window: a fixed amount, or a percentage with perhaps a cap; in the limit's own unit (months:
+ * days).
+ */
 final readonly class Allowance
 {
     private function __construct(private ?float $abs, private float $pct, private ?float $cap) {}

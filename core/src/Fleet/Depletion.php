@@ -81,7 +81,8 @@ final class Depletion
     }
 
     /**
-     * The last day on which the line is at or above the minimum; null when it does not fall, or meets it outside the calendar's years.
+     * The last day on which the line is at or above the minimum; null when it does not fall, or meets it outside the
+     * calendar's years.
      *
      * @pure
      */

@@ -8,11 +8,14 @@ use function count;
 
 use Jorvel\Core\Shared\Day;
 
-/** A bottle's trend: its readings at the reference temperature, the line through them, and where that meets the minimum. */
+/**
+ * A bottle's trend: its readings at the reference temperature, the line through them, and where that meets the minimum.
+ */
 final readonly class DepletionResult
 {
     /**
-     * @param non-empty-list<array{Day, float}> $points readings since the last change, brought to the reference temperature
+     * @param non-empty-list<array{Day, float}> $points readings since the last change, brought to the reference
+     *   temperature
      * @param float $slope in the unit a day; negative when it falls
      * @param float $intercept of the line, on the day of the first point
      * @param Day|null $crossesOn the last day on which the line is at or above the minimum
@@ -41,8 +44,8 @@ final readonly class DepletionResult
     }
 
     /**
-     * How it stands today: `stop` when the line meets the minimum within the warning days or has done so, `watch` within twice
-     * as long or where a leak is suspected, else `clear`.
+     * How it stands today: `stop` when the line meets the minimum within the warning days or has done so, `watch`
+     * within twice as long or where a leak is suspected, else `clear`.
      *
      * @pure
      */

@@ -11,8 +11,8 @@ use Jorvel\Core\Shared\Near;
 /**
  * When does this item fall due.
  *
- * Each limit has a base (where its interval started), a next value (base + interval) and a forecast date; the item takes
- * the earliest or the latest of them by its rule. Contract: docs/core.md, core/schema/due.json.
+ * Each limit has a base (where its interval started), a next value (base + interval) and a forecast date; the item
+ * takes the earliest or the latest of them by its rule. Contract: docs/core.md, core/schema/due.json.
  */
 final class Due
 {
@@ -31,7 +31,8 @@ final class Due
     /**
      * The same for an item that many aircraft share, last done on this one then; null where it never was.
      *
-     * @throws InputError as {@see of()}; at `item.last.counters.<unit>` for a counter limit whose counter the last lacks
+     * @throws InputError as {@see of()}; at `item.last.counters.<unit>` for a counter limit whose counter the last
+     *   lacks
      *
      * @pure
      */
@@ -114,11 +115,15 @@ final class Due
             }
         }
         $next = self::add($base, $limit->unit, $amount, $anchor, $index);
-        $tolerance = $limit->tolerance->isPercentage() ? $limit->tolerance->days($next->number - $base->number) : (int) $limit->toleranceOfNext;
+        $tolerance = $limit->tolerance->isPercentage()
+            ? $limit->tolerance->days($next->number - $base->number)
+            : (int) $limit->toleranceOfNext;
         $today = $flying->asOf->number;
         $status = DueStatus::Ok;
         if ($next->number <= $today + $warnDays) {
-            $status = $today <= $next->number ? DueStatus::DueSoon : ($today <= $next->number + $tolerance ? DueStatus::InTolerance : DueStatus::Overdue);
+            $status = $today <= $next->number
+                ? DueStatus::DueSoon
+                : ($today <= $next->number + $tolerance ? DueStatus::InTolerance : DueStatus::Overdue);
         }
 
         return new LimitDue(

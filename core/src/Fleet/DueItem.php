@@ -41,7 +41,8 @@ final readonly class DueItem
     }
 
     /**
-     * The same item with its intervals and thresholds shortened, days and months rounded down to whole ones (at least 1).
+     * The same item with its intervals and thresholds shortened, days and months rounded down to whole ones (at least
+     * 1).
      *
      * @param float $factor above 0 and at most 1, see {@see HarshUse}
      *

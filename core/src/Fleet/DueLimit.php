@@ -85,7 +85,8 @@ final readonly class DueLimit
     }
 
     /**
-     * The same limit with interval and threshold times a factor; days and months are rounded down to whole ones, at least 1.
+     * The same limit with interval and threshold times a factor; days and months are rounded down to whole ones, at
+     * least 1.
      *
      * @param float $factor above 0 and at most 1
      *
@@ -93,7 +94,8 @@ final readonly class DueLimit
      */
     public function shortened(float $factor): self
     {
-        $cut = fn(float $span): float => $this->isCalendar ? (float) max(1, Near::floor($span * $factor)) : $span * $factor;
+        $cut = fn(float $span): float
+            => $this->isCalendar ? (float) max(1, Near::floor($span * $factor)) : $span * $factor;
         $threshold = $this->threshold === null || $this->threshold === 0.0 ? $this->threshold : $cut($this->threshold);
 
         return self::of($this->unit, $cut($this->interval), $threshold, $this->tolerance, $this->early);

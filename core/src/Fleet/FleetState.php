@@ -15,8 +15,8 @@ enum FleetState: string
     case Waiting = 'waiting';
 
     /**
-     * `stop` when the day is past, or within the warning days and not planned away in time; `watch` within twice the warning days, or
-     * when it is planned too late; `waiting` in the visit that takes it; otherwise `clear`.
+     * `stop` when the day is past, or within the warning days and not planned away in time; `watch` within twice the
+     * warning days, or when it is planned too late; `waiting` in the visit that takes it; otherwise `clear`.
      *
      * @param Day|null $last the last day it allows; null when it never runs out
      *

@@ -25,9 +25,8 @@ final readonly class Flying
 
     /**
      * @param array<string, float> $counters
-     * @param array<string, list<array{int, float, int, float, float}>> $runs by counter: the run's last day and all that is
-     *                                                                        used by its end, its first day's predecessor and
-     *                                                                        what was used by then, rate per day; days from asOf
+     * @param array<string, list<array{int, float, int, float, float}>> $runs by counter: the run's last day and all
+     *   that is used by its end, its first day's predecessor and what was used by then, rate per day; days from asOf
      * @param array<string, float> $entryCounters
      */
     private function __construct(
@@ -67,7 +66,8 @@ final readonly class Flying
     }
 
     /**
-     * The last day at whose end a counter that now stands at `value` has not gone beyond `bound`, and the same with a tolerance.
+     * The last day at whose end a counter that now stands at `value` has not gone beyond `bound`, and the same with a
+     * tolerance.
      *
      * @return array{Day|null, Day|null} `asOf` when it is beyond already; null when it is not by the end of the horizon
      *

@@ -37,9 +37,11 @@ final readonly class FlyingDay
     ) {}
 
     /**
-     * What to ask of it before it is counted, in the order of the enum. A day without flying may only be a gap, again or unfinished.
+     * What to ask of it before it is counted, in the order of the enum. A day without flying may only be a gap, again
+     * or unfinished.
      *
-     * @param float $far a day is far off when it has more than so many times what was planned, and more than so many times a usual day
+     * @param float $far a day is far off when it has more than so many times what was planned, and more than so many
+     *   times a usual day
      *
      * @return list<FlyingDoubt>
      *

@@ -7,8 +7,8 @@ namespace Jorvel\Core\Fleet;
 use Jorvel\Core\Shared\Day;
 
 /**
- * Stands in for a flying programme: what each aircraft flew on a day, from a seed. The same seed, mark and day always give
- * the same flying, in whatever order they are asked for.
+ * Stands in for a flying programme: what each aircraft flew on a day, from a seed. The same seed, mark and day always
+ * give the same flying, in whatever order they are asked for.
  */
 final readonly class FlyingSimulator
 {
@@ -21,8 +21,8 @@ final readonly class FlyingSimulator
     }
 
     /**
-     * A day's flying around its mean: some days nothing, else 0.6 to 1.5 times the mean of the days that are flown; hours
-     * to a tenth, landings and cycles whole.
+     * A day's flying around its mean: some days nothing, else 0.6 to 1.5 times the mean of the days that are flown;
+     * hours to a tenth, landings and cycles whole.
      *
      * @param array<string, float> $mean use that is planned for the day, by counter
      * @param float $idle share of days on which it stays on the ground, 0 to 1

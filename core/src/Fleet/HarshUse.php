@@ -7,8 +7,8 @@ namespace Jorvel\Core\Fleet;
 use Jorvel\Core\Shared\InputError;
 
 /**
- * Harsh use (salt, gravel, sand) shortens intervals: an item names a factor for each condition, an aircraft meets some of
- * them by its base or its role, and the lowest factor it meets counts. Factors are not multiplied with each other.
+ * Harsh use (salt, gravel, sand) shortens intervals: an item names a factor for each condition, an aircraft meets some
+ * of them by its base or its role, and the lowest factor it meets counts. Factors are not multiplied with each other.
  */
 final readonly class HarshUse
 {

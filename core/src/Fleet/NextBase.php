@@ -32,11 +32,16 @@ final class NextBase
         return $planned;
     }
 
-    /** The day of the month that a months limit keeps: that of its base, or the one kept from a plan that a short month clamped. */
+    /**
+     * The day of the month that a months limit keeps: that of its base, or the one kept from a plan that a short month
+     * clamped.
+     */
     private static function anchor(Day $base, ?LastDone $last): int
     {
         $planned = $last?->plannedDays['months'] ?? null;
 
-        return $last?->anchorDay !== null && $planned?->number === $base->number ? $last->anchorDay : $base->dayOfMonth();
+        return $last?->anchorDay !== null && $planned?->number === $base->number
+            ? $last->anchorDay
+            : $base->dayOfMonth();
     }
 }

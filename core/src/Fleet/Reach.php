@@ -9,8 +9,9 @@ use Jorvel\Core\Shared\Day;
 /**
  * How far an aircraft can go before something stops it that no visit takes away in time.
  *
- * Stops are the last days allowed by programme items, bottles and deferrals. The driver is the earliest that stays; where every stop is
- * planned away, there is none. Its state is that of the driver ({@see FleetState}), `waiting` while the aircraft is in a visit.
+ * Stops are the last days allowed by programme items, bottles and deferrals. The driver is the earliest that stays;
+ * where every stop is planned away, there is none. Its state is that of the driver ({@see FleetState}), `waiting` while
+ * the aircraft is in a visit.
  */
 final readonly class Reach
 {

@@ -16,12 +16,12 @@ use function min;
 /**
  * Which aircraft should fly how much in the coming weeks, so that a phased fleet comes back onto its line.
  *
- * Each aircraft has one leg, or two with its phase between them. A leg wants hours: before a phase all that is left, else
- * what brings it to its place on the line at the end. As much of the weeks' task as can be is flown; within that, the sum
- * of squares of (flown − wanted) is the least there is. What legs can fly together in their weeks is a polymatroid, so
- * giving out one step at a time to the leg that gains most by it, wherever an augmenting path finds room, is exact
- * (Federgruen and Groenevelt, "The greedy procedure for resource allocation problems", 1986). Weeks are then evened out by
- * exchanges between two aircraft and two weeks. Contract: docs/core.md, core/schema/stagger.json.
+ * Each aircraft has one leg, or two with its phase between them. A leg wants hours: before a phase all that is left,
+ * else what brings it to its place on the line at the end. As much of the weeks' task as can be is flown; within that,
+ * the sum of squares of (flown − wanted) is the least there is. What legs can fly together in their weeks is a
+ * polymatroid, so giving out one step at a time to the leg that gains most by it, wherever an augmenting path finds
+ * room, is exact (Federgruen and Groenevelt, "The greedy procedure for resource allocation problems", 1986). Weeks are
+ * then evened out by exchanges between two aircraft and two weeks. Contract: docs/core.md, core/schema/stagger.json.
  */
 final class Stagger
 {
@@ -258,7 +258,8 @@ final class Stagger
         $f = &$this->flown;
         $gain = $f[$i][$k] - $f[$i][$l] + $f[$j][$l] - $f[$j][$k];
         if ($gain <= 2 || $f[$i][$k] <= $this->floor[$i][$k] || $f[$j][$l] <= $this->floor[$j][$l]
-            || $f[$i][$l] >= $this->steps($this->aircraft[$this->legs[$i][0]]->most) || $f[$j][$k] >= $this->steps($this->aircraft[$this->legs[$j][0]]->most)) {
+            || $f[$i][$l] >= $this->steps($this->aircraft[$this->legs[$i][0]]->most)
+            || $f[$j][$k] >= $this->steps($this->aircraft[$this->legs[$j][0]]->most)) {
             return false;
         }
         $f[$i][$k]--;

@@ -26,7 +26,8 @@ final readonly class StaggerAircraft
      * @param float $most hours it can fly in a week
      * @param float $least hours it should fly in a week in which it can; gives way to its phase
      * @param list<int> $stands weeks (from 0) in which it does not fly for another reason
-     * @param int|null $phaseFirst week in which its phase begins; with `$phaseLast`, in which it ends and it is full again
+     * @param int|null $phaseFirst week in which its phase begins; with `$phaseLast`, in which it ends and it is full
+     *   again
      *
      * @throws InputError
      *
@@ -59,6 +60,7 @@ final readonly class StaggerAircraft
     /** May it fly in this week at all. @pure */
     public function flies(int $week): bool
     {
-        return ! in_array($week, $this->stands, true) && ($this->phaseFirst === null || $week < $this->phaseFirst || $week > $this->phaseLast);
+        return ! in_array($week, $this->stands, true)
+            && ($this->phaseFirst === null || $week < $this->phaseFirst || $week > $this->phaseLast);
     }
 }

@@ -7,8 +7,8 @@ namespace Jorvel\Core\Fleet;
 use function count;
 
 /**
- * A phased fleet against its straight line: sorted by hours left, the r-th of n (from 0) should have interval × (n − r − ½) / n,
- * so that the line runs from full to nought and phases come one after another.
+ * A phased fleet against its straight line: sorted by hours left, the r-th of n (from 0) should have interval × (n − r
+ * − ½) / n, so that the line runs from full to nought and phases come one after another.
  */
 final readonly class StaggerLine
 {

@@ -15,7 +15,8 @@ final readonly class Tenure
     /**
      * @param array<string, float> $own the component's counters when it was fitted
      * @param array<string, float> $aircraft the aircraft's counters then
-     * @param array<string, array{string, float}> $accrues by own counter: the aircraft's counter it follows, and own units per unit of it
+     * @param array<string, array{string, float}> $accrues by own counter: the aircraft's counter it follows, and own
+     *   units per unit of it
      */
     private function __construct(private array $own, private array $aircraft, private array $accrues) {}
 

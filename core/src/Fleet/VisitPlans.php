@@ -50,7 +50,9 @@ final readonly class VisitPlans
             if ($visit->holds($this->today)) {
                 return PlannedAway::Now;
             }
-            $away = $away === PlannedAway::InTime || InTime::begins($visit->from, $latest) ? PlannedAway::InTime : PlannedAway::TooLate;
+            $away = $away === PlannedAway::InTime || InTime::begins($visit->from, $latest)
+                ? PlannedAway::InTime
+                : PlannedAway::TooLate;
         }
 
         return $away;

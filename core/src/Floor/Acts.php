@@ -27,6 +27,8 @@ final readonly class Acts
      */
     public static function on(How $how, array $systems, array $with = []): self
     {
-        return $systems === [] ? throw InputError::at('systems', 'must name at least one system') : new self($how, $systems, $with);
+        return $systems === []
+            ? throw InputError::at('systems', 'must name at least one system')
+            : new self($how, $systems, $with);
     }
 }

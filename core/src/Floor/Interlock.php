@@ -20,12 +20,14 @@ final class Interlock
     /**
      * Everybody and everything at the aircraft that says no to a step; on whatever card they are.
      *
-     * Others at the same card hold it too, unless a roll-call of the card comes before the step and has called them clear. Devices
-     * that are meant to be on for it hold nothing. Whatever acts on the same systems from another card holds it, too.
+     * Others at the same card hold it too, unless a roll-call of the card comes before the step and has called them
+     * clear. Devices that are meant to be on for it hold nothing. Whatever acts on the same systems from another card
+     * holds it, too.
      *
      * @param string $by who works the step, and holds it not
      *
-     * @return list<PersonAt|Acting|DeviceOn> people first, then what acts, then open lines, then devices; none for a step that acts on nothing or is done
+     * @return list<PersonAt|Acting|DeviceOn> people first, then what acts, then open lines, then devices; none for a
+     *   step that acts on nothing or is done
      *
      * @pure
      */
@@ -38,7 +40,8 @@ final class Interlock
         $called = $card->callBefore($step->no) !== null;
         $people = array_filter(
             $card->on->people,
-            static fn(PersonAt $p): bool => $p->id !== $by && ! ($called && $p->card->id === $card->ref->id) && $p->touch->meets($acts),
+            static fn(PersonAt $p): bool
+                => $p->id !== $by && ! ($called && $p->card->id === $card->ref->id) && $p->touch->meets($acts),
         );
         $devices = array_filter(
             $card->on->devices,

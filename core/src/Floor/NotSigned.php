@@ -18,8 +18,8 @@ enum NotSigned: string
     case LoansOut = 'loans_out';
 
     /**
-     * The first that holds; null when it may be signed. Whoever inspected a step of it is no worker of it, and whoever had no hand in it
-     * has nothing to sign for.
+     * The first that holds; null when it may be signed. Whoever inspected a step of it is no worker of it, and whoever
+     * had no hand in it has nothing to sign for.
      *
      * @param list<string> $back ids of loans that are counted in with the signature
      *

@@ -24,7 +24,8 @@ final class RollCall
     {
         return array_values(array_filter(
             $places,
-            static fn(string $place): bool => ! isset($calls[$place]) || $now->epoch() - $calls[$place]->epoch() > $seconds,
+            static fn(string $place): bool
+                => ! isset($calls[$place]) || $now->epoch() - $calls[$place]->epoch() > $seconds,
         ));
     }
 }

@@ -7,12 +7,15 @@ namespace Jorvel\Core\Floor;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardNow;
 
-/** What moves, or is under power or pressure, where a card's work would be: nobody comes to the card before it has ended. */
+/**
+ * What moves, or is under power or pressure, where a card's work would be: nobody comes to the card before it has
+ * ended.
+ */
 final class StayAway
 {
     /**
-     * Only what was begun on other cards: on its own card the order of the steps says what comes when. Whoever is at the card already
-     * is there with whoever acts, by their call.
+     * Only what was begun on other cards: on its own card the order of the steps says what comes when. Whoever is at
+     * the card already is there with whoever acts, by their call.
      *
      * @param string $by who would come
      *

@@ -10,8 +10,8 @@ final class StepOrder
     /**
      * The first step that must be done before another may be; null when that one is free.
      *
-     * Steps of one group are worked in any order, but only once all before the group are done; a free step is asked at any
-     * time after those before it and holds nothing up.
+     * Steps of one group are worked in any order, but only once all before the group are done; a free step is asked at
+     * any time after those before it and holds nothing up.
      *
      * @param list<StepPlace> $steps in the card's order
      *

@@ -10,8 +10,8 @@ use Jorvel\Core\Now\StepNow;
 /**
  * What falls when a done step is taken back.
  *
- * What was proven after something was done to the aircraft rests on it: when that is done again, it is proven again. A proof from
- * before is none.
+ * What was proven after something was done to the aircraft rests on it: when that is done again, it is proven again. A
+ * proof from before is none.
  */
 final class TakeBack
 {
@@ -22,8 +22,8 @@ final class TakeBack
     private const PROVING = ['measurement', 'torque', 'timing', 'count', 'compare', 'hold', 'test', 'rig'];
 
     /**
-     * The steps after it that fall with it: every inspection that came after it; when it did something to the aircraft, every proof; and
-     * when it put a system under power or pressure, what ended that.
+     * The steps after it that fall with it: every inspection that came after it; when it did something to the aircraft,
+     * every proof; and when it put a system under power or pressure, what ended that.
      *
      * @return list<int> numbers, in the card's order; without its own
      *
@@ -41,6 +41,7 @@ final class TakeBack
 
     private static function ends(StepNow $step, ?StepNow $of): bool
     {
-        return $of?->acts !== null && $of->acts->how->lasts() && array_intersect($step->ends, $of->acts->systems) !== [];
+        return $of?->acts !== null && $of->acts->how->lasts()
+            && array_intersect($step->ends, $of->acts->systems) !== [];
     }
 }

@@ -11,8 +11,8 @@ use function max;
 /**
  * An old text beside a new one, word by word: what stayed, what went, what came.
  *
- * The longest common subsequence of words (dynamic programming over what is left between a common beginning and a common
- * end); white space goes with the word after it, so that the pieces joined again are the texts.
+ * The longest common subsequence of words (dynamic programming over what is left between a common beginning and a
+ * common end); white space goes with the word after it, so that the pieces joined again are the texts.
  */
 final class TextDiff
 {
@@ -71,7 +71,9 @@ final class TextDiff
         $length = array_fill(0, $n + 1, array_fill(0, $m + 1, 0));
         for ($i = $n - 1; $i >= 0; $i--) {
             for ($j = $m - 1; $j >= 0; $j--) {
-                $length[$i][$j] = $a[$i] === $b[$j] ? $length[$i + 1][$j + 1] + 1 : max($length[$i + 1][$j], $length[$i][$j + 1]);
+                $length[$i][$j] = $a[$i] === $b[$j]
+                    ? $length[$i + 1][$j + 1] + 1
+                    : max($length[$i + 1][$j], $length[$i][$j + 1]);
             }
         }
         $pieces = [];

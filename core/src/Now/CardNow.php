@@ -15,7 +15,8 @@ final readonly class CardNow
      * @param Touch $touch what whoever works it has their hands in
      * @param bool $inspected whether an independent inspection is due on it
      * @param list<StepNow> $steps in the card's order
-     * @param list<string> $hands ids of everybody who ever had a hand in the work, also in what was taken back, and of who stood over a trainee
+     * @param list<string> $hands ids of everybody who ever had a hand in the work, also in what was taken back, and of
+     *   who stood over a trainee
      * @param list<string> $inspectors ids of who inspected one of its steps
      * @param string|null $leftBy who handed it over, while nobody has taken it over
      * @param CardRef|null $waitsFor what must be worked before anybody begins

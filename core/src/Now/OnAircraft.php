@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Jorvel\Core\Now;
 
 /**
- * Everything that is at an aircraft at this moment, on whatever card of whatever visit: people, devices and open lines, systems
- * being acted on, tools and rags that are out, and the cards that somebody has begun.
+ * Everything that is at an aircraft at this moment, on whatever card of whatever visit: people, devices and open lines,
+ * systems being acted on, tools and rags that are out, and the cards that somebody has begun.
  */
 final readonly class OnAircraft
 {

@@ -7,7 +7,10 @@ namespace Jorvel\Core\Release;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\OnAircraft;
 
-/** What at an aircraft keeps it from leaving, whatever visit it belongs to: nobody hands back an aircraft that somebody works on. */
+/**
+ * What at an aircraft keeps it from leaving, whatever visit it belongs to: nobody hands back an aircraft that somebody
+ * works on.
+ */
 enum Leaving: string
 {
     case PersonAt = 'person_at';
@@ -16,8 +19,8 @@ enum Leaving: string
     case PartMissing = 'part_missing';
 
     /**
-     * People at any card of it, systems that run or are live, cards of other visits that were begun and are not closed, and places
-     * from which a component was taken with none fitted since.
+     * People at any card of it, systems that run or are live, cards of other visits that were begun and are not closed,
+     * and places from which a component was taken with none fitted since.
      *
      * @param list<string> $missing ids of the places
      *

@@ -20,7 +20,8 @@ final class Release
      * @param list<string> $toolsOut
      * @param array<array-key, string> $readings verdict by id
      *
-     * @return list<array{code: string, id: string}> by code in {@see Blocker}'s order, then in input order; empty when ready
+     * @return list<array{code: string, id: string}> by code in {@see Blocker}'s order, then in input order; empty when
+     *   ready
      *
      * @throws InputError for a device carried by a finding that is not there
      *
@@ -54,7 +55,8 @@ final class Release
                 ),
                 Blocker::NotIndependent => self::cards(
                     $cards,
-                    static fn(CardState $c): bool => $c->duplicateBy !== null && in_array($c->duplicateBy, $c->performedBy, true),
+                    static fn(CardState $c): bool
+                        => $c->duplicateBy !== null && in_array($c->duplicateBy, $c->performedBy, true),
                 ),
                 Blocker::RecheckOpen => self::cards($cards, static fn(CardState $c): bool => $c->recheckOpen !== []),
                 Blocker::RevisionStale => self::cards($cards, static fn(CardState $c): bool => ! $c->revisionCurrent),
@@ -71,7 +73,8 @@ final class Release
                     static fn(Safing $s): string => $s->id,
                     array_filter(
                         $safing,
-                        static fn(Safing $s): bool => ! $s->removed && ($s->carriedBy === null || ! $found[$s->carriedBy]->valid),
+                        static fn(Safing $s): bool
+                            => ! $s->removed && ($s->carriedBy === null || ! $found[$s->carriedBy]->valid),
                     ),
                 ),
                 Blocker::ToolOut => $toolsOut,

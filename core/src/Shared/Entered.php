@@ -8,8 +8,8 @@ namespace Jorvel\Core\Shared;
 final class Entered
 {
     /**
-     * Reads a number in the field's unit, in the digits 0 to 9. One comma or one point is the decimal sign; a unit may follow if it is
-     * the field's. A time is above nought: whatever was timed took some.
+     * Reads a number in the field's unit, in the digits 0 to 9. One comma or one point is the decimal sign; a unit may
+     * follow if it is the field's. A time is above nought: whatever was timed took some.
      *
      * @throws InputError for anything else: no number, two separators, another unit, a time at or below 0
      *

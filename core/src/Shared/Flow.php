@@ -10,8 +10,8 @@ use function min;
 /**
  * The greatest flow through a small network of whole-number capacities.
  *
- * Shortest augmenting paths by layers (Dinic): as many phases as there are distances, each a depth-first search that never
- * looks at a dead edge twice.
+ * Shortest augmenting paths by layers (Dinic): as many phases as there are distances, each a depth-first search that
+ * never looks at a dead edge twice.
  */
 final class Flow
 {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Shared;
 
-/** A gauge pressure of a gas, and what it would read at another temperature (Gay-Lussac: absolute pressure over kelvin is constant). */
+/**
+ * A gauge pressure of a gas, and what it would read at another temperature (Gay-Lussac: absolute pressure over kelvin
+ * is constant).
+ */
 final class GasPressure
 {
     /** Standard atmosphere, in kPa. */

@@ -47,7 +47,8 @@ final readonly class Instant implements \Stringable
     /**
      * The first instant whose local date in a zone is later than the given one.
      *
-     * Walks the zone's own transitions, so that a midnight that does not exist, or comes twice, or a skipped date, is right.
+     * Walks the zone's own transitions, so that a midnight that does not exist, or comes twice, or a skipped date, is
+     * right.
      *
      * @pure
      */

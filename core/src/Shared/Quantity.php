@@ -35,7 +35,10 @@ final readonly class Quantity
     public function in(Unit $unit): self
     {
         if ($unit->dimension() !== $this->unit->dimension()) {
-            throw InputError::at('', "{$unit->value} ({$unit->dimension()}) cannot be compared with {$this->unit->value} ({$this->unit->dimension()})");
+            throw InputError::at(
+                '',
+                "{$unit->value} ({$unit->dimension()}) cannot be compared with {$this->unit->value} ({$this->unit->dimension()})",
+            );
         }
 
         return new self($this->unit->to($unit, $this->value), $unit);

@@ -14,8 +14,8 @@ final readonly class PartStock
     /**
      * @param int $usable pieces whose shelf life, where they have one, is not over
      * @param int $short pieces that are wanted and not there
-     * @param string $code `short`: not enough even with what is ordered; `waiting`: enough when the order comes; `expired`: a
-     *                     batch is past its shelf life; `soon`: one soon will be; `enough`
+     * @param string $code `short`: not enough even with what is ordered; `waiting`: enough when the order comes;
+     *   `expired`: a batch is past its shelf life; `soon`: one soon will be; `enough`
      * @param string|null $batch the one that is past or soon will be, the earliest of several
      */
     private function __construct(

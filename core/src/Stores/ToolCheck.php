@@ -12,8 +12,8 @@ final readonly class ToolCheck
     public function __construct(public Day $date, public bool $good) {}
 
     /**
-     * The last day on which a tool was known to be good before it was found out of tolerance; null where no check says so,
-     * and everything it ever read is in doubt. Readings after that day rest on a tool that may have been wrong.
+     * The last day on which a tool was known to be good before it was found out of tolerance; null where no check says
+     * so, and everything it ever read is in doubt. Readings after that day rest on a tool that may have been wrong.
      *
      * @param list<self> $checks in any order
      *

@@ -16,9 +16,9 @@ use function log;
 /**
  * How much more an inspection will turn up.
  *
- * Findings are Poisson in inspected hours with a Gamma rate; what was found so far updates it (the conjugate pair), and the
- * findings still to come are negative binomial with r = shape + found and p = (rate + done) / (rate + done + left). Fix hours
- * of one finding are lognormal. Contract: docs/core.md, core/schema/findings.json.
+ * Findings are Poisson in inspected hours with a Gamma rate; what was found so far updates it (the conjugate pair), and
+ * the findings still to come are negative binomial with r = shape + found and p = (rate + done) / (rate + done + left).
+ * Fix hours of one finding are lognormal. Contract: docs/core.md, core/schema/findings.json.
  */
 final readonly class Findings
 {
@@ -28,7 +28,10 @@ final readonly class Findings
     /** The most findings that are reckoned with. */
     private const MOST = 1_000_000.0;
 
-    /** @param non-empty-list<float> $cdf chance of at most n findings to come, from n = 0, up to all but {@see self::TAIL} */
+    /**
+     * @param non-empty-list<float> $cdf chance of at most n findings to come, from n = 0, up to all but {@see
+     *   self::TAIL}
+     */
     private function __construct(public int $found, public float $expectedMore, private array $cdf) {}
 
     /**
@@ -81,7 +84,8 @@ final readonly class Findings
     }
 
     /**
-     * The chance that open and coming fix hours keep within a capacity: exact where every fix takes the same, else by draws.
+     * The chance that open and coming fix hours keep within a capacity: exact where every fix takes the same, else by
+     * draws.
      *
      * @param float $median of one finding's fix hours, above 0
      * @param float $sigma of their logarithm, at least 0

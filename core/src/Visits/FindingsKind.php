@@ -34,7 +34,9 @@ final class FindingsKind implements Kind
             'p50' => $findings->quantile(0.5),
             'p90' => $findings->quantile(0.9),
             'expected_total' => $findings->found + $findings->expectedMore,
-            'expected_fix_hours' => $findings->expectedMore * $fix->number('median') * exp($fix->number('sigma') ** 2 / 2),
+            'expected_fix_hours' => $findings->expectedMore * $fix->number('median') * exp(
+                $fix->number('sigma') ** 2 / 2,
+            ),
             'p_fit' => $findings->chanceToFit(
                 $fix->number('median'),
                 $fix->number('sigma'),

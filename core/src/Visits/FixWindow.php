@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Visits;
 
-/** Whether what an inspection has turned up and is still going to turn up can be fixed before the aircraft must leave. */
+/**
+ * Whether what an inspection has turned up and is still going to turn up can be fixed before the aircraft must leave.
+ */
 final readonly class FixWindow
 {
-    /** Share of people's hours that becomes work on cards: the rest goes to hand-over, fetching, and cards that do not fit together. */
+    /**
+     * Share of people's hours that becomes work on cards: the rest goes to hand-over, fetching, and cards that do not
+     * fit together.
+     */
     public const USABLE = 0.85;
 
     /** The chance from which on the window is taken to hold, and below which it will not do. */

@@ -8,11 +8,13 @@ use function array_sum;
 use function count;
 
 /**
- * What a type's past inspections say about the next: a Gamma prior on findings an hour, and the lognormal of their fix hours.
+ * What a type's past inspections say about the next: a Gamma prior on findings an hour, and the lognormal of their fix
+ * hours.
  *
- * Mean m = findings ÷ hours of all; the spread between inspections by moments, less what Poisson alone would give
- * (v = Σ hᵢ (rᵢ − m)² ÷ H − m (k − 1) ÷ H, over k inspections of hᵢ hours, rᵢ = findings ÷ hours): shape m² ÷ v, rate m ÷ v, but
- * never surer than all the findings and hours of the past together. Fix hours by the mean and deviation of their logarithms.
+ * Mean m = findings ÷ hours of all; the spread between inspections by moments, less what Poisson alone would give (v =
+ * Σ hᵢ (rᵢ − m)² ÷ H − m (k − 1) ÷ H, over k inspections of hᵢ hours, rᵢ = findings ÷ hours): shape m² ÷ v, rate m ÷ v,
+ * but never surer than all the findings and hours of the past together. Fix hours by the mean and deviation of their
+ * logarithms.
  */
 final readonly class LookHistory
 {
@@ -25,7 +27,8 @@ final readonly class LookHistory
     ) {}
 
     /**
-     * @param list<PastLook> $looks without any, a wide guess serves: one finding in twelve hours, worth twelve hours; three hours each
+     * @param list<PastLook> $looks without any, a wide guess serves: one finding in twelve hours, worth twelve hours;
+     *   three hours each
      *
      * @pure
      */

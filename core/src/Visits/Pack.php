@@ -16,9 +16,9 @@ use function max;
 /**
  * Which visit takes which due item: the most value placed, then the least cost of life thrown away and panels opened.
  *
- * A first packing is bettered by taking some items out and putting them back in another order (large neighbourhood search,
- * Shaw 1998); then branch and bound looks for a better one until it has seen all or the deadline has passed. Contract:
- * docs/core.md, core/schema/pack.json.
+ * A first packing is bettered by taking some items out and putting them back in another order (large neighbourhood
+ * search, Shaw 1998); then branch and bound looks for a better one until it has seen all or the deadline has passed.
+ * Contract: docs/core.md, core/schema/pack.json.
  */
 final class Pack
 {

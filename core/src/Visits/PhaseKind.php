@@ -23,7 +23,8 @@ final class PhaseKind implements Kind
         $in->uniqueIds('items');
         $access = $in->numbers('access_hours');
         $items = $in->each('items', static fn(Input $i): array => [
-            'id' => $i->string('id'), 'hours' => $i->number('hours'), 'access' => self::panels($i, $access), 'together' => $i->has('together') ? $i->string('together') : null,
+            'id' => $i->string('id'), 'hours' => $i->number('hours'), 'access' => self::panels($i, $access),
+            'together' => $i->has('together') ? $i->string('together') : null,
         ]);
 
         return Phases::cut($items, $access, $in->int('phases'), $deadline)->toArray();

@@ -98,7 +98,8 @@ final class Phases
         }
         usort(
             $units,
-            static fn(PhaseUnit $a, PhaseUnit $b): int => self::alone($b, $access) <=> self::alone($a, $access) ?: $a->items[0] <=> $b->items[0],
+            static fn(PhaseUnit $a, PhaseUnit $b): int
+                => self::alone($b, $access) <=> self::alone($a, $access) ?: $a->items[0] <=> $b->items[0],
         );
 
         return $units;
@@ -190,8 +191,8 @@ final class Phases
     }
 
     /**
-     * Moves one unit, or swaps two, while that shortens the longest phase or, with it as long, the sum of squares (which
-     * leads on where a single step cannot).
+     * Moves one unit, or swaps two, while that shortens the longest phase or, with it as long, the sum of squares
+     * (which leads on where a single step cannot).
      *
      * @param array<int, int> $cut
      *

@@ -15,10 +15,11 @@ use function max;
 /**
  * When is each card worked: always feasible, as short as the budget finds.
  *
- * Lists of cards are turned into plans by serial schedule generation (each card in turn at the first slot that takes it) and
- * justified to the right and to the left again (Valls, Ballestín and Quintanilla, 2005), which often shortens them. A
- * population of lists, begun by priority rules and blurred rules, is bred by two-point crossover (Hartmann, 1998), children
- * taking the place of the worst; it is begun anew when it has stood still. Contract: docs/core.md, core/schema/plan.json.
+ * Lists of cards are turned into plans by serial schedule generation (each card in turn at the first slot that takes
+ * it) and justified to the right and to the left again (Valls, Ballestín and Quintanilla, 2005), which often shortens
+ * them. A population of lists, begun by priority rules and blurred rules, is bred by two-point crossover (Hartmann,
+ * 1998), children taking the place of the worst; it is begun anew when it has stood still. Contract: docs/core.md,
+ * core/schema/plan.json.
  */
 final class Plan
 {
@@ -54,9 +55,10 @@ final class Plan
 
     /**
      * @param int $rounds most plans to be tried; the answer then does not depend on the machine
-     * @param (callable(int $span, int $bound, int $tried): bool)|null $go told of the search now and then; false ends it
-     * @param list<int> $close cards whose stretch, from the first one's beginning to the last one's end, is kept short where that
-     *                         lengthens nothing: what is worked on jacks
+     * @param (callable(int $span, int $bound, int $tried): bool)|null $go told of the search now and then; false ends
+     *   it
+     * @param list<int> $close cards whose stretch, from the first one's beginning to the last one's end, is kept short
+     *   where that lengthens nothing: what is worked on jacks
      */
     public static function of(
         PlanProblem $problem,
@@ -75,8 +77,8 @@ final class Plan
     }
 
     /**
-     * Each card in turn, lowest key first where its waits allow, at the first slot that takes it: nothing is searched, so that a
-     * plan of which little has changed stays as it was where it can.
+     * Each card in turn, lowest key first where its waits allow, at the first slot that takes it: nothing is searched,
+     * so that a plan of which little has changed stays as it was where it can.
      *
      * @param list<float> $keys by card
      */
@@ -90,7 +92,8 @@ final class Plan
     }
 
     /**
-     * As good a plan in which some cards lie closer together: the first of them as late as can be, the others up against it.
+     * As good a plan in which some cards lie closer together: the first of them as late as can be, the others up
+     * against it.
      *
      * @param array<int, true> $close
      *
@@ -110,7 +113,10 @@ final class Plan
         $group = array_diff_key($close, [$first => true]);
         $starts = $this->early($this->early($starts, $group), array_diff_key($starts, $close));
 
-        return max([0, ...$this->ground->ends]) <= $this->span && $this->stretch($starts, $close) < $this->stretch($this->best, $close) ? $starts : $this->best;
+        return max([0, ...$this->ground->ends]) <= $this->span
+            && $this->stretch($starts, $close) < $this->stretch($this->best, $close)
+            ? $starts
+            : $this->best;
     }
 
     /**
@@ -210,7 +216,8 @@ final class Plan
     }
 
     /**
-     * Two parents, each the better of two: the mother's list with a stretch in the father's order, and some neighbours swapped.
+     * Two parents, each the better of two: the mother's list with a stretch in the father's order, and some neighbours
+     * swapped.
      *
      * @return list<int>
      */
@@ -270,7 +277,8 @@ final class Plan
     }
 
     /**
-     * Takes a plan among the others, best first, the worst leaving; the first plan of the shortest length is the answer.
+     * Takes a plan among the others, best first, the worst leaving; the first plan of the shortest length is the
+     * answer.
      *
      * @param array<int, int> $starts
      */
@@ -359,7 +367,8 @@ final class Plan
     }
 
     /**
-     * Each card as late as the others allow, then each as early, while that shortens the plan; it must lie on the ground.
+     * Each card as late as the others allow, then each as early, while that shortens the plan; it must lie on the
+     * ground.
      *
      * @param array<int, int> $starts
      *

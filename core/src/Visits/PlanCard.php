@@ -13,7 +13,8 @@ final readonly class PlanCard
      * @param list<int> $after places of the cards it waits for
      * @param array<string, string> $state of the aircraft that it needs; indifferent to what it does not name
      * @param int $earliest slot, from 0
-     * @param bool $first placed before all others, with what it waits for, at the first slot that takes it, and kept there
+     * @param bool $first placed before all others, with what it waits for, at the first slot that takes it, and kept
+     *   there
      */
     public function __construct(
         public string $id,

@@ -9,15 +9,18 @@ use function count;
 /**
  * What is free in every slot, and the placing of cards on it.
  *
- * Each resource, and each value of a state, is a field of a machine word with a guard bit above it: a card fits a slot when
- * taking its need from the word leaves all guard bits set, one subtraction for many resources at once. A value of a state
- * has room for all its cards; a card asks for the whole of its rivals' fields, and takes one of its own.
+ * Each resource, and each value of a state, is a field of a machine word with a guard bit above it: a card fits a slot
+ * when taking its need from the word leaves all guard bits set, one subtraction for many resources at once. A value of
+ * a state has room for all its cards; a card asks for the whole of its rivals' fields, and takes one of its own.
  */
 final class PlanGround
 {
     private const BITS = 62;
 
-    /** @var array<int, list<array{int, int, int, int}>> by card: word, what must be free in it, what is taken of it, the guard bits */
+    /**
+     * @var array<int, list<array{int, int, int, int}>> by card: word, what must be free in it, what is taken of it, the
+     *   guard bits
+     */
     private array $parts = [];
 
     /** How many bits of the last word are taken. */
@@ -192,7 +195,9 @@ final class PlanGround
         return [$word, $unit];
     }
 
-    /** @return array<string, array<string, list<int>>> cards by state and value, of states that have more than one value */
+    /**
+     * @return array<string, array<string, list<int>>> cards by state and value, of states that have more than one value
+     */
     private function rivals(): array
     {
         $rivals = [];

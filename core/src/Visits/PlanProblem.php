@@ -12,10 +12,12 @@ use Jorvel\Core\Shared\InputError;
 use function max;
 
 /**
- * Cards with what they need of skills, zones and states, ready to be scheduled; it knows its order, its hours and its bounds.
+ * Cards with what they need of skills, zones and states, ready to be scheduled; it knows its order, its hours and its
+ * bounds.
  *
- * Where people are not always there in the same number, a card's own slots are those in which its people are there at all:
- * it is worked through them without a break, handed over where a shift ends, and rests while nobody of the skill is in.
+ * Where people are not always there in the same number, a card's own slots are those in which its people are there at
+ * all: it is worked through them without a break, handed over where a shift ends, and rests while nobody of the skill
+ * is in.
  */
 final class PlanProblem
 {
@@ -90,8 +92,8 @@ final class PlanProblem
      * @param list<PlanCard> $cards their needs within the most there is
      * @param array<array-key, int> $skills most people of each
      * @param array<array-key, int> $zones
-     * @param array<array-key, list<int>> $there people of a skill by slot, each at most the most; beyond its end, and for a skill
-     *                                           that is not named, the most
+     * @param array<array-key, list<int>> $there people of a skill by slot, each at most the most; beyond its end, and
+     *   for a skill that is not named, the most
      *
      * @throws InputError at `cards` for a cycle, naming the cards on it
      */
@@ -188,9 +190,9 @@ final class PlanProblem
     }
 
     /**
-     * No plan can be shorter: the longest chain; each resource's work over what there is of it; and cards of which no two can be
-     * worked at once, one after another, with what must come before the first and after the last of them: those that need more
-     * than half of a resource, and for each state the longest card of each of its values.
+     * No plan can be shorter: the longest chain; each resource's work over what there is of it; and cards of which no
+     * two can be worked at once, one after another, with what must come before the first and after the last of them:
+     * those that need more than half of a resource, and for each state the longest card of each of its values.
      */
     public function lowerBound(): int
     {

@@ -14,7 +14,8 @@ final readonly class PlanResult
     /**
      * @param array<int, int> $starts first slot of each card
      * @param int $lowerBound no plan is shorter
-     * @param array<int, int> $latest how late each card could begin, with the plan no longer, if those behind it gave way
+     * @param array<int, int> $latest how late each card could begin, with the plan no longer, if those behind it gave
+     *   way
      */
     public function __construct(
         private PlanProblem $problem,
@@ -29,7 +30,8 @@ final readonly class PlanResult
     }
 
     /**
-     * The cards on a chain that ends at the makespan, in which each begins where the one before it ends and waited for it.
+     * The cards on a chain that ends at the makespan, in which each begins where the one before it ends and waited for
+     * it.
      *
      * @return list<int> in the order of the cards
      */

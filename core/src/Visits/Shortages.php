@@ -8,15 +8,16 @@ use Jorvel\Core\Crew\Roster;
 use Jorvel\Core\Shared\Day;
 
 /**
- * What a visit's cards will lack on their day: a part that is not in, a tool that is away or out of calibration, people who
- * may do it. Parts go to the cards in the order of their days.
+ * What a visit's cards will lack on their day: a part that is not in, a tool that is away or out of calibration, people
+ * who may do it. Parts go to the cards in the order of their days.
  */
 final readonly class Shortages
 {
     /**
      * @param array<string, int> $stock parts in the store, by number
      * @param array<string, list<array{int, Day}>> $coming by part number: how many, and when they are expected
-     * @param array<string, list<Day|null>> $tools by kind: the last day of each one's calibration, null for one that is away
+     * @param array<string, list<Day|null>> $tools by kind: the last day of each one's calibration, null for one that is
+     *   away
      */
     public function __construct(
         private array $stock,

@@ -9,9 +9,10 @@ use function count;
 /**
  * What each card of a visit waits for: induct, make safe, open, look, fix, close, test, release.
  *
- * A panel is opened before the first card that needs it and closed after the last. What needs jacks lies between raising and
- * lowering; what needs the wheels before the one, or, where it is a test that needs no panel open, after the other. A test that
- * needs no panel open waits until all are closed. Everything waits for induction and making safe, and the last look for everything.
+ * A panel is opened before the first card that needs it and closed after the last. What needs jacks lies between
+ * raising and lowering; what needs the wheels before the one, or, where it is a test that needs no panel open, after
+ * the other. A test that needs no panel open waits until all are closed. Everything waits for induction and making
+ * safe, and the last look for everything.
  */
 final class VisitOrder
 {
@@ -24,7 +25,8 @@ final class VisitOrder
     /**
      * @param list<VisitTask> $tasks with ids that differ
      *
-     * @return array<string, list<string>> ids that each waits for, by "#id"; none that another of them already waits for among induct and safe
+     * @return array<string, list<string>> ids that each waits for, by "#id"; none that another of them already waits
+     *   for among induct and safe
      *
      * @pure
      */

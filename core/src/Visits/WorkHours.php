@@ -11,8 +11,8 @@ use InvalidArgumentException;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * The hours in which a visit can be worked, cut into slots for the planner: nights and closed days have none, so that a card
- * that is longer than a shift is handed over and goes on where work goes on.
+ * The hours in which a visit can be worked, cut into slots for the planner: nights and closed days have none, so that a
+ * card that is longer than a shift is handed over and goes on where work goes on.
  */
 final readonly class WorkHours
 {

@@ -11,7 +11,10 @@ use PHPUnit\Framework\TestCase;
 /** Whether readings are alike, and which is not. */
 final class AlikeTest extends TestCase
 {
-    /** @return iterable<string, array{list<float>, float, int|null, float}> values, most spread, the outlier's place, the median */
+    /**
+     * @return iterable<string, array{list<float>, float, int|null, float}> values, most spread, the outlier's place,
+     *   the median
+     */
     public static function sets(): iterable
     {
         yield 'above' => [[10.0, 10.5, 14.0, 10.2], 1.0, 2, 10.35];
@@ -26,8 +29,12 @@ final class AlikeTest extends TestCase
 
     /** @param list<float> $values */
     #[DataProvider('sets')]
-    public function test_the_one_farthest_from_the_middle(array $values, float $most, ?int $outlier, float $median): void
-    {
+    public function test_the_one_farthest_from_the_middle(
+        array $values,
+        float $most,
+        ?int $outlier,
+        float $median,
+    ): void {
         $said = Alike::of($values, $most)->toArray();
         self::assertSame([$outlier === null ? 'pass' : 'fail', $outlier], [$said['verdict'], $said['outlier']]);
         self::assertEqualsWithDelta($median, $said['median'], 1e-12);

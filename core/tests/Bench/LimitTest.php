@@ -21,7 +21,10 @@ final class LimitTest extends TestCase
 {
     use TestTrait;
 
-    /** @return iterable<string, array{float, bool, string, float, list<string>}> reading in Nm against 18 to 22, wrench ±0.5 from 5 to 60 */
+    /**
+     * @return iterable<string, array{float, bool, string, float, list<string>}> reading in Nm against 18 to 22, wrench
+     *   ±0.5 from 5 to 60
+     */
     public static function readings(): iterable
     {
         yield 'simple, inside' => [20.0, false, 'pass', 2.0, []];
@@ -42,7 +45,13 @@ final class LimitTest extends TestCase
     public function test_the_verdict(float $value, bool $guarded, string $verdict, float $margin, array $reasons): void
     {
         $wrench = Instrument::of(Unit::Nm, 0.1, 0.5, 5, 60, Day::parse('2026-06-30'));
-        $result = Limit::judge(Quantity::of($value, Unit::Nm), ReadingLimit::between(Unit::Nm, 18, 22), Day::parse('2026-06-30'), $wrench, $guarded);
+        $result = Limit::judge(
+            Quantity::of($value, Unit::Nm),
+            ReadingLimit::between(Unit::Nm, 18, 22),
+            Day::parse('2026-06-30'),
+            $wrench,
+            $guarded,
+        );
         self::assertSame([$verdict, $reasons], [$result->verdict->value, $result->reasons]);
         self::assertEqualsWithDelta($margin, (float) $result->margin, 1e-6);
     }
@@ -50,12 +59,22 @@ final class LimitTest extends TestCase
     public function test_reasons_come_in_their_order_and_a_coarse_instrument_is_named(): void
     {
         $gauge = Instrument::of(Unit::psi, 1, 10, 0, 100, Day::parse('2026-01-01'));
-        $result = Limit::judge(Quantity::of(150, Unit::psi), ReadingLimit::between(Unit::bar, 6, 7), Day::parse('2026-05-05'), $gauge);
+        $result = Limit::judge(
+            Quantity::of(150, Unit::psi),
+            ReadingLimit::between(Unit::bar, 6, 7),
+            Day::parse('2026-05-05'),
+            $gauge,
+        );
         self::assertSame(['cal_expired', 'out_of_instrument_range', 'coarse_instrument'], $result->reasons);
         $just = Instrument::of(Unit::Nm, 0.1, 0.5, 0, 100, Day::parse('2027-01-01'));
         self::assertSame(
             [],
-            Limit::judge(Quantity::of(20, Unit::Nm), ReadingLimit::between(Unit::Nm, 18, 22), Day::parse('2026-05-05'), $just)->reasons,
+            Limit::judge(
+                Quantity::of(20, Unit::Nm),
+                ReadingLimit::between(Unit::Nm, 18, 22),
+                Day::parse('2026-05-05'),
+                $just,
+            )->reasons,
             'a band of just eight uncertainties is not coarse',
         );
     }
@@ -93,43 +112,40 @@ final class LimitTest extends TestCase
     #[DataProvider('conversions')]
     public function test_units_convert(float $from, string $unit, float $to, string $other): void
     {
-        self::assertEqualsWithDelta($to, Quantity::of($from, Unit::parse($unit))->in(Unit::parse($other))->value, 1e-9 * max(1, abs($to)));
+        self::assertEqualsWithDelta(
+            $to,
+            Quantity::of($from, Unit::parse($unit))->in(Unit::parse($other))->value,
+            1e-9 * max(1, abs($to)),
+        );
     }
 
     public function test_there_and_back_is_the_same_and_across_dimensions_is_an_error(): void
     {
-        $this->limitTo(200)
-            ->forAll(Generators::elements(Unit::cases()), Generators::elements(Unit::cases()), Generators::choose(0, 100_000))
-            ->then(function (Unit $a, Unit $b, int $n): void {
-                $quantity = Quantity::of($n / 7, $a);
-                try {
-                    self::assertEqualsWithDelta($n / 7, $quantity->in($b)->in($a)->value, 1e-9 * max(1, $n));
-                    self::assertSame($a->dimension(), $b->dimension());
-                } catch (InputError) {
-                    self::assertNotSame($a->dimension(), $b->dimension());
-                }
-            });
+        $this->limitTo(200)->forAll(
+            Generators::elements(Unit::cases()),
+            Generators::elements(Unit::cases()),
+            Generators::choose(0, 100_000),
+        )->then(function (Unit $a, Unit $b, int $n): void {
+            $quantity = Quantity::of($n / 7, $a);
+            try {
+                self::assertEqualsWithDelta($n / 7, $quantity->in($b)->in($a)->value, 1e-9 * max(1, $n));
+                self::assertSame($a->dimension(), $b->dimension());
+            } catch (InputError) {
+                self::assertNotSame($a->dimension(), $b->dimension());
+            }
+        });
     }
 
-    /** @return iterable<string, array{string, float|null}> what is typed for a torque in Nm, and what is understood; null is refused */
+    /**
+     * @return iterable<string, array{string, float|null}> what is typed for a torque in Nm, and what is understood;
+     *   null is refused
+     */
     public static function entries(): iterable
     {
         $typed = [
-            '8.1' => 8.1,
-            '8,1' => 8.1,
-            ' 8,1 Nm ' => 8.1,
-            '8.1 N·m' => 8.1,
-            '-3' => -3.0,
-            '−3,5' => -3.5,
-            '+2' => 2.0,
-            '8,1 lbf_in' => null,
-            '1,234.5' => null,
-            '8.1.2' => null,
-            '' => null,
-            'eight' => null,
-            '8 1' => null,
-            '1e3' => null,
-            '.5' => null,
+            '8.1' => 8.1, '8,1' => 8.1, ' 8,1 Nm ' => 8.1, '8.1 N·m' => 8.1, '-3' => -3.0, '−3,5' => -3.5, '+2' => 2.0,
+            '8,1 lbf_in' => null, '1,234.5' => null, '8.1.2' => null, '' => null, 'eight' => null, '8 1' => null,
+            '1e3' => null, '.5' => null,
         ];
         foreach ($typed as $text => $value) {
             yield "\"{$text}\"" => [(string) $text, $value];

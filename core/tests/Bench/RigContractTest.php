@@ -21,17 +21,10 @@ final class RigContractTest extends TestCase
             'max' => $max,
             ...$more,
         ];
-        $screw = static fn(string $id, float $step = 1, float $min = -10, float $max = 10, string $positive = 'cw'): array => [
-            'id' => $id,
-            'step' => $step,
-            'min' => $min,
-            'max' => $max,
-            'positive' => $positive,
-        ];
+        $screw = static fn(string $id, float $step = 1, float $min = -10, float $max = 10, string $positive = 'cw'): array
+            => ['id' => $id, 'step' => $step, 'min' => $min, 'max' => $max, 'positive' => $positive];
         $move = static fn(string $id, float $amount, string $direction = 'cw'): array => [
-            'adjuster' => $id,
-            'amount' => $amount,
-            'direction' => $direction,
+            'adjuster' => $id, 'amount' => $amount, 'direction' => $direction,
         ];
 
         yield 'a limit is met even though the cost then grows elsewhere' => [
@@ -59,7 +52,10 @@ final class RigContractTest extends TestCase
             ['moves' => [$move('s', 1), $move('t', 1)], 'within' => true],
         ];
         yield 'already within: nothing is moved, however far from the aim' => [
-            ['points' => [$point('a', 1.99, 0, 2, aim: 1)], 'adjusters' => [$screw('s', 0.25)], 'effects' => ['s' => ['a' => 1]]],
+            [
+                'points' => [$point('a', 1.99, 0, 2, aim: 1)], 'adjusters' => [$screw('s', 0.25)],
+                'effects' => ['s' => ['a' => 1]],
+            ],
             ['moves' => [], 'within' => true, 'recheck' => []],
         ];
         yield 'mid-range is the aim where none is given' => [
@@ -67,7 +63,10 @@ final class RigContractTest extends TestCase
             ['moves' => [$move('s', 8)], 'predicted' => ['a' => 2]],
         ];
         yield 'the aim, where it is given' => [
-            ['points' => [$point('a', 10, 0, 4, aim: 3.5)], 'adjusters' => [$screw('s', 0.5)], 'effects' => ['s' => ['a' => -1]]],
+            [
+                'points' => [$point('a', 10, 0, 4, aim: 3.5)], 'adjusters' => [$screw('s', 0.5)],
+                'effects' => ['s' => ['a' => -1]],
+            ],
             ['moves' => [$move('s', 6.5)], 'predicted' => ['a' => 3.5]],
         ];
         yield 'weights decide between two aims; 7 and 8 cost the same, so the lesser' => [
@@ -87,23 +86,38 @@ final class RigContractTest extends TestCase
             ['moves' => [$move('s', 1)], 'predicted' => ['a' => 0, 'b' => 4]],
         ];
         yield 'the other way has the opposite name' => [
-            ['points' => [$point('a', -3, 0, 0)], 'adjusters' => [$screw('s', 1, -5, 5, 'ccw')], 'effects' => ['s' => ['a' => -1]]],
+            [
+                'points' => [$point('a', -3, 0, 0)], 'adjusters' => [$screw('s', 1, -5, 5, 'ccw')],
+                'effects' => ['s' => ['a' => -1]],
+            ],
             ['moves' => [$move('s', 3, 'cw')]],
         ];
         yield 'rods shorten' => [
-            ['points' => [$point('a', 3, 0, 0)], 'adjusters' => [$screw('s', 1, -5, 5, 'lengthen')], 'effects' => ['s' => ['a' => 1]]],
+            [
+                'points' => [$point('a', 3, 0, 0)], 'adjusters' => [$screw('s', 1, -5, 5, 'lengthen')],
+                'effects' => ['s' => ['a' => 1]],
+            ],
             ['moves' => [$move('s', 3, 'shorten')]],
         ];
         yield 'washers raise' => [
-            ['points' => [$point('a', 3, 0, 0)], 'adjusters' => [$screw('s', 1, -5, 5, 'lower')], 'effects' => ['s' => ['a' => 1]]],
+            [
+                'points' => [$point('a', 3, 0, 0)], 'adjusters' => [$screw('s', 1, -5, 5, 'lower')],
+                'effects' => ['s' => ['a' => 1]],
+            ],
             ['moves' => [$move('s', 3, 'raise')]],
         ];
         yield 'only whole steps: as near as they come' => [
-            ['points' => [$point('a', 1, 0, 0.1)], 'adjusters' => [$screw('s', 0.3, -3, 3)], 'effects' => ['s' => ['a' => -1]]],
+            [
+                'points' => [$point('a', 1, 0, 0.1)], 'adjusters' => [$screw('s', 0.3, -3, 3)],
+                'effects' => ['s' => ['a' => -1]],
+            ],
             ['moves' => [$move('s', 0.9)], 'within' => true],
         ];
         yield 'the ends of the travel, through float noise' => [
-            ['points' => [$point('a', 0.3, 0, 0)], 'adjusters' => [$screw('s', 0.1, -0.3, 0.3)], 'effects' => ['s' => ['a' => -1]]],
+            [
+                'points' => [$point('a', 0.3, 0, 0)], 'adjusters' => [$screw('s', 0.1, -0.3, 0.3)],
+                'effects' => ['s' => ['a' => -1]],
+            ],
             ['moves' => [$move('s', 0.3)], 'within' => true],
         ];
         yield 'out of reach: nothing met, so nothing moved' => [
@@ -111,7 +125,10 @@ final class RigContractTest extends TestCase
             ['moves' => [], 'within' => false, 'unmet' => ['a']],
         ];
         yield 'what can be met is, what cannot is named' => [
-            ['points' => [$point('far', 50, 0, 1), $point('near', 3, 0, 1)], 'adjusters' => [$screw('s')], 'effects' => ['s' => ['near' => -1]]],
+            [
+                'points' => [$point('far', 50, 0, 1), $point('near', 3, 0, 1)], 'adjusters' => [$screw('s')],
+                'effects' => ['s' => ['near' => -1]],
+            ],
             ['unmet' => ['far'], 'recheck' => ['near'], 'within' => false],
         ];
         yield 'a match counts like a limit' => [
@@ -150,11 +167,17 @@ final class RigContractTest extends TestCase
             ['recheck' => ['a', 'b']],
         ];
         yield 'an adjuster that cannot move' => [
-            ['points' => [$point('a', 5, 0, 1)], 'adjusters' => [$screw('s', 1, 0, 0)], 'effects' => ['s' => ['a' => -1]]],
+            [
+                'points' => [$point('a', 5, 0, 1)], 'adjusters' => [$screw('s', 1, 0, 0)],
+                'effects' => ['s' => ['a' => -1]],
+            ],
             ['moves' => [], 'unmet' => ['a'], 'proven' => true],
         ];
         yield 'points named like numbers' => [
-            ['points' => [$point('1', 5, 0, 1), $point('2', 0, 0, 1)], 'adjusters' => [$screw('3')], 'effects' => ['3' => ['1' => -1]]],
+            [
+                'points' => [$point('1', 5, 0, 1), $point('2', 0, 0, 1)], 'adjusters' => [$screw('3')],
+                'effects' => ['3' => ['1' => -1]],
+            ],
             ['recheck' => ['1'], 'predicted' => ['1' => 1, '2' => 0]],
         ];
     }

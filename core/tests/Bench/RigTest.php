@@ -22,10 +22,23 @@ final class RigTest extends TestCase
             $points = $adjusters = $effects = [];
             for ($p = 0, $n = mt_rand(1, 4); $p < $n; $p++) {
                 $low = mt_rand(-20, 20) / 4;
-                $points[] = RigPoint::of("p{$p}", mt_rand(-40, 40) / 4, $low, $low + mt_rand(0, 12) / 4, null, mt_rand(0, 3));
+                $points[] = RigPoint::of(
+                    "p{$p}",
+                    mt_rand(-40, 40) / 4,
+                    $low,
+                    $low + mt_rand(0, 12) / 4,
+                    null,
+                    mt_rand(0, 3),
+                );
             }
             for ($a = 0, $m = mt_rand(1, 3); $a < $m; $a++) {
-                $adjusters[] = Adjuster::of("a{$a}", [0.25, 0.5, 1.0][mt_rand(0, 2)], -mt_rand(0, 8) / 4, mt_rand(0, 8) / 4, Turn::Clockwise);
+                $adjusters[] = Adjuster::of(
+                    "a{$a}",
+                    [0.25, 0.5, 1.0][mt_rand(0, 2)],
+                    -mt_rand(0, 8) / 4,
+                    mt_rand(0, 8) / 4,
+                    Turn::Clockwise,
+                );
                 foreach ($points as $point) {
                     if (mt_rand(0, 2) > 0) {
                         $effects["a{$a}"][$point->id] = mt_rand(-8, 8) / 4;
@@ -36,7 +49,9 @@ final class RigTest extends TestCase
             $result = Rig::solve($points, $adjusters, $effects, $matches);
             $amounts = [];
             foreach ($result->moves as $move) {
-                $amounts[$move['adjuster']] = $move['direction'] === Turn::Clockwise ? $move['amount'] : -$move['amount'];
+                $amounts[$move['adjuster']] = $move['direction'] === Turn::Clockwise
+                    ? $move['amount']
+                    : -$move['amount'];
             }
             foreach ($adjusters as $adjuster) {
                 $turned = $amounts[$adjuster->id] ?? 0.0;
@@ -44,7 +59,12 @@ final class RigTest extends TestCase
                     $adjuster->min - 1e-9 <= $turned && $turned <= $adjuster->max + 1e-9,
                     "case {$case}: {$adjuster->id} is turned past its travel",
                 );
-                self::assertEqualsWithDelta(round($turned / $adjuster->step), $turned / $adjuster->step, 1e-9, 'in whole steps');
+                self::assertEqualsWithDelta(
+                    round($turned / $adjuster->step),
+                    $turned / $adjuster->step,
+                    1e-9,
+                    'in whole steps',
+                );
             }
             $said = $this->score($points, $effects, $matches, $amounts);
             self::assertTrue($result->proven);
@@ -92,7 +112,9 @@ final class RigTest extends TestCase
 
     public function test_what_already_stands_is_left_alone(): void
     {
-        $result = Rig::solve([RigPoint::of('a', 1.9, 0, 2)], [Adjuster::of('s', 1, -5, 5, Turn::Raise)], ['s' => ['a' => 0.5]]);
+        $result = Rig::solve([RigPoint::of('a', 1.9, 0, 2)], [Adjuster::of('s', 1, -5, 5, Turn::Raise)], [
+            's' => ['a' => 0.5],
+        ]);
         self::assertSame([[], [], []], [$result->moves, $result->unmet, $result->recheck]);
         self::assertSame([], self::keys(Rig::solve([], [], [])));
     }

@@ -28,7 +28,10 @@ final class BadInputTest extends TestCase
         'phase' => '{"phases":2,"items":[{"id":"a","hours":8,"access":["p"],"together":"x"},{"id":"b","hours":7,"together":"x"}],"access_hours":{"p":2},"budget_ms":500}',
     ];
 
-    /** @return iterable<string, array{string, string, mixed, string, 4?: string}> kind, where to put, what (null takes it out), the path of the error */
+    /**
+     * @return iterable<string, array{string, string, mixed, string, 4?: string}> kind, where to put, what (null takes
+     *   it out), the path of the error
+     */
     public static function spoilt(): iterable
     {
         /** @var list<array{0: string, 1: string, 2: mixed, 3: string, 4?: string}> $rows */
@@ -154,7 +157,10 @@ final class BadInputTest extends TestCase
             ['phase', 'budget_ms', 0, 'budget_ms'],
             ['depletion', 'readings.1.date', '2026-02-28', 'readings.1.date'],
             ['depletion', 'readings.1.date', '2026-02-30', 'readings.1.date'],
-            ['depletion', 'readings.2', ['date' => '2026-04-01', 'pressure' => 1790, 'temp_c' => 9, 'replaced' => true], 'readings'],
+            [
+                'depletion', 'readings.2',
+                ['date' => '2026-04-01', 'pressure' => 1790, 'temp_c' => 9, 'replaced' => true], 'readings',
+            ],
             ['depletion', 'readings', [], 'readings'],
             ['depletion', 'readings.0.pressure', -20, 'readings.0.pressure'],
             ['depletion', 'readings.0.temp_c', -300, 'readings.0.temp_c'],
@@ -181,8 +187,13 @@ final class BadInputTest extends TestCase
     }
 
     #[DataProvider('spoilt')]
-    public function test_it_is_refused_at_its_place(string $kind, string $at, mixed $value, string $path, string $note = ''): void
-    {
+    public function test_it_is_refused_at_its_place(
+        string $kind,
+        string $at,
+        mixed $value,
+        string $path,
+        string $note = '',
+    ): void {
         $input = json_decode(self::GOOD[$kind]);
         $place = &$input;
         $keys = explode('.', $at);

@@ -26,7 +26,12 @@ final class ExamplesTest extends TestCase
     public function test_it_holds(string $kind, string $path): void
     {
         $example = json_decode((string) file_get_contents($path), false, 512, JSON_THROW_ON_ERROR);
-        $answer = json_decode(Door::compute($kind, (string) json_encode($example->input)), false, 512, JSON_THROW_ON_ERROR);
+        $answer = json_decode(
+            Door::compute($kind, (string) json_encode($example->input)),
+            false,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         self::assertEqualsWithDelta($example->expect, $answer, 1e-9);
     }
 

@@ -12,7 +12,8 @@ use PHPUnit\Framework\TestCase;
 /** The steps of a card template: what each kind may hold, and every step of the demo world. */
 final class StepSchemaTest extends TestCase
 {
-    private const READING = '{"reading":{"point":"p","tool_kind":"torque wrench","limit":{"kind":"range","unit":"Nm","min":1,"max":2}}}';
+    private const READING = '{"reading":{"point":"p","tool_kind":"torque '
+        .'wrench","limit":{"kind":"range","unit":"Nm","min":1,"max":2}}}';
 
     private const GOOD = [
         'caution' => '{"level":"warning"}',
@@ -26,7 +27,8 @@ final class StepSchemaTest extends TestCase
         'compare' => '{"point":"p","unit":"bar","within":2,"shown":{"title":"a"},"real":{"title":"b","tool_kind":"pressure gauge"}}',
         'part' => '{"part":"JV-1","quantity":1,"position":"pump","seat":true,"lubricate":"oil"}',
         'tool' => '{"tool_kind":"protractor","for":"travel"}',
-        'safing_fit' => '{"device":"pin","place":"nose gear","flag":"red","against":["landing gear"],"open_line":false,"storage":"rack 2"}',
+        'safing_fit' => '{"device":"pin","place":"nose gear","flag":"red","against":["landing '
+            .'gear"],"open_line":false,"storage":"rack 2"}',
         'safing_remove' => '{"of":3,"made":"safe"}',
         'rollcall' => '{"places":["nose","tail"],"stands":300}',
         'test' => '{"setup":["a"],"restore":["b"],"hold":{"seconds":5,"what":"steady"},"reading":{"point":"p","limit":{"kind":"min","unit":"bar","min":4}}}',
@@ -62,30 +64,36 @@ final class StepSchemaTest extends TestCase
         self::assertSame('spec.colour', self::check($kind, (object) [...(array) $good, 'colour' => 'red']));
         self::assertSame(
             'spec.acts.how',
-            self::check($kind, (object) [...(array) $good, 'acts' => (object) ['how' => 'paints', 'systems' => ['fuel']]]),
+            self::check(
+                $kind,
+                (object) [...(array) $good, 'acts' => (object) ['how' => 'paints', 'systems' => ['fuel']]],
+            ),
         );
-        self::assertSame('spec.acts.systems', self::check($kind, (object) [...(array) $good, 'acts' => (object) ['how' => 'moves']]));
+        self::assertSame(
+            'spec.acts.systems',
+            self::check($kind, (object) [...(array) $good, 'acts' => (object) ['how' => 'moves']]),
+        );
     }
 
-    /** @return iterable<string, array{string, string, mixed, string}> kind, field, what it is put to (null takes it out), where the error is */
+    /**
+     * @return iterable<string, array{string, string, mixed, string}> kind, field, what it is put to (null takes it
+     *   out), where the error is
+     */
     public static function spoilt(): iterable
     {
         $rows = [
             ['caution', 'level', 'danger', 'spec.level'], ['measurement', 'reading', null, 'spec.reading'], [
-                'torque',
-                'reading',
-                (object) ['point' => 'p'],
-                'spec.reading.limit',
+                'torque', 'reading', (object) ['point' => 'p'], 'spec.reading.limit',
             ],
-            ['timing', 'reading', null, 'spec.reading'], ['count', 'counts', null, 'spec.counts'], ['count', 'min', -1, 'spec.min'], ['count', 'max', 2.5, 'spec.max'],
+            ['timing', 'reading', null, 'spec.reading'], ['count', 'counts', null, 'spec.counts'],
+            ['count', 'min', -1, 'spec.min'], ['count', 'max', 2.5, 'spec.max'],
             [
-                'hold',
-                'hold',
-                (object) ['seconds' => 0, 'what' => 'x'],
-                'spec.hold.seconds',
+                'hold', 'hold', (object) ['seconds' => 0, 'what' => 'x'], 'spec.hold.seconds',
             ], ['compare', 'within', -1, 'spec.within'], ['compare', 'real', (object) [], 'spec.real.title'],
-            ['part', 'quantity', 0, 'spec.quantity'], ['part', 'position', '', 'spec.position'], ['tool', 'tool_kind', null, 'spec.tool_kind'],
-            ['safing_fit', 'flag', null, 'spec.flag'], ['safing_fit', 'against', [], 'spec.against'], ['safing_remove', 'of', 0, 'spec.of'],
+            ['part', 'quantity', 0, 'spec.quantity'], ['part', 'position', '', 'spec.position'],
+            ['tool', 'tool_kind', null, 'spec.tool_kind'],
+            ['safing_fit', 'flag', null, 'spec.flag'], ['safing_fit', 'against', [], 'spec.against'],
+            ['safing_remove', 'of', 0, 'spec.of'],
             [
                 'rollcall',
                 'places',
@@ -104,7 +112,8 @@ final class StepSchemaTest extends TestCase
                 [(object) ['id' => 's', 'title' => 'screw', 'step' => 0.5, 'min' => -4, 'max' => 4, 'positive' => 'cw']],
                 'spec.adjusters.0.unit',
             ],
-            ['rig', 'effects', (object) ['s' => (object) ['a' => 'much']], 'spec.effects.s.a'], ['inspection', 'covers', [], 'spec.covers'],
+            ['rig', 'effects', (object) ['s' => (object) ['a' => 'much']], 'spec.effects.s.a'],
+            ['inspection', 'covers', [], 'spec.covers'],
         ];
         foreach ($rows as $row) {
             yield "{$row[0]} {$row[1]} ".json_encode($row[2]) => $row;
@@ -112,8 +121,12 @@ final class StepSchemaTest extends TestCase
     }
 
     #[DataProvider('spoilt')]
-    public function test_what_is_wrong_is_named_by_its_place(string $kind, string $field, mixed $value, string $path): void
-    {
+    public function test_what_is_wrong_is_named_by_its_place(
+        string $kind,
+        string $field,
+        mixed $value,
+        string $path,
+    ): void {
         $spec = json_decode(self::GOOD[$kind]);
         if ($value === null) {
             unset($spec->{$field});
@@ -134,14 +147,11 @@ final class StepSchemaTest extends TestCase
 
             return null;
         };
-        self::assertSame(
-            ['kind', 'title', 'spec'],
-            [
-                $path((object) ['kind' => 'weld', 'title' => 't']),
-                $path((object) ['kind' => 'instruction']),
-                $path((object) ['kind' => 'part', 'title' => 't']),
-            ],
-        );
+        self::assertSame(['kind', 'title', 'spec'], [
+            $path((object) ['kind' => 'weld', 'title' => 't']),
+            $path((object) ['kind' => 'instruction']),
+            $path((object) ['kind' => 'part', 'title' => 't']),
+        ]);
     }
 
     /** @return iterable<string, array{string}> */
@@ -159,7 +169,11 @@ final class StepSchemaTest extends TestCase
             foreach ($card->steps as $no => $step) {
                 Schema::check('step', $step);
                 if ($step->kind === 'safing_remove' && ! isset($step->spec->made)) {
-                    self::assertSame('safing_fit', $card->steps[$step->spec->of - 1]->kind ?? null, "{$card->code}, step ".($no + 1));
+                    self::assertSame(
+                        'safing_fit',
+                        $card->steps[$step->spec->of - 1]->kind ?? null,
+                        "{$card->code}, step ".($no + 1),
+                    );
                 }
             }
             $fitted = count(array_filter($card->steps, static fn(\stdClass $s): bool => $s->kind === 'safing_fit'));

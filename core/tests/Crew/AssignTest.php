@@ -23,7 +23,8 @@ final class AssignTest extends TestCase
     private static function world(int $seed, int $many, int $places, bool $alike): array
     {
         mt_srand($seed);
-        $some = static fn(array $of, int $odds): array => array_values(array_filter($of, static fn(): bool => mt_rand(0, $odds) > 0));
+        $some = static fn(array $of, int $odds): array
+            => array_values(array_filter($of, static fn(): bool => mt_rand(0, $odds) > 0));
         $people = $slots = [];
         for ($i = 0; $i < $many; $i++) {
             $held = [];
@@ -109,12 +110,17 @@ final class AssignTest extends TestCase
                     $assigned[$slots[$s]->id] = $people[$m % $ways - 1]->id;
                 }
             }
-            $bars = array_filter($assigned, static fn(string $p, string $s): bool => in_array($p, $barred[$s] ?? [], true), ARRAY_FILTER_USE_BOTH);
+            $bars = array_filter(
+                $assigned,
+                static fn(string $p, string $s): bool => in_array($p, $barred[$s] ?? [], true),
+                ARRAY_FILTER_USE_BOTH,
+            );
             $bars = [
                 ...$bars,
                 ...array_filter(
                     $apart,
-                    static fn(array $p): bool => isset($assigned[$p[0]], $assigned[$p[1]]) && $assigned[$p[0]] === $assigned[$p[1]],
+                    static fn(array $p): bool
+                        => isset($assigned[$p[0]], $assigned[$p[1]]) && $assigned[$p[0]] === $assigned[$p[1]],
                 ),
             ];
             $judged = count($assigned) < $best[0] || $bars !== [] ? null : self::judge($people, $slots, $assigned);
@@ -156,7 +162,10 @@ final class AssignTest extends TestCase
     private static function planted(int $seed, int $many): array
     {
         mt_srand($seed);
-        $kinds = ['skill' => ['engine', 'airframe', 'avionics'], 'rating' => ['SKV', 'OLN', 'TRK'], 'authority' => ['perform', 'duplicate']];
+        $kinds = [
+            'skill' => ['engine', 'airframe', 'avionics'], 'rating' => ['SKV', 'OLN', 'TRK'],
+            'authority' => ['perform', 'duplicate'],
+        ];
         $people = $slots = $cards = [];
         for ($i = 0; $i < $many; $i++) {
             $held = array_map(
@@ -168,7 +177,8 @@ final class AssignTest extends TestCase
             );
             $hours = mt_rand(0, 4) === 0 ? 4.0 : 8.0;
             $keys = array_merge(...array_map(
-                static fn(string $kind): array => array_map(static fn(string $v): string => "{$kind}:{$v}", $held[$kind]),
+                static fn(string $kind): array
+                    => array_map(static fn(string $v): string => "{$kind}:{$v}", $held[$kind]),
                 array_keys($held),
             ));
             $people[] = AssignPerson::of("p{$i}", new Qualified(array_fill_keys($keys, null)), $hours);
@@ -236,7 +246,8 @@ final class AssignTest extends TestCase
             array_map(static fn(AssignSlot $s): string => $s->id, $slots),
             array_values(array_filter(
                 array_map(static fn(AssignSlot $s): string => $s->id, $slots),
-                static fn(string $id): bool => isset($result->assigned[$id]) !== in_array($id, array_column($result->open, 'slot'), true),
+                static fn(string $id): bool
+                    => isset($result->assigned[$id]) !== in_array($id, array_column($result->open, 'slot'), true),
             )),
         );
         $ground = new AssignGround($people, $slots);
@@ -249,7 +260,10 @@ final class AssignTest extends TestCase
             'what is proven meets both bounds',
         );
         foreach ($result->open as $open) {
-            self::assertSame(array_map(static fn(AssignPerson $p): string => $p->id, $people), array_keys($open['why']));
+            self::assertSame(
+                array_map(static fn(AssignPerson $p): string => $p->id, $people),
+                array_keys($open['why']),
+            );
             foreach ($people as $p) {
                 $more = [...$result->assigned, $open['slot'] => $p->id];
                 self::assertNull(self::judge($people, $slots, $more), "{$p->id} could take {$open['slot']} after all");
@@ -267,15 +281,17 @@ final class AssignTest extends TestCase
     }
 
     #[DataProvider('equal')]
-    public function test_equal_slots_beside_the_cheapest_flow_that_fills_as_many(int $seed, int $many, int $places, int $days): void
-    {
+    public function test_equal_slots_beside_the_cheapest_flow_that_fills_as_many(
+        int $seed,
+        int $many,
+        int $places,
+        int $days,
+    ): void {
         mt_srand($seed);
         $people = $slots = [];
         for ($i = 0; $i < $many; $i++) {
             $held = [
-                'rating:T' => null,
-                'authority:perform' => null,
-                'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null,
+                'rating:T' => null, 'authority:perform' => null, 'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null,
                 'skill:'.['a', 'b', 'c'][mt_rand(0, 2)] => null,
             ];
             $people[] = AssignPerson::of("p{$i}", new Qualified($held), [4.0, 6.0, 8.0][mt_rand(0, 2)]);
@@ -361,7 +377,11 @@ final class AssignTest extends TestCase
         self::assertSame(150, count($result->assigned) + count($result->open));
         $ground = new AssignGround($people, $slots);
         self::assertTrue(! $result->proven || $ground->most() === $judged[0]);
-        self::assertGreaterThanOrEqual($judged[0], count(Assign::of($people, $slots, null, 1)->assigned), 'with time at least as many are filled');
+        self::assertGreaterThanOrEqual(
+            $judged[0],
+            count(Assign::of($people, $slots, null, 1)->assigned),
+            'with time at least as many are filled',
+        );
     }
 
     public function test_whoever_worked_a_card_before_is_not_given_its_inspection_and_is_told_why(): void
@@ -378,9 +398,15 @@ final class AssignTest extends TestCase
             2.0,
         );
         $slots = [$slot('inspect', Role::Duplicate, '1'), $slot('other', Role::Perform, '2')];
-        self::assertSame(['inspect' => 'b', 'other' => 'a'], Assign::of($people, $slots, null, 3, ['inspect' => ['a']])->assigned);
+        self::assertSame(
+            ['inspect' => 'b', 'other' => 'a'],
+            Assign::of($people, $slots, null, 3, ['inspect' => ['a']])->assigned,
+        );
         $none = Assign::of($people, $slots, null, 3, ['inspect' => ['a', 'b']]);
-        self::assertSame([['slot' => 'inspect', 'why' => ['a' => 'not_independent', 'b' => 'not_independent']]], $none->open);
+        self::assertSame(
+            [['slot' => 'inspect', 'why' => ['a' => 'not_independent', 'b' => 'not_independent']]],
+            $none->open,
+        );
         self::assertTrue($none->proven);
     }
 
@@ -396,7 +422,10 @@ final class AssignTest extends TestCase
             self::assertSame($filled, $judged[0]);
             self::assertEqualsWithDelta($squares, $judged[1], 1e-3);
             foreach ($apart as [$a, $b]) {
-                self::assertFalse(isset($result->assigned[$a], $result->assigned[$b]) && $result->assigned[$a] === $result->assigned[$b]);
+                self::assertFalse(
+                    isset($result->assigned[$a], $result->assigned[$b])
+                        && $result->assigned[$a] === $result->assigned[$b],
+                );
             }
         }
     }
@@ -430,8 +459,11 @@ final class AssignTest extends TestCase
         $both = new Qualified(['skill:a' => null, 'skill:b' => null, 'rating:T' => null, 'authority:perform' => null]);
         $one = new Qualified(['skill:a' => null, 'rating:T' => null, 'authority:perform' => null]);
         $day = Day::parse('2026-05-05');
-        $slot = static fn(string $id, string $skill): AssignSlot => AssignSlot::of($id, $id, Role::Perform, $skill, 'T', $day, 8.0);
-        $result = Assign::of([AssignPerson::of('both', $both, 8), AssignPerson::of('one', $one, 8)], [$slot('x', 'a'), $slot('y', 'b')]);
+        $slot = static fn(string $id, string $skill): AssignSlot
+            => AssignSlot::of($id, $id, Role::Perform, $skill, 'T', $day, 8.0);
+        $result = Assign::of([AssignPerson::of('both', $both, 8), AssignPerson::of('one', $one, 8)], [
+            $slot('x', 'a'), $slot('y', 'b'),
+        ]);
         self::assertSame(['x' => 'one', 'y' => 'both'], $result->assigned);
         self::assertInstanceOf(AssignResult::class, $result);
     }

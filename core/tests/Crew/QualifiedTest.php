@@ -12,12 +12,8 @@ use PHPUnit\Framework\TestCase;
 final class QualifiedTest extends TestCase
 {
     private const ALL = [
-        'authority:perform' => '2026-05-05',
-        'authority:duplicate' => null,
-        'rating:SKV' => '2026-05-04',
-        'rating:OLN' => null,
-        'skill:engine' => '2026-04-01',
-        'skill:airframe' => null,
+        'authority:perform' => '2026-05-05', 'authority:duplicate' => null, 'rating:SKV' => '2026-05-04',
+        'rating:OLN' => null, 'skill:engine' => '2026-04-01', 'skill:airframe' => null,
     ];
 
     /** @return iterable<string, array{string, string, ?string, bool, ?string}> */

@@ -26,10 +26,13 @@ final class RestTest extends TestCase
         yield 'eleven hours to the minute are enough' => [[['05T06', '05T14'], ['06T01', '06T09']], []];
         yield 'an hour too few' => [[['05T14', '05T22'], ['06T08', '06T14']], [['rest_short', '06T08', 10.0]]];
         yield 'in any order' => [[['06T08', '06T14'], ['05T14', '05T22']], [['rest_short', '06T08', 10.0]]];
-        yield 'two shifts on end are one stretch, too long' => [[['05T06', '05T14'], ['05T14', '05T22']], [['too_long', '05T14', 16.0]]];
+        yield 'two shifts on end are one stretch, too long'
+            => [[['05T06', '05T14'], ['05T14', '05T22']], [['too_long', '05T14', 16.0]]];
         yield 'a short one on end is not' => [[['05T06', '05T14'], ['05T14', '05T18']], []];
         yield 'overlapping ones count once' => [[['05T06', '05T14'], ['05T12', '05T18']], []];
-        yield 'both at once' => [[['05T06', '05T14'], ['05T15', '06T05']], [['rest_short', '05T15', 1.0], ['too_long', '05T15', 14.0]]];
+        yield 'both at once' => [
+            [['05T06', '05T14'], ['05T15', '06T05']], [['rest_short', '05T15', 1.0], ['too_long', '05T15', 14.0]],
+        ];
     }
 
     /**
@@ -41,7 +44,10 @@ final class RestTest extends TestCase
     {
         $at = static fn(string $t): Instant => Instant::parse("2026-05-{$t}:00:00Z");
         $found = Rest::of(11, 12)->breaches(array_map(static fn(array $s): array => [$at($s[0]), $at($s[1])], $shifts));
-        self::assertEquals($breaches, array_map(static fn($b): array => [$b->code, substr((string) $b->at, 8, 5), $b->hours], $found));
+        self::assertEquals(
+            $breaches,
+            array_map(static fn($b): array => [$b->code, substr((string) $b->at, 8, 5), $b->hours], $found),
+        );
     }
 
     public function test_rules_that_are_none(): void
@@ -77,7 +83,14 @@ final class RestTest extends TestCase
     public function test_nobody_is_there_after_their_last_day_whatever_else_is_entered(): void
     {
         $held = new Qualified(['skill:a' => null, 'rating:T' => null, 'authority:perform' => null]);
-        $leaving = new Rostered('early', [1, 2, 3, 4, 5], ['a'], $held, ['2026-05-09' => 'late'], Day::parse('2026-05-06'));
+        $leaving = new Rostered(
+            'early',
+            [1, 2, 3, 4, 5],
+            ['a'],
+            $held,
+            ['2026-05-09' => 'late'],
+            Day::parse('2026-05-06'),
+        );
         $there = array_map(static fn(int $d): ?string => $leaving->shiftOn(Day::parse("2026-05-0{$d}")), [5, 6, 7, 9]);
         self::assertSame(['early', 'early', null, null], $there, 'the last day itself is worked');
         self::assertFalse($leaving->worksOn(Day::parse('2026-05-07')));

@@ -15,35 +15,41 @@ use PHPUnit\Framework\TestCase;
 
 final class ClockTest extends TestCase
 {
-    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>}> what is given beside a good base; what must come out */
+    /**
+     * @return iterable<string, array{array<string, mixed>, array<string, mixed>}> what is given beside a good base;
+     *   what must come out
+     */
     public static function cases(): iterable
     {
         $usage = ['at_discovery' => ['ldg' => 100], 'counters' => ['ldg' => 110], 'rates' => ['ldg' => 2]];
         yield 'the day of discovery does not count' => [
             ['category' => 'B'],
-            ['expires_at' => '2026-05-04T22:00:00Z', 'last_local_date' => '2026-05-04', 'days_left' => 2, 'status' => 'due_soon'],
+            [
+                'expires_at' => '2026-05-04T22:00:00Z', 'last_local_date' => '2026-05-04', 'days_left' => 2,
+                'status' => 'due_soon',
+            ],
         ];
         yield 'an instant before the end it is not expired' => [
             ['category' => 'B', 'as_of' => '2026-05-04T21:59:59Z'],
             ['days_left' => 0, 'status' => 'due_soon'],
         ];
-        yield 'at the end it is' => [['category' => 'B', 'as_of' => '2026-05-04T22:00:00Z'], ['days_left' => -1, 'status' => 'expired']];
+        yield 'at the end it is' => [
+            ['category' => 'B', 'as_of' => '2026-05-04T22:00:00Z'], ['days_left' => -1, 'status' => 'expired'],
+        ];
         yield 'the tighter of rule and limit' => [
             ['category' => 'C', 'limits' => ['days' => 4]],
             ['last_local_date' => '2026-05-05', 'driver' => 'days'],
         ];
-        yield 'a wider limit changes nothing' => [['category' => 'C', 'limits' => ['days' => 40]], ['last_local_date' => '2026-05-11']];
-        yield 'rules of its own' => [['category' => 'D', 'rules' => ['D' => 60]], ['last_local_date' => '2026-06-30', 'status' => 'open']];
+        yield 'a wider limit changes nothing'
+            => [['category' => 'C', 'limits' => ['days' => 40]], ['last_local_date' => '2026-05-11']];
+        yield 'rules of its own' => [
+            ['category' => 'D', 'rules' => ['D' => 60]], ['last_local_date' => '2026-06-30', 'status' => 'open'],
+        ];
         yield 'category A by use alone has no calendar' => [
             ['category' => 'A', 'limits' => ['ldg' => 30], ...$usage],
             [
-                'expires_at' => null,
-                'last_local_date' => null,
-                'days_left' => null,
-                'usage_left' => ['ldg' => 20],
-                'forecast_last_date' => '2026-05-12',
-                'driver' => 'ldg',
-                'status' => 'open',
+                'expires_at' => null, 'last_local_date' => null, 'days_left' => null, 'usage_left' => ['ldg' => 20],
+                'forecast_last_date' => '2026-05-12', 'driver' => 'ldg', 'status' => 'open',
             ],
         ];
         yield 'use at its limit is not beyond it' => [
@@ -62,7 +68,8 @@ final class ClockTest extends TestCase
             ['category' => 'B', 'as_of' => '2026-05-05T10:00:00Z', 'limits' => ['ldg' => 30], ...$usage],
             ['usage_left' => ['ldg' => 20], 'driver' => 'days', 'status' => 'expired'],
         ];
-        yield 'category D has 120 days' => [['category' => 'D'], ['last_local_date' => '2026-08-29', 'days_left' => 119, 'status' => 'open']];
+        yield 'category D has 120 days'
+            => [['category' => 'D'], ['last_local_date' => '2026-08-29', 'days_left' => 119, 'status' => 'open']];
         yield 'category A by days alone' => [
             ['category' => 'A', 'limits' => ['days' => 15]],
             ['last_local_date' => '2026-05-16', 'driver' => 'days', 'status' => 'open'],
@@ -75,7 +82,8 @@ final class ClockTest extends TestCase
             ['category' => 'C', 'as_of' => '2026-05-08T10:00:00Z'],
             ['days_left' => 3, 'status' => 'due_soon'],
         ];
-        yield 'four days before it is not' => [['category' => 'C', 'as_of' => '2026-05-07T10:00:00Z'], ['days_left' => 4, 'status' => 'open']];
+        yield 'four days before it is not'
+            => [['category' => 'C', 'as_of' => '2026-05-07T10:00:00Z'], ['days_left' => 4, 'status' => 'open']];
         yield 'an extension adds its days' => [
             ['category' => 'C', 'extensions' => [['days' => 10, 'granted' => '2026-05-11T21:00:00Z']]],
             ['last_local_date' => '2026-05-21'],
@@ -93,7 +101,10 @@ final class ClockTest extends TestCase
             Door::compute(
                 'clock',
                 (string) json_encode([
-                    ...['discovered' => '2026-05-01T10:00:00Z', 'timezone' => 'Europe/Oslo', 'as_of' => '2026-05-02T10:00:00Z'],
+                    ...[
+                        'discovered' => '2026-05-01T10:00:00Z', 'timezone' => 'Europe/Oslo',
+                        'as_of' => '2026-05-02T10:00:00Z',
+                    ],
                     ...$given,
                 ]),
             ),
@@ -106,7 +117,16 @@ final class ClockTest extends TestCase
     {
         $this->expectException(InputError::class);
         $this->expectExceptionMessage('are needed for category A');
-        Deferral::of(Category::A, Instant::parse('2026-05-01T10:00:00Z'), new \DateTimeZone('UTC'), null, [], [], [], Deferral::RULES);
+        Deferral::of(
+            Category::A,
+            Instant::parse('2026-05-01T10:00:00Z'),
+            new \DateTimeZone('UTC'),
+            null,
+            [],
+            [],
+            [],
+            Deferral::RULES,
+        );
     }
 
     /** @return iterable<string, array{string, string, string}> zone, last local date, first instant after it */
@@ -126,7 +146,11 @@ final class ClockTest extends TestCase
         $timezone = new \DateTimeZone($zone);
         $found = Instant::firstAfter(Day::parse($day), $timezone);
         self::assertSame($instant, (string) $found);
-        self::assertSame($day, (string) Instant::fromEpoch($found->epoch() - 1)->dayIn($timezone), 'the second before is still that date');
+        self::assertSame(
+            $day,
+            (string) Instant::fromEpoch($found->epoch() - 1)->dayIn($timezone),
+            'the second before is still that date',
+        );
         self::assertGreaterThan(Day::parse($day)->number, $found->dayIn($timezone)->number);
     }
 }

@@ -27,11 +27,19 @@ final class DepletionTest extends TestCase
         return array_map(static function (int $d, int $i) use ($start, $slope, $unit): GasReading {
             $temp = [-12.0, 4.0, 21.0, 33.0][$i % 4];
 
-            return GasReading::of(Day::parse('2026-01-01')->plusDays($d), GasPressure::at($start + $slope * $d, $unit, 21, $temp), $temp, $unit);
+            return GasReading::of(
+                Day::parse('2026-01-01')->plusDays($d),
+                GasPressure::at($start + $slope * $d, $unit, 21, $temp),
+                $temp,
+                $unit,
+            );
         }, $days, array_keys($days));
     }
 
-    /** @return iterable<string, array{float, float, list<int>, float, string|null, int|null}> start, slope, days, minimum, last day, days left */
+    /**
+     * @return iterable<string, array{float, float, list<int>, float, string|null, int|null}> start, slope, days,
+     *   minimum, last day, days left
+     */
     public static function lines(): iterable
     {
         yield 'meets it on a whole day, which still counts' => [120, -0.5, [0, 10, 20], 90, '2026-03-02', 40];
@@ -44,13 +52,23 @@ final class DepletionTest extends TestCase
 
     /** @param list<int> $days */
     #[DataProvider('lines')]
-    public function test_where_the_line_meets_the_minimum(float $start, float $slope, array $days, float $minimum, ?string $on, ?int $left): void
-    {
+    public function test_where_the_line_meets_the_minimum(
+        float $start,
+        float $slope,
+        array $days,
+        float $minimum,
+        ?string $on,
+        ?int $left,
+    ): void {
         foreach ([Unit::bar, Unit::psi, Unit::kPa] as $unit) {
             $by = Unit::bar->to($unit, 1.0);
             $result = Depletion::of(self::line($start * $by, $slope * $by, $days, $unit), $unit, $minimum * $by);
             self::assertEqualsWithDelta($slope * $by, $result->slope, 1e-9 * $by);
-            self::assertSame([$on, $left], [$result->crossesOn === null ? null : (string) $result->crossesOn, $result->daysLeft], $unit->value);
+            self::assertSame(
+                [$on, $left],
+                [$result->crossesOn === null ? null : (string) $result->crossesOn, $result->daysLeft],
+                $unit->value,
+            );
         }
     }
 
@@ -75,15 +93,17 @@ final class DepletionTest extends TestCase
 
     public function test_a_reading_that_was_not_a_change_says_so_or_nothing(): void
     {
-        $ask = static fn(?bool $replaced): string => Door::compute('depletion', (string) json_encode(['unit' => 'bar', 'min_pressure' => 90, 'readings' => [
-            ['date' => '2026-03-01', 'pressure' => 140, 'temp_c' => 21], [
-                'date' => '2026-03-11',
-                'pressure' => 130,
-                'temp_c' => 21,
-                ...$replaced === null ? [] : ['replaced' => $replaced],
-            ],
-            ['date' => '2026-03-21', 'pressure' => 129, 'temp_c' => 21], ['date' => '2026-03-31', 'pressure' => 128, 'temp_c' => 21],
-        ]]));
+        $ask = static fn(?bool $replaced): string
+            => Door::compute('depletion', (string) json_encode(['unit' => 'bar', 'min_pressure' => 90, 'readings' => [
+                ['date' => '2026-03-01', 'pressure' => 140, 'temp_c' => 21], [
+                    'date' => '2026-03-11',
+                    'pressure' => 130,
+                    'temp_c' => 21,
+                    ...$replaced === null ? [] : ['replaced' => $replaced],
+                ],
+                ['date' => '2026-03-21', 'pressure' => 129, 'temp_c' => 21],
+                ['date' => '2026-03-31', 'pressure' => 128, 'temp_c' => 21],
+            ]]));
         self::assertSame($ask(null), $ask(false));
         self::assertNotSame($ask(false), $ask(true));
     }
@@ -92,12 +112,17 @@ final class DepletionTest extends TestCase
     {
         $old = self::line(100, -2, [0, 3, 6, 9]);
         $new = array_map(
-            static fn(int $d): GasReading => GasReading::of(Day::parse('2026-01-10')->plusDays($d), 124 - 0.1 * $d, 21, Unit::bar, $d === 0),
+            static fn(int $d): GasReading
+                => GasReading::of(Day::parse('2026-01-10')->plusDays($d), 124 - 0.1 * $d, 21, Unit::bar, $d === 0),
             [0, 5, 10],
         );
         $result = Depletion::of([...$old, ...$new], Unit::bar, 90, 21, 0.04);
         self::assertCount(3, $result->points);
-        self::assertEqualsWithDelta([-0.1, 124.0, 123.0], [$result->slope, $result->on(Day::parse('2026-01-10')), $result->latest()], 1e-9);
+        self::assertEqualsWithDelta(
+            [-0.1, 124.0, 123.0],
+            [$result->slope, $result->on(Day::parse('2026-01-10')), $result->latest()],
+            1e-9,
+        );
         self::assertTrue($result->leakSuspect, 'more than twice what is expected');
         self::assertFalse(Depletion::of($new, Unit::bar, 90, 21, 0.05)->leakSuspect, 'twice is still use');
         self::assertNull(Depletion::of($new, Unit::bar, 90)->leakSuspect);

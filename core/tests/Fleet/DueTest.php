@@ -39,11 +39,19 @@ final class DueTest extends TestCase
     }
 
     #[DataProvider('bases')]
-    public function test_where_the_next_interval_starts(Rebase $rebase, float $done, ?float $planned, ?float $early, float $base): void
-    {
+    public function test_where_the_next_interval_starts(
+        Rebase $rebase,
+        float $done,
+        ?float $planned,
+        ?float $early,
+        float $base,
+    ): void {
         $limit = DueLimit::of('fh', 300, null, null, $early === null ? null : Allowance::of($early, null, null));
         $last = LastDone::on(Day::parse('2026-01-01'), ['fh' => $done], $planned === null ? [] : ['fh' => $planned]);
-        $result = Due::of(Flying::of(Day::parse('2026-05-04'), ['fh' => 1100.0], ['fh' => 1.0]), DueItem::of(Rule::First, $rebase, [$limit], $last));
+        $result = Due::of(
+            Flying::of(Day::parse('2026-05-04'), ['fh' => 1100.0], ['fh' => 1.0]),
+            DueItem::of(Rule::First, $rebase, [$limit], $last),
+        );
         self::assertEqualsWithDelta([$base, $base + 300], [$result->limits[0]->base, $result->limits[0]->next], 1e-6);
     }
 
@@ -66,10 +74,19 @@ final class DueTest extends TestCase
     public function test_months_keep_their_anchor_day(string $from, string $asOf, float $months, string $due): void
     {
         $flying = Flying::of(Day::parse($asOf), [], [], [], Day::parse($from));
-        self::assertSame($due, (string) Due::of($flying, DueItem::of(Rule::First, Rebase::Actual, [DueLimit::of('months', $months)]))->forecast);
+        self::assertSame(
+            $due,
+            (string) Due::of(
+                $flying,
+                DueItem::of(Rule::First, Rebase::Actual, [DueLimit::of('months', $months)]),
+            )->forecast,
+        );
     }
 
-    /** @return iterable<string, array{float, string, ?string, string}> counter now, forecast, latest, status; limit 100 with 10 % tolerance, one a day */
+    /**
+     * @return iterable<string, array{float, string, ?string, string}> counter now, forecast, latest, status; limit 100
+     *   with 10 % tolerance, one a day
+     */
     public static function statuses(): iterable
     {
         yield 'far' => [50.0, '2026-06-23', '2026-07-03', 'ok'];
@@ -85,11 +102,19 @@ final class DueTest extends TestCase
     public function test_how_a_counter_stands(float $now, string $forecast, ?string $latest, string $status): void
     {
         $limit = DueLimit::of('fh', 100, null, Allowance::of(null, 10, null));
-        $result = Due::of(Flying::of(Day::parse('2026-05-04'), ['fh' => $now], ['fh' => 1.0]), DueItem::of(Rule::First, Rebase::Actual, [$limit]));
-        self::assertSame([$forecast, $latest, $status], [(string) $result->forecast, (string) $result->latest, $result->status->value]);
+        $result = Due::of(
+            Flying::of(Day::parse('2026-05-04'), ['fh' => $now], ['fh' => 1.0]),
+            DueItem::of(Rule::First, Rebase::Actual, [$limit]),
+        );
+        self::assertSame([$forecast, $latest, $status], [
+            (string) $result->forecast, (string) $result->latest, $result->status->value,
+        ]);
     }
 
-    /** @return iterable<string, array{int, int, string}> days since it was done, of an interval of 100; days of tolerance; status */
+    /**
+     * @return iterable<string, array{int, int, string}> days since it was done, of an interval of 100; days of
+     *   tolerance; status
+     */
     public static function calendar(): iterable
     {
         yield 'fifteen days before' => [85, 0, 'ok'];
@@ -118,8 +143,14 @@ final class DueTest extends TestCase
         $limits = [DueLimit::of('days', 100, null, Allowance::of(5, null, null)), DueLimit::of('fh', 100)];
         $today = Day::parse('2026-05-04');
         $last = LastDone::on($today->plusDays(-103), ['fh' => 0.0]);
-        $result = Due::of(Flying::of($today, ['fh' => 95.0], ['fh' => 1.0]), DueItem::of(Rule::First, Rebase::Actual, $limits, $last));
-        self::assertSame(['in_tolerance', 'due_soon'], array_map(static fn($l): string => $l->status->value, $result->limits));
+        $result = Due::of(
+            Flying::of($today, ['fh' => 95.0], ['fh' => 1.0]),
+            DueItem::of(Rule::First, Rebase::Actual, $limits, $last),
+        );
+        self::assertSame(
+            ['in_tolerance', 'due_soon'],
+            array_map(static fn($l): string => $l->status->value, $result->limits),
+        );
         self::assertSame('in_tolerance', $result->status->value);
     }
 
@@ -138,7 +169,10 @@ final class DueTest extends TestCase
         if (! $may) {
             $this->expectException(InputError::class);
         }
-        self::assertSame($anchor, LastDone::on(Day::parse('2026-03-31'), [], [], ['months' => Day::parse('2026-04-30')], $anchor)->anchorDay);
+        self::assertSame(
+            $anchor,
+            LastDone::on(Day::parse('2026-03-31'), [], [], ['months' => Day::parse('2026-04-30')], $anchor)->anchorDay,
+        );
     }
 
     /** @return iterable<string, array{string, float, bool}> counter, flown in a day, and whether it may be */
@@ -166,12 +200,22 @@ final class DueTest extends TestCase
 
     public function test_first_and_last_combine_as_the_contract_says(): void
     {
-        $flying = Flying::of(Day::parse('2026-05-04'), ['fh' => 90.0, 'ldg' => 0.0], ['fh' => 1.0, 'ldg' => 0.0], [], Day::parse('2026-04-01'));
+        $flying = Flying::of(
+            Day::parse('2026-05-04'),
+            ['fh' => 90.0, 'ldg' => 0.0],
+            ['fh' => 1.0, 'ldg' => 0.0],
+            [],
+            Day::parse('2026-04-01'),
+        );
         $limits = [DueLimit::of('fh', 100), DueLimit::of('days', 400), DueLimit::of('ldg', 10)];
         $first = Due::of($flying, DueItem::of(Rule::First, Rebase::Actual, $limits));
         $last = Due::of($flying, DueItem::of(Rule::Last, Rebase::Actual, $limits));
-        self::assertSame(['fh', '2026-05-14', 'due_soon'], [$first->driver?->unit, (string) $first->latest, $first->status->value]);
-        self::assertSame(['ldg', null, null, 'ok'], [$last->driver?->unit, $last->forecast, $last->latest, $last->status->value]);
+        self::assertSame(['fh', '2026-05-14', 'due_soon'], [
+            $first->driver?->unit, (string) $first->latest, $first->status->value,
+        ]);
+        self::assertSame(['ldg', null, null, 'ok'], [
+            $last->driver?->unit, $last->forecast, $last->latest, $last->status->value,
+        ]);
         $none = Due::of($flying, DueItem::of(Rule::First, Rebase::Actual, []));
         self::assertNull($none->driver);
     }
@@ -191,7 +235,10 @@ final class DueTest extends TestCase
             $today = Day::parse('2026-05-04');
             $period = PlanPeriod::of($today->plusDays($from), $today->plusDays($from + $length), ['fh' => $planRate]);
             $limit = DueLimit::of('fh', (float) $interval, null, Allowance::of((float) $tolerance, null, null));
-            $result = Due::of(Flying::of($today, ['fh' => $now], ['fh' => $rate], [$period]), DueItem::of(Rule::First, Rebase::Actual, [$limit]));
+            $result = Due::of(
+                Flying::of($today, ['fh' => $now], ['fh' => $rate], [$period]),
+                DueItem::of(Rule::First, Rebase::Actual, [$limit]),
+            );
             foreach ([[$result->forecast, $interval], [$result->latest, $interval + $tolerance]] as [$said, $bound]) {
                 $value = $now;
                 $expected = null;
@@ -209,8 +256,7 @@ final class DueTest extends TestCase
 
     public function test_days_agree_with_the_calendar(): void
     {
-        $this->limitTo(300)
-            ->forAll(Generators::choose(-200_000, 900_000), Generators::choose(1, 500))
+        $this->limitTo(300)->forAll(Generators::choose(-200_000, 900_000), Generators::choose(1, 500))
             ->then(function (int $number, int $months): void {
                 $day = Day::fromNumber($number);
                 $date = (new \DateTimeImmutable('1970-01-01T00:00:00Z'))->modify("{$number} days");
@@ -218,7 +264,10 @@ final class DueTest extends TestCase
                 self::assertSame($number, Day::parse((string) $day)->number);
                 $then = $day->plusMonths($months);
                 $first = $date->modify('first day of this month')->modify("+{$months} months");
-                self::assertSame($first->format('Y-m-').sprintf('%02d', min((int) $date->format('j'), (int) $first->format('t'))), (string) $then);
+                self::assertSame(
+                    $first->format('Y-m-').sprintf('%02d', min((int) $date->format('j'), (int) $first->format('t'))),
+                    (string) $then,
+                );
             });
     }
 }

@@ -48,15 +48,22 @@ final class FleetContractTest extends TestCase
         $one = self::ask('stagger', '{"interval":100,"weeks":[],"aircraft":[{"id":"7","left":30,"most":10}]}');
         self::assertSame(
             [['7', 50.0, -20.0], []],
-            [[$one->line[0]->id, (float) $one->line[0]->target, (float) $one->line[0]->distance], $one->proposal[0]->hours],
+            [
+                [$one->line[0]->id, (float) $one->line[0]->target, (float) $one->line[0]->distance],
+                $one->proposal[0]->hours,
+            ],
             'an id that looks like a number stays a string',
         );
     }
 
-    /** @return iterable<string, array{string, list<float|int>, list<float|int>}> aircraft, hours of each in all, hours left at the end */
+    /**
+     * @return iterable<string, array{string, list<float|int>, list<float|int>}> aircraft, hours of each in all, hours
+     *   left at the end
+     */
     public static function fleets(): iterable
     {
-        yield 'the fuller flies the more' => ['{"id":"a","left":90,"most":40},{"id":"b","left":50,"most":40}', [25, 35], [65, 15]];
+        yield 'the fuller flies the more'
+            => ['{"id":"a","left":90,"most":40},{"id":"b","left":50,"most":40}', [25, 35], [65, 15]];
         // They want 15 and 55 and there are 60: each is five short.
         yield 'one that stands lets the other fly' => [
             '{"id":"a","left":90,"most":30,"stands":[0]},{"id":"b","left":80,"most":30}',
@@ -69,8 +76,10 @@ final class FleetContractTest extends TestCase
             [10, 50],
             [100, 40],
         ];
-        yield 'past its phase it does not fly' => ['{"id":"a","left":-3,"most":30},{"id":"b","left":90,"most":30}', [0, 60], [-3, 30]];
-        yield 'the least it should fly' => ['{"id":"a","left":90,"most":30},{"id":"b","left":20,"most":30,"least":10}', [40, 20], [50, 0]];
+        yield 'past its phase it does not fly'
+            => ['{"id":"a","left":-3,"most":30},{"id":"b","left":90,"most":30}', [0, 60], [-3, 30]];
+        yield 'the least it should fly'
+            => ['{"id":"a","left":90,"most":30},{"id":"b","left":20,"most":30,"least":10}', [40, 20], [50, 0]];
     }
 
     /**
@@ -80,10 +89,19 @@ final class FleetContractTest extends TestCase
     #[DataProvider('fleets')]
     public function test_who_flies_what(string $aircraft, array $hours, array $left): void
     {
-        $result = self::ask('stagger', "{\"interval\":100,\"step\":5,\"weeks\":[{\"task\":30},{\"task\":30}],\"aircraft\":[{$aircraft}]}");
-        self::assertEquals([$hours, $left], [array_column($result->proposal, 'total'), array_column($result->proposal, 'end_left')]);
+        $result = self::ask(
+            'stagger',
+            "{\"interval\":100,\"step\":5,\"weeks\":[{\"task\":30},{\"task\":30}],\"aircraft\":[{$aircraft}]}",
+        );
+        self::assertEquals([$hours, $left], [
+            array_column($result->proposal, 'total'), array_column($result->proposal, 'end_left'),
+        ]);
         foreach ($result->proposal as $p) {
-            self::assertEqualsWithDelta([$p->total, $p->end_left - $p->end_target], [array_sum($p->hours), $p->end_distance], 1e-9);
+            self::assertEqualsWithDelta(
+                [$p->total, $p->end_left - $p->end_target],
+                [array_sum($p->hours), $p->end_distance],
+                1e-9,
+            );
         }
     }
 
@@ -110,13 +128,15 @@ final class FleetContractTest extends TestCase
             for ($i = 0, $n = mt_rand(3, 12); $i < $n; $i++) {
                 $day += mt_rand($i === 1 ? 1 : 0, 9);
                 $readings[] = [
-                    'date' => gmdate('Y-m-d', 1767225600 + $day * 86400),
-                    'pressure' => mt_rand(900, 1300) / 10,
-                    'temp_c' => mt_rand(-20, 40),
-                    'day' => $day,
+                    'date' => gmdate('Y-m-d', 1767225600 + $day * 86400), 'pressure' => mt_rand(900, 1300) / 10,
+                    'temp_c' => mt_rand(-20, 40), 'day' => $day,
                 ];
             }
-            $corrected = array_map(static fn(array $r): float => ($r['pressure'] + 1.01325) / ($r['temp_c'] + 273.15) * 288.15 - 1.01325, $readings);
+            $corrected = array_map(
+                static fn(array $r): float
+                    => ($r['pressure'] + 1.01325) / ($r['temp_c'] + 273.15) * 288.15 - 1.01325,
+                $readings,
+            );
             $slopes = [];
             foreach ($readings as $i => $a) {
                 foreach ($readings as $j => $b) {
@@ -143,7 +163,11 @@ final class FleetContractTest extends TestCase
     public function test_a_gauge_is_brought_to_another_temperature_and_back(): void
     {
         foreach ([[120.0, 5.0, 21.0], [-0.9, -40.0, 60.0], [0.0, 20.0, 20.0]] as [$p, $from, $to]) {
-            self::assertEqualsWithDelta($p, GasPressure::at(GasPressure::at($p, Unit::bar, $from, $to), Unit::bar, $to, $from), 1e-9);
+            self::assertEqualsWithDelta(
+                $p,
+                GasPressure::at(GasPressure::at($p, Unit::bar, $from, $to), Unit::bar, $to, $from),
+                1e-9,
+            );
             self::assertEqualsWithDelta(
                 GasPressure::at($p, Unit::bar, $from, $to) * 100,
                 GasPressure::at($p * 100, Unit::kPa, $from, $to),
@@ -175,7 +199,10 @@ final class FleetContractTest extends TestCase
         self::assertSame($status, DueStatus::onDay($today, $today->plusDays($days), 14));
     }
 
-    /** @return iterable<string, array{float, float|null, string}> bar at the last of three readings five days apart, expected a day, state on that day with fourteen to warn */
+    /**
+     * @return iterable<string, array{float, float|null, string}> bar at the last of three readings five days apart,
+     *   expected a day, state on that day with fourteen to warn
+     */
     public static function bottleStates(): iterable
     {
         yield 'far off' => [110.0, null, 'clear'];
@@ -202,9 +229,16 @@ final class FleetContractTest extends TestCase
         $line = StaggerLine::through(['a' => 90.0, 'b' => 40.0], 100);
         self::assertSame([true, true, false], [$line->keepsPlace(25), $line->keepsPlace(-25), $line->keepsPlace(25.1)]);
         $day = Day::parse('2026-05-05');
-        $item = DueItem::of(Rule::First, Rebase::Actual, [DueLimit::of('days', 10, null, Allowance::of(3, null, null))]);
-        $due = static fn(int $ago): DueResult => Due::since(Flying::of($day, [], []), $item, LastDone::on($day->plusDays(-$ago), []));
-        self::assertSame([false, true], [$due(5)->missedBy($day->plusDays(8)), $due(5)->missedBy($day->plusDays(9))], 'within its tolerance');
+        $item = DueItem::of(Rule::First, Rebase::Actual, [
+            DueLimit::of('days', 10, null, Allowance::of(3, null, null)),
+        ]);
+        $due = static fn(int $ago): DueResult
+            => Due::since(Flying::of($day, [], []), $item, LastDone::on($day->plusDays(-$ago), []));
+        self::assertSame(
+            [false, true],
+            [$due(5)->missedBy($day->plusDays(8)), $due(5)->missedBy($day->plusDays(9))],
+            'within its tolerance',
+        );
         self::assertFalse($due(20)->missedBy($day->plusDays(30)), 'what is overdue cannot be missed again');
         self::assertFalse(
             Due::since(Flying::of($day, [], []), DueItem::of(Rule::First, Rebase::Actual, []), null)->missedBy($day),
@@ -219,7 +253,10 @@ final class FleetContractTest extends TestCase
         self::assertSame([0, 1], array_values(array_filter(range(0, 1), StaggerAircraft::of('b', 30, 20)->flies(...))));
     }
 
-    /** @return iterable<string, array{string, float, float, int, float|string}> counter, before, reading, days, flown or the error */
+    /**
+     * @return iterable<string, array{string, float, float, int, float|string}> counter, before, reading, days, flown or
+     *   the error
+     */
     public static function counts(): iterable
     {
         yield 'a day' => ['fh', 100.0, 106.4, 1, 6.4];
@@ -227,7 +264,9 @@ final class FleetContractTest extends TestCase
         yield 'a noise backwards is none' => ['fh', 100.0, 100.0 - 1e-8, 1, 0.0];
         yield 'backwards' => ['fh', 100.0, 99.9, 1, 'runs backwards: 99.9 after 100'];
         yield 'a whole day' => ['fh', 100.0, 124.0, 1, 24.0];
-        yield 'more than a day' => ['fh', 100.0, 124.1, 1, 'jumps from 100 to 124.1: 24.1 hours do not fit into one day'];
+        yield 'more than a day' => [
+            'fh', 100.0, 124.1, 1, 'jumps from 100 to 124.1: 24.1 hours do not fit into one day',
+        ];
         yield 'two days' => ['fh', 100.0, 124.1, 2, 24.1];
         yield 'landings' => ['ldg', 10.0, 70.0, 1, 60.0];
         yield 'too many landings' => ['ldg', 10.0, 71.0, 1, 'jumps from 10 to 71: 61 landings do not fit into one day'];
@@ -235,8 +274,13 @@ final class FleetContractTest extends TestCase
     }
 
     #[DataProvider('counts')]
-    public function test_what_a_counter_may_do(string $counter, float $before, float $reading, int $days, float|string $is): void
-    {
+    public function test_what_a_counter_may_do(
+        string $counter,
+        float $before,
+        float $reading,
+        int $days,
+        float|string $is,
+    ): void {
         try {
             self::assertSame($is, CountRules::between($counter, $before, $reading, $days));
         } catch (InputError $e) {

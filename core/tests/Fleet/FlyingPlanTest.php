@@ -32,7 +32,11 @@ final class FlyingPlanTest extends TestCase
             mt_srand($seed);
             $asOf = Day::parse('2026-05-04')->plusDays(mt_rand(0, 6));
             $week = array_map(static fn(): float => mt_rand(0, 60) / 10, range(1, 7));
-            $sectors = array_map(static fn(): array => [$asOf->plusDays(mt_rand(-3, 60)), ['fh' => mt_rand(0, 50) / 10]], range(0, mt_rand(0, 9)));
+            $sectors = array_map(
+                static fn(): array
+                    => [$asOf->plusDays(mt_rand(-3, 60)), ['fh' => mt_rand(0, 50) / 10]],
+                range(0, mt_rand(0, 9)),
+            );
             $visits = array_map(static function () use ($asOf): array {
                 $from = $asOf->plusDays(mt_rand(-5, 80));
 
@@ -48,7 +52,10 @@ final class FlyingPlanTest extends TestCase
             $flown = 0.0;
             for ($n = 1; $n <= 7305; $n++) {
                 $day = $asOf->plusDays($n);
-                $in = array_filter($visits, static fn(array $v): bool => $v[0]->number <= $day->number && $day->number <= $v[1]->number);
+                $in = array_filter(
+                    $visits,
+                    static fn(array $v): bool => $v[0]->number <= $day->number && $day->number <= $v[1]->number,
+                );
                 $of = array_filter($sectors, static fn(array $s): bool => $s[0]->number === $day->number);
                 $flown += match (true) {
                     $in !== [] => 0.0,
@@ -81,8 +88,7 @@ final class FlyingPlanTest extends TestCase
     public function test_moving_a_component_back_and_forth_changes_nothing(): void
     {
         $accrues = ['fh' => ['fh', 1.0], 'cyc' => ['ldg', 1.4]];
-        $this->limitTo(100)
-            ->forAll(Generators::choose(0, 9000), Generators::choose(0, 5000), Generators::choose(1, 12))
+        $this->limitTo(100)->forAll(Generators::choose(0, 9000), Generators::choose(0, 5000), Generators::choose(1, 12))
             ->then(function (int $fh, int $ldg, int $moves) use ($accrues): void {
                 $a = ['fh' => $fh / 10, 'ldg' => (float) $ldg];
                 $b = ['fh' => 7123.4, 'ldg' => 88.0];
@@ -110,7 +116,8 @@ final class FlyingPlanTest extends TestCase
     {
         yield 'none met' => [['salt' => 0.5], [], 1.0, null];
         yield 'another is met' => [['salt' => 0.5], ['sand'], 1.0, null];
-        yield 'the lowest of two counts, not their product' => [['salt' => 0.8, 'gravel' => 0.5], ['salt', 'gravel'], 0.5, 'gravel'];
+        yield 'the lowest of two counts, not their product'
+            => [['salt' => 0.8, 'gravel' => 0.5], ['salt', 'gravel'], 0.5, 'gravel'];
         yield 'a factor of one changes nothing' => [['salt' => 1.0], ['salt'], 1.0, null];
     }
 
@@ -119,8 +126,12 @@ final class FlyingPlanTest extends TestCase
      * @param list<string> $met
      */
     #[DataProvider('conditions')]
-    public function test_harsh_use_shortens_by_its_lowest_factor(array $factors, array $met, float $factor, ?string $by): void
-    {
+    public function test_harsh_use_shortens_by_its_lowest_factor(
+        array $factors,
+        array $met,
+        float $factor,
+        ?string $by,
+    ): void {
         self::assertSame([$factor, $by], HarshUse::of($factors)->under($met));
     }
 
@@ -136,7 +147,11 @@ final class FlyingPlanTest extends TestCase
         self::assertSame([30.0, null], $cut('{"unit":"days","interval":45}', 0.67));
         self::assertSame([1.0, null], $cut('{"unit":"months","interval":1}', 0.5), 'never less than one');
         self::assertSame([1.0, 3.0], $cut('{"unit":"months","interval":3,"threshold":6}', 0.5));
-        self::assertSame([150.0, 0.0], $cut('{"unit":"fh","interval":300,"threshold":0}', 0.5), 'due from the start stays so');
+        self::assertSame(
+            [150.0, 0.0],
+            $cut('{"unit":"fh","interval":300,"threshold":0}', 0.5),
+            'due from the start stays so',
+        );
         $this->expectException(InputError::class);
         HarshUse::of(['salt' => 0.0]);
     }
@@ -145,7 +160,10 @@ final class FlyingPlanTest extends TestCase
     {
         $programme = FlyingSimulator::seeded(7);
         $days = array_map(static fn(int $n): Day => Day::parse('2026-01-01')->plusDays($n), range(0, 1999));
-        $there = array_map(static fn(Day $d): array => $programme->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]), $days);
+        $there = array_map(
+            static fn(Day $d): array => $programme->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]),
+            $days,
+        );
         $back = array_reverse(array_map(
             static fn(Day $d): array => FlyingSimulator::seeded(7)->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]),
             array_reverse($days),
@@ -155,7 +173,11 @@ final class FlyingPlanTest extends TestCase
         self::assertEqualsWithDelta(4.0, array_sum(array_column($there, 'ldg')) / 2000, 0.2);
         self::assertNotSame(
             $there,
-            array_map(static fn(Day $d): array => FlyingSimulator::seeded(8)->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]), $days),
+            array_map(
+                static fn(Day $d): array
+                    => FlyingSimulator::seeded(8)->day('QA-VFA', $d, ['fh' => 5.0, 'ldg' => 4.0]),
+                $days,
+            ),
         );
         foreach ($there as $day) {
             self::assertSame([floor($day['ldg']), true], [$day['ldg'], $day['fh'] <= 24]);

@@ -42,32 +42,26 @@ final class NextBaseTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{string, int, list<string>}> first done, every so many months, when it falls due each time */
+    /**
+     * @return iterable<string, array{string, int, list<string>}> first done, every so many months, when it falls due
+     *   each time
+     */
     public static function calendars(): iterable
     {
         yield 'the last of January, a year of months' => [
             '2026-01-31',
             1,
             [
-                '2026-02-28',
-                '2026-03-31',
-                '2026-04-30',
-                '2026-05-31',
-                '2026-06-30',
-                '2026-07-31',
-                '2026-08-31',
-                '2026-09-30',
-                '2026-10-31',
-                '2026-11-30',
-                '2026-12-31',
-                '2027-01-31',
-                '2027-02-28',
+                '2026-02-28', '2026-03-31', '2026-04-30', '2026-05-31', '2026-06-30', '2026-07-31', '2026-08-31',
+                '2026-09-30', '2026-10-31', '2026-11-30', '2026-12-31', '2027-01-31', '2027-02-28',
             ],
         ];
-        yield 'the thirtieth keeps the thirtieth' => ['2026-01-30', 1, ['2026-02-28', '2026-03-30', '2026-04-30', '2026-05-30']];
+        yield 'the thirtieth keeps the thirtieth'
+            => ['2026-01-30', 1, ['2026-02-28', '2026-03-30', '2026-04-30', '2026-05-30']];
         yield 'over a leap year' => ['2027-12-31', 2, ['2028-02-29', '2028-04-30', '2028-06-30', '2028-08-31']];
         yield 'a day that every month has' => ['2026-01-28', 1, ['2026-02-28', '2026-03-28', '2026-04-28']];
-        yield 'the last of a short month is not the last of every month' => ['2026-02-28', 1, ['2026-03-28', '2026-04-28']];
+        yield 'the last of a short month is not the last of every month'
+            => ['2026-02-28', 1, ['2026-03-28', '2026-04-28']];
     }
 
     /** @param list<string> $dates */
@@ -86,7 +80,12 @@ final class NextBaseTest extends TestCase
 
     public function test_each_limit_keeps_its_own_plan(): void
     {
-        $due = self::due('2026-03-01', LastDone::on(Day::parse('2026-02-10'), ['fh' => 950.0]), DueLimit::of('fh', 100), DueLimit::of('months', 6));
+        $due = self::due(
+            '2026-03-01',
+            LastDone::on(Day::parse('2026-02-10'), ['fh' => 950.0]),
+            DueLimit::of('fh', 100),
+            DueLimit::of('months', 6),
+        );
         self::assertEquals(['fh' => 1050.0, 'months' => '2026-08-10'], NextBase::planned($due, null));
     }
 

@@ -17,7 +17,10 @@ use PHPUnit\Framework\TestCase;
 
 final class ReachTest extends TestCase
 {
-    /** @return iterable<string, array{list<int|array{int, int}>, list<array{int, int, list<string>}>, string, ?string}> days of the stops a, b …, with their tolerance; visits; state; driver */
+    /**
+     * @return iterable<string, array{list<int|array{int, int}>, list<array{int, int, list<string>}>, string, ?string}>
+     *   days of the stops a, b …, with their tolerance; visits; state; driver
+     */
     public static function cases(): iterable
     {
         yield 'nothing stops it' => [[], [], 'clear', null];
@@ -55,7 +58,11 @@ final class ReachTest extends TestCase
         $today = Day::parse('2026-05-05');
         $plans = VisitPlans::of(
             $today,
-            array_map(static fn(array $v): VisitSpan => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2]), $visits),
+            array_map(
+                static fn(array $v): VisitSpan
+                    => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2]),
+                $visits,
+            ),
         );
         $made = [];
         foreach ($stops as $i => $days) {
@@ -79,10 +86,9 @@ final class ReachTest extends TestCase
             VisitPlans::of($today, []),
             $warn,
         )->state;
-        self::assertSame(
-            [FleetState::Stop, FleetState::Watch, FleetState::Watch, FleetState::Clear],
-            [$state(3, 3), $state(4, 3), $state(6, 3), $state(7, 3)],
-        );
+        self::assertSame([FleetState::Stop, FleetState::Watch, FleetState::Watch, FleetState::Clear], [
+            $state(3, 3), $state(4, 3), $state(6, 3), $state(7, 3),
+        ]);
         self::assertSame(FleetState::Clear, FleetState::of($today, null, PlannedAway::No, 14));
     }
 
@@ -90,17 +96,13 @@ final class ReachTest extends TestCase
     {
         $day = static fn(int $n): Day => Day::parse('2026-05-05')->plusDays($n);
         $span = VisitSpan::of($day(2), $day(4));
-        self::assertSame([false, true, true, false], [$span->holds($day(1)), $span->holds($day(2)), $span->holds($day(4)), $span->holds($day(5))]);
-        self::assertSame(
-            [true, true, false, false, true],
-            [
-                $span->overlaps($day(4), $day(9)),
-                $span->overlaps($day(0), $day(2)),
-                $span->overlaps($day(5), $day(9)),
-                $span->overlaps($day(0), $day(1)),
-                $span->overlaps($day(0), $day(9)),
-            ],
-        );
+        self::assertSame([false, true, true, false], [
+            $span->holds($day(1)), $span->holds($day(2)), $span->holds($day(4)), $span->holds($day(5)),
+        ]);
+        self::assertSame([true, true, false, false, true], [
+            $span->overlaps($day(4), $day(9)), $span->overlaps($day(0), $day(2)), $span->overlaps($day(5), $day(9)),
+            $span->overlaps($day(0), $day(1)), $span->overlaps($day(0), $day(9)),
+        ]);
         $this->expectException(InputError::class);
         VisitSpan::of($day(2), $day(1));
     }

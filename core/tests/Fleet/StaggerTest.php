@@ -58,8 +58,7 @@ final class StaggerTest extends TestCase
 
     public function test_no_aircraft_runs_into_its_phase_and_no_week_flies_more_than_its_task(): void
     {
-        $this->limitTo(150)
-            ->forAll(Generators::choose(1, 100_000), Generators::choose(2, 9), Generators::choose(1, 7))
+        $this->limitTo(150)->forAll(Generators::choose(1, 100_000), Generators::choose(2, 9), Generators::choose(1, 7))
             ->then(function (int $seed, int $many, int $weeks): void {
                 [$fleet, $tasks] = self::fleet($seed, $many, $weeks, 2.5, 20.0);
                 $margin = (float) ($seed % 4);
@@ -68,9 +67,16 @@ final class StaggerTest extends TestCase
                     $left = $craft->left;
                     foreach ($result->hours[$craft->id] as $week => $hours) {
                         self::assertGreaterThanOrEqual(0, $hours);
-                        self::assertLessThanOrEqual($craft->flies($week) ? $craft->most : 0.0, $hours, 'what it can fly in a week');
+                        self::assertLessThanOrEqual(
+                            $craft->flies($week) ? $craft->most : 0.0,
+                            $hours,
+                            'what it can fly in a week',
+                        );
                         $left = $craft->phaseLast === $week ? self::INTERVAL : $left - $hours;
-                        self::assertTrue($hours === 0.0 || $left >= $margin - 1e-9, "{$craft->id} keeps its margin in week {$week}");
+                        self::assertTrue(
+                            $hours === 0.0 || $left >= $margin - 1e-9,
+                            "{$craft->id} keeps its margin in week {$week}",
+                        );
                     }
                 }
                 foreach ($tasks as $week => $task) {
@@ -90,8 +96,18 @@ final class StaggerTest extends TestCase
             [$fleet, $tasks] = self::fleet($seed, 3, 2, 10.0, 20.0);
             $result = Stagger::propose($fleet, $tasks, self::INTERVAL, 0.0, 10.0);
             [$flown, $cost] = self::bestOfAll($fleet, $tasks);
-            self::assertEqualsWithDelta($flown, array_sum($tasks) - array_sum($result->short), 1e-9, "seed {$seed}: as much of the task as can be");
-            self::assertEqualsWithDelta($cost, self::cost($fleet, $result->hours, $result), 1e-6, "seed {$seed}: the least sum of squares");
+            self::assertEqualsWithDelta(
+                $flown,
+                array_sum($tasks) - array_sum($result->short),
+                1e-9,
+                "seed {$seed}: as much of the task as can be",
+            );
+            self::assertEqualsWithDelta(
+                $cost,
+                self::cost($fleet, $result->hours, $result),
+                1e-6,
+                "seed {$seed}: the least sum of squares",
+            );
         }
     }
 
@@ -141,7 +157,8 @@ final class StaggerTest extends TestCase
             }
         }
         foreach ($fleet as $craft) {
-            // Before its phase it has what is left, after it the whole interval; the least is owed week by week while that lasts.
+            // Before its phase it has what is left, after it the whole interval; the least is owed week by week while
+            // that lasts.
             $left = $owed = max(0.0, $craft->left);
             foreach ($hours[$craft->id] as $week => $flown) {
                 if ($craft->phaseLast !== null && $week === $craft->phaseLast + 1) {
@@ -176,7 +193,9 @@ final class StaggerTest extends TestCase
 
                 continue;
             }
-            $before = array_sum(array_filter($flown, static fn(int $w): bool => $w < $craft->phaseFirst, ARRAY_FILTER_USE_KEY));
+            $before = array_sum(
+                array_filter($flown, static fn(int $w): bool => $w < $craft->phaseFirst, ARRAY_FILTER_USE_KEY),
+            );
             $cost += ($before - max(0.0, $craft->left)) ** 2 + (array_sum($flown) - $before - (self::INTERVAL - $target[$craft->id])) ** 2;
         }
 
@@ -195,6 +214,10 @@ final class StaggerTest extends TestCase
         self::assertLessThan($result->now->spread() / 2, $result->then->spread());
         self::assertSame([0.0, 0.0, 0.0], $result->short);
         [$first, $second, $third] = $result->hours['b'];
-        self::assertLessThanOrEqual(1.0, max($first, $second, $third) - min($first, $second, $third), 'even from week to week');
+        self::assertLessThanOrEqual(
+            1.0,
+            max($first, $second, $third) - min($first, $second, $third),
+            'even from week to week',
+        );
     }
 }

@@ -19,7 +19,10 @@ use PHPUnit\Framework\TestCase;
 /** The small rules of the floor and the store. */
 final class FloorRulesTest extends TestCase
 {
-    /** @return iterable<string, array{string, list<int|null>}> a card as `done!`, `question?`, `group:name`, and what each step waits for */
+    /**
+     * @return iterable<string, array{string, list<int|null>}> a card as `done!`, `question?`, `group:name`, and what
+     *   each step waits for
+     */
     public static function orders(): iterable
     {
         yield 'in order' => ['x! x x', [null, null, 2]];
@@ -36,16 +39,30 @@ final class FloorRulesTest extends TestCase
     {
         $steps = [];
         foreach (explode(' ', $card) as $i => $s) {
-            $steps[] = new StepPlace($i + 1, str_contains($s, '!'), $s === '?', in_array($s[0], ['g', 'h'], true) ? $s[0] : null);
+            $steps[] = new StepPlace(
+                $i + 1,
+                str_contains($s, '!'),
+                $s === '?',
+                in_array($s[0], ['g', 'h'], true) ? $s[0] : null,
+            );
         }
-        self::assertSame($waits, array_map(static fn(StepPlace $s): ?int => StepOrder::blocking($steps, $s->no), $steps));
+        self::assertSame(
+            $waits,
+            array_map(static fn(StepPlace $s): ?int => StepOrder::blocking($steps, $s->no), $steps),
+        );
     }
 
     public function test_a_call_stands_for_its_time(): void
     {
         $now = Instant::parse('2026-05-05T12:00:00Z');
-        $calls = ['nose' => Instant::parse('2026-05-05T11:55:00Z'), 'tail' => Instant::parse('2026-05-05T11:54:59Z'), '3' => $now];
-        self::assertSame(['tail', 'left wing'], RollCall::missing(['nose', 'tail', '3', 'left wing'], $calls, $now, 300));
+        $calls = [
+            'nose' => Instant::parse('2026-05-05T11:55:00Z'), 'tail' => Instant::parse('2026-05-05T11:54:59Z'),
+            '3' => $now,
+        ];
+        self::assertSame(
+            ['tail', 'left wing'],
+            RollCall::missing(['nose', 'tail', '3', 'left wing'], $calls, $now, 300),
+        );
         self::assertSame([], RollCall::missing([], [], $now, 0));
     }
 
@@ -64,10 +81,10 @@ final class FloorRulesTest extends TestCase
     {
         $recent = Recent::usual();
         [$day, $today] = [Day::parse($of), Day::parse('2026-05-05')];
-        self::assertSame(
-            [$byDays, $byFlights, $byDays || $byFlights],
-            [$recent->byDays($day, $today), $recent->byFlights($day, $today, $flown), $recent->holds($day, $today, $flown)],
-        );
+        self::assertSame([$byDays, $byFlights, $byDays || $byFlights], [
+            $recent->byDays($day, $today), $recent->byFlights($day, $today, $flown),
+            $recent->holds($day, $today, $flown),
+        ]);
     }
 
     public function test_a_place_is_the_same_however_it_is_written(): void
@@ -86,7 +103,9 @@ final class FloorRulesTest extends TestCase
         yield 'a seal a second time' => [null, null, true, true, 1, 0, ['used_before']];
         yield 'a bracket a second time' => [null, null, false, true, 1, 0, []];
         yield 'not enough in the batch' => [null, null, true, false, 3, 2, ['too_few']];
-        yield 'everything at once' => [[], '2026-01-01', true, true, 3, 2, ['not_effective', 'shelf_life', 'used_before']];
+        yield 'everything at once' => [
+            [], '2026-01-01', true, true, 3, 2, ['not_effective', 'shelf_life', 'used_before'],
+        ];
     }
 
     /**
@@ -118,7 +137,10 @@ final class FloorRulesTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{list<array{string, int, string|null}>, int, int, array{int, int, string, string|null}}> batches, wanted, ordered; usable, short, code, batch */
+    /**
+     * @return iterable<string, array{list<array{string, int, string|null}>, int, int, array{int, int, string, string|null}}>
+     *   batches, wanted, ordered; usable, short, code, batch
+     */
     public static function stocks(): iterable
     {
         yield 'nothing, and nothing wanted' => [[], 0, 0, [0, 0, 'enough', null]];
@@ -126,13 +148,17 @@ final class FloorRulesTest extends TestCase
         yield 'short, none ordered' => [[['A', 4, null]], 5, 0, [4, 1, 'short', null]];
         yield 'short, too few ordered' => [[['A', 1, null]], 5, 3, [1, 4, 'short', null]];
         yield 'short until the order comes' => [[['A', 1, null]], 5, 4, [1, 4, 'waiting', null]];
-        yield 'what is past its shelf life cannot be taken' => [[['A', 3, '2026-05-04'], ['B', 1, null]], 2, 0, [1, 1, 'short', null]];
+        yield 'what is past its shelf life cannot be taken'
+            => [[['A', 3, '2026-05-04'], ['B', 1, null]], 2, 0, [1, 1, 'short', null]];
         yield 'past, but enough without it' => [[['A', 3, '2026-05-04'], ['B', 2, null]], 2, 0, [2, 0, 'expired', 'A']];
         yield 'the last day itself is still good' => [[['A', 3, '2026-05-05']], 3, 0, [3, 0, 'soon', 'A']];
-        yield 'thirty days on is soon, a day more is not' => [[['A', 1, '2026-06-05'], ['B', 1, '2026-06-04']], 2, 0, [2, 0, 'soon', 'B']];
+        yield 'thirty days on is soon, a day more is not'
+            => [[['A', 1, '2026-06-05'], ['B', 1, '2026-06-04']], 2, 0, [2, 0, 'soon', 'B']];
         yield 'later than soon' => [[['A', 1, '2026-06-05']], 1, 0, [1, 0, 'enough', null]];
-        yield 'an empty batch tells nothing' => [[['A', 0, '2026-01-01'], ['B', 1, null]], 1, 0, [1, 0, 'enough', null]];
-        yield 'the earliest of several' => [[['A', 1, '2026-05-03'], ['B', 1, '2026-05-01'], ['C', 1, null]], 0, 0, [1, 0, 'expired', 'B']];
+        yield 'an empty batch tells nothing'
+            => [[['A', 0, '2026-01-01'], ['B', 1, null]], 1, 0, [1, 0, 'enough', null]];
+        yield 'the earliest of several'
+            => [[['A', 1, '2026-05-03'], ['B', 1, '2026-05-01'], ['C', 1, null]], 0, 0, [1, 0, 'expired', 'B']];
     }
 
     /**
@@ -143,7 +169,10 @@ final class FloorRulesTest extends TestCase
     public function test_how_a_part_stands_in_the_store(array $batches, int $wanted, int $ordered, array $stands): void
     {
         $stock = PartStock::of(
-            array_map(static fn(array $b): array => [$b[0], $b[1], $b[2] === null ? null : Day::parse($b[2])], $batches),
+            array_map(
+                static fn(array $b): array => [$b[0], $b[1], $b[2] === null ? null : Day::parse($b[2])],
+                $batches,
+            ),
             $wanted,
             $ordered,
             Day::parse('2026-05-05'),
@@ -155,7 +184,10 @@ final class FloorRulesTest extends TestCase
     public function test_the_last_check_that_found_a_tool_good(): void
     {
         $check = static fn(string $day, bool $good): ToolCheck => new ToolCheck(Day::parse($day), $good);
-        $checks = [$check('2026-03-02', true), $check('2025-09-01', true), $check('2026-04-01', false), $check('2026-05-05', true)];
+        $checks = [
+            $check('2026-03-02', true), $check('2025-09-01', true), $check('2026-04-01', false),
+            $check('2026-05-05', true),
+        ];
         self::assertSame('2026-03-02', (string) ToolCheck::lastGood($checks, Day::parse('2026-05-05')));
         self::assertSame('2025-09-01', (string) ToolCheck::lastGood($checks, Day::parse('2026-03-02')));
         self::assertNull(ToolCheck::lastGood($checks, Day::parse('2025-09-01')));

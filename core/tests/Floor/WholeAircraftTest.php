@@ -47,8 +47,13 @@ final class WholeAircraftTest extends TestCase
     }
 
     /** @param list<string> $against */
-    private static function device(string $id, array $against, bool $open = false, string $kind = 'Lock', string $zone = 'wing'): DeviceOn
-    {
+    private static function device(
+        string $id,
+        array $against,
+        bool $open = false,
+        string $kind = 'Lock',
+        string $zone = 'wing',
+    ): DeviceOn {
         return new DeviceOn($id, $kind, 'nose', new Touch($against, $zone), $open, self::ref('9'), 'Person 9');
     }
 
@@ -95,7 +100,10 @@ final class WholeAircraftTest extends TestCase
         return new StepNow($no, 'count', 'Pump', false, null, Acts::on(How::Moves, $systems, ['Gear pins']));
     }
 
-    /** @return iterable<string, array{list<string>, string, list<string>, string, bool}> systems and zone of the one and of the other, and whether they meet */
+    /**
+     * @return iterable<string, array{list<string>, string, list<string>, string, bool}> systems and zone of the one and
+     *   of the other, and whether they meet
+     */
     public static function touches(): iterable
     {
         yield 'one system in common' => [['fuel', 'oxygen'], 'wing', ['oxygen'], 'tail', true];
@@ -133,15 +141,18 @@ final class WholeAircraftTest extends TestCase
     public function test_people_come_first_then_what_acts_then_open_lines_then_devices(): void
     {
         $on = new OnAircraft(
-            [self::person('3', '2', ['hydraulics']), self::person('7', '2', ['hydraulics']), self::person('4', '2', ['oxygen'])],
             [
-                self::device('1', ['hydraulics']),
-                self::device('2', ['hydraulics'], true),
-                self::device('3', ['oxygen']),
-                self::device('4', ['*']),
-                self::device('5', ['*'], false, 'Gear pins'),
+                self::person('3', '2', ['hydraulics']), self::person('7', '2', ['hydraulics']),
+                self::person('4', '2', ['oxygen']),
             ],
-            [self::acting('1', '2', ['hydraulics']), self::acting('2', '1', ['hydraulics']), self::acting('3', '2', ['oxygen'])],
+            [
+                self::device('1', ['hydraulics']), self::device('2', ['hydraulics'], true),
+                self::device('3', ['oxygen']), self::device('4', ['*']), self::device('5', ['*'], false, 'Gear pins'),
+            ],
+            [
+                self::acting('1', '2', ['hydraulics']), self::acting('2', '1', ['hydraulics']),
+                self::acting('3', '2', ['oxygen']),
+            ],
         );
         $card = self::card([self::moves(['hydraulics'])], $on);
         self::assertSame(
@@ -151,9 +162,21 @@ final class WholeAircraftTest extends TestCase
         );
         self::assertSame(
             ['P7', 'P3'],
-            array_slice(self::held(self::card([], new OnAircraft(array_reverse($on->people))), self::moves(['hydraulics']), '1'), 0, 2),
+            array_slice(
+                self::held(
+                    self::card([], new OnAircraft(array_reverse($on->people))),
+                    self::moves(['hydraulics']),
+                    '1',
+                ),
+                0,
+                2,
+            ),
         );
-        self::assertSame([], self::held($card, new StepNow(1, 'instruction', 'Look', false)), 'what acts on nothing is never held');
+        self::assertSame(
+            [],
+            self::held($card, new StepNow(1, 'instruction', 'Look', false)),
+            'what acts on nothing is never held',
+        );
         self::assertSame(
             [],
             self::held($card, new StepNow(1, 'count', 'Pump', true, null, Acts::on(How::Moves, ['hydraulics']))),
@@ -163,10 +186,10 @@ final class WholeAircraftTest extends TestCase
 
     public function test_a_lift_is_held_by_everybody_and_everything_but_what_is_meant_to_be_on(): void
     {
-        $on = new OnAircraft(
-            [self::person('3', '2', ['oxygen'], 'tail'), self::person('4', '2', [], 'cabin')],
-            [self::device('1', []), self::device('2', ['wheels'], false, 'Gear pins'), self::device('3', ['nose door'])],
-        );
+        $on = new OnAircraft([self::person('3', '2', ['oxygen'], 'tail'), self::person('4', '2', [], 'cabin')], [
+            self::device('1', []), self::device('2', ['wheels'], false, 'Gear pins'),
+            self::device('3', ['nose door']),
+        ]);
         self::assertSame(['P3', 'P4', 'D1', 'D3'], self::held(self::card([], $on), self::moves(['*'])));
     }
 
@@ -174,31 +197,38 @@ final class WholeAircraftTest extends TestCase
     {
         $call = new StepNow(1, 'rollcall', 'Call', true);
         $on = new OnAircraft([self::person('3', '1', ['hydraulics']), self::person('4', '2', ['hydraulics'])]);
-        self::assertSame(['P3', 'P4'], self::held(self::card([self::moves(['hydraulics'], 2)], $on), self::moves(['hydraulics'], 2)));
-        self::assertSame(['P4'], self::held(self::card([$call, self::moves(['hydraulics'], 2)], $on), self::moves(['hydraulics'], 2)));
         self::assertSame(
             ['P3', 'P4'],
-            self::held(self::card([self::moves(['hydraulics'], 1), new StepNow(2, 'rollcall', 'Call', true)], $on), self::moves(['hydraulics'], 1)),
+            self::held(self::card([self::moves(['hydraulics'], 2)], $on), self::moves(['hydraulics'], 2)),
+        );
+        self::assertSame(
+            ['P4'],
+            self::held(self::card([$call, self::moves(['hydraulics'], 2)], $on), self::moves(['hydraulics'], 2)),
+        );
+        self::assertSame(
+            ['P3', 'P4'],
+            self::held(
+                self::card([self::moves(['hydraulics'], 1), new StepNow(2, 'rollcall', 'Call', true)], $on),
+                self::moves(['hydraulics'], 1),
+            ),
             'one after it calls nobody',
         );
     }
 
     public function test_nobody_comes_where_something_runs_or_is_live_wherever_whoever_began_it_is(): void
     {
-        $on = new OnAircraft(
-            [self::person('5', '1', ['hydraulics'])],
-            [],
-            [
-                self::acting('1', '2', ['hydraulics'], false),
-                self::acting('2', '1', ['hydraulics']),
-                self::acting('3', '2', ['oxygen']),
-                self::acting('4', '2', ['hydraulics']),
-            ],
-        );
+        $on = new OnAircraft([self::person('5', '1', ['hydraulics'])], [], [
+            self::acting('1', '2', ['hydraulics'], false), self::acting('2', '1', ['hydraulics']),
+            self::acting('3', '2', ['oxygen']), self::acting('4', '2', ['hydraulics']),
+        ]);
         $away = static fn(CardNow $c, string $by): array => array_column(StayAway::from($c, $by), 'id');
         self::assertSame(['1', '4'], $away(self::card([], $on), '7'));
         self::assertSame([], $away(self::card([], $on), '5'), 'who is there already is there with whoever acts');
-        self::assertSame([], $away(self::card([], $on, ['state' => CardProgress::Signed]), '7'), 'nothing is left to come to');
+        self::assertSame(
+            [],
+            $away(self::card([], $on, ['state' => CardProgress::Signed]), '7'),
+            'nothing is left to come to',
+        );
         self::assertSame(
             ['1', '3', '4'],
             $away(self::card([], $on, ['touch' => new Touch([], 'wing')]), '7'),
@@ -206,7 +236,10 @@ final class WholeAircraftTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{array<string, mixed>, NotNow|null, NotNow|null}> a card, why it is not worked, why nothing is entered on it */
+    /**
+     * @return iterable<string, array{array<string, mixed>, NotNow|null, NotNow|null}> a card, why it is not worked, why
+     *   nothing is entered on it
+     */
     public static function cards(): iterable
     {
         yield 'free' => [[], null, null];
@@ -214,37 +247,40 @@ final class WholeAircraftTest extends TestCase
         yield 'closed' => [['state' => CardProgress::Closed], NotNow::Worked, null];
         yield 'waits' => [['waits' => self::ref('2')], NotNow::Waits, null];
         yield 'to be re-read' => [['current' => false], NotNow::ToReRead, NotNow::ToReRead];
-        yield 'signed, to be re-read' => [['state' => CardProgress::Signed, 'current' => false], NotNow::Worked, NotNow::ToReRead];
+        yield 'signed, to be re-read'
+            => [['state' => CardProgress::Signed, 'current' => false], NotNow::Worked, NotNow::ToReRead];
         yield 'handed over' => [['left' => '3'], NotNow::HandedOver, NotNow::HandedOver];
-        yield 'handed over, then signed by an older rule' => [['left' => '3', 'state' => CardProgress::Signed], NotNow::Worked, null];
+        yield 'handed over, then signed by an older rule'
+            => [['left' => '3', 'state' => CardProgress::Signed], NotNow::Worked, null];
     }
 
     /** @param array<string, mixed> $more */
     #[DataProvider('cards')]
     public function test_when_a_card_is_not_worked(array $more, ?NotNow $work, ?NotNow $entry): void
     {
-        self::assertSame(
-            [$work, $entry],
-            [NotNow::toWork(self::card([], new OnAircraft, $more)), NotNow::ofAnyEntry(self::card([], new OnAircraft, $more))],
-        );
+        self::assertSame([$work, $entry], [
+            NotNow::toWork(self::card([], new OnAircraft, $more)),
+            NotNow::ofAnyEntry(self::card([], new OnAircraft, $more)),
+        ]);
     }
 
     public function test_when_a_card_is_not_signed(): void
     {
         $done = [new StepNow(1, 'instruction', 'Do', true)];
-        $loan = new OnAircraft(
-            [],
-            [],
-            [],
-            [
-                new LoanOut('4', 'rags', 5, self::ref('1'), 'Person 7', self::at()),
-                new LoanOut('5', 'wrench', 1, self::ref('2'), 'Person 7', self::at()),
-            ],
-        );
+        $loan = new OnAircraft([], [], [], [
+            new LoanOut('4', 'rags', 5, self::ref('1'), 'Person 7', self::at()),
+            new LoanOut('5', 'wrench', 1, self::ref('2'), 'Person 7', self::at()),
+        ]);
         $why = static fn(CardNow $c, string ...$back): ?NotSigned => NotSigned::why($c, '7', array_values($back));
-        self::assertSame(NotSigned::AlreadySigned, $why(self::card($done, new OnAircraft, ['state' => CardProgress::Closed])));
+        self::assertSame(
+            NotSigned::AlreadySigned,
+            $why(self::card($done, new OnAircraft, ['state' => CardProgress::Closed])),
+        );
         self::assertSame(NotSigned::StepsOpen, $why(self::card([...$done, new StepNow(2, 'hold', 'Hold', false)])));
-        self::assertSame(NotSigned::StillLive, $why(self::card($done, new OnAircraft([], [], [self::acting('1', '1', ['hydraulics'], false)]))));
+        self::assertSame(
+            NotSigned::StillLive,
+            $why(self::card($done, new OnAircraft([], [], [self::acting('1', '1', ['hydraulics'], false)]))),
+        );
         self::assertNull(
             $why(self::card($done, new OnAircraft([], [], [self::acting('1', '2', ['hydraulics'])]))),
             'another card\'s is that card\'s',
@@ -272,7 +308,12 @@ final class WholeAircraftTest extends TestCase
     public function test_what_rests_on_a_step_falls_with_it(int $no, array $falls): void
     {
         $kinds = ['caution', 'part', 'finding_prompt', 'torque', 'measurement', 'safing_fit', 'inspection', 'hold'];
-        $steps = array_map(static fn(string $kind, int $i): StepNow => new StepNow($i + 1, $kind, $kind, $i < 7), $kinds, array_keys($kinds));
+        $steps = array_map(
+            static fn(string $kind, int $i): StepNow
+                => new StepNow($i + 1, $kind, $kind, $i < 7),
+            $kinds,
+            array_keys($kinds),
+        );
         self::assertSame($falls, TakeBack::falls(self::card($steps), $no), 'the hold after it is open, and stays so');
     }
 
@@ -303,7 +344,9 @@ final class WholeAircraftTest extends TestCase
             Lasting::after(self::card([self::moves(['hydraulics']), $off('hydraulics')]), self::moves(['hydraulics'])),
             'a movement is over',
         );
-        self::assertFalse(Lasting::after(self::card([$off('hydraulics')]), new StepNow(1, 'instruction', 'Look', false)));
+        self::assertFalse(
+            Lasting::after(self::card([$off('hydraulics')]), new StepNow(1, 'instruction', 'Look', false)),
+        );
     }
 
     public function test_what_acts_names_a_system(): void

@@ -10,13 +10,19 @@ use PHPUnit\Framework\TestCase;
 /** Old text beside new text. */
 final class TextDiffTest extends TestCase
 {
-    private const WORDS = ['run', 'one', 'engine', 'both', 'engines', 'at', "idle\n", 'the', 'other', '  takes up', 'load', 'ü'];
+    private const WORDS = [
+        'run', 'one', 'engine', 'both', 'engines', 'at', "idle\n", 'the', 'other', '  takes up', 'load', 'ü',
+    ];
 
     public function test_the_pieces_joined_again_are_the_texts(): void
     {
         mt_srand(11);
         for ($n = 0; $n < 120; $n++) {
-            $text = static fn(): string => implode(' ', array_map(static fn(): string => self::WORDS[mt_rand(0, 11)], range(1, mt_rand(1, 30))));
+            $text = static fn(): string
+                => implode(
+                    ' ',
+                    array_map(static fn(): string => self::WORDS[mt_rand(0, 11)], range(1, mt_rand(1, 30))),
+                );
             [$old, $new] = [$n % 7 === 0 ? '' : $text(), $n % 11 === 0 ? '' : $text().($n % 3 === 0 ? "\n" : '')];
             $pieces = TextDiff::of($old, $new);
             $join = static fn(string $but): string => implode(

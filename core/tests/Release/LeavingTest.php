@@ -33,12 +33,17 @@ final class LeavingTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{OnAircraft, list<string>, list<string>}> what is there, places left empty, and the codes */
+    /**
+     * @return iterable<string, array{OnAircraft, list<string>, list<string>}> what is there, places left empty, and the
+     *   codes
+     */
     public static function pictures(): iterable
     {
         yield 'nothing' => [new OnAircraft, [], []];
-        yield 'in this visit: who is at it and what is live, not that it is begun' => [self::on('1'), [], ['person_at:p', 'system_live:a']];
-        yield 'in another visit: that too' => [self::on('2'), [], ['person_at:p', 'system_live:a', 'begun_elsewhere:k2']];
+        yield 'in this visit: who is at it and what is live, not that it is begun'
+            => [self::on('1'), [], ['person_at:p', 'system_live:a']];
+        yield 'in another visit: that too'
+            => [self::on('2'), [], ['person_at:p', 'system_live:a', 'begun_elsewhere:k2']];
         yield 'a place left empty, last' => [
             self::on('2'),
             ['7', '9'],
@@ -53,6 +58,9 @@ final class LeavingTest extends TestCase
     #[DataProvider('pictures')]
     public function test_what_keeps_an_aircraft_from_leaving(OnAircraft $on, array $missing, array $found): void
     {
-        self::assertSame($found, array_map(static fn(array $b): string => "{$b['code']}:{$b['id']}", Leaving::blockers($on, '1', $missing)));
+        self::assertSame(
+            $found,
+            array_map(static fn(array $b): string => "{$b['code']}:{$b['id']}", Leaving::blockers($on, '1', $missing)),
+        );
     }
 }

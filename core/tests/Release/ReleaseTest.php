@@ -12,23 +12,22 @@ use PHPUnit\Framework\TestCase;
 final class ReleaseTest extends TestCase
 {
     private const CARD = [
-        'id' => 'k',
-        'state' => 'closed',
-        'steps_open' => 0,
-        'critical' => false,
-        'performed_by' => ['t1', 't2'],
-        'recheck_open' => [],
-        'revision_current' => true,
+        'id' => 'k', 'state' => 'closed', 'steps_open' => 0, 'critical' => false, 'performed_by' => ['t1', 't2'],
+        'recheck_open' => [], 'revision_current' => true,
     ];
 
     private const CERTIFIER = ['id' => 'x', 'authority_valid' => true, 'rated' => true];
 
-    /** @return iterable<string, array{array<string, mixed>, list<string>}> what differs on one card, and the codes it gives */
+    /**
+     * @return iterable<string, array{array<string, mixed>, list<string>}> what differs on one card, and the codes it
+     *   gives
+     */
     public static function cards(): iterable
     {
         yield 'a closed card' => [[], []];
         yield 'an open card' => [['state' => 'open'], ['card_open']];
-        yield 'a card in work with open steps' => [['state' => 'in_work', 'steps_open' => 2], ['card_open', 'steps_open']];
+        yield 'a card in work with open steps'
+            => [['state' => 'in_work', 'steps_open' => 2], ['card_open', 'steps_open']];
         yield 'closed, but with an open step' => [['steps_open' => 1], ['steps_open']];
         yield 'critical and not inspected' => [['critical' => true], ['duplicate_missing']];
         yield 'critical and inspected by another' => [['critical' => true, 'duplicate_by' => 'i'], []];
@@ -65,7 +64,8 @@ final class ReleaseTest extends TestCase
         yield 'a deferral that does not stand' => [['findings' => [$invalid]], ['deferral_invalid']];
         yield 'a pin left in' => [['safing' => [$pin]], ['safing_left']];
         yield 'a pin taken out' => [['safing' => [[...$pin, 'removed' => true]]], []];
-        yield 'a pin that a valid deferral carries' => [['findings' => [$valid], 'safing' => [[...$pin, 'carried_by' => 'f']]], []];
+        yield 'a pin that a valid deferral carries'
+            => [['findings' => [$valid], 'safing' => [[...$pin, 'carried_by' => 'f']]], []];
         yield 'a pin that an invalid one carries' => [
             ['findings' => [$invalid], 'safing' => [[...$pin, 'carried_by' => 'f']]],
             ['deferral_invalid', 'safing_left'],
@@ -79,9 +79,14 @@ final class ReleaseTest extends TestCase
             ['safing_left'],
         ];
         yield 'a tool out' => [['tools_out' => ['w']], ['tool_out']];
-        yield 'authority lapsed' => [['certifier' => [...self::CERTIFIER, 'authority_valid' => false]], ['not_authorised']];
+        yield 'authority lapsed' => [
+            ['certifier' => [...self::CERTIFIER, 'authority_valid' => false]], ['not_authorised'],
+        ];
         yield 'not rated' => [['certifier' => [...self::CERTIFIER, 'rated' => false]], ['not_authorised']];
-        yield 'neither is one blocker' => [['certifier' => [...self::CERTIFIER, 'authority_valid' => false, 'rated' => false]], ['not_authorised']];
+        yield 'neither is one blocker'
+            => [
+                ['certifier' => [...self::CERTIFIER, 'authority_valid' => false, 'rated' => false]], ['not_authorised'],
+            ];
     }
 
     /**
@@ -99,9 +104,13 @@ final class ReleaseTest extends TestCase
     {
         $safing = ['id' => 'x', 'kind' => 'pin', 'place' => 'nose gear', 'removed' => false];
         yield 'cards' => [['cards' => [self::CARD, [...self::CARD, 'state' => 'open']]], 'cards.1.id'];
-        yield 'findings' => [['findings' => [['id' => 'f', 'state' => 'fixed'], ['id' => 'f', 'state' => 'open']]], 'findings.1.id'];
+        yield 'findings' => [
+            ['findings' => [['id' => 'f', 'state' => 'fixed'], ['id' => 'f', 'state' => 'open']]], 'findings.1.id',
+        ];
         yield 'safing' => [['safing' => [[...$safing, 'removed' => true], $safing]], 'safing.1.id'];
-        yield 'readings' => [['readings' => [['id' => 'r', 'verdict' => 'fail'], ['id' => 'r', 'verdict' => 'pass']]], 'readings.1.id'];
+        yield 'readings' => [
+            ['readings' => [['id' => 'r', 'verdict' => 'fail'], ['id' => 'r', 'verdict' => 'pass']]], 'readings.1.id',
+        ];
     }
 
     /** @param array<string, mixed> $differs */
@@ -149,7 +158,10 @@ final class ReleaseTest extends TestCase
      */
     private function release(array $differs): array
     {
-        $empty = ['cards' => [], 'findings' => [], 'safing' => [], 'tools_out' => [], 'readings' => [], 'certifier' => self::CERTIFIER];
+        $empty = [
+            'cards' => [], 'findings' => [], 'safing' => [], 'tools_out' => [], 'readings' => [],
+            'certifier' => self::CERTIFIER,
+        ];
 
         return json_decode(Door::compute('release', (string) json_encode([...$empty, ...$differs])), true);
     }

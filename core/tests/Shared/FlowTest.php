@@ -29,7 +29,8 @@ final class FlowTest extends TestCase
                     $least = min(
                         $least,
                         array_sum(array_map(
-                            static fn(array $e): int => (($side >> $e[0]) & 1) === 1 && (($side >> $e[1]) & 1) === 0 ? $e[2] : 0,
+                            static fn(array $e): int
+                                => (($side >> $e[0]) & 1) === 1 && (($side >> $e[1]) & 1) === 0 ? $e[2] : 0,
                             $edges,
                         )),
                     );

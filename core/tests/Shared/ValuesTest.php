@@ -19,24 +19,11 @@ final class ValuesTest extends TestCase
     public static function dates(): iterable
     {
         $dates = [
-            '2026-05-04' => true,
-            '2024-02-29' => true,
-            '2000-02-29' => true,
-            '0001-01-01' => true,
-            '9999-12-31' => true,
-            '2026-02-29' => false,
-            '1900-02-29' => false,
-            '2026-04-31' => false,
-            '2026-00-10' => false,
-            '2026-13-01' => false,
-            '0000-01-01' => false,
-            '2026-5-4' => false,
-            '26-05-04' => false,
-            '2026/05/04' => false,
-            '2026-05-04 ' => false,
-            "2026-05-04\n" => false,
-            '+2026-05-04' => false,
-            '' => false,
+            '2026-05-04' => true, '2024-02-29' => true, '2000-02-29' => true, '0001-01-01' => true,
+            '9999-12-31' => true, '2026-02-29' => false, '1900-02-29' => false, '2026-04-31' => false,
+            '2026-00-10' => false, '2026-13-01' => false, '0000-01-01' => false, '2026-5-4' => false,
+            '26-05-04' => false, '2026/05/04' => false, '2026-05-04 ' => false, "2026-05-04\n" => false,
+            '+2026-05-04' => false, '' => false,
         ];
         foreach ($dates as $text => $good) {
             yield json_encode($text).($good ? ' is a date' : ' is none') => [$text, $good];
@@ -59,20 +46,12 @@ final class ValuesTest extends TestCase
     public static function instants(): iterable
     {
         $instants = [
-            '2026-05-04T10:20:30Z' => '2026-05-04T10:20:30Z',
-            '2026-05-04T10:20:30.250Z' => '2026-05-04T10:20:30Z',
+            '2026-05-04T10:20:30Z' => '2026-05-04T10:20:30Z', '2026-05-04T10:20:30.250Z' => '2026-05-04T10:20:30Z',
             '2026-05-04T00:00:00Z' => '2026-05-04T00:00:00Z',
-            '2026-05-04T23:59:59.999999999Z' => '2026-05-04T23:59:59Z',
-            '2026-05-04T24:00:00Z' => null,
-            '2026-05-04T10:60:00Z' => null,
-            '2026-05-04T10:20:60Z' => null,
-            '2026-02-30T10:20:30Z' => null,
-            '2026-05-04T10:20:30+00:00' => null,
-            '2026-05-04T10:20:30+02:00' => null,
-            '2026-05-04T10:20:30' => null,
-            '2026-05-04 10:20:30Z' => null,
-            '2026-05-04T10:20Z' => null,
-            '2026-05-04t10:20:30z' => null,
+            '2026-05-04T23:59:59.999999999Z' => '2026-05-04T23:59:59Z', '2026-05-04T24:00:00Z' => null,
+            '2026-05-04T10:60:00Z' => null, '2026-05-04T10:20:60Z' => null, '2026-02-30T10:20:30Z' => null,
+            '2026-05-04T10:20:30+00:00' => null, '2026-05-04T10:20:30+02:00' => null, '2026-05-04T10:20:30' => null,
+            '2026-05-04 10:20:30Z' => null, '2026-05-04T10:20Z' => null, '2026-05-04t10:20:30z' => null,
             '2026-05-04' => null,
         ];
         foreach ($instants as $text => $written) {
@@ -123,15 +102,23 @@ final class ValuesTest extends TestCase
 
     public function test_whole_parts_forgive_noise(): void
     {
-        self::assertSame([29, 28, 0, -1, 3], array_map(Near::floor(...), [0.29 * 100, 28.9999, 0.0, -0.5, 2.9999999999]));
+        self::assertSame(
+            [29, 28, 0, -1, 3],
+            array_map(Near::floor(...), [0.29 * 100, 28.9999, 0.0, -0.5, 2.9999999999]),
+        );
     }
 
     public function test_errors_gather_their_path_on_the_way_out(): void
     {
         $error = InputError::at('interval', 'must be greater than 0')->under('limits.0')->under('item')->under('');
-        self::assertSame(['error' => ['path' => 'item.limits.0.interval', 'message' => 'must be greater than 0']], $error->toArray());
+        self::assertSame(
+            ['error' => ['path' => 'item.limits.0.interval', 'message' => 'must be greater than 0']],
+            $error->toArray(),
+        );
         self::assertSame('item', InputError::at('', 'is wrong')->under('item')->path);
-        self::assertSame(['a.b', 'is missing'], [InputError::missing('a.b')->path, InputError::missing('a.b')->getMessage()]);
+        self::assertSame(['a.b', 'is missing'], [
+            InputError::missing('a.b')->path, InputError::missing('a.b')->getMessage(),
+        ]);
     }
 
     public function test_a_reader_knows_where_it_stands(): void

@@ -32,7 +32,11 @@ final class FixWindowTest extends TestCase
             for ($t = -log(1 - $chance->uniform()) / $rate; $t < $hours; $t += -log(1 - $chance->uniform()) / $rate) {
                 $found++;
             }
-            $looks[] = new PastLook($hours, $found, array_map(static fn(): float => 3.0 * exp(0.7 * $chance->normal()), range(1, max(1, $found))));
+            $looks[] = new PastLook(
+                $hours,
+                $found,
+                array_map(static fn(): float => 3.0 * exp(0.7 * $chance->normal()), range(1, max(1, $found))),
+            );
         }
         $history = LookHistory::of($looks);
         self::assertEqualsWithDelta(0.08, $history->shape / $history->rate, 0.005);
@@ -82,7 +86,10 @@ final class FixWindowTest extends TestCase
             PackItem::of('b', $day('2026-05-05'), $day('2026-05-20'), 30, 5, ['P']),
             PackItem::of('c', $day('2026-06-10'), $day('2026-07-01'), 90, 8),
         ];
-        $visits = [PackVisit::of('1', $day('2026-05-10'), $day('2026-05-12'), 20), PackVisit::of('2', $day('2026-05-25'), $day('2026-05-28'), 12)];
+        $visits = [
+            PackVisit::of('1', $day('2026-05-10'), $day('2026-05-12'), 20),
+            PackVisit::of('2', $day('2026-05-25'), $day('2026-05-28'), 12),
+        ];
         $own = Pack::into($items, $visits, ['P' => 2.0], 0.1, Deadline::in(500));
         $into = [];
         foreach ($own->visits as $visit) {
@@ -92,7 +99,11 @@ final class FixWindowTest extends TestCase
         self::assertTrue($same->holds());
         self::assertEquals([$own->visits, $own->cost], [$same->packing->visits, $same->packing->cost]);
         $bad = Pack::given($items, $visits, ['P' => 2.0], 0.1, ['a' => '2', 'b' => '2', 'c' => '1', 'gone' => '1']);
-        self::assertSame([['b' => 'too_late', 'c' => 'too_early'], ['2']], [$bad->misfits, $bad->full], '17 h do not go into 12');
+        self::assertSame(
+            [['b' => 'too_late', 'c' => 'too_early'], ['2']],
+            [$bad->misfits, $bad->full],
+            '17 h do not go into 12',
+        );
         self::assertFalse($bad->holds());
         self::assertEqualsWithDelta(-5.0, $bad->packing->visits[1]['free_hours'], 1e-9);
     }

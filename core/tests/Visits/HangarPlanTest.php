@@ -30,7 +30,11 @@ final class HangarPlanTest extends TestCase
         }
         for ($c = 0; $c < 14; $c++) {
             $needs = array_filter(['airframe' => mt_rand(0, 3), 'engine' => mt_rand(0, 1)]);
-            $after = $c === 0 ? [] : array_values(array_unique(array_map(static fn(): int => mt_rand(0, $c - 1), range(1, mt_rand(1, 2)))));
+            $after = $c === 0
+                ? []
+                : array_values(
+                    array_unique(array_map(static fn(): int => mt_rand(0, $c - 1), range(1, mt_rand(1, 2)))),
+                );
             $cards[] = new PlanCard(
                 "c{$c}",
                 mt_rand(1, 11),
@@ -48,7 +52,8 @@ final class HangarPlanTest extends TestCase
     }
 
     /**
-     * The slots a card is worked in, by the contract's own words: from its beginning, those in which its people are there.
+     * The slots a card is worked in, by the contract's own words: from its beginning, those in which its people are
+     * there.
      *
      * @param array<string, list<int>> $there
      *
@@ -97,7 +102,11 @@ final class HangarPlanTest extends TestCase
         }
         foreach ($used as $slot => $at) {
             foreach (self::MOST as $skill => $most) {
-                self::assertLessThanOrEqual($there[$skill][$slot] ?? $most, $at[$skill] ?? 0, "{$what}: {$skill} in slot {$slot}");
+                self::assertLessThanOrEqual(
+                    $there[$skill][$slot] ?? $most,
+                    $at[$skill] ?? 0,
+                    "{$what}: {$skill} in slot {$slot}",
+                );
             }
             self::assertLessThanOrEqual(2, $at['bay']);
             self::assertLessThanOrEqual(1, count($at['power'] ?? []));
@@ -115,9 +124,17 @@ final class HangarPlanTest extends TestCase
             self::assertFeasible($cards, $there, $short, "seed {$seed}, short");
             self::assertFeasible($cards, $there, $long, "seed {$seed}, long");
             foreach ($cards as $c => $card) {
-                self::assertGreaterThanOrEqual($long->starts[$c], $long->latest[$c], 'it could begin later, never sooner');
+                self::assertGreaterThanOrEqual(
+                    $long->starts[$c],
+                    $long->latest[$c],
+                    'it could begin later, never sooner',
+                );
                 if ($card->first) {
-                    self::assertSame($short->starts[$c], $long->starts[$c], "seed {$seed}: {$card->id} comes first in every plan");
+                    self::assertSame(
+                        $short->starts[$c],
+                        $long->starts[$c],
+                        "seed {$seed}: {$card->id} comes first in every plan",
+                    );
                 }
             }
             foreach ($long->critical() as $c) {
@@ -131,7 +148,10 @@ final class HangarPlanTest extends TestCase
     {
         [$cards, $there] = self::hangar(7);
         $problem = PlanProblem::of($cards, self::MOST, ['bay' => 2], $there);
-        self::assertSame(Plan::of($problem, Deadline::in(10_000), 5, 40)->starts, Plan::of($problem, Deadline::in(10_000), 5, 40)->starts);
+        self::assertSame(
+            Plan::of($problem, Deadline::in(10_000), 5, 40)->starts,
+            Plan::of($problem, Deadline::in(10_000), 5, 40)->starts,
+        );
         $told = [];
         Plan::of($problem, Deadline::in(10_000), 5, 10_000, static function (int $span, int $bound, int $tried) use (&$told): bool {
             $told[] = $tried;
@@ -177,7 +197,8 @@ final class HangarPlanTest extends TestCase
     }
 
     /**
-     * The shortest plan there is, by placing cards one after another in every order, each at its first slot; an active schedule is among the shortest.
+     * The shortest plan there is, by placing cards one after another in every order, each at its first slot; an active
+     * schedule is among the shortest.
      *
      * @param list<PlanCard> $cards
      * @param array<string, list<int>> $there
@@ -188,7 +209,14 @@ final class HangarPlanTest extends TestCase
         if (count($starts) === count($cards)) {
             return min(
                 $best,
-                max([0, ...array_map(static fn(int $c): int => max(self::worked($cards[$c], $there, $starts[$c])) + 1, array_keys($starts))]),
+                max([
+                    0,
+                    ...array_map(
+                        static fn(int $c): int
+                            => max(self::worked($cards[$c], $there, $starts[$c])) + 1,
+                        array_keys($starts),
+                    ),
+                ]),
             );
         }
         foreach ($cards as $c => $card) {
@@ -275,7 +303,10 @@ final class HangarPlanTest extends TestCase
     public function test_a_card_longer_than_a_shift_is_handed_over(): void
     {
         $card = new PlanCard('long', 5, ['engine' => 1], [], null, 0, [], 0);
-        $plan = Plan::of(PlanProblem::of([$card], ['engine' => 1], [], ['engine' => [0, 1, 1, 1, 0, 0, 0, 1, 1]]), Deadline::in(1000));
+        $plan = Plan::of(
+            PlanProblem::of([$card], ['engine' => 1], [], ['engine' => [0, 1, 1, 1, 0, 0, 0, 1, 1]]),
+            Deadline::in(1000),
+        );
         self::assertSame([1, 9], [$plan->starts[0], $plan->makespan()]);
         self::assertSame([0, 1, 1, 1, 0, 0, 0, 1, 1], $plan->use()[0]);
         self::assertSame(9, $plan->lowerBound);

@@ -96,22 +96,28 @@ final class PackTest extends TestCase
             $weight = [0.0, 0.1, 2.0][$seed % 3];
             $result = Pack::into($items, $visits, self::ACCESS, $weight, Deadline::in(5000));
             $placed = array_merge([], ...array_column($result->visits, 'items'));
-            $value = array_sum(array_map(static fn(PackItem $i): float => in_array($i->id, $placed, true) ? $i->value : 0.0, $items));
-            self::assertEqualsWithDelta(self::bestOfAll($items, $visits, $weight), [$value, $result->cost], 1e-9, "seed {$seed}");
+            $value = array_sum(
+                array_map(static fn(PackItem $i): float => in_array($i->id, $placed, true) ? $i->value : 0.0, $items),
+            );
+            self::assertEqualsWithDelta(
+                self::bestOfAll($items, $visits, $weight),
+                [$value, $result->cost],
+                1e-9,
+                "seed {$seed}",
+            );
             self::assertTrue($result->proven);
         }
     }
 
-    /** A panel opened twice against an item done early: what an hour of opening costs decides, by the contract's own door. */
+    /**
+     * A panel opened twice against an item done early: what an hour of opening costs decides, by the contract's own
+     * door.
+     */
     public function test_the_weight_of_opening_decides(): void
     {
         $ask = static function (?float $weight): array {
             $item = static fn(string $id, string $earliest, string $latest): array => [
-                'id' => $id,
-                'earliest' => $earliest,
-                'latest' => $latest,
-                'interval_days' => 100,
-                'hours' => 1,
+                'id' => $id, 'earliest' => $earliest, 'latest' => $latest, 'interval_days' => 100, 'hours' => 1,
                 'access' => ['p'],
             ];
             $answer = json_decode(Door::compute('pack', (string) json_encode([
@@ -139,7 +145,10 @@ final class PackTest extends TestCase
         usleep(2000);
         $result = Pack::into($items, $visits, self::ACCESS, 0.1, $over);
         self::assertFalse($result->proven);
-        self::assertSame(count($items), count(array_merge(...array_column($result->visits, 'items'))) + count($result->unplaced));
+        self::assertSame(
+            count($items),
+            count(array_merge(...array_column($result->visits, 'items'))) + count($result->unplaced),
+        );
     }
 
     public function test_no_visit_holds_what_it_may_not_and_nothing_is_lost(): void
@@ -148,7 +157,11 @@ final class PackTest extends TestCase
             [$items, $visits] = self::world($seed, $many, $slots);
             $from = hrtime(true);
             $result = Pack::into($items, $visits, self::ACCESS, 0.1, Deadline::in(300));
-            self::assertLessThan(10_000, (hrtime(true) - $from) / 1e6, 'it ends after its deadline of 300 ms, even on a busy machine');
+            self::assertLessThan(
+                10_000,
+                (hrtime(true) - $from) / 1e6,
+                'it ends after its deadline of 300 ms, even on a busy machine',
+            );
             self::assertSame(
                 array_map(static fn(PackVisit $v): string => $v->id, $visits),
                 array_column($result->visits, 'id'),
@@ -160,7 +173,13 @@ final class PackTest extends TestCase
                 $hours = array_sum(array_map(static fn(string $id): float => $byId[$id]->hours, $row['items']));
                 $panels = array_sum(array_intersect_key(
                     self::ACCESS,
-                    array_fill_keys(array_merge([], ...array_map(static fn(string $id): array => $byId[$id]->panels, $row['items'])), true),
+                    array_fill_keys(
+                        array_merge(
+                            [],
+                            ...array_map(static fn(string $id): array => $byId[$id]->panels, $row['items']),
+                        ),
+                        true,
+                    ),
                 ));
                 self::assertEqualsWithDelta(
                     [$hours, $panels, $visits[$v]->capacity - $hours - $panels],
@@ -170,15 +189,18 @@ final class PackTest extends TestCase
                 self::assertGreaterThanOrEqual(-1e-9, $row['free_hours']);
                 $cost += 0.1 * $panels;
                 foreach ($row['items'] as $id) {
-                    self::assertTrue($byId[$id]->fits($visits[$v]), 'never before its earliest, never after its latest');
+                    self::assertTrue(
+                        $byId[$id]->fits($visits[$v]),
+                        'never before its earliest, never after its latest',
+                    );
                     $cost += $byId[$id]->waste($visits[$v]);
                 }
             }
             self::assertEqualsWithDelta($cost, $result->cost, 1e-9);
-            self::assertEqualsCanonicalizing(
-                array_keys($byId),
-                [...array_merge([], ...array_column($result->visits, 'items')), ...array_column($result->unplaced, 'id')],
-            );
+            self::assertEqualsCanonicalizing(array_keys($byId), [
+                ...array_merge([], ...array_column($result->visits, 'items')),
+                ...array_column($result->unplaced, 'id'),
+            ]);
             foreach ($result->unplaced as $left) {
                 $any = array_filter($visits, $byId[$left['id']]->fits(...)) !== [];
                 self::assertSame($any ? 'no_capacity' : 'no_visit_in_window', $left['reason']);
@@ -189,13 +211,23 @@ final class PackTest extends TestCase
     /** @return iterable<string, array{string, list<list<string>>}> items and visits, what each visit takes */
     public static function cases(): iterable
     {
-        $item = static fn(string $id, string $more = ''): string => "{\"id\":\"{$id}\",\"earliest\":\"2026-05-01\",\"latest\":\"2026-07-01\",\"interval_days\":100,\"hours\":5{$more}}";
-        $visit = static fn(string $id, string $day, int $hours): string => "{\"id\":\"{$id}\",\"start\":\"{$day}\",\"end\":\"{$day}\",\"capacity_hours\":{$hours}}";
-        yield 'the later visit throws less life away' => ["\"items\":[{$item('a')}],\"visits\":[{$visit('x', '2026-05-10', 9)},{$visit('y', '2026-06-10', 9)}]", [[], ['a']]];
-        yield 'a dear panel is opened once, though one goes early' => ["\"items\":[{$item('a', ',"access":["p"]')},{$item('b', ',"access":["p"],"latest":"2026-05-20"')}],\"visits\":[{$visit('x', '2026-05-10', 60)},{$visit('y', '2026-06-10', 60)}]", [['a', 'b'], []]];
-        yield 'the dearer of two that do not both fit' => ["\"items\":[{$item('a')},{$item('b', ',"value":3')}],\"visits\":[{$visit('x', '2026-05-10', 6)}]", [['b']]];
-        yield 'exactly full' => ["\"items\":[{$item('a')},{$item('b')}],\"visits\":[{$visit('x', '2026-05-10', 10)}]", [['a', 'b']]];
-        yield 'a visit on the first and on the last day' => ["\"items\":[{$item('a', ',"latest":"2026-05-01"')}],\"visits\":[{$visit('x', '2026-05-01', 9)}]", [['a']]];
+        $item = static fn(string $id, string $more = ''): string
+            => "{\"id\":\"{$id}\",\"earliest\":\"2026-05-01\",\"latest\":\"2026-07-01\",\"interval_days\":100,\"hours\":5{$more}}";
+        $visit = static fn(string $id, string $day, int $hours): string
+            => "{\"id\":\"{$id}\",\"start\":\"{$day}\",\"end\":\"{$day}\",\"capacity_hours\":{$hours}}";
+        yield 'the later visit throws less life away'
+            => ["\"items\":[{$item('a')}],\"visits\":[{$visit('x', '2026-05-10', 9)},{$visit('y', '2026-06-10', 9)}]", [[], ['a']]];
+        yield 'a dear panel is opened once, though one goes early'
+            => ["\"items\":[{$item('a', ',"access":["p"]')},{$item('b', ',"access":["p"],"latest":"2026-05-20"')}],\"visits\":[{$visit('x', '2026-05-10', 60)},{$visit('y', '2026-06-10', 60)}]", [['a', 'b'], []]];
+        yield 'the dearer of two that do not both fit'
+            => ["\"items\":[{$item('a')},{$item('b', ',"value":3')}],\"visits\":[{$visit('x', '2026-05-10', 6)}]", [['b']]];
+        yield 'exactly full' => [
+            "\"items\":[{$item('a')}, {$item('b')}],\"visits\":[{$visit('x', '2026-05-10', 10)}]", [['a', 'b']],
+        ];
+        yield 'a visit on the first and on the last day'
+            => ["\"items\":[{$item('a', ',"latest":"2026-05-01"')}],\"visits\":[{$visit('x', '2026-05-01', 9)}]",
+                [['a']],
+            ];
     }
 
     /** @param list<list<string>> $takes */
@@ -203,7 +235,9 @@ final class PackTest extends TestCase
     public function test_a_packing(string $input, array $takes): void
     {
         // The later of two equal names in an object counts, so that a case may give an item another date.
-        $result = json_decode(Door::compute('pack', (string) json_encode(json_decode("{{$input},\"access_hours\":{\"p\":30}}"))));
+        $result = json_decode(
+            Door::compute('pack', (string) json_encode(json_decode("{{$input},\"access_hours\":{\"p\":30}}"))),
+        );
         self::assertSame($takes, array_column($result->visits, 'items'));
     }
 }

@@ -14,7 +14,8 @@ use PHPUnit\Framework\TestCase;
 final class PhaseTest extends TestCase
 {
     /**
-     * @return array{list<array{id: string, hours: float, access: list<string>, together: string|null}>, array<string, float>} items and panels from a seed
+     * @return array{list<array{id: string, hours: float, access: list<string>, together: string|null}>, array<string, float>}
+     *   items and panels from a seed
      */
     private static function check(int $seed, int $many): array
     {
@@ -79,7 +80,12 @@ final class PhaseTest extends TestCase
                 "seed {$seed}",
             );
             self::assertTrue($result->proven);
-            self::assertEqualsWithDelta($result->longest(), $result->lowerBound, 1e-9, 'proven, the bound is the longest itself');
+            self::assertEqualsWithDelta(
+                $result->longest(),
+                $result->lowerBound,
+                1e-9,
+                'proven, the bound is the longest itself',
+            );
         }
     }
 
@@ -100,9 +106,16 @@ final class PhaseTest extends TestCase
             [$items, $access] = self::check($seed, $many);
             $from = hrtime(true);
             $result = Phases::cut($items, $access, $phases, Deadline::in(300));
-            self::assertLessThan(10_000, (hrtime(true) - $from) / 1e6, 'it ends after its deadline of 300 ms, even on a busy machine');
+            self::assertLessThan(
+                10_000,
+                (hrtime(true) - $from) / 1e6,
+                'it ends after its deadline of 300 ms, even on a busy machine',
+            );
             self::assertCount($phases, $result->phases);
-            self::assertEqualsCanonicalizing(array_column($items, 'id'), array_merge(...array_column($result->phases, 'items')));
+            self::assertEqualsCanonicalizing(
+                array_column($items, 'id'),
+                array_merge(...array_column($result->phases, 'items')),
+            );
             $byId = array_column($items, null, 'id');
             $together = [];
             foreach ($result->phases as $n => $phase) {

@@ -11,7 +11,10 @@ use PHPUnit\Framework\TestCase;
 /** When each card is worked. */
 final class PlanTest extends TestCase
 {
-    /** @return array{cards: list<array<string, mixed>>, skills: array<string, int>, zones: array<string, int>} from a seed */
+    /**
+     * @return array{cards: list<array<string, mixed>>, skills: array<string, int>, zones: array<string, int>} from a
+     *   seed
+     */
     private static function hangar(int $seed, int $many): array
     {
         mt_srand($seed);
@@ -39,7 +42,10 @@ final class PlanTest extends TestCase
             $cards[] = $card;
         }
 
-        return ['cards' => $cards, 'skills' => ['airframe' => 3, 'engine' => 2, 'paint' => 1], 'zones' => ['nose' => 3, 'tail' => 4]];
+        return [
+            'cards' => $cards, 'skills' => ['airframe' => 3, 'engine' => 2, 'paint' => 1],
+            'zones' => ['nose' => 3, 'tail' => 4],
+        ];
     }
 
     /**
@@ -139,21 +145,20 @@ final class PlanTest extends TestCase
             sort($sorted);
             self::assertSame($sorted, $critical, 'in the order of the cards');
             foreach ($critical as $c) {
-                // Each ends the work, or another critical card begins where it ends and could not have begun sooner with it there.
+                // Each ends the work, or another critical card begins where it ends and could not have begun sooner
+                // with it there.
                 $next = array_filter(
                     $critical,
                     static fn(int $n): bool => $starts[$n] === $ends[$c] && (in_array(
                         "c{$c}",
                         $hangar['cards'][$n]['after'],
                         true,
-                    ) || ! self::allowed(
-                        $hangar,
-                        array_diff_key($starts, [$n => 0]),
-                        $n,
-                        $starts[$n] - 1,
-                    )),
+                    ) || ! self::allowed($hangar, array_diff_key($starts, [$n => 0]), $n, $starts[$n] - 1)),
                 );
-                self::assertTrue($ends[$c] === $plan->makespan || $next !== [], "seed {$seed}: nothing waits for c{$c}");
+                self::assertTrue(
+                    $ends[$c] === $plan->makespan || $next !== [],
+                    "seed {$seed}: nothing waits for c{$c}",
+                );
             }
         }
     }
@@ -201,7 +206,13 @@ final class PlanTest extends TestCase
                     }
                     $starts[$c] = $t;
                 }
-                $best = min($best, max([0, ...array_map(static fn(int $c): int => $starts[$c] + $hangar['cards'][$c]['hours'], $order)]));
+                $best = min(
+                    $best,
+                    max([
+                        0,
+                        ...array_map(static fn(int $c): int => $starts[$c] + $hangar['cards'][$c]['hours'], $order),
+                    ]),
+                );
             }
             $plan = self::ask($hangar, 150);
             self::assertSame($best, $plan->makespan, "seed {$seed}");
@@ -229,7 +240,9 @@ final class PlanTest extends TestCase
     /** @return iterable<string, array{string, string}> input, result */
     public static function cases(): iterable
     {
-        yield 'no card' => ['{"cards":[],"skills":{"a":1}}', '{"starts":{},"makespan":0,"lower_bound":0,"critical":[],"use":{"a":[]}}'];
+        yield 'no card' => [
+            '{"cards":[],"skills":{"a":1}}', '{"starts":{},"makespan":0,"lower_bound":0,"critical":[],"use":{"a":[]}}',
+        ];
         yield 'opposite states' => [
             '{"cards":[{"id":"1","hours":2,"state":{"power":"on"}},{"id":"2","hours":3,"state":{"power":"off"}}],"skills":{}}',
             '{"starts":{"1":3,"2":0},"makespan":5,"lower_bound":5,"critical":["1","2"],"use":{}}',

@@ -17,19 +17,14 @@ final class VisitOrderTest extends TestCase
     private static function check(): array
     {
         return [
-            new VisitTask('end', VisitPhase::Release),
-            new VisitTask('close', VisitPhase::Close, [], null, 'close:P1'),
-            new VisitTask('look', VisitPhase::Look, ['P1']),
-            new VisitTask('gear', VisitPhase::Test, [], 'on'),
-            new VisitTask('taxi', VisitPhase::Test, [], 'off'),
-            new VisitTask('weigh', VisitPhase::Look, [], 'off'),
+            new VisitTask('end', VisitPhase::Release), new VisitTask('close', VisitPhase::Close, [], null, 'close:P1'),
+            new VisitTask('look', VisitPhase::Look, ['P1']), new VisitTask('gear', VisitPhase::Test, [], 'on'),
+            new VisitTask('taxi', VisitPhase::Test, [], 'off'), new VisitTask('weigh', VisitPhase::Look, [], 'off'),
             new VisitTask('open', VisitPhase::Open, [], null, 'open:P1'),
             new VisitTask('lower', VisitPhase::Close, [], null, 'lower'),
             new VisitTask('fix', VisitPhase::Fix, ['P1'], null, null, ['look']),
-            new VisitTask('raise', VisitPhase::Open, [], null, 'raise'),
-            new VisitTask('safe', VisitPhase::Safe),
-            new VisitTask('induct', VisitPhase::Induct),
-            new VisitTask('oil', VisitPhase::Fix),
+            new VisitTask('raise', VisitPhase::Open, [], null, 'raise'), new VisitTask('safe', VisitPhase::Safe),
+            new VisitTask('induct', VisitPhase::Induct), new VisitTask('oil', VisitPhase::Fix),
             new VisitTask('probe', VisitPhase::Test, ['P1']),
         ];
     }
@@ -51,7 +46,10 @@ final class VisitOrderTest extends TestCase
         yield 'work that needs nothing for making safe' => ['oil', ['safe']];
         yield 'the last look for everything' => [
             'end',
-            ['close', 'fix', 'gear', 'induct', 'look', 'lower', 'oil', 'open', 'probe', 'raise', 'safe', 'taxi', 'weigh'],
+            [
+                'close', 'fix', 'gear', 'induct', 'look', 'lower', 'oil', 'open', 'probe', 'raise', 'safe', 'taxi',
+                'weigh',
+            ],
         ];
     }
 
@@ -64,15 +62,20 @@ final class VisitOrderTest extends TestCase
         self::assertSame($for, $waits);
     }
 
-    /** @return iterable<string, array{list<VisitTask>, array<string, list<string>>}> a visit of little, and what each card of it waits for */
+    /**
+     * @return iterable<string, array{list<VisitTask>, array<string, list<string>>}> a visit of little, and what each
+     *   card of it waits for
+     */
     public static function little(): iterable
     {
         $open = new VisitTask('open', VisitPhase::Open, [], null, 'open:P');
         $close = new VisitTask('close', VisitPhase::Close, [], null, 'close:P');
         $raise = new VisitTask('raise', VisitPhase::Open, [], null, 'raise');
         $lower = new VisitTask('lower', VisitPhase::Close, [], null, 'lower');
-        yield 'a panel with nothing behind it is closed after it is opened' => [[$close, $open], ['close' => ['open'], 'open' => []]];
-        yield 'an aircraft raised for nothing is lowered after that' => [[$lower, $raise], ['lower' => ['raise'], 'raise' => []]];
+        yield 'a panel with nothing behind it is closed after it is opened'
+            => [[$close, $open], ['close' => ['open'], 'open' => []]];
+        yield 'an aircraft raised for nothing is lowered after that'
+            => [[$lower, $raise], ['lower' => ['raise'], 'raise' => []]];
         yield 'a look on wheels comes before raising, not after lowering' => [
             [new VisitTask('weigh', VisitPhase::Look, [], 'off'), $raise, $lower],
             ['weigh' => [], 'raise' => ['weigh'], 'lower' => ['raise']],
@@ -124,14 +127,23 @@ final class VisitOrderTest extends TestCase
             ];
             for ($c = 0; $c < 12; $c++) {
                 $phase = [VisitPhase::Look, VisitPhase::Fix, VisitPhase::Test][mt_rand(0, 2)];
-                $tasks[] = new VisitTask("c{$c}", $phase, array_slice(['P1', 'P2'], 0, mt_rand(0, 2)), [null, 'on', 'off'][mt_rand(0, 2)]);
+                $tasks[] = new VisitTask(
+                    "c{$c}",
+                    $phase,
+                    array_slice(['P1', 'P2'], 0, mt_rand(0, 2)),
+                    [null, 'on', 'off'][mt_rand(0, 2)],
+                );
             }
             $waits = VisitOrder::of($tasks);
             $done = [];
             do {
                 $free = array_filter(
                     array_diff_key($waits, $done),
-                    static fn(array $for): bool => array_diff(array_map(static fn(string $id): string => "#{$id}", $for), array_keys($done)) === [],
+                    static fn(array $for): bool
+                        => array_diff(
+                            array_map(static fn(string $id): string => "#{$id}", $for),
+                            array_keys($done),
+                        ) === [],
                 );
                 $done += $free;
             } while ($free !== []);

@@ -50,12 +50,8 @@ final class WorkHoursTest extends TestCase
 
     /** @var array<int, array{string, string}> */
     private const OPEN = [
-        1 => ['07:00', '20:00'],
-        2 => ['07:00', '20:00'],
-        3 => ['07:00', '20:00'],
-        4 => ['07:00', '20:00'],
-        5 => ['07:00', '20:00'],
-        6 => ['07:00', '20:00'],
+        1 => ['07:00', '20:00'], 2 => ['07:00', '20:00'], 3 => ['07:00', '20:00'], 4 => ['07:00', '20:00'],
+        5 => ['07:00', '20:00'], 6 => ['07:00', '20:00'],
     ];
 
     public function test_spells_are_shifts_within_the_bays_hours_with_who_may_work_that_day(): void
@@ -86,7 +82,9 @@ final class WorkHoursTest extends TestCase
         self::assertSame([], self::roster()->spells(Day::parse('2026-05-06'), 3, 'TRK', self::OPEN), 'nobody is rated');
         self::assertSame(
             ['*' => 2],
-            array_intersect_key(self::roster()->spells(Day::parse('2026-05-06'), 1, 'SKV', self::OPEN, 2)[0]->people, ['*' => 0]),
+            array_intersect_key(self::roster()->spells(Day::parse('2026-05-06'), 1, 'SKV', self::OPEN, 2)[0]->people, [
+                '*' => 0,
+            ]),
             'the bay holds two',
         );
     }
@@ -100,7 +98,11 @@ final class WorkHoursTest extends TestCase
             [(string) $hours->begins(0), (string) $hours->begins(13)],
             'an hour later by the world\'s clock',
         );
-        self::assertSame('2026-10-23T18:00:00Z', (string) $hours->ends(13), 'what ends with the shift ends that evening, not on Monday');
+        self::assertSame(
+            '2026-10-23T18:00:00Z',
+            (string) $hours->ends(13),
+            'what ends with the shift ends that evening, not on Monday',
+        );
     }
 
     public function test_slots_and_instants_are_each_others_inverse(): void
@@ -108,18 +110,37 @@ final class WorkHoursTest extends TestCase
         $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-05-04'), 12, 'SKV', self::OPEN));
         for ($slot = 0; $slot < $hours->count(); $slot++) {
             self::assertSame($slot, $hours->at($hours->begins($slot)));
-            self::assertEqualsWithDelta($slot + 0.5, $hours->place(Instant::fromEpoch($hours->begins($slot)->epoch() + 900)), 1e-9);
-            self::assertSame($slot === 0 ? 1800 : $hours->ends($slot)->epoch(), $slot === 0 ? 1800 : $hours->begins($slot - 1)->epoch() + 1800);
+            self::assertEqualsWithDelta(
+                $slot + 0.5,
+                $hours->place(Instant::fromEpoch($hours->begins($slot)->epoch() + 900)),
+                1e-9,
+            );
+            self::assertSame(
+                $slot === 0 ? 1800 : $hours->ends($slot)->epoch(),
+                $slot === 0 ? 1800 : $hours->begins($slot - 1)->epoch() + 1800,
+            );
         }
         $night = Instant::parse('2026-05-04T23:00:00Z');
-        self::assertSame([26, 26.0], [$hours->at($night), $hours->place($night)], 'at night it stands where work goes on');
+        self::assertSame(
+            [26, 26.0],
+            [$hours->at($night), $hours->place($night)],
+            'at night it stands where work goes on',
+        );
         self::assertSame([3, 1], [$hours->slots(1.5), $hours->slots(0.1)]);
         self::assertSame(0.0, $hours->place(Instant::parse('2026-05-01T00:00:00Z')));
         self::assertSame(14 * 3 * 0.5 + 12 * 1 * 0.5, $hours->personHours(0, 26));
         self::assertSame(array_fill(0, 14, 1), array_slice($hours->people()['engine'], 0, 14));
-        self::assertSame(array_fill(0, 12, 0), array_slice($hours->people()['engine'], 14, 12), 'no engine on the late shift');
+        self::assertSame(
+            array_fill(0, 12, 0),
+            array_slice($hours->people()['engine'], 14, 12),
+            'no engine on the late shift',
+        );
         $last = $hours->count() - 1;
-        self::assertSame($hours->begins($last)->epoch() + 3 * 1800, $hours->begins($last + 3)->epoch(), 'beyond the end as if round the clock');
+        self::assertSame(
+            $hours->begins($last)->epoch() + 3 * 1800,
+            $hours->begins($last + 3)->epoch(),
+            'beyond the end as if round the clock',
+        );
     }
 
     public function test_spells_that_overlap_are_refused(): void
@@ -131,7 +152,10 @@ final class WorkHoursTest extends TestCase
         ]);
     }
 
-    /** @return iterable<string, array{list<array{string, string, array<string, int>, list<string>, array<string, int>}>, list<array{string, string, string, string|null, int}>}> cards as id, day, parts, tools, people; shortages as card, code, what, day, how many */
+    /**
+     * @return iterable<string, array{list<array{string, string, array<string, int>, list<string>, array<string, int>}>, list<array{string, string, string, string|null, int}>}>
+     *   cards as id, day, parts, tools, people; shortages as card, code, what, day, how many
+     */
     public static function shortages(): iterable
     {
         yield 'nothing lacks' => [[['a', '2026-05-06', ['seal' => 2], ['gauge'], ['airframe' => 2]]], []];
@@ -140,8 +164,11 @@ final class WorkHoursTest extends TestCase
             [['late', 'part_late', 'seal', '2026-05-09', 0]],
         ];
         yield 'in time' => [[['a', '2026-05-09', ['seal' => 4], [], []]], []];
-        yield 'more than there will ever be' => [[['a', '2026-05-20', ['seal' => 9], [], []]], [['a', 'part_missing', 'seal', null, 4]]];
-        yield 'a part nobody knows' => [[['a', '2026-05-06', ['pin' => 1], [], []]], [['a', 'part_missing', 'pin', null, 1]]];
+        yield 'more than there will ever be'
+            => [[['a', '2026-05-20', ['seal' => 9], [], []]], [['a', 'part_missing', 'seal', null, 4]]];
+        yield 'a part nobody knows' => [
+            [['a', '2026-05-06', ['pin' => 1], [], []]], [['a', 'part_missing', 'pin', null, 1]],
+        ];
         yield 'calibration runs out that day: still good' => [[['a', '2026-05-08', [], ['gauge'], []]], []];
         yield 'calibration has run out' => [
             [['a', '2026-05-11', [], ['gauge', 'wrench'], []]],
@@ -151,7 +178,9 @@ final class WorkHoursTest extends TestCase
             [['a', '2026-05-06', [], [], ['avionics' => 1, 'engine' => 2]]],
             [['a', 'nobody', 'avionics', '2026-05-06', 1], ['a', 'too_few', 'engine', '2026-05-06', 1]],
         ];
-        yield 'a Sunday' => [[['a', '2026-05-10', [], [], ['airframe' => 1]]], [['a', 'nobody', 'airframe', '2026-05-10', 1]]];
+        yield 'a Sunday' => [
+            [['a', '2026-05-10', [], [], ['airframe' => 1]]], [['a', 'nobody', 'airframe', '2026-05-10', 1]],
+        ];
     }
 
     /**
@@ -168,13 +197,17 @@ final class WorkHoursTest extends TestCase
             self::roster(),
         );
         $found = $stores->of(
-            array_map(static fn(array $c): CardNeeds => new CardNeeds($c[0], Day::parse($c[1]), $c[2], $c[3], $c[4]), $cards),
+            array_map(
+                static fn(array $c): CardNeeds => new CardNeeds($c[0], Day::parse($c[1]), $c[2], $c[3], $c[4]),
+                $cards,
+            ),
             'SKV',
         );
         self::assertSame(
             $expect,
             array_map(
-                static fn(Shortage $s): array => [$s->card, $s->code, $s->what, $s->day === null ? null : (string) $s->day, $s->lacking],
+                static fn(Shortage $s): array
+                    => [$s->card, $s->code, $s->what, $s->day === null ? null : (string) $s->day, $s->lacking],
                 $found,
             ),
         );

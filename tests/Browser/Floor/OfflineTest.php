@@ -7,7 +7,10 @@ namespace Tests\Browser\Floor;
 use Facebook\WebDriver\WebDriverBy;
 use Tests\Browser\BrowserCase;
 
-/** The server is gone while somebody works: the page opens again, what was entered waits, and arrives once when it is back. */
+/**
+ * The server is gone while somebody works: the page opens again, what was entered waits, and arrives once when it is
+ * back.
+ */
 final class OfflineTest extends BrowserCase
 {
     protected function tearDown(): void
@@ -22,7 +25,9 @@ final class OfflineTest extends BrowserCase
         // The list reads my cards while there is a connection; the card itself was never opened here.
         $stig->go('/floor')->see('Mine');
         self::until(static fn(): bool => (bool) $stig->browser->executeScript(
-            "return navigator.serviceWorker.controller !== null && (localStorage.getItem('jorvel.read') ?? '').includes('Flap travel timing') && (localStorage.getItem('jorvel.read') ?? '').includes('fallsWith')",
+            "return navigator.serviceWorker.controller !== null && (localStorage.getItem('jorvel.read') ?? "
+                ."'').includes('Flap travel timing') && (localStorage.getItem('jorvel.read') ?? "
+                ."'').includes('fallsWith')",
         ), 60);
         self::$stage->cut();
 
@@ -34,15 +39,16 @@ final class OfflineTest extends BrowserCase
         imagepng(imagecreatetruecolor(50, 30), $picture);
         $stig->press('Something is wrong')->type('place', 'left flap, inboard track')->type('extent', 'scored 20 mm');
         $stig->browser->findElement(WebDriverBy::cssSelector('[role="dialog"] input[type="file"]'))->sendKeys($picture);
-        $stig->press('Raise the finding')->see('2 entries wait on this device')->see('a finding on')->find('[data-testid="finding-waits"]');
+        $stig->press('Raise the finding')->see('2 entries wait on this device')->see('a finding on')
+            ->find('[data-testid="finding-waits"]');
         unlink($picture);
         $stig->press('Hand over')->find('textarea[name="said"]')->sendKeys('Track is scored; flaps stay locked');
         $stig->press('Hand over', '//form')
-            ->see('3 entries wait on this device')
-            ->see('the hand-over of')
+            ->see('3 entries wait on this device')->see('the hand-over of')
             ->see('told when the connection is back: Track is scored');
 
-        // Reloaded without a server: the page is there, and so is what waits. A signature cannot wait, and nobody is signed out.
+        // Reloaded without a server: the page is there, and so is what waits. A signature cannot wait, and nobody is
+        // signed out.
         $stig->browser->navigate()->refresh();
         $stig->see('3 entries wait on this device');
         self::assertSame('waiting', $stig->find('[data-step="4"]')->getAttribute('data-state'));
@@ -55,11 +61,15 @@ final class OfflineTest extends BrowserCase
         self::until(static fn(): bool => self::number(
             "select count(*) from handovers where card_id = {$card} and said like 'Track is scored%'",
         ) === 1);
-        self::until(static fn(): bool => $stig->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
+        self::until(
+            static fn(): bool
+                => $stig->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === [],
+        );
         self::assertSame([1, 1, 1], [
             self::number("select count(*) from readings where card_id = {$card} and value = 0.3"),
             self::number("select count(*) from findings where place = 'left flap, inboard track'"),
-            self::number("select count(*) from photos p join findings f on f.id = p.finding_id where f.place = 'left flap, inboard track'"),
+            self::number('select count(*) from photos p join findings f on f.id = p.finding_id where f.place = '
+                ."'left flap, inboard track'"),
         ]);
 
         // Signed out, nothing of what was read stays on the device.
@@ -71,16 +81,19 @@ final class OfflineTest extends BrowserCase
     {
         $oda = self::visitor('oda', true);
         $card = self::number(
-            "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.title = 'Gear extension by hand pump' and c.state = 'in_work'",
+            'select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id '
+                ."where p.login = 'oda' and c.title = 'Gear extension by hand pump' and c.state = 'in_work'",
         );
-        self::$stage->database()
-            ->exec("update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} and no = 3");
+        self::$stage->database()->exec(
+            "update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} and no = 3",
+        );
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
         self::$stage->cut();
         $oda->click('header details summary')->press('Sign out')->see('you are still signed in on this device');
         $oda->confirm('Fitted')->see('Before this device stands in the register it holds nobody else');
         self::assertNull($oda->browser->executeScript(
-            "const kept = JSON.parse(localStorage.getItem('jorvel.waiting') ?? '[]'); return kept.length > 0 ? kept : null",
+            "const kept = JSON.parse(localStorage.getItem('jorvel.waiting') ?? '[]'); return kept.length > 0 ? kept "
+                .': null',
         ));
         self::$stage->restore();
         $oda->press('Fitted')->find('[data-step="3"][data-state="done"]');

@@ -16,14 +16,19 @@ final class RaceTest extends BrowserCase
         $answers = $this->together(
             6,
             "/api/cards/{$card}/steps/3",
-            static fn(): array => [['version' => $before, 'do' => 'read', 'entry' => '26', 'tool' => 'TW-108'], 'one-and-the-same'],
+            static fn(): array
+                => [['version' => $before, 'do' => 'read', 'entry' => '26', 'tool' => 'TW-108'], 'one-and-the-same'],
         );
         self::assertSame([200], array_values(array_unique(array_column($answers, 0))), 'each is answered');
         $bodies = array_filter(
             array_column($answers, 1),
             static fn(string $b): bool => ! str_contains($b, 'This was saved; its answer was lost on the way'),
         );
-        self::assertCount(1, array_unique($bodies), 'with the same card, or, while that is still being read, with the truth');
+        self::assertCount(
+            1,
+            array_unique($bodies),
+            'with the same card, or, while that is still being read, with the truth',
+        );
         self::assertSame(1, self::number("select count(*) from readings where card_id = {$card}"));
         self::assertSame($before + 1, $this->version($card));
     }
@@ -32,13 +37,20 @@ final class RaceTest extends BrowserCase
     {
         $card = $this->card();
         $before = $this->version($card);
-        $answers = $this->together(6, "/api/cards/{$card}/steps/4", static fn(int $i): array => [['version' => $before, 'do' => 'done'], "key-{$i}"]);
+        $answers = $this->together(
+            6,
+            "/api/cards/{$card}/steps/4",
+            static fn(int $i): array => [['version' => $before, 'do' => 'done'], "key-{$i}"],
+        );
         $codes = array_count_values(array_column($answers, 0));
         ksort($codes);
         self::assertSame([200 => 1, 409 => 5], $codes);
         self::assertSame(
             1,
-            self::number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'"),
+            self::number(
+                "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like "
+                    ."'%\"step\":4%'",
+            ),
         );
         [$code, $said] = self::$stage->artisan('jorvel:verify');
         self::assertSame(0, $code, $said);
@@ -55,35 +67,50 @@ final class RaceTest extends BrowserCase
             array_push(
                 $requests,
                 ['/api/fleet', null],
-                ["/api/fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '9.5', 'ldg' => '12'], 'sure' => true]],
+                [
+                    "/api/fleet/{$mark}/flying",
+                    ['date' => '2026-05-05', 'flown' => ['fh' => '9.5', 'ldg' => '12'], 'sure' => true],
+                ],
                 ['/api/due?days=30', null],
             );
         }
         $answers = $this->atOnce(
             'ines',
-            array_map(static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"], $requests, array_keys($requests)),
+            array_map(
+                static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"],
+                $requests,
+                array_keys($requests),
+            ),
         );
-        self::assertSame([200], array_values(array_unique(array_column($answers, 0))), implode("\n", array_column($answers, 1)));
+        self::assertSame(
+            [200],
+            array_values(array_unique(array_column($answers, 0))),
+            implode("\n", array_column($answers, 1)),
+        );
         foreach ($answers as $i => [, $body]) {
             if ($requests[$i][0] === '/api/fleet') {
                 self::assertCount(18, json_decode($body, true)['rows'], 'nobody goes missing while others write');
             }
         }
-        $read = fn(): array => array_column($this->atOnce('ines', [['/api/fleet', null, ''], ['/api/due?days=30', null, '']]), 1);
+        $read = fn(): array
+            => array_column($this->atOnce('ines', [['/api/fleet', null, ''], ['/api/due?days=30', null, '']]), 1);
         $kept = $read();
         self::$stage->database()->exec('delete from due_sheets');
         self::assertSame($read(), $kept, 'what is kept is what would be worked out anew');
         self::assertSame(8, self::number("select count(*) from flying_entries where date = '2026-05-05'"));
     }
 
-    /** The server is killed at any moment of a request, a hundred times; whoever sends again gets what they meant, once. */
+    /**
+     * The server is killed at any moment of a request, a hundred times; whoever sends again gets what they meant, once.
+     */
     public function test_what_dies_in_the_middle_and_is_sent_again_is_done_once_and_told_truly(): void
     {
         mt_srand(4);
         $jar = $this->signedIn('oda');
         $card = $this->card();
         $rows = fn(string $what): int => self::number("select count(*) from tool_loans where what = '{$what}'");
-        // As long as such a request takes on this machine, so that it is cut at its beginning, in its middle and after it.
+        // As long as such a request takes on this machine, so that it is cut at its beginning, in its middle and after
+        // it.
         $from = hrtime(true);
         for ($n = 0; $n < 5; $n++) {
             self::assertNotFalse(curl_exec($this->handle(
@@ -96,26 +123,41 @@ final class RaceTest extends BrowserCase
         $takes = intdiv(hrtime(true) - $from, 5000);
         $ends = ['answered' => 0, 'done, its answer lost' => 0, 'not done' => 0];
         for ($n = 0; $n < 100; $n++) {
-            $intent = ["/api/cards/{$card}/loans", ['what' => "rags {$n}", 'quantity' => 1 + $n % 9], $jar, "crash-{$n}"];
+            $intent = [
+                "/api/cards/{$card}/loans", ['what' => "rags {$n}", 'quantity' => 1 + $n % 9], $jar, "crash-{$n}",
+            ];
             $status = $this->killedAfter(mt_rand(0, 2 * $takes), $this->handle(...$intent));
             $done = $rows("rags {$n}");
             $ends[$status === 200 ? 'answered' : ($done > 0 ? 'done, its answer lost' : 'not done')]++;
             self::assertContains($status, [0, 200], 'an answer, or none');
-            self::assertSame($status === 200 ? 1 : min($done, 1), $done, 'who was told that it is done was told the truth');
+            self::assertSame(
+                $status === 200 ? 1 : min($done, 1),
+                $done,
+                'who was told that it is done was told the truth',
+            );
             self::$stage->restore();
             $again = $this->handle(...$intent);
             $said = (string) curl_exec($again);
             self::assertSame(200, curl_getinfo($again, CURLINFO_RESPONSE_CODE), $said);
             self::assertSame(
                 [1, 1],
-                [$rows("rags {$n}"), self::number("select count(*) from records where what = 'tool.out' and data like '%\"rags {$n}\"%'")],
+                [
+                    $rows("rags {$n}"),
+                    self::number(
+                        "select count(*) from records where what = 'tool.out' and data like '%\"rags {$n}\"%'",
+                    ),
+                ],
                 'once, with its record',
             );
             $lost = str_contains($said, 'its answer was lost on the way');
             self::assertTrue($lost ? $done === 1 : str_contains($said, "\"rags {$n}\""), $said);
         }
         unlink($jar);
-        self::assertGreaterThan(5, min($ends['answered'] + $ends['done, its answer lost'], $ends['not done']), (string) json_encode($ends));
+        self::assertGreaterThan(
+            5,
+            min($ends['answered'] + $ends['done, its answer lost'], $ends['not done']),
+            (string) json_encode($ends),
+        );
         [$code, $said] = self::$stage->artisan('jorvel:verify');
         self::assertSame(0, $code, $said);
     }
@@ -142,7 +184,8 @@ final class RaceTest extends BrowserCase
     private function card(): int
     {
         return self::number(
-            "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id",
+            'select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id '
+                ."where p.login = 'oda' and c.state = 'in_work' order by c.id",
         );
     }
 
@@ -186,7 +229,8 @@ final class RaceTest extends BrowserCase
         unlink($jar);
 
         return array_map(
-            static fn(\CurlHandle $h): array => [(int) curl_getinfo($h, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($h)],
+            static fn(\CurlHandle $h): array
+                => [(int) curl_getinfo($h, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($h)],
             $handles,
         );
     }
@@ -227,11 +271,8 @@ final class RaceTest extends BrowserCase
             CURLOPT_COOKIEFILE => $jar,
             CURLOPT_COOKIEJAR => $jar,
             CURLOPT_HTTPHEADER => [
-                'Accept: application/json',
-                'Content-Type: application/json',
-                'Referer: '.self::$stage->url.'/',
-                'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''),
-                "Idempotency-Key: {$key}",
+                'Accept: application/json', 'Content-Type: application/json', 'Referer: '.self::$stage->url.'/',
+                'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''), "Idempotency-Key: {$key}",
             ],
         ]);
         if ($body !== null) {

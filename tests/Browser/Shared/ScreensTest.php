@@ -10,7 +10,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Browser\BrowserCase;
 use Tests\Browser\Visitor;
 
-/** Every screen: fit for everybody (axe), nothing from elsewhere, no overflow, by keyboard; and the mishaps of a working day. */
+/**
+ * Every screen: fit for everybody (axe), nothing from elsewhere, no overflow, by keyboard; and the mishaps of a working
+ * day.
+ */
 final class ScreensTest extends BrowserCase
 {
     private static Visitor $ines;
@@ -79,10 +82,15 @@ final class ScreensTest extends BrowserCase
             self::assertSame([], $found, "{$path} by {$theme}");
             self::assertLessThanOrEqual(
                 0,
-                $who->browser->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth'),
+                $who->browser->executeScript('return document.documentElement.scrollWidth - '
+                    .'document.documentElement.clientWidth'),
                 "{$path} is wider than its window",
             );
-            self::assertSame(1, count($who->browser->findElements(WebDriverBy::cssSelector('h1'))), 'one sentence first');
+            self::assertSame(
+                1,
+                count($who->browser->findElements(WebDriverBy::cssSelector('h1'))),
+                'one sentence first',
+            );
         }
         self::$ines->browser->executeScript("localStorage.setItem('jorvel.theme', 'day')");
     }
@@ -93,7 +101,8 @@ final class ScreensTest extends BrowserCase
         $new->go('/')->find('input[name="login"]');
         self::assertSame([], $this->unfit($new), 'signing in');
         $ines = self::$ines->go('/fleet/QA-VFC');
-        $ines->click('[data-item="61-21"] input[type="checkbox"]')->press('Make a visit of 1')->find('input[name="start"]');
+        $ines->click('[data-item="61-21"] input[type="checkbox"]')->press('Make a visit of 1')
+            ->find('input[name="start"]');
         self::assertSame([], $this->unfit($ines), 'making a visit');
         $ines->go('/fleet/QA-VFD?view=flying')->press("Enter a day's flying")->find('input[name="fh"]');
         self::assertSame([], $this->unfit($ines), 'entering flying');
@@ -117,7 +126,9 @@ final class ScreensTest extends BrowserCase
     /** @return list<string> what axe finds serious or critical against WCAG 2.2 AA, with where it stands */
     private function unfit(Visitor $who): array
     {
-        $who->browser->executeScript((string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'));
+        $who->browser->executeScript(
+            (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'),
+        );
 
         return $who->browser->executeAsyncScript(<<<'JS'
             const done = arguments[0];
@@ -148,7 +159,8 @@ final class ScreensTest extends BrowserCase
     {
         $ines = self::$ines->go('/fleet');
         $ines->find('[data-mark]');
-        $keys = static fn(string ...$keys) => array_map(static fn(string $k) => $ines->browser->getKeyboard()->sendKeys($k), $keys);
+        $keys = static fn(string ...$keys)
+            => array_map(static fn(string $k) => $ines->browser->getKeyboard()->sendKeys($k), $keys);
         $keys('g', 'd');
         $ines->find('[data-deferral]');
         $keys('/');
@@ -171,16 +183,21 @@ final class ScreensTest extends BrowserCase
     {
         $oda = self::$oda->go('/floor');
         $oda->see('Mine');
-        $small = "return [...document.querySelectorAll('main button, main a, main select, main input')].filter(e => e.offsetParent !== null && !e.closest('p, h2, dl')).map(e => [e.innerText || e.name, Math.round((e.closest('label') ?? e).getBoundingClientRect().height)]).filter(([, h]) => h < 47)";
+        $small = "return [...document.querySelectorAll('main button, main a, main select, main input')].filter(e => "
+            ."e.offsetParent !== null && !e.closest('p, h2, dl')).map(e => [e.innerText || e.name, "
+            ."Math.round((e.closest('label') ?? e).getBoundingClientRect().height)]).filter(([, h]) => h < 47)";
         self::assertSame([], $oda->browser->executeScript($small));
-        $card = (int) self::$stage->database()
-            ->query(
-                "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id",
-            )
-            ->fetchColumn();
+        $card = (int) self::$stage->database()->query(
+            'select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = '
+                    ."a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id",
+        )->fetchColumn();
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
         self::assertSame([], $oda->browser->executeScript($small), 'on a card, with a reading to enter');
-        self::assertSame('entry', $oda->browser->executeScript('return document.activeElement.name'), 'the field is ready to type into');
+        self::assertSame(
+            'entry',
+            $oda->browser->executeScript('return document.activeElement.name'),
+            'the field is ready to type into',
+        );
     }
 
     public function test_a_table_sorts_filters_hides_columns_and_gives_csv(): void
@@ -191,7 +208,11 @@ final class ScreensTest extends BrowserCase
             "return [...document.querySelectorAll('tbody tr td:nth-child(2)')].map(c => c.innerText)",
         );
         $before = $codes();
-        self::assertSame(['CT-03', 'PG-27', 'PG-31', 'TW-104', 'TW-117'], array_slice($before, 0, 5), 'what must not be used comes first');
+        self::assertSame(
+            ['CT-03', 'PG-27', 'PG-31', 'TW-104', 'TW-117'],
+            array_slice($before, 0, 5),
+            'what must not be used comes first',
+        );
         $ines->press('Tool', '//thead');
         $sorted = $before;
         sort($sorted);
@@ -201,19 +222,28 @@ final class ScreensTest extends BrowserCase
         $ines->find('input[aria-label="Filter tools"]')->sendKeys('gauge');
         $ines->see(' of '.count($before));
         $gauges = $codes();
-        self::assertSame([], array_values(array_filter($gauges, static fn(string $c): bool => preg_match('/^(PG|FG|DG)-/', $c) !== 1)));
+        self::assertSame(
+            [],
+            array_values(array_filter($gauges, static fn(string $c): bool => preg_match('/^(PG|FG|DG)-/', $c) !== 1)),
+        );
         self::assertContains('FG-11', $gauges);
         $ines->browser->executeScript(
-            'window.saved = null; const make = URL.createObjectURL; URL.createObjectURL = b => { b.text().then(t => { window.saved = t; }); return make(b); }',
+            'window.saved = null; const make = URL.createObjectURL; URL.createObjectURL = b => { b.text().then(t => '
+                .'{ window.saved = t; }); return make(b); }',
         );
         $ines->press('CSV');
-        $ines->browser->wait(5, 100)->until(static fn(): bool => $ines->browser->executeScript('return window.saved') !== null);
+        $ines->browser->wait(5, 100)->until(
+            static fn(): bool => $ines->browser->executeScript('return window.saved') !== null,
+        );
         $csv = explode("\r\n", (string) $ines->browser->executeScript('return window.saved'));
         self::assertStringStartsWith('State,Tool,What', $csv[0]);
         self::assertCount(count($gauges) + 2, $csv, 'a head, the gauges, and the end of the last line');
         $ines->click('summary:not(header summary)');
         $ines->browser->findElement(WebDriverBy::xpath('//details//label[contains(., "Range")]'))->click();
-        self::assertNotContains('Range', $ines->browser->executeScript("return [...document.querySelectorAll('th')].map(c => c.innerText)"));
+        self::assertNotContains(
+            'Range',
+            $ines->browser->executeScript("return [...document.querySelectorAll('th')].map(c => c.innerText)"),
+        );
     }
 
     public function test_the_theme_stays_and_the_print_leaves_out_what_is_not_paper(): void
@@ -221,60 +251,50 @@ final class ScreensTest extends BrowserCase
         $ines = self::$ines->go('/fleet');
         $ines->find('[data-mark]');
         $ines->browser->getKeyboard()->sendKeys('n');
-        $theme = static fn(): string => (string) $ines->browser->executeScript('return document.documentElement.dataset.theme');
+        $theme = static fn(): string
+            => (string) $ines->browser->executeScript('return document.documentElement.dataset.theme');
         $seen = [$theme()];
         $ines->go('/crew')->find('table');
         $seen[] = $theme();
         $ines->browser->getKeyboard()->sendKeys('n');
         self::assertSame(['night', 'night', 'day'], [...$seen, $theme()]);
-        $ines->browser->executeCustomCommand(
-            '/session/:sessionId/goog/cdp/execute',
-            'POST',
-            ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']],
-        );
+        $ines->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print'],
+        ]);
         foreach (['nav', 'header', '.noprint'] as $screen) {
-            self::assertSame('none', $ines->browser->executeScript("return getComputedStyle(document.querySelector('{$screen}')).display"), $screen);
+            self::assertSame(
+                'none',
+                $ines->browser->executeScript("return getComputedStyle(document.querySelector('{$screen}')).display"),
+                $screen,
+            );
         }
         self::assertTrue($ines->find('table')->isDisplayed());
-        $ines->browser->executeCustomCommand(
-            '/session/:sessionId/goog/cdp/execute',
-            'POST',
-            ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => '']],
-        );
+        $ines->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => ''],
+        ]);
     }
 
     public function test_a_viewer_sees_everything_and_is_offered_nothing(): void
     {
         $mika = self::visitor('mika');
         $offers = [
-            '/fleet' => 'Plan ',
-            '/fleet/QA-VFC' => 'Make a visit',
-            '/visits/1' => 'Assign',
-            '/visits/1/board' => 'Search for',
-            '/visits/1/window' => 'Judge it',
-            '/visits/pack' => 'Save the visits',
-            '/visits/bays' => 'Open a free slot',
-            '/library' => 'Bring in',
-            '/fleet/QA-VFD?view=flying' => 'Enter a day',
-            '/fleet/QA-VFD?view=components' => 'move',
-            '/fleet/what-if' => 'Try it',
-            '/fleet/calendar' => 'Make a link',
-            '/fleet/bottles' => 'Enter a reading',
-            '/library/programme/SKV' => 'Choose an item',
-            '/floor/1' => 'Something is wrong',
-            '/release/1' => 'Sign the release',
-            '/crew' => 'Days of',
-            '/crew/people/2' => 'Renew',
-            '/stores/parts' => 'Enter a part',
-            '/stores/parts/JV-3242-11' => 'Take goods in',
-            '/crew/shift' => 'Save this crew',
-            '/library/manuals/BM-TRK' => 'I read it again',
-            '/stores/tools/CT-03' => 'Open all',
-            '/stores/out' => 'Counted in',
-            '/floor/findings/14' => 'Add a photo',
+            '/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign',
+            '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits',
+            '/visits/bays' => 'Open a free slot', '/library' => 'Bring in',
+            '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move',
+            '/fleet/what-if' => 'Try it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading',
+            '/library/programme/SKV' => 'Choose an item', '/floor/1' => 'Something is wrong',
+            '/release/1' => 'Sign the release', '/crew' => 'Days of', '/crew/people/2' => 'Renew',
+            '/stores/parts' => 'Enter a part', '/stores/parts/JV-3242-11' => 'Take goods in',
+            '/crew/shift' => 'Save this crew', '/library/manuals/BM-TRK' => 'I read it again',
+            '/stores/tools/CT-03' => 'Open all', '/stores/out' => 'Counted in', '/floor/findings/14' => 'Add a photo',
         ];
         foreach ($offers as $path => $words) {
-            self::assertStringNotContainsString($words, $mika->go($path)->see('Fleet')->find('h1, [data-step]')->getText().$mika->text(), $path);
+            self::assertStringNotContainsString(
+                $words,
+                $mika->go($path)->see('Fleet')->find('h1, [data-step]')->getText().$mika->text(),
+                $path,
+            );
         }
     }
 
@@ -283,7 +303,8 @@ final class ScreensTest extends BrowserCase
         $database = self::$stage->database();
         $number = static fn(string $sql): int => (int) $database->query($sql)->fetchColumn();
         $card = $number(
-            "select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id where p.login = 'oda' and c.state = 'in_work' order by c.id",
+            'select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id '
+                ."where p.login = 'oda' and c.state = 'in_work' order by c.id",
         );
         $other = self::visitor('oda');
         $oda = self::$oda->go("/floor/{$card}");
@@ -296,35 +317,46 @@ final class ScreensTest extends BrowserCase
         $oda->press('Save the reading')->find('[data-testid="step-4"]');
         $oda->press('Done')->find('[data-testid="step-5"]');
         $oda->see('2 steps wait on this device');
+        self::assertSame(['waiting', 'waiting'], [
+            $oda->find('[data-step="3"]')->getAttribute('data-state'),
+            $oda->find('[data-step="4"]')->getAttribute('data-state'),
+        ]);
         self::assertSame(
-            ['waiting', 'waiting'],
-            [$oda->find('[data-step="3"]')->getAttribute('data-state'), $oda->find('[data-step="4"]')->getAttribute('data-state')],
+            0,
+            $number("select count(*) from readings where card_id = {$card}"),
+            'nothing has left the tablet',
         );
-        self::assertSame(0, $number("select count(*) from readings where card_id = {$card}"), 'nothing has left the tablet');
 
         // It comes back: both are sent by themselves, in their order, once each.
         $this->connection($oda, true);
-        self::until(static fn(): bool => $number("select count(*) from steps where card_id = {$card} and no in (3, 4) and state = 'done'") === 2);
-        self::until(static fn(): bool => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
-        self::assertSame(
-            [1, 1, 1],
-            [
-                $number("select count(*) from readings where card_id = {$card}"),
-                $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":3%'"),
-                $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'"),
-            ],
+        self::until(
+            static fn(): bool
+                => $number(
+                    "select count(*) from steps where card_id = {$card} and no in (3, 4) and state = 'done'",
+                ) === 2,
         );
+        self::until(
+            static fn(): bool
+                => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === [],
+        );
+        self::assertSame([1, 1, 1], [
+            $number("select count(*) from readings where card_id = {$card}"),
+            $number(
+                "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":3%'",
+            ),
+            $number(
+                "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":4%'",
+            ),
+        ]);
         self::assertSame('done', $oda->find('[data-step="3"]')->getAttribute('data-state'));
 
         // The other still sees step 3; being second is said, and what was typed is still there.
-        $other->tool('TW-108')
-            ->type('entry', '25')
-            ->press('Save the reading')
-            ->see('Somebody else changed this card while you had it open')
-            ->see('not yet sent: 25');
+        $other->tool('TW-108')->type('entry', '25')->press('Save the reading')
+            ->see('Somebody else changed this card while you had it open')->see('not yet sent: 25');
         self::assertSame(1, $number("select count(*) from readings where card_id = {$card}"));
 
-        // Without a connection again, and somebody else is faster: told when it is back, nothing overwritten, nothing lost.
+        // Without a connection again, and somebody else is faster: told when it is back, nothing overwritten, nothing
+        // lost.
         $oda->find('[data-testid="step-5"]');
         $this->connection($oda, false);
         $oda->press('Looked at; nothing more found')->see('1 step waits on this device');
@@ -335,10 +367,16 @@ final class ScreensTest extends BrowserCase
         $oda->see('was not worked. Somebody else changed this card');
         self::assertSame(
             1,
-            $number("select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like '%\"step\":5%'"),
+            $number(
+                "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like "
+                    ."'%\"step\":5%'",
+            ),
         );
         $oda->press('Drop my entry');
-        self::until(static fn(): bool => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === []);
+        self::until(
+            static fn(): bool
+                => $oda->browser->findElements(WebDriverBy::cssSelector('[data-testid="waiting-here"]')) === [],
+        );
 
         // A reload in mid-card loses no confirmed step.
         $oda->browser->navigate()->refresh();

@@ -39,7 +39,10 @@ final class ThreadTest extends BrowserCase
     public function test_the_controller_brings_in_flying_and_a_programme(): void
     {
         $ines = self::$ines->go('/library')->see('Choose a programme');
-        $bad = self::file('bad.csv', "mark,date,fh,ldg\nQA-VFC,2026-05-04,30,4\nQA-ZZZ,2026-05-04,2,1\nQA-VFA,2026-05-01,1,1\n");
+        $bad = self::file(
+            'bad.csv',
+            "mark,date,fh,ldg\nQA-VFC,2026-05-04,30,4\nQA-ZZZ,2026-05-04,2,1\nQA-VFA,2026-05-01,1,1\n",
+        );
         $this->choose($bad);
         $ines->see('3 lines are wrong. The whole file was refused and nothing was changed.');
         $ines->see('line 2, fh: 30 hours do not fit into one day');
@@ -48,14 +51,22 @@ final class ThreadTest extends BrowserCase
 
         $this->choose(dirname(__DIR__, 3).'/database/demo/import/flying-2026-05-04.csv');
         $ines->see('Applying this changes 4 counters');
-        self::assertSame('2026-05-03', self::scalar("select counters_as_of from aircraft where mark = 'QA-VFC'"), 'a preview changes nothing');
+        self::assertSame(
+            '2026-05-03',
+            self::scalar("select counters_as_of from aircraft where mark = 'QA-VFC'"),
+            'a preview changes nothing',
+        );
         $ines->press('Apply')->see('Applied: 4 counters changed.');
         self::assertSame('2026-05-04', self::scalar("select counters_as_of from aircraft where mark = 'QA-VFC'"));
 
         $this->choose(dirname(__DIR__, 3).'/database/demo/import/programme-SKV.json');
         $ines->see('Applying this changes 2 items')->see('new item')->see('350 ldg')->see('320 ldg');
         $ines->press('Apply')->see('Applied: 2 items changed.');
-        self::assertSame('89', self::scalar("select count(*) from programme_items i join aircraft_types t on t.id = i.type_id where t.code = 'SKV'"));
+        self::assertSame(
+            '89',
+            self::scalar('select count(*) from programme_items i join aircraft_types t on t.id = i.type_id where '
+                ."t.code = 'SKV'"),
+        );
     }
 
     #[Depends('test_the_controller_brings_in_flying_and_a_programme')]
@@ -82,10 +93,8 @@ final class ThreadTest extends BrowserCase
 
         $ines->press('Assign');
         foreach ([
-            'T33' => 'has no SKV rating',
-            'T19' => 'needs a valid engine skill: it has lapsed',
-            'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first',
-            'T22' => 'has no engine skill',
+            'T33' => 'has no SKV rating', 'T19' => 'needs a valid engine skill: it has lapsed',
+            'T38' => 'is a trainee: put the supervisor, Stig Omdal, on the card first', 'T22' => 'has no engine skill',
         ] as $stamp => $why) {
             self::assertStringContainsString($why, $ines->find("[data-person=\"{$stamp}\"]")->getText());
         }
@@ -108,15 +117,18 @@ final class ThreadTest extends BrowserCase
         $oda->find('[data-testid="step-3"]');
         $oda->confirm('Fitted')->see('Collar on breaker P7');
 
-        // A comma is understood, another unit is not; a reading too near its limit for the gauge is kept but does not pass.
+        // A comma is understood, another unit is not; a reading too near its limit for the gauge is kept but does not
+        // pass.
         $oda->find('[data-testid="step-4"]');
         $oda->tool('PG-21')->type('entry', '49 psi')->see('the reading is wanted in bar, not in "psi"');
-        $oda->type('entry', '46,2')->see('too near the limit for this tool')->press('Save the reading')->see('Kept: 46.2 bar');
+        $oda->type('entry', '46,2')->see('too near the limit for this tool')->press('Save the reading')
+            ->see('Kept: 46.2 bar');
         $oda->type('entry', '48,5')->see('inside, 2.5 bar in hand')->press('Save the reading');
 
         $oda->find('[data-testid="step-5"]');
         $oda->tool('TW-104');
-        $oda->type('entry', '20.5')->see('has no valid calibration: it ran out on 2026-04-30')->press('Save the reading');
+        $oda->type('entry', '20.5')->see('has no valid calibration: it ran out on 2026-04-30')
+            ->press('Save the reading');
         $oda->find('[data-testid="trouble"]');
         self::assertSame(
             '0',
@@ -133,21 +145,24 @@ final class ThreadTest extends BrowserCase
         $oda = self::$oda;
         $oda->find('[data-testid="step-6"]');
         $oda->press('Set up; start the hold');
-        $oda->browser->wait(25, 100)->until(static fn(): bool => ! str_contains($oda->text(), 'Set up; start the hold'));
+        $oda->browser->wait(25, 100)
+            ->until(static fn(): bool => ! str_contains($oda->text(), 'Set up; start the hold'));
         // A reload in mid-hold loses nothing: the hold goes on at the server.
         $oda->browser->navigate()->refresh();
         $oda->find('input[name="entry"]');
         $oda->type('entry', '44')->see('inside, 4 bar in hand')->press('Save the reading');
 
         $oda->find('[data-testid="step-7"]');
-        $oda->tool('PR-05')->type('high', '64.7')->type('pickup', '19,5')->type('feather', '85')->press('Save the as-found readings');
+        $oda->tool('PR-05')->type('high', '64.7')->type('pickup', '19,5')->type('feather', '85')
+            ->press('Save the as-found readings');
         $oda->see('2 adjusters bring every reading inside its limits.');
         $moves = $oda->find('[data-testid="moves"]')->getText();
         self::assertStringContainsString('High-speed screw', $moves);
         self::assertStringContainsString('2 turns clockwise', $moves);
         self::assertStringContainsString('1.5 turns longer', $moves);
         $oda->see(
-            'To be read again, because these touch them: Governor arm at the high-speed stop, Pick-up angle at the lever, Arm at the feather stop',
+            'To be read again, because these touch them: Governor arm at the high-speed stop, Pick-up angle at the '
+                .'lever, Arm at the feather stop',
         );
         $oda->type('high', '62.6')->type('pickup', '20.4')->type('feather', '85.6')->press('Save the as-left readings');
         $oda->see('(run 2)');
@@ -160,12 +175,16 @@ final class ThreadTest extends BrowserCase
     public function test_a_finding_is_raised_and_the_card_signed_once(): void
     {
         $oda = self::$oda;
-        $oda->press('Something is wrong')->type('place', 'propeller 1, blade 3')->type('extent', 'de-ice boot edge lifted over 40 mm');
+        $oda->press('Something is wrong')->type('place', 'propeller 1, blade 3')
+            ->type('extent', 'de-ice boot edge lifted over 40 mm');
         $oda->press('Raise the finding')->find('[data-finding="F0021"]');
         $oda->press('Looked at; nothing more found');
         $oda->find('[data-testid="step-9"]');
         $oda->confirm('Removed')->see('Every step is done.');
-        self::assertSame('0', self::scalar('select count(*) from safing_devices where removed_at is null and card_id = '.self::$card));
+        self::assertSame(
+            '0',
+            self::scalar('select count(*) from safing_devices where removed_at is null and card_id = '.self::$card),
+        );
 
         $oda->press('Sign the card')->type('stamp', 'T27')->type('pin', '0000');
         self::assertFalse(
@@ -177,10 +196,16 @@ final class ThreadTest extends BrowserCase
         $oda->type('pin', '2741');
         // Two clicks in one breath.
         $oda->browser->executeScript(
-            "const b = [...document.querySelectorAll('form button')].find(b => b.textContent.startsWith('Sign')); b.click(); b.click();",
+            "const b = [...document.querySelectorAll('form button')].find(b => b.textContent.startsWith('Sign')); "
+                .'b.click(); b.click();',
         );
         $oda->see('waits for its independent inspection');
-        self::assertSame('1', self::scalar("select count(*) from records where what = 'card.signed' and subject = 'card:".self::$card."'"));
+        self::assertSame(
+            '1',
+            self::scalar(
+                "select count(*) from records where what = 'card.signed' and subject = 'card:".self::$card."'",
+            ),
+        );
     }
 
     #[Depends('test_a_finding_is_raised_and_the_card_signed_once')]
@@ -188,14 +213,16 @@ final class ThreadTest extends BrowserCase
     {
         $ines = self::$ines->go('/deferrals');
         $ines->see('One finding waits for a decision')->see('Runs out at the end of Fri 15 May, in 10 days');
-        $ines->press('Defer under 61-L1')->type('stamp', 'C01')->type('pin', '1101')->click('input[name="safed"]')->press('Sign', '//form');
+        $ines->press('Defer under 61-L1')->type('stamp', 'C01')->type('pin', '1101')->click('input[name="safed"]')
+            ->press('Sign', '//form');
         $row = $ines->find('[data-deferral="F0021"]')->getText();
         self::assertStringContainsString('Propeller de-ice boot segment', $row);
         self::assertStringContainsString('expires Sat 16 May, 00:00 local', $row);
         $ines->go('/fleet')->find('[data-mark="QA-VFC"]');
         self::assertStringContainsString(
             'Propeller de-ice boot segment, runs out 15 May',
-            (string) $ines->browser->executeScript("return document.querySelector('[data-mark=\"QA-VFC\"]').textContent"),
+            (string) $ines->browser->executeScript('return '
+                ."document.querySelector('[data-mark=\"QA-VFC\"]').textContent"),
             'the fuse on the reach',
         );
     }
@@ -234,7 +261,8 @@ final class ThreadTest extends BrowserCase
         self::assertSame(
             '2026-05-05',
             self::scalar(
-                "select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
+                'select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on '
+                    ."a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
             ),
         );
         foreach ([
@@ -242,7 +270,9 @@ final class ThreadTest extends BrowserCase
             'cards' => ['Governor mounting nuts', '20.5 Nm', 'Runa Vale'],
         ] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript(
-                "const done = arguments[0]; fetch('/api/release/".self::$visit."/{$paper}.pdf').then(r => r.blob()).then(b => { const f = new FileReader(); f.onload = () => done(f.result.split(',')[1]); f.readAsDataURL(b); });",
+                "const done = arguments[0]; fetch('/api/release/".self::$visit
+                    ."/{$paper}.pdf').then(r => r.blob()).then(b => { const f = new FileReader(); f.onload = () => "
+                    ."done(f.result.split(',')[1]); f.readAsDataURL(b); });",
             );
             file_put_contents($file = tempnam(sys_get_temp_dir(), 'pdf'), (string) base64_decode($pdf, true));
             $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
@@ -260,7 +290,8 @@ final class ThreadTest extends BrowserCase
         [$code, $said] = self::$stage->artisan('jorvel:verify');
         self::assertSame(0, $code, $said);
         $db = self::$stage->database();
-        $id = (int) $db->query("select id from records where what = 'reading.taken' and data like '%46.2%' limit 1")->fetchColumn();
+        $id = (int) $db->query("select id from records where what = 'reading.taken' and data like '%46.2%' limit 1")
+            ->fetchColumn();
         $db->exec('drop trigger records_no_update');
         $db->exec("update records set data = replace(data, '46.2', '47.2') where id = {$id}");
         [$code, $said] = self::$stage->artisan('jorvel:verify');

@@ -12,7 +12,9 @@ use Facebook\WebDriver\WebDriverSelect;
 use Tests\Browser\BrowserCase;
 use Tests\Browser\Visitor;
 
-/** A controller packs a visit, moves cards on its board, searches, and judges its windows, with a real planner beside. */
+/**
+ * A controller packs a visit, moves cards on its board, searches, and judges its windows, with a real planner beside.
+ */
 final class VisitsTest extends BrowserCase
 {
     private static Visitor $ines;
@@ -26,7 +28,9 @@ final class VisitsTest extends BrowserCase
     private function onBoard(string $number): RemoteWebElement
     {
         $card = self::$ines->find("[data-board-card=\"{$number}\"]");
-        self::$ines->browser->executeScript('arguments[0].scrollIntoView({ block: "center", inline: "center" })', [$card]);
+        self::$ines->browser->executeScript('arguments[0].scrollIntoView({ block: "center", inline: "center" })', [
+            $card,
+        ]);
 
         return $card;
     }
@@ -34,7 +38,8 @@ final class VisitsTest extends BrowserCase
     private function openFix(): string
     {
         return self::scalar(
-            "select number from cards where visit_id = 1 and state = 'open' and finding_id is not null order by planned_start, id limit 1",
+            "select number from cards where visit_id = 1 and state = 'open' and finding_id is not null order by "
+                .'planned_start, id limit 1',
         );
     }
 
@@ -44,7 +49,9 @@ final class VisitsTest extends BrowserCase
         $ines->see('No packing is better')->find('[data-slot]');
         $ines->click('section[data-slot] [data-line]');
         $select = new WebDriverSelect($ines->find('[data-testid="chosen"] select'));
-        $slots = array_values(array_filter(array_map(static fn($o): string => (string) $o->getAttribute('value'), $select->getOptions())));
+        $slots = array_values(
+            array_filter(array_map(static fn($o): string => (string) $o->getAttribute('value'), $select->getOptions())),
+        );
         $select->selectByValue(end($slots));
         $ines->see('cannot be so; it cannot be saved')->see('would be overdue');
         $save = $ines->browser->findElement(WebDriverBy::xpath("//button[normalize-space(.)='Save the visits']"));
@@ -53,13 +60,8 @@ final class VisitsTest extends BrowserCase
         // The same by the pointer: out of its visit, and judged at once.
         $line = $ines->find('section[data-slot] [data-line]');
         $code = (string) $line->getAttribute('data-line');
-        $ines->browser->action()
-            ->clickAndHold($line)
-            ->moveByOffset(-8, 0)
-            ->moveToElement($ines->find('section[aria-label="In no visit"]'))
-            ->moveByOffset(2, 2)
-            ->release()
-            ->perform();
+        $ines->browser->action()->clickAndHold($line)->moveByOffset(-8, 0)
+            ->moveToElement($ines->find('section[aria-label="In no visit"]'))->moveByOffset(2, 2)->release()->perform();
         $ines->find("section[aria-label=\"In no visit\"] [data-line=\"{$code}\"]");
         $ines->press('Back to the proposal')->see('No packing is better');
         $before = (int) self::scalar('select count(*) from visits');
@@ -67,7 +69,8 @@ final class VisitsTest extends BrowserCase
         self::assertGreaterThan($before, (int) self::scalar('select count(*) from visits'));
         self::assertSame(
             '0',
-            self::scalar("select count(*) from cards join visits on visits.id = visit_id where visits.state = 'planned' and planned_start is null"),
+            self::scalar('select count(*) from cards join visits on visits.id = visit_id where visits.state = '
+                ."'planned' and planned_start is null"),
         );
     }
 
@@ -87,11 +90,15 @@ final class VisitsTest extends BrowserCase
         $ines->browser->wait(15)->until($settled);
         $this->onBoard($number)->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT]);
         $ines->see('Nothing is saved yet')->press('Save it')->see('Not before ');
-        $ines->browser->wait(15)->until(fn(): bool => self::scalar("select coalesce(not_before, '') from cards where number = '{$number}'") !== '');
+        $ines->browser->wait(15)->until(
+            fn(): bool => self::scalar("select coalesce(not_before, '') from cards where number = '{$number}'") !== '',
+        );
         self::assertNotSame($was, self::scalar("select planned_start from cards where number = '{$number}'"));
         $ines->browser->wait(15)->until($settled);
         $ines->press('Unpin')->see('Nothing is saved yet')->press('Save it');
-        $ines->browser->wait(15)->until(fn(): bool => self::scalar("select coalesce(not_before, '') from cards where number = '{$number}'") === '');
+        $ines->browser->wait(15)->until(
+            fn(): bool => self::scalar("select coalesce(not_before, '') from cards where number = '{$number}'") === '',
+        );
         self::assertSame('2', self::scalar("select count(*) from records where what = 'card.moved'"));
     }
 
@@ -118,7 +125,9 @@ final class VisitsTest extends BrowserCase
         $ines->press('Cancel')->see('Cancelled. The plan was left as it was.');
         (new WebDriverSelect($ines->find('select[aria-label="Time for the search"]')))->selectByValue('3');
         $ines->press('Search for a shorter plan');
-        $ines->browser->wait(30)->until(static fn(): bool => preg_match('/shorter plan was found/', $ines->text()) === 1);
+        $ines->browser->wait(30)->until(
+            static fn(): bool => preg_match('/shorter plan was found/', $ines->text()) === 1,
+        );
         self::assertSame('0', self::scalar("select count(*) from plan_runs where state in ('waiting', 'running')"));
     }
 
@@ -135,14 +144,16 @@ final class VisitsTest extends BrowserCase
 
     public function test_a_finding_gets_its_card_and_the_box_finds_it(): void
     {
-        self::$stage->database()
-            ->exec(
-                "insert into findings (aircraft_id, card_id, raised_by, number, chapter, place, extent, state, raised_at) select aircraft_id, id, 2, 'F0500', '53', 'frame 20', 'dent', 'open', '2026-05-05T12:00:00Z' from cards where visit_id = 1 and state = 'in_work' limit 1",
-            );
+        self::$stage->database()->exec(
+            'insert into findings (aircraft_id, card_id, raised_by, number, chapter, place, extent, state, '
+                    ."raised_at) select aircraft_id, id, 2, 'F0500', '53', 'frame 20', 'dent', 'open', "
+                    ."'2026-05-05T12:00:00Z' from cards where visit_id = 1 and state = 'in_work' limit 1",
+        );
         $ines = self::$ines->go('/visits/1')->see('One finding has no card yet');
         $ines->type('hours', '3,5')->press('Make its card');
         $ines->browser->wait(20)->until(static fn(): bool => ! str_contains($ines->text(), 'has no card yet'));
-        $number = self::scalar("select c.number from cards c join findings f on f.id = c.finding_id where f.number = 'F0500'");
+        $number = self::scalar('select c.number from cards c join findings f on f.id = c.finding_id where f.number '
+            ."= 'F0500'");
         self::assertSame('3.5', self::scalar("select hours from cards where number = '{$number}'"));
         $ines->go('/crew')->find('table');
         $ines->browser->getKeyboard()->sendKeys('/');

@@ -44,7 +44,11 @@ final class RigTest extends WorldCase
     /** @return array<string, mixed> the step as the card shows it */
     private function shown(): array
     {
-        return array_column((array) $this->as('oda', 'GET', "cards/{$this->card->id}")->assertOk()->json('steps'), null, 'no')[$this->no];
+        return array_column(
+            (array) $this->as('oda', 'GET', "cards/{$this->card->id}")->assertOk()->json('steps'),
+            null,
+            'no',
+        )[$this->no];
     }
 
     public function test_what_is_found_outside_is_turned_and_read_again_until_it_is_within(): void
@@ -60,28 +64,35 @@ final class RigTest extends WorldCase
         self::assertSame('done', $this->shown()['state']);
         $stands = Reading::where(['card_id' => $this->card->id, 'stands' => true])->pluck('phase', 'point')->all();
         self::assertEquals(array_fill_keys(array_keys($left), 'as_left'), $stands);
-        self::assertSame(6, Reading::where('card_id', $this->card->id)->count(), 'what was found is history, and stays');
+        self::assertSame(
+            6,
+            Reading::where('card_id', $this->card->id)->count(),
+            'what was found is history, and stays',
+        );
     }
 
     public function test_what_is_left_outside_begins_another_run_with_what_was_found_then(): void
     {
         $tool = $this->tool();
         $this->enter('as_found', ['high' => '65.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertOk();
-        $this->enter('as_found', ['high' => '65.5', 'pickup' => '22', 'feather' => '86'], $tool)
-            ->assertStatus(422)
+        $this->enter('as_found', ['high' => '65.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertStatus(422)
             ->assertJsonPath('message', 'The last run still waits for its as-left readings.');
         $this->enter('as_left', ['high' => '64.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertOk();
         $shown = $this->shown();
         self::assertSame(['open', 2], [$shown['state'], count($shown['runs'])]);
-        $runs = RigRun::orderBy('no')->whereIn('step_id', Step::where(['card_id' => $this->card->id, 'no' => $this->no])->select('id'))->get();
+        $runs = RigRun::orderBy('no')
+            ->whereIn('step_id', Step::where(['card_id' => $this->card->id, 'no' => $this->no])->select('id'))->get();
         self::assertEquals([$runs[0]->as_left, null], [$runs[1]->as_found, $runs[1]->as_left]);
     }
 
     /** @return iterable<string, array{string, array<string, string>, string}> */
     public static function refused(): iterable
     {
-        yield 'a point is missing' => ['as_found', ['high' => '62', 'pickup' => '22'], 'all points are read in one run'];
-        yield 'nothing was found yet' => ['as_left', ['high' => '62', 'pickup' => '22', 'feather' => '86'], 'Enter the as-found readings first.'];
+        yield 'a point is missing' => [
+            'as_found', ['high' => '62', 'pickup' => '22'], 'all points are read in one run',
+        ];
+        yield 'nothing was found yet'
+            => ['as_left', ['high' => '62', 'pickup' => '22', 'feather' => '86'], 'Enter the as-found readings first.'];
         yield 'no number' => ['as_found', ['high' => 'about 62', 'pickup' => '22', 'feather' => '86'], ''];
         yield 'another answer' => ['done', [], 'cannot be answered with "done"'];
     }
@@ -92,13 +103,10 @@ final class RigTest extends WorldCase
     {
         $message = $this->enter($do, $entries, $this->tool())->assertStatus(422)->json('message');
         self::assertStringContainsString($said, $message);
-        self::assertSame(
-            [0, 0],
-            [
-                RigRun::whereIn('step_id', Step::where('card_id', $this->card->id)->select('id'))->count(),
-                Reading::where('card_id', $this->card->id)->count(),
-            ],
-        );
+        self::assertSame([0, 0], [
+            RigRun::whereIn('step_id', Step::where('card_id', $this->card->id)->select('id'))->count(),
+            Reading::where('card_id', $this->card->id)->count(),
+        ]);
     }
 
     /** A protractor that may be used today. */

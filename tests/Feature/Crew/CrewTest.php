@@ -43,7 +43,8 @@ final class CrewTest extends WorldCase
         $now = $this->shift();
         self::assertGreaterThan(5, count($now['slots']));
         self::assertFalse($now['kept']);
-        $filled = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => self::places($now)])->assertOk()->json();
+        $filled = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => self::places($now)])
+            ->assertOk()->json();
         foreach (self::places($now) as $slot => $person) {
             self::assertSame($person, self::places($filled)[$slot], 'whom the controller placed stays');
         }
@@ -52,12 +53,17 @@ final class CrewTest extends WorldCase
             self::assertNull($slot['conflict'], $slot['id']);
             self::assertCount(18, $slot['candidates']);
             if ($slot['person'] === null) {
-                self::assertNotContains(null, array_column($slot['candidates'], 'why'), "{$slot['id']} stays open though somebody could take it");
+                self::assertNotContains(
+                    null,
+                    array_column($slot['candidates'], 'why'),
+                    "{$slot['id']} stays open though somebody could take it",
+                );
             }
         }
         foreach ($filled['slots'] as $slot) {
             foreach ($filled['slots'] as $other) {
-                $both = $slot['id'] < $other['id'] && $slot['role'] === 'perform' && $other['role'] === 'perform' && $slot['person'] !== null && $slot['person'] === $other['person'];
+                $both = $slot['id'] < $other['id'] && $slot['role'] === 'perform' && $other['role'] === 'perform'
+                    && $slot['person'] !== null && $slot['person'] === $other['person'];
                 self::assertFalse(
                     $both && $slot['from'] < $other['until'] && $other['from'] < $slot['until'],
                     "{$slot['id']} and {$other['id']} at one time",
@@ -66,30 +72,39 @@ final class CrewTest extends WorldCase
         }
         self::assertFalse(ShiftCrew::query()->exists(), 'a proposal saves nothing');
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => self::places($filled)])
-            ->assertOk()
-            ->assertJsonPath('kept', true)
-            ->assertJsonPath('version', 1);
+            ->assertOk()->assertJsonPath('kept', true)->assertJsonPath('version', 1);
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => []])->assertStatus(409);
         foreach (self::places($filled) as $slot => $person) {
             if (! str_starts_with($slot, 'v')) {
-                self::assertTrue(Assignment::where(['card_id' => (int) $slot, 'person_id' => $person])->exists(), $slot);
+                self::assertTrue(
+                    Assignment::where(['card_id' => (int) $slot, 'person_id' => $person])->exists(),
+                    $slot,
+                );
             }
         }
         // Taken out again: off the card too, unless they have worked on it.
         $gear = Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 1, 'places' => []])->assertOk();
-        self::assertSame([$this->person('oda')->id], Assignment::where('card_id', $gear->id)->where('role', 'perform')->pluck('person_id')->all());
+        self::assertSame(
+            [$this->person('oda')->id],
+            Assignment::where('card_id', $gear->id)->where('role', 'perform')->pluck('person_id')->all(),
+        );
     }
 
     public function test_a_place_that_cannot_stand_is_refused_with_why_and_nothing_is_kept(): void
     {
         $slots = array_column($this->shift()['slots'], null, 'id');
-        $inspect = array_values(array_filter(array_keys($slots), static fn(string $id): bool => str_contains($id, ':duplicate:')))[0];
+        $inspect = array_values(
+            array_filter(array_keys($slots), static fn(string $id): bool => str_contains($id, ':duplicate:')),
+        )[0];
         $card = (int) $inspect;
-        $work = array_values(array_filter(array_keys($slots), static fn(string $id): bool => str_starts_with($id, "{$card}:perform")))[0];
+        $work = array_values(
+            array_filter(array_keys($slots), static fn(string $id): bool => str_starts_with($id, "{$card}:perform")),
+        )[0];
         $runa = $this->person('runa')->id;
         $why = fn(array $places): array => array_column(
-            $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => $places])->assertStatus(422)->json('lines'),
+            $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => $places])
+                ->assertStatus(422)->json('lines'),
             'message',
         );
         self::assertSame(
@@ -100,26 +115,39 @@ final class CrewTest extends WorldCase
             $why([$work => $runa, $inspect => $runa]),
         );
         self::assertSame(['Jory Falk has no OLN rating'], $why([$work => $this->person('jory')->id]));
-        self::assertSame(['Oda Fenn has no authority to inspect independently'], $why([$inspect => $this->person('oda')->id]));
-        $same = array_values(array_filter($slots, static fn(array $s): bool => $s['role'] === 'perform' && $s['mark'] === 'QA-VFA'));
+        self::assertSame(
+            ['Oda Fenn has no authority to inspect independently'],
+            $why([$inspect => $this->person('oda')->id]),
+        );
+        $same = array_values(
+            array_filter($slots, static fn(array $s): bool => $s['role'] === 'perform' && $s['mark'] === 'QA-VFA'),
+        );
         [$a, $b] = [
             $same[0],
             array_values(array_filter(
                 $same,
-                static fn(array $s): bool => $s['number'] !== $same[0]['number'] && $s['from'] < $same[0]['until'] && $same[0]['from'] < $s['until'],
+                static fn(array $s): bool
+                    => $s['number'] !== $same[0]['number'] && $s['from'] < $same[0]['until']
+                        && $same[0]['from'] < $s['until'],
             ))[0],
         ];
         self::assertSame(
-            ["Bram Oster is on {$b['number']} {$b['title']} at that time", "Bram Oster is on {$a['number']} {$a['title']} at that time"],
+            [
+                "Bram Oster is on {$b['number']} {$b['title']} at that time",
+                "Bram Oster is on {$a['number']} {$a['title']} at that time",
+            ],
             $why([$a['id'] => $this->person('bram')->id, $b['id'] => $this->person('bram')->id]),
         );
         self::assertSame(['this is no longer a place of the shift'], $why(['999:perform:airframe:1' => $runa]));
         self::assertSame(0, ShiftCrew::query()->where('version', '>', 0)->count());
-        $judged = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => [$work => $runa, $inspect => $runa]])
-            ->assertOk()
-            ->json();
+        $judged = $this->as('ines', 'POST', 'crew/shift/propose', [
+            ...self::SHIFT, 'fill' => false, 'places' => [$work => $runa, $inspect => $runa],
+        ])->assertOk()->json();
         self::assertStringContainsString('cannot stand as kept', $judged['sentence']);
-        self::assertStringContainsString('would not be independent', array_column($judged['slots'], 'conflict', 'id')[$inspect]);
+        self::assertStringContainsString(
+            'would not be independent',
+            array_column($judged['slots'], 'conflict', 'id')[$inspect],
+        );
     }
 
     public function test_whomever_the_controller_placed_what_is_filled_around_them_stands_and_leaves_nothing_open_that_could_be_taken(): void
@@ -134,12 +162,16 @@ final class CrewTest extends WorldCase
                     $fixed[$slot['id']] = $slot['candidates'][mt_rand(0, count($slot['candidates']) - 1)]['person'];
                 }
             }
-            $filled = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => $fixed])->assertOk()->json();
+            $filled = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => $fixed])->assertOk()
+                ->json();
             foreach ($filled['slots'] as $slot) {
                 self::assertNull($slot['conflict'], "{$n}: {$slot['id']}");
                 if ($slot['person'] === null) {
                     $name = array_column($filled['people'], null, 'id');
-                    $could = array_filter($slot['candidates'], static fn(array $c): bool => $c['why'] === null && ! $name[$c['person']]['trainee']);
+                    $could = array_filter(
+                        $slot['candidates'],
+                        static fn(array $c): bool => $c['why'] === null && ! $name[$c['person']]['trainee'],
+                    );
                     self::assertSame([], $could, "{$n}: {$slot['id']} stays open though somebody could take it");
                 }
             }
@@ -152,7 +184,8 @@ final class CrewTest extends WorldCase
         [$one, $two] = ["{$flaps->id}:perform:airframe:1", "{$flaps->id}:perform:airframe:2"];
         [$stig, $lio] = [$this->person('stig')->id, $this->person('lio')->id];
         $judge = fn(array $places): array => array_column(
-            $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => $places])->assertOk()->json('slots'),
+            $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'fill' => false, 'places' => $places])
+                ->assertOk()->json('slots'),
             'conflict',
             'id',
         );
@@ -162,10 +195,20 @@ final class CrewTest extends WorldCase
             'in whatever order they come',
         );
         self::assertStringContainsString('the supervisor must be on the card', (string) $judge([$two => $lio])[$two]);
-        $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => [$one => $stig, $two => $lio]])->assertOk();
-        self::assertSame([$stig], Assignment::where(['card_id' => $flaps->id, 'role' => 'trainee'])->pluck('under_id')->all());
-        $alone = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => [$two => $lio]])->assertOk()->json('slots');
-        self::assertNotSame($lio, array_column($alone, 'person', 'id')[$two], 'without the supervisor the place is filled by somebody else');
+        $this->as('ines', 'POST', 'crew/shift', [
+            ...self::SHIFT, 'version' => 0, 'places' => [$one => $stig, $two => $lio],
+        ])->assertOk();
+        self::assertSame(
+            [$stig],
+            Assignment::where(['card_id' => $flaps->id, 'role' => 'trainee'])->pluck('under_id')->all(),
+        );
+        $alone = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => [$two => $lio]])
+            ->assertOk()->json('slots');
+        self::assertNotSame(
+            $lio,
+            array_column($alone, 'person', 'id')[$two],
+            'without the supervisor the place is filled by somebody else',
+        );
     }
 
     public function test_the_inspection_that_nobody_on_shift_may_do_is_named_person_by_person(): void
@@ -190,28 +233,28 @@ final class CrewTest extends WorldCase
             $view['sentence'],
             'and the certificate',
         );
-        $filled = $this->as(
-            'ines',
-            'POST',
-            'crew/shift/propose',
-            ['base' => 'Port Ellery', 'date' => '2026-05-06', 'shift' => 'early', 'places' => self::places($view)],
-        )
-            ->assertOk()
-            ->json();
-        self::assertSame(
-            [null, null],
-            [array_column($filled['slots'], 'person', 'role')['duplicate'], array_column($filled['slots'], 'person', 'role')['certify']],
-        );
+        $filled = $this->as('ines', 'POST', 'crew/shift/propose', [
+            'base' => 'Port Ellery', 'date' => '2026-05-06', 'shift' => 'early', 'places' => self::places($view),
+        ])->assertOk()->json();
+        self::assertSame([null, null], [
+            array_column($filled['slots'], 'person', 'role')['duplicate'],
+            array_column($filled['slots'], 'person', 'role')['certify'],
+        ]);
     }
 
     public function test_leave_takes_people_out_of_shifts_and_of_the_hangar_s_hours(): void
     {
         $cora = $this->person('cora');
-        $there = fn(string $date): bool => array_column($this->shift(['date' => $date])['people'], 'there', 'id')[$cora->id];
+        $there = fn(string $date): bool
+            => array_column($this->shift(['date' => $date])['people'], 'there', 'id')[$cora->id];
         self::assertSame([true, false], [$there('2026-05-08'), $there('2026-05-11')]);
-        $this->as('ines', 'POST', "crew/{$cora->id}/days", ['from' => '2026-05-11', 'until' => '2026-05-12', 'do' => 'clear'])->assertOk();
+        $this->as('ines', 'POST', "crew/{$cora->id}/days", [
+            'from' => '2026-05-11', 'until' => '2026-05-12', 'do' => 'clear',
+        ])->assertOk();
         self::assertSame([true, true, false], [$there('2026-05-11'), $there('2026-05-12'), $there('2026-05-13')]);
-        $this->as('ines', 'POST', "crew/{$cora->id}/days", ['from' => '2026-05-11', 'until' => '2026-05-12', 'do' => 'clear'])->assertStatus(422);
+        $this->as('ines', 'POST', "crew/{$cora->id}/days", [
+            'from' => '2026-05-11', 'until' => '2026-05-12', 'do' => 'clear',
+        ])->assertStatus(422);
         $days = array_column($this->as('mika', 'GET', 'crew')->json('people'), 'away', 'id')[$cora->id];
         self::assertSame([['from' => '2026-05-13', 'until' => '2026-05-15', 'shift' => null, 'why' => 'leave']], $days);
     }
@@ -219,9 +262,15 @@ final class CrewTest extends WorldCase
     /** @return iterable<string, array{array<string, string>, string}> */
     public static function wrongDays(): iterable
     {
-        yield 'gone by' => [['from' => '2026-05-04', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'Days gone by'];
-        yield 'backwards' => [['from' => '2026-05-08', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'lies before'];
-        yield 'too many' => [['from' => '2026-05-08', 'until' => '2026-12-06', 'do' => 'away', 'why' => 'leave'], 'At most 92 days'];
+        yield 'gone by' => [
+            ['from' => '2026-05-04', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'Days gone by',
+        ];
+        yield 'backwards' => [
+            ['from' => '2026-05-08', 'until' => '2026-05-06', 'do' => 'away', 'why' => 'leave'], 'lies before',
+        ];
+        yield 'too many' => [
+            ['from' => '2026-05-08', 'until' => '2026-12-06', 'do' => 'away', 'why' => 'leave'], 'At most 92 days',
+        ];
         yield 'too little rest' => [
             ['from' => '2026-05-08', 'until' => '2026-05-08', 'do' => 'shift', 'shift' => 'early', 'why' => 'swap'],
             'only 8 h of rest before Fri 8 May, 06:00, at least 11 h are due',
@@ -235,7 +284,8 @@ final class CrewTest extends WorldCase
         $before = RotaDay::count();
         self::assertStringContainsString(
             $why,
-            $this->as('ines', 'POST', "crew/{$this->person('oda')->id}/days", $body)->assertStatus(422)->json('message'),
+            $this->as('ines', 'POST', "crew/{$this->person('oda')->id}/days", $body)->assertStatus(422)
+                ->json('message'),
         );
         self::assertSame($before, RotaDay::count());
     }
@@ -251,14 +301,21 @@ final class CrewTest extends WorldCase
             'number',
         );
         self::assertSame([], $hits());
-        self::assertStringContainsString('Sanne Dorn', $this->as('ines', 'GET', 'crew')->json('sentence'), 'the demo world\'s own story');
+        self::assertStringContainsString(
+            'Sanne Dorn',
+            $this->as('ines', 'GET', 'crew')->json('sentence'),
+            'the demo world\'s own story',
+        );
         $block = Card::where('number', '001-01')->firstOrFail();
         $last = substr((string) $block->planned_end, 0, 10);
         Qualification::where(['person_id' => $oda->id, 'value' => 'SKV'])->update(['valid_until' => $last]);
         self::assertSame([], $hits(), 'the last day itself is still valid');
         Qualification::where(['person_id' => $oda->id, 'value' => 'SKV'])->update(['valid_until' => '2026-05-05']);
         self::assertSame(['001-01'], $hits());
-        self::assertStringContainsString('cannot be worked as assigned', $this->as('ines', 'GET', 'crew')->json('sentence'));
+        self::assertStringContainsString(
+            'cannot be worked as assigned',
+            $this->as('ines', 'GET', 'crew')->json('sentence'),
+        );
         DB::table('cards')->where('id', $block->id)->update(['state' => Card::CLOSED]);
         self::assertSame([], $hits());
     }

@@ -26,14 +26,23 @@ final class LapsesTest extends WorldCase
     /**
      * One card that ends on 20 May and asks for airframe on the OLN, given to one person in one role.
      *
-     * @return iterable<string, array{array<string, string|null>, string, array<string, int>|null, string|null, array<string, int>}> held with the last day, role, needs of the card, last day of the person, what is said with how many cards hit
+     * @return iterable<string, array{array<string, string|null>, string, array<string, int>|null, string|null, array<string, int>}>
+     *   held with the last day, role, needs of the card, last day of the person, what is said with how many cards hit
      */
     public static function cases(): iterable
     {
-        $all = ['authority:perform' => null, 'authority:duplicate' => null, 'rating:OLN' => null, 'skill:airframe' => null];
+        $all = [
+            'authority:perform' => null, 'authority:duplicate' => null, 'rating:OLN' => null, 'skill:airframe' => null,
+        ];
         yield 'nothing lapses' => [$all, 'perform', null, null, []];
-        yield 'a day too late' => [[...$all, 'skill:airframe' => '2026-05-20'], 'perform', null, null, ['loses the airframe skill in 15 days' => 0]];
-        yield 'a day too soon' => [[...$all, 'skill:airframe' => '2026-05-19'], 'perform', null, null, ['loses the airframe skill in 14 days' => 1]];
+        yield 'a day too late' => [
+            [...$all, 'skill:airframe' => '2026-05-20'], 'perform', null, null,
+            ['loses the airframe skill in 15 days' => 0],
+        ];
+        yield 'a day too soon' => [
+            [...$all, 'skill:airframe' => '2026-05-19'], 'perform', null, null,
+            ['loses the airframe skill in 14 days' => 1],
+        ];
         yield 'a skill says nothing of an inspection' => [
             [...$all, 'skill:airframe' => '2026-05-06'],
             'duplicate',
@@ -41,7 +50,9 @@ final class LapsesTest extends WorldCase
             null,
             ['loses the airframe skill tomorrow' => 0],
         ];
-        yield 'a rating does' => [[...$all, 'rating:OLN' => '2026-05-06'], 'duplicate', null, null, ['loses the OLN rating tomorrow' => 1]];
+        yield 'a rating does' => [
+            [...$all, 'rating:OLN' => '2026-05-06'], 'duplicate', null, null, ['loses the OLN rating tomorrow' => 1],
+        ];
         yield 'the authority of the other role does not' => [
             [...$all, 'authority:perform' => '2026-05-06'],
             'duplicate',
@@ -70,7 +81,9 @@ final class LapsesTest extends WorldCase
             null,
             ['loses the airframe skill in 60 days' => 0],
         ];
-        yield 'never held' => [array_diff_key($all, ['rating:OLN' => 0]), 'perform', null, null, ['has no OLN rating' => 1]];
+        yield 'never held' => [
+            array_diff_key($all, ['rating:OLN' => 0]), 'perform', null, null, ['has no OLN rating' => 1],
+        ];
         yield 'a trainee is asked for nothing' => [
             ['skill:airframe' => '2026-05-06'],
             'trainee',
@@ -110,9 +123,14 @@ final class LapsesTest extends WorldCase
         Assignment::query()->delete();
         [$noor, $runa] = [$this->person('noor'), $this->person('runa')];
         $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
-        $card->update(['needs' => ['airframe' => 1], 'planned_start' => '2026-05-20T06:00:00Z', 'planned_end' => '2026-05-20T10:00:00Z']);
+        $card->update([
+            'needs' => ['airframe' => 1], 'planned_start' => '2026-05-20T06:00:00Z',
+            'planned_end' => '2026-05-20T10:00:00Z',
+        ]);
         DB::table('qualifications')->where(['kind' => 'authority', 'value' => 'duplicate'])->delete();
-        Qualification::create(['person_id' => $noor->id, 'kind' => 'authority', 'value' => 'duplicate', 'valid_until' => '2026-05-19']);
+        Qualification::create(
+            ['person_id' => $noor->id, 'kind' => 'authority', 'value' => 'duplicate', 'valid_until' => '2026-05-19'],
+        );
         $hits = function (int $person) use ($card): array {
             $lapses = array_filter(
                 $this->as('mika', 'GET', 'crew')->assertOk()->json('lapses'),
@@ -128,16 +146,28 @@ final class LapsesTest extends WorldCase
             );
         };
         self::assertSame([[$card->number, 'duplicate', '2026-05-20', true]], $hits($noor->id));
-        self::assertStringContainsString('nobody is left for 2 planned cards', $this->as('ines', 'GET', "people/{$noor->id}")->json('sentence'));
+        self::assertStringContainsString(
+            'nobody is left for 2 planned cards',
+            $this->as('ines', 'GET', "people/{$noor->id}")->json('sentence'),
+        );
         // Assigned besides, it is told once, and as what it is.
         Assignment::create(['card_id' => $card->id, 'person_id' => $noor->id, 'role' => 'duplicate']);
         self::assertSame([[$card->number, 'duplicate', '2026-05-20', true]], $hits($noor->id));
-        // One more who can, and only who is assigned is hit; a trainee, somebody of another base, and who has left do not count.
-        Qualification::create(['person_id' => $runa->id, 'kind' => 'authority', 'value' => 'duplicate', 'valid_until' => null]);
+        // One more who can, and only who is assigned is hit; a trainee, somebody of another base, and who has left do
+        // not count.
+        Qualification::create(
+            ['person_id' => $runa->id, 'kind' => 'authority', 'value' => 'duplicate', 'valid_until' => null],
+        );
         self::assertSame([[$card->number, 'duplicate', '2026-05-20', false]], $hits($noor->id));
         foreach ([['trainee' => true], ['base' => 'Port Ellery'], ['leaves' => '2026-05-19']] as $gone) {
-            Person::whereKey($runa->id)->update(['trainee' => false, 'base' => 'Skarnholm', 'leaves' => null, ...$gone]);
-            self::assertSame([[$card->number, 'duplicate', '2026-05-20', true]], $hits($noor->id), (string) json_encode($gone));
+            Person::whereKey($runa->id)->update(
+                ['trainee' => false, 'base' => 'Skarnholm', 'leaves' => null, ...$gone],
+            );
+            self::assertSame(
+                [[$card->number, 'duplicate', '2026-05-20', true]],
+                $hits($noor->id),
+                (string) json_encode($gone),
+            );
         }
     }
 
@@ -154,11 +184,16 @@ final class LapsesTest extends WorldCase
         DB::table('qualifications')->where('person_id', $person->id)->delete();
         foreach ($held as $what => $until) {
             [$kind, $value] = explode(':', $what);
-            Qualification::create(['person_id' => $person->id, 'kind' => $kind, 'value' => $value, 'valid_until' => $until]);
+            Qualification::create(
+                ['person_id' => $person->id, 'kind' => $kind, 'value' => $value, 'valid_until' => $until],
+            );
         }
         Person::whereKey($person->id)->update(['leaves' => $leaves]);
         $card = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
-        $card->update(['needs' => $needs, 'skill' => 'airframe', 'planned_start' => '2026-05-20T06:00:00Z', 'planned_end' => '2026-05-20T10:00:00Z']);
+        $card->update([
+            'needs' => $needs, 'skill' => 'airframe', 'planned_start' => '2026-05-20T06:00:00Z',
+            'planned_end' => '2026-05-20T10:00:00Z',
+        ]);
         if ($role !== 'none') {
             Assignment::create(['card_id' => $card->id, 'person_id' => $person->id, 'role' => $role]);
         }

@@ -40,12 +40,9 @@ final class SecondPersonTest extends WorldCase
     /** @param array<string, string> $more */
     private function choose(string $login, array $more): string
     {
-        $answer = $this->as(
-            $login,
-            'POST',
-            'me/secrets',
-            ['now' => self::GIVEN['password'], 'pin' => '8261', 'password' => 'a-sentence-of-my-own', ...$more],
-        );
+        $answer = $this->as($login, 'POST', 'me/secrets', [
+            'now' => self::GIVEN['password'], 'pin' => '8261', 'password' => 'a-sentence-of-my-own', ...$more,
+        ]);
 
         return $answer->status() === 200 ? 'chosen' : (string) $answer->json('message');
     }
@@ -53,7 +50,8 @@ final class SecondPersonTest extends WorldCase
     public function test_whoever_gives_a_password_cannot_take_the_signature_with_it(): void
     {
         $runa = $this->person('runa');
-        $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk()->assertJsonPath('may', ['roster', 'keep', 'held']);
+        $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk()
+            ->assertJsonPath('may', ['roster', 'keep', 'held']);
         // What ines can do, alone: sign in with the password she gave, and guess.
         self::assertStringContainsString('takes a code from a second person', $this->choose('runa', []));
         self::assertStringContainsString('no code for you', $this->choose('runa', ['code' => '12345678']));
@@ -79,11 +77,14 @@ final class SecondPersonTest extends WorldCase
         $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk();
         self::assertSame(
             [$runa->id, $this->person('tor')->id],
-            array_values(array_intersect(DB::table('notices')->pluck('person_id')->all(), [$runa->id, $this->person('tor')->id])),
+            array_values(
+                array_intersect(DB::table('notices')->pluck('person_id')->all(), [$runa->id, $this->person('tor')->id]),
+            ),
         );
         self::assertContains('vouch', $this->as('tor', 'GET', "people/{$runa->id}")->json('may'));
         $this->as('oda', 'POST', "people/{$runa->id}/code", ['stamp' => 'T27', 'pin' => '2741'])->assertStatus(403);
-        $code = $this->as('tor', 'POST', "people/{$runa->id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->json('code');
+        $code = $this->as('tor', 'POST', "people/{$runa->id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()
+            ->json('code');
         self::assertMatchesRegularExpression('/^\d{8}$/', $code);
         self::assertStringContainsString(
             'The code is wrong',
@@ -93,22 +94,24 @@ final class SecondPersonTest extends WorldCase
         self::assertSame('chosen', $this->choose('runa', ['code' => $code]));
         self::assertStringNotContainsString(
             $code,
-            DB::table('records')->get()->toJson().DB::table('answers')->get()->toJson().DB::table('notices')->get()->toJson(),
+            DB::table('records')->get()->toJson().DB::table('answers')->get()->toJson()
+                .DB::table('notices')->get()->toJson(),
             'the code is written nowhere',
         );
         self::assertSame(
             ['person.secrets_given', 'person.pin_code_made', 'person.secrets_chosen'],
-            DB::table('records')->where('subject', "person:{$runa->id}")->whereIn(
-                'what',
-                ['person.secrets_given', 'person.pin_code_made', 'person.secrets_chosen'],
-            )->orderBy('id')->pluck('what')->all(),
+            DB::table('records')->where('subject', "person:{$runa->id}")->whereIn('what', [
+                'person.secrets_given', 'person.pin_code_made', 'person.secrets_chosen',
+            ])->orderBy('id')->pluck('what')->all(),
         );
         self::assertNull(app(Records::class)->verify()['broken']);
         // It was for once.
         $runa->refresh()->forceFill(['own_pin' => false])->save();
         self::assertStringContainsString(
             'no code for you',
-            $this->choose('runa', ['now' => 'a-sentence-of-my-own', 'password' => 'another-long-one-9', 'pin' => '9264', 'code' => $code]),
+            $this->choose('runa', [
+                'now' => 'a-sentence-of-my-own', 'password' => 'another-long-one-9', 'pin' => '9264', 'code' => $code,
+            ]),
         );
     }
 
@@ -116,14 +119,16 @@ final class SecondPersonTest extends WorldCase
     {
         $runa = $this->person('runa');
         $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk();
-        $code = $this->as('tor', 'POST', "people/{$runa->id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->json('code');
+        $code = $this->as('tor', 'POST', "people/{$runa->id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()
+            ->json('code');
         app(Clock::class)->start(Instant::parse('2026-05-06T12:21:00Z'));
         self::assertStringContainsString('older than 24 hours', $this->choose('runa', ['code' => $code]));
     }
 
     public function test_wrong_pins_in_a_row_lock_it_and_are_written_down(): void
     {
-        $sign = fn(string $pin): string => (string) $this->as('tor', 'POST', 'release/1', ['stamp' => 'X02', 'pin' => $pin])->json('message');
+        $sign = fn(string $pin): string
+            => (string) $this->as('tor', 'POST', 'release/1', ['stamp' => 'X02', 'pin' => $pin])->json('message');
         $guess = fn(string $pin): string => (string) $this->as(
             'tor',
             'POST',
@@ -140,7 +145,11 @@ final class SecondPersonTest extends WorldCase
         }
         self::assertStringContainsString('locked until 14:35', $guess('5520'));
         self::assertSame(1, DB::table('records')->where('what', 'person.pin_locked')->count());
-        self::assertSame(1, DB::table('notices')->where('person_id', $this->person('tor')->id)->where('said', 'like', '5 wrong PINs%')->count());
+        self::assertSame(
+            1,
+            DB::table('notices')->where('person_id', $this->person('tor')->id)->where('said', 'like', '5 wrong PINs%')
+                ->count(),
+        );
         app(Clock::class)->start(Instant::parse('2026-05-05T12:35:01Z'));
         self::assertSame('', $guess('5520'));
         self::assertStringNotContainsString('Stamp or PIN', $sign('5520'));
@@ -156,7 +165,11 @@ final class SecondPersonTest extends WorldCase
             "key of {$pin}",
         );
         foreach ([1, 2] as $again) {
-            self::assertStringContainsString('Stamp or PIN is wrong', (string) $move('0000')->assertStatus(422)->json('message'), "time {$again}");
+            self::assertStringContainsString(
+                'Stamp or PIN is wrong',
+                (string) $move('0000')->assertStatus(422)->json('message'),
+                "time {$again}",
+            );
         }
         self::assertSame(0, DB::table('answers')->count());
         self::assertSame(2, $this->person('ines')->pin_tries);
@@ -179,18 +192,19 @@ final class SecondPersonTest extends WorldCase
     {
         self::assertStringContainsString(
             $why,
-            $this->as('oda', 'POST', 'me/secrets', ['now' => 'hangar-demo', 'password' => $password])->assertStatus(422)->json('message'),
+            $this->as('oda', 'POST', 'me/secrets', ['now' => 'hangar-demo', 'password' => $password])->assertStatus(422)
+                ->json('message'),
         );
         self::assertStringContainsString(
             $why,
-            $this->as(
-                'ines',
-                'POST',
-                "people/{$this->person('oda')->id}/secrets",
-                ['password' => $password, 'pin' => '7305'],
-            )->assertStatus(422)->json('message'),
+            $this->as('ines', 'POST', "people/{$this->person('oda')->id}/secrets", [
+                'password' => $password, 'pin' => '7305',
+            ])->assertStatus(422)->json('message'),
         );
-        self::assertSame('chosen', $this->choose('oda', ['now' => 'hangar-demo', 'password' => 'a whole sentence about oda and the rain']));
+        self::assertSame(
+            'chosen',
+            $this->choose('oda', ['now' => 'hangar-demo', 'password' => 'a whole sentence about oda and the rain']),
+        );
         self::assertTrue(Person::firstWhere('login', 'oda')?->own_pin);
     }
 }

@@ -14,7 +14,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\GovernorCard;
 use Tests\Feature\WorldCase;
 
-/** At each door that asks for a signature: the stamp wrong alone, the PIN wrong alone, another's of both. Nothing is signed by any of them. */
+/**
+ * At each door that asks for a signature: the stamp wrong alone, the PIN wrong alone, another's of both. Nothing is
+ * signed by any of them.
+ */
 final class SignatureTest extends WorldCase
 {
     use GovernorCard;
@@ -31,10 +34,15 @@ final class SignatureTest extends WorldCase
     }
 
     #[DataProvider('doors')]
-    public function test_only_ones_own_stamp_with_ones_own_pin(string $door, string $login, string $stamp, string $pin): void
-    {
+    public function test_only_ones_own_stamp_with_ones_own_pin(
+        string $door,
+        string $login,
+        string $stamp,
+        string $pin,
+    ): void {
         [$path, $body, $signed] = $this->door($door);
-        $send = fn(string $stamp, string $pin) => $this->as($login, 'POST', $path, $body() + ['stamp' => $stamp, 'pin' => $pin]);
+        $send = fn(string $stamp, string $pin)
+            => $this->as($login, 'POST', $path, $body() + ['stamp' => $stamp, 'pin' => $pin]);
         foreach ([
             'another stamp' => ['T99', $pin],
             'another\'s stamp' => [$stamp === 'T31' ? 'T19' : 'T31', $pin],
@@ -57,10 +65,15 @@ final class SignatureTest extends WorldCase
         $card = Card::where(['title' => 'Flap travel timing', 'state' => Card::IN_WORK])->firstOrFail();
         if ($door === 'sign' || $door === 'inspect') {
             Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-            Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $this->person('oda')->id, 'role' => 'perform']);
+            Assignment::firstOrCreate(
+                ['card_id' => $card->id, 'person_id' => $this->person('oda')->id, 'role' => 'perform'],
+            );
             DB::table('card_hands')->where('card_id', $card->id)->delete();
-            DB::table('card_hands')->insert(['card_id' => $card->id, 'person_id' => $this->person('oda')->id, 'since' => '2026-05-05T10:00:00Z']);
-            DB::table('tool_loans')->where('card_id', $card->id)->update(['in_at' => '2026-05-05T12:00:00Z', 'in_by' => 2]);
+            DB::table('card_hands')->insert(
+                ['card_id' => $card->id, 'person_id' => $this->person('oda')->id, 'since' => '2026-05-05T10:00:00Z'],
+            );
+            DB::table('tool_loans')->where('card_id', $card->id)
+                ->update(['in_at' => '2026-05-05T12:00:00Z', 'in_by' => 2]);
             $card->update([
                 'critical' => true,
                 'covers' => ['leak'],
@@ -99,13 +112,8 @@ final class SignatureTest extends WorldCase
     {
         $finding = Finding::create([
             'aircraft_id' => Card::where('visit_id', 3)->valueOrFail('aircraft_id'),
-            'card_id' => Card::where('visit_id', 3)->valueOrFail('id'),
-            'raised_by' => $this->person('oda')->id,
-            'number' => 'F0701',
-            'chapter' => '61',
-            'place' => 'boot',
-            'extent' => 'torn',
-            'state' => 'open',
+            'card_id' => Card::where('visit_id', 3)->valueOrFail('id'), 'raised_by' => $this->person('oda')->id,
+            'number' => 'F0701', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
 
@@ -120,9 +128,7 @@ final class SignatureTest extends WorldCase
     private function move(): array
     {
         $tenure = DB::table('tenures')->join('components', 'components.id', '=', 'tenures.component_id')
-            ->whereNull('to_date')
-            ->where('components.kind', 'oxygen bottle')
-            ->orderBy('tenures.id')
+            ->whereNull('to_date')->where('components.kind', 'oxygen bottle')->orderBy('tenures.id')
             ->first(['tenures.id', 'component_id']);
         $tenure ??= DB::table('tenures')->whereNull('to_date')->orderBy('id')->first(['id', 'component_id']);
 
@@ -138,14 +144,18 @@ final class SignatureTest extends WorldCase
     {
         $visit = $this->workedVisit();
 
-        return ["release/{$visit}", static fn(): array => [], static fn(): bool => DB::table('releases')->where('visit_id', $visit)->exists()];
+        return [
+            "release/{$visit}",
+            static fn(): array => [], static fn(): bool => DB::table('releases')->where('visit_id', $visit)->exists(),
+        ];
     }
 
     /** Somebody whose PIN is to be chosen anew. */
     private function fresh(): int
     {
         $id = $this->person('pell')->id;
-        $this->as('ines', 'POST', "people/{$id}/secrets", ['password' => 'blue-lanterns-7', 'pin' => '7305'])->assertOk();
+        $this->as('ines', 'POST', "people/{$id}/secrets", ['password' => 'blue-lanterns-7', 'pin' => '7305'])
+            ->assertOk();
 
         return $id;
     }

@@ -20,14 +20,8 @@ final class DeferTest extends WorldCase
     {
         $look = Card::where('visit_id', 3)->firstOrFail();
         $finding = Finding::create([
-            'aircraft_id' => $look->aircraft_id,
-            'card_id' => $look->id,
-            'raised_by' => $this->person('oda')->id,
-            'number' => 'F0700',
-            'chapter' => '61',
-            'place' => 'boot',
-            'extent' => 'torn',
-            'state' => 'open',
+            'aircraft_id' => $look->aircraft_id, 'card_id' => $look->id, 'raised_by' => $this->person('oda')->id,
+            'number' => 'F0700', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
         $waiting = fn(): string => (string) $this->as('ines', 'GET', 'deferrals')->json('sentence');
@@ -36,14 +30,14 @@ final class DeferTest extends WorldCase
         self::assertStringNotContainsString('for a decision', $waiting());
         $row = array_column($this->as('ines', 'GET', 'deferrals')->json('findings'), null, 'number')['F0700'];
         self::assertSame($card->number, $row['fixCard'], 'it may still be deferred');
-        $defer = fn() => $this->as(
-            'ines',
-            'POST',
-            "findings/{$finding->id}/defer",
-            ['item' => $row['options'][0]['id'], 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'],
-        );
+        $defer = fn() => $this->as('ines', 'POST', "findings/{$finding->id}/defer", [
+            'item' => $row['options'][0]['id'], 'safed' => true, 'stamp' => 'C01', 'pin' => '1101',
+        ]);
         $card->update(['state' => Card::IN_WORK]);
-        self::assertStringContainsString("Card {$card->number}, which fixes F0700, is begun.", $defer()->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            "Card {$card->number}, which fixes F0700, is begun.",
+            $defer()->assertStatus(422)->json('message'),
+        );
         $card->update(['state' => Card::OPEN]);
         $defer()->assertOk();
         self::assertNull(Card::find($card->id));
@@ -58,15 +52,26 @@ final class DeferTest extends WorldCase
         self::assertSame(['001-97', []], [$view['fixCard'], $view['may']]);
         $card = Card::where('finding_id', $finding->id)->firstOrFail();
         DB::table('card_waits')->where('card_id', $card->id)->delete();
-        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+        $this->assign($card, 'oda')->assertOk();
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
         $card->update(['critical' => false]);
-        $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'])->assertOk();
+        $this->as('oda', 'POST', "cards/{$card->id}/sign", [
+            'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741',
+        ])->assertOk();
         self::assertSame(['fixed', 'by card 001-97'], [$finding->refresh()->state, $finding->fixed_how]);
-        self::assertStringContainsString('fixed', $this->as('mika', 'GET', "findings/{$finding->id}")->json('sentence'));
+        self::assertStringContainsString(
+            'fixed',
+            $this->as('mika', 'GET', "findings/{$finding->id}")->json('sentence'),
+        );
 
-        SafingDevice::where('kind', 'Nose door lock')->update(['carried_by' => Finding::where('state', 'deferred')->value('id')]);
-        $device = array_column($this->as('mika', 'GET', 'registers/QC-TAC')->json('devices'), null, 'kind')['Nose door lock'];
+        SafingDevice::where('kind', 'Nose door lock')->update(
+            ['carried_by' => Finding::where('state', 'deferred')->value('id')],
+        );
+        $device = array_column(
+            $this->as('mika', 'GET', 'registers/QC-TAC')->json('devices'),
+            null,
+            'kind',
+        )['Nose door lock'];
         self::assertStringStartsWith('F', $device['carriedBy']);
     }
 
@@ -75,41 +80,43 @@ final class DeferTest extends WorldCase
         $aircraft = DB::table('aircraft')->where('mark', $mark)->value('id');
 
         return Finding::create([
-            'aircraft_id' => $aircraft,
-            'card_id' => Card::valueOrFail('id'),
-            'raised_by' => $this->person('oda')->id,
-            'number' => 'F0702',
-            'chapter' => $chapter,
-            'place' => 'boot',
-            'extent' => 'torn',
-            'state' => 'open',
+            'aircraft_id' => $aircraft, 'card_id' => Card::valueOrFail('id'), 'raised_by' => $this->person('oda')->id,
+            'number' => 'F0702', 'chapter' => $chapter, 'place' => 'boot', 'extent' => 'torn', 'state' => 'open',
             'raised_at' => $at,
         ]);
     }
 
-    /** @return iterable<string, array{string, string, string, string, string}> aircraft, chapter, listed item, raised at (UTC), until when it may be carried */
+    /**
+     * @return iterable<string, array{string, string, string, string, string}> aircraft, chapter, listed item, raised at
+     *   (UTC), until when it may be carried
+     */
     public static function clocks(): iterable
     {
-        yield 'from its discovery, days before it is deferred' => ['QA-VFB', '61', '61-L1', '2026-05-01T09:00:00Z', 'Tue 12 May, 00:00'];
+        yield 'from its discovery, days before it is deferred'
+            => ['QA-VFB', '61', '61-L1', '2026-05-01T09:00:00Z', 'Tue 12 May, 00:00'];
         yield 'discovered after midnight at the operator\'s, before it in Greenwich' => [
-            'QA-VFB',
-            '61',
-            '61-L1',
-            '2026-05-01T22:30:00Z',
-            'Wed 13 May, 00:00',
+            'QA-VFB', '61', '61-L1', '2026-05-01T22:30:00Z', 'Wed 13 May, 00:00',
         ];
         yield 'and just before' => ['QA-VFB', '61', '61-L1', '2026-05-01T21:59:00Z', 'Tue 12 May, 00:00'];
         yield 'three days' => ['QA-VFB', '35', '35-L1', '2026-05-04T09:00:00Z', 'Fri 8 May, 00:00'];
         yield 'a hundred and twenty' => ['QA-VFB', '61', '61-L2', '2026-05-04T09:00:00Z', 'Wed 2 Sep, 00:00'];
-        yield 'as many days as the item itself says' => ['Q-401', '63', '63-L1', '2026-05-04T09:00:00Z', 'Wed 20 May, 00:00'];
+        yield 'as many days as the item itself says'
+            => ['Q-401', '63', '63-L1', '2026-05-04T09:00:00Z', 'Wed 20 May, 00:00'];
     }
 
     #[DataProvider('clocks')]
-    public function test_how_long_it_may_be_carried(string $mark, string $chapter, string $code, string $at, string $until): void
-    {
+    public function test_how_long_it_may_be_carried(
+        string $mark,
+        string $chapter,
+        string $code,
+        string $at,
+        string $until,
+    ): void {
         $finding = $this->raised($mark, $chapter, $at);
         $item = DB::table('listed_items')->where('code', $code)->value('id');
-        $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => $item, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'])->assertOk();
+        $this->as('ines', 'POST', "findings/{$finding->id}/defer", [
+            'item' => $item, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101',
+        ])->assertOk();
         $row = array_column($this->as('ines', 'GET', 'deferrals')->json('deferrals'), null, 'finding')['F0702'];
         self::assertSame($until, $row['expires'], (string) json_encode($row));
     }
@@ -125,9 +132,11 @@ final class DeferTest extends WorldCase
     public function test_an_item_covers_its_own_type_and_chapter(string $mark, string $chapter, string $code): void
     {
         $finding = $this->raised($mark, $chapter, '2026-05-04T09:00:00Z');
-        $body = ['item' => DB::table('listed_items')->where('code', $code)->value('id'), 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'];
-        $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)
-            ->assertStatus(422)
+        $body = [
+            'item' => DB::table('listed_items')->where('code', $code)->value('id'), 'safed' => true, 'stamp' => 'C01',
+            'pin' => '1101',
+        ];
+        $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertStatus(422)
             ->assertJsonPath('message', "{$code} does not cover this finding: it is for another type or chapter.");
         self::assertSame('open', $finding->refresh()->state);
     }
@@ -137,12 +146,9 @@ final class DeferTest extends WorldCase
         $finding = $this->raised('QA-VFB', '61', '2026-05-04T09:00:00Z');
         self::assertStringContainsString(
             'Confirm first',
-            $this->as(
-                'ines',
-                'POST',
-                "findings/{$finding->id}/defer",
-                ['item' => 1, 'safed' => false, 'stamp' => 'C01', 'pin' => '1101'],
-            )->assertStatus(422)->json('message'),
+            $this->as('ines', 'POST', "findings/{$finding->id}/defer", [
+                'item' => 1, 'safed' => false, 'stamp' => 'C01', 'pin' => '1101',
+            ])->assertStatus(422)->json('message'),
         );
         self::assertSame('open', $finding->refresh()->state);
     }

@@ -19,15 +19,29 @@ use Tests\Feature\WorldCase;
 /** The whole fleet at a glance: due sheets, due list, stagger, what if, bottles, calendar. */
 final class FleetTest extends WorldCase
 {
-    /** @return iterable<string, array{string, string, bool}> what is done to the database, and whether a sheet rests on it */
+    /**
+     * @return iterable<string, array{string, string, bool}> what is done to the database, and whether a sheet rests on
+     *   it
+     */
     public static function changes(): iterable
     {
         $vfc = "(select id from aircraft where mark = 'QA-VFC')";
-        yield 'flying' => ['QA-VFC', "update aircraft set counters = '{\"fh\":10530,\"ldg\":7300}' where id = {$vfc}", true];
+        yield 'flying' => [
+            'QA-VFC', "update aircraft set counters = '{\"fh\":10530,\"ldg\":7300}' where id = {$vfc}", true,
+        ];
         yield 'a week\'s pattern' => ['QA-VFC', "update aircraft set week = null where id = {$vfc}", true];
-        yield 'an item done' => ['QA-VFC', "update item_statuses set date = '2026-01-01' where aircraft_id = {$vfc}", true];
-        yield 'a component\'s item done' => ['QA-VFC', "delete from item_statuses where component_id in (select component_id from tenures where aircraft_id = {$vfc})", true];
-        yield 'a component taken off' => ['QA-VFC', "update tenures set to_date = '2026-05-05' where aircraft_id = {$vfc}", true];
+        yield 'an item done' => [
+            'QA-VFC', "update item_statuses set date = '2026-01-01' where aircraft_id = {$vfc}", true,
+        ];
+        yield 'a component\'s item done'
+            => [
+                'QA-VFC',
+                'delete from item_statuses where component_id in (select component_id from tenures where '
+                    ."aircraft_id = {$vfc})",
+                true,
+            ];
+        yield 'a component taken off'
+            => ['QA-VFC', "update tenures set to_date = '2026-05-05' where aircraft_id = {$vfc}", true];
         yield 'a bottle\'s data' => [
             'QA-VFE',
             "update components set gauge = '{\"unit\":\"bar\",\"minimum\":120}' where kind = 'oxygen bottle'",
@@ -35,10 +49,13 @@ final class FleetTest extends WorldCase
         ];
         yield 'a gauge reading' => ['QA-VFE', 'update pressure_readings set pressure = pressure - 1', true];
         yield 'a sector' => ['QC-TAA', 'delete from sectors', true];
-        yield 'a visit slipped' => ['QA-VFB', "update visits set start = '2026-05-23' where title = 'Phase check'", true];
+        yield 'a visit slipped' => [
+            'QA-VFB', "update visits set start = '2026-05-23' where title = 'Phase check'", true,
+        ];
         yield 'a card on another item' => [
             'QA-VFB',
-            "update cards set item_id = (select id from programme_items where code = '12-11' limit 1) where title = 'Phase check'",
+            "update cards set item_id = (select id from programme_items where code = '12-11' limit 1) where title = "
+                ."'Phase check'",
             true,
         ];
         yield 'a deferral closed' => ['Q-405', 'delete from deferrals', true];
@@ -48,7 +65,9 @@ final class FleetTest extends WorldCase
             "update programme_items set limits = '[{\"unit\":\"fh\",\"interval\":700}]' where code = '61-21'",
             true,
         ];
-        yield 'a harsher base' => ['QA-VFF', "update bases set conditions = '[\"salt\",\"gravel\"]' where name = 'Port Ellery'", true];
+        yield 'a harsher base' => [
+            'QA-VFF', "update bases set conditions = '[\"salt\",\"gravel\"]' where name = 'Port Ellery'", true,
+        ];
         yield 'a step worked' => ['QA-VFA', "update steps set state = 'open'", false];
         yield 'a card signed' => ['QA-VFA', "update cards set state = 'signed'", false];
     }
@@ -63,9 +82,14 @@ final class FleetTest extends WorldCase
         DB::statement('pragma foreign_keys = off');
         DB::statement($change);
         self::assertSame($drops, DB::table('due_sheets')->where('aircraft_id', $id)->doesntExist());
-        $shown = [$this->as('ines', 'GET', 'fleet')->json('rows'), $this->as('ines', 'GET', 'due?days=90')->json('rows')];
+        $shown = [
+            $this->as('ines', 'GET', 'fleet')->json('rows'), $this->as('ines', 'GET', 'due?days=90')->json('rows'),
+        ];
         DB::table('due_sheets')->delete();
-        self::assertSame([$this->as('ines', 'GET', 'fleet')->json('rows'), $this->as('ines', 'GET', 'due?days=90')->json('rows')], $shown);
+        self::assertSame(
+            [$this->as('ines', 'GET', 'fleet')->json('rows'), $this->as('ines', 'GET', 'due?days=90')->json('rows')],
+            $shown,
+        );
     }
 
     public function test_the_due_list_is_what_the_aircraft_say_and_its_csv_is_the_same(): void
@@ -89,16 +113,22 @@ final class FleetTest extends WorldCase
         $sorted = $dates;
         sort($sorted);
         self::assertSame($sorted, $dates);
-        $csv = $this->actingAs($this->person('mika'))
-            ->get('/api/due.csv?days=60')
-            ->assertOk()
+        $csv = $this->actingAs($this->person('mika'))->get('/api/due.csv?days=60')->assertOk()
             ->assertHeader('content-type', 'text/csv; charset=utf-8');
-        $lines = array_map(static fn(string $l): array => str_getcsv($l, ',', '"', ''), explode("\r\n", trim((string) $csv->getContent())));
+        $lines = array_map(
+            static fn(string $l): array
+                => str_getcsv($l, ',', '"', ''),
+            explode("\r\n", trim((string) $csv->getContent())),
+        );
         self::assertCount(count($rows) + 1, $lines);
-        self::assertSame([$rows[0]['mark'], $rows[0]['code'], $rows[0]['date']], [$lines[1][0], $lines[1][4], $lines[1][7]]);
+        self::assertSame([$rows[0]['mark'], $rows[0]['code'], $rows[0]['date']], [
+            $lines[1][0], $lines[1][4], $lines[1][7],
+        ]);
         self::assertSame(
             ['QA-VFC'],
-            array_values(array_unique(array_column($this->as('mika', 'GET', 'due?days=60&mark=QA-VFC')->json('rows'), 'mark'))),
+            array_values(
+                array_unique(array_column($this->as('mika', 'GET', 'due?days=60&mark=QA-VFC')->json('rows'), 'mark')),
+            ),
         );
         $this->as('mika', 'GET', 'due?days=-1')->assertStatus(422);
     }
@@ -107,7 +137,11 @@ final class FleetTest extends WorldCase
     {
         $room = $this->as('mika', 'GET', 'stagger?weeks=6')->assertOk()->json();
         $coast = array_column($room['fleets'], null, 'fleet')['coast'];
-        self::assertSame(['Q-401', 'Q-402', 'Q-404'], array_slice(array_column($coast['rows'], 'mark'), 0, 3), 'the most hours left first');
+        self::assertSame(
+            ['Q-401', 'Q-402', 'Q-404'],
+            array_slice(array_column($coast['rows'], 'mark'), 0, 3),
+            'the most hours left first',
+        );
         self::assertLessThan($coast['spread'], $coast['endSpread']);
         for ($w = 0; $w < 6; $w++) {
             self::assertEqualsWithDelta(
@@ -117,12 +151,19 @@ final class FleetTest extends WorldCase
             );
         }
         $rows = array_column($coast['rows'], null, 'mark');
-        self::assertSame(['Phase A', 'Phase A', 'Phase A'], array_slice($rows['Q-407']['weekNotes'], 1, 3), 'its visit');
         self::assertSame(
-            ['Phase B, not planned yet', 1, null],
-            [$rows['Q-408']['weekNotes'][1], $rows['Q-408']['unplanned'], $rows['Q-407']['unplanned']],
+            ['Phase A', 'Phase A', 'Phase A'],
+            array_slice($rows['Q-407']['weekNotes'], 1, 3),
+            'its visit',
         );
-        $more = array_column($this->as('mika', 'GET', 'stagger?weeks=2&fleet=coast&task=60')->json('fleets'), null, 'fleet')['coast'];
+        self::assertSame(['Phase B, not planned yet', 1, null], [
+            $rows['Q-408']['weekNotes'][1], $rows['Q-408']['unplanned'], $rows['Q-407']['unplanned'],
+        ]);
+        $more = array_column(
+            $this->as('mika', 'GET', 'stagger?weeks=2&fleet=coast&task=60')->json('fleets'),
+            null,
+            'fleet',
+        )['coast'];
         self::assertSame([60, 60], $more['tasks']);
         $this->as('mika', 'GET', 'stagger?weeks=20')->assertStatus(422);
     }
@@ -165,14 +206,26 @@ final class FleetTest extends WorldCase
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function impossible(): iterable
     {
-        yield 'an item would be overdue' => [['kind' => 'visit', 'id' => 3, 'start' => '2026-06-20', 'end' => '2026-06-24'], 'must be done by'];
-        yield 'backwards' => [['kind' => 'visit', 'id' => 3, 'start' => '2026-05-25', 'end' => '2026-05-24'], 'before it begins'];
-        yield 'one that has begun' => [['kind' => 'visit', 'id' => 1, 'start' => '2026-05-01', 'end' => '2026-05-24'], 'only its end can move'];
-        yield 'a visit that is none' => [['kind' => 'visit', 'id' => 999, 'start' => '2026-05-01', 'end' => '2026-05-24'], 'not planned any more'];
-        yield 'a base that is none' => [['kind' => 'base', 'mark' => 'Q-401', 'base' => 'Moon'], 'There is no base "Moon"'];
-        yield 'an aircraft that is none' => [['kind' => 'base', 'mark' => 'Q-999', 'base' => 'Skarnholm'], 'There is no aircraft "Q-999"'];
-        yield 'a counter that it has not' => [['kind' => 'use', 'mark' => 'Q-401', 'rates' => ['cyc' => 3]], 'has no counter "cyc"'];
-        yield 'days of more than a day' => [['kind' => 'use', 'mark' => 'Q-401', 'rates' => ['fh' => 70]], 'between 0 and 60'];
+        yield 'an item would be overdue'
+            => [['kind' => 'visit', 'id' => 3, 'start' => '2026-06-20', 'end' => '2026-06-24'], 'must be done by'];
+        yield 'backwards' => [
+            ['kind' => 'visit', 'id' => 3, 'start' => '2026-05-25', 'end' => '2026-05-24'], 'before it begins',
+        ];
+        yield 'one that has begun' => [
+            ['kind' => 'visit', 'id' => 1, 'start' => '2026-05-01', 'end' => '2026-05-24'], 'only its end can move',
+        ];
+        yield 'a visit that is none' => [
+            ['kind' => 'visit', 'id' => 999, 'start' => '2026-05-01', 'end' => '2026-05-24'], 'not planned any more',
+        ];
+        yield 'a base that is none' => [
+            ['kind' => 'base', 'mark' => 'Q-401', 'base' => 'Moon'], 'There is no base "Moon"',
+        ];
+        yield 'an aircraft that is none'
+            => [['kind' => 'base', 'mark' => 'Q-999', 'base' => 'Skarnholm'], 'There is no aircraft "Q-999"'];
+        yield 'a counter that it has not'
+            => [['kind' => 'use', 'mark' => 'Q-401', 'rates' => ['cyc' => 3]], 'has no counter "cyc"'];
+        yield 'days of more than a day'
+            => [['kind' => 'use', 'mark' => 'Q-401', 'rates' => ['fh' => 70]], 'between 0 and 60'];
     }
 
     /** @param array<string, mixed> $change */
@@ -180,7 +233,8 @@ final class FleetTest extends WorldCase
     public function test_what_cannot_be_is_refused_and_nothing_is_saved(array $change, string $said): void
     {
         $look = $this->as('ines', 'POST', 'what-if', ['changes' => [$change]]);
-        $apply = $this->as('ines', 'POST', 'what-if/apply', ['changes' => [$change], 'base' => $look->json('base')])->assertStatus(422);
+        $apply = $this->as('ines', 'POST', 'what-if/apply', ['changes' => [$change], 'base' => $look->json('base')])
+            ->assertStatus(422);
         self::assertStringContainsString($said, (string) $apply->json('message'));
         self::assertSame('2026-05-21', Visit::findOrFail(3)->start);
     }
@@ -189,7 +243,9 @@ final class FleetTest extends WorldCase
     {
         $room = $this->as('mika', 'GET', 'bottles')->assertOk()->json();
         $first = $room['bottles'][0];
-        self::assertSame(['QA-VFE', 'stop', '2026-05-15', false], [$first['mark'], $first['state'], $first['date'], $first['leak']]);
+        self::assertSame(['QA-VFE', 'stop', '2026-05-15', false], [
+            $first['mark'], $first['state'], $first['date'], $first['leak'],
+        ]);
         self::assertStringContainsString('QA-VFE first', $room['sentence']);
         self::assertSame(
             [['Q-402', 'hydraulic accumulator']],
@@ -210,14 +266,16 @@ final class FleetTest extends WorldCase
         $after = $read($reading)->assertOk()->json();
         self::assertLessThan('2026-05-15', $after['date']);
         $wrong = $after['readings'][0]['id'];
-        $this->as('oda', 'POST', "readings/{$wrong}/correct", ['pressure' => 91.0, 'temp_c' => 12, 'reason' => 'nought for nine'])->assertOk();
+        $this->as('oda', 'POST', "readings/{$wrong}/correct", [
+            'pressure' => 91.0, 'temp_c' => 12, 'reason' => 'nought for nine',
+        ])->assertOk();
         $this->as('oda', 'POST', "readings/{$wrong}/correct", ['reason' => 'again'])->assertStatus(409);
         $latest = PressureReading::latest('id')->firstOrFail();
         self::assertSame([91.0, $wrong], [$latest->pressure, $latest->corrects_id]);
-        $this->as('oda', 'POST', "readings/{$latest->id}/correct", ['reason' => 'of the spare bottle'])
-            ->assertOk()
+        $this->as('oda', 'POST', "readings/{$latest->id}/correct", ['reason' => 'of the spare bottle'])->assertOk()
             ->assertJsonPath('date', '2026-05-15');
-        $changed = $read(['date' => '2026-05-05', 'pressure' => 124, 'temp_c' => 12, 'replaced' => true])->assertOk()->json();
+        $changed = $read(['date' => '2026-05-05', 'pressure' => 124, 'temp_c' => 12, 'replaced' => true])->assertOk()
+            ->json();
         self::assertSame(['waiting', null], [$changed['state'], $changed['date']], 'no trend yet');
         self::assertNotSame('bottle', $stop()['kind']);
         $engine = Component::where('kind', 'engine')->value('id');
@@ -228,10 +286,18 @@ final class FleetTest extends WorldCase
     {
         $link = $this->as('ines', 'POST', 'calendar-links', ['name' => 'Wall; screen, "big"'])->assertCreated()->json();
         $path = (string) parse_url($link['address'], PHP_URL_PATH);
-        self::assertSame(0, CalendarLink::where('token', basename($path, '.ics'))->count(), 'only a hash of it is kept');
-        Visit::where('title', 'Phase check')->update(['title' => "Phase; check, with \\ and a name so long that its line must be folded: \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5}"]);
+        self::assertSame(
+            0,
+            CalendarLink::where('token', basename($path, '.ics'))->count(),
+            'only a hash of it is kept',
+        );
+        Visit::where('title', 'Phase check')->update(
+            ['title' => 'Phase; check, with \\ and a name so long that its line must be folded: '
+                ."\u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5} \u{00E6}\u{00F8}\u{00E5}"],
+        );
         app('auth')->forgetGuards();
-        $ics = $this->get($path)->assertOk()->assertHeader('content-type', 'text/calendar; charset=utf-8')->getContent();
+        $ics = $this->get($path)->assertOk()->assertHeader('content-type', 'text/calendar; charset=utf-8')
+            ->getContent();
         foreach (explode("\r\n", (string) $ics) as $line) {
             self::assertLessThanOrEqual(75, strlen($line));
         }
@@ -241,10 +307,16 @@ final class FleetTest extends WorldCase
         self::assertStringContainsString('Phase; check, with \\ and a name', $visit['summary']);
         self::assertStringContainsString("\u{00E6}\u{00F8}\u{00E5}", $visit['summary']);
         $kinds = array_count_values(array_map(static fn(array $e): string => explode('-', $e['uid'])[0], $events));
-        $lines = array_filter($this->as('mika', 'GET', 'due?days=90')->json('rows'), static fn(array $r): bool => $r['visit'] === null);
+        $lines = array_filter(
+            $this->as('mika', 'GET', 'due?days=90')->json('rows'),
+            static fn(array $r): bool => $r['visit'] === null,
+        );
         self::assertSame(Visit::where('state', '!=', 'released')->count(), $kinds['visit']);
         self::assertSame(Deferral::where('state', 'open')->count(), $kinds['deferral']);
-        self::assertCount($kinds['due'], array_unique(array_map(static fn(array $r): string => $r['mark'].$r['date'], $lines)));
+        self::assertCount(
+            $kinds['due'],
+            array_unique(array_map(static fn(array $r): string => $r['mark'].$r['date'], $lines)),
+        );
         self::assertSame(count($events), count(array_unique(array_column($events, 'uid'))));
 
         self::assertNotNull($this->as('ines', 'GET', 'calendar-links')->json('0.read'));
@@ -257,8 +329,16 @@ final class FleetTest extends WorldCase
     /** @return list<array{uid: string, summary: string, start: string, end: string}> as ical.js reads them */
     public static function readByAnother(string $ics): array
     {
-        $script = 'import ICAL from "ical.js"; let t = ""; process.stdin.on("data", d => t += d).on("end", () => { const c = new ICAL.Component(ICAL.parse(t)); console.log(JSON.stringify(c.getAllSubcomponents("vevent").map(e => new ICAL.Event(e)).map(e => ({ uid: e.uid, summary: e.summary, start: e.startDate.toString(), end: e.endDate.toString() })))); });';
-        $process = proc_open(['node', '--input-type=module', '-e', $script], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, base_path());
+        $script = 'import ICAL from "ical.js"; let t = ""; process.stdin.on("data", d => t += d).on("end", () => { '
+            .'const c = new ICAL.Component(ICAL.parse(t)); '
+            .'console.log(JSON.stringify(c.getAllSubcomponents("vevent").map(e => new ICAL.Event(e)).map(e => ({ '
+            .'uid: e.uid, summary: e.summary, start: e.startDate.toString(), end: e.endDate.toString() })))); });';
+        $process = proc_open(
+            ['node', '--input-type=module', '-e', $script],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+            base_path(),
+        );
         self::assertIsResource($process);
         fwrite($pipes[0], $ics);
         fclose($pipes[0]);
@@ -276,10 +356,10 @@ final class FleetTest extends WorldCase
             $kept = config('database.connections.sqlite.database');
             self::assertSame(
                 0,
-                Artisan::call(
-                    'jorvel:world',
-                    ['name' => 'large', '--seed' => $seed, '--aircraft' => 6, '--items' => 30, '--years' => 1, '--database' => $file],
-                ),
+                Artisan::call('jorvel:world', [
+                    'name' => 'large', '--seed' => $seed, '--aircraft' => 6, '--items' => 30, '--years' => 1,
+                    '--database' => $file,
+                ]),
             );
             $rows = app(DueSheets::class)->all('head', 'rows');
             self::assertSame(
@@ -287,7 +367,12 @@ final class FleetTest extends WorldCase
                 [$rows->count(), $rows->sum(static fn($s): int => count(json_decode($s->rows)))],
                 'each aircraft has as many due rows as items were asked for',
             );
-            $print = hash('sha256', (string) json_encode([$rows, DB::table('flying_entries')->count(), DB::table('item_statuses')->sum('id')]));
+            $print = hash(
+                'sha256',
+                (string) json_encode(
+                    [$rows, DB::table('flying_entries')->count(), DB::table('item_statuses')->sum('id')],
+                ),
+            );
             config(['database.connections.sqlite.database' => $kept]);
             app('db')->purge();
             array_map(unlink(...), glob("{$file}*") ?: []);

@@ -13,7 +13,9 @@ use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
 
-/** Components go where their kind belongs, signed for; what is missing keeps the aircraft on the ground in every room. */
+/**
+ * Components go where their kind belongs, signed for; what is missing keeps the aircraft on the ground in every room.
+ */
 final class MissingPartTest extends WorldCase
 {
     protected function setUp(): void
@@ -25,20 +27,16 @@ final class MissingPartTest extends WorldCase
     private function bottle(string $mark): int
     {
         return ComponentTenure::whereRelation('craft', 'mark', $mark)->whereRelation('component', 'kind', 'oxygen bottle')
-            ->whereNull('to_date')
-            ->firstOrFail()->component_id;
+            ->whereNull('to_date')->firstOrFail()->component_id;
     }
 
     /** @param array<string, mixed> $to */
     private function move(int $id, array $to): string
     {
-        return (string) $this->as(
-            'ines',
-            'POST',
-            "components/{$id}/move",
-            ['mark' => null, 'position' => 'shelf 4', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101', ...$to],
-        )
-            ->json('message');
+        return (string) $this->as('ines', 'POST', "components/{$id}/move", [
+            'mark' => null, 'position' => 'shelf 4', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101',
+            ...$to,
+        ])->json('message');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -60,12 +58,17 @@ final class MissingPartTest extends WorldCase
     {
         $bottle = $this->bottle('QA-VFE');
         self::assertStringContainsString($why, $this->move($bottle, $to));
-        self::assertSame('QA-VFE', Component::with('tenure.craft')->findOrFail($bottle)->tenure?->craft->mark, 'it is where it was');
+        self::assertSame(
+            'QA-VFE',
+            Component::with('tenure.craft')->findOrFail($bottle)->tenure?->craft->mark,
+            'it is where it was',
+        );
     }
 
     public function test_an_aircraft_without_it_does_not_fly_and_is_not_released(): void
     {
-        $row = fn(string $mark): array => array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')[$mark];
+        $row = fn(string $mark): array
+            => array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')[$mark];
         $before = $row('QA-VFE');
         self::assertNotSame('part', $before['stop']['kind']);
         $bottle = $this->bottle('QA-VFE');
@@ -77,17 +80,13 @@ final class MissingPartTest extends WorldCase
         );
 
         $item = DB::table('programme_items')->join('aircraft', 'aircraft.type_id', '=', 'programme_items.type_id')
-            ->where(['aircraft.mark' => 'QA-VFE', 'programme_items.code' => '29-14'])
-            ->value('programme_items.id');
-        $visit = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            ['mark' => 'QA-VFE', 'title' => 'Line', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-05', 'items' => [(string) $item]],
-        )
-            ->assertCreated()
-            ->json('id');
-        $blockers = fn(): array => array_column((array) $this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'codes');
+            ->where(['aircraft.mark' => 'QA-VFE', 'programme_items.code' => '29-14'])->value('programme_items.id');
+        $visit = $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFE', 'title' => 'Line', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-05',
+            'items' => [(string) $item],
+        ])->assertCreated()->json('id');
+        $blockers = fn(): array
+            => array_column((array) $this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'codes');
         self::assertContains(['part_missing'], $blockers());
 
         self::assertSame('', $this->move($bottle, ['mark' => 'QA-VFE', 'position' => 'crew oxygen']));

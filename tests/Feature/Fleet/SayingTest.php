@@ -23,7 +23,10 @@ final class SayingTest extends WorldCase
 {
     use TestTrait;
 
-    /** @return iterable<string, array{string, string, string, string, int, string, string}> kind, title, left, date, days, counted to, sentence */
+    /**
+     * @return iterable<string, array{string, string, string, string, int, string, string}> kind, title, left, date,
+     *   days, counted to, sentence
+     */
     public static function stops(): iterable
     {
         yield 'by use, counted yesterday' => [
@@ -45,12 +48,7 @@ final class SayingTest extends WorldCase
             'QA-VFC can fly until Thu 14 May: phase check, 41 flight hours after its last count, of Fri 1 May.',
         ];
         yield 'by the calendar' => [
-            'calendar',
-            'Weighing',
-            '9 days',
-            '2027-01-14',
-            254,
-            '2026-05-04',
+            'calendar', 'Weighing', '9 days', '2027-01-14', 254, '2026-05-04',
             'QA-VFC can fly until Thu 14 Jan 2027: weighing, in 254 days.',
         ];
         yield 'by a deferral, tomorrow' => [
@@ -63,21 +61,11 @@ final class SayingTest extends WorldCase
             'QA-VFC can fly until Wed 6 May: then its deferral runs out, Antiskid, tomorrow.',
         ];
         yield 'by a bottle, today' => [
-            'bottle',
-            'Crew oxygen bottle B1 runs low',
-            '',
-            '2026-05-05',
-            0,
-            '2026-05-04',
+            'bottle', 'Crew oxygen bottle B1 runs low', '', '2026-05-05', 0, '2026-05-04',
             'QA-VFC can fly until Tue 5 May: crew oxygen bottle B1 runs low, today.',
         ];
         yield 'too late' => [
-            'calendar',
-            'Weighing',
-            '-2 days',
-            '2026-05-03',
-            -2,
-            '2026-05-04',
+            'calendar', 'Weighing', '-2 days', '2026-05-03', -2, '2026-05-04',
             'QA-VFC must not fly: its limit passed on Sun 3 May, weighing.',
         ];
     }
@@ -92,10 +80,16 @@ final class SayingTest extends WorldCase
         string $counted,
         string $said,
     ): void {
-        self::assertSame($said, app(ShowReach::class)->sentence('QA-VFC', $counted, new StopView($kind, $title, $left, $date, $days, null)));
+        self::assertSame(
+            $said,
+            app(ShowReach::class)->sentence('QA-VFC', $counted, new StopView($kind, $title, $left, $date, $days, null)),
+        );
     }
 
-    /** @return iterable<string, array{list<array{string, float}>, float|null, string, string}> readings at 21 °C, what use takes, state, what is said */
+    /**
+     * @return iterable<string, array{list<array{string, float}>, float|null, string, string}> readings at 21 °C, what
+     *   use takes, state, what is said
+     */
     public static function bottles(): iterable
     {
         yield 'use' => [
@@ -128,7 +122,9 @@ final class SayingTest extends WorldCase
             'clear',
             'Falls 0.1 bar a day; at its minimum in 170 days.',
         ];
-        yield 'holds' => [[['2026-04-05', 110], ['2026-04-15', 110], ['2026-04-25', 110]], 0.1, 'clear', 'Does not fall.'];
+        yield 'holds' => [
+            [['2026-04-05', 110], ['2026-04-15', 110], ['2026-04-25', 110]], 0.1, 'clear', 'Does not fall.',
+        ];
         yield 'below' => [
             [['2026-04-05', 92], ['2026-04-15', 91], ['2026-04-25', 89]],
             null,
@@ -148,17 +144,14 @@ final class SayingTest extends WorldCase
     public function test_what_a_bottle_says(array $readings, ?float $expected, string $state, string $said): void
     {
         $bottle = Component::where('kind', 'oxygen bottle')->whereHas('tenure')->firstOrFail();
-        $bottle->update(['gauge' => ['unit' => 'bar', 'minimum' => 90, ...($expected === null ? [] : ['expected' => $expected])]]);
+        $bottle->update(
+            ['gauge' => ['unit' => 'bar', 'minimum' => 90, ...($expected === null ? [] : ['expected' => $expected])]],
+        );
         PressureReading::where('component_id', $bottle->id)->delete();
         foreach ($readings as [$date, $pressure]) {
             PressureReading::create([
-                'component_id' => $bottle->id,
-                'date' => $date,
-                'pressure' => $pressure,
-                'temp_c' => 21,
-                'replaced' => false,
-                'current' => true,
-                'at' => '2026-05-05T12:00:00Z',
+                'component_id' => $bottle->id, 'date' => $date, 'pressure' => $pressure, 'temp_c' => 21,
+                'replaced' => false, 'current' => true, 'at' => '2026-05-05T12:00:00Z',
             ]);
         }
         $view = array_column($this->as('mika', 'GET', 'bottles')->json('bottles'), null, 'component')[$bottle->id];
@@ -169,14 +162,30 @@ final class SayingTest extends WorldCase
 
     public function test_csv_comes_back_as_it_went_out(): void
     {
-        $cell = Generators::elements('plain', 'with, comma', "two\r\nlines", 'a "quote"', '', ' space ', '0012', '5 ½ °C', '-3.5', 'å');
-        $this->limitTo(80)->forAll(Generators::vector(4, Generators::vector(3, $cell)))->then(static function (array $rows): void {
-            $text = Csv::write(['a', 'b', 'c'], $rows);
-            // Lines that are empty throughout at the very end are not lines.
-            self::assertSame([['a', 'b', 'c'], ...$rows], Csv::read($text));
-            self::assertStringEndsWith("\r\n", $text);
-        });
-        self::assertSame("a\r\n'=1+1\r\n'@x\r\n-4\r\n", Csv::write(['a'], [['=1+1'], ['@x'], [-4]]), 'no cell is a formula, a number stays one');
+        $cell = Generators::elements(
+            'plain',
+            'with, comma',
+            "two\r\nlines",
+            'a "quote"',
+            '',
+            ' space ',
+            '0012',
+            '5 ½ °C',
+            '-3.5',
+            'å',
+        );
+        $this->limitTo(80)->forAll(Generators::vector(4, Generators::vector(3, $cell)))
+            ->then(static function (array $rows): void {
+                $text = Csv::write(['a', 'b', 'c'], $rows);
+                // Lines that are empty throughout at the very end are not lines.
+                self::assertSame([['a', 'b', 'c'], ...$rows], Csv::read($text));
+                self::assertStringEndsWith("\r\n", $text);
+            });
+        self::assertSame(
+            "a\r\n'=1+1\r\n'@x\r\n-4\r\n",
+            Csv::write(['a'], [['=1+1'], ['@x'], [-4]]),
+            'no cell is a formula, a number stays one',
+        );
         self::assertSame(
             [['mark', 'date']],
             Csv::read("\xEF\xBB\xBFmark,date\n\n\n"),
@@ -202,7 +211,10 @@ final class SayingTest extends WorldCase
                     "\r\nSUMMARY:".strtr($title, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\n" => '\\n'])."\r\n",
                     $unfolded,
                 );
-                self::assertStringContainsString("\r\nDTSTART;VALUE=DATE:20261231\r\nDTEND;VALUE=DATE:20270101\r\n", $unfolded);
+                self::assertStringContainsString(
+                    "\r\nDTSTART;VALUE=DATE:20261231\r\nDTEND;VALUE=DATE:20270101\r\n",
+                    $unfolded,
+                );
                 self::assertStringContainsString("\r\nDTSTAMP:20260505T122000Z\r\n", $unfolded);
             });
     }
@@ -215,7 +227,10 @@ final class SayingTest extends WorldCase
             self::assertSame(['bench', 'metric', 'value', 'unit', 'aim', 'met'], array_keys($figure));
             self::assertSame([$bench, $unit], [$figure['bench'], $figure['unit']]);
             self::assertGreaterThan(0, $figure['value']);
-            self::assertSame($bench === 'due' ? $figure['value'] >= $figure['aim'] : $figure['value'] < $figure['aim'], $figure['met']);
+            self::assertSame(
+                $bench === 'due' ? $figure['value'] >= $figure['aim'] : $figure['value'] < $figure['aim'],
+                $figure['met'],
+            );
         }
         self::assertSame(2, Artisan::call('jorvel:bench', ['name' => 'nothing', '--as-is' => true]));
     }

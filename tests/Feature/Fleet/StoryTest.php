@@ -15,11 +15,13 @@ final class StoryTest extends WorldCase
         $fleet = $this->as('mika', 'GET', 'fleet')->json();
         $rows = array_column($fleet['rows'], null, 'mark');
         self::assertCount(18, $rows);
-        self::assertSame('Q-405 can fly until Tue 5 May: then its deferral runs out, Gearbox oil temperature repeater, today.', $fleet['sentence']);
         self::assertSame(
-            ['usage', 'Propeller governor check', '46.5 flight hours'],
-            [$rows['QA-VFC']['stop']['kind'], $rows['QA-VFC']['stop']['title'], $rows['QA-VFC']['stop']['detail']],
+            'Q-405 can fly until Tue 5 May: then its deferral runs out, Gearbox oil temperature repeater, today.',
+            $fleet['sentence'],
         );
+        self::assertSame(['usage', 'Propeller governor check', '46.5 flight hours'], [
+            $rows['QA-VFC']['stop']['kind'], $rows['QA-VFC']['stop']['title'], $rows['QA-VFC']['stop']['detail'],
+        ]);
         self::assertSame('waiting', $rows['QA-VFA']['state'], 'in its block check');
         self::assertSame('waiting', $rows['Q-403']['state'], 'waiting for its re-read card');
         self::assertCount(2, $rows['QC-TAB']['fuses'], 'a locked-out reverser and a second deferral');
@@ -44,9 +46,17 @@ final class StoryTest extends WorldCase
         self::assertSame('counts from when it was done', $items['12-31']['rebase']);
         self::assertSame(['Block check', 'waiting'], [$items['05-90']['visit'], $items['05-90']['state']]);
         self::assertNull($items['12-31']['visit']);
-        self::assertSame(['trend', ''], [$items['trend']['code'], $items['trend']['card']], 'its bottle\'s trend stands among them');
+        self::assertSame(
+            ['trend', ''],
+            [$items['trend']['code'], $items['trend']['card']],
+            'its bottle\'s trend stands among them',
+        );
         foreach (array_diff_key($items, ['trend' => 0]) as $item) {
-            self::assertCount(1, array_filter($item['limits'], static fn(array $l): bool => $l['drives']), $item['code']);
+            self::assertCount(
+                1,
+                array_filter($item['limits'], static fn(array $l): bool => $l['drives']),
+                $item['code'],
+            );
         }
         $this->as('mika', 'GET', 'fleet/QZ-XYZ')->assertNotFound();
     }
@@ -54,11 +64,15 @@ final class StoryTest extends WorldCase
     public function test_a_counter_that_passes_its_limit_stops_the_aircraft(): void
     {
         $aircraft = Aircraft::where('mark', 'QA-VFC')->firstOrFail();
-        $aircraft->update(['counters' => ['fh' => $aircraft->counters['fh'] + 60, 'ldg' => $aircraft->counters['ldg']]]);
+        $aircraft->update(
+            ['counters' => ['fh' => $aircraft->counters['fh'] + 60, 'ldg' => $aircraft->counters['ldg']]],
+        );
         $view = $this->as('mika', 'GET', 'fleet/QA-VFC')->json();
         self::assertStringStartsWith('QA-VFC must not fly: its limit passed on', $view['sentence']);
         self::assertSame(['stop', 'in_tolerance'], [$view['items'][0]['state'], $view['items'][0]['status']]);
-        $aircraft->update(['counters' => ['fh' => $aircraft->counters['fh'] + 20, 'ldg' => $aircraft->counters['ldg']]]);
+        $aircraft->update(
+            ['counters' => ['fh' => $aircraft->counters['fh'] + 20, 'ldg' => $aircraft->counters['ldg']]],
+        );
         self::assertSame('overdue', $this->as('mika', 'GET', 'fleet/QA-VFC')->json('items.0.status'));
     }
 }

@@ -11,7 +11,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
 use Tests\Safety\BaseDay;
 
-/** Days of a base at chance: whatever people do and in whatever order, the rules of safe work hold for every aircraft (docs/safety.md). */
+/**
+ * Days of a base at chance: whatever people do and in whatever order, the rules of safe work hold for every aircraft
+ * (docs/safety.md).
+ */
 final class BaseDayTest extends WorldCase
 {
     /** @return iterable<string, array{int}> */
@@ -43,7 +46,8 @@ final class BaseDayTest extends WorldCase
         }
         self::assertGreaterThan(10, $day->held, 'and much of it is held');
         self::assertGreaterThan(5, $day->replayed);
-        // The chain alone: the day itself opens closed cards again and takes its releases out, behind the application's back.
+        // The chain alone: the day itself opens closed cards again and takes its releases out, behind the application's
+        // back.
         self::assertNull(app(Records::class)->verify()['broken']);
     }
 }

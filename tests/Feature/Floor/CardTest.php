@@ -20,10 +20,12 @@ final class CardTest extends WorldCase
     public function test_steps_are_worked_in_order_and_only_as_their_kind_is(): void
     {
         $card = $this->governorCard();
-        $this->work($card, 2)->assertStatus(422)->assertJsonPath('message', 'Step 1 comes first: this card is worked in order.');
+        $this->work($card, 2)->assertStatus(422)
+            ->assertJsonPath('message', 'Step 1 comes first: this card is worked in order.');
         $this->work($card, 1, 'read')->assertStatus(422);
         $this->work($card, 1)->assertOk()->assertJsonPath('next', 2)->assertJsonPath('state', 'in_work');
-        $this->work($card, 1)->assertStatus(422)->assertJsonPath('message', 'Step 1 is already done. Take it back first if it was wrong.');
+        $this->work($card, 1)->assertStatus(422)
+            ->assertJsonPath('message', 'Step 1 is already done. Take it back first if it was wrong.');
         $this->work($card, 1, 'reopen')->assertStatus(422);
         $this->work($card, 1, 'reopen', ['note' => 'not read aloud'])->assertOk()->assertJsonPath('next', 1);
         self::assertSame(1, DB::table('records')->where('what', 'step.taken_back')->count());
@@ -34,8 +36,7 @@ final class CardTest extends WorldCase
         $card = $this->governorCard();
         $seen = $card->refresh()->version;
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['version' => $seen, 'do' => 'done'])->assertOk();
-        $this->as('oda', 'POST', "cards/{$card->id}/steps/2", ['version' => $seen, 'do' => 'done'])
-            ->assertStatus(409)
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/2", ['version' => $seen, 'do' => 'done'])->assertStatus(409)
             ->assertJsonPath('current', $seen + 1);
         self::assertSame('done', Step::where(['card_id' => $card->id, 'no' => 1])->value('state'));
         self::assertSame('open', Step::where(['card_id' => $card->id, 'no' => 2])->value('state'));
@@ -46,11 +47,14 @@ final class CardTest extends WorldCase
         $card = $this->governorCard();
         $body = ['version' => $card->refresh()->version, 'do' => 'done'];
         $first = $this->as('oda', 'POST', "cards/{$card->id}/steps/1", $body, 'k1')->assertOk();
-        $again = $this->as('oda', 'POST', "cards/{$card->id}/steps/1", $body, 'k1')->assertOk()->assertHeader('Idempotent-Replay', 'true');
+        $again = $this->as('oda', 'POST', "cards/{$card->id}/steps/1", $body, 'k1')->assertOk()
+            ->assertHeader('Idempotent-Replay', 'true');
         self::assertSame($first->json(), $again->json());
-        self::assertSame(1, DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->count());
-        $this->as('oda', 'POST', "cards/{$card->id}/steps/1", [...$body, 'do' => 'start'], 'k1')
-            ->assertStatus(422)
+        self::assertSame(
+            1,
+            DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->count(),
+        );
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/1", [...$body, 'do' => 'start'], 'k1')->assertStatus(422)
             ->assertJsonPath('message', 'This key was already used for another request.');
         // A refused request leaves no answer: the same key may be tried again.
         $this->work($card, 3, 'done', [], 'k2')->assertStatus(422);
@@ -66,19 +70,29 @@ final class CardTest extends WorldCase
         // The first answer is lost on its way; the tablet sends everything again.
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['version' => $from, 'do' => 'done'], 'q1')->assertOk();
         foreach ($queue as $n => [$no, $do, $key]) {
-            $answer = $this->as('oda', 'POST', "cards/{$card->id}/steps/{$no}", ['version' => $from + $n, 'do' => $do], $key)->assertOk();
+            $answer = $this->as(
+                'oda',
+                'POST',
+                "cards/{$card->id}/steps/{$no}",
+                ['version' => $from + $n, 'do' => $do],
+                $key,
+            )->assertOk();
             self::assertSame($no === 1 ? 'true' : null, $answer->headers->get('Idempotent-Replay'));
         }
         self::assertSame($from + 3, $card->refresh()->version);
         self::assertSame(
             [1, 2, 3],
-            DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->orderBy('id')->pluck('data')->map(
-                static fn(string $d): int => json_decode($d)->step,
-            )->all(),
+            DB::table('records')->where('what', 'step.done')->where('subject', "card:{$card->id}")->orderBy('id')
+                ->pluck('data')->map(static fn(string $d): int => json_decode($d)->step)->all(),
         );
         // One that comes too late for its version is refused, and leaves everything as it is.
-        $this->as('oda', 'POST', "cards/{$card->id}/steps/4", ['version' => $from, 'do' => 'read', 'entry' => '48', 'tool' => 'PG-21'], 'q4')
-            ->assertStatus(409);
+        $this->as(
+            'oda',
+            'POST',
+            "cards/{$card->id}/steps/4",
+            ['version' => $from, 'do' => 'read', 'entry' => '48', 'tool' => 'PG-21'],
+            'q4',
+        )->assertStatus(409);
         self::assertSame([$from + 3, 0], [$card->refresh()->version, Reading::where('card_id', $card->id)->count()]);
     }
 
@@ -86,14 +100,14 @@ final class CardTest extends WorldCase
     {
         $card = $this->governorCard();
         $oda = $this->person('oda');
-        $sign = fn(string $who, string $what, array $given) => $this->as(
-            $who,
-            'POST',
-            "cards/{$card->id}/{$what}",
-            ['version' => $card->refresh()->version, ...$given],
-        );
+        $sign = fn(string $who, string $what, array $given) => $this->as($who, 'POST', "cards/{$card->id}/{$what}", [
+            'version' => $card->refresh()->version, ...$given,
+        ]);
         $mine = ['stamp' => 'T27', 'pin' => '2741'];
-        self::assertStringContainsString('Still open: step 1, 2', $sign('oda', 'sign', $mine)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'Still open: step 1, 2',
+            $sign('oda', 'sign', $mine)->assertStatus(422)->json('message'),
+        );
         Step::where('card_id', $card->id)->update(['state' => 'done', 'done_by' => $oda->id]);
         $sign('oda', 'sign', ['stamp' => 'T27', 'pin' => '1'])->assertStatus(422);
         $sign('oda', 'sign', ['stamp' => 'C01', 'pin' => '1101'])->assertStatus(422);
@@ -118,20 +132,20 @@ final class CardTest extends WorldCase
         );
         self::assertStringContainsString(
             'Not yet looked at: torque, locking',
-            $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly']])->assertStatus(422)->json('message'),
+            $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly']])->assertStatus(422)
+                ->json('message'),
         );
-        $sign('tor', 'inspect', ['stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly', 'torque', 'locking']])->assertOk()
-            ->assertJsonPath('state', 'closed');
+        $sign('tor', 'inspect', [
+            'stamp' => 'X02', 'pin' => '5520', 'covers' => ['assembly', 'torque', 'locking'],
+        ])->assertOk()->assertJsonPath('state', 'closed');
     }
 
     public function test_a_card_written_from_an_old_revision_is_held(): void
     {
         $card = Card::with('template.manual')->where('title', 'Engine control check')
-            ->orWhere('title', 'Engine control change-over check')
-            ->firstOrFail();
+            ->orWhere('title', 'Engine control change-over check')->firstOrFail();
         $said = $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->version, 'do' => 'done'])
-            ->assertStatus(422)
-            ->json('message');
+            ->assertStatus(422)->json('message');
         self::assertStringContainsString('revision 6; BM-TRK is at revision 7', $said);
         self::assertStringContainsString('re-read', $this->as('ivo', 'GET', "cards/{$card->id}")->json('held'));
     }

@@ -39,63 +39,53 @@ final class FindingTest extends WorldCase
     {
         $card = $this->card();
         $sketch = [[[0.1, 0.5], [0.9, 0.5]], [[0.4, 0.4]]];
-        $this->as(
-            'oda',
-            'POST',
-            "cards/{$card->id}/findings",
-            [
-                'place' => 'hand pump, hose',
-                'extent' => 'chafed to the braid over 20 mm',
-                'severity' => 'major',
-                'step' => 5,
-                'spot' => ['view' => 'side', 'x' => 5.2, 'y' => 1.1],
-                'sketch' => $sketch,
-            ],
-        )
-            ->assertOk();
+        $this->as('oda', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'hand pump, hose',
+            'extent' => 'chafed to the braid over 20 mm',
+            'severity' => 'major',
+            'step' => 5,
+            'spot' => ['view' => 'side', 'x' => 5.2, 'y' => 1.1],
+            'sketch' => $sketch,
+        ])->assertOk();
         $finding = $card->findings()->firstOrFail();
         $view = $this->as('mika', 'GET', "findings/{$finding->id}")->assertOk()->json();
-        self::assertSame(
-            [$sketch, ['view' => 'side', 'x' => 5.2, 'y' => 1.1], 'major', '32'],
-            [$view['sketch'], $view['spot'], $view['finding']['severity'], $view['finding']['chapter']],
-        );
+        self::assertSame([$sketch, ['view' => 'side', 'x' => 5.2, 'y' => 1.1], 'major', '32'], [
+            $view['sketch'], $view['spot'], $view['finding']['severity'], $view['finding']['chapter'],
+        ]);
         self::assertSame(5, $finding->step_no);
         self::assertStringContainsString('fix it or defer it', $view['sentence']);
-        // Marked elsewhere later: the record keeps both places; nobody who only looks may, and what is no place is refused.
-        $this->as('mika', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 5.2, 'y' => -0.4])->assertForbidden();
-        $this->as('oda', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 500, 'y' => 0])->assertStatus(422);
+        // Marked elsewhere later: the record keeps both places; nobody who only looks may, and what is no place is
+        // refused.
+        $this->as('mika', 'POST', "findings/{$finding->id}/spot", [
+            'view' => 'top', 'x' => 5.2, 'y' => -0.4,
+        ])->assertForbidden();
+        $this->as('oda', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 500, 'y' => 0])
+            ->assertStatus(422);
         $this->as('runa', 'POST', "findings/{$finding->id}/spot", ['view' => 'top', 'x' => 5.2, 'y' => -0.4])
-            ->assertOk()
-            ->assertJsonPath('spot.view', 'top');
+            ->assertOk()->assertJsonPath('spot.view', 'top');
         $record = json_decode((string) DB::table('records')->where('what', 'finding.marked')->value('data'), true);
-        self::assertEquals(
-            [['view' => 'side', 'x' => 5.2, 'y' => 1.1], ['view' => 'top', 'x' => 5.2, 'y' => -0.4]],
-            [$record['was'], $record['spot']],
-        );
+        self::assertEquals([['view' => 'side', 'x' => 5.2, 'y' => 1.1], ['view' => 'top', 'x' => 5.2, 'y' => -0.4]], [
+            $record['was'], $record['spot'],
+        ]);
         $finding->update(['state' => 'fixed']);
         self::assertStringContainsString(
             'its place stays',
-            (string) $this->as(
-                'oda',
-                'POST',
-                "findings/{$finding->id}/spot",
-                ['view' => 'top', 'x' => 1, 'y' => 0],
-            )->assertStatus(422)->json('message'),
+            (string) $this->as('oda', 'POST', "findings/{$finding->id}/spot", [
+                'view' => 'top', 'x' => 1, 'y' => 0,
+            ])->assertStatus(422)->json('message'),
         );
         // A finding on another system than its card's: its fix is inspected as that system is.
         $zones = Card::where('title', 'Phase 2 zones: forward fuselage')->where('state', 'open')->firstOrFail();
         self::assertFalse($zones->critical);
-        $this->as(
-            'ines',
-            'POST',
-            "cards/{$zones->id}/findings",
-            ['place' => 'forward fuselage, quadrant', 'extent' => 'cable off its groove', 'chapter' => '27-30'],
-        )
-            ->assertOk();
+        $this->as('ines', 'POST', "cards/{$zones->id}/findings", [
+            'place' => 'forward fuselage, quadrant', 'extent' => 'cable off its groove', 'chapter' => '27-30',
+        ])->assertOk();
         $found = $zones->findings()->where('chapter', '27-30')->firstOrFail();
         $this->as('ines', 'POST', "findings/{$found->id}/card", ['hours' => 2])->assertCreated();
         $fix = Card::where('finding_id', $found->id)->firstOrFail();
-        self::assertSame([true, ['assembly', 'locking', 'free and full movement'], '27-30'], [$fix->critical, $fix->covers, $fix->chapter()]);
+        self::assertSame([true, ['assembly', 'locking', 'free and full movement'], '27-30'], [
+            $fix->critical, $fix->covers, $fix->chapter(),
+        ]);
         self::assertSame('53', $zones->chapter(), 'as its item has it, not the template of all such inspections');
         $bad = [
             ['spot' => ['view' => 'below', 'x' => 1, 'y' => 1]],
@@ -106,7 +96,8 @@ final class FindingTest extends WorldCase
             ['chapter' => 'gear'],
         ];
         foreach ($bad as $more) {
-            $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'x', 'extent' => 'y', ...$more])->assertStatus(422);
+            $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'x', 'extent' => 'y', ...$more])
+                ->assertStatus(422);
         }
         self::assertSame(1, $card->findings()->count());
     }
@@ -115,7 +106,8 @@ final class FindingTest extends WorldCase
     {
         $card = $this->card();
         $raise = fn(string $place): ?string => array_values(array_filter(
-            $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => $place, 'extent' => 'wet'])->assertOk()->json('findings'),
+            $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => $place, 'extent' => 'wet'])->assertOk()
+                ->json('findings'),
             static fn(array $f): bool => $f['place'] === trim($place),
         ))[0]['repeat'] ?? null;
         self::assertNull($raise('hand pump, rod seal'));
@@ -150,10 +142,15 @@ final class FindingTest extends WorldCase
         $finding = $card->findings()->firstOrFail();
         $history = $this->as('ines', 'GET', "findings/{$finding->id}")->json('history');
         $first = array_values(array_filter($history, static fn(array $h): bool => $h['suspect']))[0];
-        self::assertSame(['part', 'today', 'JV-3231-09 Hand pump seal kit'], [$first['kind'], $first['ago'], $first['title']]);
+        self::assertSame(['part', 'today', 'JV-3231-09 Hand pump seal kit'], [
+            $first['kind'], $first['ago'], $first['title'],
+        ]);
         DB::table('fitted_parts')->delete();
         $history = $this->as('ines', 'GET', "findings/{$finding->id}")->json('history');
-        self::assertNotSame('part', array_values(array_filter($history, static fn(array $h): bool => $h['suspect']))[0]['kind'] ?? '');
+        self::assertNotSame(
+            'part',
+            array_values(array_filter($history, static fn(array $h): bool => $h['suspect']))[0]['kind'] ?? '',
+        );
     }
 
     public function test_a_photo_is_kept_on_disk_once_and_given_back_as_it_was(): void
@@ -163,14 +160,13 @@ final class FindingTest extends WorldCase
         $bytes = $file->getContent();
         $this->actingAs($this->person('oda'))
             ->post("/api/findings/{$finding->id}/photos", ['photo' => $file], ['Accept' => 'application/json'])
-            ->assertOk()
-            ->assertJsonPath('photos.0.bytes', strlen($bytes));
+            ->assertOk()->assertJsonPath('photos.0.bytes', strlen($bytes));
         $this->actingAs($this->person('oda'))
             ->post("/api/findings/{$finding->id}/photos", ['photo' => $file], ['Accept' => 'application/json'])
-            ->assertOk()
-            ->assertJsonCount(1, 'photos');
+            ->assertOk()->assertJsonCount(1, 'photos');
         $photo = Photo::firstOrFail();
-        $response = $this->actingAs($this->person('mika'))->get("/api/photos/{$photo->id}")->assertOk()->assertHeader('Content-Type', 'image/png');
+        $response = $this->actingAs($this->person('mika'))->get("/api/photos/{$photo->id}")->assertOk()
+            ->assertHeader('Content-Type', 'image/png');
         self::assertSame($bytes, $response->streamedContent());
         self::assertSame(hash('sha256', $bytes), $photo->sha256);
 
@@ -186,7 +182,8 @@ final class FindingTest extends WorldCase
     public static function wrongPhotos(): iterable
     {
         yield 'a script that says it is a picture' => ['<?php echo 1;', 'no JPEG, PNG or WebP'];
-        yield 'a drawing with a script in it' => ['<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', 'no JPEG, PNG or WebP'];
+        yield 'a drawing with a script in it'
+            => ['<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', 'no JPEG, PNG or WebP'];
         yield 'another kind of picture' => [
             "GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;",
             'no JPEG, PNG or WebP',
@@ -198,14 +195,11 @@ final class FindingTest extends WorldCase
     public function test_what_is_no_photo_is_refused_and_the_finding_kept(string $bytes, string $why): void
     {
         $finding = Finding::where('state', 'open')->firstOrFail();
-        $said = $this->actingAs($this->person('oda'))
-            ->post(
-                "/api/findings/{$finding->id}/photos",
-                ['photo' => UploadedFile::fake()->createWithContent('a.png', $bytes)],
-                ['Accept' => 'application/json'],
-            )
-            ->assertStatus(422)
-            ->json('message');
+        $said = $this->actingAs($this->person('oda'))->post(
+            "/api/findings/{$finding->id}/photos",
+            ['photo' => UploadedFile::fake()->createWithContent('a.png', $bytes)],
+            ['Accept' => 'application/json'],
+        )->assertStatus(422)->json('message');
         self::assertStringContainsString($why, $said);
         self::assertSame([0, 0], [Photo::count(), count(glob(KeepPhoto::folder().'/*') ?: [])]);
     }

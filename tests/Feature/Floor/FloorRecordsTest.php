@@ -13,7 +13,10 @@ use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
 
-/** Everything done on the floor, in the crew, the library and the store stands in the record, by name, and the chain holds. */
+/**
+ * Everything done on the floor, in the crew, the library and the store stands in the record, by name, and the chain
+ * holds.
+ */
 final class FloorRecordsTest extends WorldCase
 {
     private static function gear(): Card
@@ -21,12 +24,16 @@ final class FloorRecordsTest extends WorldCase
         return Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
     }
 
-    /** @return iterable<string, array{callable(self): array{string, string, string, array<string, mixed>}, string, string, list<string>}> who and what, the record, by whom, what it holds */
+    /**
+     * @return iterable<string, array{callable(self): array{string, string, string, array<string, mixed>}, string, string, list<string>}>
+     *   who and what, the record, by whom, what it holds
+     */
     public static function doings(): iterable
     {
         $gear = static fn(): string => 'cards/'.self::gear()->id;
         yield 'handed over' => [
-            static fn(): array => ['oda', 'POST', "{$gear()}/hand-over", ['version' => self::gear()->version, 'said' => 'half done']],
+            static fn(): array
+                => ['oda', 'POST', "{$gear()}/hand-over", ['version' => self::gear()->version, 'said' => 'half done']],
             'card.handed_over',
             'Oda Fenn (T27)',
             ['number', 'state', 'said'],
@@ -44,7 +51,8 @@ final class FloorRecordsTest extends WorldCase
             ['what', 'quantity'],
         ];
         yield 'a tool in' => [
-            static fn(): array => ['ines', 'POST', 'loans/'.ToolLoan::whereNotNull('tool_id')->value('id').'/in', ['counted' => 1]],
+            static fn(): array
+                => ['ines', 'POST', 'loans/'.ToolLoan::whereNotNull('tool_id')->value('id').'/in', ['counted' => 1]],
             'tool.in',
             'Ines Maro (C01)',
             ['what', 'quantity'],
@@ -61,7 +69,8 @@ final class FloorRecordsTest extends WorldCase
             ['step', 'place', 'name', 'stamp'],
         ];
         yield 'a finding' => [
-            static fn(): array => ['oda', 'POST', "{$gear()}/findings", ['place' => 'p', 'extent' => 'e', 'severity' => 'critical']],
+            static fn(): array
+                => ['oda', 'POST', "{$gear()}/findings", ['place' => 'p', 'extent' => 'e', 'severity' => 'critical']],
             'finding.raised',
             'Oda Fenn (T27)',
             ['number', 'card', 'place', 'extent', 'severity', 'repeat_of'],
@@ -78,7 +87,8 @@ final class FloorRecordsTest extends WorldCase
             ['code', 'from', 'to', 'outcome', 'note', 'fleets'],
         ];
         yield 'a question' => [
-            static fn(): array => ['oda', 'POST', 'library/manuals/TM-OLN/questions', ['section' => '27-51', 'text' => 'why']],
+            static fn(): array
+                => ['oda', 'POST', 'library/manuals/TM-OLN/questions', ['section' => '27-51', 'text' => 'why']],
             'question.asked',
             'Oda Fenn (T27)',
             ['manual', 'section', 'text'],
@@ -106,7 +116,8 @@ final class FloorRecordsTest extends WorldCase
             ['tool', 'date', 'note'],
         ];
         yield 'a tool recalled' => [
-            static fn(): array => ['tor', 'POST', 'tools/TW-104/checks', ['date' => '2026-05-05', 'good' => false, 'note' => 'n']],
+            static fn(): array
+                => ['tor', 'POST', 'tools/TW-104/checks', ['date' => '2026-05-05', 'good' => false, 'note' => 'n']],
             'tool.recalled',
             'Tor Aldis (X02)',
             ['tool', 'date', 'note'],
@@ -134,16 +145,9 @@ final class FloorRecordsTest extends WorldCase
                 'POST',
                 'people',
                 [
-                    'login' => 'petra',
-                    'name' => 'Petra Lund',
-                    'stamp' => 'T90',
-                    'role' => 'technician',
-                    'base' => 'Skarnholm',
-                    'shift' => 'early',
-                    'weekdays' => [1],
-                    'trainee' => false,
-                    'password' => 'given-by-ines',
-                    'pin' => '7305',
+                    'login' => 'petra', 'name' => 'Petra Lund', 'stamp' => 'T90', 'role' => 'technician',
+                    'base' => 'Skarnholm', 'shift' => 'early', 'weekdays' => [1], 'trainee' => false,
+                    'password' => 'given-by-ines', 'pin' => '7305',
                 ],
             ],
             'person.entered',
@@ -156,14 +160,9 @@ final class FloorRecordsTest extends WorldCase
                 'POST',
                 "people/{$t->person('mika')->id}",
                 [
-                    'version' => 0,
-                    'name' => 'Mika Renamed',
-                    'stamp' => 'V01',
-                    'role' => 'viewer',
-                    'base' => 'Skarnholm',
-                    'shift' => $t->person('mika')->shift,
-                    'weekdays' => $t->person('mika')->weekdays,
-                    'trainee' => false,
+                    'version' => 0, 'name' => 'Mika Renamed', 'stamp' => 'V01', 'role' => 'viewer',
+                    'base' => 'Skarnholm', 'shift' => $t->person('mika')->shift,
+                    'weekdays' => $t->person('mika')->weekdays, 'trainee' => false,
                 ],
             ],
             'person.changed',
@@ -204,7 +203,11 @@ final class FloorRecordsTest extends WorldCase
             ['kind', 'value', 'why'],
         ];
         yield 'secrets given' => [
-            static fn(self $t): array => ['ines', 'POST', "people/{$t->person('oda')->id}/secrets", ['password' => 'given-by-ines', 'pin' => '7305']],
+            static fn(self $t): array
+                => [
+                    'ines', 'POST', "people/{$t->person('oda')->id}/secrets",
+                    ['password' => 'given-by-ines', 'pin' => '7305'],
+                ],
             'person.secrets_given',
             'Ines Maro (C01)',
             [],
@@ -216,7 +219,8 @@ final class FloorRecordsTest extends WorldCase
             ['password', 'pin'],
         ];
         yield 'goods' => [
-            static fn(): array => ['ines', 'POST', 'parts/JV-3242-11/goods', ['batch' => 'N', 'quantity' => 1, 'paper' => 'p']],
+            static fn(): array
+                => ['ines', 'POST', 'parts/JV-3242-11/goods', ['batch' => 'N', 'quantity' => 1, 'paper' => 'p']],
             'part.moved',
             'Ines Maro (C01)',
             ['batch', 'kind', 'quantity', 'left', 'paper'],
@@ -233,13 +237,18 @@ final class FloorRecordsTest extends WorldCase
             ['number', 'title', 'place', 'one_time', 'effectivity'],
         ];
         yield 'a part changed' => [
-            static fn(): array => ['ines', 'POST', 'parts/JV-3242-11', ['title' => 't', 'place' => 'p', 'one_time' => false, 'effectivity' => null]],
+            static fn(): array
+                => [
+                    'ines', 'POST', 'parts/JV-3242-11',
+                    ['title' => 't', 'place' => 'p', 'one_time' => false, 'effectivity' => null],
+                ],
             'part.changed',
             'Ines Maro (C01)',
             ['from', 'to'],
         ];
         yield 'an order' => [
-            static fn(): array => ['ines', 'POST', 'parts/JV-3242-11/orders', ['quantity' => 1, 'expected' => '2026-06-01']],
+            static fn(): array
+                => ['ines', 'POST', 'parts/JV-3242-11/orders', ['quantity' => 1, 'expected' => '2026-06-01']],
             'part.ordered',
             'Ines Maro (C01)',
             ['quantity', 'expected'],
@@ -256,23 +265,17 @@ final class FloorRecordsTest extends WorldCase
                 'POST',
                 'tools',
                 [
-                    'code' => 'DG-90',
-                    'title' => 't',
-                    'kind' => 'k',
-                    'unit' => 'mm',
-                    'resolution' => 0.01,
-                    'uncertainty' => 0.01,
-                    'low' => 0,
-                    'high' => 1,
-                    'place' => 'p',
-                    'checked' => '2026-05-05',
-                    'cal_due' => '2027-05-05',
-                    'paper' => 'c',
+                    'code' => 'DG-90', 'title' => 't', 'kind' => 'k', 'unit' => 'mm', 'resolution' => 0.01,
+                    'uncertainty' => 0.01, 'low' => 0, 'high' => 1, 'place' => 'p', 'checked' => '2026-05-05',
+                    'cal_due' => '2027-05-05', 'paper' => 'c',
                 ],
             ],
             'tool.entered',
             'Tor Aldis (X02)',
-            ['code', 'title', 'kind', 'unit', 'resolution', 'uncertainty', 'low', 'high', 'place', 'checked', 'cal_due', 'paper'],
+            [
+                'code', 'title', 'kind', 'unit', 'resolution', 'uncertainty', 'low', 'high', 'place', 'checked',
+                'cal_due', 'paper',
+            ],
         ];
         yield 'a tool sent away' => [
             static fn(): array => ['tor', 'POST', 'tools/FG-11/state', ['do' => 'away', 'why' => 'w']],
@@ -304,8 +307,12 @@ final class FloorRecordsTest extends WorldCase
      * @param list<string> $holds
      */
     #[DataProvider('doings')]
-    public function test_what_is_done_is_recorded_by_name_and_the_chain_holds(callable $do, string $what, string $who, array $holds): void
-    {
+    public function test_what_is_done_is_recorded_by_name_and_the_chain_holds(
+        callable $do,
+        string $what,
+        string $who,
+        array $holds,
+    ): void {
         $before = (int) DB::table('records')->max('id');
         $this->as(...$do($this))->assertSuccessful();
         $record = DB::table('records')->where('id', '>', $before)->where('what', $what)->orderBy('id')->first();
@@ -315,7 +322,10 @@ final class FloorRecordsTest extends WorldCase
         self::assertNull(app(Records::class)->verify()['broken']);
     }
 
-    /** @return iterable<string, array{callable(self): array{string, string, string, array<string, mixed>}, string}> all that carries a key; choosing the same PIN again changes nothing */
+    /**
+     * @return iterable<string, array{callable(self): array{string, string, string, array<string, mixed>}, string}> all
+     *   that carries a key; choosing the same PIN again changes nothing
+     */
     public static function keyed(): iterable
     {
         foreach (self::doings() as $name => [$do, $what]) {
@@ -349,7 +359,9 @@ final class FloorRecordsTest extends WorldCase
             ['hand-over', ['said' => '']],
             ['loans', ['what' => 'rags', 'quantity' => 0]],
         ] as [$path, $body]) {
-            $this->as('oda', 'POST', "cards/{$gear->id}/{$path}", ['version' => $gear->version, ...$body])->assertStatus(422);
+            $this->as('oda', 'POST', "cards/{$gear->id}/{$path}", [
+                'version' => $gear->version, ...$body,
+            ])->assertStatus(422);
         }
         self::assertSame([$before, $gear->version], [DB::table('records')->count(), $gear->refresh()->version]);
     }

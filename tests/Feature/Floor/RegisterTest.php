@@ -28,9 +28,9 @@ final class RegisterTest extends WorldCase
     private function step(string $kind): Step
     {
         $step = Step::where(['card_id' => $this->card->id, 'kind' => $kind])->orderBy('no')->firstOrFail();
-        Step::where('card_id', $this->card->id)->where('no', '<', $step->no)
-            ->where('state', Step::OPEN)
-            ->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T11:00:00Z']);
+        Step::where('card_id', $this->card->id)->where('no', '<', $step->no)->where('state', Step::OPEN)->update(
+            ['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T11:00:00Z'],
+        );
 
         return $step;
     }
@@ -41,19 +41,13 @@ final class RegisterTest extends WorldCase
         $this->work($this->card, $fit->no)->assertOk();
         $mine = SafingDevice::where('fitted_step_id', $fit->id)->firstOrFail();
         $like = [
-            'aircraft_id' => $this->card->aircraft_id,
-            'card_id' => $this->card->id,
-            'fitted_step_id' => $this->card->steps()->valueOrFail('id'),
-            'fitted_by' => $this->person('bram')->id,
-            'kind' => $mine->kind,
-            'flag' => 'red',
-            'fitted_at' => '2026-05-05T09:00:00Z',
+            'aircraft_id' => $this->card->aircraft_id, 'card_id' => $this->card->id,
+            'fitted_step_id' => $this->card->steps()->valueOrFail('id'), 'fitted_by' => $this->person('bram')->id,
+            'kind' => $mine->kind, 'flag' => 'red', 'fitted_at' => '2026-05-05T09:00:00Z',
         ];
         $elsewhere = SafingDevice::create($like + ['place' => 'another breaker']);
         $off = SafingDevice::create($like + [
-            'place' => $mine->place,
-            'removed_by' => $this->person('bram')->id,
-            'removed_at' => '2026-05-05T10:00:00Z',
+            'place' => $mine->place, 'removed_by' => $this->person('bram')->id, 'removed_at' => '2026-05-05T10:00:00Z',
         ]);
         $this->work($this->card, $this->step('safing_remove')->no)->assertOk();
         self::assertNotNull($mine->refresh()->removed_at);
@@ -63,12 +57,16 @@ final class RegisterTest extends WorldCase
             [$off->refresh()->removed_at, (int) $off->removed_by],
             'what was off before is not taken off again',
         );
-        self::assertSame(['another breaker'], array_column((array) $this->as('oda', 'GET', 'registers/QA-VFC')->json('devices'), 'place'));
+        self::assertSame(
+            ['another breaker'],
+            array_column((array) $this->as('oda', 'GET', 'registers/QA-VFC')->json('devices'), 'place'),
+        );
     }
 
     public function test_a_step_taken_back_leaves_no_reading_and_no_part_standing(): void
     {
-        $read = Step::where('card_id', $this->card->id)->whereIn('kind', ['measurement', 'torque'])->orderBy('no')->firstOrFail();
+        $read = Step::where('card_id', $this->card->id)->whereIn('kind', ['measurement', 'torque'])->orderBy('no')
+            ->firstOrFail();
         $step = $this->step($read->kind);
         $spec = $step->spec['reading'] ?? [];
         $tool = array_column(
@@ -81,15 +79,9 @@ final class RegisterTest extends WorldCase
         $good = (string) (((float) ($spec['limit']['min'] ?? 0) + (float) ($spec['limit']['max'] ?? 0)) / 2);
         $this->work($this->card, $step->no, 'read', ['entry' => $good, 'tool' => $tool])->assertOk();
         FittedPart::insert([
-            'step_id' => $step->id,
-            'card_id' => $this->card->id,
-            'part_id' => DB::table('parts')->value('id'),
-            'person_id' => $this->person('oda')->id,
-            'aircraft_id' => $this->card->aircraft_id,
-            'position' => 'port',
-            'quantity' => 1,
-            'at' => '2026-05-05T12:00:00Z',
-            'stands' => true,
+            'step_id' => $step->id, 'card_id' => $this->card->id, 'part_id' => DB::table('parts')->value('id'),
+            'person_id' => $this->person('oda')->id, 'aircraft_id' => $this->card->aircraft_id, 'position' => 'port',
+            'quantity' => 1, 'at' => '2026-05-05T12:00:00Z', 'stands' => true,
         ]);
         $standing = fn(): array => [
             DB::table('readings')->where(['step_id' => $step->id, 'stands' => true])->count(),

@@ -37,48 +37,40 @@ final class ImportTest extends WorldCase
 
     public function test_every_bad_item_of_a_programme_is_named_with_its_line(): void
     {
-        $item = static fn(string $code, string $more = '"interval": 300', string $card = 'SKV-05-21'): string => "{\"code\": \"{$code}\", \"title\": \"t {[\", \"chapter\": \"05\", \"rule\": \"first\", \"rebase\": \"planned\", \"card\": \"{$card}\", \"limits\": [{\"unit\": \"fh\", {$more}}]}";
-        $text = "{\"type\": \"SKV\",\n\"items\": [\n".implode(
-            ",\n",
-            [
-                $item('A'),
-                $item('B', '"interval": 0'),
-                $item('A'),
-                $item('C', '"interval": -5, "colour": 1'),
-                $item('D', '"interval": 5}, {"unit": "cyc", "interval": 5', 'nope'),
-                $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}'),
-            ],
-        )."\n]}";
+        $item = static fn(string $code, string $more = '"interval": 300', string $card = 'SKV-05-21'): string
+            => "{\"code\": \"{$code}\", \"title\": \"t {[\", \"chapter\": \"05\", \"rule\": \"first\", \"rebase\": "
+                ."\"planned\", \"card\": \"{$card}\", \"limits\": [{\"unit\": \"fh\", {$more}}]}";
+        $text = "{\"type\": \"SKV\",\n\"items\": [\n".implode(",\n", [
+            $item('A'), $item('B', '"interval": 0'), $item('A'), $item('C', '"interval": -5, "colour": 1'),
+            $item('D', '"interval": 5}, {"unit": "cyc", "interval": 5', 'nope'),
+            $item('E', '"interval": 5, "tolerance": {"abs": 1, "pct": 2}'),
+        ])."\n]}";
         $lines = $this->look('programme', $text)->assertStatus(422)->json('lines');
         self::assertSame(
             [
-                'line 4, items.1.limits.0.interval',
-                'line 5, items.2.code',
-                'line 6, items.3.limits.0.interval',
-                'line 6, items.3.limits.0.colour',
-                'line 7, items.4.card',
-                'line 7, items.4.limits.1.unit',
+                'line 4, items.1.limits.0.interval', 'line 5, items.2.code', 'line 6, items.3.limits.0.interval',
+                'line 6, items.3.limits.0.colour', 'line 7, items.4.card', 'line 7, items.4.limits.1.unit',
                 'line 8, items.5.limits.0.tolerance',
             ],
             array_column($lines, 'line'),
         );
         foreach ([
-            '{' => 'file',
-            '[]' => 'file',
-            '{"type": "XX", "items": []}' => 'type',
-            '{"type": "SKV"}' => 'items',
-            '{"type": "SKV", "items": {}}' => 'items',
-            '{"type": "SKV", "items": [], "more": 1}' => 'more',
+            '{' => 'file', '[]' => 'file', '{"type": "XX", "items": []}' => 'type', '{"type": "SKV"}' => 'items',
+            '{"type": "SKV", "items": {}}' => 'items', '{"type": "SKV", "items": [], "more": 1}' => 'more',
         ] as $bad => $place) {
             self::assertSame($place, $this->look('programme', $bad)->assertStatus(422)->json('lines.0.line'), $bad);
         }
-        self::assertSame(88, ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->count());
+        self::assertSame(
+            88,
+            ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->count(),
+        );
     }
 
     /** A file of nothing but faults: so many are listed, the rest are counted, and the answer stays small. */
     public function test_of_very_many_faults_the_first_are_listed_and_the_rest_counted(): void
     {
-        $answer = $this->look('flying', "mark,date,fh,ldg\n".str_repeat("QZ-000,2026-05-04,1,1\n", 20_000))->assertStatus(422);
+        $answer = $this->look('flying', "mark,date,fh,ldg\n".str_repeat("QZ-000,2026-05-04,1,1\n", 20_000))
+            ->assertStatus(422);
         self::assertCount(200, $answer->json('lines'));
         self::assertSame('line 201, mark', $answer->json('lines.199.line'));
         self::assertStringContainsString('20000 lines are wrong', $answer->json('message'));
@@ -92,10 +84,14 @@ final class ImportTest extends WorldCase
         $view = $this->look('flying', $text)->assertOk()->assertJsonPath('state', 'previewed')->json();
         self::assertSame('2026-05-03', Aircraft::where('mark', 'Q-406')->value('counters_as_of'));
         $before = Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'];
-        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk()->assertJsonPath('state', 'applied');
-        self::assertEqualsWithDelta($before + 5.5, Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'], 1e-9);
-        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")
-            ->assertStatus(422)
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk()
+            ->assertJsonPath('state', 'applied');
+        self::assertEqualsWithDelta(
+            $before + 5.5,
+            Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'],
+            1e-9,
+        );
+        $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422)
             ->assertJsonPath('message', 'This import was already applied.');
         $this->look('flying', $text)->assertStatus(422);
     }
@@ -105,12 +101,17 @@ final class ImportTest extends WorldCase
         $fleet = array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), 'stop', 'mark');
         $kinds = [];
         foreach (['SKV', 'OLN', 'TRK'] as $type) {
-            $view = $this->look('programme', (string) $this->as('ines', 'GET', "library/programmes/{$type}/file.json")->assertOk()->getContent())
-                ->assertOk()
-                ->json();
+            $view = $this->look(
+                'programme',
+                (string) $this->as('ines', 'GET', "library/programmes/{$type}/file.json")->assertOk()->getContent(),
+            )->assertOk()->json();
             foreach ($view['dates'] as $line) {
                 $stop = $fleet[$line['subject']];
-                self::assertSame($stop === null ? 'nothing' : "{$stop['date']}: {$stop['title']}", $line['before'], $line['subject']);
+                self::assertSame(
+                    $stop === null ? 'nothing' : "{$stop['date']}: {$stop['title']}",
+                    $line['before'],
+                    $line['subject'],
+                );
                 $kinds[] = $stop['kind'] ?? 'none';
             }
         }
@@ -120,15 +121,21 @@ final class ImportTest extends WorldCase
 
     public function test_what_a_programme_file_lacks_is_said_and_stays(): void
     {
-        $whole = json_decode((string) $this->as('ines', 'GET', 'library/programmes/TRK/file.json')->assertOk()->getContent(), true);
+        $whole = json_decode(
+            (string) $this->as('ines', 'GET', 'library/programmes/TRK/file.json')->assertOk()->getContent(),
+            true,
+        );
         $lacking = array_splice($whole['items'], 3, 2);
         $view = $this->look('programme', (string) json_encode($whole))->assertOk()->json();
-        self::assertSame([array_map(static fn(array $i): string => "{$i['code']} {$i['title']}", $lacking), []], [$view['left'], $view['changes']]);
+        self::assertSame([array_map(static fn(array $i): string => "{$i['code']} {$i['title']}", $lacking), []], [
+            $view['left'], $view['changes'],
+        ]);
     }
 
     public function test_a_preview_that_the_world_has_overtaken_is_looked_at_again(): void
     {
-        $view = $this->look('programme', (string) file_get_contents(database_path('demo/import/programme-SKV.json')))->assertOk()->json();
+        $view = $this->look('programme', (string) file_get_contents(database_path('demo/import/programme-SKV.json')))
+            ->assertOk()->json();
         self::assertSame(['changed', 'new item'], array_column($view['changes'], 'what'));
         ProgrammeItem::where('code', '32-42')->update(['title' => 'Brakes']);
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertStatus(422);
@@ -147,16 +154,13 @@ final class ImportTest extends WorldCase
     #[DataProvider('files')]
     public function test_a_programme_goes_out_and_comes_back_the_same(string $type, string $form, string $kind): void
     {
-        $text = (string) $this->actingAs($this->person('mika'))->get("/api/library/programmes/{$type}/file.{$form}")->assertOk()->getContent();
+        $text = (string) $this->actingAs($this->person('mika'))->get("/api/library/programmes/{$type}/file.{$form}")
+            ->assertOk()->getContent();
         $view = $this->look($kind, $text)->assertOk()->json();
         self::assertSame([], $view['changes']);
         ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', "{$type}%"))->update([
-            'title' => 'x',
-            'limits' => '[{"unit":"days","interval":9}]',
-            'access' => '["z"]',
-            'includes' => '[]',
-            'harsh' => null,
-            'hours' => 77,
+            'title' => 'x', 'limits' => '[{"unit":"days","interval":9}]', 'access' => '["z"]', 'includes' => '[]',
+            'harsh' => null, 'hours' => 77,
         ]);
         $view = $this->look($kind, $text)->assertOk()->json();
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
@@ -171,22 +175,37 @@ final class ImportTest extends WorldCase
     {
         $head = 'type,code,title,chapter,rule,rebase,card,component,unit,interval,tolerance_pct,harsh,phase';
         $lines = [
-            'SKV,A,t,05,first,planned,SKV-SVC,,fh,300,5,,', 'SKV,A,other,05,first,planned,SKV-SVC,,months,12,,,', 'SKV,B,t,05,first,planned,SKV-SVC,,fh,many,,,', 'SKV,C,t,05,first,planned,SKV-SVC,engine,cyc,300,,salt=2,',
-            'SKV,D,t,05,first,planned,SKV-SVC,propeller,cyc,300,,,', 'SKV,E,t,05,first,planned,SKV-SVC,,cyc,300,,,', 'SKV,F,t,05,first,planned,SKV-SVC,,fh,300,,,maybe', 'SKV,G,t,05', 'OLN,H,t,05,first,planned,OLN-SVC,,fh,300,,,',
+            'SKV,A,t,05,first,planned,SKV-SVC,,fh,300,5,,', 'SKV,A,other,05,first,planned,SKV-SVC,,months,12,,,',
+            'SKV,B,t,05,first,planned,SKV-SVC,,fh,many,,,', 'SKV,C,t,05,first,planned,SKV-SVC,engine,cyc,300,,salt=2,',
+            'SKV,D,t,05,first,planned,SKV-SVC,propeller,cyc,300,,,', 'SKV,E,t,05,first,planned,SKV-SVC,,cyc,300,,,',
+            'SKV,F,t,05,first,planned,SKV-SVC,,fh,300,,,maybe', 'SKV,G,t,05',
+            'OLN,H,t,05,first,planned,OLN-SVC,,fh,300,,,',
         ];
         self::assertSame(
             ['line 3, title', 'line 4, interval', 'line 8, phase', 'line 9', 'line 10, type'],
-            array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $lines))->assertStatus(422)->json('lines'), 'line'),
+            array_column(
+                $this->look('programme-csv', "{$head}\r\n".implode("\r\n", $lines))->assertStatus(422)->json('lines'),
+                'line',
+            ),
         );
         $shaped = array_diff_key($lines, [1 => 0, 2 => 0, 6 => 0, 7 => 0, 8 => 0]);
         self::assertSame(
             ['line 3, harsh.salt', 'line 4, limits.0.unit', 'line 5, limits.0.unit'],
-            array_column($this->look('programme-csv', "{$head}\r\n".implode("\r\n", $shaped))->assertStatus(422)->json('lines'), 'line'),
+            array_column(
+                $this->look('programme-csv', "{$head}\r\n".implode("\r\n", $shaped))->assertStatus(422)->json('lines'),
+                'line',
+            ),
         );
-        self::assertSame('line 1', $this->look('programme-csv', "type,code,interval\r\n")->assertStatus(422)->json('lines.0.line'));
+        self::assertSame(
+            'line 1',
+            $this->look('programme-csv', "type,code,interval\r\n")->assertStatus(422)->json('lines.0.line'),
+        );
     }
 
-    /** @return iterable<string, array{callable(\stdClass): void, string}> what is changed in the phase check, and how it is said */
+    /**
+     * @return iterable<string, array{callable(\stdClass): void, string}> what is changed in the phase check, and how it
+     *   is said
+     */
     public static function changes(): iterable
     {
         yield 'an interval' => [static function (\stdClass $i): void {

@@ -31,33 +31,56 @@ final class RevisionTest extends WorldCase
         $room = $this->as('ivo', 'GET', 'library/manuals/BM-TRK')->assertOk()->json();
         self::assertSame('1 card template and 1 open card must be re-read against revision 7.', $room['sentence']);
         $marked = array_values(array_filter($room['templates'], static fn(array $t): bool => $t['marked']));
-        self::assertSame(['TRK-76-22', 'both engines', 'its text is changed'], [$marked[0]['code'], $marked[0]['proposed'], $marked[0]['textState']]);
+        self::assertSame(['TRK-76-22', 'both engines', 'its text is changed'], [
+            $marked[0]['code'], $marked[0]['proposed'], $marked[0]['textState'],
+        ]);
         self::assertContains(['kind' => 'new', 'text' => ' both engines'], $marked[0]['pieces']);
-        self::assertSame(['76-22'], array_column(array_filter($room['passages'], static fn(array $p): bool => $p['state'] !== 'same'), 'section'));
+        self::assertSame(
+            ['76-22'],
+            array_column(
+                array_filter($room['passages'], static fn(array $p): bool => $p['state'] !== 'same'),
+                'section',
+            ),
+        );
         $card = $this->held();
-        $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'stands', 'note' => 'read'])
-            ->assertStatus(422)
-            ->assertJsonFragment(['message' => 'The card template TRK-76-22 is not re-read yet. That comes first, in Library.']);
-        $this->as('ivo', 'POST', "library/templates/{$this->template()->id}/reread", ['outcome' => 'stands', 'note' => 'x'])->assertStatus(403);
-        $this->as('ines', 'POST', "library/templates/{$this->template()->id}/reread", ['outcome' => 'new', 'note' => ''])->assertStatus(422);
+        $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->version, 'outcome' => 'stands', 'note' => 'read',
+        ])->assertStatus(422)->assertJsonFragment(
+            ['message' => 'The card template TRK-76-22 is not re-read yet. That comes first, in Library.'],
+        );
+        $this->as('ivo', 'POST', "library/templates/{$this->template()->id}/reread", [
+            'outcome' => 'stands', 'note' => 'x',
+        ])->assertStatus(403);
+        $this->as('ines', 'POST', "library/templates/{$this->template()->id}/reread", ['outcome' => 'new', 'note' => ''])
+            ->assertStatus(422);
     }
 
     public function test_the_new_method_for_every_fleet_and_the_card_made_anew(): void
     {
         $template = $this->template();
-        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'both engines now'])->assertOk();
-        self::assertSame([7, 'both engines', 6], [$template->refresh()->revision, $template->method, count($template->steps)]);
-        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'stands', 'note' => 'again'])->assertStatus(422);
+        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'new', 'note' => 'both engines now',
+        ])->assertOk();
+        self::assertSame([7, 'both engines', 6], [
+            $template->refresh()->revision, $template->method, count($template->steps),
+        ]);
+        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'stands', 'note' => 'again',
+        ])->assertStatus(422);
         $card = $this->held();
-        $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version + 1, 'outcome' => 'new', 'note' => 'x'])->assertStatus(409);
-        $view = $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'new', 'note' => 'read with Hald'])
-            ->assertOk()
-            ->json();
+        $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->version + 1, 'outcome' => 'new', 'note' => 'x',
+        ])->assertStatus(409);
+        $view = $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->version, 'outcome' => 'new', 'note' => 'read with Hald',
+        ])->assertOk()->json();
         self::assertSame([7, null, 6], [$view['revision'], $view['held'], count($view['steps'])]);
-        $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $view['version'], 'do' => 'done'])->assertOk();
+        $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $view['version'], 'do' => 'done'])
+            ->assertOk();
         self::assertSame(
             [['new', 6, 7], ['new', 6, 7]],
-            Reread::orderBy('id')->get()->map(static fn(Reread $r): array => [$r->outcome, $r->from_revision, $r->to_revision])->all(),
+            Reread::orderBy('id')->get()
+                ->map(static fn(Reread $r): array => [$r->outcome, $r->from_revision, $r->to_revision])->all(),
         );
         self::assertSame(2, DB::table('records')->whereIn('what', ['template.reread', 'card.reread'])->count());
     }
@@ -65,16 +88,17 @@ final class RevisionTest extends WorldCase
     public function test_a_card_that_is_begun_is_accepted_as_it_stands_and_loses_nothing(): void
     {
         $template = $this->template();
-        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])->assertOk();
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])
+            ->assertOk();
         $card = $this->held();
         Step::where(['card_id' => $card->id, 'no' => 1])->update(['state' => Step::DONE]);
-        $refused = $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'new', 'note' => 'n'])
-            ->assertStatus(422)
-            ->json('message');
+        $refused = $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->version, 'outcome' => 'new', 'note' => 'n',
+        ])->assertStatus(422)->json('message');
         self::assertStringContainsString('has steps done', $refused);
-        $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'stands', 'note' => 'what is done holds'])
-            ->assertOk()
-            ->assertJsonPath('held', null);
+        $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->version, 'outcome' => 'stands', 'note' => 'what is done holds',
+        ])->assertOk()->assertJsonPath('held', null);
         self::assertSame(4, $card->steps()->count());
     }
 
@@ -82,29 +106,24 @@ final class RevisionTest extends WorldCase
     {
         $flaps = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
         $file = (string) file_get_contents(base_path('database/demo/import/revision-TM-OLN-6.json'));
-        $seen = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'revision-TM-OLN-6.json', 'text' => $file])
-            ->assertSuccessful()
-            ->json();
+        $seen = $this->as('ines', 'POST', 'library/imports', [
+            'kind' => 'revision', 'name' => 'revision-TM-OLN-6.json', 'text' => $file,
+        ])->assertSuccessful()->json();
         self::assertNull($this->as('stig', 'GET', "cards/{$flaps->id}")->json('held'), 'looked at, it changes nothing');
         $this->as('ines', 'POST', "library/imports/{$seen['id']}/apply")->assertOk();
-        self::assertStringContainsString('TM-OLN is at revision 6', (string) $this->as('stig', 'GET', "cards/{$flaps->id}")->json('held'));
-        $this->as('stig', 'POST', "cards/{$flaps->id}/steps/4", ['version' => $flaps->version, 'do' => 'read', 'entry' => '0.2', 'tool' => 'FG-11'])
-            ->assertStatus(422);
-        $this->as(
-            'tor',
-            'POST',
-            "library/templates/{$flaps->template_id}/reread",
-            ['outcome' => 'stands', 'note' => 'limits read again with the desk'],
-        )
-            ->assertOk();
-        $this->as(
-            'stig',
-            'POST',
-            "cards/{$flaps->id}/reread",
-            ['version' => $flaps->version, 'outcome' => 'stands', 'note' => 'both jacks below 0.3'],
-        )
-            ->assertOk()
-            ->assertJsonPath('held', null);
+        self::assertStringContainsString(
+            'TM-OLN is at revision 6',
+            (string) $this->as('stig', 'GET', "cards/{$flaps->id}")->json('held'),
+        );
+        $this->as('stig', 'POST', "cards/{$flaps->id}/steps/4", [
+            'version' => $flaps->version, 'do' => 'read', 'entry' => '0.2', 'tool' => 'FG-11',
+        ])->assertStatus(422);
+        $this->as('tor', 'POST', "library/templates/{$flaps->template_id}/reread", [
+            'outcome' => 'stands', 'note' => 'limits read again with the desk',
+        ])->assertOk();
+        $this->as('stig', 'POST', "cards/{$flaps->id}/reread", [
+            'version' => $flaps->version, 'outcome' => 'stands', 'note' => 'both jacks below 0.3',
+        ])->assertOk()->assertJsonPath('held', null);
     }
 
     public function test_both_methods_stay_each_to_its_fleet(): void
@@ -112,54 +131,58 @@ final class RevisionTest extends WorldCase
         $template = $this->template();
         $other = DB::table('fleets')->insertGetId(['code' => 'school', 'name' => 'Coast school']);
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'n'])
-            ->assertStatus(422)
-            ->assertJsonFragment(['message' => 'Say which fleets work by the new method; the others keep the present one.']);
-        $this->as(
-            'ines',
-            'POST',
-            "library/templates/{$template->id}/reread",
-            ['outcome' => 'both', 'note' => 'the school only', 'fleets' => ['school']],
-        )
-            ->assertOk();
+            ->assertStatus(422)->assertJsonFragment(
+                ['message' => 'Say which fleets work by the new method; the others keep the present one.'],
+            );
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'both', 'note' => 'the school only', 'fleets' => ['school'],
+        ])->assertOk();
         self::assertSame([6, 7], [$template->refresh()->revision, $template->held_until]);
         // The held card's own method is in force for its fleet again.
         self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
         DB::table('aircraft')->where('mark', 'Q-404')->update(['fleet_id' => $other]);
         $made = [];
         foreach (['Q-404', 'Q-405'] as $mark) {
-            $item = DB::table('programme_items')->where(['code' => '76-22', 'type_id' => Aircraft::where('mark', $mark)->value('type_id')])
-                ->value('id');
-            $visit = $this->as(
-                'ines',
-                'POST',
-                'visits',
-                ['mark' => $mark, 'title' => 'x', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06', 'items' => [$item]],
-            )
-                ->assertCreated()
-                ->json('id');
+            $item = DB::table('programme_items')->where(
+                ['code' => '76-22', 'type_id' => Aircraft::where('mark', $mark)->value('type_id')],
+            )->value('id');
+            $visit = $this->as('ines', 'POST', 'visits', [
+                'mark' => $mark, 'title' => 'x', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06',
+                'items' => [$item],
+            ])->assertCreated()->json('id');
             $card = Card::with('template')->where('visit_id', $visit)->whereNotNull('item_id')->firstOrFail();
             $made[$mark] = [$card->template->method, $card->revision, $card->steps()->count()];
         }
         self::assertSame(['Q-404' => ['both engines', 7, 6], 'Q-405' => ['one engine', 6, 4]], $made);
 
         // A later revision marks both, also the one that is held; each is read again for itself.
-        $file = ['manual' => 'BM-TRK', 'revision' => 8, 'issued' => '2026-05-05', 'summary' => 'Cooling.', 'passages' => []];
-        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'rev8.json', 'text' => json_encode($file)])
-            ->assertOk()
-            ->json();
+        $file = [
+            'manual' => 'BM-TRK', 'revision' => 8, 'issued' => '2026-05-05', 'summary' => 'Cooling.', 'passages' => [],
+        ];
+        $look = $this->as('ines', 'POST', 'library/imports', [
+            'kind' => 'revision', 'name' => 'rev8.json', 'text' => json_encode($file),
+        ])->assertOk()->json();
         $this->as('ines', 'POST', "library/imports/{$look['id']}/apply")->assertOk();
-        self::assertStringContainsString('must be re-read', (string) $this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
-        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'n', 'fleets' => ['coast']])
-            ->assertStatus(422);
-        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'stands', 'note' => 'our data still names revision 6'])
-            ->assertOk();
+        self::assertStringContainsString(
+            'must be re-read',
+            (string) $this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'),
+        );
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'both', 'note' => 'n', 'fleets' => ['coast'],
+        ])->assertStatus(422);
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'stands', 'note' => 'our data still names revision 6',
+        ])->assertOk();
         self::assertSame([6, 8], [$template->refresh()->revision, $template->held_until]);
         self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
         self::assertSame(
             ['TRK-76-22/2'],
             array_values(array_filter(
                 array_column(
-                    array_filter($this->as('ines', 'GET', 'library/manuals/BM-TRK')->json('templates'), static fn(array $t): bool => $t['marked']),
+                    array_filter(
+                        $this->as('ines', 'GET', 'library/manuals/BM-TRK')->json('templates'),
+                        static fn(array $t): bool => $t['marked'],
+                    ),
                     'code',
                 ),
                 static fn(string $c): bool => str_starts_with($c, 'TRK-76-22'),
@@ -172,20 +195,27 @@ final class RevisionTest extends WorldCase
     {
         $template = $this->template();
         $card = $this->held();
-        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'this fleet', 'fleets' => ['coast']])
-            ->assertOk();
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'both', 'note' => 'this fleet', 'fleets' => ['coast'],
+        ])->assertOk();
         self::assertStringContainsString(
             'must be re-read',
             (string) $this->as('ivo', 'GET', "cards/{$card->id}")->json('held'),
             'the old method is not in force here',
         );
-        $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->version, 'do' => 'done'])->assertStatus(422);
+        $this->as('ivo', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->version, 'do' => 'done'])
+            ->assertStatus(422);
         $room = $this->as('ivo', 'GET', 'library/manuals/BM-TRK')->json();
-        self::assertSame([[$card->number, true]], array_map(static fn(array $c): array => [$c['number'], $c['templateRead']], $room['cards']));
-        $view = $this->as('ivo', 'POST', "cards/{$card->id}/reread", ['version' => $card->version, 'outcome' => 'new', 'note' => 'read'])
-            ->assertOk()
-            ->json();
-        self::assertSame([null, 7, 'both engines', 6], [$view['held'], $view['revision'], $view['method'], count($view['steps'])]);
+        self::assertSame(
+            [[$card->number, true]],
+            array_map(static fn(array $c): array => [$c['number'], $c['templateRead']], $room['cards']),
+        );
+        $view = $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->version, 'outcome' => 'new', 'note' => 'read',
+        ])->assertOk()->json();
+        self::assertSame([null, 7, 'both engines', 6], [
+            $view['held'], $view['revision'], $view['method'], count($view['steps']),
+        ]);
     }
 
     public function test_a_closed_card_that_a_later_revision_blocks_is_accepted_as_it_stands_and_lets_the_release_go_on(): void
@@ -194,19 +224,17 @@ final class RevisionTest extends WorldCase
         $card = $this->held();
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('ivo')->id]);
         $card->update(['state' => Card::CLOSED, 'critical' => false]);
-        $codes = fn(): array => array_column($this->as('wenna', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
+        $codes = fn(): array
+            => array_column($this->as('wenna', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
         self::assertContains('revision_stale', $codes());
-        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])->assertOk();
-        $this->as('wenna', 'POST', "cards/{$card->id}/reread", ['version' => $card->refresh()->version, 'outcome' => 'new', 'note' => 'n'])
-            ->assertStatus(422);
-        $this->as(
-            'wenna',
-            'POST',
-            "cards/{$card->id}/reread",
-            ['version' => $card->version, 'outcome' => 'stands', 'note' => 'worked before it was issued'],
-        )
-            ->assertOk()
-            ->assertJsonPath('state', 'closed');
+        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])
+            ->assertOk();
+        $this->as('wenna', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->refresh()->version, 'outcome' => 'new', 'note' => 'n',
+        ])->assertStatus(422);
+        $this->as('wenna', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->version, 'outcome' => 'stands', 'note' => 'worked before it was issued',
+        ])->assertOk()->assertJsonPath('state', 'closed');
         self::assertNotContains('revision_stale', $codes());
     }
 
@@ -223,21 +251,33 @@ final class RevisionTest extends WorldCase
                 ['section' => '29-14', 'title' => 'Hydraulic accumulator', 'text' => ''],
             ],
         ];
-        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'rev13.json', 'text' => json_encode($file)])
-            ->assertOk()
-            ->json();
+        $look = $this->as('ines', 'POST', 'library/imports', [
+            'kind' => 'revision', 'name' => 'rev13.json', 'text' => json_encode($file),
+        ])->assertOk()->json();
         self::assertSame(
-            [['61-21 Propeller governor', 'changed'], ['99-01 New', 'new passage'], ['29-14 Hydraulic accumulator', 'withdrawn']],
+            [
+                ['61-21 Propeller governor', 'changed'], ['99-01 New', 'new passage'],
+                ['29-14 Hydraulic accumulator', 'withdrawn'],
+            ],
             array_map(static fn(array $c): array => [$c['subject'], $c['what']], $look['changes']),
         );
         self::assertNotSame([], $look['dates']);
-        self::assertSame(12, DB::table('manuals')->where('code', 'AM-SKV')->value('revision'), 'a look changes nothing');
+        self::assertSame(
+            12,
+            DB::table('manuals')->where('code', 'AM-SKV')->value('revision'),
+            'a look changes nothing',
+        );
         $this->as('ines', 'POST', "library/imports/{$look['id']}/apply")->assertOk();
         $room = $this->as('ines', 'GET', 'library/manuals/AM-SKV')->json();
-        self::assertSame([13, 29], [$room['revision'], count(array_filter($room['templates'], static fn(array $t): bool => $t['marked']))]);
+        self::assertSame([13, 29], [
+            $room['revision'], count(array_filter($room['templates'], static fn(array $t): bool => $t['marked'])),
+        ]);
         self::assertSame(
             ['27-31'],
-            array_column(array_filter($room['passages'], static fn(array $p): bool => $p['state'] === 'same'), 'section'),
+            array_column(
+                array_filter($room['passages'], static fn(array $p): bool => $p['state'] === 'same'),
+                'section',
+            ),
             'what it does not name goes on',
         );
         $untouched = array_column($room['templates'], 'textState', 'code')['SKV-27-31'];
@@ -266,7 +306,12 @@ final class RevisionTest extends WorldCase
             ['methods' => [[
                 'of' => 'SKV-61-21',
                 'method' => 'm',
-                'steps' => [['kind' => 'hold', 'title' => 't', 'spec' => ['hold' => ['seconds' => 5, 'what' => 'x'], 'colour' => 'red']]],
+                'steps' => [
+                    [
+                        'kind' => 'hold', 'title' => 't',
+                        'spec' => ['hold' => ['seconds' => 5, 'what' => 'x'], 'colour' => 'red'],
+                    ],
+                ],
             ]]],
             'methods.0.steps.0.spec.colour',
         ];
@@ -276,10 +321,13 @@ final class RevisionTest extends WorldCase
     #[DataProvider('badFiles')]
     public function test_a_bad_revision_is_refused_by_its_place(array $spoilt, string $place): void
     {
-        $file = [...['manual' => 'AM-SKV', 'revision' => 13, 'issued' => '2026-05-04', 'summary' => 's', 'passages' => []], ...$spoilt];
-        $lines = $this->as('ines', 'POST', 'library/imports', ['kind' => 'revision', 'name' => 'x.json', 'text' => json_encode($file)])
-            ->assertStatus(422)
-            ->json('lines');
+        $file = [
+            ...['manual' => 'AM-SKV', 'revision' => 13, 'issued' => '2026-05-04', 'summary' => 's', 'passages' => []],
+            ...$spoilt,
+        ];
+        $lines = $this->as('ines', 'POST', 'library/imports', [
+            'kind' => 'revision', 'name' => 'x.json', 'text' => json_encode($file),
+        ])->assertStatus(422)->json('lines');
         self::assertSame($place, $lines[0]['line']);
     }
 
@@ -287,13 +335,17 @@ final class RevisionTest extends WorldCase
     {
         $card = $this->held();
         self::assertNull($this->as('ivo', 'GET', "cards/{$card->id}")->json('questions.0.answer'));
-        $id = $this->as('ivo', 'POST', 'library/manuals/BM-TRK/questions', ['section' => '76-22', 'text' => 'Cool down between the two?'])
-            ->assertOk()
-            ->json('questions.0.id');
+        $id = $this->as('ivo', 'POST', 'library/manuals/BM-TRK/questions', [
+            'section' => '76-22', 'text' => 'Cool down between the two?',
+        ])->assertOk()->json('questions.0.id');
         $this->as('ivo', 'POST', "library/questions/{$id}/answer", ['answer' => 'yes'])->assertStatus(403);
-        $this->as('wenna', 'POST', "library/questions/{$id}/answer", ['answer' => 'Only after the second.', 'reference' => 'desk answer TRK-0044'])
-            ->assertOk();
+        $this->as('wenna', 'POST', "library/questions/{$id}/answer", [
+            'answer' => 'Only after the second.', 'reference' => 'desk answer TRK-0044',
+        ])->assertOk();
         $this->as('wenna', 'POST', "library/questions/{$id}/answer", ['answer' => 'No.'])->assertStatus(422);
-        self::assertContains('Only after the second.', array_column($this->as('ivo', 'GET', "cards/{$card->id}")->json('questions'), 'answer'));
+        self::assertContains(
+            'Only after the second.',
+            array_column($this->as('ivo', 'GET', "cards/{$card->id}")->json('questions'), 'answer'),
+        );
     }
 }

@@ -35,30 +35,43 @@ final class AgainstRecordsTest extends WorldCase
         $this->card = $card->id;
         Step::where('card_id', $card->id)->update(['state' => Step::DONE]);
         $counted = $card->loans()->whereNull('in_at')->pluck('quantity', 'id')->all();
-        $this->as(
-            'stig',
-            'POST',
-            "cards/{$card->id}/sign",
-            ['version' => $card->refresh()->version, 'stamp' => 'T45', 'pin' => $this->pin('stig'), 'spent' => 2, 'counted' => $counted],
-        )
-            ->assertOk();
+        $this->as('stig', 'POST', "cards/{$card->id}/sign", [
+            'version' => $card->refresh()->version, 'stamp' => 'T45', 'pin' => $this->pin('stig'), 'spent' => 2,
+            'counted' => $counted,
+        ])->assertOk();
     }
 
     private function pin(string $login): string
     {
-        return array_column(json_decode((string) file_get_contents(database_path('demo/people.json')), true), 'pin', 'login')[$login];
+        return array_column(
+            json_decode((string) file_get_contents(database_path('demo/people.json')), true),
+            'pin',
+            'login',
+        )[$login];
     }
 
     /** @return iterable<string, array{string, string}> what is done to the database, and what is said */
     public static function changes(): iterable
     {
-        yield 'another signer' => ['update cards set signed_by = 1 where id = {card}', 'is not as it was: Stig Omdal (T45) signed it'];
-        yield 'another time' => ["update cards set signed_at = '2026-05-04T10:00:00Z' where id = {card}", 'signed it at 2026-05-05T12:2'];
+        yield 'another signer' => [
+            'update cards set signed_by = 1 where id = {card}', 'is not as it was: Stig Omdal (T45) signed it',
+        ];
+        yield 'another time' => [
+            "update cards set signed_at = '2026-05-04T10:00:00Z' where id = {card}", 'signed it at 2026-05-05T12:2',
+        ];
         yield 'opened again' => ["update cards set state = 'in_work' where id = {card}", 'is not as it was'];
         yield 'no signer any more' => ['update cards set signed_by = null where id = {card}', 'is not as it was'];
-        yield 'a reading' => ["update readings set value = value + 1 where at > '2026-05-05T10:00:00Z'", 'A reading is not as it was taken'];
-        yield 'a verdict' => ["update readings set verdict = 'fail' where at > '2026-05-05T10:00:00Z'", 'A reading is not as it was taken'];
-        yield 'a reading gone' => ["delete from readings where at > '2026-05-05T10:00:00Z'", 'A reading is not as it was taken'];
+        yield 'a reading' => [
+            "update readings set value = value + 1 where at > '2026-05-05T10:00:00Z'",
+            'A reading is not as it was taken',
+        ];
+        yield 'a verdict' => [
+            "update readings set verdict = 'fail' where at > '2026-05-05T10:00:00Z'",
+            'A reading is not as it was taken',
+        ];
+        yield 'a reading gone' => [
+            "delete from readings where at > '2026-05-05T10:00:00Z'", 'A reading is not as it was taken',
+        ];
     }
 
     #[DataProvider('changes')]
@@ -78,21 +91,14 @@ final class AgainstRecordsTest extends WorldCase
         $number = 'JV-2026-9001';
         $said = ['statement' => 'all of it', 'due' => [['code' => '29-14', 'hours' => 1.0]]];
         $row = [
-            'visit_id' => Certificate::query()->value('visit_id'),
-            'person_id' => $this->person('tor')->id,
-            'at' => '2026-05-05T12:20:00Z',
-            'moved' => [],
-            'number' => $number,
-            'said' => $said,
+            'visit_id' => Certificate::query()->value('visit_id'), 'person_id' => $this->person('tor')->id,
+            'at' => '2026-05-05T12:20:00Z', 'moved' => [], 'number' => $number, 'said' => $said,
         ];
         DB::table('releases')->delete();
         Certificate::create($row);
-        app(Records::class)->write(
-            $this->person('tor'),
-            'aircraft.released',
-            'visit:1',
-            ['certificate' => $number, 'sha256' => hash('sha256', (string) json_encode($said))],
-        );
+        app(Records::class)->write($this->person('tor'), 'aircraft.released', 'visit:1', [
+            'certificate' => $number, 'sha256' => hash('sha256', (string) json_encode($said)),
+        ]);
         $seen = [$found()];
         DB::table('releases')->update(['said' => json_encode(['statement' => 'some of it'] + $said)]);
         $seen[] = $found();

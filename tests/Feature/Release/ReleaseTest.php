@@ -26,38 +26,28 @@ final class ReleaseTest extends WorldCase
     {
         $done = ['state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T12:00:00Z'];
         $closed = [
-            'state' => Card::CLOSED,
-            'signed_by' => $this->person('oda')->id,
-            'signed_at' => '2026-05-05T12:00:00Z',
-            'inspected_by' => $this->person('runa')->id,
-            'inspected_at' => '2026-05-05T12:30:00Z',
+            'state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z',
+            'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:30:00Z',
         ];
-        $items = ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->whereIn('code', ['61-21', '29-14'])
-            ->pluck('id', 'code');
+        $items = ProgrammeItem::whereHas(
+            'template',
+            static fn($q) => $q->where('code', 'like', 'SKV%'),
+        )->whereIn('code', ['61-21', '29-14'])->pluck('id', 'code');
         $aircraft = Aircraft::where('mark', 'QA-VFC')->firstOrFail();
-        ItemStatus::where(['aircraft_id' => $aircraft->id, 'item_id' => $items['29-14']])->update(['date' => '2025-11-30', 'planned' => null]);
+        ItemStatus::where(
+            ['aircraft_id' => $aircraft->id, 'item_id' => $items['29-14']],
+        )->update(['date' => '2025-11-30', 'planned' => null]);
         $before = array_column($this->as('ines', 'GET', 'fleet/QA-VFC')->json('items'), null, 'code');
-        $visit = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            [
-                'mark' => 'QA-VFC',
-                'title' => 'two',
-                'bay' => 'bay 2',
-                'start' => '2026-05-05',
-                'end' => '2026-05-06',
-                'items' => $items->values()->all(),
-            ],
-        )
-            ->assertCreated()
-            ->json('id');
+        $visit = $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFC', 'title' => 'two', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06',
+            'items' => $items->values()->all(),
+        ])->assertCreated()->json('id');
         Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update($done);
         Card::where('visit_id', $visit)->update($closed);
-        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '0'])
-            ->assertStatus(422)
+        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '0'])->assertStatus(422)
             ->assertJsonPath('message', 'Stamp or PIN is wrong. Nothing was signed; enter both again.');
-        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()->assertJsonPath('state', 'released');
+        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()
+            ->assertJsonPath('state', 'released');
         $after = array_column($this->as('ines', 'GET', 'fleet/QA-VFC')->json('items'), null, 'code');
 
         // The governor keeps its plan but was done too early for its window, so it counts from today's hours.
@@ -65,12 +55,20 @@ final class ReleaseTest extends WorldCase
         self::assertSame(number_format($now, 1, '.', '').' flight hours', $after['61-21']['limits'][0]['base']);
         self::assertSame('600 flight hours', $after['61-21']['remaining']);
         // The accumulator counts from when it was done.
-        self::assertSame(['2026-05-05', '2026-11-05'], [$after['29-14']['limits'][0]['base'], $after['29-14']['limits'][0]['next']]);
+        self::assertSame(['2026-05-05', '2026-11-05'], [
+            $after['29-14']['limits'][0]['base'], $after['29-14']['limits'][0]['next'],
+        ]);
         self::assertSame('2026-05-30', $before['29-14']['limits'][0]['next'], '30 November and 6 months');
-        $planned = ItemStatus::where(['aircraft_id' => $aircraft->id, 'item_id' => $items['61-21']])->firstOrFail()->planned;
-        self::assertEqualsWithDelta($now + 46.5, (float) ($planned['fh'] ?? 0), 0.01, 'what had been planned is kept for the next base');
-        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])
-            ->assertStatus(422)
+        $planned = ItemStatus::where(
+            ['aircraft_id' => $aircraft->id, 'item_id' => $items['61-21']],
+        )->firstOrFail()->planned;
+        self::assertEqualsWithDelta(
+            $now + 46.5,
+            (float) ($planned['fh'] ?? 0),
+            0.01,
+            'what had been planned is kept for the next base',
+        );
+        $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)
             ->assertJsonPath('message', 'This visit is already released.');
     }
 
@@ -80,31 +78,26 @@ final class ReleaseTest extends WorldCase
         $sign = fn() => $this->as('tor', 'POST', "release/{$visit}", ['stamp' => 'X02', 'pin' => '5520']);
         $step = Step::whereIn('card_id', Card::where('visit_id', $visit)->select('id'))->firstOrFail();
         $keeps = [
-            'a step' => [static fn() => $step->update(['state' => Step::OPEN]), static fn() => $step->update(['state' => Step::DONE])],
+            'a step' => [
+                static fn()
+                    => $step->update(['state' => Step::OPEN]), static fn() => $step->update(['state' => Step::DONE]),
+            ],
             'a card' => [
                 static fn() => $step->card()->update(['state' => Card::SIGNED]),
                 static fn() => $step->card()->update(['state' => Card::CLOSED]),
             ],
             'a tool' => [
                 static fn() => DB::table('tool_loans')->insert([
-                    'card_id' => $step->card_id,
-                    'person_id' => 2,
-                    'what' => 'rags',
-                    'quantity' => 1,
+                    'card_id' => $step->card_id, 'person_id' => 2, 'what' => 'rags', 'quantity' => 1,
                     'out_at' => '2026-05-05T10:00:00Z',
                 ]),
                 static fn() => DB::table('tool_loans')->where('card_id', $step->card_id)->delete(),
             ],
             'a device' => [
                 static fn() => SafingDevice::create([
-                    'aircraft_id' => Card::findOrFail($step->card_id)->aircraft_id,
-                    'card_id' => $step->card_id,
-                    'fitted_step_id' => $step->id,
-                    'fitted_by' => 2,
-                    'kind' => 'Collar',
-                    'place' => 'panel',
-                    'flag' => 'red',
-                    'fitted_at' => '2026-05-05T10:00:00Z',
+                    'aircraft_id' => Card::findOrFail($step->card_id)->aircraft_id, 'card_id' => $step->card_id,
+                    'fitted_step_id' => $step->id, 'fitted_by' => 2, 'kind' => 'Collar', 'place' => 'panel',
+                    'flag' => 'red', 'fitted_at' => '2026-05-05T10:00:00Z',
                 ]),
                 static fn() => SafingDevice::where('card_id', $step->card_id)->delete(),
             ],
@@ -125,24 +118,13 @@ final class ReleaseTest extends WorldCase
         SafingDevice::query()->update(['removed_at' => '2026-05-05T10:00:00Z']);
         $step = $card->steps()->firstOrFail();
         SafingDevice::create([
-            'aircraft_id' => $card->aircraft_id,
-            'card_id' => $card->id,
-            'fitted_step_id' => $step->id,
-            'fitted_by' => $this->person('oda')->id,
-            'kind' => 'Collar',
-            'place' => 'panel',
-            'flag' => 'red',
+            'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'fitted_step_id' => $step->id,
+            'fitted_by' => $this->person('oda')->id, 'kind' => 'Collar', 'place' => 'panel', 'flag' => 'red',
             'fitted_at' => '2026-05-05T10:00:00Z',
         ]);
         $finding = Finding::create([
-            'aircraft_id' => $card->aircraft_id,
-            'card_id' => $card->id,
-            'raised_by' => $this->person('oda')->id,
-            'number' => 'F0099',
-            'chapter' => '61',
-            'place' => 'boot',
-            'extent' => 'torn',
-            'state' => 'open',
+            'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->person('oda')->id,
+            'number' => 'F0099', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
         $option = $this->as('ines', 'GET', 'deferrals')->json('findings.0.options.0');
@@ -155,14 +137,12 @@ final class ReleaseTest extends WorldCase
         $wrong = DB::table('listed_items')->where('code', '25-L1')->value('id');
         self::assertStringContainsString(
             'does not cover this finding',
-            $this->as(
-                'ines',
-                'POST',
-                "findings/{$finding->id}/defer",
-                [...$body, 'item' => $wrong, 'safed' => true],
-            )->assertStatus(422)->json('message'),
+            $this->as('ines', 'POST', "findings/{$finding->id}/defer", [
+                ...$body, 'item' => $wrong, 'safed' => true,
+            ])->assertStatus(422)->json('message'),
         );
-        $codes = fn(): array => array_column($this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
+        $codes = fn(): array
+            => array_column($this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
         self::assertContains('safing_left', $codes());
         $this->as('ines', 'POST', "findings/{$finding->id}/defer", [...$body, 'safed' => true])->assertOk();
         self::assertNotContains('safing_left', $codes());
@@ -180,7 +160,10 @@ final class ReleaseTest extends WorldCase
         $visit = DB::table('visits')->where('state', 'in_work')->value('id');
         Card::where('visit_id', $visit)->update(['state' => Card::CLOSED]);
         DB::table('manuals')->where('code', 'AM-SKV')->update(['revision' => 13]);
-        self::assertContains('revision_stale', array_column($this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'code'));
+        self::assertContains(
+            'revision_stale',
+            array_column($this->as('tor', 'GET', "release/{$visit}")->json('blockers'), 'code'),
+        );
         $tools = array_column($this->as('mika', 'GET', 'stores')->json('tools'), 'range', 'code');
         self::assertSame('0.02 to 1 mm, reads to 0.02', $tools['FG-11']);
     }
@@ -193,41 +176,36 @@ final class ReleaseTest extends WorldCase
             $this->as('ines', 'GET', 'fleet/QC-TAA')->json('items'),
             static fn(array $i): bool => $i['title'] === 'Borescope inspection, engine 2',
         ))[0];
-        $visit = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            [
-                'mark' => 'QC-TAA',
-                'title' => 'both',
-                'bay' => 'bay 3',
-                'start' => '2026-05-05',
-                'end' => '2026-05-06',
-                'items' => [$items['05-24']['key'], $engine['key']],
-            ],
-        )
-            ->assertCreated()
-            ->json('id');
-        self::assertSame('Borescope inspection, engine 2', Card::where(['visit_id' => $visit])->whereNotNull('component_id')->firstOrFail()->title);
+        $visit = $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QC-TAA',
+            'title' => 'both',
+            'bay' => 'bay 3',
+            'start' => '2026-05-05',
+            'end' => '2026-05-06',
+            'items' => [$items['05-24']['key'], $engine['key']],
+        ])->assertCreated()->json('id');
+        self::assertSame(
+            'Borescope inspection, engine 2',
+            Card::where(['visit_id' => $visit])->whereNotNull('component_id')->firstOrFail()->title,
+        );
         Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update([
-            'state' => Step::DONE,
-            'done_by' => $this->person('oda')->id,
-            'done_at' => '2026-05-05T12:00:00Z',
+            'state' => Step::DONE, 'done_by' => $this->person('oda')->id, 'done_at' => '2026-05-05T12:00:00Z',
         ]);
         Card::where('visit_id', $visit)->update([
-            'state' => Card::CLOSED,
-            'signed_by' => $this->person('oda')->id,
-            'signed_at' => '2026-05-05T12:00:00Z',
+            'state' => Card::CLOSED, 'signed_by' => $this->person('oda')->id, 'signed_at' => '2026-05-05T12:00:00Z',
         ]);
         $certifier = DB::table('people')->whereIn(
             'id',
             DB::table('qualifications')->where(['kind' => 'rating', 'value' => 'OLN'])->select('person_id'),
-        )
-            ->whereIn('id', DB::table('qualifications')->where('value', 'certify')->select('person_id'))
-            ->first();
+        )->whereIn('id', DB::table('qualifications')->where('value', 'certify')->select('person_id'))->first();
         self::assertNotNull($certifier);
-        $pin = array_column(json_decode((string) file_get_contents(database_path('demo/people.json')), true), 'pin', 'login')[$certifier->login];
-        $this->as($certifier->login, 'POST', "release/{$visit}", ['stamp' => $certifier->stamp, 'pin' => $pin])->assertOk();
+        $pin = array_column(
+            json_decode((string) file_get_contents(database_path('demo/people.json')), true),
+            'pin',
+            'login',
+        )[$certifier->login];
+        $this->as($certifier->login, 'POST', "release/{$visit}", ['stamp' => $certifier->stamp, 'pin' => $pin])
+            ->assertOk();
         foreach (['05-24', '05-12', '05-06'] as $code) {
             $status = ItemStatus::where([
                 'aircraft_id' => $craft->id,
@@ -255,16 +233,22 @@ final class ReleaseTest extends WorldCase
             array_column($view->json('blockers'), 'codes'),
             'a line for the card; who is at it first',
         );
-        self::assertContains('not_authorised', array_column($this->as('oda', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code'));
+        self::assertContains(
+            'not_authorised',
+            array_column($this->as('oda', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code'),
+        );
         self::assertStringContainsString(
             '4 open points keep it here, first: Oda Fenn, on card ',
-            $this->as('tor', 'POST', "release/{$card->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])->assertStatus(422)->json('message'),
+            $this->as('tor', 'POST', "release/{$card->visit_id}", ['stamp' => 'X02', 'pin' => '5520'])
+                ->assertStatus(422)->json('message'),
         );
         $finding = $card->findings()->firstOrFail();
-        $this->as('oda', 'POST', "findings/{$finding->id}/fixed", ['how' => 'dressed out', 'stamp' => 'T27', 'pin' => '2741'])->assertNotFound();
+        $this->as('oda', 'POST', "findings/{$finding->id}/fixed", [
+            'how' => 'dressed out', 'stamp' => 'T27', 'pin' => '2741',
+        ])->assertNotFound();
         $finding->update(['state' => 'fixed']);
-        $this->as('ines', 'POST', "findings/{$finding->id}/defer", ['item' => 1, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101'])
-            ->assertStatus(422)
-            ->assertJsonPath('message', 'Finding F0021 is already fixed.');
+        $this->as('ines', 'POST', "findings/{$finding->id}/defer", [
+            'item' => 1, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101',
+        ])->assertStatus(422)->assertJsonPath('message', 'Finding F0021 is already fixed.');
     }
 }

@@ -27,7 +27,9 @@ final class AnswersTest extends WorldCase
 {
     private static ?\stdClass $description = null;
 
-    /** @return iterable<string, array{string, string, int}> route as described, as asked, the most queries it may take */
+    /**
+     * @return iterable<string, array{string, string, int}> route as described, as asked, the most queries it may take
+     */
     public static function rooms(): iterable
     {
         yield 'me' => ['/api/me', 'me', 6];
@@ -80,10 +82,18 @@ final class AnswersTest extends WorldCase
         DB::enableQueryLog();
         $answer = $this->as('oda', 'GET', $path)->assertOk();
         // Without the two that find who asks.
-        self::assertLessThanOrEqual($most, count(DB::getQueryLog()) - 2, implode("\n", array_column(DB::getQueryLog(), 'query')));
+        self::assertLessThanOrEqual(
+            $most,
+            count(DB::getQueryLog()) - 2,
+            implode("\n", array_column(DB::getQueryLog(), 'query')),
+        );
         $validator = new Validator;
-        $validator->resolver()
-            ?->registerRaw((object) ['$id' => 'jorvel:/api', 'components' => $description->components, '$ref' => $schema->{'$ref'}], 'jorvel:/api');
+        $validator->resolver()?->registerRaw(
+            (object) [
+                '$id' => 'jorvel:/api', 'components' => $description->components, '$ref' => $schema->{'$ref'},
+            ],
+            'jorvel:/api',
+        );
         $error = $validator->validate(json_decode((string) $answer->getContent()), 'jorvel:/api')->error();
         self::assertNull($error, $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error)));
     }
@@ -91,8 +101,10 @@ final class AnswersTest extends WorldCase
     public function test_the_world_is_the_same_at_every_load(): void
     {
         $print = static fn(): string => hash('sha256', (string) json_encode([
-            Aircraft::orderBy('id')->get(), ItemStatus::orderBy('id')->get(), ProgrammeItem::orderBy('id')->get(), CardTemplate::orderBy('id')->get(), Card::orderBy('id')->get(),
-            Step::orderBy('id')->get(), Finding::orderBy('id')->get(), Deferral::orderBy('id')->get(), Tool::orderBy('id')->get(), Qualification::orderBy('id')->get(), Certificate::orderBy('id')->get(),
+            Aircraft::orderBy('id')->get(), ItemStatus::orderBy('id')->get(), ProgrammeItem::orderBy('id')->get(),
+            CardTemplate::orderBy('id')->get(), Card::orderBy('id')->get(),
+            Step::orderBy('id')->get(), Finding::orderBy('id')->get(), Deferral::orderBy('id')->get(),
+            Tool::orderBy('id')->get(), Qualification::orderBy('id')->get(), Certificate::orderBy('id')->get(),
         ]));
         $first = $print();
         Artisan::call('jorvel:demo', ['--fresh' => true]);
@@ -104,25 +116,9 @@ final class AnswersTest extends WorldCase
         DB::statement('pragma foreign_keys = off');
         DB::table('tenures')->delete();
         foreach ([
-            'releases',
-            'deferrals',
-            'findings',
-            'safing_devices',
-            'readings',
-            'rig_runs',
-            'assignments',
-            'presences',
-            'handovers',
-            'tool_loans',
-            'tool_recalls',
-            'parts',
-            'steps',
-            'cards',
-            'visits',
-            'item_statuses',
-            'flying_entries',
-            'aircraft',
-            'tools',
+            'releases', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'presences',
+            'handovers', 'tool_loans', 'tool_recalls', 'parts', 'steps', 'cards', 'visits', 'item_statuses',
+            'flying_entries', 'aircraft', 'tools',
         ] as $table) {
             DB::table($table)->delete();
         }

@@ -17,10 +17,16 @@ use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
 
-/** What the commonest acts cost: queries, and the write lock. And that nothing remembered or kept outlives what it was made of. */
+/**
+ * What the commonest acts cost: queries, and the write lock. And that nothing remembered or kept outlives what it was
+ * made of.
+ */
 final class BudgetTest extends WorldCase
 {
-    /** @return iterable<string, array{string, int, int}> what is done, the most queries it may take, the transactions that it opens */
+    /**
+     * @return iterable<string, array{string, int, int}> what is done, the most queries it may take, the transactions
+     *   that it opens
+     */
     public static function acts(): iterable
     {
         yield 'a step counted' => ['count', 30, 1];
@@ -60,23 +66,17 @@ final class BudgetTest extends WorldCase
             "cards/{$card->id}/steps/{$no}",
             ['version' => $card->refresh()->version, ...$body],
             "k{$no}",
-        )
-            ->assertOk();
+        )->assertOk();
         $count = fn() => $step(8, ['do' => 'count', 'entry' => '50']);
-        $compare = fn() => $step(9, ['do' => 'compare', 'entries' => ['shown' => '92', 'real' => '91'], 'tool' => 'PG-28']);
+        $compare = fn()
+            => $step(9, ['do' => 'compare', 'entries' => ['shown' => '92', 'real' => '91'], 'tool' => 'PG-28']);
         $moved = Card::where(['visit_id' => 1, 'state' => Card::OPEN])->orderBy('planned_start')->firstOrFail();
-        $move = fn(bool $keep) => $this->as(
-            'ines',
-            'POST',
-            'visits/1/board/move',
-            [
-                'card' => $moved->id,
-                'slot' => 40,
-                'version' => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version'),
-                'keep' => $keep,
-            ],
-        )
-            ->assertOk();
+        $move = fn(bool $keep) => $this->as('ines', 'POST', 'visits/1/board/move', [
+            'card' => $moved->id,
+            'slot' => 40,
+            'version' => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version'),
+            'keep' => $keep,
+        ])->assertOk();
         $this->person('ines');
         if ($act === 'compare' || $act === 'start') {
             $count();
@@ -89,7 +89,8 @@ final class BudgetTest extends WorldCase
             'count' => $count,
             'compare' => $compare,
             'start' => fn() => $step(10, ['do' => 'start']),
-            'slip' => fn() => [$moved->refresh(), $this->as('ines', 'GET', "visits/1/cards/{$moved->id}/slip")->assertOk()],
+            'slip' => fn()
+                => [$moved->refresh(), $this->as('ines', 'GET', "visits/1/cards/{$moved->id}/slip")->assertOk()],
             default => static fn() => $move($act === 'move'),
         };
     }
@@ -108,19 +109,16 @@ final class BudgetTest extends WorldCase
         foreach (Card::inRandomOrder('7')->limit(20)->pluck('id') as $id) {
             $loaded = app(LoadCard::class)($id)->card;
             $plain = Card::with([
-                'visit',
-                'aircraft.type',
-                'assignments',
-                'hands',
-                'handovers',
-                'waitsFor:id,number,title,state',
+                'visit', 'aircraft.type', 'assignments', 'hands', 'handovers', 'waitsFor:id,number,title,state',
                 'steps',
             ])->findOrFail($id);
             self::assertSame($plain->getAttributes(), $loaded->getAttributes());
             foreach (['visit', 'assignments', 'hands', 'handovers', 'waitsFor', 'steps'] as $relation) {
                 $of = static fn(Card $c): array => array_map(
                     static fn(array $r): array => array_diff_key($r, ['pivot' => 0, 'person' => 0, 'card' => 0]),
-                    $relation === 'visit' ? [$c->visit->toArray()] : $c->getRelation($relation)->sortBy('id')->values()->toArray(),
+                    $relation === 'visit'
+                        ? [$c->visit->toArray()]
+                        : $c->getRelation($relation)->sortBy('id')->values()->toArray(),
                 );
                 self::assertEquals($of($plain), $of($loaded), $relation);
             }
@@ -131,7 +129,8 @@ final class BudgetTest extends WorldCase
     public function test_what_is_remembered_is_forgotten_when_its_table_is_written_to(): void
     {
         $visit = Visit::with('aircraft.type')->findOrFail(1);
-        $people = static fn(): int => max(app(HangarHours::class)->of($visit, Instant::parse('2026-05-06T08:00:00Z'))->people()['*']);
+        $people = static fn(): int
+            => max(app(HangarHours::class)->of($visit, Instant::parse('2026-05-06T08:00:00Z'))->people()['*']);
         $before = $people();
         DB::enableQueryLog();
         DB::flushQueryLog();
@@ -159,7 +158,8 @@ final class BudgetTest extends WorldCase
         self::assertSame($first, $window());
         self::assertSame(1, DB::table('cache')->where('key', 'like', '%window%')->count());
         $changes = [
-            'a finding' => 'update findings set fix_hours = 400 where card_id in (select id from cards where visit_id = 1) and state = \'open\'',
+            'a finding' => 'update findings set fix_hours = 400 where card_id in (select id from cards where '
+                .'visit_id = 1) and state = \'open\'',
             'the plan' => 'update cards set hours = hours + 30 where visit_id = 1 and state = \'open\'',
             'who is there' => "update people set leaves = '2026-05-01' where role = 'technician'",
         ];
@@ -187,6 +187,9 @@ final class BudgetTest extends WorldCase
             $write('test.three');
         }
         self::assertNull($records->verify()['broken']);
-        self::assertSame(['test.three', 'test.two', 'test.one'], DB::table('records')->orderByDesc('id')->limit(3)->pluck('what')->all());
+        self::assertSame(
+            ['test.three', 'test.two', 'test.one'],
+            DB::table('records')->orderByDesc('id')->limit(3)->pluck('what')->all(),
+        );
     }
 }

@@ -20,16 +20,15 @@ final class DoorsTest extends WorldCase
             $kind = basename(dirname($path));
             $json = (string) json_encode(json_decode((string) file_get_contents($path))->input);
             $answer = Door::compute($kind, $json);
-            $http = $this->actingAs($this->person('mika'))
-                ->call(
-                    'POST',
-                    "/api/compute/{$kind}",
-                    [],
-                    [],
-                    [],
-                    ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
-                    $json,
-                );
+            $http = $this->actingAs($this->person('mika'))->call(
+                'POST',
+                "/api/compute/{$kind}",
+                [],
+                [],
+                [],
+                ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                $json,
+            );
             self::assertSame([200, $answer], [$http->getStatusCode(), $http->getContent()], $path);
             self::assertSame([0, $answer."\n", ''], self::command($kind, $json), $path);
         }
@@ -40,23 +39,28 @@ final class DoorsTest extends WorldCase
         $bad = '[{"as_of":"2026-05-04","counters":{},"rates":{},"item":{"rule":"first","rebase":"actual","limits":[{"unit":"fh","interval":0}]}}]';
         $body = '{"error":{"path":"0.item.limits.0.interval","message":"must be greater than 0"}}';
         self::assertSame([2, '', $body."\n"], self::command('due', $bad));
-        $http = $this->actingAs($this->person('mika'))
-            ->call('POST', '/api/compute/due', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $bad);
+        $http = $this->actingAs($this->person('mika'))->call(
+            'POST',
+            '/api/compute/due',
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            $bad,
+        );
         self::assertSame([422, $body], [$http->getStatusCode(), $http->getContent()]);
         self::assertSame(2, self::command('nothing', '{}')[0]);
         $this->as('mika', 'POST', 'compute/nothing')->assertNotFound();
         // Nobody keeps the server busy: neither with one long search nor with many.
         $this->as('mika', 'POST', 'compute/assign', ['people' => [], 'slots' => [], 'budget_ms' => 60_000])
-            ->assertStatus(422)
-            ->assertJsonPath('error.path', 'budget_ms');
+            ->assertStatus(422)->assertJsonPath('error.path', 'budget_ms');
         config(['jorvel.compute_a_minute' => 2]);
         $this->as('mika', 'POST', 'compute/nothing')->assertStatus(429);
         config(['jorvel.compute_a_minute' => 60]);
         $token = $this->person('mika')->createToken('script')->plainTextToken;
         $this->app['auth']->forgetGuards();
         $this->withToken($token)
-            ->postJson('/api/compute/rig', ['points' => [], 'adjusters' => [], 'effects' => (object) []])
-            ->assertOk()
+            ->postJson('/api/compute/rig', ['points' => [], 'adjusters' => [], 'effects' => (object) []])->assertOk()
             ->assertJsonPath('proven', true);
     }
 
@@ -85,7 +89,9 @@ final class DoorsTest extends WorldCase
 
     public function test_the_stand_ins_are_enough(): void
     {
-        self::assertSame([1, 3, null, null], [array_first([1, 2, 3]), array_last([1, 2, 3]), array_first([]), array_last([])]);
+        self::assertSame([1, 3, null, null], [
+            array_first([1, 2, 3]), array_last([1, 2, 3]), array_first([]), array_last([]),
+        ]);
         $handler = static fn(): bool => true;
         set_error_handler($handler);
         self::assertSame($handler, get_error_handler());
@@ -102,7 +108,11 @@ final class DoorsTest extends WorldCase
     /** @return array{int, string, string} exit code, standard output, standard error */
     private static function command(string $kind, string $json): array
     {
-        $process = proc_open([PHP_BINARY, base_path('artisan'), 'jorvel:compute', $kind], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        $process = proc_open(
+            [PHP_BINARY, base_path('artisan'), 'jorvel:compute', $kind],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+        );
         self::assertNotFalse($process);
         fwrite($pipes[0], $json);
         fclose($pipes[0]);

@@ -10,10 +10,15 @@ use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
 
-/** Whatever is sent to whichever address: an answer that says what is wrong, never a failure, and never the framework's own classes. */
+/**
+ * Whatever is sent to whichever address: an answer that says what is wrong, never a failure, and never the framework's
+ * own classes.
+ */
 final class OddInputTest extends WorldCase
 {
-    private const ADDRESSES = ['1', 'abc', '0', '-1', '1%00', '9223372036854775808', '%FF', '1 or 1=1', '%E2%80%AE', 'QA-VFC', '1.5'];
+    private const ADDRESSES = [
+        '1', 'abc', '0', '-1', '1%00', '9223372036854775808', '%FF', '1 or 1=1', '%E2%80%AE', 'QA-VFC', '1.5',
+    ];
 
     /** @return iterable<string, array{string}> */
     public static function methods(): iterable
@@ -61,7 +66,8 @@ final class OddInputTest extends WorldCase
                 )
                 : $this->actingAs($this->person('ines'))->json('POST', "/{$path}", $body);
         }
-        $said = "{$method} {$path} ".json_encode($body).': '.$response->getStatusCode().' '.substr((string) $response->getContent(), 0, 400);
+        $said = "{$method} {$path} ".json_encode($body).': '.$response->getStatusCode().' '
+            .substr((string) $response->getContent(), 0, 400);
         self::assertLessThan(500, $response->getStatusCode(), $said);
         if ($response->getStatusCode() >= 400) {
             self::assertDoesNotMatchRegularExpression(
@@ -76,10 +82,7 @@ final class OddInputTest extends WorldCase
     private static function queries(): array
     {
         return [
-            '',
-            '?date=9999-12-31&days=-1',
-            '?base=%FF&shift=%FF&date=x',
-            '?days[]=1&mark[]=2&find[]=3',
+            '', '?date=9999-12-31&days=-1', '?base=%FF&shift=%FF&date=x', '?days[]=1&mark[]=2&find[]=3',
             '?type=none&phases=99999&role=perform&find=%25',
         ];
     }
@@ -88,50 +91,10 @@ final class OddInputTest extends WorldCase
     private static function bodies(): array
     {
         $keys = [
-            'version',
-            'do',
-            'entry',
-            'entries',
-            'tool',
-            'note',
-            'point',
-            'stamp',
-            'pin',
-            'login',
-            'password',
-            'mark',
-            'items',
-            'into',
-            'days',
-            'start',
-            'end',
-            'title',
-            'bay',
-            'person',
-            'role',
-            'changes',
-            'what',
-            'quantity',
-            'date',
-            'name',
-            'kind',
-            'payload',
-            'place',
-            'extent',
-            'counted',
-            'said',
-            'text',
-            'section',
-            'skill',
-            'hours',
-            'counters',
-            'why',
-            'places',
-            'covers',
-            'spot',
-            'readings',
-            'pressure',
-            'value',
+            'version', 'do', 'entry', 'entries', 'tool', 'note', 'point', 'stamp', 'pin', 'login', 'password', 'mark',
+            'items', 'into', 'days', 'start', 'end', 'title', 'bay', 'person', 'role', 'changes', 'what', 'quantity',
+            'date', 'name', 'kind', 'payload', 'place', 'extent', 'counted', 'said', 'text', 'section', 'skill',
+            'hours', 'counters', 'why', 'places', 'covers', 'spot', 'readings', 'pressure', 'value',
         ];
 
         return [
@@ -149,23 +112,17 @@ final class OddInputTest extends WorldCase
     /** @return list<string> */
     private static function routes(string $method): array
     {
-        return collect(Route::getRoutes()->getRoutes())
-            ->filter(
-                static fn(Registered $r): bool => in_array($method, $r->methods(), true) && str_starts_with($r->uri(), 'api/') && $r->uri() !== 'api/sign-out',
-            )
-            ->map(static fn(Registered $r): string => $r->uri())->unique()->values()->all();
+        return collect(Route::getRoutes()->getRoutes())->filter(
+            static fn(Registered $r): bool
+                    => in_array($method, $r->methods(), true) && str_starts_with($r->uri(), 'api/')
+                        && $r->uri() !== 'api/sign-out',
+        )->map(static fn(Registered $r): string => $r->uri())->unique()->values()->all();
     }
 
     public function test_what_is_missing_is_said_to_a_person(): void
     {
         foreach ([
-            'cards/999999',
-            'visits/0',
-            'tools/none',
-            'fleet/QZ-1',
-            'findings/abc',
-            'library/manuals/none',
-            'photos/99',
+            'cards/999999', 'visits/0', 'tools/none', 'fleet/QZ-1', 'findings/abc', 'library/manuals/none', 'photos/99',
             'people/2x',
         ] as $path) {
             $said = (string) $this->as('mika', 'GET', $path)->assertNotFound()->json('message');
@@ -174,11 +131,13 @@ final class OddInputTest extends WorldCase
         $card = Card::firstOrFail();
         self::assertStringContainsString(
             'must be text',
-            (string) $this->as('mika', 'POST', "cards/{$card->id}/steps/1/preview", ['point' => []])->assertStatus(422)->json('message'),
+            (string) $this->as('mika', 'POST', "cards/{$card->id}/steps/1/preview", ['point' => []])->assertStatus(422)
+                ->json('message'),
         );
         self::assertStringContainsString(
             'note: contains characters',
-            (string) $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['note' => "a\0b"])->assertStatus(422)->json('message'),
+            (string) $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['note' => "a\0b"])->assertStatus(422)
+                ->json('message'),
         );
         $this->postJson('/api/sign-in', ['login' => [], 'password' => 'x'])->assertStatus(422);
     }

@@ -46,18 +46,17 @@ final class PapersTest extends WorldCase
 
     public function test_the_certificate_names_work_what_is_carried_and_who_signed(): void
     {
-        $certificate = Certificate::with('person')->whereHas('visit.aircraft', static fn($q) => $q->where('mark', 'QC-TAB'))
-            ->orderByDesc('at')
-            ->firstOrFail();
-        $text = $this->text((string) $this->as('mika', 'GET', "release/{$certificate->visit_id}/certificate.pdf")->assertOk()->getContent());
+        $certificate = Certificate::with('person')->whereHas(
+            'visit.aircraft',
+            static fn($q) => $q->where('mark', 'QC-TAB'),
+        )->orderByDesc('at')->firstOrFail();
+        $text = $this->text(
+            (string) $this->as('mika', 'GET', "release/{$certificate->visit_id}/certificate.pdf")->assertOk()
+                ->getContent(),
+        );
         foreach ([
-            'Return to service',
-            $certificate->number,
-            'QC-TAB',
-            'One thrust reverser, locked out',
-            'REVERSER 2 INOP',
-            'Antiskid, one channel',
-            "{$certificate->person->name}, stamp {$certificate->person->stamp}",
+            'Return to service', $certificate->number, 'QC-TAB', 'One thrust reverser, locked out', 'REVERSER 2 INOP',
+            'Antiskid, one channel', "{$certificate->person->name}, stamp {$certificate->person->stamp}",
             'does not stand in place of local rules or a licence',
         ] as $words) {
             self::assertStringContainsString($words, $text);

@@ -17,8 +17,8 @@ final class RoutesTest extends WorldCase
     private const EVERYBODY = ['ines', 'oda', 'runa', 'tor', 'mika'];
 
     /**
-     * For each route who is let in; everybody else is refused with 403, and nobody gets in unsigned. A body that is let in
-     * but wrong is refused with 422 (409, 404), which is past the door.
+     * For each route who is let in; everybody else is refused with 403, and nobody gets in unsigned. A body that is let
+     * in but wrong is refused with 422 (409, 404), which is past the door.
      *
      * @return array<string, list<string>>
      */
@@ -27,33 +27,66 @@ final class RoutesTest extends WorldCase
         $card = 'cards/{card}';
 
         return [
-            'GET me' => self::EVERYBODY, 'POST me/secrets' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY, 'GET moment' => self::EVERYBODY, 'POST notices/99/seen' => self::EVERYBODY, 'POST compute/due' => self::EVERYBODY,
+            'GET me' => self::EVERYBODY, 'POST me/secrets' => self::EVERYBODY, 'POST sign-out' => self::EVERYBODY,
+            'GET moment' => self::EVERYBODY, 'POST notices/99/seen' => self::EVERYBODY,
+            'POST compute/due' => self::EVERYBODY,
             'GET fleet' => self::EVERYBODY, 'GET fleet/QA-VFA' => self::EVERYBODY,
-            'GET fleet/QA-VFA/history' => self::EVERYBODY, 'GET due' => self::EVERYBODY, 'GET due.csv' => self::EVERYBODY, 'GET stagger' => self::EVERYBODY,
-            'POST fleet/QA-VFA/flying' => ['ines'], 'POST flying/1/correct' => ['ines'], 'POST flying-programme' => ['ines'], 'POST sectors/1/cancel' => ['ines'],
+            'GET fleet/QA-VFA/history' => self::EVERYBODY, 'GET due' => self::EVERYBODY,
+            'GET due.csv' => self::EVERYBODY, 'GET stagger' => self::EVERYBODY,
+            'POST fleet/QA-VFA/flying' => ['ines'], 'POST flying/1/correct' => ['ines'],
+            'POST flying-programme' => ['ines'], 'POST sectors/1/cancel' => ['ines'],
             'GET components' => self::EVERYBODY, 'POST components/1/move' => ['ines'], 'GET bottles' => self::EVERYBODY,
-            'POST components/1/readings' => ['ines', 'oda', 'runa', 'tor'], 'POST readings/1/correct' => ['ines', 'oda', 'runa', 'tor'],
+            'POST components/1/readings' => ['ines', 'oda', 'runa', 'tor'],
+            'POST readings/1/correct' => ['ines', 'oda', 'runa', 'tor'],
             'POST what-if' => ['ines'], 'POST what-if/apply' => ['ines'],
-            'GET calendar-links' => self::EVERYBODY, 'POST calendar-links' => ['ines'], 'POST calendar-links/99/revoke' => ['ines'],
-            'GET visits' => self::EVERYBODY, 'GET visits/1' => self::EVERYBODY, 'POST visits' => ['ines'], 'POST visits/99/begin' => ['ines', 'oda', 'runa', 'tor'],
+            'GET calendar-links' => self::EVERYBODY, 'POST calendar-links' => ['ines'],
+            'POST calendar-links/99/revoke' => ['ines'],
+            'GET visits' => self::EVERYBODY, 'GET visits/1' => self::EVERYBODY, 'POST visits' => ['ines'],
+            'POST visits/99/begin' => ['ines', 'oda', 'runa', 'tor'],
             "GET {$card}/candidates?role=perform" => ['ines'], "POST {$card}/assignments" => ['ines'],
-            'GET pack' => self::EVERYBODY, 'POST pack' => ['ines'], 'POST pack/save' => ['ines'], 'GET bays' => self::EVERYBODY, 'POST bays/1/slots' => ['ines'], 'POST bay-slots/99/remove' => ['ines'], 'GET phases' => self::EVERYBODY,
-            'GET visits/1/board' => self::EVERYBODY, 'POST visits/1/board/move' => ['ines'], 'GET visits/1/cards/1/slip' => self::EVERYBODY, 'GET visits/1/plan' => self::EVERYBODY, 'POST visits/1/plan' => ['ines'],
-            'POST plan-runs/99/cancel' => ['ines'], 'GET visits/1/plan.csv' => self::EVERYBODY, 'GET visits/1/plan.ics' => self::EVERYBODY, 'GET visits/1/window' => self::EVERYBODY, 'POST visits/1/window' => ['ines'],
+            'GET pack' => self::EVERYBODY, 'POST pack' => ['ines'], 'POST pack/save' => ['ines'],
+            'GET bays' => self::EVERYBODY, 'POST bays/1/slots' => ['ines'], 'POST bay-slots/99/remove' => ['ines'],
+            'GET phases' => self::EVERYBODY,
+            'GET visits/1/board' => self::EVERYBODY, 'POST visits/1/board/move' => ['ines'],
+            'GET visits/1/cards/1/slip' => self::EVERYBODY, 'GET visits/1/plan' => self::EVERYBODY,
+            'POST visits/1/plan' => ['ines'],
+            'POST plan-runs/99/cancel' => ['ines'], 'GET visits/1/plan.csv' => self::EVERYBODY,
+            'GET visits/1/plan.ics' => self::EVERYBODY, 'GET visits/1/window' => self::EVERYBODY,
+            'POST visits/1/window' => ['ines'],
             'GET visits/1/progress' => self::EVERYBODY, 'POST findings/{finding}/card' => ['ines'],
-            'GET crew' => self::EVERYBODY, 'GET crew/shift' => self::EVERYBODY, 'POST crew/shift/propose' => ['ines'], 'POST crew/shift' => ['ines'], 'POST crew/2/days' => ['ines'], 'POST people' => ['ines'], 'GET people/2' => self::EVERYBODY, 'POST people/2' => ['ines'], 'POST people/2/held' => ['ines'], 'POST people/2/secrets' => ['ines'], 'POST people/2/code' => ['ines', 'tor'],
+            'GET crew' => self::EVERYBODY, 'GET crew/shift' => self::EVERYBODY, 'POST crew/shift/propose' => ['ines'],
+            'POST crew/shift' => ['ines'], 'POST crew/2/days' => ['ines'], 'POST people' => ['ines'],
+            'GET people/2' => self::EVERYBODY, 'POST people/2' => ['ines'], 'POST people/2/held' => ['ines'],
+            'POST people/2/secrets' => ['ines'], 'POST people/2/code' => ['ines', 'tor'],
             'GET floor' => self::EVERYBODY, "GET {$card}" => self::EVERYBODY,
-            "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY, "POST {$card}/sign" => ['oda'],
-            "POST {$card}/inspect" => ['runa', 'tor'], "POST {$card}/steps/3/inspect" => ['runa', 'tor'], "POST {$card}/hand-over" => ['oda'], "POST {$card}/take-over" => ['oda'], "POST {$card}/clear" => ['ines', 'oda', 'runa', 'tor'], "POST {$card}/here" => ['ines', 'oda', 'runa', 'tor'], "POST {$card}/loans" => ['oda'],
-            'GET findings/{finding}' => self::EVERYBODY, 'POST findings/{finding}/photos' => ['ines', 'oda', 'runa', 'tor'], 'POST findings/{finding}/spot' => ['ines', 'oda', 'runa', 'tor'], 'GET photos/99' => self::EVERYBODY, 'GET registers' => self::EVERYBODY, 'GET registers/QA-VFA' => self::EVERYBODY,
-            "POST {$card}/reread" => ['ines', 'oda', 'runa', 'tor'], 'GET library/manuals/BM-TRK' => self::EVERYBODY, 'POST library/templates/1/reread' => ['ines', 'runa', 'tor'], 'POST library/manuals/BM-TRK/questions' => ['ines', 'oda', 'runa', 'tor'], 'POST library/questions/1/answer' => ['ines', 'runa', 'tor'],
-            'GET tools/CT-03' => self::EVERYBODY, 'POST tools' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/state' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/checks' => ['ines', 'runa', 'tor'], 'POST recalls/99/rechecks' => ['ines', 'runa', 'tor'], 'POST loans/99/in' => ['ines', 'oda', 'runa', 'tor'],
+            "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY,
+            "POST {$card}/sign" => ['oda'],
+            "POST {$card}/inspect" => ['runa', 'tor'], "POST {$card}/steps/3/inspect" => ['runa', 'tor'],
+            "POST {$card}/hand-over" => ['oda'], "POST {$card}/take-over" => ['oda'],
+            "POST {$card}/clear" => ['ines', 'oda', 'runa', 'tor'],
+            "POST {$card}/here" => ['ines', 'oda', 'runa', 'tor'], "POST {$card}/loans" => ['oda'],
+            'GET findings/{finding}' => self::EVERYBODY,
+            'POST findings/{finding}/photos' => ['ines', 'oda', 'runa', 'tor'],
+            'POST findings/{finding}/spot' => ['ines', 'oda', 'runa', 'tor'], 'GET photos/99' => self::EVERYBODY,
+            'GET registers' => self::EVERYBODY, 'GET registers/QA-VFA' => self::EVERYBODY,
+            "POST {$card}/reread" => ['ines', 'oda', 'runa', 'tor'], 'GET library/manuals/BM-TRK' => self::EVERYBODY,
+            'POST library/templates/1/reread' => ['ines', 'runa', 'tor'],
+            'POST library/manuals/BM-TRK/questions' => ['ines', 'oda', 'runa', 'tor'],
+            'POST library/questions/1/answer' => ['ines', 'runa', 'tor'],
+            'GET tools/CT-03' => self::EVERYBODY, 'POST tools' => ['ines', 'runa', 'tor'],
+            'POST tools/CT-03/state' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/checks' => ['ines', 'runa', 'tor'],
+            'POST recalls/99/rechecks' => ['ines', 'runa', 'tor'], 'POST loans/99/in' => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/findings" => ['ines', 'oda', 'runa', 'tor'],
-            'GET bench' => self::EVERYBODY, 'GET deferrals' => self::EVERYBODY, 'POST findings/{finding}/defer' => ['ines', 'tor'],
+            'GET bench' => self::EVERYBODY, 'GET deferrals' => self::EVERYBODY,
+            'POST findings/{finding}/defer' => ['ines', 'tor'],
             'GET release' => self::EVERYBODY, 'GET release/1' => self::EVERYBODY, 'POST release/1' => ['tor'],
             'GET release/{released}/certificate.pdf' => self::EVERYBODY, 'GET release/1/cards.pdf' => self::EVERYBODY,
-            'GET library' => self::EVERYBODY, 'GET library/programmes/SKV' => self::EVERYBODY, 'GET library/programmes/SKV/file.json' => self::EVERYBODY, 'POST library/imports' => ['ines'], 'POST library/imports/99/apply' => ['ines'],
-            'GET stores' => self::EVERYBODY, 'POST parts' => ['ines'], 'GET parts/JV-3242-11' => self::EVERYBODY, 'POST parts/JV-3242-11' => ['ines'], 'POST parts/JV-3242-11/goods' => ['ines'], 'POST parts/JV-3242-11/orders' => ['ines'],
+            'GET library' => self::EVERYBODY, 'GET library/programmes/SKV' => self::EVERYBODY,
+            'GET library/programmes/SKV/file.json' => self::EVERYBODY, 'POST library/imports' => ['ines'],
+            'POST library/imports/99/apply' => ['ines'],
+            'GET stores' => self::EVERYBODY, 'POST parts' => ['ines'], 'GET parts/JV-3242-11' => self::EVERYBODY,
+            'POST parts/JV-3242-11' => ['ines'], 'POST parts/JV-3242-11/goods' => ['ines'],
+            'POST parts/JV-3242-11/orders' => ['ines'],
             'POST part-orders/99/cancel' => ['ines'], 'POST part-batches/1/moves' => ['ines'],
         ];
     }
@@ -67,7 +100,9 @@ final class RoutesTest extends WorldCase
         foreach (self::table() as $route => $allowed) {
             [$method, $path] = explode(
                 ' ',
-                strtr($route, ['{card}' => (string) $card->id, '{finding}' => (string) $finding->id, '{released}' => $released]),
+                strtr($route, [
+                    '{card}' => (string) $card->id, '{finding}' => (string) $finding->id, '{released}' => $released,
+                ]),
                 2,
             );
             foreach (self::EVERYBODY as $login) {
@@ -83,7 +118,11 @@ final class RoutesTest extends WorldCase
     public function test_nobody_gets_in_unsigned(): void
     {
         foreach (array_keys(self::table()) as $route) {
-            [$method, $path] = explode(' ', strtr($route, ['{card}' => '1', '{finding}' => '1', '{released}' => '6']), 2);
+            [$method, $path] = explode(
+                ' ',
+                strtr($route, ['{card}' => '1', '{finding}' => '1', '{released}' => '6']),
+                2,
+            );
             $this->json($method, "/api/{$path}")->assertStatus(401);
         }
     }
@@ -96,7 +135,11 @@ final class RoutesTest extends WorldCase
         );
         $session = (string) config('session.cookie');
         self::assertSame(['XSRF-TOKEN', $session], $cookies('/floor'), 'a page gives the session its cookies');
-        self::assertSame(['XSRF-TOKEN', $session], $cookies('/api/me'), 'and so does a refusal to whoever has none to sign in with');
+        self::assertSame(
+            ['XSRF-TOKEN', $session],
+            $cookies('/api/me'),
+            'and so does a refusal to whoever has none to sign in with',
+        );
         $this->withUnencryptedCookie($session, 'kept');
         self::assertSame(['XSRF-TOKEN'], $cookies('/api/me'), 'it leaves the one that is there');
         self::assertSame([], $cookies('/shell'), 'nor does what the worker keeps');
@@ -110,15 +153,23 @@ final class RoutesTest extends WorldCase
             ['', '*'],
             $path,
         );
-        $routes = array_filter(app('router')->getRoutes()->getRoutes(), static fn(Route $r): bool => str_starts_with($r->uri(), 'api/'));
-        $table = collect(array_keys(self::table()))->map(static fn(string $r): string => $pattern($r))->push('POST sign-in');
+        $routes = array_filter(
+            app('router')->getRoutes()->getRoutes(),
+            static fn(Route $r): bool => str_starts_with($r->uri(), 'api/'),
+        );
+        $table = collect(array_keys(self::table()))->map(static fn(string $r): string => $pattern($r))
+            ->push('POST sign-in');
         Artisan::call('jorvel:openapi');
         $described = json_decode((string) file_get_contents(storage_path('app/openapi.json')), true)['paths'];
         foreach ($routes as $route) {
             $name = $route->methods()[0].' '.$pattern(substr($route->uri(), 4));
             self::assertContains($name, $table, 'the table of roles');
             if (preg_match('/\.(pdf|csv|\{form\})$|^api\/photos/', $route->uri()) !== 1) {
-                self::assertArrayHasKey(strtolower($route->methods()[0]), $described['/'.$route->uri()] ?? [], "/{$route->uri()} in the description");
+                self::assertArrayHasKey(
+                    strtolower($route->methods()[0]),
+                    $described['/'.$route->uri()] ?? [],
+                    "/{$route->uri()} in the description",
+                );
             }
         }
     }
@@ -126,14 +177,17 @@ final class RoutesTest extends WorldCase
     public function test_signing_in_is_throttled_and_says_little(): void
     {
         $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'wrong'], ['Referer' => 'http://localhost'])
-            ->assertStatus(422)
-            ->assertJsonFragment(['message' => 'Name or password is wrong.']);
+            ->assertStatus(422)->assertJsonFragment(['message' => 'Name or password is wrong.']);
         for ($i = 0; $i < 7; $i++) {
-            $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => "wrong{$i}"], ['Referer' => 'http://localhost']);
+            $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => "wrong{$i}"], [
+                'Referer' => 'http://localhost',
+            ]);
         }
-        $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])->assertStatus(429);
-        $this->postJson('/api/sign-in', ['login' => 'ines', 'password' => 'hangar-demo'], ['Referer' => 'http://localhost'])
-            ->assertOk()
-            ->assertJsonPath('may', ['bring', 'plan', 'keep', 'read', 'defer']);
+        $this->postJson('/api/sign-in', ['login' => 'oda', 'password' => 'hangar-demo'], [
+            'Referer' => 'http://localhost',
+        ])->assertStatus(429);
+        $this->postJson('/api/sign-in', ['login' => 'ines', 'password' => 'hangar-demo'], [
+            'Referer' => 'http://localhost',
+        ])->assertOk()->assertJsonPath('may', ['bring', 'plan', 'keep', 'read', 'defer']);
     }
 }

@@ -18,15 +18,29 @@ final class ServerTest extends WorldCase
     public function test_nothing_that_was_read_stays_in_the_browser(): void
     {
         foreach (['fleet', 'cards/1', 'me'] as $path) {
-            self::assertStringContainsString('no-store', (string) $this->as('ines', 'GET', $path)->assertOk()->headers->get('Cache-Control'), $path);
+            self::assertStringContainsString(
+                'no-store',
+                (string) $this->as('ines', 'GET', $path)->assertOk()->headers->get('Cache-Control'),
+                $path,
+            );
         }
-        self::assertStringContainsString('no-store', (string) $this->as('ines', 'GET', 'photos/1')->headers->get('Cache-Control'), 'a photo');
-        self::assertStringNotContainsString('public', (string) $this->as('ines', 'GET', 'photos/1')->headers->get('Cache-Control'));
+        self::assertStringContainsString(
+            'no-store',
+            (string) $this->as('ines', 'GET', 'photos/1')->headers->get('Cache-Control'),
+            'a photo',
+        );
+        self::assertStringNotContainsString(
+            'public',
+            (string) $this->as('ines', 'GET', 'photos/1')->headers->get('Cache-Control'),
+        );
     }
 
     public function test_a_proxy_is_believed_only_where_a_setting_names_it(): void
     {
-        $through = ['X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '10.1.2.3', 'Accept' => 'application/json', 'Referer' => 'http://localhost'];
+        $through = [
+            'X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '10.1.2.3', 'Accept' => 'application/json',
+            'Referer' => 'http://localhost',
+        ];
         $secure = fn(): array => array_unique(array_map(
             static fn(Cookie $c): bool => $c->isSecure(),
             $this->get('/floor', $through)->headers->getCookies(),
@@ -61,13 +75,15 @@ final class ServerTest extends WorldCase
         $without = [];
         foreach (DB::table('sqlite_master')->where('type', 'table')->pluck('name') as $table) {
             $first = array_map(
-                static fn(object $i): string => DB::select(
-                    "pragma index_info({$i->name})",
-                )[0]->name,
+                static fn(object $i): string => DB::select("pragma index_info({$i->name})")[0]->name,
                 DB::select("pragma index_list({$table})"),
             );
-            $keys = array_unique(array_map(static fn(object $k): string => $k->from, DB::select("pragma foreign_key_list({$table})")));
-            $without = [...$without, ...array_map(static fn(string $c): string => "{$table}.{$c}", array_diff($keys, $first))];
+            $keys = array_unique(
+                array_map(static fn(object $k): string => $k->from, DB::select("pragma foreign_key_list({$table})")),
+            );
+            $without = [
+                ...$without, ...array_map(static fn(string $c): string => "{$table}.{$c}", array_diff($keys, $first)),
+            ];
         }
         self::assertSame([], $without);
     }

@@ -34,7 +34,10 @@ final class SessionTest extends WorldCase
         self::assertSame(self::IN, self::held());
     }
 
-    /** @return iterable<string, array{bool, array<string, mixed>}> whether a guest came between, and what the late one writes */
+    /**
+     * @return iterable<string, array{bool, array<string, mixed>}> whether a guest came between, and what the late one
+     *   writes
+     */
     public static function late(): iterable
     {
         foreach (['what it read' => self::IN, 'something new' => [...self::IN, 'seen' => 1]] as $what => $writes) {

@@ -14,7 +14,10 @@ use Illuminate\Support\Facades\Schema;
 use Jorvel\Core\Shared\Instant;
 use Tests\Feature\WorldCase;
 
-/** A database of the version before each aggregate had one picture, as it lay on somebody's disk, is carried over and worked on. */
+/**
+ * A database of the version before each aggregate had one picture, as it lay on somebody's disk, is carried over and
+ * worked on.
+ */
 final class UpgradeTest extends WorldCase
 {
     public function createApplication(): Application
@@ -34,29 +37,15 @@ final class UpgradeTest extends WorldCase
     private function kept(): array
     {
         $count = static fn(string $table): int => DB::table($table)->count();
-        $counted = array_map(
-            $count,
-            [
-                'aircraft',
-                'cards',
-                'steps',
-                'readings',
-                'findings',
-                'deferrals',
-                'safing_devices',
-                'presences',
-                'tool_loans',
-                'item_statuses',
-                'flying_entries',
-                'records',
-                'assignments',
-                'visits',
-            ],
-        );
+        $counted = array_map($count, [
+            'aircraft', 'cards', 'steps', 'readings', 'findings', 'deferrals', 'safing_devices', 'presences',
+            'tool_loans', 'item_statuses', 'flying_entries', 'records', 'assignments', 'visits',
+        ]);
 
         return [
             $counted,
-            DB::table('cards')->orderBy('id')->get(['id', 'number', 'state', 'signed_by', 'signed_at', 'inspected_by'])->toJson(),
+            DB::table('cards')->orderBy('id')->get(['id', 'number', 'state', 'signed_by', 'signed_at', 'inspected_by'])
+                ->toJson(),
             DB::table('readings')->orderBy('id')->get(['id', 'value', 'unit', 'verdict', 'at'])->toJson(),
             DB::table('aircraft')->orderBy('id')->get(['mark', 'counters', 'counters_as_of'])->toJson(),
             DB::table('records')->orderBy('id')->pluck('hash')->all(),
@@ -79,23 +68,8 @@ final class UpgradeTest extends WorldCase
 
         app(Clock::class)->start(Instant::parse('2026-05-05T12:20:00Z'));
         foreach ([
-            'fleet',
-            'fleet/QA-VFA',
-            'fleet/QA-VFB/history',
-            'due',
-            'visits',
-            'visits/1',
-            'visits/1/board',
-            'crew',
-            'people/2',
-            'floor',
-            'registers',
-            'bench',
-            'deferrals',
-            'release',
-            'release/1',
-            'library',
-            'stores',
+            'fleet', 'fleet/QA-VFA', 'fleet/QA-VFB/history', 'due', 'visits', 'visits/1', 'visits/1/board', 'crew',
+            'people/2', 'floor', 'registers', 'bench', 'deferrals', 'release', 'release/1', 'library', 'stores',
             'bottles',
         ] as $path) {
             $this->as('ines', 'GET', $path)->assertOk();
@@ -104,9 +78,10 @@ final class UpgradeTest extends WorldCase
             $this->as('oda', 'GET', "cards/{$id}")->assertOk();
         }
         $card = DB::table('cards')->join('assignments', 'assignments.card_id', '=', 'cards.id')
-            ->join('people', 'people.id', '=', 'assignments.person_id')
-            ->where('people.login', 'oda')->where('cards.state', 'in_work')->orderBy('cards.id')->first(['cards.id', 'cards.version']);
-        $this->as('oda', 'POST', "cards/{$card?->id}/loans", ['what' => 'rags', 'quantity' => 4], 'after-the-upgrade')->assertOk();
+            ->join('people', 'people.id', '=', 'assignments.person_id')->where('people.login', 'oda')
+                ->where('cards.state', 'in_work')->orderBy('cards.id')->first(['cards.id', 'cards.version']);
+        $this->as('oda', 'POST', "cards/{$card?->id}/loans", ['what' => 'rags', 'quantity' => 4], 'after-the-upgrade')
+            ->assertOk();
         $this->requireWhole();
     }
 
@@ -118,9 +93,18 @@ final class UpgradeTest extends WorldCase
             $tables = array_column(Schema::getTables(), 'name');
             sort($tables);
             $of = static fn(string $t): array => [
-                array_map(static fn(array $c): array => [$c['name'], $c['type_name'], $c['nullable']], Schema::getColumns($t)),
-                array_map(static fn(array $i): array => [$i['name'], $i['columns'], $i['unique']], Schema::getIndexes($t)),
-                array_map(static fn(array $k): array => [$k['columns'], $k['foreign_table']], Schema::getForeignKeys($t)),
+                array_map(
+                    static fn(array $c): array => [$c['name'], $c['type_name'], $c['nullable']],
+                    Schema::getColumns($t),
+                ),
+                array_map(
+                    static fn(array $i): array => [$i['name'], $i['columns'], $i['unique']],
+                    Schema::getIndexes($t),
+                ),
+                array_map(
+                    static fn(array $k): array => [$k['columns'], $k['foreign_table']],
+                    Schema::getForeignKeys($t),
+                ),
             ];
 
             return array_combine($tables, array_map($of, $tables));

@@ -68,7 +68,10 @@ final class WordsTest extends WorldCase
 
     public function test_why_not_in_words(): void
     {
-        self::assertSame('needs a valid engine skill: it has lapsed', Words::unfit('expired:engine', 'perform', 'SKV', 'engine'));
+        self::assertSame(
+            'needs a valid engine skill: it has lapsed',
+            Words::unfit('expired:engine', 'perform', 'SKV', 'engine'),
+        );
         self::assertSame('has no SKV rating', Words::unfit('no_rating', 'perform', 'SKV', 'engine'));
         self::assertSame('has no authority to certify', Words::unfit('no_authority', 'certify', 'SKV', null));
         self::assertSame('has no engine skill', Words::unfit('no_skill', 'perform', 'SKV', 'engine'));
@@ -97,7 +100,11 @@ final class WordsTest extends WorldCase
         $clock->start($start);
         $read = $clock->now()->epoch();
         self::assertGreaterThanOrEqual($start->epoch(), $read);
-        self::assertLessThanOrEqual(time() - $began, $read - $start->epoch(), 'neither behind nor ahead of the time that has passed');
+        self::assertLessThanOrEqual(
+            time() - $began,
+            $read - $start->epoch(),
+            'neither behind nor ahead of the time that has passed',
+        );
         self::assertSame('Thu 14 May', $clock->words(Day::parse('2026-05-14')));
         self::assertSame('Thu 14 Jan 2027', $clock->words(Day::parse('2027-01-14')));
         self::assertSame('Sat 16 May, 00:00', $clock->local(Instant::parse('2026-05-15T22:00:00Z')), 'summer time');
@@ -109,7 +116,9 @@ final class WordsTest extends WorldCase
     public function test_the_moment_tells_the_shift_and_what_waits(): void
     {
         $moment = $this->as('mika', 'GET', 'moment')->json();
-        self::assertSame(['Skarnholm', 'Europe/Oslo', 'late shift'], [$moment['base'], $moment['zone'], $moment['shift']]);
+        self::assertSame(['Skarnholm', 'Europe/Oslo', 'late shift'], [
+            $moment['base'], $moment['zone'], $moment['shift'],
+        ]);
         self::assertSame([], $moment['waiting'], 'nothing waits for a viewer');
         $this->as('ines', 'GET', 'fleet')->assertOk();
         $waits = fn(string $who): array => $this->as($who, 'GET', 'moment')->json('waiting');

@@ -24,9 +24,9 @@ final class BeginEarlyTest extends WorldCase
     {
         parent::setUp();
         $row = DB::table('cards')->join('visits', 'visits.id', '=', 'cards.visit_id')
-            ->where('visits.state', Visit::PLANNED)
-            ->where('visits.start', '>', '2026-05-06')
-            ->whereNotIn('cards.id', DB::table('card_waits')->select('card_id'))->orderBy('cards.id')->first(['cards.id']);
+            ->where('visits.state', Visit::PLANNED)->where('visits.start', '>', '2026-05-06')
+            ->whereNotIn('cards.id', DB::table('card_waits')->select('card_id'))->orderBy('cards.id')
+                ->first(['cards.id']);
         $this->card = Card::with('visit.aircraft')->findOrFail($row?->id);
         $this->visit = $this->card->visit;
         $this->oda = $this->person('oda');
@@ -66,32 +66,44 @@ final class BeginEarlyTest extends WorldCase
         $this->as('oda', 'POST', "visits/{$this->visit->id}/begin")->assertOk();
         $row = array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')[$mark];
         self::assertSame(['waiting', 0], [$row['state'], $row['visits'][0]['from']]);
-        self::assertStringContainsString("is in \"{$this->visit->title}\"", $this->as('ines', 'GET', "fleet/{$mark}")->json('sentence'));
+        self::assertStringContainsString(
+            "is in \"{$this->visit->title}\"",
+            $this->as('ines', 'GET', "fleet/{$mark}")->json('sentence'),
+        );
         self::assertStringContainsString(
             'stands in a visit',
             implode(
                 ' ',
-                $this->as('ines', 'POST', "fleet/{$mark}/flying", ['date' => '2026-05-05', 'flown' => ['fh' => '1', 'ldg' => '1']])->json('asked'),
+                $this->as('ines', 'POST', "fleet/{$mark}/flying", [
+                    'date' => '2026-05-05', 'flown' => ['fh' => '1', 'ldg' => '1'],
+                ])->json('asked'),
             ),
         );
         self::assertStringContainsString(
             "Oda Fenn began \"{$this->visit->title}\"",
             (string) DB::table('notices')->where('person_id', $this->person('ines')->id)->value('said'),
         );
-        self::assertSame(1, DB::table('records')->where(['what' => 'visit.begun_early', 'subject' => "visit:{$this->visit->id}"])->count());
-        self::assertGreaterThanOrEqual('2026-05-05T12:20:00Z', (string) $this->card->refresh()->planned_start, 'planned anew, from now on');
-        self::assertLessThan('2026-05-07', (string) DB::table('cards')->where('visit_id', $this->visit->id)->min('planned_start'));
+        self::assertSame(
+            1,
+            DB::table('records')->where(['what' => 'visit.begun_early', 'subject' => "visit:{$this->visit->id}"])
+                ->count(),
+        );
+        self::assertGreaterThanOrEqual(
+            '2026-05-05T12:20:00Z',
+            (string) $this->card->refresh()->planned_start,
+            'planned anew, from now on',
+        );
+        self::assertLessThan(
+            '2026-05-07',
+            (string) DB::table('cards')->where('visit_id', $this->visit->id)->min('planned_start'),
+        );
     }
 
     public function test_an_aircraft_stands_in_one_visit_at_a_time(): void
     {
         Visit::create([
-            'aircraft_id' => $this->visit->aircraft_id,
-            'title' => 'Tyre change',
-            'bay' => 'line',
-            'start' => '2026-05-05',
-            'end' => '2026-05-05',
-            'state' => Visit::IN_WORK,
+            'aircraft_id' => $this->visit->aircraft_id, 'title' => 'Tyre change', 'bay' => 'line',
+            'start' => '2026-05-05', 'end' => '2026-05-05', 'state' => Visit::IN_WORK,
         ]);
         $before = $this->now();
         self::assertStringContainsString(

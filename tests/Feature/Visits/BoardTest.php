@@ -46,13 +46,18 @@ final class BoardTest extends WorldCase
     /** @return TestResponse<Response> */
     private function move(int $card, ?float $slot, int $version, bool $keep): TestResponse
     {
-        return $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $card, 'slot' => $slot, 'version' => $version, 'keep' => $keep]);
+        return $this->as('ines', 'POST', 'visits/1/board/move', [
+            'card' => $card, 'slot' => $slot, 'version' => $version, 'keep' => $keep,
+        ]);
     }
 
     /** @return array<string, mixed> an open card that nothing but the exit depends on */
     private function openCard(): array
     {
-        $open = array_filter(self::cards($this->board()), static fn(array $c): bool => $c['state'] === 'open' && str_starts_with($c['title'], 'Fix'));
+        $open = array_filter(
+            self::cards($this->board()),
+            static fn(array $c): bool => $c['state'] === 'open' && str_starts_with($c['title'], 'Fix'),
+        );
         usort($open, static fn(array $a, array $b): int => $a['from'] <=> $b['from']);
 
         return $open[0];
@@ -68,7 +73,11 @@ final class BoardTest extends WorldCase
             self::assertLessThan($card->planned_end, $card->planned_start, $card->number);
             self::assertLessThanOrEqual($card->latest_start, $card->planned_start);
             foreach ($card->waitsFor as $before) {
-                self::assertLessThanOrEqual($card->planned_start, $ends[$before->id] ?? '', "{$card->number} after {$before->number}");
+                self::assertLessThanOrEqual(
+                    $card->planned_start,
+                    $ends[$before->id] ?? '',
+                    "{$card->number} after {$before->number}",
+                );
             }
             foreach ($cards as $other) {
                 $clash = array_filter(
@@ -77,7 +86,8 @@ final class BoardTest extends WorldCase
                     ARRAY_FILTER_USE_BOTH,
                 );
                 self::assertTrue(
-                    $clash === [] || $card->planned_end <= $other->planned_start || $other->planned_end <= $card->planned_start,
+                    $clash === [] || $card->planned_end <= $other->planned_start
+                        || $other->planned_end <= $card->planned_start,
                     "{$card->number} beside {$other->number}",
                 );
             }
@@ -87,7 +97,10 @@ final class BoardTest extends WorldCase
                 ->sum(static fn(Card $c): int => array_sum($c->needs ?? []));
             self::assertLessThanOrEqual(4, $people, "the bay holds four, at {$at}");
             $local = (new \DateTimeImmutable((string) $at))->setTimezone(new \DateTimeZone('Europe/Oslo'));
-            self::assertTrue($local->format('H') >= 6 && $local->format('H') < 22 && $local->format('N') <= 6, "{$at} is a working hour");
+            self::assertTrue(
+                $local->format('H') >= 6 && $local->format('H') < 22 && $local->format('N') <= 6,
+                "{$at} is a working hour",
+            );
         }
         $lift = $cards->firstOrFail('makes', 'lower');
         self::assertGreaterThanOrEqual(
@@ -109,9 +122,7 @@ final class BoardTest extends WorldCase
         $small = $this->as('ines', 'GET', 'visits/3')->json('cards');
         self::assertSame(['look', 'look'], array_column($small, 'phase'), 'a day\'s work needs no induction');
         $reserved = DB::table('card_parts')->join('parts', 'parts.id', '=', 'part_id')
-            ->where('card_id', $small[1]['id'])
-            ->pluck('quantity', 'number')
-            ->all();
+            ->where('card_id', $small[1]['id'])->pluck('quantity', 'number')->all();
         self::assertSame(['JV-3242-11' => 4], $reserved);
         self::assertSame(
             ['2 × JV-3242-11 Brake packing: not'],
@@ -144,9 +155,16 @@ final class BoardTest extends WorldCase
         self::assertSame($card['id'], $shown['moved'][0]['id'], 'the moved card comes first');
         self::assertGreaterThanOrEqual($card['from'] + 39, self::cards($shown)[$card['id']]['from']);
         self::assertStringStartsWith('The exit ', $shown['effect']);
-        self::assertSame($rows, DB::table('cards')->orderBy('id')->get(['planned_start', 'not_before', 'first'])->toJson());
+        self::assertSame(
+            $rows,
+            DB::table('cards')->orderBy('id')->get(['planned_start', 'not_before', 'first'])->toJson(),
+        );
         $now = ['now' => 0];
-        self::assertSame([...$board, ...$now], [...$this->board(), ...$now], 'but for the time of day nothing is another');
+        self::assertSame(
+            [...$board, ...$now],
+            [...$this->board(), ...$now],
+            'but for the time of day nothing is another',
+        );
     }
 
     public function test_a_kept_move_stands_and_can_be_let_go(): void
@@ -164,7 +182,8 @@ final class BoardTest extends WorldCase
         );
         self::assertStringStartsWith('not before ', self::cards($after)[$card['id']]['held']);
         self::assertSame(1, DB::table('records')->where('what', 'card.moved')->count());
-        $this->move($card['id'], $slot, $board['version'], true)->assertStatus(409)->assertJsonPath('current', $after['version']);
+        $this->move($card['id'], $slot, $board['version'], true)->assertStatus(409)
+            ->assertJsonPath('current', $after['version']);
         $free = $this->move($card['id'], null, $after['version'], true)->assertOk()->json();
         self::assertNull(self::cards($free)[$card['id']]['held']);
         $sooner = $this->move($card['id'], max(0.0, $card['from'] - 20), $free['version'], true)->assertOk()->json();
@@ -177,16 +196,13 @@ final class BoardTest extends WorldCase
         $version = $this->board()['version'];
         $closed = Card::where(['visit_id' => 1, 'state' => Card::CLOSED])->firstOrFail();
         $work = Card::where(['visit_id' => 1, 'state' => Card::IN_WORK])->firstOrFail();
-        $this->move($closed->id, 300, $version, false)
-            ->assertStatus(422)
+        $this->move($closed->id, 300, $version, false)->assertStatus(422)
             ->assertJsonPath('message', "Card {$closed->number} is worked; it cannot be moved any more.");
         $this->move($work->id, 300, $version, false)->assertStatus(422);
-        $this->move(Card::where('visit_id', 3)->firstOrFail()->id, 300, $version, false)
-            ->assertStatus(422)
+        $this->move(Card::where('visit_id', 3)->firstOrFail()->id, 300, $version, false)->assertStatus(422)
             ->assertJsonPath('message', 'This card is not of this visit.');
         $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $work->id, 'version' => $version, 'keep' => false])
-            ->assertStatus(422)
-            ->assertJsonValidationErrors('slot');
+            ->assertStatus(422)->assertJsonValidationErrors('slot');
     }
 
     public function test_a_slip_costs_more_the_longer_it_is(): void
@@ -212,43 +228,35 @@ final class BoardTest extends WorldCase
         Qualification::where(['kind' => 'skill', 'value' => 'avionics'])->delete();
         $aircraft = DB::table('aircraft')->where('mark', 'QA-VFC')->value('type_id');
         $item = ProgrammeItem::where(['type_id' => $aircraft, 'code' => '23-11'])->value('id');
-        $made = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            [
-                'mark' => 'QA-VFC',
-                'title' => 'x',
-                'bay' => 'Skarnholm bay 2',
-                'start' => '2026-05-05',
-                'end' => '2026-05-06',
-                'items' => [(string) $item],
-            ],
-        )
-            ->assertCreated()
-            ->json();
+        $made = $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'Skarnholm bay 2', 'start' => '2026-05-05',
+            'end' => '2026-05-06', 'items' => [(string) $item],
+        ])->assertCreated()->json();
         $board = $this->board($made['id']);
         self::assertSame('stop', $board['verdict']);
         self::assertStringContainsString(
-            "Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the avionics skill; nobody with that and a SKV rating is at work in Skarnholm. Ask for people",
+            "Card {$made['cards'][0]['number']} Voice recorder test needs 1 with the avionics skill; nobody with "
+                .'that and a SKV rating is at work in Skarnholm. Ask for people',
             $board['problem'],
         );
         $this->as('ines', 'POST', "visits/{$made['id']}/plan", ['seconds' => 1, 'version' => $board['version']])
-            ->assertStatus(422)
-            ->assertJsonPath('message', $board['problem']);
+            ->assertStatus(422)->assertJsonPath('message', $board['problem']);
         self::assertSame(0, PlanRun::count());
     }
 
     public function test_a_search_runs_in_the_queue_and_saves_only_what_is_shorter(): void
     {
         $board = $this->board();
-        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version'] - 1])->assertStatus(409);
-        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])
-            ->assertStatus(202)
+        $this->as('ines', 'POST', 'visits/1/plan', [
+            'seconds' => 1, 'version' => $board['version'] - 1,
+        ])->assertStatus(409);
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(202)
             ->assertJsonPath('words', 'Waiting for the planner.');
-        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])
-            ->assertStatus(422)
-            ->assertJsonPath('message', 'A search for this visit is already under way. Wait for it, or cancel it first.');
+        $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)
+            ->assertJsonPath(
+                'message',
+                'A search for this visit is already under way. Wait for it, or cancel it first.',
+            );
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
         $run = $this->as('ines', 'GET', 'visits/1/plan')->assertOk()->json();
         self::assertSame(['done', true], [$run['state'], $run['ended']], $run['words']);
@@ -263,11 +271,16 @@ final class BoardTest extends WorldCase
     public function test_work_that_has_slipped_is_planned_anew_though_it_leaves_later(): void
     {
         $card = Card::where(['visit_id' => 1, 'state' => Card::OPEN])->orderBy('planned_start')->firstOrFail();
-        Card::whereKey($card->id)->update(['planned_start' => '2026-05-05T08:00:00Z', 'planned_end' => '2026-05-05T09:00:00Z']);
+        Card::whereKey($card->id)->update(
+            ['planned_start' => '2026-05-05T08:00:00Z', 'planned_end' => '2026-05-05T09:00:00Z'],
+        );
         // A plan that promised too much.
         VisitPlan::whereKey(1)->update(['result' => json_encode(['exit' => '2026-05-08T10:00:00Z'])]);
         $board = $this->board();
-        self::assertStringEndsWith('One card is behind it: search, and it is planned anew from now.', $board['sentence']);
+        self::assertStringEndsWith(
+            'One card is behind it: search, and it is planned anew from now.',
+            $board['sentence'],
+        );
         self::assertTrue(self::cards($board)[$card->id]['late']);
         $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $board['version']])->assertStatus(202);
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
@@ -284,11 +297,12 @@ final class BoardTest extends WorldCase
 
     public function test_a_search_is_cancelled_superseded_or_taken_up_after_a_crash(): void
     {
-        $ask = fn() => $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $this->board()['version']])
-            ->assertStatus(202)
-            ->json('id');
+        $ask = fn()
+            => $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 1, 'version' => $this->board()['version']])
+            ->assertStatus(202)->json('id');
         $first = $ask();
-        $this->as('ines', 'POST', "plan-runs/{$first}/cancel")->assertOk()->assertJsonPath('words', 'Cancelled. The plan was left as it was.');
+        $this->as('ines', 'POST', "plan-runs/{$first}/cancel")->assertOk()
+            ->assertJsonPath('words', 'Cancelled. The plan was left as it was.');
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
         self::assertSame('cancelled', PlanRun::findOrFail($first)->state);
 
@@ -300,7 +314,10 @@ final class BoardTest extends WorldCase
         $third = $ask();
         // Its worker died in the middle: the run says so, and another worker begins it again.
         PlanRun::whereKey($third)->update(['state' => PlanRun::RUNNING, 'beat_at' => '2026-05-05T12:00:00Z']);
-        self::assertStringContainsString('It begins again by itself; nothing is lost.', $this->as('ines', 'GET', 'visits/1/plan')->json('words'));
+        self::assertStringContainsString(
+            'It begins again by itself; nothing is lost.',
+            $this->as('ines', 'GET', 'visits/1/plan')->json('words'),
+        );
         app(PlanRuns::class)->work($third);
         self::assertSame('done', PlanRun::findOrFail($third)->state);
 
@@ -316,7 +333,10 @@ final class BoardTest extends WorldCase
         $cards = Card::where('visit_id', 1)->orderBy('id')->get();
         self::assertSame('card', $lines[0][0]);
         self::assertSame($cards->pluck('number')->all(), array_column(array_slice($lines, 1), 0));
-        $local = static fn(?string $at): string => $at === null ? '' : (new \DateTimeImmutable($at))->setTimezone(new \DateTimeZone('Europe/Oslo'))->format('Y-m-d H:i');
+        $local = static fn(?string $at): string
+            => $at === null
+                ? ''
+                : (new \DateTimeImmutable($at))->setTimezone(new \DateTimeZone('Europe/Oslo'))->format('Y-m-d H:i');
         self::assertSame(
             $cards->map(static fn(Card $c): string => $local($c->begun_at ?? $c->planned_start))->all(),
             array_column(array_slice($lines, 1), 8),
@@ -326,26 +346,28 @@ final class BoardTest extends WorldCase
             array_values(array_unique(array_column(array_slice($lines, 1), 13))),
             'the zone of the times is in the file',
         );
-        $events = FleetTest::readByAnother((string) $this->as('mika', 'GET', 'visits/1/plan.ics')->assertOk()->getContent());
+        $events = FleetTest::readByAnother(
+            (string) $this->as('mika', 'GET', 'visits/1/plan.ics')->assertOk()->getContent(),
+        );
         self::assertCount($cards->count(), $events);
         $card = $cards->firstOrFail('makes', 'lower');
         $event = array_column($events, null, 'uid')["card-{$card->id}@jorvel"];
-        self::assertSame(
-            ["QA-VFA {$card->number} Lower to the wheels", $card->planned_start, $card->planned_end],
-            [$event['summary'], $event['start'], $event['end']],
-        );
+        self::assertSame(["QA-VFA {$card->number} Lower to the wheels", $card->planned_start, $card->planned_end], [
+            $event['summary'], $event['start'], $event['end'],
+        ]);
     }
 
     public function test_a_card_waits_for_those_before_it_on_the_floor_too(): void
     {
-        $waiting = Card::with('waitsFor')->where(['visit_id' => 1, 'state' => Card::OPEN, 'makes' => 'last'])->firstOrFail();
+        $waiting = Card::with('waitsFor')->where(['visit_id' => 1, 'state' => Card::OPEN, 'makes' => 'last'])
+            ->firstOrFail();
         $oda = $this->person('oda');
-        $this->as('ines', 'POST', "cards/{$waiting->id}/assignments", ['person' => $oda->id, 'role' => 'perform'])->assertOk();
+        $this->assign($waiting, 'oda')->assertOk();
         $held = array_column($this->as('oda', 'GET', 'floor')->json('cards'), 'hold', 'id')[$waiting->id];
         self::assertStringStartsWith('waits for 001-', $held);
-        $message = $this->as('oda', 'POST', "cards/{$waiting->id}/steps/1", ['version' => $waiting->version, 'do' => 'done'])
-            ->assertStatus(422)
-            ->json('message');
+        $message = $this->as('oda', 'POST', "cards/{$waiting->id}/steps/1", [
+            'version' => $waiting->version, 'do' => 'done',
+        ])->assertStatus(422)->json('message');
         self::assertStringContainsString('That is worked first', $message);
     }
 
@@ -353,28 +375,27 @@ final class BoardTest extends WorldCase
     {
         $look = Card::where(['visit_id' => 1, 'state' => Card::IN_WORK])->firstOrFail();
         Step::where('card_id', $look->id)->update(['state' => Step::OPEN]);
-        $this->as('ines', 'POST', "cards/{$look->id}/findings", ['place' => 'rib 4', 'extent' => 'cracked'])->assertOk();
+        $this->as('ines', 'POST', "cards/{$look->id}/findings", ['place' => 'rib 4', 'extent' => 'cracked'])
+            ->assertOk();
         $finding = Finding::orderByDesc('id')->firstOrFail();
-        self::assertSame([$finding->number], array_column($this->as('ines', 'GET', 'visits/1')->json('findings'), 'number'));
+        self::assertSame(
+            [$finding->number],
+            array_column($this->as('ines', 'GET', 'visits/1')->json('findings'), 'number'),
+        );
         $visit = $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])->assertCreated()->json();
         self::assertSame([], $visit['findings']);
         $card = Card::with('waitsFor')->where('finding_id', $finding->id)->firstOrFail();
         self::assertContains($look->id, $card->waitsFor->modelKeys(), 'the look that found it comes first');
         self::assertNotNull($card->planned_start);
-        $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])
-            ->assertStatus(422)
+        $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])->assertStatus(422)
             ->assertJsonPath('message', "Finding {$finding->number} already has a card.");
         $this->as('ines', 'POST', 'findings/1/card', ['hours' => 0])->assertStatus(422);
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+        $this->assign($card, 'oda')->assertOk();
         $card->update(['critical' => false]);
-        $this->as(
-            'oda',
-            'POST',
-            "cards/{$card->id}/sign",
-            ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5],
-        )
-            ->assertOk();
+        $this->as('oda', 'POST', "cards/{$card->id}/sign", [
+            'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5,
+        ])->assertOk();
         self::assertSame(['fixed', "by card {$card->number}"], [$finding->refresh()->state, $finding->fixed_how]);
         self::assertSame(7.5, $card->refresh()->spent);
     }

@@ -37,12 +37,8 @@ final class HangarTest extends WorldCase
     private function visit(string $mark, array $codes, string $start, string $end, string $bay): Visit
     {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
-        $keys = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)
-            ->whereNull('component')
-            ->orderBy('code')
-            ->pluck('id')
-            ->map(strval(...))
-            ->all();
+        $keys = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->whereNull('component')
+            ->orderBy('code')->pluck('id')->map(strval(...))->all();
 
         return app(CreateVisit::class)(
             $this->person('ines'),
@@ -66,7 +62,11 @@ final class HangarTest extends WorldCase
         $used = [];
         foreach ($cards as $card) {
             $needs = [...$card->needs ?? [], '*' => array_sum($card->needs ?? [])];
-            $rests = array_filter($needs, static fn(int $many, string $skill): bool => ($there[$skill] ?? 0) < $many, ARRAY_FILTER_USE_BOTH) !== [];
+            $rests = array_filter(
+                $needs,
+                static fn(int $many, string $skill): bool => ($there[$skill] ?? 0) < $many,
+                ARRAY_FILTER_USE_BOTH,
+            ) !== [];
             if (! $rests && $card->planned_start <= $at && $at < $card->planned_end) {
                 foreach ($needs as $skill => $many) {
                     $used[$skill] = ($used[$skill] ?? 0) + $many;
@@ -119,20 +119,19 @@ final class HangarTest extends WorldCase
 
     public function test_a_bay_takes_one_aircraft_at_a_time(): void
     {
-        $item = (string) ProgrammeItem::where(['type_id' => Aircraft::where('mark', 'QA-VFC')->value('type_id'), 'code' => '53-11'])->value('id');
-        $make = fn(string $bay, string $start, string $end) => $this->as(
-            'ines',
-            'POST',
-            'visits',
-            ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => $bay, 'start' => $start, 'end' => $end, 'items' => [$item]],
-        );
+        $item = (string) ProgrammeItem::where(
+            ['type_id' => Aircraft::where('mark', 'QA-VFC')->value('type_id'), 'code' => '53-11'],
+        )->value('id');
+        $make = fn(string $bay, string $start, string $end) => $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => $bay, 'start' => $start, 'end' => $end, 'items' => [$item],
+        ]);
         $count = Visit::count();
         foreach ([['2026-05-14', '2026-05-20'], ['2026-05-05', '2026-05-06']] as [$start, $end]) {
-            $make('Skarnholm bay 1', $start, $end)->assertStatus(422)
-                ->assertJsonPath(
-                    'message',
-                    'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-14. Choose another bay or other dates; nothing was saved.',
-                );
+            $make('Skarnholm bay 1', $start, $end)->assertStatus(422)->assertJsonPath(
+                'message',
+                'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-14. Choose another bay or other '
+                        .'dates; nothing was saved.',
+            );
         }
         self::assertSame($count, Visit::count());
         $make('the apron', '2026-05-14', '2026-05-15')->assertCreated();
@@ -180,22 +179,22 @@ final class HangarTest extends WorldCase
             ['close:111AL', 'close:112AR', 'open:111AL', 'open:112AR'],
             $visit->cards()->whereNotNull('makes')->pluck('makes')->sort()->values()->all(),
         );
-        $visit->cards()->whereIn('makes', ['open:111AL', 'open:112AR', 'close:111AL'])->update(['state' => Card::CLOSED]);
+        $visit->cards()->whereIn('makes', ['open:111AL', 'open:112AR', 'close:111AL'])
+            ->update(['state' => Card::CLOSED]);
         $look->update(['state' => Card::CLOSED]);
         $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id,
-            'card_id' => $look->id,
-            'raised_by' => $this->person('oda')->id,
-            'number' => 'F0700',
-            'chapter' => '53',
-            'place' => 'frame 3',
-            'extent' => 'dent',
-            'state' => 'open',
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $look->id, 'raised_by' => $this->person('oda')->id,
+            'number' => 'F0700', 'chapter' => '53', 'place' => 'frame 3', 'extent' => 'dent', 'state' => 'open',
             'raised_at' => '2026-05-05T12:00:00Z',
         ]);
         $fix = app(MakeFixCard::class)($this->person('ines'), $finding, 9.0);
-        $open = $visit->cards()->where('state', Card::OPEN)->whereNotNull('makes')->pluck('makes')->sort()->values()->all();
-        self::assertSame(['close:111AL', 'close:112AR', 'fix', 'open:111AL'], $open, 'the one that is still open is not opened twice');
+        $open = $visit->cards()->where('state', Card::OPEN)->whereNotNull('makes')->pluck('makes')->sort()->values()
+            ->all();
+        self::assertSame(
+            ['close:111AL', 'close:112AR', 'fix', 'open:111AL'],
+            $open,
+            'the one that is still open is not opened twice',
+        );
         self::assertSame([['airframe' => 2], 9.0], [$fix->needs, $fix->hours], 'a long fix takes two');
         $waits = $fix->waitsFor()->pluck('makes', 'cards.id')->all();
         self::assertContains('open:111AL', $waits);
@@ -208,8 +207,12 @@ final class HangarTest extends WorldCase
     public static function noFix(): iterable
     {
         yield 'fixed already' => ['fixed', 'Finding F0700 is already fixed.'];
-        yield 'the visit is over' => ['released', 'The visit in which F0700 was found is released. Take it into the next visit.'];
-        yield 'no template' => ['template', 'There is no card template for fixing a finding of this type. Add one in Library.'];
+        yield 'the visit is over' => [
+            'released', 'The visit in which F0700 was found is released. Take it into the next visit.',
+        ];
+        yield 'no template' => [
+            'template', 'There is no card template for fixing a finding of this type. Add one in Library.',
+        ];
     }
 
     #[DataProvider('noFix')]
@@ -217,15 +220,9 @@ final class HangarTest extends WorldCase
     {
         $card = Card::where('visit_id', 3)->firstOrFail();
         $finding = Finding::create([
-            'aircraft_id' => $card->aircraft_id,
-            'card_id' => $card->id,
-            'raised_by' => $this->person('oda')->id,
-            'number' => 'F0700',
-            'chapter' => '53',
-            'place' => 'frame 3',
-            'extent' => 'dent',
-            'state' => $case === 'fixed' ? 'fixed' : 'open',
-            'raised_at' => '2026-05-05T12:00:00Z',
+            'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->person('oda')->id,
+            'number' => 'F0700', 'chapter' => '53', 'place' => 'frame 3', 'extent' => 'dent',
+            'state' => $case === 'fixed' ? 'fixed' : 'open', 'raised_at' => '2026-05-05T12:00:00Z',
         ]);
         if ($case === 'released') {
             Visit::whereKey(3)->update(['state' => Visit::RELEASED]);
@@ -234,7 +231,8 @@ final class HangarTest extends WorldCase
             CardTemplate::where('makes', 'fix')->update(['makes' => null]);
         }
         $count = Card::count();
-        $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 3])->assertStatus(422)->assertJsonPath('message', $said);
+        $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 3])->assertStatus(422)
+            ->assertJsonPath('message', $said);
         self::assertSame($count, Card::count());
     }
 
@@ -252,9 +250,16 @@ final class HangarTest extends WorldCase
         self::assertSame([], $short($late), 'enough for one');
         $soon = $this->visit('QA-VFC', ['32-42'], '2026-05-07', '2026-05-08', 'Skarnholm bay 2');
         self::assertSame([], $short($soon), 'the earlier visit has them');
-        self::assertSame(['4 × JV-3242-11 Brake packing: not in the store and none on order. Order it.'], $short($late));
-        Part::where('number', 'JV-3242-11')->firstOrFail()->orders()->create(['quantity' => 4, 'expected' => '2026-05-23']);
-        self::assertSame(['JV-3242-11 Brake packing comes on Sat 23 May, after the card begins. Move the card, or press the order.'], $short($late));
+        self::assertSame(
+            ['4 × JV-3242-11 Brake packing: not in the store and none on order. Order it.'],
+            $short($late),
+        );
+        Part::where('number', 'JV-3242-11')->firstOrFail()->orders()
+            ->create(['quantity' => 4, 'expected' => '2026-05-23']);
+        self::assertSame(
+            ['JV-3242-11 Brake packing comes on Sat 23 May, after the card begins. Move the card, or press the order.'],
+            $short($late),
+        );
     }
 
     public function test_a_tool_kind_of_which_none_is_good_and_people_who_lapse_are_said_ahead(): void
@@ -267,11 +272,17 @@ final class HangarTest extends WorldCase
         };
         self::assertSame([], $short());
         Tool::where('kind', 'pressure gauge')->update(['cal_due' => '2026-05-10']);
-        self::assertSame(['no pressure gauge in calibration on that day: the last runs out on Sun 10 May. Have one calibrated.'], $short());
+        self::assertSame(
+            ['no pressure gauge in calibration on that day: the last runs out on Sun 10 May. Have one calibrated.'],
+            $short(),
+        );
         Tool::where('kind', 'pressure gauge')->update(['state' => 'calibration']);
         self::assertSame(['no pressure gauge in calibration on that day. Have one calibrated.'], $short());
         Qualification::where(['kind' => 'skill', 'value' => 'engine'])->update(['valid_until' => '2026-05-10']);
-        self::assertContains('nobody with engine and a SKV rating is at work on Mon 11 May. Move the card, or ask for somebody.', $short());
+        self::assertContains(
+            'nobody with engine and a SKV rating is at work on Mon 11 May. Move the card, or ask for somebody.',
+            $short(),
+        );
     }
 
     public function test_a_visit_under_way_takes_no_items_by_packing_and_an_empty_hangar_is_said(): void
@@ -285,19 +296,27 @@ final class HangarTest extends WorldCase
         BaySlot::query()->delete();
         $none = $this->as('ines', 'GET', 'pack?mark=QC-TAA&days=60')->json();
         self::assertSame([[], false], [$none['slots'], $none['maySave']]);
-        self::assertSame(['no visit ends before it must be done'], array_values(array_unique(array_column($none['items'], 'problem'))));
-        self::assertSame('No bay has a free slot. Open one where an aircraft could stand.', $this->as('ines', 'GET', 'bays')->json('sentence'));
-        $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 60, 'into' => []])
-            ->assertStatus(422)
+        self::assertSame(
+            ['no visit ends before it must be done'],
+            array_values(array_unique(array_column($none['items'], 'problem'))),
+        );
+        self::assertSame(
+            'No bay has a free slot. Open one where an aircraft could stand.',
+            $this->as('ines', 'GET', 'bays')->json('sentence'),
+        );
+        $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 60, 'into' => []])->assertStatus(422)
             ->assertJsonPath('message', 'No item has a visit yet. Nothing was saved.');
-        $this->as('ines', 'POST', 'pack', ['mark' => 'QC-TAA', 'days' => 60, 'into' => ['1' => 'elsewhere']])->assertStatus(422);
+        $this->as('ines', 'POST', 'pack', ['mark' => 'QC-TAA', 'days' => 60, 'into' => ['1' => 'elsewhere']])
+            ->assertStatus(422);
         $this->as('ines', 'GET', 'pack?mark=QZ-NO')->assertNotFound();
     }
 
     public function test_slots_that_are_left_out_of_a_proposal_stay_empty(): void
     {
         $all = $this->as('ines', 'GET', 'pack?mark=QA-VFC&days=90')->json();
-        $used = array_values(array_filter($all['slots'], static fn(array $s): bool => $s['kind'] === 'free' && $s['itemHours'] > 0));
+        $used = array_values(
+            array_filter($all['slots'], static fn(array $s): bool => $s['kind'] === 'free' && $s['itemHours'] > 0),
+        );
         $skip = $used[0]['id'];
         $less = $this->as('ines', 'GET', "pack?mark=QA-VFC&days=90&skip={$skip}")->json();
         self::assertSame(0, array_column($less['slots'], 'itemHours', 'id')[$skip]);
@@ -308,22 +327,24 @@ final class HangarTest extends WorldCase
     public function test_the_making_safe_is_taken_back_by_the_last_look(): void
     {
         $visit = $this->visit('QA-VFC', ['53-11', '53-12', '53-13'], '2026-05-05', '2026-05-08', 'Skarnholm bay 2');
-        $oda = $this->person('oda');
-        $work = function (string $makes) use ($visit, $oda): void {
+        $work = function (string $makes) use ($visit): void {
             $card = $visit->cards()->where('makes', $makes)->firstOrFail();
-            $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $oda->id, 'role' => 'perform'])->assertOk();
+            $this->assign($card, 'oda')->assertOk();
             foreach ($card->steps as $step) {
-                $this->as('oda', 'POST', "cards/{$card->id}/steps/{$step->no}", ['version' => $card->refresh()->version, 'do' => 'done'])->assertOk();
+                $this->as('oda', 'POST', "cards/{$card->id}/steps/{$step->no}", [
+                    'version' => $card->refresh()->version, 'do' => 'done',
+                ])->assertOk();
             }
-            $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'])
-                ->assertOk();
+            $this->as('oda', 'POST', "cards/{$card->id}/sign", [
+                'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741',
+            ])->assertOk();
         };
-        $fitted = static fn(): int => SafingDevice::where('aircraft_id', $visit->aircraft_id)->whereNull('removed_at')->count();
+        $fitted = static fn(): int
+            => SafingDevice::where('aircraft_id', $visit->aircraft_id)->whereNull('removed_at')->count();
         $work('induct');
         $work('safe');
         self::assertSame(2, $fitted());
-        $rest = $visit->cards()
-            ->whereNotIn('makes', ['induct', 'safe', 'last'])
+        $rest = $visit->cards()->whereNotIn('makes', ['induct', 'safe', 'last'])
             ->orWhere(static fn($q) => $q->where('visit_id', $visit->id)->whereNull('makes'));
         Step::whereIn('card_id', $rest->pluck('id'))->update(['state' => Step::DONE]);
         Card::whereIn('id', $rest->pluck('id'))->update(['state' => Card::CLOSED]);

@@ -21,14 +21,9 @@ final class VisitTest extends WorldCase
     {
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
         $items = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->pluck('id')->all();
-        $id = $this->as(
-            'ines',
-            'POST',
-            'visits',
-            ['mark' => $mark, 'title' => 'Work', 'bay' => 'bay 2', 'start' => $start, 'end' => $end, 'items' => $items],
-        )
-            ->assertCreated()
-            ->json('id');
+        $id = $this->as('ines', 'POST', 'visits', [
+            'mark' => $mark, 'title' => 'Work', 'bay' => 'bay 2', 'start' => $start, 'end' => $end, 'items' => $items,
+        ])->assertCreated()->json('id');
 
         return Visit::with(['cards.steps', 'cards.template'])->findOrFail($id);
     }
@@ -44,7 +39,9 @@ final class VisitTest extends WorldCase
             $template = $card->template;
             self::assertSame(array_column($template->steps, 'title'), $card->steps->pluck('title')->all());
             self::assertSame(range(1, count($template->steps)), $card->steps->pluck('no')->all());
-            self::assertSame([Card::OPEN, $template->revision, $template->critical], [$card->state, $card->revision, $card->critical]);
+            self::assertSame([Card::OPEN, $template->revision, $template->critical], [
+                $card->state, $card->revision, $card->critical,
+            ]);
         }
         self::assertCount(3, $visit->cards->pluck('number')->unique());
     }
@@ -53,9 +50,11 @@ final class VisitTest extends WorldCase
     {
         $visit = $this->make('QA-VFC', ['61-21']);
         $item = $visit->cards->firstOrFail()->item_id;
-        $again = ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-09', 'end' => '2026-05-10', 'items' => [$item]];
-        $this->as('ines', 'POST', 'visits', $again)
-            ->assertStatus(422)
+        $again = [
+            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-09', 'end' => '2026-05-10',
+            'items' => [$item],
+        ];
+        $this->as('ines', 'POST', 'visits', $again)->assertStatus(422)
             ->assertJsonPath('message', '61-21 Propeller governor check is already in "Work". Nothing was saved.');
         $visit->update(['state' => Visit::RELEASED]);
         $this->as('ines', 'POST', 'visits', $again)->assertCreated();
@@ -63,17 +62,17 @@ final class VisitTest extends WorldCase
 
     public function test_what_belongs_to_another_type_or_nothing_is_refused_whole(): void
     {
-        $count = static fn(): array => array_map(
-            static fn(string $table): int => DB::table($table)->count(),
-            ['visits', 'cards', 'steps', 'records'],
-        );
+        $count = static fn(): array => array_map(static fn(string $table): int => DB::table($table)->count(), [
+            'visits', 'cards', 'steps', 'records',
+        ]);
         $before = $count();
         $foreign = ProgrammeItem::where('code', '78-31')->value('id');
         $own = ProgrammeItem::where('code', '61-21')->value('id');
         $body = ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-05', 'end' => '2026-05-06'];
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own, $foreign]])->assertStatus(422);
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => []])->assertStatus(422);
-        $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own], 'start' => 'soon'])->assertStatus(422)->assertJsonValidationErrors('start');
+        $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own], 'start' => 'soon'])->assertStatus(422)
+            ->assertJsonValidationErrors('start');
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own], 'mark' => 'QZ-NO'])->assertNotFound();
         self::assertSame($before, $count());
     }
@@ -93,14 +92,22 @@ final class VisitTest extends WorldCase
     public function test_why_somebody_cannot_take_a_card(): void
     {
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
-        $reasons = array_column($this->as('ines', 'GET', "cards/{$card->id}/candidates?role=perform")->json(), 'why', 'stamp');
+        $reasons = array_column(
+            $this->as('ines', 'GET', "cards/{$card->id}/candidates?role=perform")->json(),
+            'why',
+            'stamp',
+        );
         self::assertNull($reasons['T27']);
         self::assertSame('has no SKV rating', $reasons['T33']);
         self::assertSame('needs a valid engine skill: it has lapsed', $reasons['T19']);
         self::assertSame('has no engine skill', $reasons['T22']);
         self::assertSame('is a trainee: put the supervisor, Stig Omdal, on the card first', $reasons['T38']);
         self::assertArrayNotHasKey('V01', $reasons, 'a viewer works no cards');
-        $inspectors = array_column($this->as('ines', 'GET', "cards/{$card->id}/candidates?role=duplicate")->json(), 'why', 'stamp');
+        $inspectors = array_column(
+            $this->as('ines', 'GET', "cards/{$card->id}/candidates?role=duplicate")->json(),
+            'why',
+            'stamp',
+        );
         self::assertSame([null, null], [$inspectors['I04'], $inspectors['X02']]);
         self::assertSame('has no authority to inspect independently', $inspectors['T27']);
         $this->as('ines', 'GET', "cards/{$card->id}/candidates?role=watch")->assertStatus(422);
@@ -108,17 +115,15 @@ final class VisitTest extends WorldCase
 
     public function test_what_lapses_before_the_visit_begins_counts_as_lapsed(): void
     {
-        Qualification::where(['person_id' => $this->person('oda')->id, 'value' => 'SKV'])->update(['valid_until' => '2026-05-08']);
+        Qualification::where(
+            ['person_id' => $this->person('oda')->id, 'value' => 'SKV'],
+        )->update(['valid_until' => '2026-05-08']);
         $now = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $later = $this->make('QA-VFE', ['35-11'], '2026-05-11', '2026-05-12')->cards->firstOrFail();
-        $assign = fn(Card $card) => $this->as(
-            'ines',
-            'POST',
-            "cards/{$card->id}/assignments",
-            ['person' => $this->person('oda')->id, 'role' => 'perform'],
-        );
+        $assign = fn(Card $card) => $this->assign($card, 'oda');
         $assign($now)->assertOk();
-        $assign($later)->assertStatus(422)->assertJsonPath('message', 'Oda Fenn needs a valid SKV rating: it has lapsed. Nobody was assigned.');
+        $assign($later)->assertStatus(422)
+            ->assertJsonPath('message', 'Oda Fenn needs a valid SKV rating: it has lapsed. Nobody was assigned.');
     }
 
     public function test_who_leaves_before_the_day_is_not_put_on_a_card(): void
@@ -126,7 +131,8 @@ final class VisitTest extends WorldCase
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $card->update(['planned_start' => '2026-05-06T08:00:00Z', 'planned_end' => '2026-05-06T10:00:00Z']);
         $oda = $this->person('oda');
-        $assign = fn() => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $oda->id, 'role' => 'perform']);
+        $assign = fn()
+            => $this->assign($card, 'oda');
         foreach (['2026-05-04', '2026-05-05'] as $last) {
             $oda->update(['leaves' => $last]);
             self::assertStringContainsString('leaves on', $assign()->assertStatus(422)->json('message'), $last);
@@ -139,10 +145,13 @@ final class VisitTest extends WorldCase
     {
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $runa = $this->person('runa')->id;
-        $assign = fn() => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $runa, 'role' => 'duplicate']);
+        $assign = fn()
+            => $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $runa, 'role' => 'duplicate']);
         $assign()->assertOk();
         DB::table('assignments')->where('card_id', $card->id)->delete();
-        DB::table('card_hands')->insert(['card_id' => $card->id, 'person_id' => $runa, 'since' => '2026-05-05T10:00:00Z']);
+        DB::table('card_hands')->insert(
+            ['card_id' => $card->id, 'person_id' => $runa, 'since' => '2026-05-05T10:00:00Z'],
+        );
         self::assertStringContainsString('would not be independent', $assign()->assertStatus(422)->json('message'));
         self::assertSame(0, DB::table('assignments')->where('card_id', $card->id)->count());
     }
@@ -151,21 +160,26 @@ final class VisitTest extends WorldCase
     {
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
         $runa = $this->person('runa')->id;
-        $assign = fn(string $role, bool $remove = false) => $this->as(
-            'ines',
-            'POST',
-            "cards/{$card->id}/assignments",
-            ['person' => $runa, 'role' => $role, 'remove' => $remove],
-        );
+        $assign = fn(string $role, bool $remove = false) => $this->as('ines', 'POST', "cards/{$card->id}/assignments", [
+            'person' => $runa, 'role' => $role, 'remove' => $remove,
+        ]);
         $assign('perform')->assertOk();
-        self::assertStringContainsString('would not be independent', $assign('duplicate')->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'would not be independent',
+            $assign('duplicate')->assertStatus(422)->json('message'),
+        );
         $assign('perform', true)->assertOk();
         $assign('duplicate')->assertOk();
-        self::assertStringContainsString('would not be independent', $assign('perform')->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'would not be independent',
+            $assign('perform')->assertStatus(422)->json('message'),
+        );
         $assign('duplicate', true)->assertOk();
         $assign('perform')->assertOk();
-        $this->as('runa', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->refresh()->version, 'do' => 'done'])->assertOk();
-        $assign('perform', true)->assertStatus(422)->assertJsonPath('message', 'This person has already worked steps of the card and stays on it.');
+        $this->as('runa', 'POST', "cards/{$card->id}/steps/1", ['version' => $card->refresh()->version, 'do' => 'done'])
+            ->assertOk();
+        $assign('perform', true)->assertStatus(422)
+            ->assertJsonPath('message', 'This person has already worked steps of the card and stays on it.');
     }
 
     public function test_assigning_twice_is_once(): void
@@ -182,13 +196,22 @@ final class VisitTest extends WorldCase
     public function test_the_floor_shows_mine_first_and_what_waits_for_an_inspection(): void
     {
         $card = $this->make('QA-VFC', ['61-21'])->cards->firstOrFail();
-        $this->as('ines', 'POST', "cards/{$card->id}/assignments", ['person' => $this->person('oda')->id, 'role' => 'perform'])->assertOk();
+        $this->assign($card, 'oda')->assertOk();
         $floor = $this->as('oda', 'GET', 'floor')->json();
         self::assertSame([true, true, true, false], array_slice(array_column($floor['cards'], 'mine'), 0, 4));
-        self::assertStringStartsWith('Your next card: 001-01', $floor['sentence'], 'the one in work before the one not begun');
+        self::assertStringStartsWith(
+            'Your next card: 001-01',
+            $floor['sentence'],
+            'the one in work before the one not begun',
+        );
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        $this->as('oda', 'POST', "cards/{$card->id}/sign", ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'])->assertOk();
-        self::assertStringStartsWith("For you to inspect: {$card->number} on QA-VFC", $this->as('runa', 'GET', 'floor')->json('sentence'));
+        $this->as('oda', 'POST', "cards/{$card->id}/sign", [
+            'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741',
+        ])->assertOk();
+        self::assertStringStartsWith(
+            "For you to inspect: {$card->number} on QA-VFC",
+            $this->as('runa', 'GET', 'floor')->json('sentence'),
+        );
         self::assertContains('inspect', $this->as('runa', 'GET', "cards/{$card->id}")->json('may'));
         self::assertNotContains('inspect', $this->as('oda', 'GET', "cards/{$card->id}")->json('may'));
     }
@@ -196,23 +219,21 @@ final class VisitTest extends WorldCase
     public function test_a_visit_too_late_for_an_item_is_refused(): void
     {
         $item = ProgrammeItem::where('code', '61-21')->firstOrFail();
-        $make = fn(string $start, string $end) => $this->as(
-            'ines',
-            'POST',
-            'visits',
-            ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => $start, 'end' => $end, 'items' => [$item->id]],
-        )
-            ->assertStatus(422)
-            ->json('message');
-        self::assertStringContainsString('must be done by 2026-05-13; a visit from 2026-05-20 is too late', $make('2026-05-20', '2026-05-21'));
+        $make = fn(string $start, string $end) => $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => $start, 'end' => $end,
+            'items' => [$item->id],
+        ])->assertStatus(422)->json('message');
+        self::assertStringContainsString(
+            'must be done by 2026-05-13; a visit from 2026-05-20 is too late',
+            $make('2026-05-20', '2026-05-21'),
+        );
         self::assertStringContainsString('before it begins', $make('2026-05-07', '2026-05-06'));
-        $this->as(
-            'ines',
-            'POST',
-            'visits',
-            ['mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11', 'items' => [$item->id]],
-        )
-            ->assertStatus(422)
-            ->assertJsonFragment(['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-14. Choose other dates; nothing was saved.']);
+        $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11',
+            'items' => [$item->id],
+        ])->assertStatus(422)->assertJsonFragment(
+            ['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-14. Choose other '
+                    .'dates; nothing was saved.'],
+        );
     }
 }

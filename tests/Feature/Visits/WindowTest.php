@@ -24,23 +24,27 @@ final class WindowTest extends WorldCase
         foreach ($window['levers'] as $lever) {
             self::assertGreaterThanOrEqual($window['chance'], $lever['chance'], $lever['what']);
         }
-        $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as(
-            'ines',
-            'POST',
-            'visits/1/window',
-            ['look_until' => $look, 'prior' => $prior, 'reason' => 'an old aircraft'],
-        );
+        $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as('ines', 'POST', 'visits/1/window', [
+            'look_until' => $look, 'prior' => $prior, 'reason' => 'an old aircraft',
+        ]);
         $worse = $judge(['per_hundred' => 30, 'worth_hours' => 200])->assertOk()->json();
         self::assertGreaterThan($window['expectedMore'], $worse['expectedMore']);
         self::assertLessThan($window['chance'], $worse['chance']);
-        self::assertSame(['Set by Ines Maro (C01): an old aircraft', '2026-05-09'], [$worse['byHand'], $worse['lookUntil']]);
-        self::assertSame($window['chance'], $judge(null, '2026-05-11')->assertOk()->json('chance'), 'back to the history');
-        $judge(null, '2026-06-11')->assertStatus(422)
-            ->assertJsonPath('message', 'The look window must end between 2026-04-29 and 2026-05-14. Nothing was saved.');
+        self::assertSame(['Set by Ines Maro (C01): an old aircraft', '2026-05-09'], [
+            $worse['byHand'], $worse['lookUntil'],
+        ]);
+        self::assertSame(
+            $window['chance'],
+            $judge(null, '2026-05-11')->assertOk()->json('chance'),
+            'back to the history',
+        );
+        $judge(null, '2026-06-11')->assertStatus(422)->assertJsonPath(
+            'message',
+            'The look window must end between 2026-04-29 and 2026-05-14. Nothing was saved.',
+        );
         $judge(['per_hundred' => -1, 'worth_hours' => 5])->assertStatus(422);
         $this->as('ines', 'POST', 'visits/1/window', ['look_until' => null, 'prior' => null, 'reason' => ''])
-            ->assertStatus(422)
-            ->assertJsonValidationErrors('reason');
+            ->assertStatus(422)->assertJsonValidationErrors('reason');
     }
 
     public function test_progress_adds_up(): void

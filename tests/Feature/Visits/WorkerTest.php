@@ -37,10 +37,12 @@ final class WorkerTest extends WorldCase
 
     public function test_a_worker_that_is_killed_loses_nothing(): void
     {
-        $plan = static fn(): string => (string) Card::orderBy('id')->get(['id', 'planned_start', 'planned_end', 'on_chain'])->toJson();
+        $plan = static fn(): string
+            => (string) Card::orderBy('id')->get(['id', 'planned_start', 'planned_end', 'on_chain'])->toJson();
         $before = $plan();
         $version = (int) $this->as('ines', 'GET', 'visits/1/board')->json('version');
-        $run = (int) $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 20, 'version' => $version])->assertStatus(202)->json('id');
+        $run = (int) $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 20, 'version' => $version])
+            ->assertStatus(202)->json('id');
         $worker = $this->worker();
         for ($i = 0; $i < 300 && (int) PlanRun::whereKey($run)->value('tried') === 0; $i++) {
             usleep(100_000);

@@ -19,7 +19,9 @@ final readonly class CrewView
         #[OA\Property] public ChoicesView $choices,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
-        /** @var list<string> planned cards of somebody whose days were just changed, and who is not there for them now */
+        /**
+         * @var list<string> planned cards of somebody whose days were just changed, and who is not there for them now
+         */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $hits = [],
     ) {}
 }

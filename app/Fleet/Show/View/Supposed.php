@@ -15,7 +15,8 @@ use OpenApi\Attributes as OA;
             type: 'string',
             enum: ['use', 'visit', 'base'],
         ), new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'id', type: 'integer'),
-        new OA\Property(property: 'start', type: 'string'), new OA\Property(property: 'end', type: 'string'), new OA\Property(property: 'base', type: 'string'),
+        new OA\Property(property: 'start', type: 'string'), new OA\Property(property: 'end', type: 'string'),
+        new OA\Property(property: 'base', type: 'string'),
         new OA\Property(
             property: 'rates',
             type: 'object',

@@ -95,7 +95,8 @@ final readonly class CallClear implements StepKind
         )
             ->first()
             ?? throw Refused::because(
-                "There is nobody called \"{$who}\" in the crew. Enter a name or a stamp as Crew has it. Nothing was called.",
+                "There is nobody called \"{$who}\" in the crew. Enter a name or a stamp as Crew has it. Nothing was "
+                    .'called.',
             );
     }
 

@@ -43,7 +43,8 @@ final readonly class Compare implements StepKind
         $said = Agreement::of($values['shown'], $values['real'], $unit, (float) $spec['within']);
         if ($said->verdict === Verdict::Invalid) {
             throw Refused::because(
-                'Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read both again. Nothing was kept.',
+                'Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read '
+                    .'both again. Nothing was kept.',
             );
         }
         $both = [];
@@ -61,7 +62,9 @@ final readonly class Compare implements StepKind
         }
         $keep = fn() => $this->readings->keep($by, $step, ...$both);
 
-        return $said->verdict === Verdict::Pass ? Worked::done(['spread' => $said->spread], $keep) : Worked::open($keep);
+        return $said->verdict === Verdict::Pass
+            ? Worked::done(['spread' => $said->spread], $keep)
+            : Worked::open($keep);
     }
 
     /** @param array<string, mixed> $spec */

@@ -27,9 +27,11 @@ final readonly class FitDevice implements StepKind
         $now = (string) $this->clock->now();
 
         return Worked::done([], static fn() => SafingDevice::create([
-            'aircraft_id' => $step->card->aircraft_id, 'card_id' => $step->card_id, 'fitted_step_id' => $step->id, 'fitted_by' => $by->id,
+            'aircraft_id' => $step->card->aircraft_id, 'card_id' => $step->card_id, 'fitted_step_id' => $step->id,
+            'fitted_by' => $by->id,
             'kind' => $spec['device'], 'place' => $spec['place'], 'flag' => $spec['flag'], 'fitted_at' => $now,
-            'against' => $spec['against'] ?? [], 'open_line' => $spec['open_line'] ?? false, 'storage' => $spec['storage'] ?? null,
+            'against' => $spec['against'] ?? [], 'open_line' => $spec['open_line'] ?? false,
+            'storage' => $spec['storage'] ?? null,
         ]));
     }
 }

@@ -59,7 +59,8 @@ final readonly class FitPart implements StepKind
             ['part' => $part->number, 'batch' => $batch?->batch, 'quantity' => $spec['quantity'], 'again' => $again],
             fn() => $batch === null ? null : $this->take($by, $step, $part, $batch, (int) $spec['quantity']),
             static fn() => FittedPart::create([
-                'part_id' => $part->id, 'batch_id' => $batch?->id, 'card_id' => $step->card_id, 'step_id' => $step->id, 'aircraft_id' => $step->card->aircraft_id, 'person_id' => $by->id,
+                'part_id' => $part->id, 'batch_id' => $batch?->id, 'card_id' => $step->card_id, 'step_id' => $step->id,
+                'aircraft_id' => $step->card->aircraft_id, 'person_id' => $by->id,
                 'quantity' => $spec['quantity'], 'position' => $spec['position'], 'again' => $again, 'at' => $now,
             ]),
         );
@@ -76,7 +77,9 @@ final readonly class FitPart implements StepKind
     private function batch(Part $part, string $code): PartBatch
     {
         $batch = PartBatch::firstWhere('batch', $code) ?? throw Refused::because(
-            $code === '' ? "Enter the batch on the label of {$part->number}." : "There is no batch {$code} in the store.",
+            $code === ''
+                ? "Enter the batch on the label of {$part->number}."
+                : "There is no batch {$code} in the store.",
         );
         if ($batch->part_id !== $part->id) {
             throw Refused::because(

@@ -30,10 +30,14 @@ final readonly class Holding
     /** @throws Refused before the time is over */
     public function requireOver(Step $step, int $seconds): void
     {
-        $held = $step->started_at === null ? null : $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch();
+        $held = $step->started_at === null
+            ? null
+            : $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch();
         if ($held === null || $held < $seconds) {
             throw Refused::because(
-                $held === null ? 'Start the hold first.' : "Held for {$held} of {$seconds} seconds. Hold on; the reading counts only after that.",
+                $held === null
+                    ? 'Start the hold first.'
+                    : "Held for {$held} of {$seconds} seconds. Hold on; the reading counts only after that.",
             );
         }
     }

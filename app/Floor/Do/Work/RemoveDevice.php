@@ -12,7 +12,10 @@ use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Refused;
 
-/** A safing device comes off, fitted by an earlier step of this card or by the card of its visit that made the aircraft safe or raised it. */
+/**
+ * A safing device comes off, fitted by an earlier step of this card or by the card of its visit that made the aircraft
+ * safe or raised it.
+ */
 final readonly class RemoveDevice implements StepKind
 {
     public function __construct(private Clock $clock, private SafingRegister $register) {}
@@ -26,7 +29,8 @@ final readonly class RemoveDevice implements StepKind
     {
         $device = $this->register->removedBy($step)
             ?? throw Refused::because(
-                "Nothing fitted by step {$step->spec['of']} is in the safing register. Look at the aircraft before you go on.",
+                "Nothing fitted by step {$step->spec['of']} is in the safing register. Look at the aircraft before "
+                    .'you go on.',
             );
         $now = (string) $this->clock->now();
 

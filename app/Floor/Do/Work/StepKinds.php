@@ -13,7 +13,8 @@ final readonly class StepKinds
     private const KINDS = [
         'caution' => Confirm::class, 'instruction' => Confirm::class, 'finding_prompt' => Confirm::class,
         'measurement' => Read::class, 'torque' => Read::class, 'timing' => Read::class,
-        'count' => Count::class, 'hold' => Hold::class, 'compare' => Compare::class, 'part' => FitPart::class, 'tool' => UseTool::class,
+        'count' => Count::class, 'hold' => Hold::class, 'compare' => Compare::class, 'part' => FitPart::class,
+        'tool' => UseTool::class,
         'safing_fit' => FitDevice::class, 'safing_remove' => RemoveDevice::class, 'rollcall' => CallClear::class,
         'test' => Test::class,
     ];
@@ -29,9 +30,10 @@ final readonly class StepKinds
     /** @throws Refused for an inspection, which is signed and not worked */
     public function of(string $kind): StepKind
     {
-        $class = self::KINDS[$kind] ?? ($this->container->bound(self::named($kind)) ? self::named($kind) : null) ?? throw Refused::because(
-            'An independent inspection is signed by its inspector, with stamp and PIN.',
-        );
+        $class = self::KINDS[$kind] ?? ($this->container->bound(self::named($kind)) ? self::named($kind) : null)
+            ?? throw Refused::because(
+                'An independent inspection is signed by its inspector, with stamp and PIN.',
+            );
 
         return $this->container->make($class);
     }

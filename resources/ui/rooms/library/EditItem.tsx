@@ -95,8 +95,8 @@ export function EditItem({ programme, row, onClose }: Props) {
             </div>
             <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Limits</h3>
             {item.limits.map((l, n) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: limits have no other name while they are edited
                 <div
+                    // biome-ignore lint/suspicious/noArrayIndexKey: limits have no other name while they are edited
                     key={n}
                     className="mt-3 flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-rule/60 pb-3"
                     data-limit={n}

@@ -18,8 +18,8 @@ export function Beside({ pieces, old, now }: { pieces: Piece[]; old: string; now
                                 {p.text}
                             </del>
                         ) : (
-                            // biome-ignore lint/suspicious/noArrayIndexKey: as above
                             <ins
+                                // biome-ignore lint/suspicious/noArrayIndexKey: as above
                                 key={i}
                                 className="bg-shade font-semibold decoration-spruce decoration-2 underline-offset-4"
                             >
