@@ -4,12 +4,13 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useMe, usePack, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { short } from '../../parts/dates';
 import { Dragged, DropSection, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
-import { Chips, Filled } from './PackParts';
+import { PackChosen } from './PackChosen';
+import { Chips } from './PackParts';
+import { PackSlot } from './PackSlot';
 import { visitsViews } from './views';
 
 const NOWHERE = 'in no visit';
@@ -79,6 +80,9 @@ function PackOf({
         setDragged(null);
     };
     const items = (slot: string | null) => pack.items.filter((l) => (l.slot ?? null) === slot);
+    const chips = (lines: Line[]) => <Chips lines={lines} may={may} chosen={chosen} onChoose={setChosen} />;
+    const propose = (id: string, on: boolean) =>
+        set('skip', (on ? skipped.filter((x) => x !== id) : [...skipped, id]).join(','));
     return (
         <Page
             over={<Tabs label="Visits" tabs={visitsViews} />}
@@ -138,35 +142,7 @@ function PackOf({
                 )}
             </div>
             <Trouble error={save.error ?? judge.error} />
-            {line && (
-                <div
-                    className="mb-4 flex flex-wrap items-center gap-3 rounded-lg border border-ink bg-sheet px-3 py-2"
-                    data-testid="chosen"
-                >
-                    <b className="font-mono">{line.code}</b> {line.title}
-                    <span className="text-soft">
-                        {line.hours} h, by {short(line.latest, line.latest)}
-                        {line.access.length > 0 && `, panels ${line.access.join(', ')}`}. {line.problem ?? line.waste}
-                    </span>
-                    {may && (
-                        <label className="ml-auto flex items-center gap-2">
-                            Move to
-                            <select
-                                className="min-h-9 rounded-lg border border-rule bg-paper px-2"
-                                value={line.slot ?? ''}
-                                onChange={(e) => move(line.key, e.target.value === '' ? null : e.target.value)}
-                            >
-                                <option value="">no visit</option>
-                                {pack.slots.map((s) => (
-                                    <option key={s.id} value={s.id}>
-                                        {short(s.start, s.start)} to {short(s.end, s.start)}, {s.bay}
-                                    </option>
-                                ))}
-                            </select>
-                        </label>
-                    )}
-                </div>
-            )}
+            {line && <PackChosen line={line} slots={pack.slots} may={may} onMove={(slot) => move(line.key, slot)} />}
             {pack.items.length === 0 && pack.slots.length === 0 ? (
                 <p className="text-soft">Look further ahead, or open a free slot under Bays.</p>
             ) : (
@@ -186,7 +162,7 @@ function PackOf({
                             aria-label="In no visit"
                         >
                             <h2 className="mb-2 font-semibold">In no visit ({items(null).length})</h2>
-                            <Chips lines={items(null)} may={may} chosen={chosen} onChoose={setChosen} />
+                            {chips(items(null))}
                             {items(null).length === 0 && <p className="text-soft">Everything has its visit.</p>}
                         </DropSection>
                         <div className="space-y-3">
@@ -196,46 +172,19 @@ function PackOf({
                                 </p>
                             )}
                             {pack.slots.map((s) => (
-                                <DropSection
+                                <PackSlot
                                     key={s.id}
-                                    id={s.id}
-                                    data-slot={s.id}
-                                    className={`rounded-lg border bg-sheet p-3 ${s.problem ? 'border-2 border-rust' : s.kind === 'free' ? 'border-dashed border-soft' : 'border-ink'}`}
-                                    aria-label={`${s.title}, ${short(s.start)} to ${short(s.end)}`}
-                                >
-                                    <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-                                        <b>
-                                            {short(s.start, s.start)} to {short(s.end, s.start)}
-                                        </b>
-                                        <span>{s.bay}</span>
-                                        <span className="text-soft">{s.title}</span>
-                                        <span className="flex-1" />
-                                        <Filled slot={s} />
-                                        {may && s.kind === 'free' && (
-                                            <label className="flex items-center gap-1.5 text-sm">
-                                                <input
-                                                    type="checkbox"
-                                                    className="size-4 accent-spruce"
-                                                    checked={!skipped.includes(s.id)}
-                                                    onChange={(e) =>
-                                                        set(
-                                                            'skip',
-                                                            (e.target.checked
-                                                                ? skipped.filter((x) => x !== s.id)
-                                                                : [...skipped, s.id]
-                                                            ).join(','),
-                                                        )
-                                                    }
-                                                />
-                                                propose it
-                                            </label>
-                                        )}
-                                    </div>
-                                    <Chips lines={items(s.id)} may={may} chosen={chosen} onChoose={setChosen} />
-                                    {items(s.id).length === 0 && (
-                                        <p className="text-sm text-soft">Nothing goes in here.</p>
-                                    )}
-                                </DropSection>
+                                    slot={s}
+                                    lines={items(s.id)}
+                                    propose={
+                                        may &&
+                                        s.kind === 'free' && {
+                                            on: !skipped.includes(s.id),
+                                            onChange: (on) => propose(s.id, on),
+                                        }
+                                    }
+                                    chips={chips(items(s.id))}
+                                />
                             ))}
                         </div>
                     </div>

@@ -20,6 +20,26 @@ export function rows(zones: Schemas['BoardZone'][]): { rows: ZoneRow[]; height: 
     return { rows: out, height: top };
 }
 
+export type Measures = {
+    /** Pixels a slot. */
+    wide: number;
+    /** Where the zones begin and end, in pixels from the top. */
+    head: number;
+    body: number;
+    height: number;
+    width: number;
+    layout: ReturnType<typeof rows>;
+};
+
+/** The whole drawing's measures, in pixels. */
+export function measures(board: Schemas['BoardView'], wide: number): Measures {
+    const layout = rows(board.zones);
+    const head = 22 + board.bands.length * BAND + 6;
+    const body = head + layout.height;
+    const height = body + board.people.length * (PEOPLE + 10) + 14;
+    return { wide, head, body, height, width: board.slots * wide, layout };
+}
+
 /** The outline of a card: pointed at its end when it decides the exit. */
 export function outline(x: number, y: number, width: number, height: number, pointed: boolean): string {
     const tip = pointed ? Math.min(8, width / 2) : 0;
