@@ -222,7 +222,8 @@ final class AssignTest extends TestCase
     {
         [$people, $slots] = self::planted($seed, $many);
         self::assertGreaterThan(30, count($slots));
-        $result = Assign::of($people, $slots, Deadline::in(500));
+        // Half a second does; four times that is for a machine that others work on too.
+        $result = Assign::of($people, $slots, Deadline::in(2000));
         self::assertNotNull(self::judge($people, $slots, $result->assigned), 'a rule is broken');
         self::assertSame([], array_column($result->open, 'slot'));
     }
