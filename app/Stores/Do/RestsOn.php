@@ -22,23 +22,8 @@ final readonly class RestsOn
     public function readings(ToolRecall $recall): Collection
     {
         return $this->on(DB::table('readings'), 'readings', $recall)->where('readings.stands', true)
-            ->get([
-                'readings.id',
-                'readings.card_id',
-                'readings.step_id',
-                'readings.point',
-                'readings.value',
-                'readings.unit',
-                'readings.verdict',
-                'readings.at',
-                'people.name as taker',
-                'cards.number',
-                'cards.title',
-                'cards.visit_id',
-                'cards.aircraft_id',
-                'aircraft.mark',
-                'visits.state as visit_state',
-            ]);
+            ->addSelect(['readings.point', 'readings.value', 'readings.unit', 'readings.verdict'])
+            ->get();
     }
 
     /**
@@ -47,20 +32,7 @@ final readonly class RestsOn
      */
     public function uses(ToolRecall $recall): Collection
     {
-        return $this->on(DB::table('tool_uses'), 'tool_uses', $recall)
-            ->get([
-                'tool_uses.id',
-                'tool_uses.card_id',
-                'tool_uses.step_id',
-                'tool_uses.at',
-                'people.name as taker',
-                'cards.number',
-                'cards.title',
-                'cards.visit_id',
-                'cards.aircraft_id',
-                'aircraft.mark',
-                'visits.state as visit_state',
-            ]);
+        return $this->on(DB::table('tool_uses'), 'tool_uses', $recall)->get();
     }
 
     private function on(Builder $query, string $table, ToolRecall $recall): Builder
@@ -69,6 +41,11 @@ final readonly class RestsOn
             ->join('visits', 'visits.id', '=', 'cards.visit_id')
             ->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
             ->join('people', 'people.id', '=', "{$table}.person_id")
+            ->select([
+                "{$table}.id", "{$table}.card_id", "{$table}.step_id", "{$table}.at", 'people.name as taker',
+                'cards.number', 'cards.title', 'cards.visit_id', 'cards.aircraft_id', 'aircraft.mark',
+                'visits.state as visit_state',
+            ])
             ->where("{$table}.tool_id", $recall->tool_id)
             ->whereBetween("{$table}.at", [$recall->doubt_from, $recall->at])
             ->orderBy('aircraft.mark')

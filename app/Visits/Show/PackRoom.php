@@ -237,11 +237,13 @@ final readonly class PackRoom
         $placed = count(array_filter($lines, static fn(PackLine $l): bool => $l->slot !== null));
         $bad = count($given->misfits) + count($given->full);
         $open = count($lines) - $placed;
+        $waste = Words::number($life).' days of life are thrown away';
         $sentence = match (true) {
             $lines === [] => "Nothing of {$aircraft->mark} falls due within {$days} days that is not in a visit.",
             $bad > 0 => ($bad === 1 ? 'One thing' : "{$bad} things").' cannot be so; it cannot be saved.',
-            $open === 0 => "All {$placed} items of {$aircraft->mark} have a visit; ".Words::number($life).' days of life are thrown away.',
-            default => "{$placed} of ".count($lines)." items of {$aircraft->mark} have a visit; ".($open === 1 ? 'one has none.' : "{$open} have none."),
+            $open === 0 => "All {$placed} items of {$aircraft->mark} have a visit; {$waste}.",
+            default => "{$placed} of ".count($lines)." items of {$aircraft->mark} have a visit; {$waste}. "
+                .($open === 1 ? 'One has none.' : "{$open} have none."),
         };
 
         return new PackView(

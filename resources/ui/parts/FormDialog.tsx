@@ -1,4 +1,4 @@
-import { type ChangeEvent, type FormEvent, type ReactNode, useState } from 'react';
+import type { FormEvent, ReactNode } from 'react';
 import type { Failure } from '../api/client';
 import { Button } from './Button';
 import { Dialog } from './Dialog';
@@ -34,19 +34,3 @@ export function FormDialog({ title, wide, action, ready, send, onSend, onClose, 
         </Dialog>
     );
 }
-
-/** Texts of a form by the names of their fields. */
-export function useFields<T extends Record<string, string>>(start: T) {
-    const [values, setValues] = useState(start);
-    const set = (part: Partial<T>) => setValues((v) => ({ ...v, ...part }));
-    const bind = (name: keyof T & string) => ({
-        name,
-        value: values[name],
-        autoComplete: 'off',
-        onChange: (e: ChangeEvent<HTMLInputElement>) => set({ [name]: e.target.value } as Partial<T>),
-    });
-    return { values, set, bind };
-}
-
-/** A whole number of pieces. */
-export const whole = (text: string): boolean => /^\d+$/.test(text);

@@ -2,7 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, take } from '../api/client';
 import { useSend } from '../api/hooks';
 import { Field } from '../parts/Field';
-import { FormDialog, useFields } from '../parts/FormDialog';
+import { FormDialog } from '../parts/FormDialog';
+import { useFields } from '../parts/fields';
 
 /** One's own password and PIN. */
 export function OwnSecrets({ me, onClose }: { me: Schemas['Me']; onClose: () => void }) {

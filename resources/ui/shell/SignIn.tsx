@@ -3,13 +3,13 @@ import { type FormEvent, useState } from 'react';
 import { api, type Failure, type Schemas, take } from '../api/client';
 import { Button } from '../parts/Button';
 import { Field } from '../parts/Field';
+import { useFields } from '../parts/fields';
 import { Trouble } from '../parts/Page';
 
 /** The door. Over a page when a session ran out, so that what was typed there stays. */
 export function SignIn({ over }: { over?: boolean }) {
     const client = useQueryClient();
-    const [login, setLogin] = useState('');
-    const [password, setPassword] = useState('');
+    const { values: at, bind } = useFields({ login: '', password: '' });
     const [error, setError] = useState<Failure | null>(null);
     const [busy, setBusy] = useState(false);
     const submit = async (e: FormEvent) => {
@@ -17,7 +17,7 @@ export function SignIn({ over }: { over?: boolean }) {
         setBusy(true);
         try {
             const before = client.getQueryData<Schemas['Me']>(['me']);
-            const me = await take(api.POST('/api/sign-in', { body: { login, password } }));
+            const me = await take(api.POST('/api/sign-in', { body: at }));
             // What another person had on the screen is not for this one.
             if (before !== undefined && before.id !== me.id) {
                 client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
@@ -39,22 +39,13 @@ export function SignIn({ over }: { over?: boolean }) {
                         ? 'You were signed out. What you typed is still on the page behind this.'
                         : 'Plan the check, work the cards, carry what must be carried, hand it back.'}
                 </p>
-                <Field
-                    label="Name"
-                    name="login"
-                    autoComplete="username"
-                    autoFocus
-                    value={login}
-                    onChange={(e) => setLogin(e.target.value)}
-                />
+                <Field label="Name" autoFocus {...bind('login')} autoComplete="username" />
                 <Field
                     label="Password"
-                    name="password"
                     type="password"
-                    autoComplete="current-password"
                     className="mt-4"
-                    value={password}
-                    onChange={(e) => setPassword(e.target.value)}
+                    {...bind('password')}
+                    autoComplete="current-password"
                 />
                 <Trouble error={error} />
                 <Button
@@ -62,7 +53,7 @@ export function SignIn({ over }: { over?: boolean }) {
                     big
                     type="submit"
                     className="mt-6 w-full"
-                    disabled={busy || login === '' || password === ''}
+                    disabled={busy || at.login === '' || at.password === ''}
                 >
                     {busy ? 'Signing in…' : 'Sign in'}
                 </Button>

@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { short } from '../../parts/dates';
+import { Heads } from '../../parts/Heads';
 import { Section } from '../../parts/Page';
 import { Reach } from '../../parts/Reach';
 import { State } from '../../parts/State';
@@ -26,15 +27,7 @@ export function BeforeAfter({ row, today }: { row: Schemas['WhatIfRow']; today: 
             </div>
             {row.items.length > 0 && (
                 <table className="mt-3 w-full text-left">
-                    <thead className="text-sm text-soft">
-                        <tr>
-                            {['Item', 'What', 'Before', 'After', 'Moves', ''].map((h) => (
-                                <th key={h} className="py-1 pr-4 font-semibold">
-                                    {h}
-                                </th>
-                            ))}
-                        </tr>
-                    </thead>
+                    <Heads of={['Item', 'What', 'Before', 'After', 'Moves', '']} />
                     <tbody>
                         {row.items.map((i) => (
                             <tr key={i.key} className="border-t border-rule/60" data-moved={i.code}>

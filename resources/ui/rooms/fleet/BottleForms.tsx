@@ -1,17 +1,17 @@
-import { type FormEvent, useState } from 'react';
+import { type InputHTMLAttributes, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
+import { FormDialog } from '../../parts/FormDialog';
+import { typed, useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
 import type { Bottle } from './Bottles';
 
 export function Read({ bottle, today, onClose }: { bottle: Bottle; today: string; onClose: () => void }) {
-    const [date, setDate] = useState(today);
-    const [pressure, setPressure] = useState('');
-    const [temp, setTemp] = useState('');
+    const { values: at, bind } = useFields({ date: today, pressure: '', temp_c: '' });
     const [replaced, setReplaced] = useState(false);
     const send = useSend(
         (body: { date: string; pressure: number; temp_c: number; replaced: boolean }, headers) =>
@@ -24,30 +24,23 @@ export function Read({ bottle, today, onClose }: { bottle: Bottle; today: string
             ),
         onClose,
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({ date, pressure: typed(pressure), temp_c: typed(temp), replaced });
-    };
     return (
-        <Dialog open onClose={onClose} title={`${bottle.name}: a reading`}>
-            <form onSubmit={submit} className="grid grid-cols-2 gap-4">
-                <Field
-                    label={`Gauge, ${bottle.unit}`}
-                    name="pressure"
-                    autoFocus
-                    inputMode="decimal"
-                    value={pressure}
-                    onChange={(e) => setPressure(e.target.value)}
-                />
-                <Field
-                    label="Temperature, °C"
-                    name="temp_c"
-                    inputMode="decimal"
-                    value={temp}
-                    onChange={(e) => setTemp(e.target.value)}
-                    hint="of the bottle, not of the day"
-                />
-                <Field label="Read on" name="date" type="date" value={date} onChange={(e) => setDate(e.target.value)} />
+        <FormDialog
+            title={`${bottle.name}: a reading`}
+            action="Save the reading"
+            ready={at.pressure !== '' && at.temp_c !== ''}
+            send={send}
+            onSend={() => send.mutate({ date: at.date, ...gauge(at), replaced })}
+            onClose={onClose}
+        >
+            <Gauge
+                bottle={bottle}
+                pressure={bind('pressure')}
+                temp={bind('temp_c')}
+                hint="of the bottle, not of the day"
+            />
+            <div className="grid grid-cols-2 gap-4">
+                <Field label="Read on" type="date" {...bind('date')} />
                 <label className="flex min-h-12 items-center gap-2 self-end">
                     <input
                         type="checkbox"
@@ -57,16 +50,27 @@ export function Read({ bottle, today, onClose }: { bottle: Bottle; today: string
                     />
                     changed or filled just before
                 </label>
-                <div className="col-span-2">
-                    <Trouble error={send.error} />
-                    <Button kind="main" big type="submit" disabled={send.isPending || pressure === '' || temp === ''}>
-                        Save the reading
-                    </Button>
-                </div>
-            </form>
-        </Dialog>
+            </div>
+        </FormDialog>
     );
 }
+
+type Bound = Pick<InputHTMLAttributes<HTMLInputElement>, 'name' | 'value' | 'onChange'>;
+type GaugeProps = { bottle: Bottle; pressure: Bound; temp: Bound; hint?: string };
+
+/** What the gauge shows, and how warm it is. */
+function Gauge({ bottle, pressure, temp, hint }: GaugeProps) {
+    return (
+        <div className="grid grid-cols-2 gap-4">
+            <Field label={`Gauge, ${bottle.unit}`} inputMode="decimal" {...pressure} />
+            <Field label="Temperature, °C" inputMode="decimal" {...temp} hint={hint} />
+        </div>
+    );
+}
+
+type Reading = { pressure: string; temp_c: string };
+
+const gauge = (at: Reading) => ({ pressure: typed(at.pressure), temp_c: typed(at.temp_c) });
 
 export function Wrong({
     bottle,
@@ -77,9 +81,11 @@ export function Wrong({
     reading: Schemas['GaugeRow'];
     onClose: () => void;
 }) {
-    const [pressure, setPressure] = useState(String(reading.pressure));
-    const [temp, setTemp] = useState(String(reading.tempC));
-    const [reason, setReason] = useState('');
+    const { values: at, bind } = useFields({
+        pressure: String(reading.pressure),
+        temp_c: String(reading.tempC),
+        reason: '',
+    });
     const send = useSend(
         (body: { pressure: number | null; temp_c: number | null; reason: string }, headers) =>
             take(api.POST('/api/readings/{id}/correct', { params: { path: { id: reading.id } }, body, headers })),
@@ -88,43 +94,22 @@ export function Wrong({
     return (
         <Dialog open onClose={onClose} title={`The reading of ${short(reading.date)}`}>
             <p className="mb-3 text-soft">What was first entered stays to be seen; the trend is worked out anew.</p>
-            <div className="grid grid-cols-2 gap-4">
-                <Field
-                    label={`Gauge, ${bottle.unit}`}
-                    name="pressure"
-                    inputMode="decimal"
-                    value={pressure}
-                    onChange={(e) => setPressure(e.target.value)}
-                />
-                <Field
-                    label="Temperature, °C"
-                    name="temp_c"
-                    inputMode="decimal"
-                    value={temp}
-                    onChange={(e) => setTemp(e.target.value)}
-                />
-                <Field
-                    label="Why it was wrong"
-                    name="reason"
-                    className="col-span-2"
-                    value={reason}
-                    onChange={(e) => setReason(e.target.value)}
-                />
-            </div>
+            <Gauge bottle={bottle} pressure={bind('pressure')} temp={bind('temp_c')} />
+            <Field label="Why it was wrong" className="mt-4" {...bind('reason')} />
             <Trouble error={send.error} />
             <div className="mt-4 flex gap-3">
                 <Button
                     kind="main"
                     big
-                    disabled={send.isPending || reason === ''}
-                    onClick={() => send.mutate({ pressure: typed(pressure), temp_c: typed(temp), reason })}
+                    disabled={send.isPending || at.reason === ''}
+                    onClick={() => send.mutate({ ...gauge(at), reason: at.reason })}
                 >
                     Correct it
                 </Button>
                 <Button
                     big
-                    disabled={send.isPending || reason === ''}
-                    onClick={() => send.mutate({ pressure: null, temp_c: null, reason })}
+                    disabled={send.isPending || at.reason === ''}
+                    onClick={() => send.mutate({ pressure: null, temp_c: null, reason: at.reason })}
                 >
                     Take it back
                 </Button>
@@ -132,6 +117,3 @@ export function Wrong({
         </Dialog>
     );
 }
-
-/** A number as typed, with a comma or a point; the server judges it. */
-const typed = (text: string): number => Number(text.replace(',', '.'));

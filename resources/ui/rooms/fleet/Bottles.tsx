@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client';
 import { useBottles, useMe } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
+import { Heads } from '../../parts/Heads';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
@@ -78,15 +79,7 @@ function One({ bottle, today }: { bottle: Bottle; today: string }) {
                 </Button>
             )}
             <table className="mt-4 w-full text-left">
-                <thead className="text-sm text-soft">
-                    <tr>
-                        {['Read on', 'Gauge', 'At', 'By', ''].map((h) => (
-                            <th key={h} className="py-1 pr-4 font-semibold">
-                                {h}
-                            </th>
-                        ))}
-                    </tr>
-                </thead>
+                <Heads of={['Read on', 'Gauge', 'At', 'By', '']} />
                 <tbody>
                     {bottle.readings.slice(0, 12).map((r) => (
                         <tr

@@ -3,6 +3,7 @@ import { api, type Schemas, take } from '../../api/client';
 import { useCalendarLinks, useMe, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
+import { Heads } from '../../parts/Heads';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
@@ -73,15 +74,7 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
             )}
             {links.length > 0 && (
                 <table className="mt-6 w-full text-left">
-                    <thead className="text-sm text-soft">
-                        <tr>
-                            {['State', 'What for', 'Whose', 'Made', 'Last read', ''].map((h) => (
-                                <th key={h} className="py-1 pr-4 font-semibold">
-                                    {h}
-                                </th>
-                            ))}
-                        </tr>
-                    </thead>
+                    <Heads of={['State', 'What for', 'Whose', 'Made', 'Last read', '']} />
                     <tbody>
                         {links.map((l) => (
                             <tr key={l.id} className="border-t border-rule/60" data-link={l.name}>

@@ -6,6 +6,7 @@ import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { plus } from '../../parts/dates';
 import { Field } from '../../parts/Field';
+import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
 
 /** When and where; the server makes a card of each item. */
@@ -23,13 +24,17 @@ export function MakeVisit({
     const bays = useBays().data;
     const today = moment ? new Date(moment.now).toLocaleDateString('sv-SE', { timeZone: moment.zone }) : '';
     const taken = aircraft.items.filter((i) => items.includes(i.key));
-    const [title, setTitle] = useState(taken.length === 1 ? (taken[0]?.title ?? '') : `${taken.length} items`);
+    const { values: at, bind } = useFields({
+        title: taken.length === 1 ? (taken[0]?.title ?? '') : `${taken.length} items`,
+        start: today,
+        end: today === '' ? '' : plus(today, 2),
+    });
     const [bay, setBay] = useState<string | null>(null);
-    const [start, setStart] = useState(today);
-    const [end, setEnd] = useState(today === '' ? '' : plus(today, 2));
     // A bay of the base that nobody stands in then; the server has the last word.
     const free = bays?.bays.find(
-        (b) => b.base === aircraft.base && !b.blocks.some((k) => k.kind !== 'free' && k.start <= end && start <= k.end),
+        (b) =>
+            b.base === aircraft.base &&
+            !b.blocks.some((k) => k.kind !== 'free' && k.start <= at.end && at.start <= k.end),
     );
     const where = bay ?? free?.name ?? aircraft.base;
     const make = useSend(
@@ -39,18 +44,12 @@ export function MakeVisit({
     );
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        make.mutate({ mark: aircraft.mark, title, bay: where, start, end, items });
+        make.mutate({ mark: aircraft.mark, ...at, bay: where, items });
     };
     return (
         <Dialog open onClose={onClose} title={`A visit for ${aircraft.mark}`}>
             <form onSubmit={submit} className="grid grid-cols-2 gap-4">
-                <Field
-                    label="What for"
-                    name="title"
-                    className="col-span-2"
-                    value={title}
-                    onChange={(e) => setTitle(e.target.value)}
-                />
+                <Field label="What for" className="col-span-2" {...bind('title')} />
                 <Field
                     label="Where"
                     name="bay"
@@ -64,14 +63,8 @@ export function MakeVisit({
                         <option key={b.id} value={b.name} />
                     ))}
                 </datalist>
-                <Field
-                    label="First day"
-                    name="start"
-                    type="date"
-                    value={start}
-                    onChange={(e) => setStart(e.target.value)}
-                />
-                <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
+                <Field label="First day" type="date" {...bind('start')} />
+                <Field label="Last day" type="date" {...bind('end')} />
                 <ul className="col-span-2 max-h-40 overflow-auto text-sm">
                     {taken.map((i) => (
                         <li key={i.key} className="flex justify-between border-b border-rule/60 py-1">

@@ -1,121 +1,109 @@
-import { type FormEvent, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useFleet, useSend, useStored } from '../../api/hooks';
-import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
-import { Trouble } from '../../parts/Page';
+import { FormDialog } from '../../parts/FormDialog';
+import { useFields } from '../../parts/fields';
+import { Pick } from '../../parts/Pick';
 import { isSigned, type Signed, StampAndPin, unsigned } from '../../parts/StampAndPin';
 import type { Fitted } from './Components';
 
-const useMove = (id: number, done: () => void) =>
-    useSend(
+type MoveFormProps = {
+    title: string;
+    action: string;
+    /** The component that moves; 0 while none is chosen. */
+    id: number;
+    /** The aircraft it goes to; null for the store. */
+    mark: string | null;
+    place: ReturnType<typeof useFields<{ position: string; reason: string }>>;
+    hint?: string;
+    onClose: () => void;
+    children: ReactNode;
+};
+
+/** Where it goes, why, and whose signature stands for it. */
+function MoveForm({ title, action, id, mark, place, hint, onClose, children }: MoveFormProps) {
+    const [signed, setSigned] = useState(unsigned);
+    const send = useSend(
         (body: { mark: string | null; position: string; reason: string } & Signed, headers) =>
             take(api.POST('/api/components/{id}/move', { params: { path: { id } }, body, headers })),
-        done,
+        onClose,
     );
+    const { values, bind } = place;
+    return (
+        <FormDialog
+            title={title}
+            action={action}
+            ready={id !== 0 && values.position !== '' && values.reason !== '' && isSigned(signed)}
+            send={send}
+            onSend={() => send.mutate({ mark, ...values, ...signed })}
+            onClose={onClose}
+        >
+            {children}
+            <Field label={mark === null ? 'Shelf' : 'Position'} hint={hint} {...bind('position')} />
+            <Field label="Why" {...bind('reason')} />
+            <StampAndPin signed={signed} onSigned={setSigned} />
+        </FormDialog>
+    );
+}
 
 export function Move({ component, onClose }: { component: Fitted; onClose: () => void }) {
     const marks = useFleet().data?.rows.map((r) => r.mark) ?? [];
     const [mark, setMark] = useState('');
-    const [position, setPosition] = useState('');
-    const [reason, setReason] = useState('');
-    const [signed, setSigned] = useState(unsigned);
-    const move = useMove(component.id, onClose);
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        move.mutate({ mark: mark === '' ? null : mark, position, reason, ...signed });
-    };
+    const place = useFields({ position: '', reason: '' });
     return (
-        <Dialog open onClose={onClose} title={`Move ${component.title} ${component.serial}`}>
-            <form onSubmit={submit} className="grid gap-4">
-                <p className="text-soft">
-                    Its counters, and everything done to it, go with it: {component.counters || 'calendar only'}.
-                </p>
-                <label className="font-semibold">
-                    Where to
-                    <select
-                        name="mark"
-                        className="mt-1 block h-12 w-full rounded-lg border-2 border-soft bg-sheet px-2"
-                        value={mark}
-                        onChange={(e) => {
-                            setMark(e.target.value);
-                            setPosition(e.target.value === '' ? '' : component.position);
-                        }}
-                    >
-                        <option value="">into the store</option>
-                        {marks.sort().map((m) => (
-                            <option key={m}>{m}</option>
-                        ))}
-                    </select>
-                </label>
-                <Field
-                    label={mark === '' ? 'Shelf' : 'Position'}
-                    name="position"
-                    value={position}
-                    onChange={(e) => setPosition(e.target.value)}
-                />
-                <Field label="Why" name="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
-                <StampAndPin signed={signed} onSigned={setSigned} />
-                <Trouble error={move.error} />
-                <Button
-                    kind="main"
-                    big
-                    type="submit"
-                    disabled={move.isPending || position === '' || reason === '' || !isSigned(signed)}
-                >
-                    {mark === '' ? 'Take it off' : `Move it to ${mark}`}
-                </Button>
-            </form>
-        </Dialog>
+        <MoveForm
+            title={`Move ${component.title} ${component.serial}`}
+            action={mark === '' ? 'Take it off' : `Move it to ${mark}`}
+            id={component.id}
+            mark={mark === '' ? null : mark}
+            place={place}
+            onClose={onClose}
+        >
+            <p className="text-soft">
+                Its counters, and everything done to it, go with it: {component.counters || 'calendar only'}.
+            </p>
+            <Pick
+                label="Where to"
+                name="mark"
+                big
+                value={mark}
+                onChange={(to) => {
+                    setMark(to);
+                    place.set({ position: to === '' ? '' : component.position });
+                }}
+            >
+                <option value="">into the store</option>
+                {[...marks].sort().map((m) => (
+                    <option key={m}>{m}</option>
+                ))}
+            </Pick>
+        </MoveForm>
     );
 }
 
 export function Fit({ aircraft, onClose }: { aircraft: Schemas['AircraftView']; onClose: () => void }) {
     const stored = useStored().data ?? [];
-    const [id, setId] = useState(0);
-    const [position, setPosition] = useState('');
-    const [reason, setReason] = useState('');
-    const [signed, setSigned] = useState(unsigned);
-    const move = useMove(id, onClose);
+    const [id, setId] = useState('0');
+    const place = useFields({ position: '', reason: '' });
     return (
-        <Dialog open onClose={onClose} title={`Fit a component to ${aircraft.mark}`}>
-            <div className="grid gap-4">
-                <label className="font-semibold">
-                    From the store
-                    <select
-                        name="component"
-                        className="mt-1 block h-12 w-full rounded-lg border-2 border-soft bg-sheet px-2"
-                        value={id}
-                        onChange={(e) => setId(Number(e.target.value))}
-                    >
-                        <option value={0}>choose one</option>
-                        {stored.map((c) => (
-                            <option key={c.id} value={c.id}>
-                                {c.title} {c.serial}, {c.counters || 'calendar only'}, {c.place}
-                            </option>
-                        ))}
-                    </select>
-                </label>
-                <Field
-                    label="Position"
-                    name="position"
-                    value={position}
-                    onChange={(e) => setPosition(e.target.value)}
-                    hint="for example engine 2"
-                />
-                <Field label="Why" name="reason" value={reason} onChange={(e) => setReason(e.target.value)} />
-                <StampAndPin signed={signed} onSigned={setSigned} />
-                <Trouble error={move.error} />
-                <Button
-                    kind="main"
-                    big
-                    disabled={move.isPending || id === 0 || position === '' || reason === '' || !isSigned(signed)}
-                    onClick={() => move.mutate({ mark: aircraft.mark, position, reason, ...signed })}
-                >
-                    Fit it
-                </Button>
-            </div>
-        </Dialog>
+        <MoveForm
+            title={`Fit a component to ${aircraft.mark}`}
+            action="Fit it"
+            id={Number(id)}
+            mark={aircraft.mark}
+            place={place}
+            hint="for example engine 2"
+            onClose={onClose}
+        >
+            <Pick label="From the store" name="component" big value={id} onChange={setId}>
+                <option value="0">choose one</option>
+                {stored.map((c) => (
+                    <option key={c.id} value={c.id}>
+                        {c.title} {c.serial}, {c.counters || 'calendar only'}, {c.place}
+                    </option>
+                ))}
+            </Pick>
+        </MoveForm>
     );
 }

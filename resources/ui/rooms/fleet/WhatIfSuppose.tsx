@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { useAircraft } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
+import { useFields } from '../../parts/fields';
 import { Wait } from '../../parts/Page';
 import type { Change, Kind } from './WhatIf';
 import { Use } from './WhatIfUse';
@@ -37,23 +38,19 @@ function SupposeOf({
     onAdd: (c: Change) => void;
 }) {
     const visit = aircraft.reach.visits[0];
-    const [start, setStart] = useState(visit ? dayAt(aircraft.today, visit.from) : '');
-    const [end, setEnd] = useState(visit ? dayAt(aircraft.today, visit.to) : '');
+    const { values: days, bind } = useFields({
+        start: visit ? dayAt(aircraft.today, visit.from) : '',
+        end: visit ? dayAt(aircraft.today, visit.to) : '',
+    });
     const [base, setBase] = useState(bases.find((b) => b !== aircraft.base) ?? '');
     const line = 'mt-4 flex flex-wrap items-end gap-4';
     if (kind === 'visit') {
         return visit ? (
             <div className={line}>
                 <p className="pb-3 font-semibold">{visit.title}</p>
-                <Field
-                    label="First day"
-                    name="start"
-                    type="date"
-                    value={start}
-                    onChange={(e) => setStart(e.target.value)}
-                />
-                <Field label="Last day" name="end" type="date" value={end} onChange={(e) => setEnd(e.target.value)} />
-                <Button big onClick={() => onAdd({ kind, id: visit.id, mark: aircraft.mark, start, end })}>
+                <Field label="First day" type="date" {...bind('start')} />
+                <Field label="Last day" type="date" {...bind('end')} />
+                <Button big onClick={() => onAdd({ kind, id: visit.id, mark: aircraft.mark, ...days })}>
                     Try it
                 </Button>
             </div>

@@ -2,11 +2,11 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
+import { typed } from '../../parts/fields';
 import { Choice } from '../../parts/Tabs';
 import type { Change } from './WhatIf';
 
 const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-export const typed = (v: string): number => Number(v.replace(',', '.'));
 
 /** What it flies: the same every day, or by the days of a week. */
 export function Use({ aircraft, onAdd }: { aircraft: Schemas['AircraftView']; onAdd: (c: Change) => void }) {

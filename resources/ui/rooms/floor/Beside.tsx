@@ -1,10 +1,12 @@
-import { type FormEvent, useState } from 'react';
+import type { FormEvent } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { entered } from '../../api/queue';
 import { useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
+import { Entry } from '../../parts/Entry';
+import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
 import { useClear } from './useClear';
@@ -127,17 +129,16 @@ function People({ card }: { card: Card }) {
 
 /** Tools, rags and small things out on the card. */
 function Out({ card }: { card: Card }) {
-    const [what, setWhat] = useState('rags');
-    const [many, setMany] = useState('');
+    const { values, set, bind } = useFields({ what: 'rags', many: '' });
     const take1 = useSend(
         (body: { what: string; quantity: number }, headers) =>
             take(api.POST('/api/cards/{id}/loans', { params: { path: { id: card.id } }, body, headers })),
-        () => setMany(''),
+        () => set({ many: '' }),
     );
     const mayTake = card.may.includes('work') && (card.state === 'open' || card.state === 'in_work');
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        take1.mutate({ what, quantity: Number(many) });
+        take1.mutate({ what: values.what, quantity: Number(values.many) });
     };
     if (!mayTake && card.loans.length === 0) {
         return null;
@@ -161,21 +162,19 @@ function Out({ card }: { card: Card }) {
             </ul>
             {mayTake && (
                 <form onSubmit={submit} className="mt-2 flex gap-2">
-                    <input
-                        aria-label="Small things taken out"
-                        value={what}
-                        onChange={(e) => setWhat(e.target.value)}
-                        className="h-12 min-w-0 flex-1 rounded-lg border-2 border-soft bg-sheet px-3"
-                    />
-                    <input
+                    <Entry aria-label="Small things taken out" className="min-w-0 flex-1" {...bind('what')} />
+                    <Entry
                         aria-label="How many"
                         inputMode="numeric"
                         placeholder="0"
-                        value={many}
-                        onChange={(e) => setMany(e.target.value)}
-                        className="h-12 w-14 rounded-lg border-2 border-soft bg-sheet px-2 text-right font-mono"
+                        className="w-16 text-right font-mono"
+                        {...bind('many')}
                     />
-                    <Button type="submit" className="min-h-12" disabled={take1.isPending || !/^[1-9]\d*$/.test(many)}>
+                    <Button
+                        type="submit"
+                        className="min-h-12"
+                        disabled={take1.isPending || !/^[1-9]\d*$/.test(values.many)}
+                    >
                         Out
                     </Button>
                 </form>

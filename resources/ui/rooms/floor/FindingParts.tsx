@@ -6,6 +6,7 @@ import { useSend } from '../../api/hooks';
 import { sendPhoto } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
+import { typed } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
 import { ready } from '../../parts/photo';
 import { State } from '../../parts/State';
@@ -64,7 +65,7 @@ export function Decide({ f }: { f: Detail }) {
     );
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        make.mutate({ hours: Number(hours.replace(',', '.')) });
+        make.mutate({ hours: typed(hours) });
     };
     return (
         <div className="noprint">

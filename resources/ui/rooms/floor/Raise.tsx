@@ -10,6 +10,7 @@ import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Drawing, type Outline } from '../../parts/Drawing';
 import { Field } from '../../parts/Field';
+import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
 import { ready } from '../../parts/photo';
 import { Glyph } from '../../parts/State';
@@ -37,9 +38,7 @@ export function Raise({
     const client = useQueryClient();
     const me = useMe().data;
     const register = useRegister(card.mark);
-    const [place, setPlace] = useState('');
-    const [extent, setExtent] = useState('');
-    const [chapter, setChapter] = useState(card.chapter);
+    const { values, bind } = useFields({ place: '', extent: '', chapter: card.chapter });
     const [severity, setSeverity] = useState<Severity>('minor');
     const [spot, setSpot] = useState<Spot | null>(null);
     const [sketch, setSketch] = useState<Strokes>([]);
@@ -100,10 +99,10 @@ export function Raise({
     const submit = (e: FormEvent) => {
         e.preventDefault();
         send.mutate({
-            place,
-            extent,
+            place: values.place,
+            extent: values.extent,
             severity,
-            ...(chapter.trim() === '' ? {} : { chapter: chapter.trim() }),
+            ...(values.chapter.trim() === '' ? {} : { chapter: values.chapter.trim() }),
             ...(step === null ? {} : { step }),
             ...(spot ? { spot } : {}),
             ...(sketch.length > 0 ? { sketch } : {}),
@@ -139,28 +138,17 @@ export function Raise({
                 <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_7rem] gap-4">
                     <Field
                         label="Place"
-                        name="place"
                         autoFocus
                         placeholder="propeller 1, blade 3, leading edge"
-                        value={place}
-                        onChange={(e) => setPlace(e.target.value)}
+                        {...bind('place')}
                     />
                     <Field
                         label="Extent"
-                        name="extent"
                         placeholder="boot edge lifted over 40 mm"
-                        value={extent}
-                        onChange={(e) => setExtent(e.target.value)}
+                        {...bind('extent')}
                         hint="What it is and how far it goes: from hole to edge, so long, so deep."
                     />
-                    <Field
-                        label="Chapter"
-                        name="chapter"
-                        inputMode="numeric"
-                        value={chapter}
-                        onChange={(e) => setChapter(e.target.value)}
-                        hint="of its system"
-                    />
+                    <Field label="Chapter" inputMode="numeric" {...bind('chapter')} hint="of its system" />
                 </div>
                 <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
                     <span className="flex items-center gap-2">
@@ -203,7 +191,12 @@ export function Raise({
                 )}
                 {more === 'sketch' && <Sketch value={sketch} onChange={setSketch} />}
                 <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || place === '' || extent === ''}>
+                <Button
+                    kind="main"
+                    big
+                    type="submit"
+                    disabled={send.isPending || values.place === '' || values.extent === ''}
+                >
                     Raise the finding
                 </Button>
             </form>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Field } from '../../parts/Field';
+import { typed } from '../../parts/fields';
 import { Signature } from '../../parts/Signature';
 import { Fixes } from './Fixes';
 import { Tick } from './steps/Part';
@@ -64,9 +65,7 @@ export function Sign({
                     version: card.version,
                     stamp,
                     pin,
-                    ...(what === 'sign'
-                        ? { spent: Number(spent.replace(',', '.')), counted: counted() }
-                        : { covers: seen }),
+                    ...(what === 'sign' ? { spent: typed(spent), counted: counted() } : { covers: seen }),
                 })
             }
             onClose={onClose}

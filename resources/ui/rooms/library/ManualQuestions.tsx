@@ -1,15 +1,16 @@
-import { type FormEvent, useState } from 'react';
+import type { FormEvent } from 'react';
 import { api, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { Entry } from '../../parts/Entry';
+import { useFields } from '../../parts/fields';
 import { Section, Trouble } from '../../parts/Page';
 import { State } from '../../parts/State';
 import type { Room } from './Manual';
 
 /** Questions to the support desk, and the answers that came. */
 export function Questions({ room }: { room: Room }) {
-    const [section, setSection] = useState('');
-    const [text, setText] = useState('');
+    const { values, set, bind } = useFields({ section: '', text: '' });
     const ask = useSend(
         (body: { section: string; text: string }, headers) =>
             take(
@@ -19,11 +20,11 @@ export function Questions({ room }: { room: Room }) {
                     headers,
                 }),
             ),
-        () => setText(''),
+        () => set({ text: '' }),
     );
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        ask.mutate({ section, text });
+        ask.mutate(values);
     };
     return (
         <Section title="Asked of the support desk">
@@ -52,24 +53,12 @@ export function Questions({ room }: { room: Room }) {
             </ul>
             {room.may.includes('ask') && (
                 <form onSubmit={submit} className="noprint mt-3 grid grid-cols-[8rem_minmax(0,1fr)_auto] gap-2">
-                    <input
-                        aria-label="Section"
-                        placeholder="76-22"
-                        value={section}
-                        onChange={(e) => setSection(e.target.value)}
-                        className="h-12 rounded-lg border-2 border-soft bg-sheet px-3 font-mono"
-                    />
-                    <input
-                        aria-label="Question"
-                        placeholder="What is to be asked"
-                        value={text}
-                        onChange={(e) => setText(e.target.value)}
-                        className="h-12 rounded-lg border-2 border-soft bg-sheet px-3"
-                    />
+                    <Entry aria-label="Section" placeholder="76-22" {...bind('section')} className="font-mono" />
+                    <Entry aria-label="Question" placeholder="What is to be asked" {...bind('text')} />
                     <Button
                         type="submit"
                         className="min-h-12"
-                        disabled={ask.isPending || section === '' || text === ''}
+                        disabled={ask.isPending || values.section === '' || values.text === ''}
                     >
                         Ask
                     </Button>
@@ -81,8 +70,7 @@ export function Questions({ room }: { room: Room }) {
 }
 
 function Answer({ id, may }: { id: number; may: boolean }) {
-    const [answer, setAnswer] = useState('');
-    const [reference, setReference] = useState('');
+    const { values, bind } = useFields({ answer: '', reference: '' });
     const send = useSend((body: { answer: string; reference?: string }, headers) =>
         take(api.POST('/api/library/questions/{id}/answer', { params: { path: { id } }, body, headers })),
     );
@@ -98,24 +86,12 @@ function Answer({ id, may }: { id: number; may: boolean }) {
             className="noprint mt-2 grid grid-cols-[minmax(0,1fr)_12rem_auto] gap-2"
             onSubmit={(e) => {
                 e.preventDefault();
-                send.mutate({ answer, ...(reference ? { reference } : {}) });
+                send.mutate({ answer: values.answer, ...(values.reference ? { reference: values.reference } : {}) });
             }}
         >
-            <input
-                aria-label="Answer"
-                placeholder="No answer yet; enter it when it comes"
-                value={answer}
-                onChange={(e) => setAnswer(e.target.value)}
-                className="h-12 rounded-lg border-2 border-soft bg-sheet px-3"
-            />
-            <input
-                aria-label="Number of the answer"
-                placeholder="its number"
-                value={reference}
-                onChange={(e) => setReference(e.target.value)}
-                className="h-12 rounded-lg border-2 border-soft bg-sheet px-3"
-            />
-            <Button type="submit" className="min-h-12" disabled={send.isPending || answer === ''}>
+            <Entry aria-label="Answer" placeholder="No answer yet; enter it when it comes" {...bind('answer')} />
+            <Entry aria-label="Number of the answer" placeholder="its number" {...bind('reference')} />
+            <Button type="submit" className="min-h-12" disabled={send.isPending || values.answer === ''}>
                 Enter
             </Button>
             <Trouble error={send.error} />

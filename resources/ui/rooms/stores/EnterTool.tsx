@@ -2,9 +2,8 @@ import { useNavigate } from 'react-router';
 import { api, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Field } from '../../parts/Field';
-import { FormDialog, useFields } from '../../parts/FormDialog';
-
-const number = (v: string): number => Number(v.replace(',', '.'));
+import { FormDialog } from '../../parts/FormDialog';
+import { typed, useFields } from '../../parts/fields';
 
 /** A new tool: what it reads, how well, and the check it comes with. */
 export function EnterTool({ onClose }: { onClose: () => void }) {
@@ -24,10 +23,10 @@ export function EnterTool({ onClose }: { onClose: () => void }) {
         paper: '',
     });
     const numbers = {
-        low: number(v.low),
-        high: number(v.high),
-        resolution: number(v.resolution),
-        uncertainty: number(v.uncertainty),
+        low: typed(v.low),
+        high: typed(v.high),
+        resolution: typed(v.resolution),
+        uncertainty: typed(v.uncertainty),
     };
     const send = useSend(
         (body: Omit<typeof v, keyof typeof numbers> & typeof numbers, headers) =>

@@ -4,7 +4,8 @@ import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Check } from '../../parts/Check';
 import { Field } from '../../parts/Field';
-import { FormDialog, useFields } from '../../parts/FormDialog';
+import { FormDialog } from '../../parts/FormDialog';
+import { useFields } from '../../parts/fields';
 
 type Body = { title: string; place: string; one_time: boolean; effectivity: string[] | null };
 

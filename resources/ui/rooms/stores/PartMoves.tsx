@@ -3,7 +3,8 @@ import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
-import { FormDialog, useFields, whole } from '../../parts/FormDialog';
+import { FormDialog } from '../../parts/FormDialog';
+import { useFields, whole } from '../../parts/fields';
 import { Pick } from '../../parts/Pick';
 import { Choice } from '../../parts/Tabs';
 

@@ -44,7 +44,7 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                                 </th>
                                 <td>{b.hours}</td>
                                 <td>{b.people}</td>
-                                <td className="text-right">
+                                <td className="py-1.5 text-right">
                                     {may && <Button onClick={() => setOpening(b)}>Open a free slot</Button>}
                                 </td>
                             </tr>

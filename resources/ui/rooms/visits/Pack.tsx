@@ -93,7 +93,11 @@ function PackOf({
             }
             note={
                 pack.items.length > 0 &&
-                `${pack.proposed ? (pack.proven ? 'No packing is better.' : 'The best found in the time; there may be a better one.') : 'Laid by hand.'} ${Math.round(pack.lifeDays)} days of life thrown away.`
+                (!pack.proposed
+                    ? 'Laid by hand.'
+                    : pack.proven
+                      ? 'No packing is better.'
+                      : 'The best found in the time; there may be a better one.')
             }
             actions={
                 may && (

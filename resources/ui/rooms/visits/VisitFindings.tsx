@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { typed } from '../../parts/fields';
 import { Section, Trouble } from '../../parts/Page';
 
 /** Findings that have no card yet: one is made with the hours that are reckoned with. */
@@ -35,7 +36,7 @@ function FindingLine({ finding: f, may }: { finding: Schemas['VisitFinding']; ma
                 className="flex flex-wrap items-center gap-3"
                 onSubmit={(e) => {
                     e.preventDefault();
-                    send.mutate({ hours: Number(hours.replace(',', '.')) });
+                    send.mutate({ hours: typed(hours) });
                 }}
             >
                 <span className="font-mono text-soft">{f.number}</span> <b>{f.place}</b> {f.extent}

@@ -6,6 +6,7 @@ import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
+import { typed, useFields } from '../../parts/fields';
 import { Section, Trouble, Wait } from '../../parts/Page';
 import { VisitPage } from './VisitPage';
 import { Forecast, one } from './WindowForecast';
@@ -142,10 +143,12 @@ function Room({ w }: { w: Schemas['WindowView'] }) {
 }
 
 function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }) {
-    const [look, setLook] = useState(w.lookUntil);
-    const [rate, setRate] = useState(one(w.perHundred));
-    const [worth, setWorth] = useState(String(Math.round(w.worthHours)));
-    const [reason, setReason] = useState('');
+    const { values: at, bind } = useFields({
+        look: w.lookUntil,
+        rate: one(w.perHundred),
+        worth: String(Math.round(w.worthHours)),
+        reason: '',
+    });
     const send = useSend(
         (
             body: {
@@ -157,39 +160,31 @@ function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }
         ) => take(api.POST('/api/visits/{id}/window', { params: { path: { id: w.id } }, body, headers })),
         onClose,
     );
-    const number = (t: string) => Number(t.replace(',', '.'));
     const submit = (e: FormEvent) => {
         e.preventDefault();
-        send.mutate({ look_until: look, prior: { per_hundred: number(rate), worth_hours: number(worth) }, reason });
+        send.mutate({
+            look_until: at.look,
+            prior: { per_hundred: typed(at.rate), worth_hours: typed(at.worth) },
+            reason: at.reason,
+        });
     };
     return (
         <Dialog open onClose={onClose} title="Judge the windows otherwise">
             <form onSubmit={submit} className="mt-3 space-y-3">
-                <Field
-                    label="Look until"
-                    name="look"
-                    type="date"
-                    required
-                    value={look}
-                    onChange={(e) => setLook(e.target.value)}
-                />
+                <Field label="Look until" type="date" required {...bind('look')} />
                 <Field
                     label="Findings to expect in 100 hours of looking"
-                    name="rate"
                     inputMode="decimal"
                     required
-                    value={rate}
-                    onChange={(e) => setRate(e.target.value)}
+                    {...bind('rate')}
                 />
                 <Field
                     label="Worth how many hours of experience: more means that what is found counts for less"
-                    name="worth"
                     inputMode="decimal"
                     required
-                    value={worth}
-                    onChange={(e) => setWorth(e.target.value)}
+                    {...bind('worth')}
                 />
-                <Field label="Why" name="reason" required value={reason} onChange={(e) => setReason(e.target.value)} />
+                <Field label="Why" required {...bind('reason')} />
                 <Trouble error={send.error} />
                 <div className="flex gap-2">
                     <Button kind="main" type="submit" disabled={send.isPending}>
@@ -200,9 +195,9 @@ function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }
                             disabled={send.isPending}
                             onClick={() =>
                                 send.mutate({
-                                    look_until: look,
+                                    look_until: at.look,
                                     prior: null,
-                                    reason: reason === '' ? 'back to the history' : reason,
+                                    reason: at.reason === '' ? 'back to the history' : at.reason,
                                 })
                             }
                         >
