@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Auth;
 use Jorvel\Core\Fleet\Allowance;
 use Jorvel\Core\Fleet\Due;
@@ -25,8 +26,10 @@ use Jorvel\Core\Shared\Day;
  */
 final class Bench extends Command
 {
-    protected $signature = 'jorvel:bench {name? : due, fleet, page, plan, floor, requests, lock, large or screen; '
-        .'all where absent} {--as-is : with the settings PHP was started with}';
+    protected $signature = 'jorvel:bench
+        {name? : due, fleet, page, plan, floor, requests, lock, safety, large or screen; all but safety where absent}
+        {--acts=100000 : how many acts safety is to try}
+        {--as-is : with the settings PHP was started with}';
 
     protected $description = 'Measure and print the figures';
 
@@ -43,6 +46,11 @@ final class Bench extends Command
             'floor' => fn() => $this->all(app(FloorFigures::class)->measure()),
             'requests' => fn() => $this->all(app(RequestFigures::class)->requests()),
             'lock' => fn() => $this->all(app(RequestFigures::class)->lock()),
+            'safety' => fn() => $this->all(app(SafetyFigures::class)->measure(
+                max(1, (int) $this->option('acts')),
+                $this->error(...),
+                fn(string $far) => $this->output->getErrorStyle()->writeln($far),
+            )),
             'large' => fn() => $this->all(app(LargeFigures::class)->measure()),
             'screen' => fn() => $this->all(app(ScreenFigures::class)->measure()),
         ];
@@ -52,7 +60,7 @@ final class Bench extends Command
 
             return self::INVALID;
         }
-        foreach ($name === null ? $benches : [$benches[$name]] as $bench) {
+        foreach ($name === null ? Arr::except($benches, 'safety') : [$benches[$name]] as $bench) {
             $bench();
         }
 
@@ -66,8 +74,13 @@ final class Bench extends Command
         $process = proc_open([
             PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M',
             '-d', 'memory_limit=1G', '-d', 'pcov.enabled=0',
-            base_path('artisan'), 'jorvel:bench', ...($name === null ? [] : [(string) $name]), '--as-is',
-        ], [STDIN, STDOUT, STDERR], $pipes);
+            base_path('artisan'), 'jorvel:bench', ...($name === null ? [] : [(string) $name]),
+            '--acts='.$this->option('acts'), '--as-is',
+        ], [STDIN, STDOUT, STDERR], $pipes, null, [
+            ...getenv(),
+            // What counts requests is not of the aircraft: the days at chance are judged from the tables without it.
+            ...($name === 'safety' ? ['CACHE_STORE' => 'array'] : []),
+        ]);
 
         return $process === false ? self::FAILURE : proc_close($process);
     }
