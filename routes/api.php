@@ -98,6 +98,8 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('people/{id}', [PersonController::class, 'show']);
     Route::post('people/{id}', [PersonController::class, 'change'])->middleware('once');
     Route::post('people/{id}/held', [PersonController::class, 'held'])->middleware('once');
+    Route::post('people/{id}/held/{value}/confirm', [PersonController::class, 'confirm'])
+        ->middleware(['throttle:sign', 'once']);
     Route::post('people/{id}/code', [PersonController::class, 'code'])->middleware('throttle:sign');
     Route::post('people/{id}/secrets', [PersonController::class, 'secrets'])->middleware(['throttle:sign', 'once']);
 

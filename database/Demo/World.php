@@ -7,6 +7,7 @@ namespace Database\Demo;
 use App\Crew\Model\Person;
 use App\Crew\Model\Role;
 use App\Crew\Model\RotaDay;
+use App\Crew\Model\WaitingAuthority;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
 use App\Fleet\Model\Aircraft;
@@ -191,11 +192,12 @@ final readonly class World
         // Quickly made hashes: the demo's passwords and PINs stand in the open anyway.
         $hash = static fn(string $text): string => Hash::make($text, ['rounds' => 4]);
         $password = $hash(self::PASSWORD);
-        $over = [];
+        $over = $waiting = [];
         foreach (self::json('people.json') as $row) {
             $held = $row['held'];
             $over[$row['login']] = $row['supervisor'] ?? null;
-            unset($row['held'], $row['supervisor']);
+            $waiting[$row['login']] = $row['waiting'] ?? [];
+            unset($row['held'], $row['supervisor'], $row['waiting']);
             $person = Person::create([
                 ...$row,
                 'role' => Role::from($row['role']),
@@ -217,6 +219,14 @@ final readonly class World
         $ids = Person::pluck('id', 'login');
         foreach (array_filter($over) as $login => $supervisor) {
             Person::where('login', $login)->update(['supervisor_id' => $ids[$supervisor]]);
+        }
+        foreach ($waiting as $login => $authorities) {
+            foreach ($authorities as $value => $one) {
+                WaitingAuthority::create([
+                    'person_id' => $ids[$login], 'value' => $value, 'valid_until' => $one['until'],
+                    'paper' => $one['paper'], 'entered_by' => $ids[$one['by']], 'entered_at' => $one['at'],
+                ]);
+            }
         }
         foreach (self::csv('rota.csv') as $r) {
             for ($day = Day::parse($r['from']); $day->number <= Day::parse($r['until'])->number; $day = $day->plusDays(1)) {

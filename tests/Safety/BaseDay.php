@@ -200,7 +200,12 @@ final class BaseDay
             DB::update('update acting set ended_at = ? where card_id = ? and ended_at is null', [$at, $card->id]);
         }
         if ($what === 2) {
-            // Work that comes again: a card that is closed begins anew, with nobody's hand in it.
+            // Work that comes again: a card that is closed begins anew, with nobody's hand in it and nothing of it on.
+            DB::update(
+                'update safing_devices set removed_at = ?, removed_by = ? where removed_at is null and card_id = ? '
+                    ."and card_id in (select id from cards where state in ('closed', 'signed'))",
+                [$at, $oda, $card->id],
+            );
             DB::update(
                 "update cards set state = 'open', signed_by = null, inspected_by = null, begun_at = null where id = "
                     ."? and state in ('closed', 'signed')",

@@ -6,6 +6,7 @@ namespace App\Crew\Do;
 
 use App\Crew\Model\Person;
 use App\Crew\Model\Qualification;
+use App\Crew\Model\WaitingAuthority;
 use App\Crew\Show\PersonChoices;
 use App\Shared\Clock;
 use App\Shared\Records;
@@ -14,10 +15,19 @@ use App\Shared\Words;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
-/** Enters what somebody holds, renews it, or withdraws it; the paper it rests on stays with it. */
+/**
+ * Enters what somebody holds, renews it, or withdraws it; the paper it rests on stays with it. An authority to judge
+ * others' work waits for a second person ({@see ConfirmAuthority}); what stood before it stands until then.
+ */
 final readonly class KeepHeld
 {
-    public function __construct(private Clock $clock, private Records $records, private PersonChoices $choices) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private PersonChoices $choices,
+        private ConfirmAuthority $authorities,
+        private Hold $hold,
+    ) {}
 
     /**
      * @param Day|null $until the last day on which it stands; null does not lapse
@@ -50,22 +60,16 @@ final readonly class KeepHeld
         }
         DB::transaction(function () use ($by, $person, $version, $kind, $value, $until, $paper): void {
             $this->next($person, $version);
-            $what = ['person_id' => $person->id, 'kind' => $kind, 'value' => $value];
-            $before = Qualification::firstWhere($what);
-            $new = ['valid_until' => $until === null ? null : (string) $until, 'paper' => $paper];
-            $before === null ? Qualification::create([...$what, ...$new]) : Qualification::where($what)->update($new);
-            $this->records->write(
-                $by,
-                $before === null ? 'person.granted' : 'person.renewed',
-                "person:{$person->id}",
-                [
-                    'kind' => $kind,
-                    'value' => $value,
-                    'until' => $new['valid_until'],
-                    'paper' => $paper,
-                    ...($before === null ? [] : ['was' => $before->valid_until]),
-                ],
-            );
+            WaitingAuthority::judges($kind, $value)
+                ? $this->authorities->wait($by, $person, $value, $until, $paper)
+                : $this->hold->write(
+                    $by,
+                    $person,
+                    $kind,
+                    $value,
+                    until: $until === null ? null : (string) $until,
+                    paper: $paper,
+                );
         });
     }
 
@@ -75,11 +79,11 @@ final readonly class KeepHeld
         $this->requireMay($by, $person);
         DB::transaction(function () use ($by, $person, $version, $kind, $value, $why): void {
             $this->next($person, $version);
-            if (Qualification::where([
-                'person_id' => $person->id,
-                'kind' => $kind,
-                'value' => $value,
-            ])->delete() === 0) {
+            $gone = Qualification::where(['person_id' => $person->id, 'kind' => $kind, 'value' => $value])->delete()
+                + ($kind === 'authority'
+                    ? WaitingAuthority::where(['person_id' => $person->id, 'value' => $value])->delete()
+                    : 0);
+            if ($gone === 0) {
                 throw Refused::because(
                     "{$person->name} has no ".substr(Words::held($kind, $value), 4).'. Nothing was changed.',
                 );
@@ -90,6 +94,21 @@ final readonly class KeepHeld
                 "person:{$person->id}",
                 ['kind' => $kind, 'value' => $value, 'why' => $why],
             );
+        });
+    }
+
+    /** @throws Refused for one's own, or when nothing of it waits for a second person any more */
+    public function takeBack(Person $by, Person $person, int $version, string $kind, string $value, string $why): void
+    {
+        $this->requireMay($by, $person);
+        DB::transaction(function () use ($by, $person, $version, $kind, $value, $why): void {
+            $this->next($person, $version);
+            if (WaitingAuthority::where(['person_id' => $person->id, 'value' => $value])->delete() === 0) {
+                throw Refused::because('Nothing of it waits for a second person any more. Nothing was changed.');
+            }
+            $this->records->write($by, 'person.authority_taken_back', "person:{$person->id}", [
+                'kind' => $kind, 'value' => $value, 'why' => $why,
+            ]);
         });
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Crew\Do;
 
 use App\Crew\Model\Person;
-use App\Crew\Model\Role;
 use App\Shared\Notices;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -18,7 +17,12 @@ use Illuminate\Support\Facades\Hash;
  */
 final readonly class Secrets
 {
-    public function __construct(private Records $records, private Notices $notices, private PinCode $codes) {}
+    public function __construct(
+        private Records $records,
+        private Notices $notices,
+        private PinCode $codes,
+        private SecondPersons $seconds,
+    ) {}
 
     /**
      * Gives somebody a new password and PIN; whatever they were signed in with ends, and a second person makes the code
@@ -46,14 +50,8 @@ final readonly class Secrets
                 "{$by->name} gave you a new password. If you did not ask for it, tell whoever certifies.",
             );
             // Who can make the code learns of it, so that nothing is taken over unseen.
-            foreach (Person::whereIn('role', [Role::Controller, Role::Certifier])->whereNull('leaves')->whereNotIn('id', [$by->id, $person->id])->pluck('id') as $id) {
-                $this->notices->tell(
-                    $id,
-                    "{$by->name} gave {$person->name} a new password. {$person->name} needs a code from a second "
-                        .'person to choose a PIN.',
-                    "/crew/people/{$person->id}",
-                );
-            }
+            $this->seconds->tell($by, $person, "{$by->name} gave {$person->name} a new password. {$person->name} "
+                .'needs a code from a second person to choose a PIN.');
         });
     }
 

@@ -7,7 +7,7 @@ namespace App\Crew\Http;
 use App\Crew\Model\Person;
 use App\Shared\Http\RoomRequest;
 
-/** Something held that is entered, renewed or withdrawn. */
+/** Something held that is entered, renewed or withdrawn, or taken back before a second person confirmed it. */
 final class HeldRequest extends RoomRequest
 {
     public function authorize(): bool
@@ -20,7 +20,7 @@ final class HeldRequest extends RoomRequest
     {
         return [
             'version' => 'required|integer',
-            'do' => 'required|in:grant,withdraw',
+            'do' => 'required|in:grant,withdraw,take_back',
             'kind' => 'required|in:skill,rating,authority',
             'value' => 'required|string|max:60',
             'until' => 'nullable|date_format:Y-m-d',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Http;
 
+use App\Crew\Do\ConfirmAuthority;
 use App\Crew\Do\KeepHeld;
 use App\Crew\Do\KeepPerson;
 use App\Crew\Do\PinCode;
@@ -48,21 +49,24 @@ final class PersonController
         return new JsonResponse($read->one($id, $request->person()));
     }
 
-    #[OA\Post(path: '/api/people/{id}/held', operationId: 'keepHeld', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do', 'kind', 'value', 'paper'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string', enum: ['grant', 'withdraw']), new OA\Property(property: 'kind', type: 'string', enum: ['skill', 'rating', 'authority']), new OA\Property(property: 'value', type: 'string'), new OA\Property(property: 'until', description: 'the last day; none where it does not lapse', type: 'string', nullable: true), new OA\Property(property: 'paper', description: 'what it rests on, or why it is withdrawn', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
+    #[OA\Post(path: '/api/people/{id}/held', operationId: 'keepHeld', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do', 'kind', 'value', 'paper'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string', enum: ['grant', 'withdraw', 'take_back']), new OA\Property(property: 'kind', type: 'string', enum: ['skill', 'rating', 'authority']), new OA\Property(property: 'value', type: 'string'), new OA\Property(property: 'until', description: 'the last day; none where it does not lapse', type: 'string', nullable: true), new OA\Property(property: 'paper', description: 'what it rests on, or why it is withdrawn', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
     public function held(int $id, HeldRequest $request, KeepHeld $keep, ShowPerson $read): JsonResponse
     {
         $what = [
             Person::findOrFail($id), $request->integer('version'), $request->string('kind')->value(),
             $request->string('value')->value(),
         ];
-        $request->string('do')->value() === 'grant'
-            ? $keep->grant(
+        $paper = $request->string('paper')->value();
+        match ($request->string('do')->value()) {
+            'grant' => $keep->grant(
                 $request->person(),
                 ...$what,
                 until: $request->filled('until') ? Day::parse($request->string('until')->value()) : null,
-                paper: $request->string('paper')->value(),
-            )
-            : $keep->withdraw($request->person(), ...$what, why: $request->string('paper')->value());
+                paper: $paper,
+            ),
+            'take_back' => $keep->takeBack($request->person(), ...$what, why: $paper),
+            default => $keep->withdraw($request->person(), ...$what, why: $paper),
+        };
 
         return new JsonResponse($read->one($id, $request->person()));
     }
@@ -99,5 +103,24 @@ final class PersonController
                     .config('jorvel.pin_code_hours').' hours.',
             ),
         );
+    }
+
+    #[OA\Post(path: '/api/people/{id}/held/{value}/confirm', operationId: 'confirmAuthority', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'value', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['stamp', 'pin'], properties: [new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
+    public function confirm(
+        int $id,
+        string $value,
+        PinCodeRequest $request,
+        ConfirmAuthority $authorities,
+        ShowPerson $read,
+    ): JsonResponse {
+        $authorities->confirm(
+            $request->person(),
+            Person::findOrFail($id),
+            $value,
+            $request->string('stamp')->value(),
+            $request->string('pin')->value(),
+        );
+
+        return new JsonResponse($read->one($id, $request->person()));
     }
 }

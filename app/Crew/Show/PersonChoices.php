@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Crew\Model\Qualification;
 use App\Crew\Model\Role;
 use App\Crew\Model\ShiftHours;
+use App\Crew\Model\WaitingAuthority;
 use App\Crew\Show\View\ChoicesView;
 use App\Crew\Show\View\SupervisorView;
 use App\Fleet\Model\AircraftType;
@@ -38,6 +39,10 @@ final readonly class PersonChoices
             )->all()),
             $this->skills(),
             array_values(AircraftType::orderBy('code')->pluck('code')->all()),
+            array_values(array_filter(
+                self::AUTHORITIES,
+                static fn(string $a): bool => WaitingAuthority::judges('authority', $a),
+            )),
         );
     }
 

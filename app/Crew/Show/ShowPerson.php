@@ -7,10 +7,12 @@ namespace App\Crew\Show;
 use App\Crew\Do\RestRules;
 use App\Crew\Model\Person;
 use App\Crew\Model\Qualification;
+use App\Crew\Model\WaitingAuthority;
 use App\Crew\Show\View\EntryView;
 use App\Crew\Show\View\HeldView;
 use App\Crew\Show\View\LapseView;
 use App\Crew\Show\View\PersonRoom;
+use App\Crew\Show\View\WaitingView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -71,6 +73,7 @@ final readonly class ShowPerson
                 $this->lapses->held($q),
                 $this->lapses->asking($p, $q, $on),
             ))->all()),
+            $this->waiting($p, $me, $names),
             // What hits nothing is seen on what they hold.
             array_values(array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== [])),
             $this->rest->broken($p, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)),
@@ -81,6 +84,27 @@ final readonly class ShowPerson
                 ...($me->can('vouch', Person::class) && ! $p->own_pin && $me->id !== $p->id && $me->id !== $p->secrets_by ? ['vouch'] : []),
             ],
         );
+    }
+
+    /**
+     * @param array<array-key, string> $names by id
+     *
+     * @return list<WaitingView> authorities that a second person has not confirmed yet
+     */
+    private function waiting(Person $p, Person $me, array $names): array
+    {
+        $may = $me->can('vouch', Person::class) && $me->id !== $p->id;
+
+        return array_values(WaitingAuthority::where('person_id', $p->id)->orderBy('value')->get()
+            ->map(fn(WaitingAuthority $w): WaitingView => new WaitingView(
+                $w->value,
+                Words::held('authority', $w->value),
+                $w->valid_until,
+                $w->paper,
+                $names[$w->entered_by] ?? '',
+                $this->clock->local(Instant::parse($w->entered_at)),
+                $may && $me->id !== $w->entered_by,
+            ))->all());
     }
 
     /** @param list<LapseView> $lapses */
@@ -146,6 +170,9 @@ final readonly class ShowPerson
                     $d['to'],
                 ),
             ),
+            'person.authority_entered' => Words::held($d['kind'], $d['value']).' entered '.$until($d['until'])
+                .", by {$d['paper']}; waits for a second person",
+            'person.authority_taken_back' => Words::held($d['kind'], $d['value'])." taken back before it was confirmed: {$d['why']}",
             'person.granted' => Words::held($d['kind'], $d['value']).' '.$until($d['until']).", by {$d['paper']}",
             'person.renewed' => Words::held($d['kind'], $d['value']).' renewed '.$until($d['until']).", was {$until($d['was'])}; by {$d['paper']}",
             'person.withdrawn' => Words::held($d['kind'], $d['value'])." withdrawn: {$d['why']}",

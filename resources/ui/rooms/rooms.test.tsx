@@ -481,6 +481,7 @@ describe('people', () => {
         supervisors: [],
         skills: ['engine'],
         types: ['OLN'],
+        confirmed: ['duplicate', 'certify'],
     };
     const hit = {
         cardId: 9,
@@ -506,6 +507,7 @@ describe('people', () => {
     const room = (may: string[], more: Partial<Schemas['PersonRoom']> = {}): Schemas['PersonRoom'] => ({
         person,
         sentence: 'Sanne Dorn loses the engine skill in 27 days.',
+        waiting: [],
         login: 'sanne',
         version: 3,
         weekdays: [1, 2, 3],

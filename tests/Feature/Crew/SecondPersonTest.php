@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature\Crew;
 
 use App\Crew\Model\Person;
+use App\Crew\Model\Qualification;
 use App\Shared\Clock;
 use App\Shared\Records;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
@@ -113,6 +115,59 @@ final class SecondPersonTest extends WorldCase
                 'now' => 'a-sentence-of-my-own', 'password' => 'another-long-one-9', 'pin' => '9264', 'code' => $code,
             ]),
         );
+    }
+
+    public function test_nobody_alone_gives_the_authority_to_judge_the_work_of_others(): void
+    {
+        $oda = $this->person('oda');
+        $enter = fn(string $value, string $until): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/held", [
+            'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
+            'until' => $until, 'paper' => 'PD 12',
+        ]);
+        $confirm = fn(string $who, string $stamp, string $pin, string $value = 'duplicate'): TestResponse
+            => $this->as($who, 'POST', "people/{$oda->id}/held/{$value}/confirm", ['stamp' => $stamp, 'pin' => $pin]);
+        $holds = static fn(): ?string => Qualification::where([
+            'person_id' => $oda->id, 'kind' => 'authority', 'value' => 'duplicate',
+        ])->value('valid_until');
+        $enter('duplicate', '2027-03-31')->assertOk()->assertJsonPath('waiting.0.mayConfirm', false)
+            ->assertJsonPath('waiting.0.by', 'Ines Maro');
+        self::assertNull($holds());
+
+        self::assertStringContainsString('You entered', $confirm('ines', 'C01', '1101')->assertStatus(422)->json('message'));
+        $confirm('oda', 'T27', '2741')->assertStatus(403);
+        $confirm('tor', 'X02', '0000')->assertStatus(422);
+        self::assertStringContainsString('Nothing waits', $confirm('tor', 'X02', '5520', 'certify')->json('message'));
+        self::assertNull($holds());
+        self::assertStringContainsString(
+            'waits for you',
+            implode(' ', array_column($this->as('tor', 'GET', 'moment')->json('notices'), 'said')),
+        );
+        $confirm('tor', 'X02', '5520')->assertOk()->assertJsonPath('waiting', []);
+        self::assertSame('2027-03-31', $holds());
+        self::assertStringContainsString(
+            'entered by Ines Maro, confirmed by',
+            implode(' ', array_column($this->as('oda', 'GET', 'moment')->json('notices'), 'said')),
+        );
+        $record = DB::table('records')->where('what', 'person.granted')->orderByDesc('id')->first();
+        self::assertStringStartsWith('Tor', (string) $record?->who);
+        self::assertSame('Ines Maro (C01)', json_decode((string) $record?->data, true)['entered_by']);
+
+        // Renewed, it stands to its old day until the second person has seen the new paper; taken back, it waits no more.
+        $enter('duplicate', '2028-03-31')->assertOk();
+        self::assertSame('2027-03-31', $holds());
+        $end = fn(string $do): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/held", [
+            'version' => $oda->refresh()->version, 'do' => $do, 'kind' => 'authority', 'value' => 'duplicate',
+            'paper' => 'wrong person',
+        ]);
+        $end('take_back')->assertOk()->assertJsonPath('waiting', []);
+        self::assertSame('2027-03-31', $holds());
+        $end('take_back')->assertStatus(422);
+        $confirm('tor', 'X02', '5520')->assertStatus(422);
+        $enter('duplicate', '2028-03-31')->assertOk();
+        $end('withdraw')->assertOk()->assertJsonPath('waiting', []);
+        self::assertNull($holds());
+        $confirm('tor', 'X02', '5520')->assertStatus(422);
+        self::assertNull(app(Records::class)->verify()['broken']);
     }
 
     public function test_a_code_holds_for_a_day(): void

@@ -23,5 +23,7 @@ final readonly class ChoicesView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $skills,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $types,
+        /** @var list<string> authorities that are held once a second person has confirmed them */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $confirmed,
     ) {}
 }

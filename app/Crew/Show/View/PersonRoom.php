@@ -22,6 +22,8 @@ final readonly class PersonRoom
         #[OA\Property] public bool $ownPin,
         /** @var list<HeldView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: HeldView::class))] public array $held,
+        /** @var list<WaitingView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: WaitingView::class))] public array $waiting,
         /** @var list<LapseView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: LapseView::class))] public array $lapses,
         /** @var list<string> */

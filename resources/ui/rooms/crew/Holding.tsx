@@ -113,6 +113,11 @@ export function Holding({
                     </Check>
                 </div>
             )}
+            {what === 'grant' && kind === 'authority' && room.choices.confirmed.includes(value) && (
+                <p className="text-soft">
+                    It judges the work of others: it is held once a second person has seen the paper and confirmed it.
+                </p>
+            )}
             {what === 'withdraw' && one && one.asked.length > 0 && (
                 <div className="rounded-lg border-2 border-ochre bg-ochre-wash px-3 py-2">
                     <p>

@@ -14,6 +14,7 @@ import { Lapses } from './Lapses';
 import { type As, PersonFields } from './PersonFields';
 import { GiveSecrets, MakeCode } from './Secrets';
 import { crewTabs } from './tabs';
+import { Waiting } from './Waiting';
 
 type Room = Schemas['PersonRoom'];
 type Open = 'days' | 'change' | 'secrets' | 'code' | 'grant' | { held: Schemas['HeldView'] } | null;
@@ -55,6 +56,7 @@ function PersonOf({ room }: { room: Room }) {
                 title="Qualifications"
                 aside={held && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}
             >
+                {room.waiting.length > 0 && <Waiting room={room} />}
                 <HeldBars held={room.held} onChoose={held ? (h) => setOpen({ held: h }) : null} />
             </Section>
             <Section title="Rest and days off">

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Support\Facades\DB;
+
+/** An authority to judge others' work waits, once entered, for a second person; and a step fits one device, not two. */
+return new class extends Migration {
+    public function up(): void
+    {
+        DB::statement('create table waiting_authorities (
+            person_id integer not null references people (id),
+            value varchar not null check (value in (\'duplicate\', \'certify\')),
+            valid_until varchar,
+            paper varchar not null,
+            entered_by integer not null references people (id),
+            entered_at varchar not null,
+            primary key (person_id, value)
+        )');
+        DB::statement('create unique index one_device_a_step on safing_devices (fitted_step_id) where removed_at is null');
+    }
+};
