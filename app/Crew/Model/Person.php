@@ -45,6 +45,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property int $pin_tries wrong PINs in a row
  * @property string|null $pin_locked_until
  * @property-read Collection<int, Qualification> $qualifications
+ * @property-read Collection<int, WaitingAuthority> $waitingAuthorities
  * @property-read Collection<int, RotaDay> $rotaDays days that differ from the usual week
  */
 final class Person extends User
@@ -74,6 +75,12 @@ final class Person extends User
     public function qualifications(): HasMany
     {
         return $this->hasMany(Qualification::class);
+    }
+
+    /** @return HasMany<WaitingAuthority, $this> entered, and not held before a second person has confirmed it */
+    public function waitingAuthorities(): HasMany
+    {
+        return $this->hasMany(WaitingAuthority::class)->orderBy('value');
     }
 
     /** @return HasMany<RotaDay, $this> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Crew\Show;
 
 use App\Crew\Model\Person;
+use App\Crew\Model\WaitingAuthority;
 use App\Crew\Show\View\AwayView;
 use App\Crew\Show\View\CrewView;
 use App\Crew\Show\View\LapseView;
@@ -31,7 +32,7 @@ final readonly class ShowCrew
     public function all(Person $me, ?Person $of = null): CrewView
     {
         $today = $this->clock->today();
-        $people = Person::thereOn($today)->with(['qualifications', 'rotaDays'])
+        $people = Person::thereOn($today)->with(['qualifications', 'rotaDays', 'waitingAuthorities'])
             ->orderBy('shift')
             ->orderBy('name')
             ->get();
@@ -104,7 +105,7 @@ final readonly class ShowCrew
         ));
     }
 
-    /** One of them; load `qualifications` and `rotaDays` first. */
+    /** One of them; load `qualifications`, `rotaDays` and `waitingAuthorities` first. */
     public function view(Person $p, ?string $supervisor, int $cards): PersonView
     {
         $shift = $p->shiftOn($this->clock->today());
@@ -121,6 +122,9 @@ final readonly class ShowCrew
             $supervisor,
             $this->away($p),
             array_values($p->qualifications->map($this->lapses->held(...))->all()),
+            array_values($p->waitingAuthorities->map(
+                static fn(WaitingAuthority $w): string => Words::held('authority', $w->value),
+            )->all()),
             $cards,
         );
     }

@@ -7,6 +7,7 @@ namespace App\Crew\Show;
 use App\Crew\Model\Person;
 use App\Crew\Model\Role;
 use App\Crew\Model\ShiftHours;
+use App\Crew\Model\WaitingAuthority;
 use App\Crew\Show\View\Moment;
 use App\Crew\Show\View\NoticeView;
 use App\Shared\Clock;
@@ -78,6 +79,8 @@ final readonly class ShowMoment
                 "json_extract(head, '$.state') = ?",
                 [FleetState::Stop->value],
             )->count() : 0,
+            'crew' => $me->can('vouch', Person::class)
+                ? WaitingAuthority::whereNotIn('person_id', [$me->id])->whereNot('entered_by', $me->id)->count() : 0,
             'floor' => $mine + ($inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0),
             'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(
                 static fn(Builder $q) => $q->from('cards')->whereColumn('cards.finding_id', 'findings.id'),

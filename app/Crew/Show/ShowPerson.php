@@ -49,7 +49,7 @@ final readonly class ShowPerson
     public function one(int $id, Person $me): PersonRoom
     {
         $all = Person::with('qualifications')->orderBy('id')->get()->keyBy('id');
-        $p = ($all[$id] ?? throw (new ModelNotFoundException)->setModel(Person::class, $id))->load('rotaDays');
+        $p = ($all[$id] ?? throw (new ModelNotFoundException)->setModel(Person::class, $id))->load('rotaDays', 'waitingAuthorities');
         $on = $this->lapses->assigned([$p->id])->get($p->id) ?? collect();
         $names = $all->pluck('name', 'id')->all();
         $lapses = $this->lapses->of($p, $on, $this->last->hits($all->toBase()));
@@ -95,16 +95,15 @@ final readonly class ShowPerson
     {
         $may = $me->can('vouch', Person::class) && $me->id !== $p->id;
 
-        return array_values(WaitingAuthority::where('person_id', $p->id)->orderBy('value')->get()
-            ->map(fn(WaitingAuthority $w): WaitingView => new WaitingView(
-                $w->value,
-                Words::held('authority', $w->value),
-                $w->valid_until,
-                $w->paper,
-                $names[$w->entered_by] ?? '',
-                $this->clock->local(Instant::parse($w->entered_at)),
-                $may && $me->id !== $w->entered_by,
-            ))->all());
+        return array_values($p->waitingAuthorities->map(fn(WaitingAuthority $w): WaitingView => new WaitingView(
+            $w->value,
+            Words::held('authority', $w->value),
+            $w->valid_until,
+            $w->paper,
+            $names[$w->entered_by] ?? '',
+            $this->clock->local(Instant::parse($w->entered_at)),
+            $may && $me->id !== $w->entered_by,
+        ))->all());
     }
 
     /** @param list<LapseView> $lapses */

@@ -10,6 +10,10 @@ export function short(date: string | null, today = new Date().toISOString().slic
     return `${Number(day)} ${months[Number(month) - 1]}${year === today.slice(0, 4) ? '' : ` ${year}`}`;
 }
 
+/** One day, or the first and the last of several. */
+export const spanOf = ({ from, until }: { from: string; until: string }): string =>
+    from === until ? short(from) : `${short(from)} to ${short(until)}`;
+
 /** A date so many days after another. */
 export function plus(date: string, days: number): string {
     return new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);

@@ -472,6 +472,7 @@ describe('people', () => {
         supervisor: null,
         away: [{ from: '2026-05-11', until: '2026-05-15', shift: null, why: 'leave' }],
         held: [held('engine', 27, 'watch')],
+        waiting: [],
         cards: 2,
     };
     const choices = {
@@ -546,7 +547,7 @@ describe('people', () => {
         const { words } = shown(room([]));
         expect(words).toContain('has not chosen a PIN yet, and signs nothing until then');
         expect(words).toContain('Only 8 h of rest');
-        expect(words).toContain('2026-05-11 to 2026-05-15 : leave');
+        expect(words).toContain('11 May to 15 May: leave');
         expect(words).toContain('the engine skill renewed');
         const plain = shown(
             room([], { ownPin: true, rest: [], entries: [], person: { ...person, away: [] }, held: [] }),

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useCrew } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short, spanOf } from '../../parts/dates';
 import { Page, Section, Wait } from '../../parts/Page';
 import { Glyph, stateColour } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
@@ -49,8 +50,7 @@ const columns = (onDays: ((p: Person) => void) | null): Column<Person>[] => [
                 {p.today && <b className="block text-sm text-ochre">{p.today}</b>}
                 {p.away.map((a) => (
                     <span key={a.from} className="block text-sm text-soft">
-                        {a.from === a.until ? a.from : `${a.from} to ${a.until}`}:{' '}
-                        {a.shift ? `${a.shift} shift, ${a.why}` : a.why}
+                        {spanOf(a)}: {a.shift ? `${a.shift} shift, ${a.why}` : a.why}
                     </span>
                 ))}
             </>
@@ -64,10 +64,23 @@ const columns = (onDays: ((p: Person) => void) | null): Column<Person>[] => [
             <span className="flex flex-wrap gap-x-4 gap-y-1">
                 {row.original.held.length === 0 && <span className="text-soft">nothing yet</span>}
                 {row.original.held.map((q) => (
-                    <span key={q.kind + q.value} title={q.validUntil ?? 'does not lapse'} className="whitespace-nowrap">
+                    <span
+                        key={q.kind + q.value}
+                        title={q.validUntil ? `until ${short(q.validUntil)}` : 'does not lapse'}
+                        className="whitespace-nowrap"
+                    >
                         <Glyph state={q.state} size={12} /> {words[q.value] ?? q.value}
                         {q.state !== 'clear' && <span className={`text-sm ${stateColour(q.state)}`}> {q.note}</span>}
                     </span>
+                ))}
+                {row.original.waiting.map((w) => (
+                    <Link
+                        key={w}
+                        className="w-full text-sm underline underline-offset-4"
+                        to={`/crew/people/${row.original.id}`}
+                    >
+                        <Glyph state="waiting" size={12} /> {w.replace(/^the /, '')} waits for a second person
+                    </Link>
                 ))}
             </span>
         ),

@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Glyph, stateColour } from '../../parts/State';
 
 type Held = Schemas['HeldView'];
@@ -51,7 +52,9 @@ export function HeldBars({ held, onChoose }: { held: Held[]; onChoose: ((h: Held
                             </span>
                             <Bar days={h.held.days} state={h.held.state} />
                             <span className="max-[900px]:hidden">
-                                <span className="font-mono">{h.held.validUntil ?? 'no end'}</span>
+                                <span className="font-mono">
+                                    {h.held.validUntil ? short(h.held.validUntil) : 'no end'}
+                                </span>
                                 {h.held.note && (
                                     <span
                                         className={`block text-sm ${h.held.state === 'clear' ? 'text-soft' : stateColour(h.held.state)}`}

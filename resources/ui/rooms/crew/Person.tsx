@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { usePerson, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { spanOf } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
 import { Page, Section, Wait } from '../../parts/Page';
@@ -67,8 +68,7 @@ function PersonOf({ room }: { room: Room }) {
                 ))}
                 {p.away.map((a) => (
                     <p key={a.from} className="py-1">
-                        <span className="font-mono">{a.from === a.until ? a.from : `${a.from} to ${a.until}`}</span>:{' '}
-                        {a.shift ? `${a.shift} shift, ${a.why}` : a.why}
+                        {spanOf(a)}: {a.shift ? `${a.shift} shift, ${a.why}` : a.why}
                     </p>
                 ))}
                 {room.rest.length === 0 && p.away.length === 0 && (

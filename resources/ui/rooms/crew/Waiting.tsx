@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
 import { useFields } from '../../parts/fields';
@@ -38,7 +39,7 @@ export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
                     <State state="waiting" word="not held yet" />
                     <span className="flex-1">
                         <b>{w.words.replace(/^the /, '')}</b>{' '}
-                        {w.validUntil ? `until ${w.validUntil}` : 'without an end'}
+                        {w.validUntil ? `until ${short(w.validUntil)}` : 'without an end'}
                         <span className="block text-sm text-soft">
                             {w.paper}; entered by {w.by}, {w.at}. A second person confirms it.
                         </span>
@@ -59,7 +60,7 @@ export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
                 <Signature
                     open
                     title={`Confirm for ${person.name}`}
-                    says={`I have seen the paper, ${chosen.paper}: from now on ${person.name} holds ${chosen.words}${chosen.validUntil ? ` until ${chosen.validUntil}` : ''}.`}
+                    says={`I have seen the paper, ${chosen.paper}: from now on ${person.name} holds ${chosen.words}${chosen.validUntil ? ` until ${short(chosen.validUntil)}` : ''}.`}
                     busy={send.isPending}
                     error={send.error}
                     onSign={(stamp, pin) => send.mutate({ value: chosen.value, stamp, pin })}
