@@ -77,6 +77,50 @@ final class PeopleTest extends BrowserCase
         $ines->see('the authority to work cards withdrawn: left the course');
     }
 
+    public function test_two_people_put_on_places_while_the_first_is_still_judged_both_stay(): void
+    {
+        $ines = self::$ines->go('/crew/shift');
+        $ines->find('[data-slot][data-person=""]');
+        $open = (array) $ines->browser->executeScript(
+            'return [...document.querySelectorAll(`[data-slot][data-person=""]`)]'
+                .'.filter((s) => s.textContent.includes("could take it")).map((s) => s.dataset.slot)',
+        );
+        self::assertGreaterThan(1, count($open));
+        $two = [$open[0], $open[count($open) - 1]];
+        self::slow($ines, 1500);
+        foreach ($two as $n => $slot) {
+            $ines->click("[data-slot=\"{$slot}\"] button")->find('[role="dialog"] li button:enabled');
+            // Not the same person twice.
+            $able = $ines->browser->findElements(WebDriverBy::cssSelector('[role="dialog"] li button:enabled'));
+            $able[$n === 0 ? 0 : count($able) - 1]->click();
+        }
+        self::slow($ines, 0);
+        $who = static fn(): array => array_map(
+            static fn(string $slot): string
+                => (string) $ines->find("[data-slot=\"{$slot}\"]")->getAttribute('data-person'),
+            $two,
+        );
+        $ines->browser->wait(20)->until(static fn(): bool => ! in_array('', $who(), true));
+        $put = $who();
+        $ines->press('Save this crew');
+        $ines->browser->wait(20)->until(
+            static fn(): bool => self::number('select count(*) from shift_places') > 1,
+        );
+        foreach (array_combine($two, $put) as $slot => $person) {
+            self::assertSame($person, self::scalar("select person_id from shift_places where slot = '{$slot}'"));
+        }
+    }
+
+    /** @param int $ms how long each answer takes to come */
+    private static function slow(Visitor $who, int $ms): void
+    {
+        $who->browser->executeCustomCommand('/session/:sessionId/chromium/network_conditions', 'POST', [
+            'network_conditions' => [
+                'offline' => false, 'latency' => $ms, 'download_throughput' => -1, 'upload_throughput' => -1,
+            ],
+        ]);
+    }
+
     public function test_a_trainee_works_a_step_and_the_supervisor_signs(): void
     {
         $card = self::number("select id from cards where title = 'Flap travel timing' and state = 'in_work'");
