@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Failure } from './api/client';
 import { keepReading } from './api/kept';
+import { askWho, keys } from './api/keys';
 import { Loading } from './parts/Page';
 import { Boundary, Nowhere } from './shell/Boundary';
 import { Shell } from './shell/Shell';
@@ -61,8 +62,8 @@ const client: QueryClient = new QueryClient({
     },
     queryCache: new QueryCache({
         onError: (e, query) => {
-            if (e instanceof Failure && e.status === 401 && query.queryKey[0] !== 'me') {
-                void client.invalidateQueries({ queryKey: ['me'] });
+            if (e instanceof Failure && e.status === 401 && query.queryKey[0] !== keys.me[0]) {
+                askWho(client);
             }
         },
     }),

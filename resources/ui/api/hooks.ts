@@ -2,10 +2,11 @@ import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/r
 import { useRef } from 'react';
 import { api, type Failure, type Schemas, take } from './client';
 import { useConnected } from './connection';
+import { type Affects, askWho, keys, readAnew } from './keys';
 
 export const useMe = () =>
     useQuery<Schemas['Me'], Failure>({
-        queryKey: ['me'],
+        queryKey: keys.me,
         queryFn: () => take(api.GET('/api/me')),
         retry: false,
         staleTime: Number.POSITIVE_INFINITY,
@@ -14,78 +15,78 @@ export function useMoment() {
     // Asked more often while nothing answers, so that it is seen soon when something does.
     const connected = useConnected();
     return useQuery<Schemas['Moment'], Failure>({
-        queryKey: ['moment'],
+        queryKey: keys.moment,
         queryFn: () => take(api.GET('/api/moment')),
         refetchInterval: connected ? 60_000 : 4_000,
     });
 }
 export const useFleet = () =>
-    useQuery<Schemas['FleetView'], Failure>({ queryKey: ['fleet'], queryFn: () => take(api.GET('/api/fleet')) });
+    useQuery<Schemas['FleetView'], Failure>({ queryKey: keys.fleet, queryFn: () => take(api.GET('/api/fleet')) });
 export const useAircraft = (mark: string) =>
     useQuery<Schemas['AircraftView'], Failure>({
-        queryKey: ['fleet', mark],
+        queryKey: keys.aircraft(mark),
         queryFn: () => take(api.GET('/api/fleet/{mark}', { params: { path: { mark } } })),
     });
 export const useHistory = (mark: string) =>
     useQuery<Schemas['HistoryView'], Failure>({
-        queryKey: ['fleet', mark, 'history'],
+        queryKey: keys.history(mark),
         queryFn: () => take(api.GET('/api/fleet/{mark}/history', { params: { path: { mark } } })),
     });
 export const useDueList = (days: number) =>
     useQuery<Schemas['DueListView'], Failure>({
-        queryKey: ['due', days],
+        queryKey: keys.due(days),
         queryFn: () => take(api.GET('/api/due', { params: { query: { days } } })),
         placeholderData: (old) => old,
     });
 export const useStagger = (query: { weeks: number; fleet?: string; task?: number }) =>
     useQuery<Schemas['StaggerRoom'], Failure>({
-        queryKey: ['stagger', query],
+        queryKey: keys.stagger(query),
         queryFn: () => take(api.GET('/api/stagger', { params: { query } })),
         placeholderData: (old) => old,
     });
 export const useBottles = () =>
-    useQuery<Schemas['BottlesView'], Failure>({ queryKey: ['bottles'], queryFn: () => take(api.GET('/api/bottles')) });
+    useQuery<Schemas['BottlesView'], Failure>({ queryKey: keys.bottles, queryFn: () => take(api.GET('/api/bottles')) });
 export const useStored = () =>
     useQuery<Schemas['StoredView'][], Failure>({
-        queryKey: ['components'],
+        queryKey: keys.components,
         queryFn: () => take(api.GET('/api/components')),
     });
 export const useCalendarLinks = () =>
     useQuery<Schemas['CalendarLinkView'][], Failure>({
-        queryKey: ['calendar-links'],
+        queryKey: keys.calendarLinks,
         queryFn: () => take(api.GET('/api/calendar-links')),
     });
 export const useProgramme = (type: string) =>
     useQuery<Schemas['ProgrammeRoom'], Failure>({
-        queryKey: ['library', type],
+        queryKey: keys.programme(type),
         queryFn: () => take(api.GET('/api/library/programmes/{type}', { params: { path: { type } } })),
     });
 export const useVisits = () =>
-    useQuery<Schemas['VisitsView'], Failure>({ queryKey: ['visits'], queryFn: () => take(api.GET('/api/visits')) });
+    useQuery<Schemas['VisitsView'], Failure>({ queryKey: keys.visits, queryFn: () => take(api.GET('/api/visits')) });
 export const useVisit = (id: number) =>
     useQuery<Schemas['VisitView'], Failure>({
-        queryKey: ['visits', id],
+        queryKey: keys.visit(id),
         queryFn: () => take(api.GET('/api/visits/{id}', { params: { path: { id } } })),
     });
 export const useBoard = (id: number) =>
     useQuery<Schemas['BoardView'], Failure>({
-        queryKey: ['visits', id, 'board'],
+        queryKey: keys.board(id),
         queryFn: () => take(api.GET('/api/visits/{id}/board', { params: { path: { id } } })),
         refetchInterval: 60_000,
     });
 export const useWindow = (id: number) =>
     useQuery<Schemas['WindowView'], Failure>({
-        queryKey: ['visits', id, 'window'],
+        queryKey: keys.window(id),
         queryFn: () => take(api.GET('/api/visits/{id}/window', { params: { path: { id } } })),
     });
 export const useProgress = (id: number) =>
     useQuery<Schemas['ProgressView'], Failure>({
-        queryKey: ['visits', id, 'progress'],
+        queryKey: keys.progress(id),
         queryFn: () => take(api.GET('/api/visits/{id}/progress', { params: { path: { id } } })),
     });
 export const usePack = (query: { mark?: string; days: number; skip: string }) =>
     useQuery<Schemas['PackView'], Failure>({
-        queryKey: ['visits', 'pack', query],
+        queryKey: keys.pack(query),
         queryFn: () =>
             take(
                 api.GET('/api/pack', {
@@ -95,18 +96,18 @@ export const usePack = (query: { mark?: string; days: number; skip: string }) =>
         placeholderData: (old) => old,
     });
 export const useBays = () =>
-    useQuery<Schemas['BaysView'], Failure>({ queryKey: ['visits', 'bays'], queryFn: () => take(api.GET('/api/bays')) });
+    useQuery<Schemas['BaysView'], Failure>({ queryKey: keys.bays, queryFn: () => take(api.GET('/api/bays')) });
 export const usePhases = (query: { type?: string; months: number; phases: number }) =>
     useQuery<Schemas['PhasesView'], Failure>({
-        queryKey: ['visits', 'phases', query],
+        queryKey: keys.phases(query),
         queryFn: () => take(api.GET('/api/phases', { params: { query } })),
         placeholderData: (old) => old,
     });
 export const useFloor = () =>
-    useQuery<Schemas['FloorView'], Failure>({ queryKey: ['floor'], queryFn: () => take(api.GET('/api/floor')) });
+    useQuery<Schemas['FloorView'], Failure>({ queryKey: keys.floor, queryFn: () => take(api.GET('/api/floor')) });
 export const cardQuery = (id: number) =>
     queryOptions<Schemas['CardView'], Failure>({
-        queryKey: ['cards', id],
+        queryKey: keys.card(id),
         queryFn: () => take(api.GET('/api/cards/{id}', { params: { path: { id } } })),
     });
 export const useCard = (id: number) =>
@@ -117,70 +118,70 @@ export const useCard = (id: number) =>
     });
 export const useFinding = (id: number) =>
     useQuery<Schemas['FindingDetail'], Failure>({
-        queryKey: ['findings', id],
+        queryKey: keys.finding(id),
         queryFn: () => take(api.GET('/api/findings/{id}', { params: { path: { id } } })),
     });
 export const useRegisters = () =>
     useQuery<Schemas['RegistersView'], Failure>({
-        queryKey: ['registers'],
+        queryKey: keys.registers,
         queryFn: () => take(api.GET('/api/registers')),
     });
 export const registerQuery = (mark: string) =>
     queryOptions<Schemas['RegisterView'], Failure>({
-        queryKey: ['registers', mark],
+        queryKey: keys.register(mark),
         queryFn: () => take(api.GET('/api/registers/{mark}', { params: { path: { mark } } })),
     });
 export const useRegister = (mark: string) => useQuery({ ...registerQuery(mark), refetchInterval: 60_000 });
 export const useShift = (query: { base?: string; date?: string; shift?: string }) =>
     useQuery<Schemas['ShiftView'], Failure>({
-        queryKey: ['crew', 'shift', query],
+        queryKey: keys.shift(query),
         queryFn: () => take(api.GET('/api/crew/shift', { params: { query } })),
         placeholderData: (old) => old,
     });
 export const useManual = (code: string) =>
     useQuery<Schemas['ManualRoom'], Failure>({
-        queryKey: ['library', 'manual', code],
+        queryKey: keys.manual(code),
         queryFn: () => take(api.GET('/api/library/manuals/{code}', { params: { path: { code } } })),
     });
 export const useToolRoom = (code: string) =>
     useQuery<Schemas['ToolRoom'], Failure>({
-        queryKey: ['stores', code],
+        queryKey: keys.tool(code),
         queryFn: () => take(api.GET('/api/tools/{code}', { params: { path: { code } } })),
     });
 export const usePart = (number: string) =>
     useQuery<Schemas['PartRoom'], Failure>({
-        queryKey: ['stores', 'part', number],
+        queryKey: keys.part(number),
         queryFn: () => take(api.GET('/api/parts/{number}', { params: { path: { number } } })),
     });
 export const useBench = () =>
-    useQuery<Schemas['BenchView'], Failure>({ queryKey: ['bench'], queryFn: () => take(api.GET('/api/bench')) });
+    useQuery<Schemas['BenchView'], Failure>({ queryKey: keys.bench, queryFn: () => take(api.GET('/api/bench')) });
 export const useCrew = () =>
-    useQuery<Schemas['CrewView'], Failure>({ queryKey: ['crew'], queryFn: () => take(api.GET('/api/crew')) });
+    useQuery<Schemas['CrewView'], Failure>({ queryKey: keys.crew, queryFn: () => take(api.GET('/api/crew')) });
 export const usePerson = (id: number) =>
     useQuery<Schemas['PersonRoom'], Failure>({
-        queryKey: ['crew', id],
+        queryKey: keys.person(id),
         queryFn: () => take(api.GET('/api/people/{id}', { params: { path: { id } } })),
     });
 export const useDeferrals = () =>
     useQuery<Schemas['DeferralsView'], Failure>({
-        queryKey: ['deferrals'],
+        queryKey: keys.deferrals,
         queryFn: () => take(api.GET('/api/deferrals')),
     });
 export const useReleases = (find: string) =>
     useQuery<Schemas['ReleasesView'], Failure>({
-        queryKey: ['release', 'all', find],
+        queryKey: keys.releases(find),
         queryFn: () => take(api.GET('/api/release', { params: { query: { find } } })),
         placeholderData: (old) => old,
     });
 export const useRelease = (id: number) =>
     useQuery<Schemas['ReleaseView'], Failure>({
-        queryKey: ['release', id],
+        queryKey: keys.release(id),
         queryFn: () => take(api.GET('/api/release/{id}', { params: { path: { id } } })),
     });
 export const useLibrary = () =>
-    useQuery<Schemas['LibraryView'], Failure>({ queryKey: ['library'], queryFn: () => take(api.GET('/api/library')) });
+    useQuery<Schemas['LibraryView'], Failure>({ queryKey: keys.library, queryFn: () => take(api.GET('/api/library')) });
 export const useStores = () =>
-    useQuery<Schemas['StoresView'], Failure>({ queryKey: ['stores'], queryFn: () => take(api.GET('/api/stores')) });
+    useQuery<Schemas['StoresView'], Failure>({ queryKey: keys.stores, queryFn: () => take(api.GET('/api/stores')) });
 
 /** Asks what a change would do: nothing is saved by it, and nothing on the screen is read anew. */
 export function useLook<I, O>(ask: (input: I) => Promise<O>, failed?: (error: Failure) => void) {
@@ -190,10 +191,10 @@ export function useLook<I, O>(ask: (input: I) => Promise<O>, failed?: (error: Fa
         onError: (e) => {
             failed?.(e);
             if (e.status === 409) {
-                void client.invalidateQueries({ queryKey: ['visits'] });
+                void client.invalidateQueries({ queryKey: keys.visits });
             }
             if (e.status === 401) {
-                void client.invalidateQueries({ queryKey: ['me'] });
+                askWho(client);
             }
         },
     });
@@ -201,12 +202,12 @@ export function useLook<I, O>(ask: (input: I) => Promise<O>, failed?: (error: Fa
 
 /**
  * Sends a change. The same body sent again after a lost connection carries the same key, so the server works it once;
- * everything on the screen is read anew afterwards.
+ * what it affects is read anew afterwards: everything, unless it says otherwise.
  */
 export function useSend<I, O>(
     send: (input: I, headers: Record<string, string>) => Promise<O>,
     done?: (out: O) => void,
-    failed?: (error: Failure, input: I) => void,
+    { failed, affects = 'everything' }: { failed?: (error: Failure, input: I) => void; affects?: Affects } = {},
 ) {
     const client = useQueryClient();
     const last = useRef({ body: '', key: '' });
@@ -221,7 +222,7 @@ export function useSend<I, O>(
         onSuccess: (out) => {
             last.current = { body: '', key: '' };
             done?.(out);
-            void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+            readAnew(client, affects);
         },
         onError: (e, input) => {
             failed?.(e, input);
@@ -229,13 +230,13 @@ export function useSend<I, O>(
                 last.current = { body: '', key: '' };
             }
             if (e.saved) {
-                void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+                readAnew(client, affects);
             } else if (e.status === 409) {
-                void client.invalidateQueries({ queryKey: ['cards'] });
-                void client.invalidateQueries({ queryKey: ['visits'] });
+                void client.invalidateQueries({ queryKey: keys.cards });
+                void client.invalidateQueries({ queryKey: keys.visits });
             }
             if (e.status === 401) {
-                void client.invalidateQueries({ queryKey: ['me'] });
+                askWho(client);
             }
         },
     });

@@ -4,6 +4,7 @@
  */
 
 import { type DehydratedState, dehydrate, hydrate, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import { keys } from './keys';
 
 const STORE = 'jorvel.read';
 const ROOMS = ['me', 'moment', 'floor', 'cards', 'registers', 'findings'];
@@ -18,7 +19,7 @@ export const wanted = (key: QueryKey): boolean => ROOMS.includes(String(key[0]))
 /** The newest of what is wanted, and always who is signed in. */
 export function newest(state: DehydratedState, most: number): DehydratedState {
     const rank = (q: DehydratedState['queries'][number]) =>
-        q.queryKey[0] === 'me' ? Number.POSITIVE_INFINITY : q.state.dataUpdatedAt;
+        q.queryKey[0] === keys.me[0] ? Number.POSITIVE_INFINITY : q.state.dataUpdatedAt;
     return { mutations: [], queries: [...state.queries].sort((a, b) => rank(b) - rank(a)).slice(0, most) };
 }
 

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { del, get } from 'idb-keyval';
 import { useEffect, useSyncExternalStore } from 'react';
 import { api, type Failure, type Schemas, take } from './client';
+import { keys, readAnew } from './keys';
 import {
     answered,
     type FindingBody,
@@ -98,12 +99,12 @@ export function useSendWaiting(who: number | undefined): void {
                     try {
                         const card = await send(w);
                         queue.set(answered(queue.all(), w.key, 'sent'));
-                        client.setQueryData(['cards', w.card], card);
+                        client.setQueryData(keys.card(w.card), card);
                     } catch (e) {
                         const f = e as Failure;
                         if (f.saved) {
                             queue.set(answered(queue.all(), w.key, 'sent'));
-                            void client.invalidateQueries({ queryKey: ['cards', w.card] });
+                            void client.invalidateQueries({ queryKey: keys.card(w.card) });
                             continue;
                         }
                         if (
@@ -116,10 +117,10 @@ export function useSendWaiting(who: number | undefined): void {
                             return;
                         }
                         queue.set(answered(queue.all(), w.key, { refused: f.message }));
-                        void client.invalidateQueries({ queryKey: ['cards', w.card] });
+                        void client.invalidateQueries({ queryKey: keys.card(w.card) });
                     }
                 }
-                void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+                readAnew(client);
             } finally {
                 busy = false;
             }

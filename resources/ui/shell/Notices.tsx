@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, take } from '../api/client';
 import { useMoment } from '../api/hooks';
+import { keys } from '../api/keys';
 import { Button } from '../parts/Button';
 
 /** What somebody must be told although they did not ask. */
@@ -10,7 +11,7 @@ export function Notices() {
     const client = useQueryClient();
     const seen = useMutation({
         mutationFn: (id: number) => take(api.POST('/api/notices/{id}/seen', { params: { path: { id } } })),
-        onSuccess: (now) => client.setQueryData(['moment'], now),
+        onSuccess: (now) => client.setQueryData(keys.moment, now),
     });
     return moment?.notices.map((n) => (
         <div

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, take } from '../api/client';
 import { useSend } from '../api/hooks';
+import { keys } from '../api/keys';
 import { Field } from '../parts/Field';
 import { FormDialog } from '../parts/FormDialog';
 import { useFields } from '../parts/fields';
@@ -13,7 +14,7 @@ export function OwnSecrets({ me, onClose }: { me: Schemas['Me']; onClose: () => 
         (body: { now: string; password?: string; pin?: string; code?: string }) =>
             take(api.POST('/api/me/secrets', { body })),
         (me: Schemas['Me']) => {
-            client.setQueryData(['me'], me);
+            client.setQueryData(keys.me, me);
             onClose();
         },
     );

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { api, type Failure, type Schemas, take } from '../api/client';
+import { keys } from '../api/keys';
 import { Button } from '../parts/Button';
 import { Field } from '../parts/Field';
 import { useFields } from '../parts/fields';
@@ -16,13 +17,13 @@ export function SignIn({ over }: { over?: boolean }) {
         e.preventDefault();
         setBusy(true);
         try {
-            const before = client.getQueryData<Schemas['Me']>(['me']);
+            const before = client.getQueryData<Schemas['Me']>(keys.me);
             const me = await take(api.POST('/api/sign-in', { body: at }));
             // What another person had on the screen is not for this one.
             if (before !== undefined && before.id !== me.id) {
-                client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+                client.removeQueries({ predicate: (q) => q.queryKey[0] !== keys.me[0] });
             }
-            client.setQueryData(['me'], me);
+            client.setQueryData(keys.me, me);
             await client.invalidateQueries();
         } catch (failure) {
             setError(failure as Failure);

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { api, type Schemas, take } from '../api/client';
 import { useConnected } from '../api/connection';
 import { useMoment } from '../api/hooks';
+import { keys } from '../api/keys';
 import { entered, named, queue, renewed, type Waiting } from '../api/queue';
 import { useWaiting } from '../api/useQueue';
 import { Button } from '../parts/Button';
@@ -65,7 +66,7 @@ function useOldest(lost: boolean): string | null {
     const shown = client
         .getQueryCache()
         .getAll()
-        .filter((q) => q.getObserversCount() > 0 && q.queryKey[0] !== 'me' && q.state.dataUpdatedAt > 0);
+        .filter((q) => q.getObserversCount() > 0 && q.queryKey[0] !== keys.me[0] && q.state.dataUpdatedAt > 0);
     if (shown.length === 0) {
         return null;
     }
@@ -87,7 +88,7 @@ function Refused({ one }: { one: Waiting }) {
             const card: Schemas['CardView'] = await take(
                 api.GET('/api/cards/{id}', { params: { path: { id: one.card } } }),
             );
-            client.setQueryData(['cards', one.card], card);
+            client.setQueryData(keys.card(one.card), card);
             queue?.set(renewed(queue.all(), one.key, card.version, () => crypto.randomUUID()));
         } catch {
             setSaid('The card could not be read; nothing was sent.');

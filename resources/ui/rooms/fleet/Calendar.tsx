@@ -1,6 +1,7 @@
 import { type FormEvent, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useCalendarLinks, useMe, useSend } from '../../api/hooks';
+import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Heads } from '../../parts/Heads';
@@ -24,9 +25,13 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
             setMade(link);
             setName('');
         },
+        { affects: [keys.calendarLinks] },
     );
-    const revoke = useSend((id: number, headers) =>
-        take(api.POST('/api/calendar-links/{id}/revoke', { params: { path: { id } }, headers })),
+    const revoke = useSend(
+        (id: number, headers) =>
+            take(api.POST('/api/calendar-links/{id}/revoke', { params: { path: { id } }, headers })),
+        undefined,
+        { affects: [keys.calendarLinks] },
     );
     const standing = links.filter((l) => l.revoked === null);
     const submit = (e: FormEvent) => {

@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { api, Failure, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { keys } from '../../api/keys';
 import { sendPhoto } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
@@ -129,7 +130,7 @@ export function Photos({ f }: { f: Detail }) {
         setError(null);
         try {
             await sendPhoto(f.finding.id, await ready(file));
-            await client.invalidateQueries({ queryKey: ['findings', f.finding.id] });
+            await client.invalidateQueries({ queryKey: keys.finding(f.finding.id) });
         } catch (e) {
             setError(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent.'));
         } finally {

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useRef, useState } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { useMe, useSend } from '../../api/hooks';
+import { keys, readAnew } from '../../api/keys';
 import { entered, queue, versionAfter } from '../../api/queue';
 import { sendHandOver, useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
@@ -115,12 +116,12 @@ export function HandOver({ card, onClose }: { card: Card; onClose: () => void })
         },
         onSuccess: (out) => {
             if (out !== null) {
-                client.setQueryData(['cards', card.id], out);
-                void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+                client.setQueryData(keys.card(card.id), out);
+                readAnew(client);
             }
             onClose();
         },
-        onError: () => void client.invalidateQueries({ queryKey: ['cards'] }),
+        onError: () => void client.invalidateQueries({ queryKey: keys.cards }),
     });
     const submit = (e: FormEvent) => {
         e.preventDefault();

@@ -4,6 +4,7 @@ import { type FormEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Failure, type Schemas } from '../../api/client';
 import { useMe, useRegister } from '../../api/hooks';
+import { keys, readAnew } from '../../api/keys';
 import { type FindingBody, queue, type Spot } from '../../api/queue';
 import { sendFinding, sendPhoto } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
@@ -72,13 +73,13 @@ export function Raise({
                 onClose();
                 return;
             }
-            client.setQueryData(['cards', card.id], out);
-            void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+            client.setQueryData(keys.card(card.id), out);
+            readAnew(client);
             const made = out.findings.at(-1) ?? null;
             if (made && photo) {
                 try {
                     await sendPhoto(made.id, photo);
-                    void client.invalidateQueries({ queryKey: ['cards'] });
+                    void client.invalidateQueries({ queryKey: keys.cards });
                 } catch (e) {
                     setTrouble(
                         e instanceof Failure

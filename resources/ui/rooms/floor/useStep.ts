@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { useMe } from '../../api/hooks';
+import { askWho, keys, readAnew } from '../../api/keys';
 import { type Body, mayWait, queue, versionAfter } from '../../api/queue';
 import { sendStep, useWaiting } from '../../api/useQueue';
 
@@ -61,11 +62,8 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
         },
         onSuccess: (out) => {
             if (out !== null) {
-                client.setQueryData(['cards', card.id], out);
-                void client.invalidateQueries({
-                    predicate: (q) =>
-                        q.queryKey[0] !== 'me' && !(q.queryKey[0] === 'cards' && q.queryKey[1] === card.id),
-                });
+                client.setQueryData(keys.card(card.id), out);
+                readAnew(client, 'everything', keys.card(card.id));
             }
         },
         onError: (error, body) => {
@@ -74,10 +72,10 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
                 onConflict(
                     `${error.message}${kept.length > 0 ? ` Your entry for step ${step.no}, not yet sent: ${kept.join(', ')}.` : ''}`,
                 );
-                void client.invalidateQueries({ queryKey: ['cards'] });
+                void client.invalidateQueries({ queryKey: keys.cards });
             }
             if (error.status === 401) {
-                void client.invalidateQueries({ queryKey: ['me'] });
+                askWho(client);
             }
         },
     });

@@ -1,6 +1,7 @@
 import type { FormEvent } from 'react';
 import { api, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Entry } from '../../parts/Entry';
 import { useFields } from '../../parts/fields';
@@ -21,6 +22,7 @@ export function Questions({ room }: { room: Room }) {
                 }),
             ),
         () => set({ text: '' }),
+        { affects: [keys.library] },
     );
     const submit = (e: FormEvent) => {
         e.preventDefault();
@@ -71,8 +73,11 @@ export function Questions({ room }: { room: Room }) {
 
 function Answer({ id, may }: { id: number; may: boolean }) {
     const { values, bind } = useFields({ answer: '', reference: '' });
-    const send = useSend((body: { answer: string; reference?: string }, headers) =>
-        take(api.POST('/api/library/questions/{id}/answer', { params: { path: { id } }, body, headers })),
+    const send = useSend(
+        (body: { answer: string; reference?: string }, headers) =>
+            take(api.POST('/api/library/questions/{id}/answer', { params: { path: { id } }, body, headers })),
+        undefined,
+        { affects: [keys.library] },
     );
     if (!may) {
         return (

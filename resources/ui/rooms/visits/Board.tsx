@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useBoard, useLook, useMe, useSend } from '../../api/hooks';
+import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
@@ -49,7 +50,7 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
             {
                 onSuccess: (board) => {
                     // The next move rests on what was just saved.
-                    client.setQueryData(['visits', saved.id, 'board'], board);
+                    client.setQueryData(keys.board(saved.id), board);
                     setShown(null);
                 },
             },

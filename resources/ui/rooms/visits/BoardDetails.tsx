@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, type Failure, type Schemas, take } from '../../api/client';
+import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';
 import { State } from '../../parts/State';
@@ -23,7 +24,7 @@ export function BoardDetails({
 }) {
     const worked = card.state === 'closed' || card.state === 'signed';
     const slip = useQuery<Schemas['SlipRow'][], Failure>({
-        queryKey: ['visits', visit, 'slip', card.id],
+        queryKey: keys.slip(visit, card.id),
         queryFn: () =>
             take(api.GET('/api/visits/{id}/cards/{card}/slip', { params: { path: { id: visit, card: card.id } } })),
         enabled: !worked,

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 
 type Run = Schemas['PlanRunView'] | null;
@@ -11,7 +12,7 @@ export function PlanSearch({ visit, version, run }: { visit: number; version: nu
     const client = useQueryClient();
     const [seconds, setSeconds] = useState(10);
     const latest = useQuery<Run, Failure>({
-        queryKey: ['plan-run', visit],
+        queryKey: keys.planRun(visit),
         queryFn: () => take(api.GET('/api/visits/{id}/plan', { params: { path: { id: visit } } })),
         initialData: run,
         refetchInterval: (q) => (q.state.data && !q.state.data.ended ? 700 : false),
@@ -20,7 +21,7 @@ export function PlanSearch({ visit, version, run }: { visit: number; version: nu
     const was = useRef(ended);
     useEffect(() => {
         if (ended && !was.current) {
-            void client.invalidateQueries({ queryKey: ['visits', visit, 'board'] });
+            void client.invalidateQueries({ queryKey: keys.board(visit) });
         }
         was.current = ended;
     }, [ended, client, visit]);

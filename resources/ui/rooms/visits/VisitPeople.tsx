@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Trouble } from '../../parts/Page';
@@ -47,7 +48,7 @@ export function Assigned({ cardId, person, may }: { cardId: number; person: Sche
 
 export function Choose({ card, role, onClose }: { card: Schemas['VisitCard']; role: Role; onClose: () => void }) {
     const people = useQuery<Schemas['Candidate'][], Failure>({
-        queryKey: ['candidates', card.id, role],
+        queryKey: keys.candidates(card.id, role),
         queryFn: () =>
             take(api.GET('/api/cards/{id}/candidates', { params: { path: { id: card.id }, query: { role } } })),
     });

@@ -1,0 +1,63 @@
+import type { QueryClient } from '@tanstack/react-query';
+
+/** The names under which what was read is kept: from the whole of a room down to one thing in it. */
+export const keys = {
+    me: ['me'],
+    moment: ['moment'],
+    fleet: ['fleet'],
+    aircraft: (mark: string) => ['fleet', mark],
+    history: (mark: string) => ['fleet', mark, 'history'],
+    due: (days: number) => ['due', days],
+    stagger: (query: object) => ['stagger', query],
+    bottles: ['bottles'],
+    components: ['components'],
+    calendarLinks: ['calendar-links'],
+    library: ['library'],
+    programme: (type: string) => ['library', type],
+    manual: (code: string) => ['library', 'manual', code],
+    visits: ['visits'],
+    visit: (id: number) => ['visits', id],
+    board: (id: number) => ['visits', id, 'board'],
+    slip: (id: number, card: number) => ['visits', id, 'slip', card],
+    window: (id: number) => ['visits', id, 'window'],
+    progress: (id: number) => ['visits', id, 'progress'],
+    planRun: (visit: number) => ['plan-run', visit],
+    candidates: (card: number, role: string) => ['candidates', card, role],
+    pack: (query: object) => ['visits', 'pack', query],
+    bays: ['visits', 'bays'],
+    phases: (query: object) => ['visits', 'phases', query],
+    floor: ['floor'],
+    cards: ['cards'],
+    card: (id: number) => ['cards', id],
+    finding: (id: number) => ['findings', id],
+    registers: ['registers'],
+    register: (mark: string) => ['registers', mark],
+    crew: ['crew'],
+    person: (id: number) => ['crew', id],
+    shift: (query: object) => ['crew', 'shift', query],
+    stores: ['stores'],
+    tool: (code: string) => ['stores', code],
+    part: (number: string) => ['stores', 'part', number],
+    bench: ['bench'],
+    deferrals: ['deferrals'],
+    releases: (find: string) => ['release', 'all', find],
+    release: (id: number) => ['release', id],
+} as const;
+
+/** What a change touches: whole rooms of what was read, or everything but who is signed in. */
+export type Affects = readonly (readonly unknown[])[] | 'everything';
+
+/** Reads anew what a change touched, where it is on the screen; the rest when it is next shown. */
+export function readAnew(client: QueryClient, affects: Affects = 'everything', but?: readonly unknown[]): void {
+    if (affects !== 'everything') {
+        for (const queryKey of [...affects, keys.moment]) {
+            void client.invalidateQueries({ queryKey });
+        }
+        return;
+    }
+    const same = (key: readonly unknown[]) => but !== undefined && JSON.stringify(key) === JSON.stringify(but);
+    void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== keys.me[0] && !same(q.queryKey) });
+}
+
+/** Asks again who is signed in, after the server said that nobody is. */
+export const askWho = (client: QueryClient): void => void client.invalidateQueries({ queryKey: keys.me });
