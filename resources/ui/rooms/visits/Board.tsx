@@ -30,7 +30,7 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
     const ask = (body: Move) =>
         take(api.POST('/api/visits/{id}/board/move', { params: { path: { id: saved.id } }, body }));
     const look = useLook(ask, () => setShown(null));
-    const send = useSend(ask, undefined, () => setShown(null));
+    const send = useSend(ask, undefined, { failed: () => setShown(null) });
     const move = (card: Schemas['BoardCard'] | { id: number }, slot: number | null) => {
         const body = { card: card.id, slot, version: saved.version, keep: false };
         setChosen(card.id);
