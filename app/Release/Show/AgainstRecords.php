@@ -9,7 +9,7 @@ use Jorvel\Core\Shared\Instant;
 
 /**
  * Whether the rows that count still say what was signed: the records cannot be changed unseen, and each signature,
- * inspection, certificate and reading in them is compared with its row.
+ * inspection, step done, reading, finding and certificate in them is compared with its row.
  */
 final class AgainstRecords
 {
@@ -19,7 +19,10 @@ final class AgainstRecords
     /** @return list<string> every difference, the oldest record first */
     public function differences(): array
     {
-        return [...$this->signatures(), ...$this->readings(), ...$this->certificates()];
+        return [
+            ...$this->signatures(), ...$this->steps(), ...$this->readings(), ...$this->findings(),
+            ...$this->certificates(),
+        ];
     }
 
     /** @return list<string> no door takes a signature back, so that each must still stand */
@@ -38,6 +41,67 @@ final class AgainstRecords
                     $found[] = "Card {$r->number} is not as it was: {$r->who} "
                         .($what === 'card.signed' ? 'signed' : 'inspected')." it at {$r->at}.";
                 }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> steps that stand as done in the records, until one is taken back or its card is read anew */
+    private function steps(): array
+    {
+        $done = [];
+        $records = DB::table('records')->whereIn('what', [
+            'step.done', 'step.inspected', 'step.taken_back', 'card.reread',
+        ])->orderBy('id')->lazy(500);
+        foreach ($records as $r) {
+            $data = json_decode($r->data, true);
+            if ($r->what === 'card.reread') {
+                if ($data['outcome'] === 'new') {
+                    unset($done[$r->subject]);
+                }
+
+                continue;
+            }
+            foreach ([$data['step'], ...($data['fell'] ?? [])] as $no) {
+                unset($done[$r->subject][$no]);
+            }
+            if ($r->what !== 'step.taken_back') {
+                $done[$r->subject][$data['step']] = [$r->who, $r->at];
+            }
+        }
+        $found = [];
+        foreach (array_chunk($done, 200, true) as $some) {
+            $rows = DB::table('steps')->join('cards', 'cards.id', '=', 'steps.card_id')
+                ->leftJoin('people', 'people.id', '=', 'steps.done_by')
+                ->whereIn('cards.id', array_map(static fn(string $s): int => (int) substr($s, 5), array_keys($some)))
+                ->get(['cards.id', 'cards.number', 'no', 'steps.state', 'done_at', 'name', 'stamp'])
+                ->keyBy(static fn(\stdClass $s): string => "card:{$s->id}/{$s->no}");
+            foreach ($some as $card => $steps) {
+                foreach ($steps as $no => [$who, $at]) {
+                    $row = $rows->get("{$card}/{$no}");
+                    if ($row?->state !== 'done' || $who !== "{$row->name} ({$row->stamp})" || ! self::same($row->done_at, $at)) {
+                        $found[] = "Step {$no} of ".($row === null ? $card : "card {$row->number}")
+                            ." is not as it was: {$who} did it at {$at}.";
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> */
+    private function findings(): array
+    {
+        $rows = DB::table('records')->leftJoin('findings', DB::raw("'finding:' || findings.id"), '=', 'records.subject')
+            ->where('what', 'finding.raised')->orderBy('records.id')
+            ->lazy(500);
+        $found = [];
+        foreach ($rows as $r) {
+            $said = array_intersect_key(json_decode($r->data, true), array_flip(['number', 'place', 'extent', 'severity']));
+            if (array_filter($said, static fn(mixed $v, string $k): bool => $r->{$k} !== $v, ARRAY_FILTER_USE_BOTH) !== []) {
+                $found[] = "Finding {$said['number']} is not as {$r->who} raised it at {$r->at}.";
             }
         }
 

@@ -14,12 +14,17 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\GovernorCard;
 use Tests\Feature\WorldCase;
 
 /** A row that was changed behind the application's back is found by what was signed. */
 final class AgainstRecordsTest extends WorldCase
 {
+    use GovernorCard;
+
     private int $card;
+
+    private int $worked;
 
     protected function setUp(): void
     {
@@ -38,6 +43,16 @@ final class AgainstRecordsTest extends WorldCase
         $this->as('stig', 'POST', "cards/{$card->id}/sign", [
             'version' => $card->refresh()->version, 'stamp' => 'T45', 'pin' => $this->pin('stig'), 'spent' => 2,
             'counted' => $counted,
+        ])->assertOk();
+        // And one whose first steps are done, one of them for the second time, and on which something is found.
+        $open = $this->governorCard();
+        $this->worked = $open->id;
+        foreach ([[1, 'done', []], [2, 'done', []], [2, 'reopen', ['note' => 'not yet']], [2, 'done', []]] as $act) {
+            $this->work($open, ...$act)->assertOk();
+        }
+        $this->work($open, 2, 'reopen', ['note' => 'again'])->assertOk();
+        $this->as('oda', 'POST', "cards/{$open->id}/findings", [
+            'version' => $open->refresh()->version, 'place' => 'spinner, lower', 'extent' => 'a nick', 'severity' => 'minor',
         ])->assertOk();
     }
 
@@ -69,6 +84,21 @@ final class AgainstRecordsTest extends WorldCase
             "update readings set verdict = 'fail' where at > '2026-05-05T10:00:00Z'",
             'A reading is not as it was taken',
         ];
+        yield 'a step that somebody else did' => [
+            'update steps set done_by = 1 where card_id = {worked} and no = 1', 'is not as it was: Oda Fenn (T27) did it',
+        ];
+        yield 'a step done earlier' => [
+            "update steps set done_at = '2026-05-04T10:00:00Z' where card_id = {worked} and no = 1", 'Step 1 of card',
+        ];
+        yield 'a step no longer done' => [
+            "update steps set state = 'open' where card_id = {worked} and no = 1", 'Step 1 of card',
+        ];
+        yield 'a step gone' => ['delete from steps where card_id = {worked} and no = 1', 'Step 1 of card:'];
+        yield 'a finding made smaller' => [
+            "update findings set severity = 'minor', extent = 'nothing' where place = 'spinner, lower'",
+            'is not as Oda Fenn (T27) raised it',
+        ];
+        yield 'a finding gone' => ["delete from findings where place = 'spinner, lower'", 'is not as Oda Fenn'];
         yield 'a reading gone' => [
             "delete from readings where at > '2026-05-05T10:00:00Z'", 'A reading is not as it was taken',
         ];
@@ -80,7 +110,7 @@ final class AgainstRecordsTest extends WorldCase
         self::assertSame([], app(AgainstRecords::class)->differences());
         self::assertSame(0, Artisan::call('jorvel:verify'));
         DB::statement('pragma foreign_keys = off');
-        DB::statement(str_replace('{card}', (string) $this->card, $sql));
+        DB::statement(strtr($sql, ['{card}' => $this->card, '{worked}' => $this->worked]));
         self::assertSame(1, Artisan::call('jorvel:verify'));
         self::assertStringContainsString($said, Artisan::output());
     }
