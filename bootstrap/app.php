@@ -14,6 +14,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Routing\Middleware\ThrottleRequests;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -27,6 +28,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append([OneInstant::class, SafeHeaders::class, StaySignedIn::class, PlainInput::class]);
         $middleware->statefulApi();
         $middleware->alias(['once' => Once::class]);
+        // What was carried out is told so, however often somebody signed since.
+        $middleware->prependToPriorityList(ThrottleRequests::class, Once::class);
         $middleware->redirectGuestsTo(static fn(): string => '/');
     })
     ->withExceptions(static fn(Exceptions $exceptions) => Failures::register($exceptions))

@@ -41,6 +41,8 @@ return [
     // ask for.
     'compute_ms' => 5000,
     'compute_a_minute' => 60,
+    // Signatures, and whatever else takes a PIN, a minute and person: more than anybody gives, too few to guess with.
+    'sign_a_minute' => 20,
     // Addresses of the proxies before this server, comma by comma; without any, what a request says of itself is not
     // believed.
     'proxies' => env('JORVEL_PROXIES'),

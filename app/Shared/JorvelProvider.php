@@ -73,6 +73,6 @@ final class JorvelProvider extends ServiceProvider
             Limit::perMinute(60)->by('ip:'.$r->ip()),
         ]);
         RateLimiter::for('compute', static fn(Request $r): Limit => Limit::perMinute((int) config('jorvel.compute_a_minute'))->by('compute:'.$r->user()?->getAuthIdentifier()));
-        RateLimiter::for('sign', static fn(Request $r): Limit => Limit::perMinute(20)->by('sign:'.$r->user()?->getAuthIdentifier()));
+        RateLimiter::for('sign', static fn(Request $r): Limit => Limit::perMinute((int) config('jorvel.sign_a_minute'))->by('sign:'.$r->user()?->getAuthIdentifier()));
     }
 }

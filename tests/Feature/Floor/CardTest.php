@@ -96,6 +96,20 @@ final class CardTest extends WorldCase
         self::assertSame([$from + 3, 0], [$card->refresh()->version, Reading::where('card_id', $card->id)->count()]);
     }
 
+    public function test_a_signature_whose_answer_was_lost_is_answered_however_many_were_given_since(): void
+    {
+        $card = $this->governorCard();
+        Step::where('card_id', $card->id)->update(['state' => 'done', 'done_by' => $this->person('oda')->id]);
+        $body = ['version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741'];
+        $sign = fn(string $key): int => $this->as('oda', 'POST', "cards/{$card->id}/sign", $body, $key)->status();
+        self::assertSame(200, $sign('first'));
+        $others = array_map(
+            static fn(int $n): int => $sign("other-{$n}"),
+            range(1, (int) config('jorvel.sign_a_minute')),
+        );
+        self::assertSame([429, 200], [end($others), $sign('first')]);
+    }
+
     public function test_signatures(): void
     {
         $card = $this->governorCard();

@@ -7,8 +7,10 @@ namespace Tests\Feature\Shared;
 use App\Crew\Model\Role;
 use App\Fleet\Model\CalendarLink;
 use App\Shared\PutAside;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Cookie;
 use Tests\Feature\WorldCase;
 
@@ -68,6 +70,27 @@ final class ServerTest extends WorldCase
         self::assertSame(['Ines Maro', 'ended with its holder'], [$seen['whose'], $seen['revoked']]);
         $this->as('tor', 'POST', "calendar-links/{$id}/revoke")->assertOk();
         self::assertSame([], $this->as('mika', 'GET', 'calendar-links')->json());
+    }
+
+    /** @return iterable<string, array{string, string, string}> table, column, what it cannot be */
+    public static function oddRows(): iterable
+    {
+        foreach ([
+            'people.role', 'people.base', 'people.shift', 'qualifications.kind', 'visits.state', 'cards.state',
+            'cards.phase', 'steps.state', 'assignments.role', 'findings.state', 'findings.severity',
+            'readings.verdict', 'deferrals.category', 'tools.state', 'aircraft.base', 'bays.base', 'rota_days.shift',
+        ] as $column) {
+            yield $column => [...explode('.', $column), 'nowhere'];
+        }
+    }
+
+    #[DataProvider('oddRows')]
+    public function test_no_row_says_what_there_is_not(string $table, string $column, string $odd): void
+    {
+        self::assertTrue(DB::table($table)->exists());
+        $this->expectException(QueryException::class);
+        $this->expectExceptionMessageMatches('/constraint failed/');
+        DB::table($table)->update([$column => $odd]);
     }
 
     public function test_every_foreign_key_has_an_index(): void
