@@ -54,6 +54,25 @@ final class StoresTest extends WorldCase
         );
     }
 
+    public function test_what_was_worked_with_a_recalled_tool_without_a_reading_is_in_doubt_too(): void
+    {
+        $before = $this->as('ines', 'GET', 'tools/CT-03')->json('recall');
+        $card = Card::with('steps')->whereHas('visit', static fn($q) => $q->where('state', Visit::RELEASED))
+            ->whereNotIn('id', DB::table('readings')->select('card_id'))->firstOrFail();
+        $use = ['tool_id' => DB::table('tools')->where('code', 'CT-03')->value('id'), 'card_id' => $card->id,
+            'step_id' => $card->steps[0]->id, 'person_id' => $this->person('oda')->id];
+        // The last good check was on 12 January: what was done before it is not in doubt.
+        DB::table('tool_uses')->insert([...$use, 'at' => '2026-01-11T12:00:00Z']);
+        self::assertSame($before['toOpen'], $this->as('ines', 'GET', 'tools/CT-03')->json('recall.toOpen'));
+        DB::table('tool_uses')->insert([...$use, 'at' => '2026-04-11T12:00:00Z']);
+        $after = $this->as('ines', 'GET', 'tools/CT-03')->json('recall');
+        self::assertSame([$before['uses'] + 1, $before['toOpen'] + 1], [$after['uses'], $after['toOpen']]);
+        self::assertContains($card->number, array_column(
+            array_merge(...array_column($after['aircraft'], 'cards')),
+            'number',
+        ));
+    }
+
     public function test_release_waits_for_the_re_check(): void
     {
         $visit = Visit::where('title', 'Block check')->firstOrFail();
