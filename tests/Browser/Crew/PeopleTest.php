@@ -103,9 +103,7 @@ final class PeopleTest extends BrowserCase
         $ines->browser->wait(20)->until(static fn(): bool => ! in_array('', $who(), true));
         $put = $who();
         $ines->press('Save this crew');
-        $ines->browser->wait(20)->until(
-            static fn(): bool => self::number('select count(*) from shift_places') > 1,
-        );
+        $ines->browser->wait(20)->until(static fn(): bool => self::number('select count(*) from shift_places') > 1);
         foreach (array_combine($two, $put) as $slot => $person) {
             self::assertSame($person, self::scalar("select person_id from shift_places where slot = '{$slot}'"));
         }
