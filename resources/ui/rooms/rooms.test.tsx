@@ -6,13 +6,10 @@ import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { Crew } from './crew/Crew';
 import { Person } from './crew/Person';
-import { Shift } from './crew/Shift';
 import { Floor } from './floor/Floor';
 import { Register, Registers } from './floor/Register';
 import { Manual } from './library/Manual';
 import { Out } from './stores/Out';
-import { Part } from './stores/Part';
-import { Parts } from './stores/Parts';
 import { Tool } from './stores/Tool';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
@@ -178,80 +175,6 @@ describe('the safing register', () => {
         const aircraft = [{ mark: 'QA-VFC', type: 'SKV', devices: 2, openLines: 1, people: 3, said: 'Pin' }];
         const { words } = drawn(<Registers />, ['registers'], { sentence: 's', aircraft });
         expect(words).toContain('2 fitted, 1 open 3 at work on it');
-    });
-});
-
-const slot = (id: string, more: Partial<Schemas['SlotView']> = {}): Schemas['SlotView'] => ({
-    id,
-    cardId: 7,
-    number: '001-07',
-    mark: 'QA-VFC',
-    title: 'Gear',
-    role: 'perform',
-    skill: 'airframe',
-    from: '14:00',
-    until: '16:00',
-    hours: 2,
-    person: null,
-    conflict: null,
-    candidates: [
-        { person: 1, why: null },
-        { person: 2, why: 'has no SKV rating' },
-    ],
-    ...more,
-});
-
-describe('a shift', () => {
-    const people = [1, 2].map((id) => ({
-        id,
-        name: id === 1 ? 'Oda Fenn' : 'Ivo Sand',
-        stamp: `T${id}`,
-        there: true,
-        said: '',
-        hours: 8,
-        given: id === 1 ? 4 : 0,
-        skills: [],
-        trainee: id === 2,
-        conflicts: id === 1 ? ['9 h given'] : [],
-    }));
-    const data = (may: string[]): Schemas['ShiftView'] => ({
-        base: 'Skarnholm',
-        date: '2026-05-05',
-        shift: 'late',
-        hours: '14:00 to 22:00',
-        sentence: 'Late shift.',
-        version: 0,
-        kept: false,
-        proven: true,
-        slots: [
-            slot('a', { person: 1 }),
-            slot('b'),
-            slot('c', { role: 'duplicate', skill: null, candidates: [{ person: 2, why: 'is a trainee' }] }),
-            slot('d', { person: 1, conflict: 'needs a valid SKV rating: it has lapsed' }),
-        ],
-        people,
-        bases: ['Skarnholm'],
-        shifts: ['early', 'late'],
-        may,
-    });
-
-    it('shows who has a place, who could, why nobody can, and what cannot stand', () => {
-        const { words } = drawn(<Shift />, ['crew', 'shift', {}], data(['roster']));
-        expect(words).toContain('Oda Fenn T1');
-        expect(words).toContain('open; 1 could take it');
-        expect(words).toContain('nobody can Ivo Sand : is a trainee');
-        expect(words).toContain('needs a valid SKV rating: it has lapsed');
-        expect(words).toContain('4 of 8 h');
-        expect(words).toContain('9 h given');
-        expect(words).toContain('Ivo Sand (trainee)');
-        expect(words).toContain('Save this crew');
-    });
-
-    it('offers nothing to whoever may not roster', () => {
-        const { html, words } = drawn(<Shift />, ['crew', 'shift', {}], data([]));
-        expect(words).not.toContain('Save this crew');
-        expect(words).not.toContain('Fill the open places');
-        expect(html).not.toContain('data-draggable="true"');
     });
 });
 
@@ -597,104 +520,5 @@ describe('people', () => {
         expect(html).toContain('href="/crew/people/7"');
         expect(words).toContain('Enter somebody');
         expect(drawn(<Crew />, ['crew'], crew([], [])).words).not.toMatch(/Enter somebody|Days of/);
-    });
-});
-
-describe('parts', () => {
-    const part: Schemas['StorePart'] = {
-        number: 'JV-3242-11',
-        title: 'Brake packing',
-        stock: 2,
-        reserved: 4,
-        reservedBy: ['4 for 003-02 QA-VFB'],
-        ordered: '8 on 2026-05-26',
-        effectivity: 'K1, K2',
-        oneTime: true,
-        batches: [],
-        state: 'watch',
-        said: '2 pieces short until the order comes',
-        place: 'Skarnholm store',
-    };
-    const room = (may: string[]): Schemas['PartRoom'] => ({
-        part,
-        sentence: 'JV-3242-11 Brake packing: 2 pieces short until the order comes.',
-        batches: [
-            { id: 1, batch: 'B1', quantity: 2, expires: '2027-06-30', why: null, taken: 3 },
-            {
-                id: 2,
-                batch: 'B2',
-                quantity: 1,
-                expires: '2026-04-30',
-                why: 'shelf life ran out on 2026-04-30',
-                taken: 0,
-            },
-        ],
-        orders: [{ id: 4, quantity: 8, expected: '2026-05-26' }],
-        moves: [
-            {
-                at: 'then',
-                who: 'Oda Fenn',
-                batch: 'B1',
-                kind: 'fitted',
-                quantity: -3,
-                left: 2,
-                paper: 'card 001-07, step 4',
-            },
-            { at: 'before', who: null, batch: 'B1', kind: 'in', quantity: 5, left: 5, paper: 'delivery note 4100' },
-        ],
-        fitted: [
-            {
-                at: 'then',
-                mark: 'QA-VFB',
-                card: '001-07',
-                cardId: 7,
-                position: 'left brake',
-                batch: 'B1',
-                quantity: 3,
-                by: 'Oda Fenn',
-                stands: false,
-            },
-            {
-                at: 'then',
-                mark: 'QA-VFC',
-                card: '001-08',
-                cardId: 8,
-                position: 'right brake',
-                batch: null,
-                quantity: 1,
-                by: 'Oda Fenn',
-                stands: true,
-            },
-        ],
-        may,
-    });
-    const shown = (may: string[]) =>
-        drawn(
-            <Part />,
-            ['stores', 'part', 'JV-3242-11'],
-            room(may),
-            '/stores/parts/JV-3242-11',
-            '/stores/parts/:number',
-        );
-
-    it('accounts for every piece: where it lies, where it went, what moved', () => {
-        const { words } = shown([]);
-        for (const said of [
-            '2 usable, 4 reserved',
-            'fits K1, K2; never used twice',
-            'until 30 Jun 2027 ; 3 with aircraft',
-            'not usable',
-            '8, expected 26 May',
-        ]) {
-            expect(words).toContain(said);
-        }
-        expect(words).not.toMatch(/Take goods in|cancel the order|Count…/);
-    });
-
-    it('lets who keeps the store take in, order, count and cancel', () => {
-        expect(shown(['keep']).words).toMatch(/Take goods in.*It is ordered.*Change.*Count….*cancel the order/);
-        const stores = { sentence: '', partsSentence: 'p', outSentence: '', tools: [], parts: [part], out: [] };
-        expect(drawn(<Parts />, ['stores'], { ...stores, may: ['parts'] }).words).toContain('Enter a part number');
-        expect(drawn(<Parts />, ['stores'], { ...stores, may: ['keep'] }).words).not.toContain('Enter a part number');
     });
 });
