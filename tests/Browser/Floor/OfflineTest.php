@@ -84,8 +84,11 @@ final class OfflineTest extends BrowserCase
             'select c.id from cards c join assignments a on a.card_id = c.id join people p on p.id = a.person_id '
                 ."where p.login = 'oda' and c.title = 'Gear extension by hand pump' and c.state = 'in_work'",
         );
+        // As if it had been taken back: the step is open, and its device is off.
         self::$stage->database()->exec(
-            "update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} and no = 3",
+            "update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} and "
+                ."no = 3; update safing_devices set removed_at = '2026-05-05T12:00:00Z', removed_by = fitted_by where "
+                ."fitted_step_id = (select id from steps where card_id = {$card} and no = 3) and removed_at is null",
         );
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');
         self::$stage->cut();
