@@ -58,6 +58,7 @@ final class RoutesTest extends WorldCase
             'POST crew/shift' => ['ines'], 'POST crew/2/days' => ['ines'], 'POST people' => ['ines'],
             'GET people/2' => self::EVERYBODY, 'POST people/2' => ['ines'], 'POST people/2/held' => ['ines'],
             'POST people/2/secrets' => ['ines'], 'POST people/2/code' => ['ines', 'tor'],
+            'POST people/2/held/duplicate/confirm' => ['ines', 'tor'],
             'GET floor' => self::EVERYBODY, "GET {$card}" => self::EVERYBODY,
             "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY,
             "POST {$card}/sign" => ['oda'],
@@ -149,7 +150,7 @@ final class RoutesTest extends WorldCase
     public function test_the_table_and_the_description_name_every_route(): void
     {
         $pattern = static fn(string $path): string => (string) preg_replace(
-            ['/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|BM-TRK|CT-03/'],
+            ['/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|(?<=held\/)\w+|BM-TRK|CT-03/'],
             ['', '*'],
             $path,
         );
