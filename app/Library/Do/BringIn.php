@@ -18,6 +18,7 @@ use App\Library\Show\View\AskedView;
 use App\Library\Show\View\ChangeView;
 use App\Library\Show\View\ImportView;
 use App\Shared\Clock;
+use App\Shared\Memo;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
@@ -27,13 +28,16 @@ use Jorvel\Core\Shared\Day;
 
 /**
  * Brings a programme, a manual's revision, flying or planned sectors in, in two moves: look (checked whole, nothing
- * saved) and apply (one transaction).
+ * saved) and apply (compared once more, then written in one transaction, which holds only if nobody wrote in between).
  *
  * The preview carries a fingerprint of what it was compared with; if that has changed by the time it is applied, it is
  * refused and looked at again.
  */
 final readonly class BringIn
 {
+    /** How often an import is looked at again while others write. */
+    private const TRIES = 3;
+
     public function __construct(
         private DueBook $book,
         private ShowReach $reach,
@@ -42,6 +46,7 @@ final readonly class BringIn
         private Records $records,
         private BringRevision $revisions,
         private FlyingQuestions $questions,
+        private Memo $memo,
     ) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
@@ -67,41 +72,62 @@ final readonly class BringIn
      */
     public function apply(Person $by, Import $import, bool $sure = false): ImportView
     {
-        return DB::transaction(function () use ($by, $import, $sure): ImportView {
-            if ($import->refresh()->state === 'applied') {
-                throw Refused::because('This import was already applied.');
-            }
-            $compared = $this->compare($import->kind, $import->payload);
-            if ($compared->print() !== $import->base) {
-                throw Refused::because(
-                    'Something changed since you looked at this file. Look at it again; nothing was applied.',
-                );
-            }
-            $points = array_map(static fn(AskedView $a): string => "{$a->line}: {$a->message}", $compared->asked);
-            if ($points !== [] && ! $sure) {
-                throw Refused::ask('Is this meant? Nothing was applied yet.', $points);
-            }
-            match ($import->kind) {
-                'flying' => $this->applyFlying($by, $import),
-                'sectors' => $this->applySectors($import),
-                'revision' => $this->revisions->apply(RevisionFile::read($import->payload)),
-                default => $this->applyProgramme($import),
-            };
-            $import->update(['state' => 'applied']);
-            $this->records->write(
-                $by,
-                "import.{$import->kind}",
-                "import:{$import->id}",
-                [
-                    'file' => $import->name,
-                    'sha256' => hash('sha256', $import->payload),
-                    'changes' => count($compared->changes),
-                    'asked' => $points,
-                ],
+        // What may take long is asked before anything is held; the few times that somebody writes meanwhile, again.
+        for ($n = 0; $n < self::TRIES; $n++) {
+            $this->memo->forget();
+            $seen = $this->records->latest();
+            $compared = $this->requireSame($import, $sure);
+            $applied = DB::transaction(
+                fn(): bool => $this->records->latest() === $seen && $this->write($by, $import, $compared),
             );
+            if ($applied) {
+                return $this->view($import, $compared);
+            }
+        }
+        throw Refused::because('Others wrote all the while. Nothing was applied; try it once more.');
+    }
 
-            return $this->view($import, $compared);
-        });
+    private function requireSame(Import $import, bool $sure): Compared
+    {
+        if ($import->refresh()->state === 'applied') {
+            throw Refused::because('This import was already applied.');
+        }
+        $compared = $this->compare($import->kind, $import->payload);
+        if ($compared->print() !== $import->base) {
+            throw Refused::because(
+                'Something changed since you looked at this file. Look at it again; nothing was applied.',
+            );
+        }
+        $points = $compared->points();
+        if ($points !== [] && ! $sure) {
+            throw Refused::ask('Is this meant? Nothing was applied yet.', $points);
+        }
+
+        return $compared;
+    }
+
+    private function write(Person $by, Import $import, Compared $compared): true
+    {
+        match ($import->kind) {
+            'flying' => $this->applyFlying($by, $import),
+            'sectors' => $this->applySectors($import),
+            'revision' => $this->revisions->apply(RevisionFile::read($import->payload)),
+            default => $this->applyProgramme($import),
+        };
+        $import->update(['state' => 'applied']);
+        $this->records->write(
+            $by,
+            "import.{$import->kind}",
+            "import:{$import->id}",
+            [
+                'file' => $import->name,
+                'sha256' => hash('sha256', $import->payload),
+                'changes' => count($compared->changes),
+                'asked' => $compared->points(),
+            ],
+        );
+
+        return true;
     }
 
     private function compare(string $kind, string $payload): Compared

@@ -31,4 +31,10 @@ final readonly class Compared
             json_encode([$this->changes, $this->dates, $this->asked, $this->left], JSON_THROW_ON_ERROR),
         );
     }
+
+    /** @return list<string> what is asked, each with its place */
+    public function points(): array
+    {
+        return array_map(static fn(AskedView $a): string => "{$a->line}: {$a->message}", $this->asked);
+    }
 }

@@ -6,6 +6,9 @@ namespace Tests\Feature\Library;
 
 use App\Fleet\Model\Aircraft;
 use App\Library\Model\ProgrammeItem;
+use App\Shared\Records;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
@@ -130,6 +133,26 @@ final class ImportTest extends WorldCase
         self::assertSame([array_map(static fn(array $i): string => "{$i['code']} {$i['title']}", $lacking), []], [
             $view['left'], $view['changes'],
         ]);
+    }
+
+    public function test_what_others_write_while_it_is_compared_is_seen_and_nothing_is_applied_on_what_was(): void
+    {
+        $text = (string) file_get_contents(database_path('demo/import/programme-SKV.json'));
+        $id = $this->look('programme', $text)->assertOk()->json('id');
+        $busy = 99;
+        DB::listen(function (QueryExecuted $q) use (&$busy): void {
+            if ($busy > 0 && str_starts_with($q->sql, 'select * from "programme_items"')) {
+                $busy--;
+                app(Records::class)->write(null, 'test.meanwhile', 'test');
+            }
+        });
+        $said = $this->as('ines', 'POST', "library/imports/{$id}/apply")->assertStatus(422)->json('message');
+        self::assertSame('Others wrote all the while. Nothing was applied; try it once more.', $said);
+        self::assertFalse(ProgrammeItem::where('code', '61-22')->exists());
+        $busy = 1;
+        $this->as('ines', 'POST', "library/imports/{$id}/apply")->assertOk();
+        self::assertTrue(ProgrammeItem::where('code', '61-22')->exists());
+        self::assertSame(1, DB::table('records')->where('what', 'import.programme')->count());
     }
 
     public function test_a_preview_that_the_world_has_overtaken_is_looked_at_again(): void
