@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Floor\Do\KeepPhoto;
+use App\Floor\Do\CommitPhoto;
 use App\Shared\Words;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -27,7 +27,7 @@ final class Backup extends Command
         }
         DB::statement('vacuum into ?', [$file]);
         $this->line("{$file}: ".filesize($file).' bytes.');
-        $photos = glob(KeepPhoto::folder().'/*') ?: [];
+        $photos = glob(CommitPhoto::folder().'/*') ?: [];
         if ($photos !== []) {
             mkdir("{$file}.photos");
             foreach ($photos as $photo) {

@@ -22,7 +22,7 @@ final readonly class ConfirmAuthority
         private Records $records,
         private Notices $notices,
         private SecondPersons $seconds,
-        private Hold $hold,
+        private WriteQualification $qualifications,
     ) {}
 
     /** Within a transaction. */
@@ -74,7 +74,7 @@ final readonly class ConfirmAuthority
             $person->refresh();
             $person->update(['version' => $person->version + 1]);
             $entered = Person::findOrFail($waits->entered_by);
-            $this->hold->write(
+            $this->qualifications->write(
                 $by,
                 $person,
                 'authority',

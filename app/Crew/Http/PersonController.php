@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Crew\Http;
 
+use App\Crew\Do\CommitPerson;
+use App\Crew\Do\CommitQualification;
 use App\Crew\Do\ConfirmAuthority;
-use App\Crew\Do\KeepHeld;
-use App\Crew\Do\KeepPerson;
 use App\Crew\Do\PinCode;
 use App\Crew\Do\Secrets;
 use App\Crew\Model\Person;
@@ -28,7 +28,7 @@ final class PersonController
     }
 
     #[OA\Post(path: '/api/people', operationId: 'enterPerson', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['login', 'name', 'stamp', 'role', 'base', 'shift', 'weekdays', 'trainee', 'password', 'pin'], properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'role', type: 'string'), new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'weekdays', type: 'array', items: new OA\Items(type: 'integer')), new OA\Property(property: 'trainee', type: 'boolean'), new OA\Property(property: 'supervisor', type: 'integer', nullable: true), new OA\Property(property: 'leaves', type: 'string', nullable: true), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Who was entered', content: new OA\JsonContent(ref: PersonRoom::class))])]
-    public function enter(PersonRequest $request, KeepPerson $keep, ShowPerson $read): JsonResponse
+    public function enter(PersonRequest $request, CommitPerson $keep, ShowPerson $read): JsonResponse
     {
         $person = $keep->enter(
             $request->person(),
@@ -42,7 +42,7 @@ final class PersonController
     }
 
     #[OA\Post(path: '/api/people/{id}', operationId: 'changePerson', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'name', 'stamp', 'role', 'base', 'shift', 'weekdays', 'trainee'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'role', type: 'string'), new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'weekdays', type: 'array', items: new OA\Items(type: 'integer')), new OA\Property(property: 'trainee', type: 'boolean'), new OA\Property(property: 'supervisor', type: 'integer', nullable: true), new OA\Property(property: 'leaves', type: 'string', nullable: true)])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
-    public function change(int $id, PersonRequest $request, KeepPerson $keep, ShowPerson $read): JsonResponse
+    public function change(int $id, PersonRequest $request, CommitPerson $keep, ShowPerson $read): JsonResponse
     {
         $keep->change($request->person(), Person::findOrFail($id), $request->integer('version'), $request->fields());
 
@@ -50,7 +50,7 @@ final class PersonController
     }
 
     #[OA\Post(path: '/api/people/{id}/held', operationId: 'keepHeld', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do', 'kind', 'value', 'paper'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string', enum: ['grant', 'withdraw', 'take_back']), new OA\Property(property: 'kind', type: 'string', enum: ['skill', 'rating', 'authority']), new OA\Property(property: 'value', type: 'string'), new OA\Property(property: 'until', description: 'the last day; none where it does not lapse', type: 'string', nullable: true), new OA\Property(property: 'paper', description: 'what it rests on, or why it is withdrawn', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
-    public function held(int $id, HeldRequest $request, KeepHeld $keep, ShowPerson $read): JsonResponse
+    public function held(int $id, QualificationRequest $request, CommitQualification $keep, ShowPerson $read): JsonResponse
     {
         $what = [
             Person::findOrFail($id), $request->integer('version'), $request->string('kind')->value(),

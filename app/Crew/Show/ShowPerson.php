@@ -9,9 +9,9 @@ use App\Crew\Model\Person;
 use App\Crew\Model\Qualification;
 use App\Crew\Model\WaitingAuthority;
 use App\Crew\Show\View\EntryView;
-use App\Crew\Show\View\HeldView;
 use App\Crew\Show\View\LapseView;
 use App\Crew\Show\View\PersonRoom;
+use App\Crew\Show\View\QualificationAsked;
 use App\Crew\Show\View\WaitingView;
 use App\Shared\Clock;
 use App\Shared\Words;
@@ -69,7 +69,7 @@ final readonly class ShowPerson
             $p->supervisor_id,
             $p->leaves,
             $p->own_pin,
-            array_values($p->qualifications->map(fn(Qualification $q): HeldView => new HeldView(
+            array_values($p->qualifications->map(fn(Qualification $q): QualificationAsked => new QualificationAsked(
                 $this->lapses->held($q),
                 $this->lapses->asking($p, $q, $on),
             ))->all()),

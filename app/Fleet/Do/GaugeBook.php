@@ -37,7 +37,7 @@ final readonly class GaugeBook
             if ($last !== null && $date < $last->date) {
                 throw Refused::because(
                     "The last reading is of {$last->date}. An older one would stand out of order; correct a reading "
-                        .'instead. Nothing was kept.',
+                        .'instead. Nothing was saved.',
                 );
             }
             $this->write($by, $component, compact('date', 'pressure', 'replaced') + ['temp_c' => $tempC]);
@@ -98,10 +98,10 @@ final readonly class GaugeBook
         try {
             GasReading::of(Day::parse($date), $pressure, $tempC, Unit::parse($component->gauge['unit'] ?? ''));
         } catch (InputError $e) {
-            throw Refused::because(ucfirst(trim("{$e->path} {$e->getMessage()}")).'. Nothing was kept.');
+            throw Refused::because(ucfirst(trim("{$e->path} {$e->getMessage()}")).'. Nothing was saved.');
         }
         if ($date > (string) $this->clock->today()) {
-            throw Refused::because("{$date} is still to come. Nothing was kept.");
+            throw Refused::because("{$date} is still to come. Nothing was saved.");
         }
     }
 

@@ -123,13 +123,13 @@ final readonly class TakeReading
         if ($why === Readable::OutOfRange) {
             throw Refused::because(
                 "{$tool->code} reads from ".Words::number($tool->low, 3).' to '.Words::number($tool->high, 3)
-                    ." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was kept.",
+                    ." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was saved.",
             );
         }
         if ($why === Readable::TooFine) {
             throw Refused::because(
                 "{$tool->code} shows steps of ".Words::number($tool->resolution, 4)." {$tool->unit}; "
-                    .Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was kept.',
+                    .Words::number($reading->value, 6).' cannot be read on it. Enter what it shows. Nothing was saved.',
             );
         }
     }

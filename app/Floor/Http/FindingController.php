@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Floor\Do\KeepPhoto;
+use App\Floor\Do\CommitPhoto;
 use App\Floor\Do\RaiseFinding;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
@@ -67,7 +67,7 @@ final class FindingController
     }
 
     #[OA\Post(path: '/api/findings/{id}/photos', operationId: 'keepPhoto', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['photo'], properties: [new OA\Property(property: 'photo', type: 'string', format: 'binary')]))), responses: [new OA\Response(response: 200, description: 'The finding with its photo', content: new OA\JsonContent(ref: FindingDetail::class))])]
-    public function photo(int $id, PhotoRequest $request, KeepPhoto $keep, ShowFinding $read): JsonResponse
+    public function photo(int $id, PhotoRequest $request, CommitPhoto $keep, ShowFinding $read): JsonResponse
     {
         $finding = Finding::findOrFail($id);
         $file = $request->file('photo');
@@ -82,7 +82,7 @@ final class FindingController
         $photo = Photo::findOrFail($id);
 
         return new BinaryFileResponse(
-            KeepPhoto::folder()."/{$photo->file}",
+            CommitPhoto::folder()."/{$photo->file}",
             200,
             ['Content-Type' => $photo->mime, 'Content-Disposition' => 'inline'],
         );

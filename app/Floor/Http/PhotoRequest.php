@@ -29,8 +29,8 @@ final class PhotoRequest extends CardRequest
 
         return [
             'photo.uploaded' => "The photo did not arrive whole: this server takes at most {$most} at once. Take it "
-                .'smaller; the finding itself is kept.',
-            'photo.max' => 'The photo is larger than 8 MB. Take it smaller; the finding itself is kept.',
+                .'smaller; the finding itself is saved.',
+            'photo.max' => 'The photo is larger than 8 MB. Take it smaller; the finding itself is saved.',
         ];
     }
 }

@@ -43,7 +43,7 @@ final readonly class ToolDesk
     {
         $why = $tool->unusable($this->clock->today());
         if ($why !== null) {
-            throw Refused::because("{$tool->code} {$why}. Take another {$tool->kind}; nothing was kept.");
+            throw Refused::because("{$tool->code} {$why}. Take another {$tool->kind}; nothing was saved.");
         }
 
         return $tool;
@@ -75,7 +75,7 @@ final readonly class ToolDesk
             $loan->load(['card', 'person']);
             throw Refused::because(
                 "{$tool->code} is out on card {$loan->card->number} with {$loan->person->name}. Have it counted in "
-                    ."there first, or take another {$tool->kind}; nothing was kept.",
+                    ."there first, or take another {$tool->kind}; nothing was saved.",
             );
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Stores\Http;
 
 /** Pieces that came. */
-final class GoodsRequest extends KeepPartsRequest
+final class GoodsRequest extends CommitPartsRequest
 {
     /** @return array<string, string> */
     public function rules(): array

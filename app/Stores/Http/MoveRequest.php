@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Stores\Http;
 
 /** Pieces of a batch that came back, were scrapped, or were counted. */
-final class MoveRequest extends KeepPartsRequest
+final class MoveRequest extends CommitPartsRequest
 {
     /** @return array<string, string> */
     public function rules(): array

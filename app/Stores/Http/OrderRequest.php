@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Stores\Http;
 
 /** Pieces that were ordered. */
-final class OrderRequest extends KeepPartsRequest
+final class OrderRequest extends CommitPartsRequest
 {
     /** @return array<string, string> */
     public function rules(): array

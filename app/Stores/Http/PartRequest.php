@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Stores\Http;
 
 /** A part number as it is entered or changed. */
-final class PartRequest extends KeepPartsRequest
+final class PartRequest extends CommitPartsRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array

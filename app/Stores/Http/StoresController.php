@@ -6,7 +6,7 @@ namespace App\Stores\Http;
 
 use App\Shared\Http\ViewRequest;
 use App\Stores\Do\CheckTool;
-use App\Stores\Do\KeepTool;
+use App\Stores\Do\CommitTool;
 use App\Stores\Do\OpenRechecks;
 use App\Stores\Do\ToolDesk;
 use App\Stores\Model\Tool;
@@ -51,7 +51,7 @@ final class StoresController
     }
 
     #[OA\Post(path: '/api/tools', operationId: 'enterTool', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['code', 'title', 'kind', 'unit', 'resolution', 'uncertainty', 'low', 'high', 'place', 'checked', 'cal_due', 'paper'], properties: [new OA\Property(property: 'code', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'unit', type: 'string'), new OA\Property(property: 'resolution', type: 'number'), new OA\Property(property: 'uncertainty', type: 'number'), new OA\Property(property: 'low', type: 'number'), new OA\Property(property: 'high', type: 'number'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'checked', type: 'string'), new OA\Property(property: 'cal_due', type: 'string'), new OA\Property(property: 'paper', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool entered', content: new OA\JsonContent(ref: ToolRoom::class))])]
-    public function enter(ToolRequest $request, KeepTool $keep, ShowStores $read): JsonResponse
+    public function enter(ToolRequest $request, CommitTool $keep, ShowStores $read): JsonResponse
     {
         $tool = $keep->enter(
             $request->person(),
@@ -65,7 +65,7 @@ final class StoresController
     }
 
     #[OA\Post(path: '/api/tools/{code}/state', operationId: 'moveTool', parameters: [new OA\PathParameter(name: 'code', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['do', 'why'], properties: [new OA\Property(property: 'do', type: 'string', enum: ['away', 'gone']), new OA\Property(property: 'why', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool, away or out of use', content: new OA\JsonContent(ref: ToolRoom::class))])]
-    public function state(string $code, ToolStateRequest $request, KeepTool $keep, ShowStores $read): JsonResponse
+    public function state(string $code, ToolStateRequest $request, CommitTool $keep, ShowStores $read): JsonResponse
     {
         $tool = Tool::where('code', $code)->firstOrFail();
         $request->string('do')->value() === 'away'

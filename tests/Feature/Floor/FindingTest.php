@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Floor;
 
-use App\Floor\Do\KeepPhoto;
+use App\Floor\Do\CommitPhoto;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Photo;
@@ -25,8 +25,8 @@ final class FindingTest extends WorldCase
 
     protected function tearDown(): void
     {
-        array_map(unlink(...), glob(KeepPhoto::folder().'/*') ?: []);
-        @rmdir(KeepPhoto::folder());
+        array_map(unlink(...), glob(CommitPhoto::folder().'/*') ?: []);
+        @rmdir(CommitPhoto::folder());
         parent::tearDown();
     }
 
@@ -201,6 +201,6 @@ final class FindingTest extends WorldCase
             ['Accept' => 'application/json'],
         )->assertStatus(422)->json('message');
         self::assertStringContainsString($why, $said);
-        self::assertSame([0, 0], [Photo::count(), count(glob(KeepPhoto::folder().'/*') ?: [])]);
+        self::assertSame([0, 0], [Photo::count(), count(glob(CommitPhoto::folder().'/*') ?: [])]);
     }
 }

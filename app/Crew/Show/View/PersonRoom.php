@@ -20,8 +20,8 @@ final readonly class PersonRoom
         #[OA\Property] public ?int $supervisorId,
         #[OA\Property] public ?string $leaves,
         #[OA\Property] public bool $ownPin,
-        /** @var list<HeldView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: HeldView::class))] public array $held,
+        /** @var list<QualificationAsked> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationAsked::class))] public array $held,
         /** @var list<WaitingView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: WaitingView::class))] public array $waiting,
         /** @var list<LapseView> */

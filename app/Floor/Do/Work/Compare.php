@@ -44,7 +44,7 @@ final readonly class Compare implements StepKind
         if ($said->verdict === Verdict::Invalid) {
             throw Refused::because(
                 'Both read nothing: two dead gauges agree, too. Put the system under pressure or load, and read '
-                    .'both again. Nothing was kept.',
+                    .'both again. Nothing was saved.',
             );
         }
         $both = [];

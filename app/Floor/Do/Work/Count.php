@@ -25,7 +25,7 @@ final readonly class Count implements StepKind
     {
         if (preg_match('/^[0-9]{1,5}$/D', trim($in->entry)) !== 1) {
             throw Refused::because(
-                "Enter how many {$step->spec['counts']} it took, as a whole number. Nothing was kept.",
+                "Enter how many {$step->spec['counts']} it took, as a whole number. Nothing was saved.",
             );
         }
         $counted = (int) $in->entry;

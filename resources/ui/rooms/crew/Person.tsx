@@ -9,16 +9,16 @@ import { FormDialog } from '../../parts/FormDialog';
 import { Page, Section, Wait } from '../../parts/Page';
 import { Tabs } from '../../parts/Tabs';
 import { Days } from './Days';
-import { HeldBars } from './HeldBars';
-import { Holding } from './Holding';
 import { Lapses } from './Lapses';
 import { type As, PersonFields } from './PersonFields';
+import { QualificationBars } from './QualificationBars';
+import { QualificationForm } from './QualificationForm';
 import { GiveSecrets, MakeCode } from './Secrets';
 import { crewTabs } from './tabs';
 import { Waiting } from './Waiting';
 
 type Room = Schemas['PersonRoom'];
-type Open = 'days' | 'change' | 'secrets' | 'code' | 'grant' | { held: Schemas['HeldView'] } | null;
+type Open = 'days' | 'change' | 'secrets' | 'code' | 'grant' | { held: Schemas['QualificationAsked'] } | null;
 
 /** One person: what they may do and until when, where and when they work, and what was entered about them. */
 export function Person() {
@@ -58,7 +58,7 @@ function PersonOf({ room }: { room: Room }) {
                 aside={held && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}
             >
                 {room.waiting.length > 0 && <Waiting room={room} />}
-                <HeldBars held={room.held} onChoose={held ? (h) => setOpen({ held: h }) : null} />
+                <QualificationBars held={room.held} onChoose={held ? (h) => setOpen({ held: h }) : null} />
             </Section>
             <Section title="Rest and days off">
                 {room.rest.map((r) => (
@@ -94,8 +94,10 @@ function PersonOf({ room }: { room: Room }) {
             {open === 'change' && <Change room={room} onClose={close} />}
             {open === 'secrets' && <GiveSecrets person={p} onClose={close} />}
             {open === 'code' && <MakeCode person={p} onClose={close} />}
-            {open === 'grant' && <Holding room={room} one={null} onClose={close} />}
-            {typeof open === 'object' && open !== null && <Holding room={room} one={open.held} onClose={close} />}
+            {open === 'grant' && <QualificationForm room={room} one={null} onClose={close} />}
+            {typeof open === 'object' && open !== null && (
+                <QualificationForm room={room} one={open.held} onClose={close} />
+            )}
         </Page>
     );
 }

@@ -84,7 +84,7 @@ export function Raise({
                     setTrouble(
                         e instanceof Failure
                             ? e
-                            : new Failure(0, 'The photo could not be sent. The finding itself is kept.'),
+                            : new Failure(0, 'The photo could not be sent. The finding itself is saved.'),
                     );
                     setRaised(made);
                     return;

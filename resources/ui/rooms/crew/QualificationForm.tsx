@@ -20,13 +20,13 @@ type Body = {
 const authorities = { perform: 'works cards', duplicate: 'inspects', certify: 'certifies' };
 
 /** Something held: entered, renewed to another last day, or withdrawn; always with the paper or the reason. */
-export function Holding({
+export function QualificationForm({
     room,
     one,
     onClose,
 }: {
     room: Schemas['PersonRoom'];
-    one: Schemas['HeldView'] | null;
+    one: Schemas['QualificationAsked'] | null;
     onClose: () => void;
 }) {
     const [what, setWhat] = useState<'grant' | 'withdraw'>('grant');

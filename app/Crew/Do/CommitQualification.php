@@ -19,14 +19,14 @@ use Jorvel\Core\Shared\Day;
  * Enters what somebody holds, renews it, or withdraws it; the paper it rests on stays with it. An authority to judge
  * others' work waits for a second person ({@see ConfirmAuthority}); what stood before it stands until then.
  */
-final readonly class KeepHeld
+final readonly class CommitQualification
 {
     public function __construct(
         private Clock $clock,
         private Records $records,
         private PersonChoices $choices,
         private ConfirmAuthority $authorities,
-        private Hold $hold,
+        private WriteQualification $qualifications,
     ) {}
 
     /**
@@ -62,7 +62,7 @@ final readonly class KeepHeld
             $this->next($person, $version);
             WaitingAuthority::judges($kind, $value)
                 ? $this->authorities->wait($by, $person, $value, $until, $paper)
-                : $this->hold->write(
+                : $this->qualifications->write(
                     $by,
                     $person,
                     $kind,

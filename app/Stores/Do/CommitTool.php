@@ -17,7 +17,7 @@ use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Unit;
 
 /** Tools that are new, go away for calibration, or go out of use; what was read with one stays with it. */
-final readonly class KeepTool
+final readonly class CommitTool
 {
     public function __construct(private Clock $clock, private Records $records) {}
 

@@ -8,7 +8,7 @@ use App\Crew\Model\Person;
 use App\Shared\Http\RoomRequest;
 
 /** Something held that is entered, renewed or withdrawn, or taken back before a second person confirmed it. */
-final class HeldRequest extends RoomRequest
+final class QualificationRequest extends RoomRequest
 {
     public function authorize(): bool
     {

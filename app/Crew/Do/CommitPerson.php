@@ -16,7 +16,7 @@ use Jorvel\Core\Shared\Day;
  * Enters somebody, or changes where, when and as what they work. What was signed with a stamp stays its holder's for
  * ever.
  */
-final readonly class KeepPerson
+final readonly class CommitPerson
 {
     /** Days ahead over which a new week is looked at for rest. */
     private const REST_DAYS = 28;

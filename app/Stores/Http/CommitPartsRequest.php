@@ -8,7 +8,7 @@ use App\Shared\Http\RoomRequest;
 use App\Stores\Model\Part;
 
 /** A request of whoever keeps the parts. */
-class KeepPartsRequest extends RoomRequest
+class CommitPartsRequest extends RoomRequest
 {
     public function authorize(): bool
     {

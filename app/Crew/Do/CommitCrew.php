@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
 /** Keeps the crew of a shift: every place is judged once more, and those on a card are assigned to it. */
-final readonly class KeepCrew
+final readonly class CommitCrew
 {
     public function __construct(private ShowShift $read, private Records $records) {}
 
@@ -33,8 +33,8 @@ final readonly class KeepCrew
             );
             if ($crew->version !== $version) {
                 throw Refused::stale(
-                    'Somebody else kept a crew for this shift while you had it open. Yours is still on the screen '
-                        .'and not saved; read theirs, then keep again.',
+                    'Somebody else saved a crew for this shift while you had it open. Yours is still on the screen '
+                        .'and not saved; read theirs, then save again.',
                     $crew->version,
                 );
             }
@@ -61,7 +61,7 @@ final readonly class KeepCrew
                 }
             }
             if ($bad !== []) {
-                throw Refused::lines('Not every place can stand. Nothing was kept.', $bad);
+                throw Refused::lines('Not every place can stand. Nothing was saved.', $bad);
             }
             $this->assign($crew, $slots, $places, $ground);
             $crew->update(['version' => $crew->version + 1]);

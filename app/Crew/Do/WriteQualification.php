@@ -9,7 +9,7 @@ use App\Crew\Model\Qualification;
 use App\Shared\Records;
 
 /** Writes what somebody holds from now on, and its record; within a transaction. */
-final readonly class Hold
+final readonly class WriteQualification
 {
     public function __construct(private Records $records) {}
 

@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** Something somebody holds, and the cards that ask for it. */
 #[OA\Schema]
-final readonly class HeldView
+final readonly class QualificationAsked
 {
     public function __construct(
         #[OA\Property] public QualificationView $held,

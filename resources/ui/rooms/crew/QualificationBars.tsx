@@ -3,12 +3,12 @@ import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
 import { Glyph, stateColour } from '../../parts/State';
 
-type Held = Schemas['HeldView'];
+type Held = Schemas['QualificationAsked'];
 
 const SPAN = 730;
 
 /** What somebody holds, as bars from today towards its last day, two years across; one that does not lapse has no end. */
-export function HeldBars({ held, onChoose }: { held: Held[]; onChoose: ((h: Held) => void) | null }) {
+export function QualificationBars({ held, onChoose }: { held: Held[]; onChoose: ((h: Held) => void) | null }) {
     if (held.length === 0) {
         return (
             <p className="text-soft">

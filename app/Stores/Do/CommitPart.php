@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
 /** Part numbers, and what is ordered of them. */
-final readonly class KeepPart
+final readonly class CommitPart
 {
     public function __construct(private Clock $clock, private Records $records) {}
 
@@ -89,7 +89,7 @@ final readonly class KeepPart
     {
         $unknown = array_diff($codes ?? [], Aircraft::distinct()->pluck('effectivity')->all());
         if ($unknown !== []) {
-            throw Refused::because('No aircraft has the effectivity '.implode(', ', $unknown).'. Nothing was kept.');
+            throw Refused::because('No aircraft has the effectivity '.implode(', ', $unknown).'. Nothing was saved.');
         }
     }
 }

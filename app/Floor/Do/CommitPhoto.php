@@ -13,7 +13,7 @@ use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps a photo of a finding on disk, once its bytes are what they claim to be. */
-final readonly class KeepPhoto
+final readonly class CommitPhoto
 {
     /** Eight megabytes. */
     public const MOST_BYTES = 8 * 1024 * 1024;
@@ -37,15 +37,15 @@ final readonly class KeepPhoto
     public function __invoke(Person $by, Finding $finding, string $bytes): Photo
     {
         if (strlen($bytes) > self::MOST_BYTES) {
-            throw Refused::because('The photo is larger than 8 MB. Take it smaller; the finding itself is kept.');
+            throw Refused::because('The photo is larger than 8 MB. Take it smaller; the finding itself is saved.');
         }
         $size = @getimagesizefromstring($bytes);
         [$ending, $mime] = self::KINDS[$size[2] ?? 0] ?? throw Refused::because(
-            'This is no JPEG, PNG or WebP picture. The finding itself is kept.',
+            'This is no JPEG, PNG or WebP picture. The finding itself is saved.',
         );
         if ($size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > self::MOST_PIXELS) {
             throw Refused::because(
-                'The picture is empty or has more than 60 million pixels. The finding itself is kept.',
+                'The picture is empty or has more than 60 million pixels. The finding itself is saved.',
             );
         }
         $sha = hash('sha256', $bytes);
@@ -90,7 +90,7 @@ final readonly class KeepPhoto
         if (file_put_contents($beside, $bytes) !== strlen($bytes) || ! rename($beside, "{$folder}/{$name}")) {
             @unlink($beside);
             throw Refused::because(
-                'The photo could not be written to disk. The finding itself is kept; tell whoever keeps the server.',
+                'The photo could not be written to disk. The finding itself is saved; tell whoever keeps the server.',
             );
         }
     }
