@@ -47,6 +47,7 @@ final class LargeWorld
         $this->programme = FlyingSimulator::seeded($seed);
         DB::transaction(function () use ($seed, $aircraft, $items, $years, $say): void {
             $this->clock->start(Instant::parse((string) config('jorvel.demo_now')));
+            $this->places();
             $this->people();
             $this->library($items);
             $say(self::TYPES.' types');
@@ -60,16 +61,8 @@ final class LargeWorld
         });
     }
 
-    private function people(): void
-    {
-        $password = Hash::make(World::PASSWORD);
-        foreach (json_decode((string) file_get_contents(database_path('demo/people.json')), true) as $row) {
-            unset($row['held'], $row['supervisor']);
-            Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password]);
-        }
-    }
-
-    private function library(int $items): void
+    /** Bases, and the shifts that people work there. */
+    private function places(): void
     {
         foreach ([
             'Skarnholm' => [],
@@ -79,6 +72,21 @@ final class LargeWorld
         ] as $name => $conditions) {
             Base::create(['name' => $name, 'conditions' => $conditions]);
         }
+        $world = json_decode((string) file_get_contents(database_path('demo/world.json')), true);
+        DB::table('shifts')->insert($world['shifts']);
+    }
+
+    private function people(): void
+    {
+        $password = Hash::make(World::PASSWORD);
+        foreach (json_decode((string) file_get_contents(database_path('demo/people.json')), true) as $row) {
+            unset($row['held'], $row['supervisor'], $row['waiting']);
+            Person::create([...$row, 'role' => Role::from($row['role']), 'password' => $password]);
+        }
+    }
+
+    private function library(int $items): void
+    {
         for ($f = 1; $f <= 8; $f++) {
             Fleet::create(['code' => "f{$f}", 'name' => "Fleet {$f}", 'task' => null]);
         }

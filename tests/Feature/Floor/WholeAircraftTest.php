@@ -172,10 +172,10 @@ final class WholeAircraftTest extends WorldCase
         Presence::create(
             ['card_id' => $other->id, 'person_id' => $this->person('noor')->id, 'since' => '2026-05-05T12:00:00Z'],
         );
-        $step = Step::where(['card_id' => $other->id])->firstOrFail();
+        $steps = Step::where(['card_id' => $other->id])->pluck('id');
         foreach (['Elevator control lock' => ['flight controls'], 'Gear lock pins' => ['landing gear']] as $kind => $against) {
             SafingDevice::create([
-                'aircraft_id' => $raise->aircraft_id, 'card_id' => $other->id, 'fitted_step_id' => $step->id,
+                'aircraft_id' => $raise->aircraft_id, 'card_id' => $other->id, 'fitted_step_id' => $steps->shift(),
                 'fitted_by' => 1, 'kind' => $kind, 'place' => 'tail', 'flag' => 'red',
                 'fitted_at' => '2026-05-05T10:00:00Z', 'against' => $against,
             ]);
