@@ -9,7 +9,7 @@ import { Button } from '../../parts/Button';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
 import { typed } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
-import { ready } from '../../parts/photo';
+import { PhotoPick } from '../../parts/PhotoPick';
 import { State } from '../../parts/State';
 import type { Detail } from './Finding';
 
@@ -129,7 +129,7 @@ export function Photos({ f }: { f: Detail }) {
         setBusy(true);
         setError(null);
         try {
-            await sendPhoto(f.finding.id, await ready(file));
+            await sendPhoto(f.finding.id, file);
             await client.invalidateQueries({ queryKey: keys.finding(f.finding.id) });
         } catch (e) {
             setError(e instanceof Failure ? e : new Failure(0, 'The photo could not be sent.'));
@@ -157,22 +157,11 @@ export function Photos({ f }: { f: Detail }) {
             </ul>
             {f.photos.length === 0 && f.sketch.length === 0 && <p className="text-soft">No photo and no sketch yet.</p>}
             {f.may.includes('photo') && (
-                <label className="noprint mt-3 flex min-h-12 w-fit cursor-pointer items-center rounded-lg border border-ink bg-sheet px-4 font-semibold focus-within:outline-2 focus-within:outline-spruce">
-                    {busy ? 'Sending…' : 'Add a photo'}
-                    <input
-                        type="file"
-                        name="photo"
-                        accept="image/jpeg,image/png,image/webp"
-                        className="sr-only"
-                        onChange={(e) => {
-                            const file = e.target.files?.[0];
-                            if (file) {
-                                void add(file);
-                            }
-                            e.target.value = '';
-                        }}
-                    />
-                </label>
+                <PhotoPick
+                    says={busy ? 'Sending…' : 'Add a photo'}
+                    className="noprint mt-3"
+                    onPhoto={(photo) => photo && void add(photo)}
+                />
             )}
             <Trouble error={error} />
         </>

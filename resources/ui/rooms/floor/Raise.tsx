@@ -13,7 +13,7 @@ import { Drawing, type Outline } from '../../parts/Drawing';
 import { Field } from '../../parts/Field';
 import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
-import { ready } from '../../parts/photo';
+import { PhotoPick } from '../../parts/PhotoPick';
 import { Glyph } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { Sketch, type Strokes } from './Sketch';
@@ -170,19 +170,7 @@ export function Raise({
                             onChange={setMore}
                         />
                     </span>
-                    <label className="flex min-h-12 cursor-pointer items-center gap-2 rounded-lg border border-ink bg-sheet px-4 font-semibold focus-within:outline-2 focus-within:outline-spruce">
-                        {photo ? photo.name : 'Add a photo'}
-                        <input
-                            type="file"
-                            name="photo"
-                            accept="image/jpeg,image/png,image/webp"
-                            className="sr-only"
-                            onChange={(e) => {
-                                const chosen = e.target.files?.[0];
-                                void (chosen ? ready(chosen).then(setPhoto) : setPhoto(null));
-                            }}
-                        />
-                    </label>
+                    <PhotoPick says={photo ? photo.name : 'Add a photo'} onPhoto={setPhoto} />
                 </div>
                 {more === 'drawing' && outline && (
                     <div>
