@@ -20,7 +20,8 @@ final class Verify extends Command
         $result = $records->verify();
         if ($result['broken'] !== null) {
             $this->error(
-                "Record {$result['broken']['id']} is broken: {$result['broken']['why']}. The {$result['count']} records up to it were walked.",
+                "Record {$result['broken']['id']} is broken: {$result['broken']['why']}. The {$result['count']} "
+                    .'records up to it were walked.',
             );
 
             return self::FAILURE;

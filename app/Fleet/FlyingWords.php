@@ -17,7 +17,8 @@ final class FlyingWords
     {
         return match ($doubt) {
             FlyingDoubt::Gap => "{$mark} is counted to {$date($day->known)}; ".Words::count($day->passedOver(), 'day', 'days').' between would be passed over. Did it not fly then?',
-            FlyingDoubt::Again => "{$mark} has ".self::amounts($day->before)." on {$date($day->date)} already; this adds to it: ".self::amounts(self::whole($day)).' in all.',
+            FlyingDoubt::Again => "{$mark} has ".self::amounts($day->before)." on {$date($day->date)} already; this "
+                .'adds to it: '.self::amounts(self::whole($day)).' in all.',
             FlyingDoubt::Unfinished => "{$date($day->date)} is not over yet; is this all that it flies?",
             FlyingDoubt::Far => self::amounts(self::whole($day))." on {$date($day->date)}, where ".self::amounts(
                 $day->planned === [] ? $day->mean : $day->planned,

@@ -31,7 +31,10 @@ final class FloorWords
             NotNow::Worked => "Card {$card->number} is signed; its steps stand as they are.",
             NotNow::Waits => "Card {$card->number} waits for ".self::waitsFor($card).'. That is worked first; '
                 .'nothing was changed here.',
-            NotNow::ToReRead => "Card {$card->number} was written from revision {$card->revision}; {$card->template->manual->code} is at revision {$card->template->revisionInForce()}. It must be re-read and accepted first. Nothing was changed.",
+            NotNow::ToReRead => "Card {$card->number} was written from "
+                ."revision {$card->revision}; {$card->template->manual->code} is at "
+                ."revision {$card->template->revisionInForce()}. It must be re-read and accepted first. Nothing was "
+                .'changed.',
             NotNow::Early => self::early($card->visit, $clock).' Nothing was changed.',
             NotNow::HandedOver => "{$card->openHandover?->person->name} handed card {$card->number} over, and "
                 .'nobody has taken it over. Read what was left, and take it over first. Nothing was changed.',
@@ -67,7 +70,8 @@ final class FloorWords
 
     public static function early(Visit $visit, Clock $clock): string
     {
-        return "\"{$visit->title}\" is planned to begin on {$clock->words(Day::parse($visit->start))}. If it is to begin today, begin the visit first.";
+        return "\"{$visit->title}\" is planned to begin on {$clock->words(Day::parse($visit->start))}. If it is to "
+            .'begin today, begin the visit first.';
     }
 
     public static function waitsFor(Card $card): string

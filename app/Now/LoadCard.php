@@ -155,7 +155,8 @@ final readonly class LoadCard
             $as = $table === 'cards' ? 'before' : $table;
             $pairs = implode(', ', array_map(static fn(string $c): string => "'{$c}', {$as}.{$c}", $columns));
             $query->selectRaw(
-                "(select json_group_array(json_object({$pairs})) from (select * from {$table} as {$as} where {$on} order by id) as {$as}) as {$name}__all",
+                "(select json_group_array(json_object({$pairs})) from (select * from {$table} as {$as} where {$on} "
+                    ."order by id) as {$as}) as {$name}__all",
             );
         }
 

@@ -15,7 +15,8 @@ final class PutAside
     {
         $file = (string) config('database.connections.sqlite.database');
         try {
-            if (! is_file($file) || filesize($file) === 0 || DB::select('pragma quick_check')[0]->quick_check === 'ok') {
+            if (! is_file($file) || filesize($file) === 0 || DB::select('pragma '
+                .'quick_check')[0]->quick_check === 'ok') {
                 return null;
             }
         } catch (QueryException) {

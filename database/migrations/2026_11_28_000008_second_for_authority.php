@@ -18,7 +18,8 @@ return new class extends Migration {
             entered_at varchar not null,
             primary key (person_id, value)
         )');
-        DB::statement('create unique index one_device_a_step on safing_devices (fitted_step_id) where removed_at is null');
+        DB::statement('create unique index one_device_a_step on safing_devices (fitted_step_id) where removed_at '
+            .'is null');
         DB::statement('create index authorities_entered_by on waiting_authorities (entered_by)');
     }
 };

@@ -43,7 +43,8 @@ final readonly class PinTries
             );
             $this->notices->tell(
                 $personId,
-                "{$tries} wrong PINs in a row were entered as you, at {$this->clock->time($this->clock->now())}. If that was not you, tell the controller.",
+                "{$tries} wrong PINs in a row were entered as you, at {$this->clock->time($this->clock->now())}. If "
+                    .'that was not you, tell the controller.',
             );
         }));
     }

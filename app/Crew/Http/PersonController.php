@@ -50,8 +50,12 @@ final class PersonController
     }
 
     #[OA\Post(path: '/api/people/{id}/held', operationId: 'keepHeld', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do', 'kind', 'value', 'paper'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string', enum: ['grant', 'withdraw', 'take_back']), new OA\Property(property: 'kind', type: 'string', enum: ['skill', 'rating', 'authority']), new OA\Property(property: 'value', type: 'string'), new OA\Property(property: 'until', description: 'the last day; none where it does not lapse', type: 'string', nullable: true), new OA\Property(property: 'paper', description: 'what it rests on, or why it is withdrawn', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
-    public function held(int $id, QualificationRequest $request, CommitQualification $keep, ShowPerson $read): JsonResponse
-    {
+    public function held(
+        int $id,
+        QualificationRequest $request,
+        CommitQualification $keep,
+        ShowPerson $read,
+    ): JsonResponse {
         $what = [
             Person::findOrFail($id), $request->integer('version'), $request->string('kind')->value(),
             $request->string('value')->value(),

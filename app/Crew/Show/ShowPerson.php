@@ -171,9 +171,11 @@ final readonly class ShowPerson
             ),
             'person.authority_entered' => Words::held($d['kind'], $d['value']).' entered '.$until($d['until'])
                 .", by {$d['paper']}; waits for a second person",
-            'person.authority_taken_back' => Words::held($d['kind'], $d['value'])." taken back before it was confirmed: {$d['why']}",
+            'person.authority_taken_back'
+                => Words::held($d['kind'], $d['value'])." taken back before it was confirmed: {$d['why']}",
             'person.granted' => Words::held($d['kind'], $d['value']).' '.$until($d['until']).", by {$d['paper']}",
-            'person.renewed' => Words::held($d['kind'], $d['value']).' renewed '.$until($d['until']).", was {$until($d['was'])}; by {$d['paper']}",
+            'person.renewed' => Words::held($d['kind'], $d['value']).' '
+                .'renewed '.$until($d['until']).", was {$until($d['was'])}; by {$d['paper']}",
             'person.withdrawn' => Words::held($d['kind'], $d['value'])." withdrawn: {$d['why']}",
             'person.days_set' => ($d['shift'] === null ? $d['why'] : "{$d['shift']} shift, {$d['why']}").", {$d['from']} to {$d['until']}",
             'person.days_cleared' => "the usual week again, {$d['from']} to {$d['until']}",

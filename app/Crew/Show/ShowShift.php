@@ -176,7 +176,8 @@ final readonly class ShowShift
         $when = ucfirst($ground->shift).' shift of '.$this->clock->words($ground->day);
         $sentence = match (true) {
             $slots === [] => "{$when}: no card is planned in it.",
-            $clashes !== [] => "{$when}: ".Words::count(count($clashes), 'place').' cannot stand as kept, first '.array_values($clashes)[0]->title.'.',
+            $clashes !== [] => "{$when}: ".Words::count(count($clashes), 'place').' cannot stand as '
+                .'kept, first '.array_values($clashes)[0]->title.'.',
             $first === null => "{$when}: every one of ".count($slots).' places is filled.',
             $never !== [] => "{$when}: nobody can take ".Words::count(count($never), 'place').', first '.self::named($first).'.',
             default => "{$when}: ".count($open).' of '.count($slots).' places are open.',

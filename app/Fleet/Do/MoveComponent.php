@@ -101,7 +101,8 @@ final readonly class MoveComponent
             ->distinct()->orderBy('position')->pluck('position');
         if ($places->isEmpty()) {
             throw Refused::because(
-                "{$component->name()} does not go onto {$to->mark}: no {$to->type->code} takes any {$component->kind}. Nothing was moved.",
+                "{$component->name()} does not go onto {$to->mark}: no {$to->type->code} "
+                    ."takes any {$component->kind}. Nothing was moved.",
             );
         }
         if (! $places->contains($position)) {

@@ -189,7 +189,8 @@ final readonly class WhatIf
         foreach ($one->visits as $other) {
             if ($other->id !== $id && LoadFlying::span($other)->overlaps($from, $to)) {
                 throw Refused::because(
-                    "{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates.",
+                    "{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose "
+                        .'other dates.',
                 );
             }
         }

@@ -36,7 +36,9 @@ final readonly class ShowBottles
             $first->date === null => 'No bottle falls towards its minimum.',
             $first->days < 0 => "{$first->mark} first: its ".lcfirst($first->name).' is below its minimum by its '
                 .'trend since '.$this->clock->words(Day::parse($first->date)).'.',
-            default => "{$first->mark} first: its ".lcfirst($first->name).' must be changed by '.$this->clock->words(Day::parse($first->date)).', '.Words::fromNow((int) $first->days).'.',
+            default => "{$first->mark} first: its ".lcfirst($first->name).' must be '
+                .'changed by '.$this->clock->words(Day::parse($first->date)).', '.Words::fromNow((int) $first->days)
+                    .'.',
         };
         if ($leaks > 0) {
             $sentence .= $leaks === 1

@@ -106,7 +106,8 @@ final readonly class SignCard
         }
         $did = FloorWords::whoDid($steps);
 
-        return "Card {$card->number}, {$card->title}, has been worked to {$card->template->manual->code} revision {$card->revision}: {$did}. Its tools and rags are counted in.";
+        return "Card {$card->number}, {$card->title}, has been worked to {$card->template->manual->code} "
+            ."revision {$card->revision}: {$did}. Its tools and rags are counted in.";
     }
 
     /**

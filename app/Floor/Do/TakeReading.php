@@ -123,7 +123,8 @@ final readonly class TakeReading
         if ($why === Readable::OutOfRange) {
             throw Refused::because(
                 "{$tool->code} reads from ".Words::number($tool->low, 3).' to '.Words::number($tool->high, 3)
-                    ." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing was saved.",
+                    ." {$tool->unit}; this reading lies outside it. Take another tool or read again. Nothing "
+                    .'was saved.',
             );
         }
         if ($why === Readable::TooFine) {

@@ -280,7 +280,8 @@ final readonly class WorkStep
             : null;
         if ($device !== null && $device->removed_at !== null) {
             throw Refused::because(
-                "{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is still on.",
+                "{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is "
+                    .'still on.',
             );
         }
 

@@ -85,7 +85,8 @@ final readonly class ShowFloor
 
         return $card->revisionCurrent()
             ? null
-            : "Written from revision {$card->revision}; {$template->manual->code} is at revision {$template->revisionInForce()}. It must be re-read and accepted before anyone starts.";
+            : "Written from revision {$card->revision}; {$template->manual->code} is at "
+            ."revision {$template->revisionInForce()}. It must be re-read and accepted before anyone starts.";
     }
 
     /** Whether it stands at an independent inspection: signed, or at a step that is one. */

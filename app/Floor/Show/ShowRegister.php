@@ -90,10 +90,11 @@ final readonly class ShowRegister
         $lost = array_filter($devices, static fn($d): bool => $d->remover === null && $d->carriedBy === null);
         $sentence = match (true) {
             $many === 0 => "Nothing is fitted to {$aircraft->mark}.",
-            $lost !== [] => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; no step takes off ".implode(
-                ', ',
-                array_map(static fn($d): string => lcfirst($d->kind), $lost),
-            ).'.',
+            $lost !== [] => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; no step "
+                .'takes off '.implode(
+                    ', ',
+                    array_map(static fn($d): string => lcfirst($d->kind), $lost),
+                ).'.',
             default => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; each has a step "
                 .'that takes it off.',
         };

@@ -378,7 +378,8 @@ final readonly class BringIn
     private static function words(ProgrammeItem $item): string
     {
         $words = [
-            "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; chapter {$item->chapter}; card {$item->template->code}",
+            "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; "
+                ."chapter {$item->chapter}; card {$item->template->code}",
         ];
         foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
             $value = $item->{$field};

@@ -47,7 +47,9 @@ final class AgainstRecords
         return $found;
     }
 
-    /** @return list<string> steps that stand as done in the records, until one is taken back or its card is read anew */
+    /**
+     * @return list<string> steps that stand as done in the records, until one is taken back or its card is read anew
+     */
     private function steps(): array
     {
         $done = [];
@@ -99,7 +101,10 @@ final class AgainstRecords
             ->lazy(500);
         $found = [];
         foreach ($rows as $r) {
-            $said = array_intersect_key(json_decode($r->data, true), array_flip(['number', 'place', 'extent', 'severity']));
+            $said = array_intersect_key(
+                json_decode($r->data, true),
+                array_flip(['number', 'place', 'extent', 'severity']),
+            );
             if (array_filter($said, static fn(mixed $v, string $k): bool => $r->{$k} !== $v, ARRAY_FILTER_USE_BOTH) !== []) {
                 $found[] = "Finding {$said['number']} is not as {$r->who} raised it at {$r->at}.";
             }

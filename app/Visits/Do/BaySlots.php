@@ -32,7 +32,8 @@ final readonly class BaySlots
                 ->first();
             if ($visit !== null) {
                 throw Refused::because(
-                    "{$visit->aircraft->mark} stands in {$bay->name} from {$visit->start} to {$visit->end}. Choose other days; nothing was saved.",
+                    "{$visit->aircraft->mark} stands in {$bay->name} from {$visit->start} to {$visit->end}. Choose "
+                        .'other days; nothing was saved.',
                 );
             }
             $slot = $bay->slots()->where('start', '<=', $end)->where('end', '>=', $start)->first();

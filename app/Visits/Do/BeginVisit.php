@@ -81,7 +81,8 @@ final readonly class BeginVisit
             ->whereKeyNot($visit->id)
             ->where('state', Visit::IN_WORK)
             ->first();
-        $said = "{$by->name} began \"{$visit->title}\" of {$visit->aircraft->mark} today; it was planned from {$this->clock->words($planned)}."
+        $said = "{$by->name} began \"{$visit->title}\" of {$visit->aircraft->mark} today; it was "
+            ."planned from {$this->clock->words($planned)}."
             .($bay === null ? '' : " {$bay->aircraft->mark} is in {$visit->bay} now.");
         foreach (Person::thereOn($this->clock->today())->where('role', Role::Controller)->whereKeyNot($by->id)->pluck('id') as $id) {
             $this->notices->tell($id, $said, "/visits/{$visit->id}");

@@ -52,7 +52,8 @@ final readonly class CreateVisit
             foreach ($aircraft->visits as $other) {
                 if (LoadFlying::span($other)->overlaps($start, $end)) {
                     throw Refused::because(
-                        "{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose other dates; nothing was saved.",
+                        "{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose "
+                            .'other dates; nothing was saved.',
                     );
                 }
             }
@@ -169,12 +170,14 @@ final readonly class CreateVisit
             $due = $row->due;
             if (isset($taken[$row->key()])) {
                 throw Refused::because(
-                    "{$row->of->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing was saved.",
+                    "{$row->of->item->code} {$row->title()} is already in \"{$taken[$row->key()]}\". Nothing "
+                        .'was saved.',
                 );
             }
             if ($due->missedBy($start)) {
                 throw Refused::because(
-                    "{$row->of->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is too late for it. Begin earlier; nothing was saved.",
+                    "{$row->of->item->code} {$row->title()} must be done by {$due->latest}; a visit from {$start} is "
+                        .'too late for it. Begin earlier; nothing was saved.',
                 );
             }
         }

@@ -230,7 +230,9 @@ final readonly class PlanVisit
                 throw Refused::because(
                     "Card {$card->number} {$card->title} needs {$many} with the {$skill} skill; "
                         .($most === 0 ? 'nobody' : "at most {$most}")
-                        ." with that and a {$visit->aircraft->type->code} rating is at work in {$this->hangar->base($visit)}. Ask for people, or give the card to another skill; the plan was left as it was.",
+                        ." with that and a {$visit->aircraft->type->code} rating is at "
+                        ."work in {$this->hangar->base($visit)}. Ask for people, or give the card to another skill; "
+                        .'the plan was left as it was.',
                 );
             }
         }

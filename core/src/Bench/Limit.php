@@ -77,7 +77,8 @@ final class Limit
         if ($instrument->unit->dimension() !== $limit->unit->dimension()) {
             throw InputError::at(
                 'instrument.unit',
-                "{$instrument->unit->value} ({$instrument->unit->dimension()}) cannot measure {$limit->unit->value} ({$limit->unit->dimension()})",
+                "{$instrument->unit->value} ({$instrument->unit->dimension()}) cannot "
+                    ."measure {$limit->unit->value} ({$limit->unit->dimension()})",
             );
         }
 

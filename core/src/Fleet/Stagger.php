@@ -157,7 +157,8 @@ final class Stagger
                 if ($this->open[$week] < 0) {
                     throw InputError::at(
                         "weeks.{$week}.task",
-                        "is less than what the aircraft should fly at the least; lower {$this->aircraft[$i]->id}'s least or raise the task",
+                        "is less than what the aircraft should fly at the least; lower {$this->aircraft[$i]->id}'s "
+                            .'least or raise the task',
                     );
                 }
             }

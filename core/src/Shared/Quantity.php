@@ -37,7 +37,8 @@ final readonly class Quantity
         if ($unit->dimension() !== $this->unit->dimension()) {
             throw InputError::at(
                 '',
-                "{$unit->value} ({$unit->dimension()}) cannot be compared with {$this->unit->value} ({$this->unit->dimension()})",
+                "{$unit->value} ({$unit->dimension()}) cannot be "
+                    ."compared with {$this->unit->value} ({$this->unit->dimension()})",
             );
         }
 

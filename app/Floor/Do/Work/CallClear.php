@@ -77,7 +77,8 @@ final readonly class CallClear implements StepKind
             ),
             fn() => $there->id === $by->id ? null : $this->notices->tell(
                 $there->id,
-                "{$by->name} called you clear at {$place}, for step {$step->no} of {$step->card->number}. If you are not there, tell them at once.",
+                "{$by->name} called you clear at {$place}, for step {$step->no} of {$step->card->number}. If you are "
+                    .'not there, tell them at once.',
                 "/floor/{$step->card_id}?step={$step->no}",
             ),
         );

@@ -83,7 +83,8 @@ final readonly class FitPart implements StepKind
         );
         if ($batch->part_id !== $part->id) {
             throw Refused::because(
-                "Batch {$code} is {$batch->part->number} {$batch->part->title}; this step needs {$part->number} {$part->title}. Nothing was fitted.",
+                "Batch {$code} is {$batch->part->number} {$batch->part->title}; this "
+                    ."step needs {$part->number} {$part->title}. Nothing was fitted.",
             );
         }
 
