@@ -31,13 +31,10 @@ register_shutdown_function(static function () use ($folder): void {
 
 /** @param list<string> $tests */
 $suite = static function (array $tests) use ($folder): string {
-    $files = implode(
-        '',
-        array_map(
-            static fn(string $t): string => is_dir($t) ? "<directory>{$t}</directory>" : "<file>{$t}</file>",
-            $tests,
-        ),
-    );
+    $files = implode('', array_map(
+        static fn(string $t): string => is_dir($t) ? "<directory>{$t}</directory>" : "<file>{$t}</file>",
+        $tests,
+    ));
     file_put_contents(
         $xml = "{$folder}/suite.xml",
         "<phpunit><testsuites><testsuite name=\"room\">{$files}</testsuite></testsuites></phpunit>",
@@ -113,16 +110,11 @@ foreach ($rooms as $room) {
         }
     }
     foreach ($alive as $job) {
-        printf(
-            "%s:%d  %s  ->  %s\n",
-            substr($job['file'], strlen($root) + 1),
-            $job['line'],
-            ...array_map(
-                static fn(string $s): string
-                    => mb_strimwidth((string) preg_replace('/\s+/', ' ', $s), 0, 70, '…'),
-                [$job['from'], $job['to']],
-            ),
-        );
+        printf("%s:%d  %s  ->  %s\n", substr($job['file'], strlen($root) + 1), $job['line'], ...array_map(
+            static fn(string $s): string
+                => mb_strimwidth((string) preg_replace('/\s+/', ' ', $s), 0, 70, '…'),
+            [$job['from'], $job['to']],
+        ));
     }
     printf(
         "%s: %d of %d %smutants killed, %.0f %%\n",

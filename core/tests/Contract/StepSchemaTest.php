@@ -62,13 +62,10 @@ final class StepSchemaTest extends TestCase
         self::assertNull(self::check($kind, $good));
         self::assertNull(self::check($kind, (object) [...(array) $good, 'group' => 'travel']));
         self::assertSame('spec.colour', self::check($kind, (object) [...(array) $good, 'colour' => 'red']));
-        self::assertSame(
-            'spec.acts.how',
-            self::check(
-                $kind,
-                (object) [...(array) $good, 'acts' => (object) ['how' => 'paints', 'systems' => ['fuel']]],
-            ),
-        );
+        self::assertSame('spec.acts.how', self::check(
+            $kind,
+            (object) [...(array) $good, 'acts' => (object) ['how' => 'paints', 'systems' => ['fuel']]],
+        ));
         self::assertSame(
             'spec.acts.systems',
             self::check($kind, (object) [...(array) $good, 'acts' => (object) ['how' => 'moves']]),

@@ -56,14 +56,11 @@ final class ReachTest extends TestCase
     public function test_the_state(array $stops, array $visits, string $state, ?string $driver): void
     {
         $today = Day::parse('2026-05-05');
-        $plans = VisitPlans::of(
-            $today,
-            array_map(
-                static fn(array $v): VisitSpan
-                    => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2]),
-                $visits,
-            ),
-        );
+        $plans = VisitPlans::of($today, array_map(
+            static fn(array $v): VisitSpan
+                => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2]),
+            $visits,
+        ));
         $made = [];
         foreach ($stops as $i => $days) {
             [$last, $latest] = is_array($days) ? $days : [$days, $days];

@@ -122,19 +122,16 @@ final class FloorRulesTest extends TestCase
         int $inBatch,
         array $refusals,
     ): void {
-        self::assertSame(
-            $refusals,
-            PartFit::refusals(
-                $codes,
-                'A',
-                $expires === null ? null : Day::parse($expires),
-                Day::parse('2026-05-05'),
-                $oneTime,
-                $again,
-                $wanted,
-                $inBatch,
-            ),
-        );
+        self::assertSame($refusals, PartFit::refusals(
+            $codes,
+            'A',
+            $expires === null ? null : Day::parse($expires),
+            Day::parse('2026-05-05'),
+            $oneTime,
+            $again,
+            $wanted,
+            $inBatch,
+        ));
     }
 
     /**

@@ -160,18 +160,11 @@ final class WholeAircraftTest extends TestCase
             self::held($card, self::moves(['hydraulics'])),
             'neither who works it, nor its own card, nor what is meant to be on',
         );
-        self::assertSame(
-            ['P7', 'P3'],
-            array_slice(
-                self::held(
-                    self::card([], new OnAircraft(array_reverse($on->people))),
-                    self::moves(['hydraulics']),
-                    '1',
-                ),
-                0,
-                2,
-            ),
-        );
+        self::assertSame(['P7', 'P3'], array_slice(
+            self::held(self::card([], new OnAircraft(array_reverse($on->people))), self::moves(['hydraulics']), '1'),
+            0,
+            2,
+        ));
         self::assertSame(
             [],
             self::held($card, new StepNow(1, 'instruction', 'Look', false)),

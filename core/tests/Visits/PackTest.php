@@ -171,16 +171,10 @@ final class PackTest extends TestCase
             $cost = 0.0;
             foreach ($result->visits as $v => $row) {
                 $hours = array_sum(array_map(static fn(string $id): float => $byId[$id]->hours, $row['items']));
-                $panels = array_sum(array_intersect_key(
-                    self::ACCESS,
-                    array_fill_keys(
-                        array_merge(
-                            [],
-                            ...array_map(static fn(string $id): array => $byId[$id]->panels, $row['items']),
-                        ),
-                        true,
-                    ),
-                ));
+                $panels = array_sum(array_intersect_key(self::ACCESS, array_fill_keys(
+                    array_merge([], ...array_map(static fn(string $id): array => $byId[$id]->panels, $row['items'])),
+                    true,
+                )));
                 self::assertEqualsWithDelta(
                     [$hours, $panels, $visits[$v]->capacity - $hours - $panels],
                     [$row['item_hours'], $row['access_hours'], $row['free_hours']],

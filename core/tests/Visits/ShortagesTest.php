@@ -57,14 +57,11 @@ final class ShortagesTest extends TestCase
             $cards,
         );
         $found = (new Shortages($stock, $coming, [], new Roster([], [], new DateTimeZone('UTC'))))->of($needs, 'SKV');
-        self::assertSame(
-            $lacking,
-            array_map(
-                static fn(Shortage $s): string
-                    => "{$s->card} {$s->code} ".($s->day === null ? $s->lacking : (int) substr((string) $s->day, 8)),
-                $found,
-            ),
-        );
+        self::assertSame($lacking, array_map(
+            static fn(Shortage $s): string
+                => "{$s->card} {$s->code} ".($s->day === null ? $s->lacking : (int) substr((string) $s->day, 8)),
+            $found,
+        ));
     }
 
     public function test_a_kind_of_tool_is_good_to_the_last_day_of_any_of_them(): void

@@ -203,13 +203,10 @@ final class WorkHoursTest extends TestCase
             ),
             'SKV',
         );
-        self::assertSame(
-            $expect,
-            array_map(
-                static fn(Shortage $s): array
-                    => [$s->card, $s->code, $s->what, $s->day === null ? null : (string) $s->day, $s->lacking],
-                $found,
-            ),
-        );
+        self::assertSame($expect, array_map(
+            static fn(Shortage $s): array
+                => [$s->card, $s->code, $s->what, $s->day === null ? null : (string) $s->day, $s->lacking],
+            $found,
+        ));
     }
 }

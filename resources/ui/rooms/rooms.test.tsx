@@ -7,9 +7,8 @@ import type { Schemas } from '../api/client';
 import { Crew } from './crew/Crew';
 import { Person } from './crew/Person';
 import { Floor } from './floor/Floor';
-import { Register, Registers } from './floor/Register';
+import { Register } from './floor/Register';
 import { Manual } from './library/Manual';
-import { Out } from './stores/Out';
 import { Tool } from './stores/Tool';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
@@ -78,17 +77,6 @@ describe('Floor', () => {
         expect(drawn(<Floor />, ['floor'], many).html).toContain('<select aria-label="Aircraft"');
         expect(drawn(<Floor />, ['floor'], data).html).not.toContain('<select');
         expect(drawn(<Floor />, ['floor'], data, '/?on=Q-401', '/').words).toContain('No open card is like that.');
-    });
-
-    it('tells an inspector what comes to an inspection, and nobody else', () => {
-        const coming = { ...data, cards: [row('7', { inspectNext: 'at step 13, planned to end Tue 5 May 19:00' })] };
-        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain(
-            'Coming to an inspection',
-        );
-        expect(drawn(<Floor />, ['floor'], coming, '/', '/', { role: 'inspector' }).words).toContain(
-            'inspection at step 13, planned',
-        );
-        expect(drawn(<Floor />, ['floor'], coming).words).not.toContain('Coming to an inspection');
     });
 
     it('gives an inspector what is theirs first, and says of the rest why not', () => {
@@ -169,12 +157,6 @@ describe('the safing register', () => {
         expect(words.match(/no step takes it off/g)).toHaveLength(1);
         expect(words).toContain('Not on the drawing: Cap, somewhere.');
         expect(html.match(/data-view="/g)).toHaveLength(3);
-    });
-
-    it('lists the aircraft, with what is open and who is there', () => {
-        const aircraft = [{ mark: 'QA-VFC', type: 'SKV', devices: 2, openLines: 1, people: 3, said: 'Pin' }];
-        const { words } = drawn(<Registers />, ['registers'], { sentence: 's', aircraft });
-        expect(words).toContain('2 fitted, 1 open 3 at work on it');
     });
 });
 
@@ -274,19 +256,6 @@ describe('a manual', () => {
         expect(words).toContain('Read again by Tor: read');
         expect(html).toContain('aria-label="Answer"');
     });
-
-    it('lets whoever may not answer for it look, and ask nothing of them', () => {
-        const { html, words } = drawn(
-            <Manual />,
-            ['library', 'manual', 'BM-TRK'],
-            room([]),
-            '/library/manuals/BM-TRK',
-            '/library/manuals/:code',
-        );
-        expect(words).not.toContain('I read it again');
-        expect(words).toContain('no answer yet');
-        expect(html).not.toContain('aria-label="Question"');
-    });
 });
 
 describe('Stores', () => {
@@ -352,17 +321,6 @@ describe('Stores', () => {
         expect(
             drawn(<Tool />, ['stores', 'CT-03'], room([], 3), '/stores/tools/CT-03', '/stores/tools/:code').words,
         ).not.toContain('Open all');
-    });
-
-    it('counts in where one may', () => {
-        const out = [
-            { id: 5, what: 'rags', quantity: 12, card: '001-07', cardId: 7, mark: 'QA-VFC', by: 'Oda', since: 'today' },
-        ];
-        const said = { sentence: '', partsSentence: '', outSentence: 'One thing is out.', tools: [], parts: [], out };
-        expect(drawn(<Out />, ['stores'], { ...said, may: ['count'] }).words).toContain('Counted in');
-        const looked = drawn(<Out />, ['stores'], { ...said, may: [] });
-        expect(looked.words).toContain('12 rags');
-        expect(looked.words).not.toContain('Counted in');
     });
 });
 
@@ -479,16 +437,6 @@ describe('people', () => {
         expect(plain).toContain('The usual week, with rest enough');
         expect(plain).toContain('Nothing since they were first entered.');
         expect(plain).toContain('Nothing yet. Skills, type ratings');
-    });
-
-    it('offers to change only what one may', () => {
-        expect(shown(room([])).words).not.toMatch(/Change|Renew|Days/);
-        const own = shown(room(['roster', 'keep'])).words;
-        expect(own).toMatch(/Change/);
-        expect(own).not.toMatch(/Renew|New password/);
-        expect(shown(room(['roster', 'keep', 'held'])).words).toMatch(
-            /Renew.*Add a qualification|Add a qualification.*Renew/,
-        );
     });
 
     it('lists lapses as fuses, with what they hit and how to get there', () => {

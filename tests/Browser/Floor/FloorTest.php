@@ -123,13 +123,10 @@ final class FloorTest extends BrowserCase
         imagepng(imagecreatetruecolor(60, 40), $picture);
         $oda->browser->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($picture);
         $oda->find('main img');
-        self::assertSame(
-            60,
-            $oda->browser->executeAsyncScript(
-                'const i = document.querySelector("main img"); const done = arguments[0]; i.complete ? '
-                    .'done(i.naturalWidth) : i.onload = () => done(i.naturalWidth);',
-            ),
-        );
+        self::assertSame(60, $oda->browser->executeAsyncScript(
+            'const i = document.querySelector("main img"); const done = arguments[0]; i.complete ? '
+                .'done(i.naturalWidth) : i.onload = () => done(i.naturalWidth);',
+        ));
         // One larger than the server takes is made smaller here, and comes.
         $large = imagecreatetruecolor(4400, 3000);
         for ($y = 0; $y < 3000; $y += 4) {

@@ -45,13 +45,10 @@ final class RaceTest extends BrowserCase
         $codes = array_count_values(array_column($answers, 0));
         ksort($codes);
         self::assertSame([200 => 1, 409 => 5], $codes);
-        self::assertSame(
-            1,
-            self::number(
-                "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like "
-                    ."'%\"step\":4%'",
-            ),
-        );
+        self::assertSame(1, self::number(
+            "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like "
+                ."'%\"step\":4%'",
+        ));
         [$code, $said] = self::$stage->artisan('jorvel:verify');
         self::assertSame(0, $code, $said);
     }
@@ -74,14 +71,11 @@ final class RaceTest extends BrowserCase
                 ['/api/due?days=30', null],
             );
         }
-        $answers = $this->atOnce(
-            'ines',
-            array_map(
-                static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"],
-                $requests,
-                array_keys($requests),
-            ),
-        );
+        $answers = $this->atOnce('ines', array_map(
+            static fn(array $r, int $i): array => [$r[0], $r[1], "fleet-{$i}"],
+            $requests,
+            array_keys($requests),
+        ));
         self::assertSame(
             [200],
             array_values(array_unique(array_column($answers, 0))),

@@ -365,13 +365,10 @@ final class ScreensTest extends BrowserCase
         $other->press('Looked at; nothing more found')->find('[data-testid="step-6"]');
         $this->connection($oda, true);
         $oda->see('was not worked. Somebody else changed this card');
-        self::assertSame(
-            1,
-            $number(
-                "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like "
-                    ."'%\"step\":5%'",
-            ),
-        );
+        self::assertSame(1, $number(
+            "select count(*) from records where what = 'step.done' and subject = 'card:{$card}' and data like "
+                ."'%\"step\":5%'",
+        ));
         $oda->press('Drop my entry');
         self::until(
             static fn(): bool

@@ -200,12 +200,9 @@ final class ThreadTest extends BrowserCase
                 .'b.click(); b.click();',
         );
         $oda->see('waits for its independent inspection');
-        self::assertSame(
-            '1',
-            self::scalar(
-                "select count(*) from records where what = 'card.signed' and subject = 'card:".self::$card."'",
-            ),
-        );
+        self::assertSame('1', self::scalar(
+            "select count(*) from records where what = 'card.signed' and subject = 'card:".self::$card."'",
+        ));
     }
 
     #[Depends('test_a_finding_is_raised_and_the_card_signed_once')]
@@ -258,13 +255,10 @@ final class ThreadTest extends BrowserCase
         $tor = self::$tor->go('/release/'.self::$visit)->see('Nothing stands in the way');
         $tor->press('Sign the release')->type('stamp', 'X02')->type('pin', '5520')->press('Sign', '//form');
         $tor->see('is released to service under JV-2026-0010')->see('61-21 Propeller governor check: next at');
-        self::assertSame(
-            '2026-05-05',
-            self::scalar(
-                'select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on '
-                    ."a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
-            ),
-        );
+        self::assertSame('2026-05-05', self::scalar(
+            'select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on '
+                ."a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
+        ));
         foreach ([
             'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0021'],
             'cards' => ['Governor mounting nuts', '20.5 Nm', 'Runa Vale'],

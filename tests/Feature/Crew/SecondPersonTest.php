@@ -77,12 +77,9 @@ final class SecondPersonTest extends WorldCase
     {
         $runa = $this->person('runa');
         $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk();
-        self::assertSame(
-            [$runa->id, $this->person('tor')->id],
-            array_values(
-                array_intersect(DB::table('notices')->pluck('person_id')->all(), [$runa->id, $this->person('tor')->id]),
-            ),
-        );
+        self::assertSame([$runa->id, $this->person('tor')->id], array_values(
+            array_intersect(DB::table('notices')->pluck('person_id')->all(), [$runa->id, $this->person('tor')->id]),
+        ));
         self::assertContains('vouch', $this->as('tor', 'GET', "people/{$runa->id}")->json('may'));
         $this->as('oda', 'POST', "people/{$runa->id}/code", ['stamp' => 'T27', 'pin' => '2741'])->assertStatus(403);
         $code = $this->as('tor', 'POST', "people/{$runa->id}/code", ['stamp' => 'X02', 'pin' => '5520'])->assertOk()

@@ -124,12 +124,9 @@ final class FleetTest extends WorldCase
         self::assertSame([$rows[0]['mark'], $rows[0]['code'], $rows[0]['date']], [
             $lines[1][0], $lines[1][4], $lines[1][7],
         ]);
-        self::assertSame(
-            ['QA-VFC'],
-            array_values(
-                array_unique(array_column($this->as('mika', 'GET', 'due?days=60&mark=QA-VFC')->json('rows'), 'mark')),
-            ),
-        );
+        self::assertSame(['QA-VFC'], array_values(
+            array_unique(array_column($this->as('mika', 'GET', 'due?days=60&mark=QA-VFC')->json('rows'), 'mark')),
+        ));
         $this->as('mika', 'GET', 'due?days=-1')->assertStatus(422);
     }
 
@@ -367,12 +364,9 @@ final class FleetTest extends WorldCase
                 [$rows->count(), $rows->sum(static fn($s): int => count(json_decode($s->rows)))],
                 'each aircraft has as many due rows as items were asked for',
             );
-            $print = hash(
-                'sha256',
-                (string) json_encode(
-                    [$rows, DB::table('flying_entries')->count(), DB::table('item_statuses')->sum('id')],
-                ),
-            );
+            $print = hash('sha256', (string) json_encode(
+                [$rows, DB::table('flying_entries')->count(), DB::table('item_statuses')->sum('id')],
+            ));
             config(['database.connections.sqlite.database' => $kept]);
             app('db')->purge();
             array_map(unlink(...), glob("{$file}*") ?: []);

@@ -305,12 +305,9 @@ final class FloorTest extends WorldCase
             'nothing more goes out on it',
             $this->said($this->as('oda', 'POST', "cards/{$gear->id}/loans", ['what' => 'rags', 'quantity' => 2])),
         );
-        self::assertNotContains(
-            'tool_out',
-            array_merge(
-                ...array_column($this->as('tor', 'GET', "release/{$gear->visit_id}")->json('blockers'), 'codes'),
-            ),
-        );
+        self::assertNotContains('tool_out', array_merge(
+            ...array_column($this->as('tor', 'GET', "release/{$gear->visit_id}")->json('blockers'), 'codes'),
+        ));
         $record = json_decode(
             (string) DB::table('records')->where('what', 'card.signed')->where('subject', "card:{$gear->id}")
                 ->value('data'),
@@ -357,14 +354,11 @@ final class FloorTest extends WorldCase
         $part = Part::where('number', 'JV-2914-02')->firstOrFail();
         $before = $part->batches()->sum('quantity');
         DB::table('aircraft')->where('id', $card->aircraft_id)->update(['effectivity' => 'Z9']);
-        self::assertStringContainsString(
-            'fits K1, K2; QA-VFC is Z9',
-            $this->said(
-                $this->work('oda', $card, 6, 'fit', [
-                    'entries' => ['batch' => 'B2914-B', 'seat' => 'yes', 'lubricated' => 'yes'],
-                ]),
-            ),
-        );
+        self::assertStringContainsString('fits K1, K2; QA-VFC is Z9', $this->said(
+            $this->work('oda', $card, 6, 'fit', [
+                'entries' => ['batch' => 'B2914-B', 'seat' => 'yes', 'lubricated' => 'yes'],
+            ]),
+        ));
         DB::table('aircraft')->where('id', $card->aircraft_id)->update(['effectivity' => 'K1']);
         self::assertSame(1, $card->parts()->count());
         $this->work('oda', $card, 6, 'fit', [
@@ -414,14 +408,11 @@ final class FloorTest extends WorldCase
         );
         self::assertStringContainsString('Out on the card: PG-28 Pressure gauge 0 to 100; TW-113', $view['state']);
         self::assertFalse(Presence::where('person_id', $this->person('oda')->id)->exists(), 'who hands over is gone');
-        self::assertStringContainsString(
-            'handed over already',
-            $this->said(
-                $this->as('oda', 'POST', "cards/{$gear->id}/hand-over", [
-                    'version' => $gear->refresh()->version, 'said' => 'y',
-                ]),
-            ),
-        );
+        self::assertStringContainsString('handed over already', $this->said(
+            $this->as('oda', 'POST', "cards/{$gear->id}/hand-over", [
+                'version' => $gear->refresh()->version, 'said' => 'y',
+            ]),
+        ));
         $this->assign($gear, 'cora')->assertOk();
         self::assertStringStartsWith('Handed over to you', $this->as('cora', 'GET', 'floor')->json('sentence'));
         $this->as('cora', 'POST', "cards/{$gear->id}/take-over")->assertOk()

@@ -365,14 +365,11 @@ final class WholeAircraftTest extends WorldCase
             );
         }
         Step::where('card_id', $gear->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        self::assertStringContainsString(
-            'must be re-read and accepted',
-            $this->said(
-                $this->as('oda', 'POST', "cards/{$gear->id}/sign", [
-                    'version' => $gear->version, 'stamp' => 'T27', 'pin' => '2741',
-                ]),
-            ),
-        );
+        self::assertStringContainsString('must be re-read and accepted', $this->said(
+            $this->as('oda', 'POST', "cards/{$gear->id}/sign", [
+                'version' => $gear->version, 'stamp' => 'T27', 'pin' => '2741',
+            ]),
+        ));
         $gear->update(['state' => Card::SIGNED]);
         self::assertStringContainsString(
             'must be re-read and accepted',

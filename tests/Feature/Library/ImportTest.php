@@ -212,13 +212,10 @@ final class ImportTest extends WorldCase
             ),
         );
         $shaped = array_diff_key($lines, [1 => 0, 2 => 0, 6 => 0, 7 => 0, 8 => 0]);
-        self::assertSame(
-            ['line 3, harsh.salt', 'line 4, limits.0.unit', 'line 5, limits.0.unit'],
-            array_column(
-                $this->look('programme-csv', "{$head}\r\n".implode("\r\n", $shaped))->assertStatus(422)->json('lines'),
-                'line',
-            ),
-        );
+        self::assertSame(['line 3, harsh.salt', 'line 4, limits.0.unit', 'line 5, limits.0.unit'], array_column(
+            $this->look('programme-csv', "{$head}\r\n".implode("\r\n", $shaped))->assertStatus(422)->json('lines'),
+            'line',
+        ));
         self::assertSame(
             'line 1',
             $this->look('programme-csv', "type,code,interval\r\n")->assertStatus(422)->json('lines.0.line'),

@@ -35,13 +35,10 @@ final class RevisionTest extends WorldCase
             $marked[0]['code'], $marked[0]['proposed'], $marked[0]['textState'],
         ]);
         self::assertContains(['kind' => 'new', 'text' => ' both engines'], $marked[0]['pieces']);
-        self::assertSame(
-            ['76-22'],
-            array_column(
-                array_filter($room['passages'], static fn(array $p): bool => $p['state'] !== 'same'),
-                'section',
-            ),
-        );
+        self::assertSame(['76-22'], array_column(
+            array_filter($room['passages'], static fn(array $p): bool => $p['state'] !== 'same'),
+            'section',
+        ));
         $card = $this->held();
         $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
             'version' => $card->version, 'outcome' => 'stands', 'note' => 'read',

@@ -47,12 +47,10 @@ final class ShapeTest extends TestCase
     #[DataProvider('makers')]
     public function test_each_has_one_maker(string $pattern, string $folder, array $allowed): void
     {
-        $found = array_keys(
-            array_filter(
-                self::files($folder, 'php'),
-                static fn(string $code): bool => preg_match($pattern, $code) === 1,
-            ),
-        );
+        $found = array_keys(array_filter(
+            self::files($folder, 'php'),
+            static fn(string $code): bool => preg_match($pattern, $code) === 1,
+        ));
         self::assertSame([], array_values(array_diff($found, $allowed)));
         self::assertSame([], array_values(array_diff($allowed, $found)), 'the list is not longer than it must be');
     }

@@ -70,15 +70,12 @@ final class BeginEarlyTest extends WorldCase
             "is in \"{$this->visit->title}\"",
             $this->as('ines', 'GET', "fleet/{$mark}")->json('sentence'),
         );
-        self::assertStringContainsString(
-            'stands in a visit',
-            implode(
-                ' ',
-                $this->as('ines', 'POST', "fleet/{$mark}/flying", [
-                    'date' => '2026-05-05', 'flown' => ['fh' => '1', 'ldg' => '1'],
-                ])->json('asked'),
-            ),
-        );
+        self::assertStringContainsString('stands in a visit', implode(
+            ' ',
+            $this->as('ines', 'POST', "fleet/{$mark}/flying", [
+                'date' => '2026-05-05', 'flown' => ['fh' => '1', 'ldg' => '1'],
+            ])->json('asked'),
+        ));
         self::assertStringContainsString(
             "Oda Fenn began \"{$this->visit->title}\"",
             (string) DB::table('notices')->where('person_id', $this->person('ines')->id)->value('said'),

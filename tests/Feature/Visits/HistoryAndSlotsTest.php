@@ -111,14 +111,11 @@ final class HistoryAndSlotsTest extends WorldCase
         self::assertSame(['2026-05-03'], $kinds('29-10', $asked->id));
         self::assertSame(['2026-05-04'], $kinds('32', $asked->id));
         $other = Aircraft::where('mark', 'QC-TAB')->firstOrFail();
-        self::assertNotContains(
-            '2026-05-03',
-            array_map(
-                static fn(PastEvent $e): string
-                    => (string) $e->on,
-                $history->of($other, '29')->where('kind', 'finding')->all(),
-            ),
-        );
+        self::assertNotContains('2026-05-03', array_map(
+            static fn(PastEvent $e): string
+                => (string) $e->on,
+            $history->of($other, '29')->where('kind', 'finding')->all(),
+        ));
     }
 
     /**

@@ -86,10 +86,6 @@ describe('places on the board', () => {
         expect(outline(5, 10, 100, 24, pointed)).toBe(path);
     });
 
-    it('a narrow card keeps its point inside itself', () => {
-        expect(outline(0, 0, 6, 10, true)).toBe('M0 0H3L6 5L3 10H0Z');
-    });
-
     it('people are drawn as steps up to the most there are', () => {
         const spans = [
             { from: 0, to: 8, used: 1, there: 2 },
@@ -149,11 +145,5 @@ describe('the drawing', () => {
         expect(svg).toContain('must leave Thursday 7 May');
         expect(draw(board([card({})], { now: null, exit: null }))).not.toContain('x1="105" x2="105"');
         expect(svg).toContain('Wed 6 May');
-    });
-
-    it('has nothing to say of a visit without cards but its frame', () => {
-        const svg = draw(board([], { zones: [], people: [], bands: [] }));
-        expect(svg).not.toContain('data-board-card');
-        expect(svg).toContain('must leave');
     });
 });
