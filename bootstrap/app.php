@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Shared\Http\Again;
 use App\Shared\Http\Failures;
 use App\Shared\Http\Once;
 use App\Shared\Http\OneInstant;
@@ -27,9 +28,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->replace(TrustProxies::class, Proxies::class);
         $middleware->append([OneInstant::class, SafeHeaders::class, StaySignedIn::class, PlainInput::class]);
         $middleware->statefulApi();
-        $middleware->alias(['once' => Once::class]);
+        $middleware->group('once', [Again::class, Once::class]);
         // What was carried out is told so, however often somebody signed since.
-        $middleware->prependToPriorityList(ThrottleRequests::class, Once::class);
+        $middleware->prependToPriorityList(ThrottleRequests::class, Again::class);
         $middleware->redirectGuestsTo(static fn(): string => '/');
     })
     ->withExceptions(static fn(Exceptions $exceptions) => Failures::register($exceptions))

@@ -99,21 +99,21 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('people/{id}', [PersonController::class, 'change'])->middleware('once');
     Route::post('people/{id}/held', [PersonController::class, 'held'])->middleware('once');
     Route::post('people/{id}/held/{value}/confirm', [PersonController::class, 'confirm'])
-        ->middleware(['once', 'throttle:sign']);
+        ->middleware(['throttle:sign', 'once']);
     Route::post('people/{id}/code', [PersonController::class, 'code'])->middleware('throttle:sign');
-    Route::post('people/{id}/secrets', [PersonController::class, 'secrets'])->middleware(['once', 'throttle:sign']);
+    Route::post('people/{id}/secrets', [PersonController::class, 'secrets'])->middleware(['throttle:sign', 'once']);
 
     // Floor
     Route::get('floor', [FloorController::class, 'index']);
     Route::get('cards/{id}', [FloorController::class, 'show']);
     Route::post('cards/{id}/steps/{no}', [FloorController::class, 'work'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/preview', [FloorController::class, 'preview']);
-    Route::post('cards/{id}/sign', [FloorController::class, 'sign'])->middleware(['once', 'throttle:sign']);
-    Route::post('cards/{id}/inspect', [FloorController::class, 'inspect'])->middleware(['once', 'throttle:sign']);
+    Route::post('cards/{id}/sign', [FloorController::class, 'sign'])->middleware(['throttle:sign', 'once']);
+    Route::post('cards/{id}/inspect', [FloorController::class, 'inspect'])->middleware(['throttle:sign', 'once']);
     Route::post(
         'cards/{id}/steps/{no}/inspect',
         [FloorController::class, 'inspectStep'],
-    )->middleware(['once', 'throttle:sign']);
+    )->middleware(['throttle:sign', 'once']);
     Route::post('cards/{id}/hand-over', [FloorController::class, 'handOver'])->middleware('once');
     Route::post('cards/{id}/take-over', [FloorController::class, 'takeOver'])->middleware('once');
     Route::post('cards/{id}/here', [FloorController::class, 'come'])->middleware('once');
@@ -132,12 +132,12 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
 
     // Deferrals
     Route::get('deferrals', [DeferralController::class, 'index']);
-    Route::post('findings/{id}/defer', [DeferralController::class, 'defer'])->middleware(['once', 'throttle:sign']);
+    Route::post('findings/{id}/defer', [DeferralController::class, 'defer'])->middleware(['throttle:sign', 'once']);
 
     // Release
     Route::get('release', [ReleaseController::class, 'index']);
     Route::get('release/{id}', [ReleaseController::class, 'show']);
-    Route::post('release/{id}', [ReleaseController::class, 'sign'])->middleware(['once', 'throttle:sign']);
+    Route::post('release/{id}', [ReleaseController::class, 'sign'])->middleware(['throttle:sign', 'once']);
     Route::get('release/{id}/certificate.pdf', [ReleaseController::class, 'certificate']);
     Route::get('release/{id}/cards.pdf', [ReleaseController::class, 'cards']);
 

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Shared\Http;
 
-use App\Crew\Model\Person;
 use App\Shared\Clock;
 use Closure;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
@@ -18,7 +16,7 @@ use Symfony\Component\HttpFoundation\Response;
  * The client names each intention in `Idempotency-Key`. The key stands from the moment on in which its transaction
  * commits ({@see Intention}); its answer is kept after that, and given again to every later request with the key. A
  * request that is refused, fails or dies leaves nothing, so it can be sent again at once. One that was carried out and
- * whose answer was lost is told so.
+ * whose answer was lost is told so. What was answered before is told by {@see Again}.
  */
 final readonly class Once
 {
@@ -29,29 +27,16 @@ final readonly class Once
 
     public function handle(Request $request, Closure $next): Response
     {
-        $key = (string) $request->header('Idempotency-Key', '');
-        $person = $request->user();
-        if ($key === '' || ! $person instanceof Person) {
+        $sent = Sent::of($request);
+        if ($sent === null) {
             return $next($request);
         }
-        $where = ['person_id' => $person->id, 'key' => substr($key, 0, 120)];
-        // With the application's key, since a body may hold a PIN, and a plain hash of one is soon guessed.
-        $print = hash_hmac(
-            'sha256',
-            $request->method().' '.$request->path()."\n".$request->getContent(),
-            (string) config('app.key'),
-        );
-        $before = self::again($where, $print);
-        if ($before !== null) {
-            return $before;
-        }
-        $this->intention->begin($person->id, $where['key'], $print);
+        $this->intention->begin($sent->personId, $sent->key, $sent->print);
         $response = $next($request);
         $done = $this->intention->written();
         $this->intention->end();
         if ($done && $response->isSuccessful()) {
-            DB::table('answers')->where($where)
-                ->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
+            $sent->answers()->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
             $this->prune();
 
             return $response;
@@ -59,31 +44,7 @@ final readonly class Once
 
         // Refused or failed here; but the same may have been carried out meanwhile, or been carried out before the
         // failure.
-        return ($response->isSuccessful() ? null : self::again($where, $print)) ?? $response;
-    }
-
-    /** @param array{person_id: int, key: string} $where */
-    private static function again(array $where, string $print): ?JsonResponse
-    {
-        $kept = DB::table('answers')->where($where)->first();
-
-        return match (true) {
-            $kept === null => null,
-            $kept->request !== $print => new JsonResponse(
-                ['message' => 'This key was already used for another request.'],
-                422,
-            ),
-            $kept->status !== null => JsonResponse::fromJsonString(
-                (string) $kept->body,
-                (int) $kept->status,
-                ['Idempotent-Replay' => 'true'],
-            ),
-            default => new JsonResponse(
-                ['message' => 'This was saved; its answer was lost on the way. What is shown is read anew.'],
-                200,
-                ['Idempotent-Replay' => 'lost'],
-            ),
-        };
+        return ($response->isSuccessful() ? null : $sent->answer()) ?? $response;
     }
 
     /** Now and then, old keys go. */

@@ -6,6 +6,9 @@ namespace Tests\Feature\Shared;
 
 use App\Floor\Model\Card;
 use App\Release\Model\Certificate;
+use App\Shared\Http\Again;
+use App\Shared\Http\Once;
+use Illuminate\Routing\Middleware\ThrottleRequests;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Artisan;
 use Symfony\Component\HttpFoundation\Cookie;
@@ -145,6 +148,28 @@ final class RoutesTest extends WorldCase
         self::assertSame(['XSRF-TOKEN'], $cookies('/api/me'), 'it leaves the one that is there');
         self::assertSame([], $cookies('/shell'), 'nor does what the worker keeps');
         $this->get('/shell')->assertOk()->assertSee('<div id="app">', false);
+    }
+
+    /** What counts requests writes too: were it inside the intention, a refusal would be told as saved. */
+    public function test_what_was_done_is_answered_before_requests_are_counted_and_nothing_counted_commits_it(): void
+    {
+        $seen = 0;
+        foreach (app('router')->getRoutes()->getRoutes() as $route) {
+            $order = array_map(
+                static fn(string $m): string => explode(':', $m)[0],
+                app('router')->gatherRouteMiddleware($route),
+            );
+            [$again, $count, $once] = array_map(
+                static fn(string $m): int|false => array_search($m, $order, true),
+                [Again::class, ThrottleRequests::class, Once::class],
+            );
+            self::assertSame($again === false, $once === false, $route->uri());
+            if ($count !== false && $once !== false) {
+                $seen++;
+                self::assertSame([$again, $count, $once], array_values(collect([$again, $count, $once])->sort()->all()));
+            }
+        }
+        self::assertGreaterThan(5, $seen);
     }
 
     public function test_the_table_and_the_description_name_every_route(): void
