@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Schemas, take } from '../../api/client';
-import { useDeferrals, useMe, useSend } from '../../api/hooks';
+import type { Schemas } from '../../api/client';
+import { useDeferrals, useMe } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Caution, Defers, Page, Section, Wait } from '../../parts/Page';
-import { Signature } from '../../parts/Signature';
+import { Defers, Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { DeferSheet } from './DeferSheet';
 
 /** What is carried, by what runs out first, and the findings that wait for a decision. */
 export function Deferrals() {
@@ -135,67 +135,5 @@ function Fuse({ days, state }: { days: number | null; state: string }) {
             <line x1="0" x2={left * 194} y1="6" y2="6" stroke="currentColor" strokeWidth="2" strokeDasharray="3 3" />
             <circle cx={left * 194 + 3} cy="6" r="3.5" fill="none" stroke="currentColor" strokeWidth="2" />
         </svg>
-    );
-}
-
-function DeferSheet({
-    finding,
-    option,
-    onClose,
-}: {
-    finding: Schemas['OpenFinding'];
-    option: Schemas['OptionView'];
-    onClose: () => void;
-}) {
-    const [safed, setSafed] = useState(false);
-    const [carry, setCarry] = useState(false);
-    const send = useSend(
-        (body: { item: number; safed: boolean; carry_safing: boolean; stamp: string; pin: string }, headers) =>
-            take(api.POST('/api/findings/{id}/defer', { params: { path: { id: finding.id } }, body, headers })),
-        onClose,
-    );
-    return (
-        <Signature
-            open
-            title={`Carry ${finding.number} under ${option.code}`}
-            says={
-                <>
-                    I defer "{finding.place}: {finding.extent}" on {finding.mark} under {option.code} {option.title},
-                    category {option.category}. It {option.said.charAt(0).toLowerCase() + option.said.slice(1)}.
-                </>
-            }
-            busy={send.isPending}
-            error={send.error}
-            ready={safed}
-            onSign={(stamp, pin) => send.mutate({ item: option.id, safed, carry_safing: carry, stamp, pin })}
-            onClose={onClose}
-        >
-            <div className="mb-4 space-y-3">
-                {option.procedure && <Caution level="warning">{option.procedure}</Caution>}
-                <label className="flex min-h-12 items-center gap-3">
-                    <input
-                        type="checkbox"
-                        name="safed"
-                        className="size-6 accent-spruce"
-                        checked={safed}
-                        onChange={(e) => setSafed(e.target.checked)}
-                    />
-                    <span>
-                        {option.procedure ? 'The procedure has been carried out, and the' : 'The'} placard{' '}
-                        <span className="font-mono">{option.placard}</span> is fitted.
-                    </span>
-                </label>
-                <label className="flex min-h-12 items-center gap-3">
-                    <input
-                        type="checkbox"
-                        name="carry"
-                        className="size-6 accent-spruce"
-                        checked={carry}
-                        onChange={(e) => setCarry(e.target.checked)}
-                    />
-                    <span>Safing devices of card {finding.card} stay on under this deferral.</span>
-                </label>
-            </div>
-        </Signature>
     );
 }

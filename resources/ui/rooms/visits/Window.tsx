@@ -1,15 +1,13 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useParams } from 'react-router';
-import { api, type Schemas, take } from '../../api/client';
-import { useMe, useSend, useWindow } from '../../api/hooks';
+import type { Schemas } from '../../api/client';
+import { useMe, useWindow } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
-import { Field } from '../../parts/Field';
-import { typed, useFields } from '../../parts/fields';
-import { Section, Trouble, Wait } from '../../parts/Page';
+import { Section, Wait } from '../../parts/Page';
 import { VisitPage } from './VisitPage';
 import { Forecast, one } from './WindowForecast';
+import { Judge } from './WindowJudge';
 
 /** The look window and the fix window: what is still going to be found, and whether there is time to fix it. */
 export function Window() {
@@ -139,73 +137,5 @@ function Room({ w }: { w: Schemas['WindowView'] }) {
                 ))}
             </dl>
         </>
-    );
-}
-
-function Judge({ w, onClose }: { w: Schemas['WindowView']; onClose: () => void }) {
-    const { values: at, bind } = useFields({
-        look: w.lookUntil,
-        rate: one(w.perHundred),
-        worth: String(Math.round(w.worthHours)),
-        reason: '',
-    });
-    const send = useSend(
-        (
-            body: {
-                look_until: string | null;
-                prior: { per_hundred: number; worth_hours: number } | null;
-                reason: string;
-            },
-            headers,
-        ) => take(api.POST('/api/visits/{id}/window', { params: { path: { id: w.id } }, body, headers })),
-        onClose,
-    );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        send.mutate({
-            look_until: at.look,
-            prior: { per_hundred: typed(at.rate), worth_hours: typed(at.worth) },
-            reason: at.reason,
-        });
-    };
-    return (
-        <Dialog open onClose={onClose} title="Judge the windows otherwise">
-            <form onSubmit={submit} className="mt-3 space-y-3">
-                <Field label="Look until" type="date" required {...bind('look')} />
-                <Field
-                    label="Findings to expect in 100 hours of looking"
-                    inputMode="decimal"
-                    required
-                    {...bind('rate')}
-                />
-                <Field
-                    label="Worth how many hours of experience: more means that what is found counts for less"
-                    inputMode="decimal"
-                    required
-                    {...bind('worth')}
-                />
-                <Field label="Why" required {...bind('reason')} />
-                <Trouble error={send.error} />
-                <div className="flex gap-2">
-                    <Button kind="main" type="submit" disabled={send.isPending}>
-                        Apply
-                    </Button>
-                    {w.byHand && (
-                        <Button
-                            disabled={send.isPending}
-                            onClick={() =>
-                                send.mutate({
-                                    look_until: at.look,
-                                    prior: null,
-                                    reason: at.reason === '' ? 'back to the history' : at.reason,
-                                })
-                            }
-                        >
-                            Back to the type's history
-                        </Button>
-                    )}
-                </div>
-            </form>
-        </Dialog>
     );
 }
