@@ -4,20 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Shared\Clock;
 use Closure;
-use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Database\Events\TransactionRolledBack;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Jorvel\Core\Shared\Instant;
-use Laravel\Sanctum\Sanctum;
 
 /**
  * What each screen costs at the server: CPU and queries of every GET of the demo world and of the commonest POSTs, and
@@ -207,9 +203,7 @@ final class RequestFigures
 
     private function as(string $login): self
     {
-        $person = Person::with('qualifications')->where('login', $login)->firstOrFail();
-        app('auth')->forgetGuards();
-        Sanctum::actingAs($person);
+        Inside::as($login);
 
         return $this;
     }
@@ -217,12 +211,8 @@ final class RequestFigures
     /** @param array<string, mixed> $body */
     private function ask(string $method, string $path, array $body = []): void
     {
-        $request = Request::create("/api/{$path}", $method, [], [], [], [
-            'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json',
-            'HTTP_IDEMPOTENCY_KEY' => bin2hex(random_bytes(8)),
-        ], $body === [] ? null : (string) json_encode($body));
         $this->asking = true;
-        $response = app(Kernel::class)->handle($request);
+        $response = Inside::ask($method, $path, $body);
         $this->asking = false;
         if ($response->getStatusCode() >= 300) {
             throw new \RuntimeException("{$path} answered {$response->getStatusCode()}: {$response->getContent()}");

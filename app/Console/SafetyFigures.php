@@ -4,14 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Crew\Model\Person;
 use App\Shared\Clock;
 use App\Shared\Records;
 use Closure;
-use Illuminate\Contracts\Http\Kernel;
-use Illuminate\Http\Request;
 use Jorvel\Core\Shared\Instant;
-use Laravel\Sanctum\Sanctum;
 use RuntimeException;
 use Tests\Safety\BaseDay;
 
@@ -85,13 +81,8 @@ final readonly class SafetyFigures
      */
     private function ask(string $login, string $path, array $body, string $key): array
     {
-        app()->forgetScopedInstances();
-        app('auth')->forgetGuards();
-        Sanctum::actingAs(Person::with('qualifications')->where('login', $login)->firstOrFail());
-        $response = app(Kernel::class)->handle(Request::create("/api/{$path}", 'POST', [], [], [], [
-            'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json',
-            'HTTP_IDEMPOTENCY_KEY' => $key === '' ? bin2hex(random_bytes(8)) : $key,
-        ], (string) json_encode($body === [] ? new \stdClass : $body)));
+        Inside::as($login);
+        $response = Inside::ask('POST', $path, $body, $key);
 
         return [$response->getStatusCode(), (array) json_decode((string) $response->getContent(), true)];
     }

@@ -9,6 +9,12 @@ use Illuminate\Support\Facades\DB;
 return new class extends Migration {
     public function up(): void
     {
+        $twice = DB::table('safing_devices')->whereNull('removed_at')->groupBy('fitted_step_id')->havingRaw('count(*) > 1')
+            ->limit(5)->pluck('fitted_step_id')->all();
+        if ($twice !== []) {
+            throw new RuntimeException('Two devices stand on the register for one step; see which one is on, and enter '
+                .'the other as removed. Steps: '.implode(', ', $twice));
+        }
         DB::statement('create table waiting_authorities (
             person_id integer not null references people (id),
             value varchar not null check (value in (\'duplicate\', \'certify\')),

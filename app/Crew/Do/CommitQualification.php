@@ -13,6 +13,7 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Crew\Role as Does;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -60,7 +61,7 @@ final readonly class CommitQualification
         }
         DB::transaction(function () use ($by, $person, $version, $kind, $value, $until, $paper): void {
             $this->next($person, $version);
-            WaitingAuthority::judges($kind, $value)
+            $kind === 'authority' && Does::from($value)->judges()
                 ? $this->authorities->wait($by, $person, $value, $until, $paper)
                 : $this->qualifications->write(
                     $by,

@@ -12,6 +12,7 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Crew\NotSecond;
 use Jorvel\Core\Shared\Day;
 
 /** The authority to inspect or to certify: one person enters it, a second one looks at the paper and signs for it. */
@@ -50,18 +51,19 @@ final readonly class ConfirmAuthority
      */
     public function confirm(Person $by, Person $person, string $value, string $stamp, string $pin): void
     {
-        $waits = WaitingAuthority::firstWhere(['person_id' => $person->id, 'value' => $value]);
+        $waits = WaitingAuthority::with('person')->firstWhere(['person_id' => $person->id, 'value' => $value]);
         $what = Words::held('authority', $value);
-        $why = match (true) {
-            $waits === null => "Nothing waits for a second person here: {$what} was confirmed or taken back meanwhile.",
-            $by->id === $person->id => 'What you hold yourself is confirmed by somebody else.',
-            $by->id === $waits->entered_by => "You entered {$what} for {$person->name}; it is confirmed by somebody "
-                .'else, another controller or whoever certifies.',
-            $person->trainee => "{$person->name} is a trainee and inspects and certifies nothing.",
-            $waits->valid_until !== null && Day::parse($waits->valid_until)->number < $this->clock->today()->number
-                => "Its last day, {$waits->valid_until}, is past. Have it entered anew.",
-            default => null,
-        };
+        $why = $waits === null
+            ? "Nothing waits for a second person here: {$what} was confirmed or taken back meanwhile."
+            : match ($waits->notSecond($by, $this->clock->today())) {
+                NotSecond::Oneself => 'What you hold yourself is confirmed by somebody else.',
+                NotSecond::First => "You entered {$what} for {$person->name}; it is confirmed by somebody else, "
+                    .'another controller or whoever certifies.',
+                NotSecond::Gone => "{$person->name} has left.",
+                NotSecond::Trainee => "{$person->name} is a trainee and inspects and certifies nothing.",
+                NotSecond::Past => "Its last day, {$waits->valid_until}, is past. Have it entered anew.",
+                null => null,
+            };
         if ($waits === null || $why !== null) {
             throw Refused::because("{$why} Nothing was changed.");
         }

@@ -11,6 +11,7 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Jorvel\Core\Crew\NotSecond;
 use Jorvel\Core\Shared\Instant;
 
 /**
@@ -30,13 +31,12 @@ final readonly class PinCode
      */
     public function make(Person $by, Person $for, string $stamp, string $pin): string
     {
-        $why = match (true) {
-            $by->id === $for->id => 'The code for your own PIN comes from somebody else.',
-            $by->id === $for->secrets_by => "You gave {$for->name} the password; the code for the PIN comes from "
-                .'somebody else, another controller or whoever certifies.',
-            $for->own_pin => "{$for->name} has a PIN already. A lost one begins with a new password.",
-            $for->goneOn($this->clock->today()) => "{$for->name} has left.",
-            default => null,
+        $why = match ($for->notSecond($by, $this->clock->today())) {
+            NotSecond::Oneself => 'The code for your own PIN comes from somebody else.',
+            NotSecond::First => "You gave {$for->name} the password; the code for the PIN comes from somebody else, "
+                .'another controller or whoever certifies.',
+            NotSecond::Gone => "{$for->name} has left.",
+            default => $for->own_pin ? "{$for->name} has a PIN already. A lost one begins with a new password." : null,
         };
         if ($why !== null) {
             throw Refused::because("{$why} No code was made.");

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Facades\Hash;
+use Jorvel\Core\Crew\NotSecond;
 use Jorvel\Core\Crew\Qualified;
 use Jorvel\Core\Crew\Rostered;
 use Jorvel\Core\Shared\Day;
@@ -159,6 +160,12 @@ final class Person extends User
                     .'nothing was signed.',
             );
         }
+    }
+
+    /** Why somebody may not vouch for this person's PIN; null where they may. */
+    public function notSecond(self $by, Day $today): ?NotSecond
+    {
+        return NotSecond::of($by->id, $this->id, $this->secrets_by, $this->goneOn($today));
     }
 
     /** @throws Refused for whoever saw an older one */

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Crew\Model;
 
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Crew\NotSecond;
+use Jorvel\Core\Shared\Day;
 
 /**
  * An authority that is entered and not yet confirmed by a second person: nobody holds it yet.
@@ -15,12 +18,27 @@ use App\Shared\Model;
  * @property string $paper what it rests on
  * @property int $entered_by
  * @property string $entered_at an instant
+ * @property-read Person $person
  */
 final class WaitingAuthority extends Model
 {
-    /** Whether what is held judges the work of others, so that nobody gives it alone. */
-    public static function judges(string $kind, string $value): bool
+    /** @return BelongsTo<Person, $this> who would hold it */
+    public function person(): BelongsTo
     {
-        return $kind === 'authority' && $value !== 'perform';
+        return $this->belongsTo(Person::class);
+    }
+
+    /** Why somebody may not confirm it; null where they may. Load `person` first. */
+    public function notSecond(Person $by, Day $today): ?NotSecond
+    {
+        return NotSecond::ofAuthority(
+            $by->id,
+            $this->person_id,
+            $this->entered_by,
+            gone: $this->person->goneOn($today),
+            trainee: $this->person->trainee,
+            until: $this->valid_until === null ? null : Day::parse($this->valid_until),
+            today: $today,
+        );
     }
 }

@@ -8,19 +8,17 @@ use App\Crew\Model\Person;
 use App\Crew\Model\Qualification;
 use App\Crew\Model\Role;
 use App\Crew\Model\ShiftHours;
-use App\Crew\Model\WaitingAuthority;
 use App\Crew\Show\View\ChoicesView;
 use App\Crew\Show\View\SupervisorView;
 use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\Base;
 use App\Library\Model\CardTemplate;
 use App\Shared\Clock;
+use Jorvel\Core\Crew\Role as Does;
 
 /** What somebody can be entered as, and what there is to hold. */
 final readonly class PersonChoices
 {
-    public const AUTHORITIES = ['perform', 'duplicate', 'certify'];
-
     public function __construct(private Clock $clock) {}
 
     public function all(): ChoicesView
@@ -39,10 +37,7 @@ final readonly class PersonChoices
             )->all()),
             $this->skills(),
             array_values(AircraftType::orderBy('code')->pluck('code')->all()),
-            array_values(array_filter(
-                self::AUTHORITIES,
-                static fn(string $a): bool => WaitingAuthority::judges('authority', $a),
-            )),
+            array_column(array_filter(Does::cases(), static fn(Does $r): bool => $r->judges()), 'value'),
         );
     }
 
@@ -63,7 +58,7 @@ final readonly class PersonChoices
         return match ($kind) {
             'skill' => $this->skills(),
             'rating' => array_values(AircraftType::orderBy('code')->pluck('code')->all()),
-            default => self::AUTHORITIES,
+            default => array_column(Does::cases(), 'value'),
         };
     }
 }

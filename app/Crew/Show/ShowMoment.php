@@ -80,7 +80,9 @@ final readonly class ShowMoment
                 [FleetState::Stop->value],
             )->count() : 0,
             'crew' => $me->can('vouch', Person::class)
-                ? WaitingAuthority::whereNotIn('person_id', [$me->id])->whereNot('entered_by', $me->id)->count() : 0,
+                ? WaitingAuthority::with('person')->get()
+                    ->filter(fn(WaitingAuthority $w): bool => $w->notSecond($me, $this->clock->today()) === null)->count()
+                : 0,
             'floor' => $mine + ($inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0),
             'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(
                 static fn(Builder $q) => $q->from('cards')->whereColumn('cards.finding_id', 'findings.id'),

@@ -17,6 +17,7 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Crew\Role as Does;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
@@ -81,7 +82,8 @@ final readonly class ShowPerson
             $this->choices->all(),
             [
                 ...($me->can('keep', Person::class) ? ['roster', 'keep', ...($me->id === $p->id ? [] : ['held'])] : []),
-                ...($me->can('vouch', Person::class) && ! $p->own_pin && $me->id !== $p->id && $me->id !== $p->secrets_by ? ['vouch'] : []),
+                ...($me->can('vouch', Person::class) && ! $p->own_pin && $p->notSecond($me, $this->clock->today()) === null
+                    ? ['vouch'] : []),
             ],
         );
     }
@@ -93,7 +95,7 @@ final readonly class ShowPerson
      */
     private function waiting(Person $p, Person $me, array $names): array
     {
-        $may = $me->can('vouch', Person::class) && $me->id !== $p->id;
+        $may = $me->can('vouch', Person::class);
 
         return array_values($p->waitingAuthorities->map(fn(WaitingAuthority $w): WaitingView => new WaitingView(
             $w->value,
@@ -102,7 +104,7 @@ final readonly class ShowPerson
             $w->paper,
             $names[$w->entered_by] ?? '',
             $this->clock->local(Instant::parse($w->entered_at)),
-            $may && $me->id !== $w->entered_by,
+            $may && $w->setRelation('person', $p)->notSecond($me, $this->clock->today()) === null,
         ))->all());
     }
 
@@ -113,7 +115,7 @@ final readonly class ShowPerson
         $ends = $p->qualifications->pluck('valid_until')->filter()->sort()->values();
         $does = $p->qualifications->where('kind', 'authority')
             ->sortBy(
-                static fn(Qualification $q): int => (int) array_search($q->value, PersonChoices::AUTHORITIES, true),
+                static fn(Qualification $q): int => (int) array_search($q->value, array_column(Does::cases(), 'value'), true),
             )
             ->map(static fn(Qualification $q): string => [
                 'perform' => 'works cards',

@@ -27,4 +27,14 @@ enum Role: string
             self::Certify => null,
         };
     }
+
+    /**
+     * Whether it judges the work of others, so that nobody gives the authority to it alone.
+     *
+     * @pure
+     */
+    public function judges(): bool
+    {
+        return $this !== self::Perform;
+    }
 }

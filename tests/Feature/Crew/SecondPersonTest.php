@@ -156,6 +156,10 @@ final class SecondPersonTest extends WorldCase
             'version' => $oda->refresh()->version, 'do' => $do, 'kind' => 'authority', 'value' => 'duplicate',
             'paper' => 'wrong person',
         ]);
+        $oda->refresh()->update(['leaves' => '2026-05-04']);
+        self::assertSame(1, $this->as('tor', 'GET', 'moment')->json('waiting.crew'), 'only the demo\'s waits now');
+        self::assertStringContainsString('has left', $confirm('tor', 'X02', '5520')->assertStatus(422)->json('message'));
+        $oda->update(['leaves' => null]);
         $end('take_back')->assertOk()->assertJsonPath('waiting', []);
         self::assertSame('2027-03-31', $holds());
         $end('take_back')->assertStatus(422);
