@@ -72,7 +72,10 @@ final class JorvelProvider extends ServiceProvider
             ).'|'.$r->ip()),
             Limit::perMinute(60)->by('ip:'.$r->ip()),
         ]);
-        RateLimiter::for('compute', static fn(Request $r): Limit => Limit::perMinute((int) config('jorvel.compute_a_minute'))->by('compute:'.$r->user()?->getAuthIdentifier()));
-        RateLimiter::for('sign', static fn(Request $r): Limit => Limit::perMinute((int) config('jorvel.sign_a_minute'))->by('sign:'.$r->user()?->getAuthIdentifier()));
+        foreach (['compute', 'sign'] as $what) {
+            RateLimiter::for($what, static fn(Request $r): Limit
+                => Limit::perMinute((int) config("jorvel.{$what}_a_minute"))
+                    ->by("{$what}:{$r->user()?->getAuthIdentifier()}"));
+        }
     }
 }

@@ -45,7 +45,8 @@ final class Records
     {
         DB::transaction(function () use ($who, $what, $subject, $data): void {
             $last = $this->last
-                ?? (array) (DB::table('records')->orderByDesc('id')->first(['id', 'hash']) ?? ['id' => 0, 'hash' => self::FIRST]);
+                ?? (array) (DB::table('records')->orderByDesc('id')->first(['id', 'hash'])
+                    ?? ['id' => 0, 'hash' => self::FIRST]);
             $row = [
                 'id' => $last['id'] + 1,
                 'at' => (string) $this->clock->now(),

@@ -161,7 +161,8 @@ final readonly class CommitPerson
             $as['trainee'] && $over === null => 'A trainee works under somebody: choose the supervisor.',
             ! $as['trainee'] && $over !== null => 'Only a trainee has a supervisor.',
             $over !== null
-                && ($over->id === $person?->id || $over->trainee || $over->goneOn($today) || $over->holds(Role::Viewer, Role::Controller))
+                && ($over->id === $person?->id || $over->trainee || $over->goneOn($today)
+                    || $over->holds(Role::Viewer, Role::Controller))
                 => "{$over->name} cannot stand over a trainee.",
             $as['trainee'] && $as['role'] !== Role::Technician->value => 'A trainee is entered as a technician.',
             $as['trainee'] && $person !== null

@@ -33,8 +33,8 @@ final class RestRules
         $hours = $this->hours ??= ShiftHours::byCode();
         $shifts = [];
         for ($day = $from->plusDays(-2); $day->number <= $until->number + 2; $day = $day->plusDays(1)) {
-            $shift = $hours[(array_key_exists((string) $day, $instead) ? $instead[(string) $day] : $person->shiftOn($day)) ?? '']
-                ?? null;
+            $code = array_key_exists((string) $day, $instead) ? $instead[(string) $day] : $person->shiftOn($day);
+            $shift = $hours[$code ?? ''] ?? null;
             if ($shift !== null) {
                 $shifts[] = $this->slots->hours($day, $shift->from, $shift->until);
             }

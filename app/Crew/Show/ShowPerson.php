@@ -50,7 +50,8 @@ final readonly class ShowPerson
     public function one(int $id, Person $me): PersonRoom
     {
         $all = Person::with('qualifications')->orderBy('id')->get()->keyBy('id');
-        $p = ($all[$id] ?? throw (new ModelNotFoundException)->setModel(Person::class, $id))->load('rotaDays', 'waitingAuthorities');
+        $p = $all[$id] ?? throw (new ModelNotFoundException)->setModel(Person::class, $id);
+        $p->load('rotaDays', 'waitingAuthorities');
         $on = $this->lapses->assigned([$p->id])->get($p->id) ?? collect();
         $names = $all->pluck('name', 'id')->all();
         $lapses = $this->lapses->of($p, $on, $this->last->hits($all->toBase()));

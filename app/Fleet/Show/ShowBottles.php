@@ -109,7 +109,11 @@ final readonly class ShowBottles
         };
 
         return ucfirst($fall).$cause
-            .($days === null ? '.' : ($days < 0 ? '; by the line it is below its minimum.' : '; at its minimum '.Words::fromNow($days).'.'));
+            .match (true) {
+                $days === null => '.',
+                $days < 0 => '; by the line it is below its minimum.',
+                default => '; at its minimum '.Words::fromNow($days).'.',
+            };
     }
 
     /** @return list<GaugeLine> from the first reading to where it meets the minimum, or a little beyond today */

@@ -283,7 +283,8 @@ final class Card extends Model
 
         return $this->worked()
             ? 0.0
-            : $this->hours * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', Step::DONE)->count() / ($steps + 1));
+            : $this->hours
+                * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', Step::DONE)->count() / ($steps + 1));
     }
 
     /** Whether the manual still stands at the revision the card was written from. */

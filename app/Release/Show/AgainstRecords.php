@@ -82,7 +82,8 @@ final class AgainstRecords
             foreach ($some as $card => $steps) {
                 foreach ($steps as $no => [$who, $at]) {
                     $row = $rows->get("{$card}/{$no}");
-                    if ($row?->state !== 'done' || $who !== "{$row->name} ({$row->stamp})" || ! self::same($row->done_at, $at)) {
+                    if ($row?->state !== 'done' || $who !== "{$row->name} ({$row->stamp})"
+                        || ! self::same($row->done_at, $at)) {
                         $found[] = "Step {$no} of ".($row === null ? $card : "card {$row->number}")
                             ." is not as it was: {$who} did it at {$at}.";
                     }
@@ -105,7 +106,7 @@ final class AgainstRecords
                 json_decode($r->data, true),
                 array_flip(['number', 'place', 'extent', 'severity']),
             );
-            if (array_filter($said, static fn(mixed $v, string $k): bool => $r->{$k} !== $v, ARRAY_FILTER_USE_BOTH) !== []) {
+            if (array_diff_assoc($said, (array) $r) !== []) {
                 $found[] = "Finding {$said['number']} is not as {$r->who} raised it at {$r->at}.";
             }
         }

@@ -33,7 +33,9 @@ final readonly class MakeCard
         $panels = $own['panels'] ?? [];
         // What a visit makes by itself, panels and jacks, is no work on the system.
         $covers = $own['covers'] ?? $template->covers
-            ?? ($template->makes === null ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter) : []);
+            ?? ($template->makes === null
+                ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter)
+                : []);
         $critical = $own['critical'] ?? $template->critical || $covers !== [] || in_array(
             'inspection',
             array_column($template->steps, 'kind'),

@@ -173,7 +173,9 @@ final readonly class ShowBoard
             $open === 0 => ["Every card of {$mark} is worked; the last ended on {$when}.", 'clear'],
             $must->isBefore($exit) => [
                 "{$mark} would leave on {$when}, "
-                    .($spare === 0 ? 'later on the day than it must' : Words::count(-$spare, 'day').' later than it must')
+                    .($spare === 0
+                        ? 'later on the day than it must'
+                        : Words::count(-$spare, 'day').' later than it must')
                     .'. Take work out, add people, or agree on a later day.',
                 'stop',
             ],
@@ -213,7 +215,9 @@ final readonly class ShowBoard
             $card->on_chain && ! $card->worked(),
             ! $card->worked() && ($to->isBefore($now) || ($card->begun_at === null && $from->isBefore($now))),
             $this->clock->local($from).' to '
-                .($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number ? $this->clock->time($to) : $this->clock->local($to)),
+                .($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number
+                    ? $this->clock->time($to)
+                    : $this->clock->local($to)),
             implode(
                 ', ',
                 array_map(
@@ -230,7 +234,9 @@ final readonly class ShowBoard
             },
             $card->first
                 ? 'put before others by the controller'
-                : ($card->not_before === null ? null : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
+                : ($card->not_before === null
+                    ? null
+                    : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
             array_map(
                 static fn(string $key, string $value): string => self::BANDS[$key][$value] ?? "{$key} {$value}",
                 array_keys($card->states ?? []),

@@ -72,14 +72,17 @@ final readonly class ShowProgress
         $days = [];
         $was = null;
         $start = Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone())->epoch();
-        for ($day = Day::parse($visit->start); $day->number <= $this->clock->today()->number && count($days) < 120; $day = $day->plusDays(1)) {
+        $today = $this->clock->today()->number;
+        for ($day = Day::parse($visit->start); $day->number <= $today && count($days) < 120; $day = $day->plusDays(1)) {
             $on = $closed->get((string) $day);
             $forecast = $forecasts->get((string) $day);
             $exit = $forecast?->exit === null ? $was : Instant::parse($forecast->exit);
             $moved = $was === null || $exit === null ? 0.0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
             $raised = $findings->filter(fn(Finding $f): bool => $this->day($f->raised_at) === (string) $day)->count();
             $open = $findings->filter(
-                fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null ? $f->state !== Finding::FIXED : $this->day($f->settled_at) > (string) $day),
+                fn(Finding $f): bool => $this->day($f->raised_at) <= (string) $day && ($f->settled_at === null
+                    ? $f->state !== Finding::FIXED
+                    : $this->day($f->settled_at) > (string) $day),
             )
                 ->count();
             $days[] = new ProgressDay(

@@ -251,7 +251,8 @@ final readonly class ShowWindow
     {
         $days = [];
         $last = $this->clock->today();
-        for ($day = Day::fromNumber(max(Day::parse($visit->start)->number, $last->number - 60)); $day->number <= $last->number; $day = $day->plusDays(1)) {
+        $first = Day::fromNumber(max(Day::parse($visit->start)->number, $last->number - 60));
+        for ($day = $first; $day->number <= $last->number; $day = $day->plusDays(1)) {
             $end = Instant::firstAfter($day, $this->clock->zone());
             $now = $day->number === $last->number;
             $w = $now ? $today : $window($end);
@@ -331,7 +332,9 @@ final readonly class ShowWindow
         $more = $window->findings->expectedMore;
         $holds = 'The fix window holds with a chance of '.self::percent($chance);
         $findings = Words::count($found, 'finding').' so far'
-            .($more < 0.5 ? ', no more to expect.' : ', about '.Words::count((int) round($more), 'more', 'more').' to come.');
+            .($more < 0.5
+                ? ', no more to expect.'
+                : ', about '.Words::count((int) round($more), 'more', 'more').' to come.');
 
         $state = FixWindow::state($chance);
 

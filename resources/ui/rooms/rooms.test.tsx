@@ -424,21 +424,6 @@ describe('people', () => {
         expect(words).toContain('last day 2026-08-31');
     });
 
-    it('says that a PIN is not chosen, that rest is short, and what was entered', () => {
-        const { words } = shown(room([]));
-        expect(words).toContain('has not chosen a PIN yet, and signs nothing until then');
-        expect(words).toContain('Only 8 h of rest');
-        expect(words).toContain('11 May to 15 May: leave');
-        expect(words).toContain('the engine skill renewed');
-        const plain = shown(
-            room([], { ownPin: true, rest: [], entries: [], person: { ...person, away: [] }, held: [] }),
-        ).words;
-        expect(plain).not.toContain('has not chosen a PIN');
-        expect(plain).toContain('The usual week, with rest enough');
-        expect(plain).toContain('Nothing since they were first entered.');
-        expect(plain).toContain('Nothing yet. Skills, type ratings');
-    });
-
     it('lists lapses as fuses, with what they hit and how to get there', () => {
         const crew = (lapses: Schemas['LapseView'][], may: string[]): Schemas['CrewView'] => ({
             sentence: 's',

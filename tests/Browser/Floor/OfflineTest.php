@@ -86,8 +86,8 @@ final class OfflineTest extends BrowserCase
         );
         // As if it had been taken back: the step is open, and its device is off.
         self::$stage->database()->exec(
-            "update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} and "
-                ."no = 3; update safing_devices set removed_at = '2026-05-05T12:00:00Z', removed_by = fitted_by where "
+            "update steps set state = 'open', result = null, done_by = null, done_at = null where card_id = {$card} "
+                ."and no = 3; update safing_devices set removed_at = '2026-05-05T12:00:00Z', removed_by = fitted_by where "
                 ."fitted_step_id = (select id from steps where card_id = {$card} and no = 3) and removed_at is null",
         );
         $oda->go("/floor/{$card}")->find('[data-testid="step-3"]');

@@ -79,14 +79,16 @@ final class ReadingTest extends WorldCase
         $limit = $step->spec['reading']['limit'];
         $good = (string) (($limit['nominal'] ?? null) ?? (isset($limit['min'], $limit['max'])
             ? ($limit['min'] + $limit['max']) / 2 : ($limit['min'] ?? $limit['max'])));
-        $read = fn(string $entry): TestResponse => $this->work($card, 6, 'read', ['entry' => $entry, 'tool' => 'PG-21']);
+        $read = fn(string $entry): TestResponse
+            => $this->work($card, 6, 'read', ['entry' => $entry, 'tool' => 'PG-21']);
         $at = static fn(int $s) => app(Clock::class)->start(Instant::parse(sprintf('2026-05-05T12:20:%02dZ', $s)));
         $at(0);
         $this->work($card, 6, 'start')->assertOk();
         $at(5);
         self::assertStringContainsString('Held for 5 of 6 seconds', $read($good)->assertStatus(422)->json('message'));
         $at(6);
-        $read((string) (isset($limit['min']) ? $limit['min'] - 20 : $limit['max'] + 20))->assertOk()->assertJsonPath('next', 6);
+        $bad = isset($limit['min']) ? $limit['min'] - 20 : $limit['max'] + 20;
+        $read((string) $bad)->assertOk()->assertJsonPath('next', 6);
         self::assertSame(['open', null], [$step->refresh()->state, $step->started_at]);
         $read($good)->assertStatus(422)->assertJsonPath('message', 'Start the hold first.');
         $this->work($card, 6, 'start')->assertOk();

@@ -185,7 +185,8 @@ final class OneAnswerTest extends WorldCase
         $address = $this->as('ines', 'POST', 'calendar-links', ['name' => 'one answer'])->assertCreated()
             ->json('address');
         app('auth')->forgetGuards();
-        $events = FleetTest::readByAnother((string) $this->get((string) parse_url($address, PHP_URL_PATH))->getContent());
+        $ics = (string) $this->get((string) parse_url($address, PHP_URL_PATH))->getContent();
+        $events = FleetTest::readByAnother($ics);
         $days = ['due' => [], 'deferral' => []];
         foreach ($events as $event) {
             $kind = explode('-', $event['uid'])[0];
@@ -201,7 +202,7 @@ final class OneAnswerTest extends WorldCase
         self::assertEqualsCanonicalizing($fuses, $days['deferral']);
         foreach ($days['due'] as $due) {
             [$mark, $date] = explode(' ', $due);
-            self::assertContains($date, array_column($aircraft[$mark]['items'], 'date'), "{$due}: the feed and its page");
+            self::assertContains($date, array_column($aircraft[$mark]['items'], 'date'), "{$due}: feed and page");
         }
     }
 

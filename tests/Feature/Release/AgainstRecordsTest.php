@@ -52,7 +52,8 @@ final class AgainstRecordsTest extends WorldCase
         }
         $this->work($open, 2, 'reopen', ['note' => 'again'])->assertOk();
         $this->as('oda', 'POST', "cards/{$open->id}/findings", [
-            'version' => $open->refresh()->version, 'place' => 'spinner, lower', 'extent' => 'a nick', 'severity' => 'minor',
+            'version' => $open->refresh()->version, 'place' => 'spinner, lower', 'extent' => 'a nick',
+            'severity' => 'minor',
         ])->assertOk();
     }
 
@@ -85,7 +86,8 @@ final class AgainstRecordsTest extends WorldCase
             'A reading is not as it was taken',
         ];
         yield 'a step that somebody else did' => [
-            'update steps set done_by = 1 where card_id = {worked} and no = 1', 'is not as it was: Oda Fenn (T27) did it',
+            'update steps set done_by = 1 where card_id = {worked} and no = 1',
+            'is not as it was: Oda Fenn (T27) did it',
         ];
         yield 'a step done earlier' => [
             "update steps set done_at = '2026-05-04T10:00:00Z' where card_id = {worked} and no = 1", 'Step 1 of card',

@@ -166,7 +166,7 @@ final class RoutesTest extends WorldCase
             self::assertSame($again === false, $once === false, $route->uri());
             if ($count !== false && $once !== false) {
                 $seen++;
-                self::assertSame([$again, $count, $once], array_values(collect([$again, $count, $once])->sort()->all()));
+                self::assertTrue($again < $count && $count < $once, $route->uri());
             }
         }
         self::assertGreaterThan(5, $seen);
@@ -175,8 +175,11 @@ final class RoutesTest extends WorldCase
     public function test_the_table_and_the_description_name_every_route(): void
     {
         $pattern = static fn(string $path): string => (string) preg_replace(
-            ['/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|(?<=held\/)\w+|BM-TRK|CT-03/'],
-            ['', '*'],
+            [
+                '/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|(?<=held\/)\w+/',
+                '/BM-TRK|CT-03/',
+            ],
+            ['', '*', '*'],
             $path,
         );
         $routes = array_filter(
