@@ -14,6 +14,7 @@ use App\Floor\Model\Finding;
 use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Shared\Words;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Deferrals\ClockResult;
 use Jorvel\Core\Fleet\FleetState;
@@ -82,6 +83,9 @@ final readonly class ShowDeferrals
         $clock = $this->deferrals->read($d, $d->aircraft);
         $today = $this->clock->today();
 
+        // What it runs out by is said in its sentence already.
+        $left = Arr::except($clock->usageLeft, $clock->status === 'expired' ? [] : [(string) $clock->driver]);
+
         return new DeferralView(
             $d->id,
             $d->aircraft->mark,
@@ -99,8 +103,8 @@ final readonly class ShowDeferrals
                 ', ',
                 array_map(
                     static fn(string $c, float $v): string => Words::amount($v, $c).' left',
-                    array_keys($clock->usageLeft),
-                    $clock->usageLeft,
+                    array_keys($left),
+                    $left,
                 ),
             ),
             (string) $clock->driver,

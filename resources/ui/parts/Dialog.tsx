@@ -21,7 +21,7 @@ export function Dialog({
                 <Radix.Overlay className="fixed inset-0 z-40 bg-veil" />
                 <Radix.Content
                     aria-describedby={undefined}
-                    className={`fixed top-[10vh] left-1/2 z-50 max-h-[82vh] w-[94vw] -translate-x-1/2 overflow-auto rounded-xl border border-rule bg-paper p-6 ${wide ? 'max-w-4xl' : 'max-w-lg'}`}
+                    className={`fixed top-[4vh] left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 overflow-auto rounded-xl border border-rule bg-paper p-6 ${wide ? 'max-w-4xl' : 'max-w-lg'}`}
                 >
                     <Radix.Title className="mb-3 text-[1.25rem] font-semibold">{title}</Radix.Title>
                     {children}

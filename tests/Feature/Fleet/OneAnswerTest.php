@@ -8,6 +8,8 @@ use App\Deferrals\Model\Deferral;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\ItemStatus;
 use App\Shared\Csv;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -50,12 +52,10 @@ final class OneAnswerTest extends WorldCase
     /** Flying, what was done, rates, deferrals: anything that moves a date. */
     private function shake(): void
     {
-        foreach (ItemStatus::inRandomOrder(mt_rand())->limit(120)->get() as $status) {
-            if ($status->date !== null) {
-                ItemStatus::whereKey($status->id)->update([
-                    'date' => (string) Day::parse($status->date)->plusDays(-mt_rand(0, 40)),
-                ]);
-            }
+        foreach (self::some(ItemStatus::orderBy('id')->get(), 120) as $status) {
+            ItemStatus::whereKey($status->id)->update([
+                'date' => (string) Day::parse($status->date)->plusDays(-mt_rand(0, 40)),
+            ]);
         }
         foreach (Deferral::where('state', 'open')->get() as $deferral) {
             $at = strtotime($deferral->discovered_at) - mt_rand(-1, 3) * 43_200;
@@ -63,7 +63,7 @@ final class OneAnswerTest extends WorldCase
         }
         DB::table('due_sheets')->delete();
         $applied = 0;
-        foreach (Aircraft::inRandomOrder(mt_rand())->limit(6)->get() as $one) {
+        foreach (self::some(Aircraft::orderBy('id')->get(), 6) as $one) {
             $rates = array_map(static fn(float|int $r): float => round($r * mt_rand(50, 200) / 100, 1), $one->rates);
             $changes = ['changes' => [['kind' => 'use', 'mark' => $one->mark, 'rates' => $rates]]];
             $base = $this->as('ines', 'POST', 'what-if', $changes)->assertOk()->json('base');
@@ -72,6 +72,21 @@ final class OneAnswerTest extends WorldCase
                 ? 1 : 0;
         }
         self::assertGreaterThan(1, $applied);
+    }
+
+    /**
+     * @template T of Model
+     *
+     * @param Collection<int, T> $of
+     *
+     * @return list<T> as many of them, the same at every run
+     */
+    private static function some(Collection $of, int $many): array
+    {
+        $all = $of->all();
+        shuffle($all);
+
+        return array_slice($all, 0, $many);
     }
 
     /** @return array<string, array<string, mixed>> rows of the room Fleet by aircraft */
