@@ -4,234 +4,283 @@ declare(strict_types=1);
 
 namespace App\Now;
 
-use Illuminate\Database\Query\Builder;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\AircraftType;
+use App\Fleet\Model\ComponentTenure;
+use App\Fleet\Model\ItemStatus;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Library\Model\ProgrammeItem;
+use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Floor\CardProgress;
-use Jorvel\Core\Floor\How;
-use Jorvel\Core\Floor\Touch;
-use Jorvel\Core\Now\Acting;
-use Jorvel\Core\Now\CardRef;
-use Jorvel\Core\Now\DeviceOn;
-use Jorvel\Core\Now\LoanOut;
+use Jorvel\Core\Fleet\Flying;
+use Jorvel\Core\Fleet\LastDone;
+use Jorvel\Core\Fleet\Takes;
+use Jorvel\Core\Fleet\VisitSpan;
+use Jorvel\Core\Floor\FindingProgress;
+use Jorvel\Core\Now\AircraftNow;
+use Jorvel\Core\Now\BottleNow;
+use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Now\OnAircraft;
-use Jorvel\Core\Now\PersonAt;
-use Jorvel\Core\Shared\Instant;
-use stdClass;
+use Jorvel\Core\Now\PartGone;
+use Jorvel\Core\Shared\Day;
+use PDO;
+use WeakMap;
 
-/**
- * The one maker of what is at an aircraft: every presence, device, act, loan and begun card of it, whatever visit they
- * belong to.
- */
+/** The one maker of the picture of an aircraft. */
 final class LoadAircraft
 {
-    private const CARD = [
-        'cards.aircraft_id', 'cards.id as card_id', 'cards.number', 'cards.title as card_title',
-        'cards.state as card_state', 'cards.zone',
-        'cards.systems as card_systems', 'cards.visit_id', 'visits.title as visit_title',
-    ];
+    /** @var WeakMap<Aircraft, array<array-key, LastDone>> by item's key */
+    private WeakMap $last;
 
-    public function on(int $aircraftId): OnAircraft
+    /** @var WeakMap<Aircraft, OnAircraft> */
+    private WeakMap $on;
+
+    /** @var WeakMap<AircraftType, array<string, list<PreparedItem>>> by harsh conditions met, '' for none */
+    private WeakMap $prepared;
+
+    public function __construct(
+        private readonly LoadFlying $flying,
+        private readonly LoadOnAircraft $at,
+        private readonly LoadDeferral $deferral,
+    ) {
+        $this->last = new WeakMap;
+        $this->on = new WeakMap;
+        $this->prepared = new WeakMap;
+    }
+
+    /** @return Builder<Aircraft> with everything that its picture is made of */
+    public function query(): Builder
     {
-        return $this->all([$aircraftId])[$aircraftId];
+        return Aircraft::query()->with([
+            ...self::rows(), 'type.items', 'fleet', 'home', 'deferrals.listedItem', 'tenures.component.readings',
+        ]);
+    }
+
+    /** @return array<array-key, mixed> the relations of an aircraft from which its picture is made without what falls due */
+    public static function with(): array
+    {
+        return [...self::rows(), 'type.items:id,type_id,code,includes'];
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function rows(): array
+    {
+        return [
+            'sectors', 'deferrals', 'emptied.component',
+            // What was fixed is of no more concern, unless a device still hangs on it.
+            'findings' => static fn($q) => $q->where(static fn($q) => $q
+                ->where('findings.state', '!=', Finding::FIXED)
+                ->orWhereIn('id', SafingDevice::whereNull('removed_at')->select('carried_by'))),
+            'visits' => static fn($q) => $q->where('state', '!=', Visit::RELEASED)
+                ->with('cards:id,visit_id,item_id,component_id'),
+        ];
     }
 
     /**
-     * @param list<int> $ids of aircraft
+     * The picture of an aircraft, of the rows at hand: as they are saved, or as they are supposed.
      *
-     * @return array<int, OnAircraft> by aircraft; one query, however many there are
+     * @param Aircraft $aircraft as of {@see query()}
+     * @param iterable<ProgrammeItem>|null $programme another programme than the type's present one, for a preview
      */
-    public function all(array $ids): array
+    public function of(Aircraft $aircraft, ?iterable $programme = null): AircraftFile
     {
-        $ids = array_values(array_unique($ids));
-        $rows = $this->people($ids)
-            ->unionAll($this->devices($ids))
-            ->unionAll($this->acting($ids))
-            ->unionAll($this->loans($ids))
-            ->unionAll($this->begun($ids))
-            ->orderBy('placed')->orderBy('row_id')->get();
-        $on = array_fill_keys($ids, ['person' => [], 'device' => [], 'act' => [], 'loan' => [], 'begun' => []]);
-        foreach ($rows as $row) {
-            $more = json_decode($row->more, true, 8, JSON_THROW_ON_ERROR);
-            $on[(int) $row->aircraft_id][$row->what][] = match ($row->what) {
-                'person' => self::person($row, $more),
-                'device' => self::device($row, $more),
-                'act' => self::act($row, $more),
-                'loan' => new LoanOut(
-                    (string) $row->row_id,
-                    $more['what'],
-                    $more['quantity'],
-                    self::card($row),
-                    $more['name'],
-                    Instant::parse($more['out_at']),
-                ),
-                default => self::card($row),
-            };
+        if (! isset($this->last[$aircraft])) {
+            $this->read(collect([$aircraft]));
+        }
+        $flying = $this->flying->of($aircraft);
+        $items = $rows = $fitted = [];
+        $last = $this->last[$aircraft];
+        foreach ($this->prepared($aircraft, $programme) as $item) {
+            if ($item->component === null) {
+                $items[] = new ItemNow((string) $item->id, $item->never, $flying, $last[$item->id] ?? null);
+                $rows[] = [$item, null];
+
+                continue;
+            }
+            foreach ($fitted[$item->component] ??= $this->fitted($aircraft, $item->component) as [$tenure, $flown]) {
+                $key = ItemNow::keyOf($item->id, $tenure->component_id);
+                $items[] = new ItemNow($key, $item->never, $flown, $last[$key] ?? null);
+                $rows[] = [$item, $tenure];
+            }
         }
 
-        return array_map(
-            static fn(array $of): OnAircraft => new OnAircraft(
-                $of['person'],
-                $of['device'],
-                $of['act'],
-                $of['loan'],
-                $of['begun'],
-            ),
-            $on,
-        );
-    }
-
-    /** @param list<int> $ids */
-    private function people(array $ids): Builder
-    {
-        $query = $this->onCards('presences', $ids)->join('people', 'people.id', '=', 'presences.person_id');
-
-        return self::part(
-            $query,
-            'person',
-            'presences.id',
-            "''",
-            ['person' => 'people.id', 'name' => 'people.name', 'since' => 'presences.since'],
-        );
-    }
-
-    /** @param list<int> $ids */
-    private function devices(array $ids): Builder
-    {
-        $query = $this->onCards('safing_devices', $ids)
-            ->join('people', 'people.id', '=', 'safing_devices.fitted_by')
-            ->whereNull('removed_at');
-
-        return self::part($query, 'device', 'safing_devices.id', 'safing_devices.fitted_at', [
-            'kind' => 'safing_devices.kind', 'place' => 'safing_devices.place', 'against' => 'safing_devices.against',
-            'open_line' => 'safing_devices.open_line', 'carried_by' => 'safing_devices.carried_by',
-            'name' => 'people.name', 'since' => 'safing_devices.fitted_at',
-        ]);
-    }
-
-    /** @param list<int> $ids */
-    private function acting(array $ids): Builder
-    {
-        $query = $this->onCards('acting', $ids)->join('steps', 'steps.id', '=', 'acting.step_id')
-            ->join('people', 'people.id', '=', 'acting.begun_by')->whereNull('acting.ended_at');
-
-        return self::part($query, 'act', 'acting.id', "''", [
-            'how' => 'acting.how', 'systems' => 'acting.systems', 'running' => 'acting.running',
-            'since' => 'acting.since',
-            'no' => 'steps.no', 'title' => 'steps.title', 'name' => 'people.name',
-        ]);
-    }
-
-    /** @param list<int> $ids */
-    private function loans(array $ids): Builder
-    {
-        $query = $this->onCards('tool_loans', $ids)
-            ->join('people', 'people.id', '=', 'tool_loans.person_id')
-            ->whereNull('tool_loans.in_at');
-
-        return self::part($query, 'loan', 'tool_loans.id', "''", [
-            'what' => 'tool_loans.what', 'quantity' => 'tool_loans.quantity', 'out_at' => 'tool_loans.out_at',
-            'name' => 'people.name',
-        ]);
-    }
-
-    /** @param list<int> $ids */
-    private function begun(array $ids): Builder
-    {
-        $query = DB::table('cards')->whereIn('cards.aircraft_id', $ids)
-            ->join('visits', 'visits.id', '=', 'cards.visit_id')
-            ->whereIn('cards.state', [CardProgress::InWork->value, CardProgress::Signed->value]);
-
-        return self::part($query, 'begun', 'cards.id', "''", []);
-    }
-
-    /** @param list<int> $ids */
-    private function onCards(string $table, array $ids): Builder
-    {
-        return DB::table($table)->join('cards', 'cards.id', '=', "{$table}.card_id")
-            ->join('visits', 'visits.id', '=', 'cards.visit_id')
-            ->whereIn('cards.aircraft_id', $ids);
+        return new AircraftFile($aircraft, $this->picture($aircraft, $flying, $items, self::bottles($aircraft)), $rows);
     }
 
     /**
-     * One kind of thing at the aircraft, in the columns all kinds share: its card's, and its own as one object.
+     * The same without what falls due, for who does not ask that.
      *
-     * @param array<string, string> $more column by name
+     * @param Aircraft $aircraft with {@see with()}
      */
-    private static function part(Builder $query, string $what, string $id, string $placed, array $more): Builder
+    public function withoutDue(Aircraft $aircraft): AircraftNow
     {
-        $pairs = implode(
-            ', ',
-            array_map(
-                static fn(string $name, string $column): string => "'{$name}', {$column}",
-                array_keys($more),
-                $more,
-            ),
-        );
-
-        return $query->select(self::CARD)
-            ->selectRaw("'{$what}' as what, {$id} as row_id, {$placed} as placed, json_object({$pairs}) as more");
+        return $this->picture($aircraft, $this->flying->of($aircraft), null, null);
     }
 
-    /** @param array<string, mixed> $more */
-    private static function person(stdClass $row, array $more): PersonAt
+    /**
+     * Reads when everything was last done, and what is at them, for many aircraft at once.
+     *
+     * @param Collection<int, Aircraft> $aircraft
+     */
+    public function read(Collection $aircraft): void
     {
-        return new PersonAt(
-            (string) $more['person'],
-            $more['name'],
-            self::card($row),
-            new Touch(self::list($row->card_systems), $row->zone),
-            Instant::parse($more['since']),
+        $last = $days = [];
+        $ids = $aircraft->pluck('id')->all();
+        $own = DB::table('item_statuses')->whereIn('aircraft_id', $ids)
+            ->whereNull('component_id')
+            ->select(['aircraft_id', 'item_id', DB::raw('null'), 'date', 'counters', 'planned']);
+        $fitted = DB::table('item_statuses')->join('tenures', 'tenures.component_id', '=', 'item_statuses.component_id')
+            ->whereNull('tenures.to_date')
+            ->whereIn('tenures.aircraft_id', $ids)
+            ->select(['tenures.aircraft_id', 'item_id', 'item_statuses.component_id', 'date', 'counters', 'planned']);
+        foreach ([$own, $fitted] as $query) {
+            foreach (self::lists($query) as [$craft, $item, $component, $date, $counters, $planned]) {
+                $day = $days[$date] ??= Day::parse($date);
+                $last[$craft][$component === null ? $item : "{$item}:{$component}"] = ItemStatus::last($day, $counters, $planned);
+            }
+        }
+        foreach ($aircraft as $one) {
+            $this->last[$one] = $last[$one->id] ?? [];
+        }
+        $this->readOn($aircraft);
+    }
+
+    /**
+     * Reads what is at many aircraft at once.
+     *
+     * @param Collection<int, Aircraft> $aircraft
+     */
+    public function readOn(Collection $aircraft): void
+    {
+        $on = $this->at->all(array_values($aircraft->pluck('id')->all()));
+        foreach ($aircraft as $one) {
+            $this->on[$one] = $on[$one->id];
+        }
+    }
+
+    /** @return list<BottleNow> */
+    private static function bottles(Aircraft $aircraft): array
+    {
+        $bottles = [];
+        foreach ($aircraft->tenures as $tenure) {
+            $trend = $tenure->component->trend();
+            if ($trend !== null) {
+                $bottles[] = new BottleNow((string) $tenure->component_id, $trend);
+            }
+        }
+
+        return $bottles;
+    }
+
+    /**
+     * @param list<ItemNow>|null $items
+     * @param list<BottleNow>|null $bottles
+     */
+    private function picture(Aircraft $aircraft, Flying $flying, ?array $items, ?array $bottles): AircraftNow
+    {
+        if (! isset($this->on[$aircraft])) {
+            $this->readOn(collect([$aircraft]));
+        }
+        $takes = $aircraft->visits->isEmpty() ? null : self::takes($aircraft->type);
+
+        return new AircraftNow(
+            (string) $aircraft->id,
+            $flying,
+            $items,
+            $bottles,
+            array_values($aircraft->emptied->map(static fn(ComponentTenure $t): PartGone => new PartGone(
+                (string) $t->id,
+                Day::parse((string) $t->to_date),
+            ))->all()),
+            array_values($aircraft->deferrals->map($this->deferral->of(...))->all()),
+            $aircraft->findings->mapWithKeys(static fn(Finding $f): array => [
+                (string) $f->id => FindingProgress::from($f->state),
+            ])->all(),
+            array_values($aircraft->visits->map(fn(Visit $v): VisitSpan => $this->flying->span(
+                $v,
+                $v->cards->flatMap(static fn(Card $c): array => $takes?->stops(...self::on($c)) ?? [])->all(),
+            ))->all()),
+            $this->on[$aircraft],
         );
     }
 
-    /** @param array<string, mixed> $more */
-    private static function device(stdClass $row, array $more): DeviceOn
+    /** What the cards of a type take, by what its items include. */
+    public static function takes(AircraftType $type): Takes
     {
-        return new DeviceOn(
-            (string) $row->row_id,
-            $more['kind'],
-            $more['place'],
-            new Touch(self::list($more['against']), $row->zone),
-            (bool) $more['open_line'],
-            self::card($row),
-            $more['name'],
-            $more['carried_by'] === null ? null : (string) $more['carried_by'],
-            Instant::parse($more['since']),
-        );
+        $ids = $type->items->pluck('id', 'code');
+
+        return new Takes($type->items->keyBy('id')->map(static fn(ProgrammeItem $i): array => array_values(array_map(
+            strval(...),
+            array_intersect_key($ids->all(), array_flip($i->includes)),
+        )))->filter()->all());
     }
 
-    /** @param array<string, mixed> $more */
-    private static function act(stdClass $row, array $more): Acting
+    /** @return array{string|null, string|null} the item that a card does, and the component on which it works */
+    public static function on(Card $card): array
     {
-        return new Acting(
-            (string) $row->row_id,
-            self::card($row),
-            $more['no'],
-            $more['title'],
-            How::from($more['how']),
-            self::list($more['systems']),
-            new Touch(self::list($more['systems']), $row->zone),
-            Instant::parse($more['since']),
-            (bool) $more['running'],
-            $more['name'],
-        );
+        return [
+            $card->item_id === null ? null : (string) $card->item_id,
+            $card->component_id === null ? null : (string) $card->component_id,
+        ];
     }
 
-    private static function card(stdClass $row): CardRef
+    /**
+     * The programme as it is for an aircraft under its conditions, made ready once for all that share it.
+     *
+     * @param iterable<ProgrammeItem>|null $programme
+     *
+     * @return list<PreparedItem>
+     */
+    private function prepared(Aircraft $aircraft, ?iterable $programme): array
     {
-        return new CardRef(
-            (string) $row->card_id,
-            $row->number,
-            $row->card_title,
-            CardProgress::from($row->card_state),
-            (string) $row->visit_id,
-            $row->visit_title,
-        );
+        $conditions = $aircraft->harshConditions();
+        $under = static fn(PreparedItem $i): PreparedItem => $i->under($conditions);
+        if ($programme !== null) {
+            return array_map($under, PreparedItem::all($programme));
+        }
+        sort($conditions);
+        $key = implode(',', $conditions);
+        $known = $this->prepared[$aircraft->type] ?? ['' => PreparedItem::all($aircraft->type->items)];
+        $known[$key] ??= array_map($under, $known['']);
+        $this->prepared[$aircraft->type] = $known;
+
+        return $known[$key];
     }
 
-    /** @return list<string> */
-    private static function list(?string $json): array
+    /**
+     * What of a kind is fitted, with what it flies: as its aircraft does, in its own counters.
+     *
+     * @return list<array{ComponentTenure, Flying}>
+     */
+    private function fitted(Aircraft $aircraft, string $kind): array
     {
-        return $json === null ? [] : array_values(json_decode($json, true, 8, JSON_THROW_ON_ERROR));
+        $out = [];
+        $plan = $this->flying->plan($aircraft);
+        foreach ($aircraft->tenures as $tenure) {
+            if ($tenure->component->kind === $kind) {
+                $out[] = [$tenure, $this->flying->component($aircraft, $tenure, $plan)];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Rows as bare lists: of a large fleet there are tens of thousands.
+     *
+     * @return iterable<array{int, int, int|null, string, string, string|null}>
+     */
+    private static function lists(QueryBuilder $query): iterable
+    {
+        $statement = DB::connection()->getPdo()->prepare($query->toSql());
+        $statement->execute($query->getBindings());
+        $statement->setFetchMode(PDO::FETCH_NUM);
+
+        return $statement;
     }
 }

@@ -90,7 +90,7 @@ final readonly class LoadCard
         ],
     ];
 
-    public function __construct(private LoadAircraft $aircraft, private Clock $clock, private Directory $people) {}
+    public function __construct(private LoadOnAircraft $aircraft, private Clock $clock, private Directory $people) {}
 
     public function __invoke(int $cardId): CardFile
     {

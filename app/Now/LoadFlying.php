@@ -7,6 +7,7 @@ namespace App\Now;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\ComponentTenure;
 use App\Fleet\Model\Sector;
+use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Closure;
 use Jorvel\Core\Fleet\Flying;
@@ -20,8 +21,10 @@ use Jorvel\Core\Shared\Day;
  * its week, its sectors, and the visits in which it stands. Whoever forecasts anything asks this, so that two forecasts
  * of one limit agree.
  */
-final class LoadFlying
+final readonly class LoadFlying
 {
+    public function __construct(private Clock $clock) {}
+
     /** @return array<array-key, string|Closure> the relations of an aircraft that it reads */
     public static function with(): array
     {
@@ -76,21 +79,25 @@ final class LoadFlying
                 Day::parse($s->date),
                 array_map(floatval(...), $s->use),
             ])->all()),
-            array_values(
-                $aircraft->visits
-                    ->map(static fn(Visit $v): array => [Day::parse($v->start), Day::parse($v->end)])
-                    ->all(),
-            ),
+            array_values($aircraft->visits->map(function (Visit $v): array {
+                $span = $this->span($v);
+
+                return [$span->from, $span->to];
+            })->all()),
         );
     }
 
     /**
-     * A visit's days, with what it takes away.
+     * The days on which an aircraft stands in a visit, with what it takes away.
      *
      * @param list<string> $takes ids of stops
      */
-    public static function span(Visit $visit, array $takes = []): VisitSpan
+    public function span(Visit $visit, array $takes = []): VisitSpan
     {
-        return VisitSpan::of(Day::parse($visit->start), Day::parse($visit->end), $takes);
+        [$from, $to] = [Day::parse($visit->start), Day::parse($visit->end)];
+
+        return $visit->state === Visit::IN_WORK
+            ? VisitSpan::begun($from, $to, $this->clock->today(), $takes)
+            : VisitSpan::of($from, $to, $takes);
     }
 }

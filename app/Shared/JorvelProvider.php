@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shared;
 
+use App\Now\LoadAircraft;
 use App\Shared\Http\Intention;
 use App\Shared\Http\QuietSessions;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -28,6 +29,7 @@ final class JorvelProvider extends ServiceProvider
     {
         $this->app->scoped(Clock::class);
         $this->app->scoped(Memo::class);
+        $this->app->scoped(LoadAircraft::class);
         $this->app->scoped(Records::class);
         $this->app->scoped(Intention::class);
         Connection::resolverFor(

@@ -68,7 +68,7 @@ final readonly class Defer
                 'counted_to' => $finding->aircraft->counters_as_of, 'placard' => $item->placard,
                 'procedure_done' => true, 'state' => 'open',
             ]);
-            $finding->update(['state' => 'deferred']);
+            $finding->update(['state' => 'deferred', 'settled_at' => (string) $this->clock->now()]);
             $finding->fixCard?->withdraw();
             if ($carrySafing) {
                 SafingDevice::where('card_id', $finding->card_id)->whereNull('removed_at')

@@ -136,7 +136,7 @@ final readonly class ShowDeferrals
             $f->raiser->name,
             $f->fixCard?->number,
             array_values($listed->map(function (ListedItem $i) use ($f): OptionView {
-                $clock = $this->deferrals->preview($f, $i, $f->aircraft);
+                $clock = $this->deferrals->preview($f, $i);
 
                 return new OptionView(
                     $i->id,

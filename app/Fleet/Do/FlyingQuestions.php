@@ -6,8 +6,8 @@ namespace App\Fleet\Do;
 
 use App\Fleet\FlyingWords;
 use App\Fleet\Model\Aircraft;
-use App\Now\LoadAircraft;
 use App\Now\LoadFlying;
+use App\Now\LoadOnAircraft;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Jorvel\Core\Fleet\FlyingDay;
@@ -28,7 +28,7 @@ final class FlyingQuestions
 
     public function __construct(
         private readonly Clock $clock,
-        private readonly LoadAircraft $aircraft,
+        private readonly LoadOnAircraft $aircraft,
         private readonly LoadFlying $flying,
     ) {}
 
@@ -83,15 +83,12 @@ final class FlyingQuestions
         )];
     }
 
-    /** @return list<VisitSpan> one that has begun lasts until it is released */
+    /** @return list<VisitSpan> */
     private function visits(Aircraft $craft): array
     {
-        $today = (string) $this->clock->today();
-
-        return array_values($craft->visits->where('state', '!=', Visit::RELEASED)->map(static fn(Visit $v): VisitSpan => VisitSpan::of(
-            Day::parse($v->start),
-            Day::parse($v->state === Visit::IN_WORK ? max($v->end, $today) : $v->end),
-        ))->all());
+        return array_values($craft->visits->where('state', '!=', Visit::RELEASED)->map(
+            fn(Visit $v): VisitSpan => $this->flying->span($v),
+        )->all());
     }
 
     /** @return list<Day> */

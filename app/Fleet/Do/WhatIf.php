@@ -19,6 +19,7 @@ use App\Shared\Refused;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -29,7 +30,12 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class WhatIf
 {
-    public function __construct(private DueBook $book, private ShowReach $reach, private Records $records) {}
+    public function __construct(
+        private DueBook $book,
+        private ShowReach $reach,
+        private LoadFlying $flying,
+        private Records $records,
+    ) {}
 
     /**
      * @param list<Change> $changes
@@ -187,7 +193,7 @@ final readonly class WhatIf
             throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");
         }
         foreach ($one->visits as $other) {
-            if ($other->id !== $id && LoadFlying::span($other)->overlaps($from, $to)) {
+            if ($other->id !== $id && $this->flying->span($other)->overlaps($from, $to)) {
                 throw Refused::because(
                     "{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose "
                         .'other dates.',
@@ -200,11 +206,10 @@ final readonly class WhatIf
 
     private function compare(Aircraft $was, Aircraft $is): WhatIfRow
     {
-        [$before, $after] = [$this->book->items($was), $this->book->items($is)];
-        $plans = $this->book->plans($is);
-        $old = $before->keyBy(static fn(DueRow $r): string => $r->key());
+        [$before, $after] = [$this->book->page($was), $this->book->page($is)];
+        $old = $before->items()->keyBy(static fn(DueRow $r): string => $r->key());
         $items = [];
-        foreach ($after as $row) {
+        foreach ($after->items() as $row) {
             $from = $old[$row->key()]->due->forecast ?? null;
             $to = $row->due->forecast;
             $trouble = $this->trouble($is, $row);
@@ -216,13 +221,13 @@ final readonly class WhatIf
                     $from === null ? null : (string) $from,
                     $to === null ? null : (string) $to,
                     $from === null || $to === null ? null : $from->daysUntil($to),
-                    $this->book->state($plans, $row->stop(), $to, $row->due->latest)->value,
+                    $row->state->value,
                     $trouble,
                 );
             }
         }
 
-        return new WhatIfRow($was->mark, $this->reach->row($was, $before), $this->reach->row($is, $after), $items);
+        return new WhatIfRow($was->mark, $this->reach->row($before), $this->reach->row($after), $items);
     }
 
     /** Why the item would be overdue in a visit as it would be; null when it would not. */
@@ -230,7 +235,7 @@ final readonly class WhatIf
     {
         foreach ($aircraft->visits as $visit) {
             $takes = $visit->cards->contains(
-                static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $row->key(),
+                static fn($c): bool => ItemNow::keyOf($c->item_id, $c->component_id) === $row->key(),
             );
             if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy(Day::parse($visit->start))) {
                 return "must be done by {$row->due->latest}; the visit would begin on {$visit->start}";

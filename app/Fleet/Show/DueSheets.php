@@ -83,10 +83,9 @@ final readonly class DueSheets
     /** @return array{head: string, rows: string} */
     private function sheet(Aircraft $aircraft): array
     {
-        $rows = $order = $items = [];
-        $plans = $this->book->plans($aircraft);
-        foreach ($this->book->each($aircraft) as $row) {
-            $items[] = $row;
+        $rows = $order = [];
+        $page = $this->book->page($aircraft);
+        foreach ($page->rows as $row) {
             $due = $row->due;
             $order[] = $due->forecast->number ?? PHP_INT_MAX;
             $rows[] = [
@@ -94,28 +93,20 @@ final readonly class DueSheets
                 $row->on?->component_id,
                 $due->forecast?->number,
                 $due->latest?->number,
-                $this->book->state($plans, $row->stop(), $due->forecast, $due->latest)->value,
+                $row->state->value,
                 $due->driver?->unit,
                 $due->driver?->remaining,
             ];
         }
-        foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
-            $order[] = $last->number;
-            $rows[] = [
-                null,
-                $tenure->component_id,
-                $last->number,
-                $last->number,
-                $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value,
-                null,
-                null,
-            ];
+        foreach ($page->bottles() as [$tenure, $bottle]) {
+            $last = $order[] = $bottle->last->number;
+            $rows[] = [null, $tenure->component_id, $last, $last, $bottle->state->value, null, null];
         }
         asort($order);
 
         return [
             'head' => json_encode(
-                $this->reach->row($aircraft, collect($items)),
+                $this->reach->row($page),
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
             ),
             'rows' => json_encode(

@@ -14,6 +14,7 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Shared\Day;
 
 /** The due list: every item of every aircraft that falls due within so many days, the earliest first. */
@@ -69,7 +70,7 @@ final readonly class ShowDueList
                 BottleWords::CHAPTER,
                 0.0,
             ] : $items[$itemId];
-            $key = $itemId === null ? "bottle:{$componentId}" : DueRow::keyOf($itemId, $componentId);
+            $key = $itemId === null ? "bottle:{$componentId}" : ItemNow::keyOf($itemId, $componentId);
             $visit = $visits["{$id}/{$key}"] ?? null;
             $calendar = $unit === null || $unit === 'days' || $unit === 'months';
             $rows[] = new DueLine(
@@ -118,7 +119,7 @@ final readonly class ShowDueList
             'visits.title',
             'visits.start',
         ]) as $card) {
-            $out["{$card->aircraft_id}/".DueRow::keyOf($card->item_id, $card->component_id)] = "{$card->title}, {$card->start}";
+            $out["{$card->aircraft_id}/".ItemNow::keyOf($card->item_id, $card->component_id)] = "{$card->title}, {$card->start}";
         }
 
         return $out;

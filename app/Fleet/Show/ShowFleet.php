@@ -21,15 +21,12 @@ use App\Fleet\Show\View\ReachRow;
 use App\Fleet\Show\View\SectorView;
 use App\Shared\Clock;
 use App\Shared\Words;
-use App\Visits\Model\Visit;
-use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\BottleDue;
 use Jorvel\Core\Fleet\DueStatus;
 use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\PlannedAway;
 use Jorvel\Core\Fleet\Rebase;
-use Jorvel\Core\Fleet\VisitPlans;
 use Jorvel\Core\Shared\Day;
 
 /** What the room Fleet shows: the whole fleet by who stops first, or one aircraft with every item. */
@@ -80,18 +77,8 @@ final readonly class ShowFleet
     public function aircraft(string $mark): AircraftView
     {
         $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
-        $items = $this->book->items($aircraft);
-        $row = $this->reach->row($aircraft, $items);
-        $plans = $this->book->plans($aircraft);
-        $planned = [];
-        foreach (DB::table('cards')->join(
-            'visits',
-            'visits.id',
-            '=',
-            'cards.visit_id',
-        )->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->get(['item_id', 'component_id', 'visits.title']) as $card) {
-            $planned[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
-        }
+        $page = $this->book->page($aircraft);
+        $row = $this->reach->row($page);
         $aircraft->loadCount('safing');
         $mean = $this->meanFlown($aircraft);
         $counters = [];
@@ -119,7 +106,7 @@ final readonly class ShowFleet
             $aircraft->counters_as_of,
             $row,
             $counters,
-            $this->items($aircraft, $items, $planned, $plans),
+            $this->items($page),
             array_values($aircraft->tenures->map(
                 fn(ComponentTenure $t): ComponentView => $this->component($aircraft, $t),
             )->all()),
@@ -186,17 +173,13 @@ final readonly class ShowFleet
         );
     }
 
-    /**
-     * @param Collection<int, DueRow> $items
-     * @param array<string, string> $planned the visit that takes each, by key
-     *
-     * @return list<DueView> with the bottles that fall, the earliest first
-     */
-    private function items(Aircraft $aircraft, Collection $items, array $planned, VisitPlans $plans): array
+    /** @return list<DueView> with the bottles that fall, the earliest first */
+    private function items(DuePage $page): array
     {
-        $views = $items->map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null, $plans))->all();
-        foreach ($this->book->bottles($aircraft) as [$tenure, $last]) {
-            $views[] = $this->bottle($tenure, $last, $plans);
+        $planned = $page->file->carded();
+        $views = array_map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null), $page->rows);
+        foreach ($page->bottles() as [$tenure, $bottle]) {
+            $views[] = $this->bottle($tenure, $bottle);
         }
         usort(
             $views,
@@ -206,11 +189,12 @@ final readonly class ShowFleet
         return $views;
     }
 
-    private function bottle(ComponentTenure $tenure, Day $last, VisitPlans $plans): DueView
+    private function bottle(ComponentTenure $tenure, BottleDue $bottle): DueView
     {
+        $last = $bottle->last;
         $days = $this->clock->today()->daysUntil($last);
         $status = DueStatus::onDay($this->clock->today(), $last, (int) config('jorvel.warn_days'))->value;
-        $trend = $tenure->component->trend();
+        $trend = $bottle->bottle->trend;
         $unit = $tenure->component->gauge['unit'] ?? '';
 
         return new DueView(
@@ -218,12 +202,12 @@ final readonly class ShowFleet
             BottleWords::CODE,
             BottleWords::title($tenure->component),
             BottleWords::CHAPTER,
-            $this->book->state($plans, "bottle:{$tenure->component_id}", $last, $last)->value,
+            $bottle->state->value,
             $status,
             (string) $last,
             $days,
             Words::amount($days, 'days'),
-            'trend of its readings, '.Words::number($trend->slope ?? 0, 2)." {$unit} a day",
+            'trend of its readings, '.Words::number($trend->slope, 2)." {$unit} a day",
             'starts anew when it is changed or filled',
             null,
             0.0,
@@ -235,7 +219,7 @@ final readonly class ShowFleet
         );
     }
 
-    private function item(DueRow $row, ?string $visit, VisitPlans $plans): DueView
+    private function item(DueRow $row, ?string $visit): DueView
     {
         $item = $row->of->item;
         $due = $row->due;
@@ -245,7 +229,7 @@ final readonly class ShowFleet
             $item->code,
             $row->title(),
             $item->chapter,
-            $this->book->state($plans, $row->stop(), $due->forecast, $due->latest)->value,
+            $row->state->value,
             $due->status->value,
             $due->forecast === null ? null : (string) $due->forecast,
             $due->forecast === null ? null : $this->clock->today()->daysUntil($due->forecast),

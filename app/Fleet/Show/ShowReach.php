@@ -16,7 +16,7 @@ use App\Fleet\Show\View\StopView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
-use Illuminate\Support\Collection;
+use Jorvel\Core\Deferrals\ClockResult;
 use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\Stop;
@@ -25,14 +25,13 @@ use Jorvel\Core\Shared\Day;
 /** An aircraft's reach in numbers and words: what stops it, its visits as brackets, its deferrals as fuses. */
 final readonly class ShowReach
 {
-    public function __construct(private DueBook $book, private Clock $clock) {}
+    public function __construct(private Clock $clock) {}
 
-    /** @param Collection<int, DueRow> $items all of its items */
-    public function row(Aircraft $aircraft, Collection $items): ReachRow
+    public function row(DuePage $page): ReachRow
     {
         $today = $this->clock->today();
-        $lasts = $this->book->deferrals($aircraft);
-        $reach = $this->book->reach($aircraft, $items, $lasts);
+        [$aircraft, $reach] = [$page->aircraft, $page->outlook->reach];
+        $lasts = array_map(static fn(ClockResult $c): ?Day => $c->forecastLast, $page->outlook->deferrals);
         $fuses = $aircraft->deferrals->filter(static fn(Deferral $d): bool => $lasts[$d->id] !== null)
             ->map(static fn(Deferral $d): Fuse => new Fuse(
                 $d->id,
@@ -47,7 +46,7 @@ final readonly class ShowReach
             $aircraft->fleet->name,
             $aircraft->base,
             $reach->state->value,
-            $reach->driver === null ? null : $this->stop($reach->driver, $aircraft, $items),
+            $reach->driver === null ? null : $this->stop($reach->driver, $page),
             array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket(
                 $v->id,
                 $v->title,
@@ -116,9 +115,9 @@ final readonly class ShowReach
             : "{$mark} can fly until {$when}: {$what}, {$left}.";
     }
 
-    /** @param Collection<int, DueRow> $items */
-    private function stop(Stop $driver, Aircraft $aircraft, Collection $items): StopView
+    private function stop(Stop $driver, DuePage $page): StopView
     {
+        $aircraft = $page->aircraft;
         [$of, $key] = explode(':', $driver->id, 2);
         [$kind, $title, $detail, $item] = match ($of) {
             'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
@@ -126,7 +125,7 @@ final readonly class ShowReach
             'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
             default => $this->item(
                 $driver->kind,
-                $items->first(static fn(DueRow $r): bool => $r->stop() === $driver->id),
+                collect($page->rows)->first(static fn(DueRow $r): bool => $r->stop() === $driver->id),
             ),
         };
 

@@ -15,6 +15,7 @@ use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\Stagger;
 use Jorvel\Core\Fleet\StaggerAircraft;
+use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
@@ -215,7 +216,7 @@ final readonly class ShowStagger
     private function works(Visit $visit, DueRow $next): bool
     {
         return $visit->cards->contains(
-            static fn($c): bool => DueRow::keyOf($c->item_id, $c->component_id) === $next->key(),
+            static fn($c): bool => ItemNow::keyOf($c->item_id, $c->component_id) === $next->key(),
         );
     }
 

@@ -16,7 +16,7 @@ use App\Floor\Show\View\PresenceView;
 use App\Floor\Show\View\RegisterRow;
 use App\Floor\Show\View\RegistersView;
 use App\Floor\Show\View\RegisterView;
-use App\Now\LoadAircraft;
+use App\Now\LoadOnAircraft;
 use App\Shared\Clock;
 use App\Shared\Words;
 use Jorvel\Core\Now\PersonAt;
@@ -27,7 +27,7 @@ final readonly class ShowRegister
     public function __construct(
         private Clock $clock,
         private SafingRegister $register,
-        private LoadAircraft $load,
+        private LoadOnAircraft $load,
         private ShowCard $cards,
     ) {}
 

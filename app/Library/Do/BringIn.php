@@ -10,6 +10,7 @@ use App\Fleet\Do\FlyingQuestions;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Sector;
 use App\Fleet\Show\DueBook;
+use App\Fleet\Show\DuePage;
 use App\Fleet\Show\DueRow;
 use App\Fleet\Show\ShowReach;
 use App\Library\Model\Import;
@@ -22,7 +23,6 @@ use App\Shared\Memo;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
@@ -168,14 +168,8 @@ final readonly class BringIn
         $fleet = $this->book->query()->where('type_id', $file->type->id)->orderBy('mark')->get();
         $this->book->read($fleet);
         foreach ($fleet as $aircraft) {
-            $before = $this->book->items($aircraft);
-            $this->moved(
-                $dates,
-                $aircraft,
-                $before,
-                $this->book->items($aircraft, $merged),
-                $this->firstStop($aircraft, $before),
-            );
+            $before = $this->book->page($aircraft);
+            $this->moved($dates, $before, $this->book->page($aircraft, $merged), $this->firstStop($before));
         }
         $left = $present->where('withdrawn', false)
             ->whereNotIn('code', $file->items->pluck('code'))
@@ -193,8 +187,8 @@ final readonly class BringIn
             ->get();
         $this->questions->read($aircraft->modelKeys());
         foreach ($aircraft as $craft) {
-            $before = $this->book->items($craft);
-            $stopped = $this->firstStop($craft, $before);
+            $before = $this->book->page($craft);
+            $stopped = $this->firstStop($before);
             $old = $craft->counters;
             foreach ($file->rows as $row) {
                 if ($row['aircraft']->mark === $craft->mark) {
@@ -218,7 +212,7 @@ final readonly class BringIn
                     Words::amount((float) $value, $name),
                 );
             }
-            $this->moved($dates, $craft, $before, $this->book->items($craft), $stopped);
+            $this->moved($dates, $before, $this->book->page($craft), $stopped);
         }
 
         return new Compared($changes, $dates, $asked);
@@ -229,8 +223,8 @@ final readonly class BringIn
         $changes = $dates = $asked = [];
         $rows = collect($file->rows)->groupBy(static fn(array $r): int => $r['aircraft']->id);
         foreach ($this->book->query()->whereIn('id', $rows->keys())->orderBy('mark')->get() as $craft) {
-            $before = $this->book->items($craft);
-            $stopped = $this->firstStop($craft, $before);
+            $before = $this->book->page($craft);
+            $stopped = $this->firstStop($before);
             $sectors = $craft->sectors->keyBy(self::sectorKey(...));
             foreach ($rows[$craft->id] as $row) {
                 foreach ($this->questions->ofPlanned($craft, Day::parse($row['date'])) as $question) {
@@ -253,7 +247,7 @@ final readonly class BringIn
                 $sectors[$key] = $sector;
             }
             $craft->setRelation('sectors', $sectors->values());
-            $this->moved($dates, $craft, $before, $this->book->items($craft), $stopped);
+            $this->moved($dates, $before, $this->book->page($craft), $stopped);
         }
 
         return new Compared($changes, $dates, $asked);
@@ -276,14 +270,10 @@ final readonly class BringIn
         );
     }
 
-    /**
-     * What stops the aircraft first, of its items, bottles and deferrals: as the Fleet room has it.
-     *
-     * @param Collection<int, DueRow> $items
-     */
-    private function firstStop(Aircraft $aircraft, Collection $items): string
+    /** What stops the aircraft first, of its items, bottles and deferrals: as the Fleet room has it. */
+    private function firstStop(DuePage $page): string
     {
-        $stop = $this->reach->row($aircraft, $items)->stop;
+        $stop = $this->reach->row($page)->stop;
 
         return $stop === null ? 'nothing' : "{$stop->date}: {$stop->title}";
     }
@@ -292,20 +282,19 @@ final readonly class BringIn
      * What stops the aircraft first, and which dates move.
      *
      * @param list<ChangeView> $dates
-     * @param Collection<int, DueRow> $before
-     * @param Collection<int, DueRow> $after
      * @param string $old what stopped it first before
      */
-    private function moved(array &$dates, Aircraft $aircraft, Collection $before, Collection $after, string $old): void
+    private function moved(array &$dates, DuePage $before, DuePage $after, string $old): void
     {
-        $new = $this->firstStop($aircraft, $after);
-        $dates[] = new ChangeView($aircraft->mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
-        $was = $before->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
-        foreach ($after as $row) {
+        $mark = $after->aircraft->mark;
+        $new = $this->firstStop($after);
+        $dates[] = new ChangeView($mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
+        $was = $before->items()->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
+        foreach ($after->items() as $row) {
             $from = $was->pull($row->of->item->code.'/'.$row->on?->component_id);
             if ($from?->due->forecast?->number !== $row->due->forecast?->number) {
                 $dates[] = new ChangeView(
-                    $aircraft->mark,
+                    $mark,
                     "{$row->of->item->code} {$row->title()}",
                     $from === null ? 'not in force' : (string) $from->due->forecast,
                     (string) $row->due->forecast,
@@ -314,7 +303,7 @@ final readonly class BringIn
         }
         foreach ($was as $gone) {
             $dates[] = new ChangeView(
-                $aircraft->mark,
+                $mark,
                 "{$gone->of->item->code} {$gone->title()}",
                 (string) $gone->due->forecast,
                 'no longer in force',

@@ -12,6 +12,7 @@ use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DueRow;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
+use App\Now\LoadAircraft;
 use App\Release\Model\Certificate;
 use App\Release\ReleaseWords;
 use App\Release\Show\Readiness;
@@ -137,13 +138,11 @@ final readonly class ReleaseAircraft
     /** @return array<string, Card> by key of a due row: those on the visit's cards, and what a deeper one includes */
     private function done(Visit $visit, Aircraft $aircraft): array
     {
-        $items = $aircraft->type->items->keyBy('id');
-        $codes = $items->keyBy('code');
+        $takes = LoadAircraft::takes($aircraft->type);
         $done = [];
         foreach ($visit->cards->whereNotNull('item_id') as $card) {
-            $done[DueRow::keyOf($card->item_id, $card->component_id)] = $card;
-            foreach ($items->get($card->item_id)->includes ?? [] as $code) {
-                $done[DueRow::keyOf($codes->get($code)?->id, null)] ??= $card;
+            foreach ($takes->items(...LoadAircraft::on($card)) as $n => $key) {
+                $done[$key] = $n === 0 ? $card : $done[$key] ?? $card;
             }
         }
 

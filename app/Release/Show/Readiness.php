@@ -5,15 +5,10 @@ declare(strict_types=1);
 namespace App\Release\Show;
 
 use App\Crew\Model\Person;
-use App\Deferrals\Model\Deferral;
-use App\Deferrals\Show\DeferralClock;
 use App\Floor\FloorWords;
 use App\Floor\Model\Card;
-use App\Floor\Model\Finding;
-use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
 use App\Now\LoadAircraft;
-use App\Now\LoadFlying;
 use App\Release\ReleaseWords;
 use App\Release\Show\View\BlockerView;
 use App\Shared\Clock;
@@ -23,15 +18,14 @@ use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardRef;
+use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\LoanOut;
 use Jorvel\Core\Now\OnAircraft;
 use Jorvel\Core\Now\PersonAt;
 use Jorvel\Core\Release\CardState;
 use Jorvel\Core\Release\Certifier;
-use Jorvel\Core\Release\FindingState;
-use Jorvel\Core\Release\Leaving;
-use Jorvel\Core\Release\Release;
-use Jorvel\Core\Release\Safing;
+use Jorvel\Core\Release\Ready;
+use stdClass;
 
 /** Gathers the state of a visit for the core's `release`, and leads from each blocker to its place. */
 final readonly class Readiness
@@ -47,7 +41,6 @@ final readonly class Readiness
 
     public function __construct(
         private Clock $clock,
-        private DeferralClock $deferrals,
         private Recalls $recalls,
         private LoadAircraft $load,
         private Memo $memo,
@@ -57,62 +50,34 @@ final readonly class Readiness
     public function query(): Builder
     {
         return Visit::with([
-            'aircraft' => static fn($q)
-                => $q->with(LoadFlying::with()), 'aircraft.type', 'aircraft.safing', 'aircraft.findings',
-            'aircraft.deferrals', 'aircraft.emptied.component', 'cards.steps.runs', 'cards.template.manual',
-            'cards.item',
-            'cards.readings' => static fn($q)
-                => $q->where('stands', true), 'cards.assignments', 'cards.hands', 'cards.rechecks.byCard',
+            'aircraft' => static fn($q) => $q->with(LoadAircraft::with()),
+            'cards.steps.runs', 'cards.template.manual', 'cards.item',
+            'cards.readings' => static fn($q) => $q->where('stands', true),
+            'cards.assignments', 'cards.hands', 'cards.rechecks.byCard',
         ]);
     }
 
     /** @return list<BlockerView> empty when it may be released by this person */
-    public function blockers(Visit $visit, Person $certifier, ?OnAircraft $on = null): array
+    public function blockers(Visit $visit, Person $certifier): array
     {
         $aircraft = $visit->aircraft;
-        $deferrals = $aircraft->deferrals->keyBy('finding_id');
-        $type = $aircraft->type->code;
-        $unfit = $certifier->qualified()->unfit('certify', $type, null, $this->clock->today());
+        $unfit = $certifier->qualified()->unfit('certify', $aircraft->type->code, null, $this->clock->today());
         $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
         $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
-        $on ??= $this->load->on($aircraft->id);
-        $found = [...Leaving::blockers(
-            $on,
+        $now = $this->load->withoutDue($aircraft);
+        $cards = $visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool));
+        // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
+        $earlier = $doubt->except($visit->cards->modelKeys())
+            ->map(static fn(stdClass $d): CardState => CardState::inDoubt((string) $d->card_id, "what {$d->tool} read"));
+
+        return $this->views($visit, $now->on, $certifier, Ready::blockers(
+            $now,
             (string) $visit->id,
-            array_map(strval(...), $aircraft->emptied->modelKeys()),
-        ), ...Release::blockers(
-            [
-                ...array_values(
-                    $visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool))->all(),
-                ),
-                // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
-                ...array_values($doubt->except($visit->cards->modelKeys())->map(static fn(\stdClass $d): CardState => new CardState(
-                    (string) $d->card_id,
-                    true,
-                    0,
-                    false,
-                    [],
-                    null,
-                    ["what {$d->tool} read"],
-                    true,
-                ))->all()),
-            ],
-            array_values($aircraft->findings->map(fn(Finding $f): FindingState => FindingState::of(
-                (string) $f->id,
-                $f->state,
-                $f->state === 'deferred' ? $this->valid($deferrals->get($f->id), $visit) : null,
-            ))->all()),
-            array_values($aircraft->safing->map(static fn(SafingDevice $d): Safing => new Safing(
-                (string) $d->id,
-                false,
-                $d->carried_by === null ? null : (string) $d->carried_by,
-            ))->all()),
-            array_column($on->loans, 'id'),
+            [...array_values($cards->all()), ...array_values($earlier->all())],
             $visit->cards->flatMap(static fn(Card $c) => $c->readings)->pluck('verdict', 'id')->all(),
             new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
-        )];
-
-        return $this->views($visit, $on, $certifier, $found);
+            $this->clock->now(),
+        ));
     }
 
     /** @param string|null $doubt a recalled tool that something of it rests on, with no re-check opened */
@@ -143,12 +108,6 @@ final readonly class Readiness
             array_values($recheck),
             $card->revisionCurrent(),
         );
-    }
-
-    private function valid(?Deferral $deferral, Visit $visit): bool
-    {
-        return $deferral !== null && $deferral->procedure_done
-            && $this->deferrals->read($deferral, $visit->aircraft)->status !== 'expired';
     }
 
     /**
@@ -190,7 +149,7 @@ final readonly class Readiness
                 'Finding '.$visit->aircraft->findings->firstWhere('id', $id)?->number,
                 '/deferrals',
             ],
-            'safing_left' => $this->device($visit, $id),
+            'safing_left' => self::device($on, $id),
             'not_authorised' => [$certifier->name, '/crew'],
             'tool_out' => self::loan($on, $id),
             'part_missing' => self::missing($visit, $id),
@@ -207,7 +166,7 @@ final readonly class Readiness
     }
 
     /**
-     * @template T of PersonAt|Acting|CardRef|LoanOut
+     * @template T of PersonAt|Acting|CardRef|LoanOut|DeviceOn
      *
      * @param list<T> $things
      *
@@ -290,10 +249,10 @@ final readonly class Readiness
     }
 
     /** @return array{string, string} */
-    private function device(Visit $visit, int $id): array
+    private static function device(OnAircraft $on, int $id): array
     {
-        $device = $visit->aircraft->safing->firstWhere('id', $id);
+        $device = self::of($on->devices, $id);
 
-        return ["{$device?->kind}, {$device?->place},", "/floor/{$device?->card_id}"];
+        return ["{$device->kind}, {$device->place},", "/floor/{$device->card->id}"];
     }
 }

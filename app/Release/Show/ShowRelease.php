@@ -37,10 +37,10 @@ final readonly class ShowRelease
             ->orderBy('end')
             ->orderBy('id')
             ->get();
-        $at = $this->load->all(array_values($visits->pluck('aircraft_id')->all()));
+        $this->load->readOn($visits->pluck('aircraft'));
         $open = array_values($visits->map(fn(Visit $v): ReleaseRow => $this->row(
             $v,
-            $this->work($this->readiness->blockers($v, $me, $at[$v->aircraft_id])),
+            $this->work($this->readiness->blockers($v, $me)),
         ))->all());
         $ready = array_column(array_filter($open, static fn(ReleaseRow $r): bool => $r->state === 'watch'), 'mark');
         [$released, $more] = $this->released($find);

@@ -24,6 +24,7 @@ final readonly class CreateVisit
 {
     public function __construct(
         private DueBook $book,
+        private LoadFlying $flying,
         private Records $records,
         private MakeCard $make,
         private VisitFrame $frame,
@@ -50,7 +51,7 @@ final readonly class CreateVisit
                 throw Refused::because("The visit ends on {$end}, before it begins on {$start}. Nothing was saved.");
             }
             foreach ($aircraft->visits as $other) {
-                if (LoadFlying::span($other)->overlaps($start, $end)) {
+                if ($this->flying->span($other)->overlaps($start, $end)) {
                     throw Refused::because(
                         "{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose "
                             .'other dates; nothing was saved.',
@@ -141,30 +142,25 @@ final readonly class CreateVisit
      */
     private function chosen(Aircraft $aircraft, array $keys, Day $start): Collection
     {
-        $due = $this->book->items($aircraft)->keyBy(static fn(DueRow $r): string => $r->key());
+        $page = $this->book->page($aircraft);
+        $due = $page->items()->keyBy(static fn(DueRow $r): string => $r->key());
         $chosen = collect($keys)->unique()
             ->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because(
                 "Item {$key} is not in the programme of {$aircraft->mark}. Reload the aircraft; nothing was saved.",
             ));
-        $this->requireFree($chosen, $aircraft->id, $start);
+        $this->requireFree($chosen, $page->file->carded(), $start);
 
         return $chosen;
     }
 
-    /** @param Collection<int, DueRow> $chosen */
-    private function requireFree(Collection $chosen, int $aircraftId, Day $start): void
+    /**
+     * @param Collection<int, DueRow> $chosen
+     * @param array<string, string> $taken the visit that has an item already, by its key
+     */
+    private function requireFree(Collection $chosen, array $taken, Day $start): void
     {
         if ($chosen->isEmpty()) {
             throw Refused::because('Choose at least one item for the visit. Nothing was saved.');
-        }
-        $taken = [];
-        foreach (DB::table('cards')->join(
-            'visits',
-            'visits.id',
-            '=',
-            'cards.visit_id',
-        )->where('cards.aircraft_id', $aircraftId)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('cards.item_id')->get(['item_id', 'component_id', 'visits.title']) as $card) {
-            $taken[DueRow::keyOf($card->item_id, $card->component_id)] = $card->title;
         }
         foreach ($chosen as $row) {
             $due = $row->due;

@@ -6,15 +6,16 @@ namespace App\Visits\Do;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Now\LoadVisit;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
-use App\Shared\Words;
 use App\Visits\Model\Visit;
 use App\Visits\Show\ShowBoard;
 use App\Visits\Show\View\BoardView;
 use App\Visits\Show\View\MovedCard;
 use App\Visits\Show\View\SlipRow;
+use App\Visits\VisitWords;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\Plan;
@@ -31,6 +32,7 @@ final readonly class MoveCard
         private PlanVisit $plan,
         private PlanRuns $runs,
         private ShowBoard $board,
+        private LoadVisit $load,
         private Records $records,
     ) {}
 
@@ -75,7 +77,7 @@ final readonly class MoveCard
     private function move(int $visitId, int $cardId, ?float $slot, int $version, bool $tighten): CardMove
     {
         $visit = $this->board->query($visitId);
-        $to = $slot === null ? null : $this->board->hours($visit)->begins((int) round($slot));
+        $to = $slot === null ? null : $this->load->hours($visit)->begins((int) round($slot));
         $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
         if ($card->state !== Card::OPEN) {
             throw Refused::because(
@@ -110,7 +112,7 @@ final readonly class MoveCard
      */
     private function laid(CardMove $m): array
     {
-        $exit = $this->board->exit($m->visit->cards);
+        $exit = $this->load->of($m->visit)->exit();
         $moved = $this->lay($m->visit, $m->ask, $m->result, $m->card->id);
 
         return [$moved, $this->effect($m->card, $m->to, $exit, $m->ask->hours->ends($m->result->makespan()))];
@@ -135,7 +137,7 @@ final readonly class MoveCard
     {
         $visit = $this->board->query($visitId);
         $card = $visit->cards->firstWhere('id', $cardId) ?? throw Refused::because('This card is not of this visit.');
-        $exit = $this->board->exit($visit->cards);
+        $exit = $this->load->of($visit)->exit();
         $ground = $card->worked() || $exit === null ? null : $this->plan->ground($visit, $this->clock->now());
         $rows = [];
         foreach ($ground === null ? [] : $more as $hours) {
@@ -245,12 +247,6 @@ final readonly class MoveCard
             ? " {$card->number} cannot begin sooner than ".$this->clock->local($begins)
             .': what it waits for, its people or its states are not there.'
             : '';
-        $days = $was === null ? 0 : round(($exit->epoch() - $was->epoch()) / 3600, 1);
-
-        return match (true) {
-            $days > 0 => 'The exit moves '.Words::number($days).' h later, to '.$this->clock->local($exit).'.',
-            $days < 0 => 'The exit moves '.Words::number(-$days).' h sooner, to '.$this->clock->local($exit).'.',
-            default => 'The exit stays on '.$this->clock->local($exit).'.',
-        }.$waited;
+        return VisitWords::effect($was, $exit, $this->clock->local(...)).$waited;
     }
 }

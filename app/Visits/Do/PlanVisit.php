@@ -7,6 +7,7 @@ namespace App\Visits\Do;
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Library\Model\Zone;
+use App\Now\HangarHours;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;

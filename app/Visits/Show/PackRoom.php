@@ -8,17 +8,16 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DueRow;
 use App\Library\Model\Panel;
+use App\Now\HangarHours;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use App\Shared\Words;
-use App\Visits\Do\HangarHours;
 use App\Visits\Model\BaySlot;
 use App\Visits\Model\Visit;
 use App\Visits\Show\View\PackAircraft;
 use App\Visits\Show\View\PackLine;
 use App\Visits\Show\View\PackSlot;
 use App\Visits\Show\View\PackView;
-use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\DueStatus;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Deadline;
@@ -104,17 +103,10 @@ final readonly class PackRoom
     private function rows(Aircraft $aircraft, int $days): array
     {
         $today = $this->clock->today();
-        $taken = [];
-        foreach (DB::table('cards')->join(
-            'visits',
-            'visits.id',
-            '=',
-            'cards.visit_id',
-        )->where('cards.aircraft_id', $aircraft->id)->where('visits.state', '!=', Visit::RELEASED)->whereNotNull('item_id')->get(['item_id', 'component_id']) as $card) {
-            $taken[DueRow::keyOf($card->item_id, $card->component_id)] = true;
-        }
+        $page = $this->book->page($aircraft->load('type.items.template'));
+        $taken = $page->file->carded();
         $rows = [];
-        foreach ($this->book->items($aircraft->load('type.items.template')) as $row) {
+        foreach ($page->items() as $row) {
             $latest = $row->due->latest;
             if ($latest === null || isset($taken[$row->key()]) || $row->due->status === DueStatus::Overdue || $latest->number > $today->number + $days) {
                 continue;

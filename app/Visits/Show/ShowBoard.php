@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Visits\Show;
 
 use App\Floor\Model\Card;
+use App\Now\LoadVisit;
 use App\Shared\Clock;
 use App\Shared\Words;
-use App\Visits\Do\HangarHours;
 use App\Visits\Do\PlanRuns;
 use App\Visits\Model\Visit;
-use App\Visits\Model\VisitPlan;
 use App\Visits\Show\View\BoardBand;
 use App\Visits\Show\View\BoardCard;
 use App\Visits\Show\View\BoardDay;
@@ -21,9 +20,13 @@ use App\Visits\Show\View\BoardView;
 use App\Visits\Show\View\BoardZone;
 use App\Visits\Show\View\MovedCard;
 use App\Visits\Show\View\PeopleSpan;
-use Illuminate\Database\Eloquent\Collection;
-use Jorvel\Core\Shared\Day;
+use App\Visits\VisitWords;
+use Jorvel\Core\Now\CardInVisit;
+use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\Configured;
+use Jorvel\Core\Visits\Leaves;
+use Jorvel\Core\Visits\PeopleUse;
 use Jorvel\Core\Visits\WorkHours;
 
 /** The board of a visit, as it is planned, or as it would be after a change that is not kept yet. */
@@ -39,7 +42,7 @@ final readonly class ShowBoard
 
     public function __construct(
         private Clock $clock,
-        private HangarHours $hangar,
+        private LoadVisit $load,
         private ShowShortages $shortages,
         private PlanRuns $runs,
     ) {}
@@ -51,13 +54,7 @@ final readonly class ShowBoard
 
     public function query(int $id): Visit
     {
-        return Visit::with([
-            'aircraft.type',
-            'cards.steps:id,card_id,no,state',
-            'cards.waitsFor:id,number',
-            'cards.parts',
-            'plan',
-        ])->findOrFail($id);
+        return Visit::with([...LoadVisit::WITH, 'cards.waitsFor:id,number', 'cards.parts'])->findOrFail($id);
     }
 
     /**
@@ -68,37 +65,26 @@ final readonly class ShowBoard
      */
     public function of(Visit $visit, array $moved = [], ?string $effect = null, float $sooner = 0.0): BoardView
     {
-        $plan = $visit->plan;
-        $hours = $this->hours($visit);
-        $cards = $visit->cards;
-        $short = $this->shortages->of($visit, $cards);
-        $placed = $cards->filter(static fn(Card $c): bool => ($c->begun_at ?? $c->planned_start) !== null);
-        $views = array_values(
-            $placed->map(fn(Card $c): BoardCard => $this->card($c, $hours, $short[$c->id] ?? []))->all(),
-        );
-        $exit = $this->exit($cards);
-        $must = Instant::fromEpoch(Instant::firstAfter(
-            Day::parse($visit->end),
-            $this->clock->zone(),
-        )->epoch() - 2 * 3600);
+        $v = $this->load->of($visit);
+        $hours = $v->hours;
+        $short = $this->shortages->of($visit, $visit->cards);
+        $views = [];
+        foreach ($visit->cards as $i => $card) {
+            if ($v->cards[$i]->from() !== null) {
+                $views[] = $this->card($card, $v->cards[$i], $hours, $short[$card->id] ?? []);
+            }
+        }
         $now = $this->clock->now();
+        $leaves = Leaves::of($v, $now, $this->clock->zone());
         $last = max([
             1.0,
             ...array_map(static fn(BoardCard $c): float => $c->to, $views),
-            $hours->place($must),
+            $hours->place($v->must),
             $hours->place($now),
         ]);
         $slots = ceil($last + 2);
-        $leaves = $this->leaves($visit, $exit, $must, $plan);
-        $late = count(array_filter($views, static fn(BoardCard $c): bool => $c->late));
-        if ($late > 0) {
-            $leaves = [
-                $leaves[0].' '.($late === 1 ? 'One card is' : "{$late} cards are")
-                    .' behind it: search, and it is planned anew from now.',
-                $leaves[1] === 'clear' ? 'watch' : $leaves[1],
-            ];
-        }
         $lacking = array_filter($short);
+        $raised = Configured::raised($v);
 
         return new BoardView(
             $visit->id,
@@ -107,22 +93,25 @@ final readonly class ShowBoard
             $visit->title,
             $visit->bay,
             $visit->state,
-            $leaves[0],
-            $leaves[1],
-            $plan->version ?? 0,
+            VisitWords::leaves($visit->aircraft->mark, $v, $leaves, $this->clock->local(...)),
+            $leaves->state->value,
+            $visit->plan->version ?? 0,
             $slots,
             $now->isBefore($hours->begins(0)) ? null : $hours->place($now),
-            $exit === null ? null : new BoardMark($hours->place($exit), 'leaves '.$this->clock->local($exit)),
-            new BoardMark($hours->place($must), 'must leave '.$this->clock->words(Day::parse($visit->end))),
-            $plan?->problem(),
-            $this->jacks($cards),
+            $leaves->exit === null ? null : new BoardMark(
+                $hours->place($leaves->exit),
+                'leaves '.$this->clock->local($leaves->exit),
+            ),
+            new BoardMark($hours->place($v->must), 'must leave '.$this->clock->words($v->end)),
+            $v->problem,
+            $raised === null ? '' : VisitWords::onJacks(...[...$raised, $this->clock->local(...)]),
             $this->days($hours, (int) $slots),
-            $this->bands($cards, $hours),
+            $this->bands($v),
             $this->zones($views),
-            $this->people($cards, $hours, (int) $slots),
+            $this->people($v, (int) $slots),
             array_map(
                 static fn(int $id, array $words): string
-                    => $cards->firstOrFail('id', $id)->number.': '.implode(' ', $words),
+                    => $visit->cards->firstOrFail('id', $id)->number.': '.implode(' ', $words),
                 array_keys($lacking),
                 $lacking,
             ),
@@ -133,73 +122,14 @@ final readonly class ShowBoard
         );
     }
 
-    /** The hours that its slots stand for: from the visit's first day on. */
-    public function hours(Visit $visit): WorkHours
-    {
-        return $this->hangar->of(
-            $visit,
-            Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()),
-        );
-    }
-
-    /**
-     * When the last card is worked, or planned to be.
-     *
-     * @param Collection<int, Card> $cards
-     */
-    public function exit(Collection $cards): ?Instant
-    {
-        $ends = array_filter($cards->map(static fn(Card $c): ?string => $c->closed_at ?? $c->planned_end)->all());
-
-        return $ends === [] || count($ends) < $cards->count() ? null : Instant::parse(max($ends));
-    }
-
-    /** @return array{string, string} the sentence, and its state */
-    private function leaves(Visit $visit, ?Instant $exit, Instant $must, ?VisitPlan $plan): array
-    {
-        $mark = $visit->aircraft->mark;
-        if ($plan?->problem() !== null) {
-            return ["{$mark} has no plan: ".lcfirst($plan->problem()), 'stop'];
-        }
-        if ($exit === null) {
-            return ["{$mark} has cards that are not planned yet. Plan it.", 'watch'];
-        }
-        $zone = $this->clock->zone();
-        $spare = $exit->dayIn($zone)->daysUntil(Day::parse($visit->end));
-        $when = $this->clock->local($exit);
-        $open = $visit->cards->reject(static fn(Card $c): bool => $c->worked())->count();
-
-        return match (true) {
-            $open === 0 => ["Every card of {$mark} is worked; the last ended on {$when}.", 'clear'],
-            $must->isBefore($exit) => [
-                "{$mark} would leave on {$when}, "
-                    .($spare === 0
-                        ? 'later on the day than it must'
-                        : Words::count(-$spare, 'day').' later than it must')
-                    .'. Take work out, add people, or agree on a later day.',
-                'stop',
-            ],
-            $spare <= 1 => [
-                "{$mark} leaves on {$when}, ".($spare === 0 ? 'on its last day' : 'one day before it must')
-                    .': nothing may slip.',
-                'watch',
-            ],
-            default => ["{$mark} leaves on {$when}, ".Words::count($spare, 'day').' before it must.', 'clear'],
-        };
-    }
-
     /** @param list<string> $lacks */
-    private function card(Card $card, WorkHours $hours, array $lacks): BoardCard
+    private function card(Card $card, CardInVisit $in, WorkHours $hours, array $lacks): BoardCard
     {
-        $from = Instant::parse((string) ($card->begun_at ?? $card->planned_start));
-        $to = Instant::parse((string) ($card->closed_at ?? $card->planned_end ?? $card->begun_at));
-        $now = $this->clock->now();
-        $needs = $card->needs ?? [$card->skill => 1];
-        $slack = $card->latest_start === null || $card->worked()
+        $from = $in->from() ?? $this->clock->now();
+        $to = $in->to() ?? $from;
+        $slack = $in->latest === null || $in->planned === null || $in->worked()
             ? null
-            : $hours->hours($hours->at(Instant::parse($card->latest_start)) - $hours->at(
-                Instant::parse((string) $card->planned_start),
-            ));
+            : $hours->hours($hours->at($in->latest) - $hours->at($in->planned));
         $a = $hours->place($from);
 
         return new BoardCard(
@@ -212,8 +142,8 @@ final readonly class ShowBoard
             $a,
             max($a + 0.25, $hours->place($to)),
             0,
-            $card->on_chain && ! $card->worked(),
-            ! $card->worked() && ($to->isBefore($now) || ($card->begun_at === null && $from->isBefore($now))),
+            $in->chain && ! $in->worked(),
+            $in->behind($this->clock->now()),
             $this->clock->local($from).' to '
                 .($from->dayIn($this->clock->zone())->number === $to->dayIn($this->clock->zone())->number
                     ? $this->clock->time($to)
@@ -222,12 +152,11 @@ final readonly class ShowBoard
                 ', ',
                 array_map(
                     static fn(string $skill, int $many): string => "{$many} {$skill}",
-                    array_keys($needs),
-                    $needs,
+                    array_keys($in->needs),
+                    $in->needs,
                 ),
-            ).', '.Words::number($card->hours).' h',
+            ).', '.Words::number($in->hours).' h',
             match (true) {
-                $card->worked() => '',
                 $slack === null => '',
                 $slack <= 0 => 'moves the exit when it slips',
                 default => 'can slip '.Words::number($slack).' h',
@@ -239,8 +168,8 @@ final readonly class ShowBoard
                     : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
             array_map(
                 static fn(string $key, string $value): string => self::BANDS[$key][$value] ?? "{$key} {$value}",
-                array_keys($card->states ?? []),
-                $card->states ?? [],
+                array_keys($in->configuration),
+                $in->configuration,
             ),
             $lacks,
             array_values($card->waitsFor->pluck('number')->all()),
@@ -271,115 +200,30 @@ final readonly class ShowBoard
         );
     }
 
-    /**
-     * @param Collection<int, Card> $cards
-     *
-     * @return list<BoardBand>
-     */
-    private function bands(Collection $cards, WorkHours $hours): array
+    /** @return list<BoardBand> */
+    private function bands(VisitNow $visit): array
     {
-        $bands = [];
-        $lift = $cards->whereIn('makes', ['raise', 'lower'])->keyBy('makes');
-        foreach (self::BANDS as $key => $values) {
-            foreach ($values as $value => $title) {
-                $spans = $cards->filter(
-                    static fn(Card $c): bool
-                        => ($c->states[$key] ?? null) === $value && ($c->begun_at ?? $c->planned_start) !== null,
-                )
-                    ->map(static fn(Card $c): array => [
-                        $hours->place(Instant::parse((string) ($c->begun_at ?? $c->planned_start))),
-                        $hours->place(Instant::parse((string) ($c->closed_at ?? $c->planned_end ?? $c->begun_at))),
-                    ])
-                    ->sortBy(static fn(array $span): float => $span[0])
-                    ->values()
-                    ->all();
-                if ($key === 'jacks' && $value === 'on' && $lift->count() === 2) {
-                    // Once raised it stays raised, whether or not somebody works on it.
-                    $spans = [[
-                        $hours->place(
-                            Instant::parse((string) ($lift['raise']->begun_at ?? $lift['raise']->planned_start)),
-                        ),
-                        $hours->place(
-                            Instant::parse((string) ($lift['lower']->closed_at ?? $lift['lower']->planned_end)),
-                        ),
-                    ]];
-                }
-                if ($spans !== []) {
-                    $bands[] = new BoardBand("{$key}-{$value}", $title, self::joined($spans));
-                }
-            }
-        }
-
-        return $bands;
+        return array_map(
+            static fn(Configured $c): BoardBand => new BoardBand(
+                "{$c->what}-{$c->how}",
+                self::BANDS[$c->what][$c->how],
+                array_map(static fn(array $span): BoardSpan => new BoardSpan(...$span), $c->spans),
+            ),
+            Configured::of($visit, array_map(array_keys(...), self::BANDS)),
+        );
     }
 
-    /**
-     * @param list<array{float, float}> $spans by their beginning
-     *
-     * @return list<BoardSpan>
-     */
-    private static function joined(array $spans): array
+    /** @return list<BoardPeople> skills that the visit needs */
+    private function people(VisitNow $visit, int $slots): array
     {
-        $joined = [];
-        foreach ($spans as [$from, $to]) {
-            $last = count($joined) - 1;
-            if ($last >= 0 && $from <= $joined[$last]->to + 1e-9) {
-                $joined[$last] = new BoardSpan($joined[$last]->from, max($joined[$last]->to, $to));
-            } else {
-                $joined[] = new BoardSpan($from, $to);
-            }
-        }
-
-        return $joined;
-    }
-
-    /**
-     * @param Collection<int, Card> $cards
-     *
-     * @return list<BoardPeople> skills that the visit needs
-     */
-    private function people(Collection $cards, WorkHours $hours, int $slots): array
-    {
-        $there = $hours->people();
-        $used = [];
-        foreach ($cards as $card) {
-            if (($card->begun_at ?? $card->planned_start) === null) {
-                continue;
-            }
-            $from = (int) floor($hours->place(Instant::parse((string) ($card->begun_at ?? $card->planned_start))));
-            $to = (int) ceil(
-                $hours->place(
-                    Instant::parse((string) ($card->closed_at ?? $card->planned_end ?? $card->begun_at)),
-                ) - 1e-6,
-            );
-            foreach ($card->needs ?? [$card->skill => 1] as $skill => $many) {
-                for ($slot = $from; $slot < $to; $slot++) {
-                    if (($there[$skill][$slot] ?? 0) >= $many) {
-                        $used[$skill][$slot] = ($used[$skill][$slot] ?? 0) + $many;
-                    }
-                }
-            }
-        }
-        $people = [];
-        foreach ($used as $skill => $at) {
-            $spans = [];
-            for ($slot = 0; $slot < $slots; $slot++) {
-                [$now, $in] = [$at[$slot] ?? 0, $there[$skill][$slot] ?? 0];
-                $last = count($spans) - 1;
-                if ($last >= 0 && $spans[$last]->used === $now && $spans[$last]->there === $in) {
-                    $spans[$last] = new PeopleSpan($spans[$last]->from, $slot + 1.0, $now, $in);
-                } else {
-                    $spans[] = new PeopleSpan((float) $slot, $slot + 1.0, $now, $in);
-                }
-            }
-            $people[] = new BoardPeople(
-                (string) $skill,
-                max([1, ...array_map(static fn(PeopleSpan $s): int => max($s->there, $s->used), $spans)]),
-                $spans,
-            );
-        }
-
-        return $people;
+        return array_map(static fn(PeopleUse $use): BoardPeople => new BoardPeople(
+            $use->skill,
+            $use->most,
+            array_map(
+                static fn(array $s): PeopleSpan => new PeopleSpan((float) $s[0], (float) $s[1], $s[2], $s[3]),
+                $use->spans,
+            ),
+        ), PeopleUse::of($visit, $slots));
     }
 
     /** @return list<BoardDay> */
@@ -398,20 +242,5 @@ final readonly class ShowBoard
         }
 
         return $days;
-    }
-
-    /** @param Collection<int, Card> $cards */
-    private function jacks(Collection $cards): string
-    {
-        $lift = $cards->whereIn('makes', ['raise', 'lower'])->keyBy('makes');
-        $from = $lift->get('raise')->begun_at ?? $lift->get('raise')?->planned_start;
-        $until = $lift->get('lower')->closed_at ?? $lift->get('lower')?->planned_end;
-        if ($from === null || $until === null) {
-            return '';
-        }
-        $hours = (Instant::parse($until)->epoch() - Instant::parse($from)->epoch()) / 3600;
-
-        return 'On jacks '.($hours < 36 ? Words::number($hours).' h' : Words::number($hours / 24).' days').', from '
-            .$this->clock->local(Instant::parse($from)).' to '.$this->clock->local(Instant::parse($until)).'.';
     }
 }

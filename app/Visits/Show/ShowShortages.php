@@ -6,10 +6,10 @@ namespace App\Visits\Show;
 
 use App\Crew\Do\Rosters;
 use App\Floor\Model\Card;
+use App\Now\HangarHours;
 use App\Shared\Clock;
 use App\Stores\Model\Part;
 use App\Stores\Model\Tool;
-use App\Visits\Do\HangarHours;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;

@@ -9,7 +9,6 @@ use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
-use App\Shared\Words;
 use App\Stores\Model\CardPart;
 use App\Visits\Model\Visit;
 use App\Visits\Show\View\AssignedView;
@@ -17,9 +16,11 @@ use App\Visits\Show\View\VisitCard;
 use App\Visits\Show\View\VisitFinding;
 use App\Visits\Show\View\VisitsView;
 use App\Visits\Show\View\VisitView;
+use App\Visits\VisitWords;
 use Illuminate\Database\Eloquent\Builder;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\VisitProgress;
 
 /** What the room Visits shows. */
 final readonly class ShowVisits
@@ -39,11 +40,14 @@ final readonly class ShowVisits
             $visits,
             static fn(VisitView $v): bool => $v->state === Visit::PLANNED,
         ))[0] ?? null;
-        $sentence = match (true) {
-            $visits === [] => 'No visit is planned. Open an aircraft in Fleet, choose its due items and make one.',
-            $next === null => count($open) === 1 ? 'One aircraft is in work; nothing else is planned.' : count($open).' aircraft are in work; nothing else is planned.',
-            default => "{$next->mark} comes in next: {$next->title}, on ".$this->clock->words(Day::parse($next->start)).", {$next->bay}.",
-        };
+        $sentence = VisitWords::room(
+            count($visits),
+            count($open),
+            $next === null ? null : "{$next->mark} comes in next: {$next->title}",
+            $next === null ? null : Day::parse($next->start),
+            $next->bay ?? '',
+            $this->clock->words(...),
+        );
 
         return new VisitsView($sentence, $visits);
     }
@@ -90,18 +94,15 @@ final readonly class ShowVisits
         $total = $visit->cards->count();
         $closed = $visit->cards->where('state', Card::CLOSED)->count();
         $lacking = $visit->cards->filter(static fn(Card $c): bool => self::unmanned($c))->count();
-        $progress = $total === 1 ? 'Its one card is open' : "{$closed} of {$total} cards are closed";
-        $nobody = $lacking === 1
-            ? 'one card has nobody to work it yet'
-            : "{$lacking} cards have nobody to work them yet";
-        $sentence = match (true) {
-            $visit->state === Visit::RELEASED => "Released; {$closed} cards are in the record.",
-            $closed === $total => 'Every card is closed. The aircraft can be looked at for release.',
-            $lacking > 0 => $visit->state === Visit::IN_WORK && $total > 1 ? "{$progress}; {$nobody}." : ucfirst($nobody).'.',
-            default => $progress.'; it must leave on '.$this->clock->words(Day::parse($visit->end)).', '.Words::fromNow(
-                $this->clock->today()->daysUntil(Day::parse($visit->end)),
-            ).'.',
-        };
+        $end = Day::parse($visit->end);
+        $sentence = VisitWords::stands(
+            VisitProgress::from($visit->state),
+            $closed,
+            $total,
+            $lacking,
+            $this->clock->words($end),
+            $this->clock->today()->daysUntil($end),
+        );
 
         return new VisitView(
             $visit->id,

@@ -30,6 +30,20 @@ final readonly class VisitSpan
         ) : new self($from, $to, $takes);
     }
 
+    /**
+     * One that has begun: the aircraft stands in it until it is released, also beyond its planned end.
+     *
+     * @param list<string> $takes ids of stops
+     *
+     * @throws InputError at `to` when it ends before it begins
+     *
+     * @pure
+     */
+    public static function begun(Day $from, Day $to, Day $today, array $takes = []): self
+    {
+        return self::of($from, $to->number < $today->number ? $today : $to, $takes);
+    }
+
     /** Whether a day is one of its days. @pure */
     public function holds(Day $day): bool
     {

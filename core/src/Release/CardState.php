@@ -21,4 +21,10 @@ final readonly class CardState
         public array $recheckOpen,
         public bool $revisionCurrent,
     ) {}
+
+    /** A closed card of an earlier visit that rests on something no longer trusted. @pure */
+    public static function inDoubt(string $id, string $what): self
+    {
+        return new self($id, true, 0, false, [], null, [$what], true);
+    }
 }

@@ -8,8 +8,6 @@ use App\Deferrals\Model\Deferral;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\ItemStatus;
 use App\Shared\Csv;
-use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -52,8 +50,8 @@ final class OneAnswerTest extends WorldCase
     /** Flying, what was done, rates, deferrals: anything that moves a date. */
     private function shake(): void
     {
-        foreach (self::some(ItemStatus::orderBy('id')->get(), 120) as $status) {
-            ItemStatus::whereKey($status->id)->update([
+        foreach (self::some(ItemStatus::query()->orderBy('id')->get()->all(), 120) as $status) {
+            $status->update([
                 'date' => (string) Day::parse($status->date)->plusDays(-mt_rand(0, 40)),
             ]);
         }
@@ -63,7 +61,7 @@ final class OneAnswerTest extends WorldCase
         }
         DB::table('due_sheets')->delete();
         $applied = 0;
-        foreach (self::some(Aircraft::orderBy('id')->get(), 6) as $one) {
+        foreach (self::some(Aircraft::query()->orderBy('id')->get()->all(), 6) as $one) {
             $rates = array_map(static fn(float|int $r): float => round($r * mt_rand(50, 200) / 100, 1), $one->rates);
             $changes = ['changes' => [['kind' => 'use', 'mark' => $one->mark, 'rates' => $rates]]];
             $base = $this->as('ines', 'POST', 'what-if', $changes)->assertOk()->json('base');
@@ -75,18 +73,17 @@ final class OneAnswerTest extends WorldCase
     }
 
     /**
-     * @template T of Model
+     * @template T
      *
-     * @param Collection<int, T> $of
+     * @param array<int, T> $of
      *
      * @return list<T> as many of them, the same at every run
      */
-    private static function some(Collection $of, int $many): array
+    private static function some(array $of, int $many): array
     {
-        $all = $of->all();
-        shuffle($all);
+        shuffle($of);
 
-        return array_slice($all, 0, $many);
+        return array_slice($of, 0, $many);
     }
 
     /** @return array<string, array<string, mixed>> rows of the room Fleet by aircraft */

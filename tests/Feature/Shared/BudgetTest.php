@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature\Shared;
 
 use App\Floor\Model\Card;
+use App\Now\HangarHours;
 use App\Now\LoadCard;
 use App\Shared\Memo;
 use App\Shared\Records;
-use App\Visits\Do\HangarHours;
 use App\Visits\Model\Visit;
 use Closure;
 use Illuminate\Support\Facades\DB;

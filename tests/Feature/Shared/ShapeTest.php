@@ -37,7 +37,10 @@ final class ShapeTest extends TestCase
             ['app/Now/LoadFlying.php', 'app/Console/Bench.php', 'app/Console/LargeFigures.php'],
         ];
         yield 'the picture of a card' => ['/new CardNow\(/', 'app', ['app/Now/LoadCard.php']];
-        yield 'what is at an aircraft' => ['/new OnAircraft\(/', 'app', ['app/Now/LoadAircraft.php']];
+        yield 'what is at an aircraft' => ['/new OnAircraft\(/', 'app', ['app/Now/LoadOnAircraft.php']];
+        yield 'the picture of an aircraft' => ['/new AircraftNow\(/', 'app', ['app/Now/LoadAircraft.php']];
+        yield 'the picture of a visit' => ['/new (VisitNow|CardInVisit)\(/', 'app', ['app/Now/LoadVisit.php']];
+        yield 'the terms of a deferral' => ['/\bTerms::of\(/', 'app', ['app/Now/LoadDeferral.php']];
         yield 'the picture of the crew' => ['/new PersonNow\(/', 'app', ['app/Now/LoadCrew.php']];
         yield 'environment, outside of the settings' => ['/\benv\(/', 'app', []];
         yield 'a debugger\'s leavings' => ['/\b(dd|dump|var_dump|print_r)\(/', 'app', []];

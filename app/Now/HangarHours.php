@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Visits\Do;
+namespace App\Now;
 
 use App\Crew\Do\Rosters;
 use App\Floor\Model\Card;

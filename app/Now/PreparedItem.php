@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Fleet\Show;
+namespace App\Now;
 
 use App\Library\Model\ProgrammeItem;
 use Jorvel\Core\Fleet\DueItem;

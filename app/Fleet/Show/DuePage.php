@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fleet\Show;
+
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\ComponentTenure;
+use App\Now\AircraftFile;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Fleet\BottleDue;
+use Jorvel\Core\Fleet\Outlook;
+
+/** One aircraft's items, bottles, deferrals and reach, each with the rows that name it. */
+final readonly class DuePage
+{
+    /** @var list<DueRow> in the programme's order */
+    public array $rows;
+
+    public Aircraft $aircraft;
+
+    public function __construct(public AircraftFile $file, public Outlook $outlook)
+    {
+        $this->aircraft = $file->aircraft;
+        $rows = [];
+        foreach ($file->rows as $i => [$item, $tenure]) {
+            $rows[] = new DueRow($item, $tenure, $outlook->items[$i]);
+        }
+        $this->rows = $rows;
+    }
+
+    /** @return Collection<int, DueRow> the earliest first */
+    public function items(): Collection
+    {
+        $rows = $this->rows;
+        usort(
+            $rows,
+            static fn(DueRow $a, DueRow $b): int
+                => ($a->due->forecast->number ?? PHP_INT_MAX) <=> ($b->due->forecast->number ?? PHP_INT_MAX),
+        );
+
+        return collect($rows);
+    }
+
+    /** @return list<array{ComponentTenure, BottleDue}> the bottles that fall, the first first */
+    public function bottles(): array
+    {
+        $on = $this->aircraft->tenures->keyBy('component_id');
+
+        return array_map(
+            static fn(BottleDue $b): array => [$on[(int) $b->bottle->componentId], $b],
+            $this->outlook->bottles,
+        );
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Now;
+
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Shared\Clock;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Floor\CardProgress;
+use Jorvel\Core\Floor\FindingProgress;
+use Jorvel\Core\Now\CardInVisit;
+use Jorvel\Core\Now\CardRef;
+use Jorvel\Core\Now\FoundNow;
+use Jorvel\Core\Now\VisitNow;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitProgress;
+use Jorvel\Core\Visits\WorkHours;
+
+/** The one maker of the picture of a visit. */
+final readonly class LoadVisit
+{
+    /** The relations of a visit from which its picture is made. */
+    public const WITH = ['aircraft.type', 'cards.steps:id,card_id,no,state', 'plan'];
+
+    /** Hours before midnight of its last day by which an aircraft must have left. */
+    private const BEFORE_MIDNIGHT = 2;
+
+    public function __construct(private Clock $clock, private HangarHours $hangar) {}
+
+    /**
+     * @param Visit $visit with {@see WITH}; its cards may carry times that are not saved
+     * @param Collection<int, Finding>|null $findings of its cards, for who asks about them
+     */
+    public function of(Visit $visit, ?Collection $findings = null): VisitNow
+    {
+        $end = Day::parse($visit->end);
+
+        return new VisitNow(
+            (string) $visit->id,
+            VisitProgress::from($visit->state),
+            Day::parse($visit->start),
+            $end,
+            Instant::fromEpoch(
+                Instant::firstAfter($end, $this->clock->zone())->epoch() - self::BEFORE_MIDNIGHT * 3600,
+            ),
+            array_values($visit->cards->map(static fn(Card $c): CardInVisit => self::card($c, $visit))->all()),
+            array_values(($findings ?? collect())->map(self::found(...))->all()),
+            $this->hours($visit),
+            $visit->plan?->problem(),
+        );
+    }
+
+    /** The hours that its slots stand for: from the visit's first day on. */
+    public function hours(Visit $visit): WorkHours
+    {
+        return $this->hangar->of(
+            $visit,
+            Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()),
+        );
+    }
+
+    private static function found(Finding $finding): FoundNow
+    {
+        return new FoundNow(
+            (string) $finding->id,
+            FindingProgress::from($finding->state),
+            $finding->fix_hours,
+            Instant::parse($finding->raised_at),
+            self::at($finding->settled_at),
+        );
+    }
+
+    /** A card as of its visit; load `steps` first. */
+    public static function card(Card $card, Visit $visit): CardInVisit
+    {
+        return new CardInVisit(
+            new CardRef(
+                (string) $card->id,
+                $card->number,
+                $card->title,
+                CardProgress::from($card->state),
+                (string) $visit->id,
+                $visit->title,
+            ),
+            VisitPhase::from($card->phase),
+            $card->makes,
+            $card->needs ?? [$card->skill => 1],
+            $card->states ?? [],
+            $card->hours,
+            $card->hoursLeft(),
+            $card->spent,
+            self::at($card->begun_at),
+            self::at($card->closed_at),
+            self::at($card->planned_start),
+            self::at($card->planned_end),
+            self::at($card->latest_start),
+            $card->on_chain,
+            $card->finding_id === null ? null : (string) $card->finding_id,
+        );
+    }
+
+    private static function at(?string $instant): ?Instant
+    {
+        return $instant === null ? null : Instant::parse($instant);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Fleet;
+
+use Jorvel\Core\Deferrals\ClockResult;
+use Jorvel\Core\Now\AircraftNow;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\InputError;
+use Jorvel\Core\Shared\Instant;
+
+/**
+ * What falls due on an aircraft, what it carries, and how far it can go: asked of the whole aircraft once, so that every
+ * list that names one of its dates names the same.
+ */
+final readonly class Outlook
+{
+    /**
+     * @param list<DueNow> $items in the picture's order
+     * @param list<BottleDue> $bottles those that fall, the first to meet its minimum first
+     * @param array<array-key, ClockResult> $deferrals by id
+     */
+    private function __construct(
+        public array $items,
+        public array $bottles,
+        public array $deferrals,
+        public Reach $reach,
+    ) {}
+
+    /**
+     * @param Day $today the operator's
+     * @param Instant $now by which what is carried runs out
+     * @param int $warnDays from which a date is a stop
+     *
+     * @throws InputError where the programme asks for a counter that is not known
+     *
+     * @pure
+     */
+    public static function of(AircraftNow $aircraft, Day $today, Instant $now, int $warnDays): self
+    {
+        $plans = VisitPlans::of($today, $aircraft->visits);
+        $state = static fn(string $stop, ?Day $last, ?Day $latest): FleetState
+            => FleetState::of($today, $last, $plans->away($stop, $latest), $warnDays);
+        // Counters stand as of their own day: what falls due is warned of from today all the same.
+        $warn = $warnDays + max(0, $aircraft->flying->asOf->daysUntil($today));
+        $items = $bottles = $clocks = [];
+        foreach ($aircraft->items() as $item) {
+            $due = $item->due($warn);
+            $items[] = new DueNow($item, $due, $state($item->stop(), $due->forecast, $due->latest));
+        }
+        foreach ($aircraft->bottles() as $bottle) {
+            $last = $bottle->trend->crossesOn;
+            if ($last !== null) {
+                $bottles[] = new BottleDue($bottle, $last, $state($bottle->stop(), $last, $last));
+            }
+        }
+        usort($bottles, static fn(BottleDue $a, BottleDue $b): int => $a->last->number <=> $b->last->number);
+        foreach ($aircraft->deferrals as $deferral) {
+            $clocks[$deferral->id] = $deferral->clock($now, $aircraft->flying);
+        }
+        $stops = self::stops($aircraft, $items, $bottles, $clocks);
+
+        return new self($items, $bottles, $clocks, Reach::of($today, $stops, $plans, $warnDays));
+    }
+
+    /**
+     * @param list<DueNow> $items
+     * @param list<BottleDue> $bottles
+     * @param array<array-key, ClockResult> $clocks
+     *
+     * @return iterable<Stop>
+     */
+    private static function stops(AircraftNow $aircraft, array $items, array $bottles, array $clocks): iterable
+    {
+        foreach ($items as $now) {
+            $due = $now->due;
+            if ($due->forecast !== null) {
+                $kind = $due->driver?->next instanceof Day ? 'calendar' : 'usage';
+                yield new Stop($kind, $now->item->stop(), $due->forecast, $due->latest);
+            }
+        }
+        foreach ($aircraft->gone as $part) {
+            // It flew with it on the day before it came off.
+            yield new Stop('part', $part->stop(), $part->off->plusDays(-1));
+        }
+        foreach ($bottles as $due) {
+            yield new Stop('usage', $due->bottle->stop(), $due->last);
+        }
+        foreach ($aircraft->deferrals as $deferral) {
+            $last = $clocks[$deferral->id]->forecastLast;
+            if ($last !== null) {
+                yield new Stop('deferral', $deferral->stop(), $last);
+            }
+        }
+    }
+}

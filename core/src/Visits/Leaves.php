@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Visits;
+
+use DateTimeZone;
+use Jorvel\Core\Fleet\FleetState;
+use Jorvel\Core\Now\VisitNow;
+use Jorvel\Core\Shared\Instant;
+
+/** Whether an aircraft leaves its visit in time, as its cards are planned. */
+final readonly class Leaves
+{
+    /**
+     * @param Instant|null $exit null where it is not planned
+     * @param int $spare days from the exit to the last day; negative when it comes later
+     * @param int $behind cards that should be begun or worked by now, and are not
+     */
+    private function __construct(
+        public LeavesHow $how,
+        public FleetState $state,
+        public ?Instant $exit,
+        public int $spare,
+        public int $behind,
+    ) {}
+
+    /**
+     * @param DateTimeZone $zone of the operator's days
+     *
+     * @pure
+     */
+    public static function of(VisitNow $visit, Instant $now, DateTimeZone $zone): self
+    {
+        $exit = $visit->exit();
+        $open = $behind = 0;
+        foreach ($visit->cards as $card) {
+            $open += $card->worked() ? 0 : 1;
+            $behind += $card->from() !== null && $card->behind($now) ? 1 : 0;
+        }
+        $spare = $exit === null ? 0 : $exit->dayIn($zone)->daysUntil($visit->end);
+        $how = match (true) {
+            $visit->problem !== null => LeavesHow::NoPlan,
+            $exit === null => LeavesHow::Unplanned,
+            $open === 0 => LeavesHow::Worked,
+            $visit->must->isBefore($exit) => LeavesHow::TooLate,
+            $spare <= 1 => LeavesHow::Tight,
+            default => LeavesHow::InTime,
+        };
+        $state = $how->state();
+
+        return new self(
+            $how,
+            // A plan that work is behind of is not to be relied on.
+            $behind > 0 && $state === FleetState::Clear ? FleetState::Watch : $state,
+            $exit,
+            $spare,
+            $behind,
+        );
+    }
+}
