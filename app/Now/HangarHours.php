@@ -90,33 +90,85 @@ final class HangarHours
     }
 
     /**
-     * People by skill and slot, less those whom the plans of other visits at the same base have taken.
+     * People by skill and slot, less those whom the plans of other visits at the same base have taken. Who is at work
+     * on a card goes on with it: what others have only planned does not take them from it.
      *
      * @return array<string, list<int>>
      */
     public function free(Visit $visit, WorkHours $hours): array
     {
-        $there = $free = $hours->people();
-        $bays = $this->bays()->where('base', $this->base($visit))->pluck('name');
-        $others = Card::whereNotNull('planned_start')->whereNot('state', Card::CLOSED)->whereNot('visit_id', $visit->id)
-            ->whereHas('visit', static fn($q) => $q->whereNot('state', Visit::RELEASED)->whereIn('bay', $bays))
-            ->get(['id', 'needs', 'planned_start', 'planned_end']);
-        foreach ($others as $card) {
-            $needs = [...$card->needs ?? [], '*' => array_sum($card->needs ?? [])];
+        $there = $hours->people();
+        $working = $planned = [];
+        foreach ($this->others($visit) as $card) {
+            $from = $hours->at(Instant::parse((string) $card->planned_start));
             $until = min($hours->count(), $hours->at(Instant::parse((string) $card->planned_end)));
-            for ($slot = $hours->at(Instant::parse((string) $card->planned_start)); $slot < $until; $slot++) {
-                // Where its people are not on shift it rests, and takes nobody.
-                $rests = array_filter(
-                    $needs,
-                    static fn(int $many, string $skill): bool => ($there[$skill][$slot] ?? 0) < $many,
-                    ARRAY_FILTER_USE_BOTH,
-                ) !== [];
-                foreach ($rests ? [] : $needs as $skill => $many) {
-                    $free[$skill][$slot] = max(0, $free[$skill][$slot] - $many);
-                }
+            if ($card->state === Card::IN_WORK) {
+                self::take($working, $there, $card, $from, $until);
+            } else {
+                self::take($planned, $there, $card, $from, $until);
+            }
+        }
+        $own = [];
+        foreach ($this->inWork($visit) as $card) {
+            $slots = $hours->slots($card->hoursLeft() / max(1, array_sum($card->needs ?? [1])));
+            self::take($own, $there, $card, 0, min($hours->count(), $slots));
+        }
+        $free = [];
+        foreach ($there as $skill => $many) {
+            foreach ($many as $slot => $in) {
+                $left = $in - ($working[$skill][$slot] ?? 0);
+                $keeps = min($own[$skill][$slot] ?? 0, $left);
+                $free[$skill][] = max(0, $keeps, $left - ($planned[$skill][$slot] ?? 0));
             }
         }
 
-        return array_map(array_values(...), $free);
+        return $free;
+    }
+
+    /** @return Collection<int, Card> what other visits at the same base have planned and not closed */
+    private function others(Visit $visit): Collection
+    {
+        $base = $this->base($visit);
+        // Whoever stands in one of its bays, or at none of the list while the aircraft lives there.
+        $at = fn($q) => $q->whereNot('state', Visit::RELEASED)->where(fn($q) => $q
+            ->whereIn('bay', $this->bays()->where('base', $base)->pluck('name'))
+            ->orWhere(fn($q) => $q
+                ->whereNotIn('bay', $this->bays()->pluck('name'))
+                ->whereHas('aircraft', static fn($q) => $q->where('base', $base))));
+
+        return Card::whereNotNull('planned_start')->whereNot('state', Card::CLOSED)->whereNot('visit_id', $visit->id)
+            ->whereHas('visit', $at)
+            ->get(['id', 'skill', 'state', 'needs', 'planned_start', 'planned_end']);
+    }
+
+    /** @return Collection<int, Card> with their steps */
+    private function inWork(Visit $visit): Collection
+    {
+        $cards = $visit->relationLoaded('cards') ? $visit->cards->where('state', Card::IN_WORK)->values() : Card::where([
+            'visit_id' => $visit->id,
+            'state' => Card::IN_WORK,
+        ])->get();
+
+        return $cards->loadMissing('steps');
+    }
+
+    /**
+     * Takes a card's people over some slots; where they are not on shift it rests, and takes nobody.
+     *
+     * @param array<array-key, array<int, int>> $taken by skill and slot
+     * @param array<string, list<int>> $there
+     */
+    private static function take(array &$taken, array $there, Card $card, int $from, int $until): void
+    {
+        $needs = [...$card->needs ?? [$card->skill => 1], '*' => array_sum($card->needs ?? [1])];
+        for ($slot = $from; $slot < $until; $slot++) {
+            $rests = false;
+            foreach ($needs as $skill => $many) {
+                $rests = $rests || ($there[$skill][$slot] ?? 0) < $many;
+            }
+            foreach ($rests ? [] : $needs as $skill => $many) {
+                $taken[$skill][$slot] = ($taken[$skill][$slot] ?? 0) + $many;
+            }
+        }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Shared\Words;
+use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -88,6 +89,12 @@ final class VisitWords
             .($pace === null ? '' : ', at '.Words::number($pace, 2).' times the planned hours')
             .($open === 0 ? '' : '; '.Words::count($open, 'finding').' open')
             .($exit === null ? '.' : "; leaves {$exit}.");
+    }
+
+    /** Who stands in a bay. */
+    public static function inBay(string $mark, string $bay, VisitSpan $span): string
+    {
+        return "{$mark} stands in {$bay} from {$span->from} to {$span->to}.";
     }
 
     /** How the forecast of an exit moved; null where it stayed. */

@@ -13,12 +13,15 @@ use App\Fleet\Show\ShowReach;
 use App\Fleet\Show\View\WhatIfItem;
 use App\Fleet\Show\View\WhatIfRow;
 use App\Fleet\Show\View\WhatIfView;
+use App\Now\CommitUnmoved;
+use App\Now\LoadBay;
 use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
+use App\Visits\VisitWords;
+use Closure;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Shared\Day;
 
@@ -34,6 +37,8 @@ final readonly class WhatIf
         private DueBook $book,
         private ShowReach $reach,
         private LoadFlying $flying,
+        private LoadBay $bays,
+        private CommitUnmoved $commit,
         private Records $records,
     ) {}
 
@@ -84,7 +89,7 @@ final readonly class WhatIf
      */
     public function apply(Person $by, array $changes, string $base): WhatIfView
     {
-        return DB::transaction(function () use ($by, $changes, $base): WhatIfView {
+        return ($this->commit)(function () use ($by, $changes, $base): Closure {
             $view = $this->look($changes);
             if ($view->base !== $base) {
                 throw Refused::stale(
@@ -104,19 +109,24 @@ final readonly class WhatIf
             $aircraft = $this->read($changes);
             foreach ($changes as $change) {
                 $this->suppose($aircraft, $change);
-                $this->records->write(
-                    $by,
-                    "plan.{$change['kind']}",
-                    isset($change['id']) ? "visit:{$change['id']}" : "aircraft:{$change['mark']}",
-                    $change,
-                );
-            }
-            foreach ($aircraft as $one) {
-                $one->visits->each(static fn(Visit $v): bool => $v->save());
-                $one->save();
             }
 
-            return $view;
+            return function () use ($by, $changes, $aircraft, $view): WhatIfView {
+                foreach ($changes as $change) {
+                    $this->records->write(
+                        $by,
+                        "plan.{$change['kind']}",
+                        isset($change['id']) ? "visit:{$change['id']}" : "aircraft:{$change['mark']}",
+                        $change,
+                    );
+                }
+                foreach ($aircraft as $one) {
+                    $one->visits->each(static fn(Visit $v): bool => $v->save());
+                    $one->save();
+                }
+
+                return $view;
+            };
         });
     }
 
@@ -193,12 +203,20 @@ final readonly class WhatIf
             throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");
         }
         foreach ($one->visits as $other) {
-            if ($other->id !== $id && $this->flying->span($other)->overlaps($from, $to)) {
+            $span = $this->flying->span($other);
+            if ($other->id !== $id && $span->overlaps($from, $to)) {
                 throw Refused::because(
-                    "{$one->mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose "
-                        .'other dates.',
+                    "{$one->mark} is already in \"{$other->title}\" from {$span->from} to {$span->to}. Choose other "
+                        .'dates.',
                 );
             }
+        }
+        $other = $this->bays->taken($visit->bay, $from, $to, $id);
+        if ($other !== null) {
+            throw Refused::because(
+                VisitWords::inBay($other->aircraft->mark, $visit->bay, $this->flying->span($other))
+                    .' Choose other dates.',
+            );
         }
         $visit->start = $start;
         $visit->end = $end;

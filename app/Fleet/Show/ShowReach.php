@@ -47,12 +47,11 @@ final readonly class ShowReach
             $aircraft->base,
             $reach->state->value,
             $reach->driver === null ? null : $this->stop($reach->driver, $page),
-            array_values($aircraft->visits->map(static fn(Visit $v): Bracket => new Bracket(
-                $v->id,
-                $v->title,
-                $today->daysUntil(Day::parse($v->start)),
-                $today->daysUntil(Day::parse($v->end)),
-            ))->all()),
+            array_values($aircraft->visits->values()->map(static function (Visit $v, int $i) use ($page, $today): Bracket {
+                $span = $page->file->now->visits[$i];
+
+                return new Bracket($v->id, $v->title, $today->daysUntil($span->from), $today->daysUntil($span->to));
+            })->all()),
             array_values($fuses->all()),
         );
     }
@@ -81,7 +80,11 @@ final readonly class ShowReach
             $until = $this->clock->words($this->clock->today()->plusDays($in->to));
             $then = $stop === null ? '' : " Next: {$stop->title}, by {$this->clock->words(Day::parse($stop->date))}.";
 
-            return "{$aircraft->mark} is in \"{$in->title}\" until {$until}.{$then}";
+            $ends = Day::parse((string) $aircraft->visits->firstWhere('id', $in->id)?->end);
+
+            return $ends->number < $this->clock->today()->number
+                ? "{$aircraft->mark} is in \"{$in->title}\", which should have ended on {$this->clock->words($ends)}.{$then}"
+                : "{$aircraft->mark} is in \"{$in->title}\" until {$until}.{$then}";
         }
 
         return $stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence(

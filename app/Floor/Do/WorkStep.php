@@ -273,7 +273,7 @@ final readonly class WorkStep
     private function device(Step $step): ?SafingDevice
     {
         if ($step->kind === 'safing_remove') {
-            return SafingDevice::find($step->result['device'] ?? 0);
+            return $this->off(SafingDevice::find($step->result['device'] ?? 0));
         }
         $device = $step->kind === 'safing_fit'
             ? SafingDevice::where('fitted_step_id', $step->id)->whereNull('void_why')->orderByDesc('id')->first()
@@ -282,6 +282,18 @@ final readonly class WorkStep
             throw Refused::because(
                 "{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is "
                     .'still on.',
+            );
+        }
+
+        return $device;
+    }
+
+    /** What was taken off goes back on the register, unless its step has put another one there since. */
+    private function off(?SafingDevice $device): ?SafingDevice
+    {
+        if ($device !== null && SafingDevice::where('fitted_step_id', $device->fitted_step_id)->whereNull('removed_at')->exists()) {
+            throw Refused::because(
+                "{$device->kind}, {$device->place}, was fitted again since, and is on the register. Nothing was changed.",
             );
         }
 

@@ -18,12 +18,12 @@ use App\Library\Model\ProgrammeItem;
 use App\Library\Show\View\AskedView;
 use App\Library\Show\View\ChangeView;
 use App\Library\Show\View\ImportView;
+use App\Now\CommitUnmoved;
 use App\Shared\Clock;
-use App\Shared\Memo;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
-use Illuminate\Support\Facades\DB;
+use Closure;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -35,9 +35,6 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class BringIn
 {
-    /** How often an import is looked at again while others write. */
-    private const TRIES = 3;
-
     public function __construct(
         private DueBook $book,
         private ShowReach $reach,
@@ -46,7 +43,7 @@ final readonly class BringIn
         private Records $records,
         private BringRevision $revisions,
         private FlyingQuestions $questions,
-        private Memo $memo,
+        private CommitUnmoved $commit,
     ) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
@@ -72,19 +69,15 @@ final readonly class BringIn
      */
     public function apply(Person $by, Import $import, bool $sure = false): ImportView
     {
-        // What may take long is asked before anything is held; the few times that somebody writes meanwhile, again.
-        for ($n = 0; $n < self::TRIES; $n++) {
-            $this->memo->forget();
-            $seen = $this->records->latest();
+        return ($this->commit)(function () use ($by, $import, $sure): Closure {
             $compared = $this->requireSame($import, $sure);
-            $applied = DB::transaction(
-                fn(): bool => $this->records->latest() === $seen && $this->write($by, $import, $compared),
-            );
-            if ($applied) {
+
+            return function () use ($by, $import, $compared): ImportView {
+                $this->write($by, $import, $compared);
+
                 return $this->view($import, $compared);
-            }
-        }
-        throw Refused::because('Others wrote all the while. Nothing was applied; try it once more.');
+            };
+        });
     }
 
     private function requireSame(Import $import, bool $sure): Compared
@@ -106,7 +99,7 @@ final readonly class BringIn
         return $compared;
     }
 
-    private function write(Person $by, Import $import, Compared $compared): true
+    private function write(Person $by, Import $import, Compared $compared): void
     {
         match ($import->kind) {
             'flying' => $this->applyFlying($by, $import),
@@ -126,8 +119,6 @@ final readonly class BringIn
                 'asked' => $compared->points(),
             ],
         );
-
-        return true;
     }
 
     private function compare(string $kind, string $payload): Compared

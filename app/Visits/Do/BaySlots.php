@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace App\Visits\Do;
 
 use App\Crew\Model\Person;
+use App\Now\LoadBay;
+use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Bay;
 use App\Visits\Model\BaySlot;
-use App\Visits\Model\Visit;
+use App\Visits\VisitWords;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
 /** Free stretches of bays: opened and taken away by the controller. */
 final readonly class BaySlots
 {
-    public function __construct(private Records $records) {}
+    public function __construct(private Records $records, private LoadBay $bays, private LoadFlying $flying) {}
 
     /** @throws Refused when it ends before it begins, or something stands in the bay then */
     public function add(Person $by, Bay $bay, string $start, string $end, float $hours, string $note): void
@@ -25,15 +27,11 @@ final readonly class BaySlots
             throw Refused::because("It ends on {$end}, before it begins on {$start}. Nothing was saved.");
         }
         DB::transaction(function () use ($by, $bay, $start, $end, $hours, $note): void {
-            $visit = Visit::with('aircraft')->where('bay', $bay->name)
-                ->where('state', '!=', Visit::RELEASED)
-                ->where('start', '<=', $end)
-                ->where('end', '>=', $start)
-                ->first();
+            $visit = $this->bays->taken($bay->name, Day::parse($start), Day::parse($end));
             if ($visit !== null) {
                 throw Refused::because(
-                    "{$visit->aircraft->mark} stands in {$bay->name} from {$visit->start} to {$visit->end}. Choose "
-                        .'other days; nothing was saved.',
+                    VisitWords::inBay($visit->aircraft->mark, $bay->name, $this->flying->span($visit))
+                        .' Choose other days; nothing was saved.',
                 );
             }
             $slot = $bay->slots()->where('start', '<=', $end)->where('end', '>=', $start)->first();

@@ -7,6 +7,7 @@ namespace App\Visits\Do;
 use App\Crew\Model\Person;
 use App\Crew\Model\Role;
 use App\Now\FloorCount;
+use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Shared\Notices;
 use App\Shared\Records;
@@ -26,6 +27,7 @@ final readonly class BeginVisit
         private Records $records,
         private Notices $notices,
         private PlanVisit $plan,
+        private LoadFlying $flying,
     ) {}
 
     /** @throws Refused when it has begun, is not early, or the aircraft is in another visit */
@@ -63,11 +65,13 @@ final readonly class BeginVisit
     /** It stands in one visit at a time. */
     private function requireFree(Visit $visit, Day $today): void
     {
-        $other = Visit::where('aircraft_id', $visit->aircraft_id)->whereKeyNot($visit->id)
+        $end = Day::parse($visit->end);
+        $other = Visit::where('aircraft_id', $visit->aircraft_id)
+            ->whereKeyNot($visit->id)
             ->where('state', '!=', Visit::RELEASED)
-            ->where('start', '<', $visit->start)
-            ->where(static fn($q) => $q->where('state', Visit::IN_WORK)->orWhere('end', '>=', (string) $today))
-            ->first();
+            ->orderBy('start')
+            ->get()
+            ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($today, $end));
         if ($other !== null) {
             throw Refused::because(
                 "{$visit->aircraft->mark} is in \"{$other->title}\" from {$this->clock->words(Day::parse($other->start))}. Release it from that first, or move it; nothing was changed.",

@@ -9,14 +9,17 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DueRow;
 use App\Library\Model\Panel;
+use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
+use App\Now\LoadBay;
 use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
-use App\Visits\Model\Bay;
 use App\Visits\Model\Visit;
+use App\Visits\VisitWords;
+use Closure;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
@@ -25,6 +28,8 @@ final readonly class CreateVisit
     public function __construct(
         private DueBook $book,
         private LoadFlying $flying,
+        private LoadBay $bays,
+        private CommitUnmoved $commit,
         private Records $records,
         private MakeCard $make,
         private VisitFrame $frame,
@@ -45,60 +50,90 @@ final readonly class CreateVisit
         Day $end,
         array $keys,
     ): Visit {
-        $visit = DB::transaction(function () use ($by, $mark, $title, $bay, $start, $end, $keys): Visit {
-            $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
-            if ($end->number < $start->number) {
-                throw Refused::because("The visit ends on {$end}, before it begins on {$start}. Nothing was saved.");
-            }
-            foreach ($aircraft->visits as $other) {
-                if ($this->flying->span($other)->overlaps($start, $end)) {
-                    throw Refused::because(
-                        "{$mark} is already in \"{$other->title}\" from {$other->start} to {$other->end}. Choose "
-                            .'other dates; nothing was saved.',
-                    );
-                }
-            }
-            $this->requireBay($bay, $start, $end);
-            $chosen = $this->chosen($aircraft, $keys, $start);
-            FloorCount::up($aircraft->id);
-            $visit = Visit::create([
-                'aircraft_id' => $aircraft->id,
-                'title' => $title,
-                'bay' => $bay,
-                'start' => (string) $start,
-                'end' => (string) $end,
-                'state' => Visit::PLANNED,
-            ]);
-            $this->cards($visit, $chosen, 0);
-            $visit->setRelation('aircraft', $aircraft);
-            $this->frame->complete($visit);
-            $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
-                'aircraft' => $mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
-                'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),
-            ]);
-
-            return $visit;
-        });
+        $visit = ($this->commit)(fn(): Closure => $this->ask($by, $mark, $title, $bay, $start, $end, $keys));
         ($this->plan)($visit, $by, 'planned when the visit was made');
 
         return $visit;
     }
 
-    /** A bay of the list takes one aircraft at a time; elsewhere there is room. */
-    private function requireBay(string $bay, Day $start, Day $end): void
-    {
-        $other = Bay::where('name', $bay)->exists()
-            ? Visit::with('aircraft')
-                ->where('bay', $bay)
-                ->where('state', '!=', Visit::RELEASED)
-                ->where('start', '<=', (string) $end)
-                ->where('end', '>=', (string) $start)
-                ->first()
-            : null;
+    /**
+     * Loads and asks; what it answers with makes the visit, in the transaction in which it is called.
+     *
+     * @param list<string> $keys of due rows
+     * @param list<VisitSpan> $also visits that are made at the same time
+     *
+     * @return Closure(): Visit its cards not planned yet
+     *
+     * @throws Refused as above
+     */
+    public function ask(
+        Person $by,
+        string $mark,
+        string $title,
+        string $bay,
+        Day $start,
+        Day $end,
+        array $keys,
+        array $also = [],
+    ): Closure {
+        if ($end->number < $start->number) {
+            throw Refused::because("The visit ends on {$end}, before it begins on {$start}. Nothing was saved.");
+        }
+        $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
+        foreach ($aircraft->visits as $other) {
+            $this->requireApart($mark, $this->flying->span($other), $other->title, $start, $end);
+        }
+        foreach ($also as $span) {
+            $this->requireApart($mark, $span, 'a visit made with this one', $start, $end);
+        }
+        $other = $this->bays->taken($bay, $start, $end);
         if ($other !== null) {
             throw Refused::because(
-                "{$other->aircraft->mark} stands in {$bay} from {$other->start} to {$other->end}. Choose another "
-                    .'bay or other dates; nothing was saved.',
+                VisitWords::inBay($other->aircraft->mark, $bay, $this->flying->span($other))
+                    .' Choose another bay or other dates; nothing was saved.',
+            );
+        }
+        $chosen = $this->chosen($aircraft, $keys, $start);
+
+        return fn(): Visit => $this->make($by, $aircraft, $title, $bay, $start, $end, $chosen);
+    }
+
+    /** @param Collection<int, DueRow> $chosen */
+    private function make(
+        Person $by,
+        Aircraft $aircraft,
+        string $title,
+        string $bay,
+        Day $start,
+        Day $end,
+        Collection $chosen,
+    ): Visit {
+        FloorCount::up($aircraft->id);
+        $visit = Visit::create([
+            'aircraft_id' => $aircraft->id,
+            'title' => $title,
+            'bay' => $bay,
+            'start' => (string) $start,
+            'end' => (string) $end,
+            'state' => Visit::PLANNED,
+        ]);
+        $this->cards($visit, $chosen, 0);
+        $visit->setRelation('aircraft', $aircraft);
+        $this->frame->complete($visit);
+        $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
+            'aircraft' => $aircraft->mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
+            'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),
+        ]);
+
+        return $visit;
+    }
+
+    private function requireApart(string $mark, VisitSpan $span, string $title, Day $start, Day $end): void
+    {
+        if ($span->overlaps($start, $end)) {
+            throw Refused::because(
+                "{$mark} is already in \"{$title}\" from {$span->from} to {$span->to}. Choose other dates; nothing was "
+                    .'saved.',
             );
         }
     }
@@ -112,17 +147,32 @@ final readonly class CreateVisit
      */
     public function add(Person $by, Visit $visit, array $keys): void
     {
-        DB::transaction(function () use ($by, $visit, $keys): void {
-            if ($visit->refresh()->state !== Visit::PLANNED) {
-                throw Refused::because(
-                    "\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.",
-                );
-            }
+        ($this->commit)(fn(): Closure => $this->askMore($by, $visit, $keys));
+        ($this->plan)($visit, $by, 'planned with more items');
+    }
+
+    /**
+     * Loads and asks; what it answers with adds the cards, in the transaction in which it is called.
+     *
+     * @param list<string> $keys of due rows
+     *
+     * @return Closure(): Visit
+     *
+     * @throws Refused as when it is made
+     */
+    public function askMore(Person $by, Visit $visit, array $keys): Closure
+    {
+        if ($visit->refresh()->state !== Visit::PLANNED) {
+            throw Refused::because(
+                "\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.",
+            );
+        }
+        $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
+        $chosen = $this->chosen($aircraft, $keys, Day::parse($visit->start));
+
+        return function () use ($by, $visit, $aircraft, $chosen): Visit {
             FloorCount::up($visit->aircraft_id);
-            $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
-            $n = $visit->cards()->count();
-            $chosen = $this->chosen($aircraft, $keys, Day::parse($visit->start));
-            $this->cards($visit, $chosen, $n);
+            $this->cards($visit, $chosen, $visit->cards()->count());
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
             $this->records->write(
@@ -131,8 +181,9 @@ final readonly class CreateVisit
                 "visit:{$visit->id}",
                 ['items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all()],
             );
-        });
-        ($this->plan)($visit, $by, 'planned with more items');
+
+            return $visit;
+        };
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Visits\Do;
 
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
+use App\Now\CommitUnmoved;
 use App\Shared\Refused;
 use App\Visits\Model\BaySlot;
 use App\Visits\Model\Visit;
@@ -13,7 +14,8 @@ use App\Visits\Show\PackRoom;
 use App\Visits\Show\View\PackLine;
 use App\Visits\Show\View\PackSlot;
 use App\Visits\Show\View\PackView;
-use Illuminate\Support\Facades\DB;
+use Closure;
+use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -22,7 +24,12 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class SavePack
 {
-    public function __construct(private PackRoom $room, private CreateVisit $create) {}
+    public function __construct(
+        private PackRoom $room,
+        private CreateVisit $create,
+        private PlanVisit $plan,
+        private CommitUnmoved $commit,
+    ) {}
 
     /**
      * @param array<string, string> $into slot by item
@@ -33,30 +40,44 @@ final readonly class SavePack
      */
     public function __invoke(Person $by, string $mark, int $days, array $into): array
     {
-        return DB::transaction(function () use ($by, $mark, $days, $into): array {
-            $pack = $this->room->look($mark, $days, $into);
-            if (! $pack->maySave) {
-                throw Refused::because($this->refusal($pack));
-            }
-            $known = array_column($pack->items, 'key');
-            foreach (array_diff(array_keys($into), $known) as $key) {
-                throw Refused::because(
-                    "Item {$key} is in a visit by now, or no longer due. Pack again; nothing was saved.",
-                );
-            }
-            $visits = [];
-            foreach ($pack->slots as $slot) {
-                $keys = array_values(array_map(
-                    static fn(PackLine $l): string => $l->key,
-                    array_filter($pack->items, static fn(PackLine $l): bool => $l->slot === $slot->id),
-                ));
-                if ($keys !== []) {
-                    $visits[] = $this->fill($by, $mark, $slot, $keys);
-                }
-            }
+        $visits = ($this->commit)(fn(): Closure => $this->ask($by, $mark, $days, $into));
+        foreach ($visits as $visit) {
+            ($this->plan)($visit, $by, 'planned when it was packed');
+        }
 
-            return $visits;
-        });
+        return array_map(static fn(Visit $v): int => $v->id, $visits);
+    }
+
+    /**
+     * @param array<string, string> $into
+     *
+     * @return Closure(): list<Visit>
+     */
+    private function ask(Person $by, string $mark, int $days, array $into): Closure
+    {
+        $pack = $this->room->look($mark, $days, $into);
+        if (! $pack->maySave) {
+            throw Refused::because($this->refusal($pack));
+        }
+        $known = array_column($pack->items, 'key');
+        foreach (array_diff(array_keys($into), $known) as $key) {
+            throw Refused::because(
+                "Item {$key} is in a visit by now, or no longer due. Pack again; nothing was saved.",
+            );
+        }
+        $fill = $spans = [];
+        foreach ($pack->slots as $slot) {
+            $keys = array_values(array_map(
+                static fn(PackLine $l): string => $l->key,
+                array_filter($pack->items, static fn(PackLine $l): bool => $l->slot === $slot->id),
+            ));
+            if ($keys !== []) {
+                $fill[] = $this->fill($by, $mark, $slot, $keys, $spans);
+                $spans[] = VisitSpan::of(Day::parse($slot->start), Day::parse($slot->end));
+            }
+        }
+
+        return static fn(): array => array_map(static fn(Closure $make): Visit => $make(), $fill);
     }
 
     private function refusal(PackView $pack): string
@@ -75,17 +96,20 @@ final readonly class SavePack
         return 'No item has a visit yet. Nothing was saved.';
     }
 
-    /** @param list<string> $keys */
-    private function fill(Person $by, string $mark, PackSlot $slot, array $keys): int
+    /**
+     * @param list<string> $keys
+     * @param list<VisitSpan> $also the slots that are filled already
+     *
+     * @return Closure(): Visit
+     */
+    private function fill(Person $by, string $mark, PackSlot $slot, array $keys, array $also): Closure
     {
         $id = (int) explode('-', $slot->id)[1];
         if ($slot->kind === 'visit') {
-            $this->create->add($by, Visit::findOrFail($id), $keys);
-
-            return $id;
+            return $this->create->askMore($by, Visit::findOrFail($id), $keys);
         }
         $type = Aircraft::with('type')->where('mark', $mark)->firstOrFail()->type->code;
-        $visit = ($this->create)(
+        $make = $this->create->ask(
             $by,
             $mark,
             count($keys) === 1 ? 'Work' : "{$type} work of ".count($keys).' items',
@@ -93,9 +117,13 @@ final readonly class SavePack
             Day::parse($slot->start),
             Day::parse($slot->end),
             $keys,
+            $also,
         );
-        BaySlot::whereKey($id)->delete();
 
-        return $visit->id;
+        return static function () use ($make, $id): Visit {
+            BaySlot::whereKey($id)->delete();
+
+            return $make();
+        };
     }
 }

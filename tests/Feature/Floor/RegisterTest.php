@@ -61,6 +61,13 @@ final class RegisterTest extends WorldCase
             ['another breaker'],
             array_column((array) $this->as('oda', 'GET', 'registers/QA-VFC')->json('devices'), 'place'),
         );
+        $elsewhere->update(['fitted_step_id' => $fit->id]);
+        self::assertStringContainsString('was fitted again since', (string) $this->work(
+            $this->card,
+            $this->step('safing_remove')->no,
+            'reopen',
+            ['note' => 'it is still on'],
+        )->assertStatus(422)->json('message'));
     }
 
     public function test_a_step_taken_back_leaves_no_reading_and_no_part_standing(): void

@@ -147,7 +147,7 @@ final class ImportTest extends WorldCase
             }
         });
         $said = $this->as('ines', 'POST', "library/imports/{$id}/apply")->assertStatus(422)->json('message');
-        self::assertSame('Others wrote all the while. Nothing was applied; try it once more.', $said);
+        self::assertSame('Others wrote all the while. Nothing was saved; send it once more.', $said);
         self::assertFalse(ProgrammeItem::where('code', '61-22')->exists());
         $busy = 1;
         $this->as('ines', 'POST', "library/imports/{$id}/apply")->assertOk();

@@ -84,7 +84,10 @@ final class HangarTest extends WorldCase
             $this->visit('QA-VFC', $codes, '2026-05-06', '2026-05-15', 'Skarnholm bay 2'),
             $this->visit('QA-VFE', $codes, '2026-05-06', '2026-05-15', 'Skarnholm bay 3'),
         ];
-        $cards = Card::whereIn('visit_id', [1, $visits[0]->id, $visits[1]->id])->whereNot('state', Card::CLOSED)->get();
+        $there = Visit::whereNot('state', Visit::RELEASED)
+            ->whereHas('aircraft', static fn($q) => $q->where('base', 'Skarnholm'))
+            ->pluck('id');
+        $cards = Card::whereIn('visit_id', $there)->whereNot('state', Card::CLOSED)->get();
         self::assertSame(0, $cards->whereNull('planned_start')->count());
         [$others, $last] = [$cards->where('visit_id', '!=', $visits[1]->id), $cards->where('visit_id', $visits[1]->id)];
         $looked = 0;
@@ -137,6 +140,51 @@ final class HangarTest extends WorldCase
         $make('the apron', '2026-05-14', '2026-05-15')->assertCreated();
     }
 
+    public function test_a_visit_that_should_be_over_lasts_until_it_is_released(): void
+    {
+        Visit::whereKey(1)->update(['end' => '2026-05-03']);
+        $row = array_column((array) $this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')['QA-VFA'];
+        self::assertSame(['waiting', 0], [$row['state'], $row['visits'][0]['to']], 'it stands, today too');
+        self::assertStringContainsString(
+            'which should have ended on Sun 3 May',
+            $this->as('ines', 'GET', 'fleet/QA-VFA')->json('sentence'),
+        );
+        $item = (string) ProgrammeItem::where(
+            ['type_id' => Aircraft::where('mark', 'QA-VFC')->value('type_id'), 'code' => '53-11'],
+        )->value('id');
+        $make = fn(string $mark, string $day, string $bay) => $this->as('ines', 'POST', 'visits', [
+            'mark' => $mark, 'title' => 'x', 'bay' => $bay, 'start' => $day, 'end' => $day, 'items' => [$item],
+        ]);
+        $said = 'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-05.';
+        $slot = ['start' => '2026-05-05', 'end' => '2026-05-05', 'hours' => 10];
+        $planned = Visit::where(['state' => Visit::PLANNED])->where('bay', '!=', 'Skarnholm bay 1')->firstOrFail();
+        $planned->update(['bay' => 'Skarnholm bay 1']);
+        $move = ['kind' => 'visit', 'id' => $planned->id, 'start' => '2026-05-05', 'end' => '2026-05-05'];
+        foreach ([
+            'its bay, for another' => [$make('QA-VFC', '2026-05-05', 'Skarnholm bay 1'), $said],
+            'its bay, as a free slot' => [$this->as('ines', 'POST', 'bays/1/slots', $slot), $said],
+            'its bay, for a visit that is moved' => [$this->as('ines', 'POST', 'what-if', ['changes' => [$move]]), $said],
+            'itself, in another' => [$make('QA-VFA', '2026-05-05', 'the apron'), 'QA-VFA is already in "'],
+        ] as $what => [$answer, $words]) {
+            self::assertStringContainsString($words, (string) $answer->assertStatus(422)->json('message'), $what);
+        }
+        $make('QA-VFC', '2026-05-06', 'Skarnholm bay 1')->assertCreated();
+    }
+
+    public function test_whoever_works_on_the_apron_is_not_free_in_the_bays(): void
+    {
+        $bay = $this->visit('QA-VFE', ['27-11'], '2026-05-06', '2026-05-08', 'Skarnholm bay 3');
+        $hangar = app(HangarHours::class);
+        $free = fn(): int => (int) array_sum(
+            $hangar->free($bay, $hangar->of($bay, Instant::parse('2026-05-06T00:00:00Z')))['*'],
+        );
+        $before = $free();
+        $apron = $this->visit('QA-VFC', ['53-11', '53-12'], '2026-05-06', '2026-05-08', 'the apron');
+        self::assertLessThan($before, $free());
+        Card::where('visit_id', $apron->id)->update(['planned_start' => null]);
+        self::assertSame($before, $free());
+    }
+
     public function test_a_bay_that_is_not_in_the_list_has_the_usual_hours_at_the_aircrafts_base(): void
     {
         $visit = $this->visit('Q-402', ['53-42', '62-22'], '2026-05-06', '2026-05-08', 'the apron');
@@ -154,6 +202,8 @@ final class HangarTest extends WorldCase
     {
         $work = Card::where(['visit_id' => 1, 'state' => Card::IN_WORK])->orderBy('id')->get();
         self::assertNotEmpty($work);
+        // What is in work elsewhere has its people; what is only planned there, on the apron too, takes nobody from it.
+        Card::where('visit_id', '!=', 1)->where('state', Card::IN_WORK)->update(['state' => Card::OPEN]);
         $visit = Visit::with('aircraft.type')->findOrFail(1);
         $version = VisitPlan::findOrFail(1)->version;
         app(PlanVisit::class)($visit, $this->person('ines'), 'again');
