@@ -128,7 +128,7 @@ final readonly class LargeFigures
         $ms = [];
         foreach (Aircraft::orderBy('mark')->limit(25)->get() as $craft) {
             DB::table('aircraft')->where('id', $craft->id)
-                ->update(['counters_as_of' => (string) Day::parse($craft->counters_as_of)->plusDays(-1)]);
+                ->update(['counters_as_of' => (string) $craft->counters_as_of->plusDays(-1)]);
             DB::table('flying_entries')->where('aircraft_id', $craft->id)
                 ->where('date', $craft->counters_as_of)
                 ->update(['current' => false]);

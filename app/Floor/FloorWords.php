@@ -18,7 +18,6 @@ use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\LoanOut;
 use Jorvel\Core\Now\PersonAt;
-use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Unit;
 
 /** What the Floor says: codes and pictures in, sentences out. It reads nothing and decides nothing. */
@@ -70,7 +69,7 @@ final class FloorWords
 
     public static function early(Visit $visit, Clock $clock): string
     {
-        return "\"{$visit->title}\" is planned to begin on {$clock->words(Day::parse($visit->start))}. If it is to "
+        return "\"{$visit->title}\" is planned to begin on {$clock->words($visit->start)}. If it is to "
             .'begin today, begin the visit first.';
     }
 

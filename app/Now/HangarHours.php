@@ -51,7 +51,7 @@ final class HangarHours
         $from = Instant::fromEpoch((int) ceil($from->epoch() / 1800) * 1800);
         $bay = $this->bay($visit->bay);
         $first = $from->dayIn($this->clock->zone());
-        $last = max($first->number, Day::parse($visit->end)->number) + self::BEYOND;
+        $last = max($first->number, $visit->end->number) + self::BEYOND;
         $open = $bay->hours ?? array_fill(1, 6, (array) config('jorvel.usual_hours'));
         $spells = $this->rosters->of($this->base($visit))
             ->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $open, $bay?->people);
@@ -100,8 +100,8 @@ final class HangarHours
         $there = $hours->people();
         $working = $planned = [];
         foreach ($this->others($visit) as $card) {
-            $from = $hours->at(Instant::parse((string) $card->planned_start));
-            $until = min($hours->count(), $hours->at(Instant::parse((string) $card->planned_end)));
+            $from = $hours->at($card->planned_start);
+            $until = min($hours->count(), $hours->at($card->planned_end));
             if ($card->state === Card::IN_WORK) {
                 self::take($working, $there, $card, $from, $until);
             } else {

@@ -21,7 +21,6 @@ use Jorvel\Core\Fleet\Flying;
 use Jorvel\Core\Fleet\LastDone;
 use Jorvel\Core\Fleet\Takes;
 use Jorvel\Core\Fleet\VisitSpan;
-use Jorvel\Core\Floor\FindingProgress;
 use Jorvel\Core\Now\AircraftNow;
 use Jorvel\Core\Now\BottleNow;
 use Jorvel\Core\Now\ItemNow;
@@ -195,11 +194,11 @@ final class LoadAircraft
             $bottles,
             array_values($aircraft->emptied->map(static fn(ComponentTenure $t): PartGone => new PartGone(
                 (string) $t->id,
-                Day::parse((string) $t->to_date),
+                $t->to_date,
             ))->all()),
             array_values($aircraft->deferrals->map($this->deferral->of(...))->all()),
             $aircraft->findings->mapWithKeys(static fn(Finding $f): array => [
-                (string) $f->id => FindingProgress::from($f->state),
+                (string) $f->id => $f->state,
             ])->all(),
             array_values($aircraft->visits->map(fn(Visit $v): VisitSpan => $this->flying->span(
                 $v,

@@ -22,13 +22,11 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\Acts;
-use Jorvel\Core\Floor\CardProgress;
 use Jorvel\Core\Floor\How;
 use Jorvel\Core\Floor\Touch;
 use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\StepNow;
-use Jorvel\Core\Shared\Instant;
 
 /** The one maker of the picture of a card, with all that is at its aircraft. */
 final readonly class LoadCard
@@ -211,7 +209,7 @@ final readonly class LoadCard
                 (string) $first->id,
                 $first->number,
                 $first->title,
-                CardProgress::from($first->state),
+                $first->state,
             ),
             $this->aircraft->on($card->aircraft_id),
             $card->visit->daysEarly($this->clock->today()),
@@ -227,7 +225,7 @@ final readonly class LoadCard
             $step->kind,
             $step->title,
             $step->state === Step::DONE,
-            $step->started_at === null ? null : Instant::parse($step->started_at),
+            $step->started_at === null ? null : $step->started_at,
             $acts === null ? null : Acts::on(How::from($acts['how']), $acts['systems'], $acts['with'] ?? []),
             $step->spec['ends'] ?? [],
             $step->spec['group'] ?? null,
@@ -240,7 +238,7 @@ final readonly class LoadCard
             (string) $card->id,
             $card->number,
             $card->title,
-            CardProgress::from($card->state),
+            $card->state,
             (string) $card->visit_id,
             $card->visit->title,
         );

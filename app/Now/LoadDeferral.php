@@ -48,7 +48,7 @@ final readonly class LoadDeferral
      */
     private static function terms(
         string $category,
-        string $discovered,
+        Instant $discovered,
         string $zone,
         array $limits,
         array $counters,
@@ -58,7 +58,7 @@ final readonly class LoadDeferral
 
         return Terms::of(
             Category::from($category),
-            Instant::parse($discovered),
+            $discovered,
             ClockKind::zone($zone),
             $days,
             array_map(floatval(...), $limits),

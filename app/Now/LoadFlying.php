@@ -37,11 +37,11 @@ final readonly class LoadFlying
         $plan = $this->plan($aircraft);
 
         return Flying::of(
-            Day::parse($aircraft->counters_as_of),
+            $aircraft->counters_as_of,
             array_map(floatval(...), $aircraft->counters),
             $plan->means,
             $plan->periods,
-            Day::parse($aircraft->entry_date),
+            $aircraft->entry_date,
             array_map(floatval(...), $aircraft->entry_counters),
         );
     }
@@ -57,14 +57,14 @@ final readonly class LoadFlying
         $share = $tenure->tenure();
 
         return Flying::of(
-            Day::parse($aircraft->counters_as_of),
+            $aircraft->counters_as_of,
             $share->counters(array_map(floatval(...), $aircraft->counters)),
             $share->share($plan->means),
             array_map(
                 static fn(PlanPeriod $p): PlanPeriod => PlanPeriod::of($p->from, $p->to, $share->share($p->rates)),
                 $plan->periods,
             ),
-            Day::parse($tenure->component->entry_date),
+            $tenure->component->entry_date,
         );
     }
 
@@ -72,11 +72,11 @@ final readonly class LoadFlying
     public function plan(Aircraft $aircraft): FlyingPlan
     {
         return FlyingPlan::of(
-            Day::parse($aircraft->counters_as_of),
+            $aircraft->counters_as_of,
             array_map(floatval(...), $aircraft->rates),
             array_map(static fn(array $days): array => array_map(floatval(...), $days), $aircraft->week ?? []),
             array_values($aircraft->sectors->map(static fn(Sector $s): array => [
-                Day::parse($s->date),
+                $s->date,
                 array_map(floatval(...), $s->use),
             ])->all()),
             array_values($aircraft->visits->map(function (Visit $v): array {
@@ -94,7 +94,7 @@ final readonly class LoadFlying
      */
     public function span(Visit $visit, array $takes = []): VisitSpan
     {
-        [$from, $to] = [Day::parse($visit->start), Day::parse($visit->end)];
+        [$from, $to] = [$visit->start, $visit->end];
 
         return $visit->state === Visit::IN_WORK
             ? VisitSpan::begun($from, $to, $this->clock->today(), $takes)

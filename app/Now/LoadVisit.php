@@ -9,8 +9,6 @@ use App\Floor\Model\Finding;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
-use Jorvel\Core\Floor\CardProgress;
-use Jorvel\Core\Floor\FindingProgress;
 use Jorvel\Core\Now\CardInVisit;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\FoundNow;
@@ -18,7 +16,6 @@ use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\VisitPhase;
-use Jorvel\Core\Visits\VisitProgress;
 use Jorvel\Core\Visits\WorkHours;
 
 /** The one maker of the picture of a visit. */
@@ -38,12 +35,12 @@ final readonly class LoadVisit
      */
     public function of(Visit $visit, ?Collection $findings = null): VisitNow
     {
-        $end = Day::parse($visit->end);
+        $end = $visit->end;
 
         return new VisitNow(
             (string) $visit->id,
-            VisitProgress::from($visit->state),
-            Day::parse($visit->start),
+            $visit->state,
+            $visit->start,
             $end,
             Instant::fromEpoch(
                 Instant::firstAfter($end, $this->clock->zone())->epoch() - self::BEFORE_MIDNIGHT * 3600,
@@ -60,7 +57,7 @@ final readonly class LoadVisit
     {
         return $this->hangar->of(
             $visit,
-            Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone()),
+            Instant::firstAfter($visit->start->plusDays(-1), $this->clock->zone()),
         );
     }
 
@@ -68,10 +65,10 @@ final readonly class LoadVisit
     {
         return new FoundNow(
             (string) $finding->id,
-            FindingProgress::from($finding->state),
+            $finding->state,
             $finding->fix_hours,
-            Instant::parse($finding->raised_at),
-            self::at($finding->settled_at),
+            $finding->raised_at,
+            $finding->settled_at,
         );
     }
 
@@ -83,7 +80,7 @@ final readonly class LoadVisit
                 (string) $card->id,
                 $card->number,
                 $card->title,
-                CardProgress::from($card->state),
+                $card->state,
                 (string) $visit->id,
                 $visit->title,
             ),
@@ -94,18 +91,13 @@ final readonly class LoadVisit
             $card->hours,
             $card->hoursLeft(),
             $card->spent,
-            self::at($card->begun_at),
-            self::at($card->closed_at),
-            self::at($card->planned_start),
-            self::at($card->planned_end),
-            self::at($card->latest_start),
+            $card->begun_at,
+            $card->closed_at,
+            $card->planned_start,
+            $card->planned_end,
+            $card->latest_start,
             $card->on_chain,
             $card->finding_id === null ? null : (string) $card->finding_id,
         );
-    }
-
-    private static function at(?string $instant): ?Instant
-    {
-        return $instant === null ? null : Instant::parse($instant);
     }
 }

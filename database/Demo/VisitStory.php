@@ -36,7 +36,7 @@ final readonly class VisitStory
     public function live(Visit $visit, Person $controller, float $pace, array $findings, Collection $people): void
     {
         $now = $this->clock->now();
-        for ($day = Day::parse($visit->start); $day->number <= $this->clock->today()->number; $day = $day->plusDays(1)) {
+        for ($day = $visit->start; $day->number <= $this->clock->today()->number; $day = $day->plusDays(1)) {
             $morning = $this->clock->at($day, '06:00');
             ($this->plan)($visit, $controller, 'planned in the morning', $morning);
             $end = $this->clock->at($day, '22:00');
@@ -65,11 +65,11 @@ final readonly class VisitStory
     private function work(Visit $visit, Instant $until, float $pace, Collection $people): void
     {
         foreach ($visit->cards()->with(['steps', 'assignments'])->whereNotNull('planned_start')->orderBy('planned_start')->orderBy('id')->get() as $card) {
-            $start = Instant::parse((string) $card->planned_start);
+            $start = $card->planned_start;
             if ($card->worked() || ! $start->isBefore($until)) {
                 continue;
             }
-            $planned = Instant::parse((string) $card->planned_end)->epoch() - $start->epoch();
+            $planned = $card->planned_end->epoch() - $start->epoch();
             $end = Instant::fromEpoch($start->epoch() + (int) ($planned * $pace));
             $by = $this->worker($card, $visit, $start, $people);
             Assignment::firstOrCreate(['card_id' => $card->id, 'person_id' => $by->id, 'role' => 'perform']);

@@ -425,7 +425,7 @@ final readonly class World
             $found = ToolCheckEntry::with('person')->where(['tool_id' => $tool->id, 'good' => false])
                 ->orderByDesc('date')
                 ->firstOrFail();
-            $this->recalls->open($found->person, $tool, Day::parse($found->date), $found->note);
+            $this->recalls->open($found->person, $tool, $found->date, $found->note);
         }
     }
 
@@ -580,10 +580,10 @@ final readonly class World
     {
         $numbers = [];
         foreach (Certificate::with('person')->orderBy('at')->get() as $certificate) {
-            $year = substr($certificate->at, 0, 4);
+            $year = substr((string) $certificate->at, 0, 4);
             $number = sprintf('JV-%s-%04d', $year, $numbers[$year] = ($numbers[$year] ?? 0) + 1);
             $visit = Visit::with(['aircraft.deferrals'])->findOrFail($certificate->visit_id);
-            $day = Instant::parse($certificate->at)->dayIn($this->clock->zone());
+            $day = $certificate->at->dayIn($this->clock->zone());
             $visit->aircraft->fill([
                 'counters' => self::countersOn($visit->aircraft, $day),
                 'counters_as_of' => (string) $day->plusDays(-1),
@@ -594,7 +594,7 @@ final readonly class World
                     static fn(Deferral $d): bool => $d->discovered_at <= $certificate->at,
                 ),
             );
-            $this->clock->still(Instant::parse($certificate->at), function () use ($certificate, $number, $visit): void {
+            $this->clock->still($certificate->at, function () use ($certificate, $number, $visit): void {
                 $certificate->update([
                     'number' => $number,
                     'said' => ($this->freeze)($number, $visit, $certificate->person, collect(), $certificate->at),
@@ -606,7 +606,7 @@ final readonly class World
     /** @return array<string, float> an aircraft's counters on an earlier day, by its mean use */
     private static function countersOn(Aircraft $aircraft, Day $day): array
     {
-        $days = max(0, $day->daysUntil(Day::parse($aircraft->counters_as_of)));
+        $days = max(0, $day->daysUntil($aircraft->counters_as_of));
         $at = [];
         foreach ($aircraft->counters as $name => $value) {
             $at[$name] = round($value - $days * $aircraft->rates[$name], $name === 'fh' ? 1 : 0);

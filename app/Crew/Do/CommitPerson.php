@@ -116,7 +116,7 @@ final readonly class CommitPerson
             'weekdays' => $p->weekdays,
             'trainee' => $p->trainee,
             'supervisor_id' => $p->supervisor_id,
-            'leaves' => $p->leaves,
+            'leaves' => $p->leaves === null ? null : (string) $p->leaves,
         ];
     }
 

@@ -81,7 +81,7 @@ final readonly class ConfirmAuthority
                 $person,
                 'authority',
                 $value,
-                until: $waits->valid_until,
+                until: $waits->valid_until === null ? null : (string) $waits->valid_until,
                 paper: $waits->paper,
                 more: ['entered_by' => "{$entered->name} ({$entered->stamp})"],
             );

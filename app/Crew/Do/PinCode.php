@@ -12,7 +12,6 @@ use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Jorvel\Core\Crew\NotSecond;
-use Jorvel\Core\Shared\Instant;
 
 /**
  * The code with which somebody chooses their first PIN, or a new one after theirs was lost.
@@ -64,7 +63,7 @@ final readonly class PinCode
     public function require(Person $for, ?string $code): void
     {
         $hours = (int) config('jorvel.pin_code_hours');
-        $made = $for->pin_code_at === null ? null : Instant::parse($for->pin_code_at);
+        $made = $for->pin_code_at === null ? null : $for->pin_code_at;
         $why = match (true) {
             $code === null || $code === ''
                 => 'Your PIN was given or lost, so choosing one takes a code from a second person: a controller who '

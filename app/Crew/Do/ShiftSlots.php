@@ -60,7 +60,7 @@ final readonly class ShiftSlots
         $certify = (float) config('jorvel.certify_hours');
         foreach ($ending as $visit) {
             $exit = $visit->cards->max('planned_end');
-            if ($exit !== null && $exit > (string) $from && $exit <= (string) $until) {
+            if ($exit !== null && $from->isBefore($exit) && ! $until->isBefore($exit)) {
                 $slots[] = new ShiftSlot(
                     AssignSlot::of(
                         "v{$visit->id}:certify",
@@ -74,8 +74,8 @@ final readonly class ShiftSlots
                     null,
                     $visit->aircraft->mark,
                     "Certify {$visit->title}",
-                    Instant::parse($exit),
-                    Instant::fromEpoch((int) (Instant::parse($exit)->epoch() + $certify * 3600)),
+                    $exit,
+                    Instant::fromEpoch((int) ($exit->epoch() + $certify * 3600)),
                 );
             }
         }
@@ -86,8 +86,8 @@ final readonly class ShiftSlots
     /** @return list<ShiftSlot> */
     private function ofCard(Card $card, Day $day, Instant $from, Instant $until): array
     {
-        $begins = max($from->epoch(), Instant::parse((string) $card->planned_start)->epoch());
-        $ends = min($until->epoch(), Instant::parse((string) $card->planned_end)->epoch());
+        $begins = max($from->epoch(), $card->planned_start->epoch());
+        $ends = min($until->epoch(), $card->planned_end->epoch());
         $type = $card->aircraft->type->code;
         $make = static fn(string $id, SlotRole $role, ?string $skill, float $hours, ?int $at = null): ShiftSlot
             => new ShiftSlot(
@@ -111,7 +111,7 @@ final readonly class ShiftSlots
                 }
             }
         }
-        if ($card->critical && $ends === Instant::parse((string) $card->planned_end)->epoch()) {
+        if ($card->critical && $ends === $card->planned_end->epoch()) {
             $slots[] = $make(
                 "{$card->id}:duplicate::1",
                 SlotRole::Duplicate,

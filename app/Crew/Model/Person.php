@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Crew\Model;
 
 use App\Crew\WrongSignature;
+use App\Shared\AsDay;
+use App\Shared\AsInstant;
 use App\Shared\Clock;
 use App\Shared\QuickColumns;
 use App\Shared\Refused;
@@ -36,15 +38,15 @@ use Laravel\Sanctum\HasApiTokens;
  * @property int|null $supervisor_id
  * @property list<int> $weekdays ISO, on which the shift is worked
  * @property int $version
- * @property string|null $leaves the last day on which they are with the organisation
+ * @property Day|null $leaves the last day on which they are with the organisation
  * @property bool $own_pin false while it is the one that somebody else gave them
  * @property bool $own_password likewise
  * @property int|null $secrets_by who gave the password and PIN that stand
  * @property string|null $pin_code hash of a second person's code, while a PIN is to be chosen
  * @property int|null $pin_code_by who made it
- * @property string|null $pin_code_at
+ * @property Instant|null $pin_code_at
  * @property int $pin_tries wrong PINs in a row
- * @property string|null $pin_locked_until
+ * @property Instant|null $pin_locked_until
  * @property-read Collection<int, Qualification> $qualifications
  * @property-read Collection<int, WaitingAuthority> $waitingAuthorities
  * @property-read Collection<int, RotaDay> $rotaDays days that differ from the usual week
@@ -63,6 +65,9 @@ final class Person extends User
     protected $hidden = ['password', 'pin', 'pin_code', 'remember_token'];
 
     protected $casts = [
+        'pin_code_at' => AsInstant::class,
+        'pin_locked_until' => AsInstant::class,
+        'leaves' => AsDay::class,
         'role' => Role::class,
         'password' => 'hashed',
         'pin' => 'hashed',
@@ -108,15 +113,15 @@ final class Person extends User
             $this->weekdays,
             $skills,
             $holds,
-            $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [$d->date => $d->shift])->all(),
-            $this->leaves === null ? null : Day::parse($this->leaves),
+            $this->rotaDays->mapWithKeys(static fn(RotaDay $d): array => [(string) $d->date => $d->shift])->all(),
+            $this->leaves === null ? null : $this->leaves,
         );
     }
 
     /** Whether they have left before a day. */
     public function goneOn(Day $day): bool
     {
-        return $this->leaves !== null && Day::parse($this->leaves)->number < $day->number;
+        return $this->leaves !== null && $this->leaves->number < $day->number;
     }
 
     /** @return Builder<self> who is still with the organisation on a day */
@@ -141,7 +146,7 @@ final class Person extends User
     public function requireSignature(string $stamp, string $pin): void
     {
         $clock = app(Clock::class);
-        $locked = $this->pin_locked_until === null ? null : Instant::parse($this->pin_locked_until);
+        $locked = $this->pin_locked_until === null ? null : $this->pin_locked_until;
         if ($locked !== null && $clock->now()->epoch() < $locked->epoch()) {
             throw Refused::because(
                 "Your PIN is locked until {$clock->time($locked)}, after too many wrong ones in a row. Nothing was "
@@ -185,7 +190,7 @@ final class Person extends User
     {
         $held = [];
         foreach ($this->qualifications as $q) {
-            $held["{$q->kind}:{$q->value}"] = $q->valid_until === null ? null : Day::parse($q->valid_until);
+            $held["{$q->kind}:{$q->value}"] = $q->valid_until === null ? null : $q->valid_until;
         }
 
         return new Qualified($held);

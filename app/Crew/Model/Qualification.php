@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Crew\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
+use Jorvel\Core\Shared\Day;
 
 /**
  * A skill, a type rating or an authority, with the last day on which it stands.
@@ -12,7 +14,12 @@ use App\Shared\Model;
  * @property int $person_id
  * @property string $kind `skill`, `rating` or `authority`
  * @property string $value
- * @property string|null $valid_until
+ * @property Day|null $valid_until
  * @property string $paper what it rests on
  */
-final class Qualification extends Model {}
+final class Qualification extends Model
+{
+    protected $casts = [
+        'valid_until' => AsDay::class,
+    ];
+}

@@ -15,7 +15,6 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Instant;
 
 /** What somebody holds and how long it stands, what they lack or will lack, and which planned cards that hits. */
 final readonly class Lapses
@@ -50,7 +49,7 @@ final readonly class Lapses
             $q->kind,
             $q->value,
             Words::held($q->kind, $q->value),
-            $q->valid_until,
+            $q->valid_until === null ? null : (string) $q->valid_until,
             $days,
             $state,
             $days === null ? '' : ($days < 0 ? 'lapsed '.Words::fromNow($days) : 'lapses '.Words::fromNow($days)),
@@ -78,7 +77,7 @@ final readonly class Lapses
                 $hits = $this->hits(
                     $on,
                     fn(Assignment $a, Day $day): bool
-                        => self::asks($p, $a, $q) && $day->number > Day::parse((string) $q->valid_until)->number,
+                        => self::asks($p, $a, $q) && $day->number > $q->valid_until->number,
                 );
                 $found[] = new LapseView(
                     $p->id,
@@ -108,7 +107,7 @@ final readonly class Lapses
                 $hits,
             );
         }
-        $leaves = $p->leaves === null ? null : Day::parse($p->leaves);
+        $leaves = $p->leaves === null ? null : $p->leaves;
         if ($leaves !== null && $this->clock->today()->daysUntil($leaves) <= config('jorvel.lapse_days')) {
             $days = $this->clock->today()->daysUntil($leaves);
             $hits = $this->hits($on, static fn(Assignment $a, Day $day): bool => $day->number > $leaves->number);
@@ -145,7 +144,7 @@ final readonly class Lapses
 
     private function days(Qualification $q): ?int
     {
-        return $q->valid_until === null ? null : $this->clock->today()->daysUntil(Day::parse($q->valid_until));
+        return $q->valid_until === null ? null : $this->clock->today()->daysUntil($q->valid_until);
     }
 
     private static function asks(Person $p, Assignment $a, Qualification $q): bool
@@ -270,7 +269,7 @@ final readonly class Lapses
     private function day(Card $card): Day
     {
         $end = $card->planned_end ?? $card->planned_start;
-        $day = $end === null ? $this->clock->today() : Instant::parse($end)->dayIn($this->clock->zone());
+        $day = $end === null ? $this->clock->today() : $end->dayIn($this->clock->zone());
 
         return $day->number < $this->clock->today()->number ? $this->clock->today() : $day;
     }

@@ -14,7 +14,6 @@ use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Crew\WhoIsLeft;
-use Jorvel\Core\Shared\Instant;
 
 /**
  * Planned cards that nobody of their base can work, or inspect, on their day, because what the last ones hold will have
@@ -35,7 +34,7 @@ final readonly class LastOnes
         $holds = $people->mapWithKeys(static fn(Person $p): array => [$p->id => $p->qualified()])->all();
         $hits = $at = [];
         foreach ($this->planned() as $card) {
-            $day = Instant::parse((string) $card->planned_end)->dayIn($this->clock->zone());
+            $day = $card->planned_end->dayIn($this->clock->zone());
             $base = (string) $card->getAttribute('at');
             $there = $at["{$base} {$day}"] ??= array_intersect_key(
                 $holds,

@@ -15,7 +15,6 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use Jorvel\Core\Crew\AtWork;
 use Jorvel\Core\Now\Placed;
-use Jorvel\Core\Shared\Day;
 
 /** Who is there, what they hold, and which planned cards a lapse hits. */
 final readonly class ShowCrew
@@ -135,13 +134,13 @@ final readonly class ShowCrew
         $spans = [];
         foreach ($p->rotaDays->where('date', '>=', (string) $this->clock->today())->sortBy('date') as $d) {
             $last = count($spans) - 1;
-            if ($last >= 0 && $spans[$last][2] === $d->shift && $spans[$last][3] === $d->why && Day::parse($spans[$last][1])->plusDays(1)->number === Day::parse($d->date)->number) {
+            if ($last >= 0 && $spans[$last][2] === $d->shift && $spans[$last][3] === $d->why && $spans[$last][1]->plusDays(1)->number === $d->date->number) {
                 $spans[$last][1] = $d->date;
             } else {
                 $spans[] = [$d->date, $d->date, $d->shift, $d->why];
             }
         }
 
-        return array_map(static fn(array $s): AwayView => new AwayView($s[0], $s[1], $s[2], $s[3]), $spans);
+        return array_map(static fn(array $s): AwayView => new AwayView((string) $s[0], (string) $s[1], $s[2], $s[3]), $spans);
     }
 }

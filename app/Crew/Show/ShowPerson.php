@@ -69,7 +69,7 @@ final readonly class ShowPerson
             $p->version,
             $p->weekdays,
             $p->supervisor_id,
-            $p->leaves,
+            $p->leaves === null ? null : (string) $p->leaves,
             $p->own_pin,
             array_values($p->qualifications->map(fn(Qualification $q): QualificationAsked => new QualificationAsked(
                 $this->lapses->held($q),
@@ -101,10 +101,10 @@ final readonly class ShowPerson
         return array_values($p->waitingAuthorities->map(fn(WaitingAuthority $w): WaitingView => new WaitingView(
             $w->value,
             Words::held('authority', $w->value),
-            $w->valid_until,
+            $w->valid_until === null ? null : (string) $w->valid_until,
             $w->paper,
             $names[$w->entered_by] ?? '',
-            $this->clock->local(Instant::parse($w->entered_at)),
+            $this->clock->local($w->entered_at),
             $may && $w->setRelation('person', $p)->notSecond($me, $this->clock->today()) === null,
         ))->all());
     }
@@ -127,7 +127,7 @@ final readonly class ShowPerson
 
         return match (true) {
             $p->goneOn($this->clock->today())
-                => "{$p->name} left on {$this->clock->words(Day::parse((string) $p->leaves))}; what they signed "
+                => "{$p->name} left on {$this->clock->words($p->leaves)}; what they signed "
                     .'stands.',
             $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".Lapses::told($first->hits).'.',
             $first !== null => "{$p->name} {$first->said}; no planned card is hit.",

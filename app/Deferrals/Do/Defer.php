@@ -39,8 +39,8 @@ final readonly class Defer
         string $pin,
     ): Deferral {
         return DB::transaction(function () use ($by, $finding, $item, $safed, $carrySafing, $stamp, $pin): Deferral {
-            if ($finding->refresh()->state !== 'open') {
-                throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
+            if ($finding->refresh()->state !== Finding::OPEN) {
+                throw Refused::because("Finding {$finding->number} is already {$finding->state->value}.");
             }
             if ($item->type_id !== $finding->aircraft->type_id || $item->chapter !== $finding->chapter) {
                 throw Refused::because("{$item->code} does not cover this finding: it is for another type or chapter.");
@@ -68,7 +68,7 @@ final readonly class Defer
                 'counted_to' => $finding->aircraft->counters_as_of, 'placard' => $item->placard,
                 'procedure_done' => true, 'state' => 'open',
             ]);
-            $finding->update(['state' => 'deferred', 'settled_at' => (string) $this->clock->now()]);
+            $finding->update(['state' => Finding::DEFERRED, 'settled_at' => (string) $this->clock->now()]);
             $finding->fixCard?->withdraw();
             if ($carrySafing) {
                 SafingDevice::where('card_id', $finding->card_id)->whereNull('removed_at')

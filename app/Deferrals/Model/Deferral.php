@@ -7,8 +7,12 @@ namespace App\Deferrals\Model;
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Finding;
+use App\Shared\AsDay;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A finding carried under a listed item.
@@ -18,11 +22,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $finding_id
  * @property int $aircraft_id
  * @property string $category
- * @property string $discovered_at
+ * @property Instant $discovered_at
  * @property string $timezone
  * @property array<string, float> $limits
  * @property array<string, float> $at_discovery
- * @property string|null $counted_to the day to which these had been counted
+ * @property Day|null $counted_to the day to which these had been counted
  * @property string $placard
  * @property bool $procedure_done
  * @property string $state
@@ -33,7 +37,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Deferral extends Model
 {
-    protected $casts = ['limits' => 'array', 'at_discovery' => 'array', 'procedure_done' => 'boolean'];
+    protected $casts = [
+        'discovered_at' => AsInstant::class,
+        'counted_to' => AsDay::class,
+        'limits' => 'array', 'at_discovery' => 'array', 'procedure_done' => 'boolean'];
 
     /** @return BelongsTo<ListedItem, $this> */
     public function listedItem(): BelongsTo

@@ -20,7 +20,6 @@ use Jorvel\Core\Deferrals\ClockResult;
 use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\PlannedAway;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Instant;
 
 /**
  * What the room Deferrals shows: what is carried, by what runs out first, and the findings that wait for a decision.
@@ -95,7 +94,7 @@ final readonly class ShowDeferrals
             $d->listedItem->code,
             $d->listedItem->title,
             $d->category,
-            $this->clock->local(Instant::parse($d->discovered_at)),
+            $this->clock->local($d->discovered_at),
             $clock->expiresAt === null ? null : $this->clock->local($clock->expiresAt),
             $clock->forecastLast === null ? null : (string) $clock->forecastLast,
             $clock->forecastLast === null ? null : $today->daysUntil($clock->forecastLast),
@@ -132,7 +131,7 @@ final readonly class ShowDeferrals
             $f->card_id,
             $f->place,
             $f->extent,
-            $this->clock->local(Instant::parse($f->raised_at)),
+            $this->clock->local($f->raised_at),
             $f->raiser->name,
             $f->fixCard?->number,
             array_values($listed->map(function (ListedItem $i) use ($f): OptionView {

@@ -8,7 +8,6 @@ use App\Fleet\Model\Aircraft;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use Jorvel\Core\Fleet\FlyingSimulator;
-use Jorvel\Core\Shared\Day;
 
 /**
  * The operator's flying programme, stood in for by a simulator: what was flown since the last count, and the sectors
@@ -32,7 +31,7 @@ final readonly class FlyingFeed
         $programme = FlyingSimulator::seeded(self::SEED);
         $lines = [];
         foreach (Aircraft::with(['visits' => static fn($q) => $q->where('state', 'in_work')])->orderBy('mark')->get() as $craft) {
-            for ($day = Day::parse($craft->counters_as_of)->plusDays(1); $day->number <= $yesterday->number; $day = $day->plusDays(1)) {
+            for ($day = $craft->counters_as_of->plusDays(1); $day->number <= $yesterday->number; $day = $day->plusDays(1)) {
                 $flown = $craft->visits->isEmpty()
                     ? $programme->day($craft->mark, $day, $craft->rates)
                     : array_map(static fn(): float => 0.0, $craft->rates);

@@ -53,7 +53,7 @@ final readonly class FlyingLog
             $counters[$counter] = round($counters[$counter] + $amount, 3);
         }
         $craft->counters = $counters;
-        $craft->counters_as_of = (string) $date;
+        $craft->counters_as_of = $date;
     }
 
     /**
@@ -69,7 +69,7 @@ final readonly class FlyingLog
     {
         return DB::transaction(function () use ($by, $mark, $date, $cells, $sure): Aircraft {
             $craft = Aircraft::with(LoadFlying::with())->where('mark', $mark)->firstOrFail();
-            $known = Day::parse($craft->counters_as_of);
+            $known = $craft->counters_as_of;
             try {
                 $day = Day::parse($date);
                 $before = self::entered($craft, $day);
@@ -187,7 +187,7 @@ final readonly class FlyingLog
                 $flown = FlyingCheck::amounts($craft, $cells, $craft->counters);
                 FlyingCheck::requireFits(
                     $flown,
-                    self::minus(self::entered($craft, Day::parse($old->date)), $old->flown),
+                    self::minus(self::entered($craft, $old->date), $old->flown),
                 );
             } catch (InputError $e) {
                 throw self::refused($e);
@@ -210,7 +210,7 @@ final readonly class FlyingLog
                 'reason' => $reason,
                 'at' => (string) $this->clock->now(),
             ]);
-            $this->carry($craft, $old->date, $difference);
+            $this->carry($craft, (string) $old->date, $difference);
             $this->records->write(
                 $by,
                 'flying.corrected',

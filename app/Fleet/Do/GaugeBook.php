@@ -34,7 +34,7 @@ final readonly class GaugeBook
             $component = $this->component($componentId);
             $last = $component->readings->last();
             $this->require($component, $date, $pressure, $tempC);
-            if ($last !== null && $date < $last->date) {
+            if ($last !== null && $date < (string) $last->date) {
                 throw Refused::because(
                     "The last reading is of {$last->date}. An older one would stand out of order; correct a reading "
                         .'instead. Nothing was saved.',
@@ -60,12 +60,12 @@ final readonly class GaugeBook
             }
             $old->update(['current' => false, 'reason' => $reason]);
             if ($pressure !== null && $tempC !== null) {
-                $this->require($component, $old->date, $pressure, $tempC);
+                $this->require($component, (string) $old->date, $pressure, $tempC);
                 $this->write(
                     $by,
                     $component,
                     [
-                        'date' => $old->date,
+                        'date' => (string) $old->date,
                         'pressure' => $pressure,
                         'temp_c' => $tempC,
                         'replaced' => $old->replaced,
@@ -78,7 +78,7 @@ final readonly class GaugeBook
                     $by,
                     'gauge.taken_back',
                     "component:{$component->id}",
-                    ['date' => $old->date, 'pressure' => $old->pressure, 'reason' => $reason],
+                    ['date' => (string) $old->date, 'pressure' => $old->pressure, 'reason' => $reason],
                 );
             }
 

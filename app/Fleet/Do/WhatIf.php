@@ -199,7 +199,7 @@ final readonly class WhatIf
         if ($to->number < $from->number) {
             throw Refused::because("The visit would end on {$end}, before it begins on {$start}.");
         }
-        if ($visit->state !== Visit::PLANNED && $start !== $visit->start) {
+        if ($visit->state !== Visit::PLANNED && $from->number !== $visit->start->number) {
             throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");
         }
         foreach ($one->visits as $other) {
@@ -218,8 +218,8 @@ final readonly class WhatIf
                     .' Choose other dates.',
             );
         }
-        $visit->start = $start;
-        $visit->end = $end;
+        $visit->start = $from;
+        $visit->end = $to;
     }
 
     private function compare(Aircraft $was, Aircraft $is): WhatIfRow
@@ -255,7 +255,7 @@ final readonly class WhatIf
             $takes = $visit->cards->contains(
                 static fn($c): bool => ItemNow::keyOf($c->item_id, $c->component_id) === $row->key(),
             );
-            if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy(Day::parse($visit->start))) {
+            if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy($visit->start)) {
                 return "must be done by {$row->due->latest}; the visit would begin on {$visit->start}";
             }
         }

@@ -78,7 +78,7 @@ final readonly class CalendarController
 
     private function view(CalendarLink $link, ?string $address = null): CalendarLinkView
     {
-        $local = fn(?string $at): ?string => $at === null ? null : $this->clock->local(Instant::parse($at));
+        $local = fn(?Instant $at): ?string => $at === null ? null : $this->clock->local($at);
 
         return new CalendarLinkView(
             $link->id,

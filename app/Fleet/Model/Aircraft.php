@@ -7,11 +7,13 @@ namespace App\Fleet\Model;
 use App\Deferrals\Model\Deferral;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
+use App\Shared\AsDay;
 use App\Shared\Model;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Jorvel\Core\Shared\Day;
 
 /**
  * @property int $id
@@ -21,10 +23,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $base
  * @property int $floor_count counts whatever happens at it on the floor, so that nobody acts on what has changed
  * @property string $effectivity code by which parts and manual say what fits this tail
- * @property string $entry_date
+ * @property Day $entry_date
  * @property array<string, float> $entry_counters
  * @property array<string, float> $counters as at the end of `counters_as_of`
- * @property string $counters_as_of
+ * @property Day $counters_as_of
  * @property array<string, float> $rates mean use per calendar day, where there is no week's pattern
  * @property array<string, list<float>>|null $week by counter, Monday to Sunday
  * @property list<string> $conditions harsh conditions of its own role, beside those of its base
@@ -45,6 +47,8 @@ final class Aircraft extends Model
     protected $table = 'aircraft';
 
     protected $casts = [
+        'entry_date' => AsDay::class,
+        'counters_as_of' => AsDay::class,
         'entry_counters' => 'array',
         'counters' => 'array',
         'rates' => 'array',

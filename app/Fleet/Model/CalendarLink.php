@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Fleet\Model;
 
 use App\Crew\Model\Person;
+use App\Shared\AsInstant;
 use App\Shared\Clock;
 use App\Shared\Model;
 use App\Shared\Records;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * An address under which somebody's calendar program reads visits, due dates and deferral expiries, until it is
@@ -20,13 +22,19 @@ use Jorvel\Core\Shared\Day;
  * @property int $person_id
  * @property string $name
  * @property string $token SHA-256 of it
- * @property string $made_at
- * @property string|null $read_at
- * @property string|null $revoked_at
+ * @property Instant $made_at
+ * @property Instant|null $read_at
+ * @property Instant|null $revoked_at
  * @property-read Person $person
  */
 final class CalendarLink extends Model
 {
+    protected $casts = [
+        'made_at' => AsInstant::class,
+        'read_at' => AsInstant::class,
+        'revoked_at' => AsInstant::class,
+    ];
+
     /** @return array{self, string} the link, and its token, which nobody can read again */
     public static function make(Person $by, string $name, Clock $clock, Records $records): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -23,7 +24,7 @@ use Jorvel\Core\Shared\Unit;
  * @property string $title
  * @property string $part_no
  * @property string $serial
- * @property string $entry_date when its own clock started
+ * @property Day $entry_date when its own clock started
  * @property array<string, float> $counters as it left its last aircraft; while it is fitted, its tenure tells
  * @property array<string, array{string, float}> $accrues own counter: the aircraft's counter it follows, and how much
  * of it
@@ -37,7 +38,9 @@ use Jorvel\Core\Shared\Unit;
  */
 final class Component extends Model
 {
-    protected $casts = ['counters' => 'array', 'accrues' => 'array', 'gauge' => 'array'];
+    protected $casts = [
+        'entry_date' => AsDay::class,
+        'counters' => 'array', 'accrues' => 'array', 'gauge' => 'array'];
 
     /** @return HasOne<ComponentTenure, $this> */
     public function tenure(): HasOne
@@ -83,7 +86,7 @@ final class Component extends Model
         try {
             return Depletion::of(
                 array_values($this->readings->map(static fn(PressureReading $r): GasReading => GasReading::of(
-                    Day::parse($r->date),
+                    $r->date,
                     $r->pressure,
                     $r->temp_c,
                     $unit,

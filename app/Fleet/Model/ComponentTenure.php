@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Fleet\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Fleet\Tenure;
+use Jorvel\Core\Shared\Day;
 
 /**
  * A component's time on one aircraft.
@@ -15,12 +17,12 @@ use Jorvel\Core\Fleet\Tenure;
  * @property int $component_id
  * @property int $aircraft_id
  * @property string $position
- * @property string $from_date
- * @property string $from_counted the day to which the aircraft was counted when it was fitted
+ * @property Day $from_date
+ * @property Day $from_counted the day to which the aircraft was counted when it was fitted
  * @property array<string, float> $own the component's counters then
  * @property array<string, float> $aircraft the aircraft's counters then
- * @property string|null $to_date null while it is fitted
- * @property string|null $to_counted
+ * @property Day|null $to_date null while it is fitted
+ * @property Day|null $to_counted
  * @property array<string, float>|null $own_end
  * @property array<string, float>|null $aircraft_end
  * @property string|null $reason why it was taken off
@@ -31,7 +33,12 @@ final class ComponentTenure extends Model
 {
     protected $table = 'tenures';
 
-    protected $casts = ['own' => 'array', 'aircraft' => 'array', 'own_end' => 'array', 'aircraft_end' => 'array'];
+    protected $casts = [
+        'from_date' => AsDay::class,
+        'from_counted' => AsDay::class,
+        'to_date' => AsDay::class,
+        'to_counted' => AsDay::class,
+        'own' => 'array', 'aircraft' => 'array', 'own_end' => 'array', 'aircraft_end' => 'array'];
 
     /** @return BelongsTo<Component, $this> */
     public function component(): BelongsTo

@@ -6,8 +6,10 @@ namespace App\Fleet\Model;
 
 use App\Floor\Model\Card;
 use App\Library\Model\ProgrammeItem;
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Day;
 
 /**
  * A programme item that was done: the history behind {@see ItemStatus}.
@@ -18,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $visit_id
  * @property int|null $card_id on which it was done
  * @property string|null $done_by name and stamp; null where nobody is known
- * @property string $date
+ * @property Day $date
  * @property array<string, float> $counters
  * @property-read ProgrammeItem $item
  * @property-read Component|null $component
@@ -26,7 +28,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class ItemDoing extends Model
 {
-    protected $casts = ['counters' => 'array'];
+    protected $casts = [
+        'date' => AsDay::class,
+        'counters' => 'array'];
 
     /** @return BelongsTo<ProgrammeItem, $this> */
     public function item(): BelongsTo

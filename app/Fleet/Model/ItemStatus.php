@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Jorvel\Core\Fleet\LastDone;
 use Jorvel\Core\Shared\Day;
@@ -14,14 +15,17 @@ use Jorvel\Core\Shared\Day;
  * @property int|null $aircraft_id
  * @property int|null $component_id
  * @property int $item_id
- * @property string $date
+ * @property Day $date
  * @property array<string, float> $counters the aircraft's, or the component's own
- * @property string|null $counted_to the day to which these counters had been counted
+ * @property Day|null $counted_to the day to which these counters had been counted
  * @property array<string, float|string|int>|null $planned
  */
 final class ItemStatus extends Model
 {
-    protected $casts = ['counters' => 'array', 'planned' => 'array'];
+    protected $casts = [
+        'date' => AsDay::class,
+        'counted_to' => AsDay::class,
+        'counters' => 'array', 'planned' => 'array'];
 
     /**
      * From the row's own columns, for loading many.

@@ -28,8 +28,8 @@ final readonly class CalendarFeed
         foreach (Visit::with('aircraft', 'cards')->where('state', '!=', Visit::RELEASED)->orderBy('id')->get() as $visit) {
             $calendar->add(
                 "visit-{$visit->id}",
-                Day::parse($visit->start),
-                Day::parse($visit->end),
+                $visit->start,
+                $visit->end,
                 "{$visit->aircraft->mark} {$visit->title}, {$visit->bay}",
                 $visit->cards->map(static fn($c): string => "{$c->number} {$c->title}")->implode("\n"),
             );

@@ -81,7 +81,7 @@ final readonly class ShowBottles
             $trend === null ? [] : $this->line($trend, $today),
             array_values($bottle->log->map(static fn(PressureReading $r): GaugeRow => new GaugeRow(
                 $r->id,
-                $r->date,
+                (string) $r->date,
                 $r->pressure,
                 $r->temp_c,
                 $r->replaced,

@@ -103,7 +103,7 @@ final readonly class ShowFleet
             $row->state,
             $this->reach->said($aircraft, $row),
             (string) $this->clock->today(),
-            $aircraft->counters_as_of,
+            (string) $aircraft->counters_as_of,
             $row,
             $counters,
             $this->items($page),
@@ -129,7 +129,7 @@ final readonly class ShowFleet
      */
     private function meanFlown(Aircraft $aircraft): array
     {
-        $from = (string) Day::parse($aircraft->counters_as_of)->plusDays(-90);
+        $from = (string) $aircraft->counters_as_of->plusDays(-90);
         $sums = [];
         foreach ($aircraft->flying()->where('date', '>', $from)->get(['flown']) as $entry) {
             foreach ($entry->flown as $counter => $amount) {
@@ -142,7 +142,7 @@ final readonly class ShowFleet
 
     private static function sector(Sector $s): SectorView
     {
-        return new SectorView($s->id, $s->date, $s->number, $s->from_place, $s->to_place, self::amounts($s->use));
+        return new SectorView($s->id, (string) $s->date, $s->number, $s->from_place, $s->to_place, self::amounts($s->use));
     }
 
     /** @param array<string, float> $use */
@@ -167,7 +167,7 @@ final readonly class ShowFleet
             $t->component->part_no,
             $t->component->serial,
             $t->position,
-            $t->from_date,
+            (string) $t->from_date,
             self::amounts($t->tenure()->counters(array_map(floatval(...), $aircraft->counters))),
             $t->component->gauge !== null,
         );

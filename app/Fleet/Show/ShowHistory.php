@@ -14,7 +14,6 @@ use App\Fleet\Show\View\FlyingView;
 use App\Fleet\Show\View\HistoryView;
 use App\Fleet\Show\View\MonthView;
 use App\Shared\Clock;
-use Jorvel\Core\Shared\Instant;
 
 /** What an aircraft has flown and what was done to it, the latest first. */
 final readonly class ShowHistory
@@ -41,7 +40,7 @@ final readonly class ShowHistory
             $this->months($aircraft),
             array_values($shown->map(static fn(FlyingEntry $f): FlyingView => new FlyingView(
                 $f->id,
-                $f->date,
+                (string) $f->date,
                 ShowFleet::amounts($f->flown),
                 (object) $f->flown,
                 $f->current,
@@ -59,14 +58,14 @@ final readonly class ShowHistory
         $signed = $d->card?->signed_at;
 
         return new DoneView(
-            $d->date,
+            (string) $d->date,
             $d->item->code,
             $d->component === null ? $d->item->title : "{$d->item->title}, {$d->component->name()}",
             ShowFleet::amounts($d->counters),
             $d->visit_id,
             $d->done_by === null || $signed === null
                 ? $d->done_by
-                : "{$d->done_by}, {$this->clock->local(Instant::parse($signed))}",
+                : "{$d->done_by}, {$this->clock->local($signed)}",
             $d->card_id,
             $d->card?->number,
         );
@@ -77,9 +76,9 @@ final readonly class ShowHistory
     {
         $months = [];
         foreach ($aircraft->flying()->get(['date', 'flown']) as $entry) {
-            $month = substr($entry->date, 0, 7);
+            $month = substr((string) $entry->date, 0, 7);
             if (array_sum($entry->flown) > 0) {
-                $months[$month]['days'][$entry->date] = true;
+                $months[$month]['days'][(string) $entry->date] = true;
             }
             foreach ($entry->flown as $counter => $amount) {
                 $months[$month]['flown'][$counter] = round(($months[$month]['flown'][$counter] ?? 0) + $amount, 3);
@@ -104,7 +103,7 @@ final readonly class ShowHistory
         $out = [];
         foreach (ComponentTenure::with('component')->where('aircraft_id', $aircraft->id)->orderBy('id')->get() as $t) {
             $out[] = new FittedView(
-                $t->from_date,
+                (string) $t->from_date,
                 'fitted',
                 $t->component->name(),
                 $t->position,
@@ -113,7 +112,7 @@ final readonly class ShowHistory
             );
             if ($t->to_date !== null) {
                 $out[] = new FittedView(
-                    $t->to_date,
+                    (string) $t->to_date,
                     'taken off',
                     $t->component->name(),
                     $t->position,

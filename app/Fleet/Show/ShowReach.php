@@ -89,7 +89,7 @@ final readonly class ShowReach
 
         return $stop === null ? "Nothing stops {$aircraft->mark} within twenty years." : $this->sentence(
             $aircraft->mark,
-            $aircraft->counters_as_of,
+            (string) $aircraft->counters_as_of,
             $stop,
         );
     }
@@ -154,7 +154,7 @@ final readonly class ShowReach
         return [
             'part',
             $gone->position,
-            'missing, taken off on '.$this->clock->words(Day::parse((string) $gone->to_date)),
+            'missing, taken off on '.$this->clock->words($gone->to_date),
             null,
         ];
     }

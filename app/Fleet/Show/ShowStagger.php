@@ -177,7 +177,7 @@ final readonly class ShowStagger
         $stands = [];
         $phase = null;
         foreach ($a->visits as $visit) {
-            [$first, $last] = [$this->week(Day::parse($visit->start)), $this->week(Day::parse($visit->end))];
+            [$first, $last] = [$this->week($visit->start), $this->week($visit->end)];
             if ($last < 0 || $first >= $weeks) {
                 continue;
             }
@@ -230,7 +230,7 @@ final readonly class ShowStagger
     private function standing(Visit $visit, int $weeks): array
     {
         $today = $this->clock->today();
-        [$from, $to] = [$today->daysUntil(Day::parse($visit->start)), $today->daysUntil(Day::parse($visit->end))];
+        [$from, $to] = [$today->daysUntil($visit->start), $today->daysUntil($visit->end)];
 
         return array_values(array_filter(
             range(0, $weeks - 1),
@@ -255,7 +255,7 @@ final readonly class ShowStagger
             $notes[$unplanned] = "{$next?->of->item->title}, not planned yet";
         }
         foreach ($a->visits as $visit) {
-            for ($w = max(0, $this->week(Day::parse($visit->start))); $w <= min($weeks - 1, $this->week(Day::parse($visit->end))); $w++) {
+            for ($w = max(0, $this->week($visit->start)); $w <= min($weeks - 1, $this->week($visit->end)); $w++) {
                 $notes[$w] = $visit->title;
             }
         }

@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\ProgrammeItem;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use App\Shared\Refused;
 use App\Stores\Model\CardPart;
@@ -20,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Floor\CardProgress;
+use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\VisitPhase;
 
 /**
@@ -41,12 +44,12 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property float $hours
  * @property string $zone
  * @property bool $critical needs an independent inspection
- * @property string $state
+ * @property CardProgress $state
  * @property int $version counts every change, for optimistic locking
  * @property int|null $signed_by
- * @property string|null $signed_at
+ * @property Instant|null $signed_at
  * @property int|null $inspected_by
- * @property string|null $inspected_at
+ * @property Instant|null $inspected_at
  * @property string $phase of the visit, see {@see VisitPhase}
  * @property string|null $makes `open:P`, `close:P` for a panel P, `raise`, `lower`, `induct`, `safe`, `last`, `fix`;
  * null for an item's card
@@ -58,14 +61,14 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property list<string> $systems of the aircraft that whoever works it has their hands in
  * @property list<string> $covers what its independent inspection looks at
  * @property int|null $finding_id that it fixes
- * @property string|null $not_before the controller holds it until then
+ * @property Instant|null $not_before the controller holds it until then
  * @property bool $first the controller put it before others
- * @property string|null $planned_start
- * @property string|null $planned_end
- * @property string|null $latest_start from which on it moves the exit
+ * @property Instant|null $planned_start
+ * @property Instant|null $planned_end
+ * @property Instant|null $latest_start from which on it moves the exit
  * @property bool $on_chain on the chain that decides the exit
- * @property string|null $begun_at
- * @property string|null $closed_at
+ * @property Instant|null $begun_at
+ * @property Instant|null $closed_at
  * @property float|null $spent hours booked
  * @property-read Finding|null $finding
  * @property-read Collection<int, Card> $waitsFor
@@ -90,15 +93,24 @@ use Jorvel\Core\Visits\VisitPhase;
  */
 final class Card extends Model
 {
-    public const OPEN = 'open';
+    public const OPEN = CardProgress::Open;
 
-    public const IN_WORK = 'in_work';
+    public const IN_WORK = CardProgress::InWork;
 
-    public const SIGNED = 'signed';
+    public const SIGNED = CardProgress::Signed;
 
-    public const CLOSED = 'closed';
+    public const CLOSED = CardProgress::Closed;
 
     protected $casts = [
+        'state' => CardProgress::class,
+        'signed_at' => AsInstant::class,
+        'inspected_at' => AsInstant::class,
+        'not_before' => AsInstant::class,
+        'planned_start' => AsInstant::class,
+        'planned_end' => AsInstant::class,
+        'latest_start' => AsInstant::class,
+        'begun_at' => AsInstant::class,
+        'closed_at' => AsInstant::class,
         'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array',
         'states' => 'array', 'tools' => 'array',
         'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Floor\Model;
 
+use App\Shared\AsInstant;
 use App\Shared\Model;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * Somebody who ever had a hand in a card: worked, began, read or called something of it, also what was taken back
@@ -13,6 +15,11 @@ use App\Shared\Model;
  * @property int $id
  * @property int $card_id
  * @property int $person_id
- * @property string $since
+ * @property Instant $since
  */
-final class CardHand extends Model {}
+final class CardHand extends Model
+{
+    protected $casts = [
+        'since' => AsInstant::class,
+    ];
+}

@@ -6,11 +6,14 @@ namespace App\Floor\Model;
 
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Jorvel\Core\Floor\FindingProgress;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * Something found wrong on an aircraft.
@@ -28,10 +31,10 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property list<list<array{float, float}>>|null $sketch strokes, 0 to 1 across and down
  * @property int|null $repeat_of the same place before, not long ago
  * @property string|null $fixed_how
- * @property string $state
- * @property string $raised_at
+ * @property FindingProgress $state
+ * @property Instant $raised_at
  * @property float|null $fix_hours reckoned with
- * @property string|null $settled_at
+ * @property Instant|null $settled_at
  * @property-read Aircraft $aircraft
  * @property-read Card $card
  * @property-read Card|null $fixCard
@@ -41,11 +44,17 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class Finding extends Model
 {
-    public const OPEN = 'open';
+    public const OPEN = FindingProgress::Open;
 
-    public const FIXED = 'fixed';
+    public const DEFERRED = FindingProgress::Deferred;
 
-    protected $casts = ['spot' => 'array', 'sketch' => 'array'];
+    public const FIXED = FindingProgress::Fixed;
+
+    protected $casts = [
+        'state' => FindingProgress::class,
+        'raised_at' => AsInstant::class,
+        'settled_at' => AsInstant::class,
+        'spot' => 'array', 'sketch' => 'array'];
 
     /** @return BelongsTo<Finding, $this> */
     public function before(): BelongsTo

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Floor\Model;
 
+use App\Shared\AsInstant;
 use App\Shared\Model;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A photo of a finding, on disk under its own hash.
@@ -16,6 +18,11 @@ use App\Shared\Model;
  * @property string $mime
  * @property int $bytes
  * @property string $sha256
- * @property string $at
+ * @property Instant $at
  */
-final class Photo extends Model {}
+final class Photo extends Model
+{
+    protected $casts = [
+        'at' => AsInstant::class,
+    ];
+}

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Floor\Model;
 
 use App\Crew\Model\Person;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * Somebody stands at a card's work now. They come with the first step they work there, and are gone when they call
@@ -16,12 +18,16 @@ use Illuminate\Support\Facades\DB;
  * @property int $id
  * @property int $card_id
  * @property int $person_id
- * @property string $since
+ * @property Instant $since
  * @property-read Card $card
  * @property-read Person $person
  */
 final class Presence extends Model
 {
+    protected $casts = [
+        'since' => AsInstant::class,
+    ];
+
     /** From now on somebody is at this card, and at no other; since when stays where they are there already. */
     public static function come(int $personId, int $cardId, string $now): void
     {

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Floor\Model;
 
 use App\Crew\Model\Person;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use App\Stores\Model\Tool;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A reading with the tool that took it and the verdict on it.
@@ -23,14 +25,16 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $unit
  * @property string $verdict
  * @property float|null $margin
- * @property string $at
+ * @property Instant $at
  * @property bool $stands
  * @property-read Tool|null $tool
  * @property-read Person $taker
  */
 final class Reading extends Model
 {
-    protected $casts = ['reasons' => 'array', 'stands' => 'boolean'];
+    protected $casts = [
+        'at' => AsInstant::class,
+        'reasons' => 'array', 'stands' => 'boolean'];
 
     /** @return BelongsTo<Tool, $this> */
     public function tool(): BelongsTo

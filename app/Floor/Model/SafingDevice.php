@@ -6,8 +6,10 @@ namespace App\Floor\Model;
 
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A lock, pin, cover, cap, collar or notice, from fitting to removal.
@@ -19,8 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $kind
  * @property string $place
  * @property string $flag
- * @property string $fitted_at
- * @property string|null $removed_at
+ * @property Instant $fitted_at
+ * @property Instant|null $removed_at
  * @property int|null $carried_by
  * @property list<string> $against systems that must not be energised, moved or pressurised while it is on; `*` for all
  * @property bool $open_line a line or connector left open
@@ -32,7 +34,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class SafingDevice extends Model
 {
-    protected $casts = ['against' => 'array', 'open_line' => 'boolean'];
+    protected $casts = [
+        'fitted_at' => AsInstant::class,
+        'removed_at' => AsInstant::class,
+        'against' => 'array', 'open_line' => 'boolean'];
 
     /** @return BelongsTo<Finding, $this> the finding whose deferral carries it */
     public function carrier(): BelongsTo

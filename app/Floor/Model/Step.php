@@ -7,10 +7,13 @@ namespace App\Floor\Model;
 use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
 use App\Floor\Do\Work\StepKinds;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Jorvel\Core\Floor\StepProgress;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * One step of a card.
@@ -22,22 +25,26 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $title
  * @property string $text
  * @property array<string, mixed> $spec what its kind needs: docs/steps.md
- * @property string $state
- * @property string|null $started_at when a hold began
+ * @property StepProgress $state
+ * @property Instant|null $started_at when a hold began
  * @property array<string, mixed>|null $result
  * @property int|null $done_by
- * @property string|null $done_at
+ * @property Instant|null $done_at
  * @property-read Card $card
  * @property-read Person|null $doer
  * @property-read Collection<int, RigRun> $runs
  */
 final class Step extends Model
 {
-    public const OPEN = 'open';
+    public const OPEN = StepProgress::Open;
 
-    public const DONE = 'done';
+    public const DONE = StepProgress::Done;
 
-    protected $casts = ['spec' => 'array', 'result' => 'array'];
+    protected $casts = [
+        'state' => StepProgress::class,
+        'started_at' => AsInstant::class,
+        'done_at' => AsInstant::class,
+        'spec' => 'array', 'result' => 'array'];
 
     /**
      * What a reading of this step is judged by: the step's own, or, on a rigging sheet, that of one of its points.

@@ -122,7 +122,7 @@ final readonly class ShowCard
             $card->zone,
             $card->critical,
             $card->covers,
-            $card->state,
+            $card->state->value,
             $card->version,
             $card->hours,
             $card->visit_id,
@@ -132,11 +132,11 @@ final readonly class ShowCard
             $card->signer === null
                 ? null
                 : "{$card->signer->name} ({$card->signer->stamp}), "
-                .$this->clock->local(Instant::parse((string) $card->signed_at)),
+                .$this->clock->local($card->signed_at),
             $card->inspector === null
                 ? null
                 : "{$card->inspector->name} ({$card->inspector->stamp}), ".$this->clock->local(
-                    Instant::parse((string) $card->inspected_at),
+                    $card->inspected_at,
                 ),
             array_values($card->assignments->map(static fn(Assignment $a): string => $a->person->name.match ($a->role) {
                 'duplicate' => ' (inspects)', 'trainee' => ' (under supervision)', default => '',
@@ -168,7 +168,7 @@ final readonly class ShowCard
             $left === null ? null : new HandoverView(
                 $left->person->name,
                 $left->person_id === $me->id,
-                $this->clock->local(Instant::parse($left->at)),
+                $this->clock->local($left->at),
                 $left->state,
                 $left->said,
                 $left->taker?->name,
@@ -248,14 +248,14 @@ final readonly class ShowCard
             $f->extent,
             $f->severity,
             $f->chapter,
-            $f->state,
+            $f->state->value,
             "{$f->raiser->name} ({$f->raiser->stamp})",
-            $this->clock->local(Instant::parse($f->raised_at)),
+            $this->clock->local($f->raised_at),
             $f->photos->count(),
             $f->before === null
                 ? null
                 : "{$f->before->number}, "
-                .$this->clock->words(Instant::parse($f->before->raised_at)->dayIn($this->clock->zone()))
+                .$this->clock->words($f->before->raised_at->dayIn($this->clock->zone()))
                 .": {$f->before->extent}"
                 .($f->before->fixed_how === null ? '' : "; fixed: {$f->before->fixed_how}"),
         );
@@ -272,7 +272,7 @@ final readonly class ShowCard
 
         return array_values($devices->map(function (SafingDevice $d) use ($removers): SafingView {
             $remover = $removers[$d->id] ?? null;
-            $at = Instant::parse($d->fitted_at);
+            $at = $d->fitted_at;
 
             return new SafingView(
                 $d->id,
@@ -369,7 +369,7 @@ final readonly class ShowCard
         $before = $step->state === Step::DONE ? null : StepOrder::blocking($order, $step->no);
         $held = $step->started_at === null ? null : max(
             0,
-            $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch(),
+            $this->clock->now()->epoch() - $step->started_at->epoch(),
         );
 
         return new StepView(
@@ -378,16 +378,16 @@ final readonly class ShowCard
             $step->title,
             $step->text,
             (object) $step->spec,
-            $step->state,
+            $step->state->value,
             $before === null ? null : "Step {$before} comes first.",
             $step->acts(),
             $holds,
             $step->state === Step::DONE ? TakeBack::falls($file->now, $step->no) : [],
-            $step->started_at,
+            $step->started_at === null ? null : (string) $step->started_at,
             $held,
             (object) $this->result($step),
             $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
-            $step->done_at === null ? null : $this->clock->local(Instant::parse($step->done_at)),
+            $step->done_at === null ? null : $this->clock->local($step->done_at),
             array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
                 $r->point,
                 $r->phase,
@@ -398,7 +398,7 @@ final readonly class ShowCard
                 FloorWords::reading($r->verdict, $r->margin, $r->unit),
                 $r->tool?->code,
                 $r->taker->name,
-                $this->clock->local(Instant::parse($r->at)),
+                $this->clock->local($r->at),
                 $r->stands,
             ))->all()),
             array_values($step->runs->map(fn(RigRun $r): RunView => $this->run($step, $r))->all()),
@@ -475,7 +475,7 @@ final readonly class ShowCard
                     $t->resolution,
                     $t->low,
                     $t->high,
-                    $t->cal_due,
+                    (string) $t->cal_due,
                     $why === null,
                     $why,
                 );

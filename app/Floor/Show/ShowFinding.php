@@ -16,7 +16,6 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Jorvel\Core\Floor\Recent;
-use Jorvel\Core\Shared\Instant;
 
 /** One finding: where it is, what was done to its system before, and what can be done about it. */
 final readonly class ShowFinding
@@ -28,7 +27,7 @@ final readonly class ShowFinding
         $finding->load(['raiser', 'photos', 'card.visit', 'aircraft.type', 'fixCard', 'before']);
         $today = $this->clock->today();
         $recent = Recent::usual();
-        $raised = Instant::parse($finding->raised_at)->dayIn($this->clock->zone());
+        $raised = $finding->raised_at->dayIn($this->clock->zone());
         $events = $this->history->of($finding->aircraft, $finding->chapter, $finding->id);
         $suspect = $events->first(static fn(PastEvent $e): bool => $e->touched() && $e->on->number <= $raised->number);
         $before = $finding->before;
@@ -52,7 +51,7 @@ final readonly class ShowFinding
             array_values($finding->photos->map(fn(Photo $p): PhotoView => new PhotoView(
                 $p->id,
                 "/api/photos/{$p->id}",
-                $this->clock->local(Instant::parse($p->at)),
+                $this->clock->local($p->at),
                 $p->bytes,
             ))->all()),
             $view->repeat,
@@ -86,7 +85,7 @@ final readonly class ShowFinding
     {
         $where = "{$f->number} on {$f->aircraft->mark}, {$f->place}";
         $what = match (true) {
-            $f->state !== Finding::OPEN => "{$where}: {$f->state}.",
+            $f->state !== Finding::OPEN => "{$where}: {$f->state->value}.",
             $f->fixCard !== null => "{$where}: card {$f->fixCard->number} fixes it.",
             default => "{$where}: fix it or defer it.",
         };

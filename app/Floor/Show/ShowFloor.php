@@ -14,7 +14,6 @@ use App\Floor\Show\View\FloorView;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
-use Jorvel\Core\Shared\Instant;
 
 /** The cards of the Floor: mine, those waiting for an inspection, the rest. */
 final readonly class ShowFloor
@@ -41,14 +40,14 @@ final readonly class ShowFloor
             ->sortBy(static fn(CardRow $r): array => [
                 $r->mine ? 0 : 1,
                 $r->handedOver !== null ? 0 : 1,
-                $r->state === Card::IN_WORK ? 0 : 1,
+                $r->state === Card::IN_WORK->value ? 0 : 1,
                 $planned[$r->id] ?? '',
                 $r->id,
             ])
             ->values();
         $mine = $cards->where('mine', true);
         $next = $mine->first(
-            static fn(CardRow $r): bool => $r->hold === null && $r->state !== Card::SIGNED && ! $r->inspection,
+            static fn(CardRow $r): bool => $r->hold === null && $r->state !== Card::SIGNED->value && ! $r->inspection,
         );
         $waiting = $cards->where('inspection', true);
         $forMe = $waiting->firstWhere('inspectWhy', null);
@@ -128,7 +127,7 @@ final readonly class ShowFloor
         }
         $end = $card->planned_end === null
             ? ''
-            : ', planned to end '.$this->clock->local(Instant::parse($card->planned_end));
+            : ', planned to end '.$this->clock->local($card->planned_end);
 
         return ($step === null ? 'when it is signed' : "at step {$step->no}").$end;
     }
@@ -143,7 +142,7 @@ final readonly class ShowFloor
             $card->number,
             $card->aircraft->mark,
             $card->title,
-            $card->state,
+            $card->state->value,
             $card->assignments->contains('person_id', $me->id),
             $inspection,
             $inspection ? $this->inspectWhy($card, $me) : null,
@@ -151,7 +150,7 @@ final readonly class ShowFloor
             $this->hold($card),
             $left === null
                 ? null
-                : "{$left->person->name}, ".$this->clock->time(Instant::parse($left->at)).": {$left->said}",
+                : "{$left->person->name}, ".$this->clock->time($left->at).": {$left->said}",
             array_values($card->presences->map(static fn(Presence $p): string => $p->person->name)->all()),
             $card->steps->where('state', Step::DONE)->count(),
             $card->steps->count(),

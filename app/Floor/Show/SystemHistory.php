@@ -76,7 +76,7 @@ final readonly class SystemHistory
         $flights = [];
         $from = (string) $this->clock->today()->plusDays(-self::FURTHEST);
         foreach (FlyingEntry::where('aircraft_id', $aircraft->id)->where('current', true)->where('date', '>=', $from)->orderByDesc('date')->get(['date', 'flown']) as $entry) {
-            $day = Day::parse($entry->date)->number;
+            $day = $entry->date->number;
             $flights[$day] = ($flights[$day] ?? 0) + (int) ($entry->flown['ldg'] ?? 0);
         }
 
@@ -126,7 +126,7 @@ final readonly class SystemHistory
                 'finding',
                 $day = $this->day($f->raised_at),
                 "{$f->number} {$f->place}",
-                $f->extent.($f->fixed_how === null ? ", {$f->state}" : ", fixed: {$f->fixed_how}"),
+                $f->extent.($f->fixed_how === null ? ", {$f->state->value}" : ", fixed: {$f->fixed_how}"),
                 self::flown($flights, $day),
                 "/floor/findings/{$f->id}",
             ))
@@ -151,7 +151,7 @@ final readonly class SystemHistory
             ->get()
             ->map(fn(Card $c): PastEvent => new PastEvent(
                 'card',
-                $day = $this->day((string) $c->closed_at),
+                $day = $this->day($c->closed_at ?? $this->clock->now()),
                 "{$c->number} {$c->title}",
                 'worked by '.($c->signer->name ?? 'somebody'),
                 self::flown($flights, $day),
@@ -175,7 +175,7 @@ final readonly class SystemHistory
         )->get()
             ->map(static fn(ItemDoing $d): PastEvent => new PastEvent(
                 'item',
-                $day = Day::parse($d->date),
+                $day = $d->date,
                 "{$d->item->code} {$d->item->title}",
                 'done under the programme',
                 self::flown($flights, $day),
@@ -208,8 +208,8 @@ final readonly class SystemHistory
             ->all());
     }
 
-    private function day(string $at): Day
+    private function day(Instant $at): Day
     {
-        return Instant::parse($at)->dayIn($this->clock->zone());
+        return $at->dayIn($this->clock->zone());
     }
 }

@@ -51,7 +51,7 @@ final readonly class FlyingFile
             );
         }
         $aircraft = Aircraft::with('type.items')->get()->keyBy('mark');
-        $known = $aircraft->map(static fn(Aircraft $a): array => [Day::parse($a->counters_as_of), $a->counters])->all();
+        $known = $aircraft->map(static fn(Aircraft $a): array => [$a->counters_as_of, $a->counters])->all();
         $bad = $rows = $pages = [];
         foreach ($lines as $i => $cells) {
             try {

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Library\Model;
 
 use App\Crew\Model\Person;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A question to the type's support desk about a section, kept with its answer.
@@ -15,16 +17,21 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $manual_id
  * @property string $section
  * @property string $text
- * @property string $asked_at
+ * @property Instant $asked_at
  * @property string|null $answer
  * @property string|null $reference of the answer, as the desk numbers it
- * @property string|null $answered_at
+ * @property Instant|null $answered_at
  * @property-read Person $asker
  * @property-read Person|null $answerer who entered it
  * @property-read Manual $manual
  */
 final class Question extends Model
 {
+    protected $casts = [
+        'asked_at' => AsInstant::class,
+        'answered_at' => AsInstant::class,
+    ];
+
     /** @return BelongsTo<Person, $this> */
     public function asker(): BelongsTo
     {

@@ -28,7 +28,6 @@ use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Library\TextDiff;
-use Jorvel\Core\Shared\Instant;
 
 /** A manual with its revisions, old text beside new, and what must be re-read. */
 final readonly class ShowRevisions
@@ -102,12 +101,12 @@ final readonly class ShowRevisions
             $manual->code,
             $q->section,
             $q->asker->name,
-            $this->clock->local(Instant::parse($q->asked_at)),
+            $this->clock->local($q->asked_at),
             $q->text,
             $q->answer,
             $q->reference,
             $q->answerer?->name,
-            $q->answered_at === null ? null : $this->clock->local(Instant::parse($q->answered_at)),
+            $q->answered_at === null ? null : $this->clock->local($q->answered_at),
         ))->all());
     }
 
@@ -167,7 +166,7 @@ final readonly class ShowRevisions
             },
             $reread === null
                 ? null
-                : "{$reread->person->name}, ".$this->clock->local(Instant::parse($reread->at)).": {$reread->note}",
+                : "{$reread->person->name}, ".$this->clock->local($reread->at).": {$reread->note}",
             $marked && $old !== $new ? self::pieces($old ?? '', $new ?? '') : [],
         );
     }
@@ -193,7 +192,7 @@ final readonly class ShowRevisions
                 $c->title,
                 $c->revision,
                 $c->version,
-                $c->state,
+                $c->state->value,
                 $by[$c->template_id]->revision === $by[$c->template_id]->revisionInForce(),
                 $c->steps->contains('state', Step::DONE),
             ))

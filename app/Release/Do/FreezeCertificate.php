@@ -31,7 +31,7 @@ final readonly class FreezeCertificate
      *
      * @return array{number: string, aircraft: string, visit: string, counters: string, work: list<array{string, string}>, findings: list<array{string, string}>, parts: list<array{string, string}>, due: list<array{code: string, title: string, next: string}>, carried: list<array{string, string}>, statement: string, signed: string}
      */
-    public function __invoke(string $number, Visit $visit, Person $by, Collection $due, string $at): array
+    public function __invoke(string $number, Visit $visit, Person $by, Collection $due, Instant $at): array
     {
         $visit->loadMissing([
             'aircraft.type',
@@ -76,7 +76,7 @@ final readonly class FreezeCertificate
                 "{$d->listedItem->code} {$d->listedItem->title}, category {$d->category}. Placard: {$d->placard}",
             ])->all()),
             'statement' => ReleaseWords::statement($aircraft->mark, $visit->title, $visit->cards->count()),
-            'signed' => "{$by->name}, stamp {$by->stamp}, ".$this->clock->local(Instant::parse($at))." ({$at})",
+            'signed' => "{$by->name}, stamp {$by->stamp}, ".$this->clock->local($at)." ({$at})",
         ];
     }
 
@@ -90,11 +90,11 @@ final readonly class FreezeCertificate
         ];
     }
 
-    private function signature(?Person $who, ?string $at): string
+    private function signature(?Person $who, ?Instant $at): string
     {
         return $who === null || $at === null
             ? ''
-            : "{$who->name} ({$who->stamp}), ".$this->clock->local(Instant::parse($at));
+            : "{$who->name} ({$who->stamp}), ".$this->clock->local($at);
     }
 
     /** @return array{string, string} */
@@ -102,7 +102,7 @@ final readonly class FreezeCertificate
     {
         return [
             $f->number,
-            "{$f->place}: {$f->extent}. ".ucfirst($f->state).($f->fixed_how === null ? '' : " {$f->fixed_how}"),
+            "{$f->place}: {$f->extent}. ".ucfirst($f->state->value).($f->fixed_how === null ? '' : " {$f->fixed_how}"),
         ];
     }
 

@@ -78,10 +78,10 @@ final readonly class ReleaseAircraft
         // Nothing happened at the aircraft since it was asked, and nobody else released it.
         $asked = DB::table('aircraft')->where(['id' => $aircraft->id, 'floor_count' => $floor])
             ->increment('floor_count');
-        $now = (string) $this->clock->now();
+        $now = $this->clock->now();
         if ($asked === 0 || Visit::whereKey($visit->id)->where('state', '!=', Visit::RELEASED)->update([
             'state' => Visit::RELEASED,
-            'released_at' => $now,
+            'released_at' => (string) $now,
         ]) === 0) {
             throw Refused::because(
                 'Something happened at the aircraft while you signed. Look at it again; nothing was signed.',

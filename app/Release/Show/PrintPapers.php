@@ -29,7 +29,7 @@ final readonly class PrintPapers
             $pdf->entry(
                 'Signed',
                 "{$certificate->person->name}, stamp {$certificate->person->stamp}, "
-                    .$this->clock->local(Instant::parse($certificate->at))." ({$certificate->at})",
+                    .$this->clock->local($certificate->at)." ({$certificate->at})",
             );
             $pdf->MultiCell(
                 0,
@@ -182,8 +182,8 @@ final readonly class PrintPapers
         };
     }
 
-    private function signature(?string $name, ?string $stamp, ?string $at): string
+    private function signature(?string $name, ?string $stamp, ?Instant $at): string
     {
-        return $at === null ? '' : "{$name} ({$stamp}), ".$this->clock->local(Instant::parse($at));
+        return $at === null ? '' : "{$name} ({$stamp}), ".$this->clock->local($at);
     }
 }

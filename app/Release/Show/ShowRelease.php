@@ -16,7 +16,6 @@ use App\Release\Show\View\ReleaseView;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
 /** What the room Release shows: what is on its way out, then what was signed, the newest first. */
@@ -59,12 +58,12 @@ final readonly class ShowRelease
             mark: $v->aircraft->mark,
             type: $v->aircraft->type->code,
             title: $v->title,
-            end: $v->end,
+            end: (string) $v->end,
             state: $points === 0 ? 'watch' : 'stop',
             blockers: $points,
             number: null,
             said: $points === 0 ? 'ready for the certifier' : ReleaseWords::points($points),
-            when: 'leaves '.$this->clock->words(Day::parse($v->end)),
+            when: 'leaves '.$this->clock->words($v->end),
         );
     }
 
@@ -119,7 +118,7 @@ final readonly class ShowRelease
             mark: $mark,
             type: $visit->aircraft->type->code,
             title: $visit->title,
-            state: $visit->state,
+            state: $visit->state->value,
             sentence: $certificate === null
                 ? ReleaseWords::standing($mark, $blockers)
                 : ReleaseWords::released($mark, $certificate->number),
@@ -130,7 +129,7 @@ final readonly class ShowRelease
             certifier: $certificate === null
                 ? null
                 : "{$certificate->person->name} ({$certificate->person->stamp}), "
-                .$this->clock->local(Instant::parse($certificate->at)),
+                .$this->clock->local($certificate->at),
             may: $me->can('release', Visit::class),
             moved: array_map(
                 static fn(array $m): string => "{$m['code']} {$m['title']}: next {$m['next']}",

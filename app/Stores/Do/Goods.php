@@ -53,7 +53,7 @@ final readonly class Goods
                         .'nothing was taken in.',
                 );
             }
-            if ($there !== null && $there->expires !== ($expires === null ? null : (string) $expires)) {
+            if ($there !== null && $there->expires?->number !== $expires?->number) {
                 throw Refused::because(
                     "Batch {$batch} is in the store "
                         .($there->expires === null ? 'without a shelf life' : "with a shelf life until {$there->expires}")

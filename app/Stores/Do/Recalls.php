@@ -100,7 +100,7 @@ final class Recalls
     private function doubt(Tool $tool, Day $foundOn): array
     {
         $checks = ToolCheckEntry::where('tool_id', $tool->id)->get()
-            ->map(static fn(ToolCheckEntry $c): ToolCheck => new ToolCheck(Day::parse($c->date), $c->good))
+            ->map(static fn(ToolCheckEntry $c): ToolCheck => new ToolCheck($c->date, $c->good))
             ->all();
         $last = ToolCheck::lastGood(array_values($checks), $foundOn);
 

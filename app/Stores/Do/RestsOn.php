@@ -47,7 +47,7 @@ final readonly class RestsOn
                 'visits.state as visit_state',
             ])
             ->where("{$table}.tool_id", $recall->tool_id)
-            ->whereBetween("{$table}.at", [$recall->doubt_from, $recall->at])
+            ->whereBetween("{$table}.at", [$recall->doubt_from, (string) $recall->at])
             ->orderBy('aircraft.mark')
             ->orderBy('cards.number')
             ->orderBy("{$table}.id");

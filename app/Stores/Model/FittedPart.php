@@ -6,8 +6,10 @@ namespace App\Stores\Model;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A part fitted to an aircraft by a step.
@@ -22,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $quantity
  * @property string $position
  * @property bool $again fitted before
- * @property string $at
+ * @property Instant $at
  * @property bool $stands false once the step was taken back
  * @property-read Part $part
  * @property-read PartBatch|null $batch
@@ -31,7 +33,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class FittedPart extends Model
 {
-    protected $casts = ['again' => 'boolean', 'stands' => 'boolean'];
+    protected $casts = [
+        'at' => AsInstant::class,
+        'again' => 'boolean', 'stands' => 'boolean'];
 
     /** @return BelongsTo<Part, $this> */
     public function part(): BelongsTo

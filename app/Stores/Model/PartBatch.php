@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -17,16 +18,20 @@ use Jorvel\Core\Shared\Day;
  * @property int $part_id
  * @property string $batch
  * @property int $quantity
- * @property string|null $expires last day
+ * @property Day|null $expires last day
  * @property-read Part $part
  * @property-read Collection<int, PartMove> $moves
  */
 final class PartBatch extends Model
 {
+    protected $casts = [
+        'expires' => AsDay::class,
+    ];
+
     /** Its last day itself is still good. */
     public function expired(Day $on): bool
     {
-        return $this->expires !== null && Day::parse($this->expires)->number < $on->number;
+        return $this->expires !== null && $this->expires->number < $on->number;
     }
 
     /** Why nothing can be taken from it on a day; null when something can. */

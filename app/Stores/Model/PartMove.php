@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Stores\Model;
 
 use App\Crew\Model\Person;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * Pieces of a batch that came, went or were counted; never changed afterwards.
@@ -18,12 +20,16 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $left what there was afterwards
  * @property string $paper the paper it came with, the card it went to, or why
  * @property int|null $person_id
- * @property string $at
+ * @property Instant $at
  * @property-read PartBatch $batch
  * @property-read Person|null $person
  */
 final class PartMove extends Model
 {
+    protected $casts = [
+        'at' => AsInstant::class,
+    ];
+
     public const IN = 'in';
 
     public const FITTED = 'fitted';

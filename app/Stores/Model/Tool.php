@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -24,7 +25,7 @@ use Jorvel\Core\Shared\Unit;
  * @property float $uncertainty
  * @property float $low
  * @property float $high
- * @property string $cal_due
+ * @property Day $cal_due
  * @property string $state one of the constants
  * @property string $place
  * @property-read ToolLoan|null $loan where it is out now
@@ -40,7 +41,9 @@ final class Tool extends Model
     /** Out of use for good. */
     public const GONE = 'gone';
 
-    protected $casts = ['resolution' => 'float', 'uncertainty' => 'float', 'low' => 'float', 'high' => 'float'];
+    protected $casts = [
+        'cal_due' => AsDay::class,
+        'resolution' => 'float', 'uncertainty' => 'float', 'low' => 'float', 'high' => 'float'];
 
     /** @return HasOne<ToolLoan, $this> */
     public function loan(): HasOne
@@ -72,7 +75,7 @@ final class Tool extends Model
             $this->uncertainty,
             $this->low,
             $this->high,
-            Day::parse($this->cal_due),
+            $this->cal_due,
         );
     }
 
@@ -83,7 +86,7 @@ final class Tool extends Model
             $this->state === self::GONE => 'is out of use',
             $this->state === self::RECALLED => 'is recalled: it was found out of tolerance',
             $this->state === self::AWAY => 'is away for calibration',
-            Day::parse($this->cal_due)->number < $today->number
+            $this->cal_due->number < $today->number
                 => "has no valid calibration: it ran out on {$this->cal_due}",
             default => null,
         };

@@ -6,8 +6,10 @@ namespace App\Stores\Model;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A tool, or a count of rags and small things, out on a card with somebody.
@@ -18,15 +20,20 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $person_id
  * @property string $what
  * @property int $quantity
- * @property string $out_at
+ * @property Instant $out_at
  * @property int|null $in_by
- * @property string|null $in_at
+ * @property Instant|null $in_at
  * @property-read Tool|null $tool
  * @property-read Card $card
  * @property-read Person $person
  */
 final class ToolLoan extends Model
 {
+    protected $casts = [
+        'out_at' => AsInstant::class,
+        'in_at' => AsInstant::class,
+    ];
+
     /** @return BelongsTo<Tool, $this> */
     public function tool(): BelongsTo
     {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Stores\Model;
 
+use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A tool was found out of tolerance: every reading since its last good check is in doubt.
@@ -16,11 +18,15 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $last_good null: no check says it ever was
  * @property string $doubt_from the instant from which on its readings are in doubt; empty: all of them
  * @property string $note
- * @property string $at until when
+ * @property Instant $at until when
  * @property-read Tool $tool
  */
 final class ToolRecall extends Model
 {
+    protected $casts = [
+        'at' => AsInstant::class,
+    ];
+
     /** @return BelongsTo<Tool, $this> */
     public function tool(): BelongsTo
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stores\Model;
 
+use App\Shared\AsInstant;
 use App\Shared\Model;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A tool used at a step that took no reading with it.
@@ -13,6 +15,11 @@ use App\Shared\Model;
  * @property int $card_id
  * @property int $step_id
  * @property int $person_id
- * @property string $at
+ * @property Instant $at
  */
-final class ToolUse extends Model {}
+final class ToolUse extends Model
+{
+    protected $casts = [
+        'at' => AsInstant::class,
+    ];
+}

@@ -25,7 +25,6 @@ use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Stores\PartStock;
 
 /** The parts of the store: what is short, what runs out, what is reserved for which card. */
@@ -68,7 +67,7 @@ final readonly class ShowParts
                 $b->id,
                 $b->batch,
                 $b->quantity,
-                $b->expires,
+                $b->expires === null ? null : (string) $b->expires,
                 $b->spent($today),
                 $b->taken(),
             ))->all()),
@@ -80,7 +79,7 @@ final readonly class ShowParts
             array_values($p->batches->flatMap(static fn(PartBatch $b) => $b->moves->each(
                 static fn(PartMove $m) => $m->setRelation('batch', $b),
             ))->sortByDesc('id')->map(fn(PartMove $m): StockMove => new StockMove(
-                $this->clock->local(Instant::parse($m->at)),
+                $this->clock->local($m->at),
                 $m->person?->name,
                 $m->batch->batch,
                 $m->kind,
@@ -89,7 +88,7 @@ final readonly class ShowParts
                 $m->paper,
             ))->all()),
             array_values($fitted->map(fn(FittedPart $f): WhereFitted => new WhereFitted(
-                $this->clock->local(Instant::parse($f->at)),
+                $this->clock->local($f->at),
                 $f->card->aircraft->mark,
                 $f->card->number,
                 $f->card_id,
@@ -136,7 +135,7 @@ final readonly class ShowParts
         $batches = $p->batches->map(static fn(PartBatch $b): array => [
             $b->batch,
             $b->quantity,
-            $b->expires === null ? null : Day::parse($b->expires),
+            $b->expires === null ? null : $b->expires,
         ])
             ->all();
         $stock = PartStock::of(

@@ -26,7 +26,6 @@ use App\Stores\Show\View\StoresView;
 use App\Stores\Show\View\StoreTool;
 use App\Stores\Show\View\ToolRoom;
 use Illuminate\Support\Collection;
-use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
 
@@ -82,7 +81,7 @@ final readonly class ShowStores
                 $l->card_id,
                 $l->card->aircraft->mark,
                 $l->person->name,
-                $this->clock->local(Instant::parse($l->out_at)),
+                $this->clock->local($l->out_at),
             ))->all()),
             $this->may($me),
         );
@@ -118,7 +117,7 @@ final readonly class ShowStores
             $view,
             $sentence,
             array_values($checks->map(static fn(ToolCheckEntry $c): CheckLine => new CheckLine(
-                $c->date,
+                (string) $c->date,
                 $c->good,
                 $c->note,
                 $c->person?->name,
@@ -181,7 +180,7 @@ final readonly class ShowStores
     {
         $today = $this->clock->today();
         $why = $t->unusable($today);
-        $days = $today->daysUntil(Day::parse($t->cal_due));
+        $days = $today->daysUntil($t->cal_due);
         $unit = Unit::parse($t->unit)->label();
 
         return new StoreTool(
@@ -190,7 +189,7 @@ final readonly class ShowStores
             $t->kind,
             Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to "
                 .Words::number($t->resolution, 3),
-            $t->cal_due,
+            (string) $t->cal_due,
             match (true) {
                 $why !== null => 'stop', $days <= config('jorvel.warn_days') => 'watch', default => 'clear',
             },

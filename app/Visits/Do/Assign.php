@@ -19,7 +19,6 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Crew\AtWork;
 use Jorvel\Core\Now\CrewNow;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Instant;
 
 /** Puts people on a card, in a role, or says why somebody cannot be. */
 final readonly class Assign
@@ -93,22 +92,20 @@ final readonly class Assign
     private function day(Card $card): Day
     {
         $planned = $card->planned_start === null
-            ? Day::parse($card->visit->start)
-            : Instant::parse($card->planned_start)->dayIn($this->clock->zone());
+            ? $card->visit->start
+            : $card->planned_start->dayIn($this->clock->zone());
 
         return Day::fromNumber(max($planned->number, $this->clock->today()->number));
     }
 
     private function atWork(Person $person, Card $card, CrewNow $crew): AtWork
     {
-        $at = static fn(?string $instant): ?Instant => $instant === null ? null : Instant::parse($instant);
-
         return AtWork::during(
             $crew,
             $crew->people[$person->id],
             $this->day($card),
-            $at($card->planned_start),
-            $at($card->planned_end),
+            $card->planned_start,
+            $card->planned_end,
             (string) $card->id,
         );
     }
@@ -118,12 +115,12 @@ final readonly class Assign
     {
         return match ($this->atWork($person, $card, $crew)) {
             AtWork::OffShift => "works the {$person->shift} shift; the card is planned ".$this->clock->local(
-                Instant::parse((string) $card->planned_start),
-            ).' to '.$this->clock->local(Instant::parse((string) $card->planned_end)),
+                $card->planned_start,
+            ).' to '.$this->clock->local($card->planned_end),
             AtWork::Elsewhere => 'is on '.AtWork::placed(
                 $crew->people[$person->id],
-                Instant::parse((string) $card->planned_start),
-                Instant::parse((string) $card->planned_end),
+                $card->planned_start,
+                $card->planned_end,
                 (string) $card->id,
             ).' at that time',
             default => null,
@@ -135,7 +132,7 @@ final readonly class Assign
     {
         $on = $this->day($card);
         if ($person->goneOn($on)) {
-            return 'leaves on '.$this->clock->words(Day::parse((string) $person->leaves));
+            return 'leaves on '.$this->clock->words($person->leaves);
         }
         if ($this->atWork($person, $card, $crew) === AtWork::Away) {
             return CrewWords::away(

@@ -53,7 +53,7 @@ final readonly class BeginVisit
                 "visit:{$visit->id}",
                 ['planned' => $planned, 'begun' => $visit->start],
             );
-            $this->tell($by, $visit, Day::parse($planned));
+            $this->tell($by, $visit, $planned);
 
             return $visit;
         });
@@ -65,7 +65,7 @@ final readonly class BeginVisit
     /** It stands in one visit at a time. */
     private function requireFree(Visit $visit, Day $today): void
     {
-        $end = Day::parse($visit->end);
+        $end = $visit->end;
         $other = Visit::where('aircraft_id', $visit->aircraft_id)
             ->whereKeyNot($visit->id)
             ->where('state', '!=', Visit::RELEASED)
@@ -74,7 +74,7 @@ final readonly class BeginVisit
             ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($today, $end));
         if ($other !== null) {
             throw Refused::because(
-                "{$visit->aircraft->mark} is in \"{$other->title}\" from {$this->clock->words(Day::parse($other->start))}. Release it from that first, or move it; nothing was changed.",
+                "{$visit->aircraft->mark} is in \"{$other->title}\" from {$this->clock->words($other->start)}. Release it from that first, or move it; nothing was changed.",
             );
         }
     }

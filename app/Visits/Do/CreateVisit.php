@@ -168,7 +168,7 @@ final readonly class CreateVisit
             );
         }
         $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
-        $chosen = $this->chosen($aircraft, $keys, Day::parse($visit->start));
+        $chosen = $this->chosen($aircraft, $keys, $visit->start);
 
         return function () use ($by, $visit, $aircraft, $chosen): Visit {
             FloorCount::up($visit->aircraft_id);

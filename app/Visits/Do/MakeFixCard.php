@@ -32,8 +32,8 @@ final readonly class MakeFixCard
         return DB::transaction(function () use ($by, $finding, $hours, $skill): Card {
             $finding->refresh()->load('card.visit.aircraft.type');
             $found = $finding->card;
-            if ($finding->state !== 'open') {
-                throw Refused::because("Finding {$finding->number} is already {$finding->state}.");
+            if ($finding->state !== Finding::OPEN) {
+                throw Refused::because("Finding {$finding->number} is already {$finding->state->value}.");
             }
             if (Card::where('finding_id', $finding->id)->exists()) {
                 throw Refused::because("Finding {$finding->number} already has a card.");

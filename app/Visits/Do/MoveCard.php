@@ -85,7 +85,7 @@ final readonly class MoveCard
             );
         }
         PlanRuns::requireSame($visit->plan, $version);
-        $was = $card->planned_start === null ? null : Instant::parse($card->planned_start);
+        $was = $card->planned_start === null ? null : $card->planned_start;
         $set = [
             'not_before' => $to === null ? null : (string) $to,
             'first' => $to !== null && $was !== null && $to->isBefore($was),
@@ -217,15 +217,15 @@ final readonly class MoveCard
                 'latest_start' => (string) $ask->hours->begins($result->latest[$c]),
                 'on_chain' => isset($chain[$c]) && $result->latest[$c] === $result->starts[$c],
             ]);
-            if ($from !== $to && $card->begun_at === null) {
+            if ((string) $from !== $to && $card->begun_at === null) {
                 $hours = $from === null ? 0.0 : $ask->hours->hours(
-                    $ask->hours->at(Instant::parse($to)) - $ask->hours->at(Instant::parse($from)),
+                    $ask->hours->at(Instant::parse($to)) - $ask->hours->at($from),
                 );
                 $moved[] = new MovedCard(
                     $card->id,
                     $card->number,
                     $card->title,
-                    ($from === null ? '' : $this->clock->local(Instant::parse($from)).' → ')
+                    ($from === null ? '' : $this->clock->local($from).' → ')
                         .$this->clock->local(Instant::parse($to)),
                     $hours,
                 );
@@ -242,7 +242,7 @@ final readonly class MoveCard
 
     private function effect(Card $card, ?Instant $to, ?Instant $was, Instant $exit): string
     {
-        $begins = Instant::parse((string) $card->planned_start);
+        $begins = $card->planned_start;
         $waited = $to !== null && $to->isBefore($begins) && $begins->epoch() - $to->epoch() >= 1800
             ? " {$card->number} cannot begin sooner than ".$this->clock->local($begins)
             .': what it waits for, its people or its states are not there.'

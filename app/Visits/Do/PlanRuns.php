@@ -162,7 +162,7 @@ final readonly class PlanRuns
             return null;
         }
         $now = $this->clock->now()->epoch();
-        $silent = $run->beat_at === null ? 0 : $now - Instant::parse($run->beat_at)->epoch();
+        $silent = $run->beat_at === null ? 0 : $now - $run->beat_at->epoch();
         $words = match (true) {
             $run->message !== null => $run->message,
             $run->state === PlanRun::WAITING => 'Waiting for the planner.',
@@ -179,7 +179,7 @@ final readonly class PlanRuns
             $run->tried,
             $run->state === PlanRun::RUNNING ? min(
                 1.0,
-                ($now - Instant::parse($run->asked_at)->epoch()) / $run->seconds,
+                ($now - $run->asked_at->epoch()) / $run->seconds,
             ) : null,
             $ended,
         );

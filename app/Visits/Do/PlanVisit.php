@@ -16,7 +16,6 @@ use App\Visits\Model\VisitDay;
 use App\Visits\Model\VisitPlan;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
-use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Deadline;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Instant;
@@ -89,7 +88,7 @@ final readonly class PlanVisit
             $this->onJacks($cards),
             array_values($cards->map(
                 static fn(Card $c): float
-                    => $c->planned_start === null ? INF : (float) Instant::parse($c->planned_start)->epoch(),
+                    => $c->planned_start === null ? INF : (float) $c->planned_start->epoch(),
             )->all()),
         );
     }
@@ -204,7 +203,7 @@ final readonly class PlanVisit
 
     private function later(Instant $from, Visit $visit): Instant
     {
-        $opens = Instant::firstAfter(Day::parse($visit->start)->plusDays(-1), $this->clock->zone());
+        $opens = Instant::firstAfter($visit->start->plusDays(-1), $this->clock->zone());
 
         return $from->isBefore($opens) ? $opens : $from;
     }
@@ -213,7 +212,7 @@ final readonly class PlanVisit
      * @param array<string, int> $skills most there is at once
      * @param array<string, int> $zones
      * @param array<int, int> $place by card id
-     * @param array{not_before?: string|null, first?: bool, hours?: float, stays?: string} $suppose
+     * @param array{not_before?: string|null, first?: bool, hours?: float, stays?: Instant} $suppose
      */
     private function card(
         Visit $visit,
@@ -239,7 +238,7 @@ final readonly class PlanVisit
         }
         $heads = array_sum($needs);
         $zone = isset($zones[$card->zone]) ? $card->zone : null;
-        $before = array_key_exists('not_before', $suppose) ? $suppose['not_before'] : $card->not_before;
+        $before = array_key_exists('not_before', $suppose) ? self::instant($suppose['not_before']) : $card->not_before;
 
         return new PlanCard(
             (string) $card->id,
@@ -253,11 +252,16 @@ final readonly class PlanVisit
             $zone === null ? 0 : min($heads, $zones[$zone]),
             $card->states ?? [],
             max(
-                $before === null ? 0 : $hours->at(Instant::parse($before)),
-                isset($suppose['stays']) ? $hours->at(Instant::parse($suppose['stays'])) : 0,
+                $before === null ? 0 : $hours->at($before),
+                isset($suppose['stays']) ? $hours->at($suppose['stays']) : 0,
             ),
             ($suppose['first'] ?? $card->first) || $card->state === Card::IN_WORK,
         );
+    }
+
+    private static function instant(?string $at): ?Instant
+    {
+        return $at === null ? null : Instant::parse($at);
     }
 
     /**

@@ -25,7 +25,7 @@ final readonly class SetWindow
      */
     public function __invoke(Person $by, Visit $visit, ?string $lookUntil, ?array $prior, string $reason): void
     {
-        if ($lookUntil !== null && (Day::parse($lookUntil)->number < Day::parse($visit->start)->number || Day::parse($lookUntil)->number > Day::parse($visit->end)->number)) {
+        if ($lookUntil !== null && (Day::parse($lookUntil)->number < $visit->start->number || Day::parse($lookUntil)->number > $visit->end->number)) {
             throw Refused::because(
                 "The look window must end between {$visit->start} and {$visit->end}. Nothing was saved.",
             );

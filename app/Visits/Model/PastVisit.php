@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Visits\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Visits\PastLook;
 
 /**
@@ -14,7 +16,7 @@ use Jorvel\Core\Visits\PastLook;
  * @property int|null $visit_id
  * @property string $mark
  * @property string $title
- * @property string $ended
+ * @property Day $ended
  * @property float $hours looked
  * @property int $findings
  * @property list<float> $fix_hours
@@ -23,7 +25,9 @@ final class PastVisit extends Model
 {
     protected $table = 'past_looks';
 
-    protected $casts = ['hours' => 'float', 'fix_hours' => 'array'];
+    protected $casts = [
+        'ended' => AsDay::class,
+        'hours' => 'float', 'fix_hours' => 'array'];
 
     public function look(): PastLook
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Visits\Model;
 
+use App\Shared\AsInstant;
 use App\Shared\Model;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * A long search for a shorter plan: waiting → running → done, cancelled or failed.
@@ -18,13 +20,19 @@ use App\Shared\Model;
  * @property int $tried plans so far
  * @property int|null $span slots of the shortest so far
  * @property int|null $bound slots that no plan is below
- * @property string $asked_at
- * @property string|null $beat_at when it last said that it is alive
- * @property string|null $ended_at
+ * @property Instant $asked_at
+ * @property Instant|null $beat_at when it last said that it is alive
+ * @property Instant|null $ended_at
  * @property string|null $message
  */
 final class PlanRun extends Model
 {
+    protected $casts = [
+        'asked_at' => AsInstant::class,
+        'beat_at' => AsInstant::class,
+        'ended_at' => AsInstant::class,
+    ];
+
     public const WAITING = 'waiting';
 
     public const RUNNING = 'running';

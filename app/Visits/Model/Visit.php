@@ -6,12 +6,14 @@ namespace App\Visits\Model;
 
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Visits\VisitProgress;
 
 /**
  * An aircraft standing in work, from its first day to its last.
@@ -20,25 +22,31 @@ use Jorvel\Core\Shared\Day;
  * @property int $aircraft_id
  * @property string $title
  * @property string $bay
- * @property string $start
- * @property string $end
- * @property string $state
+ * @property Day $start
+ * @property Day $end
+ * @property VisitProgress $state
  * @property-read Aircraft $aircraft
  * @property-read VisitPlan|null $plan
  * @property-read Collection<int, Card> $cards
  */
 final class Visit extends Model
 {
-    public const PLANNED = 'planned';
+    protected $casts = [
+        'state' => VisitProgress::class,
+        'start' => AsDay::class,
+        'end' => AsDay::class,
+    ];
 
-    public const IN_WORK = 'in_work';
+    public const PLANNED = VisitProgress::Planned;
 
-    public const RELEASED = 'released';
+    public const IN_WORK = VisitProgress::InWork;
+
+    public const RELEASED = VisitProgress::Released;
 
     /** Days until it is planned to begin, while nobody has begun it; else 0. */
     public function daysEarly(Day $today): int
     {
-        return $this->state === self::PLANNED ? max(0, $today->daysUntil(Day::parse($this->start))) : 0;
+        return $this->state === self::PLANNED ? max(0, $today->daysUntil($this->start)) : 0;
     }
 
     /** @return BelongsTo<Aircraft, $this> */

@@ -4,14 +4,24 @@ declare(strict_types=1);
 
 namespace App\Visits\Model;
 
+use App\Shared\AsDay;
+use App\Shared\AsInstant;
 use App\Shared\Model;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * When a visit's exit was forecast on a day, and what moved it last.
  *
  * @property int $visit_id
- * @property string $date
- * @property string|null $exit
+ * @property Day $date
+ * @property Instant|null $exit
  * @property string $why
  */
-final class VisitDay extends Model {}
+final class VisitDay extends Model
+{
+    protected $casts = [
+        'exit' => AsInstant::class,
+        'date' => AsDay::class,
+    ];
+}

@@ -19,7 +19,6 @@ use App\Visits\Show\View\PackLine;
 use App\Visits\Show\View\PackSlot;
 use App\Visits\Show\View\PackView;
 use Jorvel\Core\Fleet\DueStatus;
-use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Deadline;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\FixWindow;
@@ -111,7 +110,7 @@ final readonly class PackRoom
             if ($latest === null || isset($taken[$row->key()]) || $row->due->status === DueStatus::Overdue || $latest->number > $today->number + $days) {
                 continue;
             }
-            $since = $row->last->date ?? Day::parse($aircraft->entry_date);
+            $since = $row->last->date ?? $aircraft->entry_date;
             $forecast = $row->due->forecast ?? $latest;
             $rows[$row->key()] = [
                 PackItem::of(
@@ -135,15 +134,15 @@ final readonly class PackRoom
         $today = $this->clock->today();
         $slots = [];
         foreach (Visit::with('aircraft.type', 'cards')->where('aircraft_id', $aircraft->id)->where('state', Visit::PLANNED)->get() as $visit) {
-            $start = Day::parse($visit->start);
+            $start = $visit->start;
             $hours = $this->hangar->of($visit, Instant::firstAfter($start->plusDays(-1), $this->clock->zone()));
             $room = $hours->personHours(
                 0,
-                $hours->at(Instant::firstAfter(Day::parse($visit->end), $this->clock->zone())),
+                $hours->at(Instant::firstAfter($visit->end, $this->clock->zone())),
             ) * FixWindow::USABLE - (float) $visit->cards
                 ->sum('hours');
             $slots["visit-{$visit->id}"] = [
-                PackVisit::of("visit-{$visit->id}", $start, Day::parse($visit->end), max(0.0, round($room, 1))),
+                PackVisit::of("visit-{$visit->id}", $start, $visit->end, max(0.0, round($room, 1))),
                 'visit',
                 $visit->title,
                 $visit->bay,
@@ -158,7 +157,7 @@ final readonly class PackRoom
             (string) $today->plusDays($days),
         )->orderBy('start')->get() as $slot) {
             $slots["slot-{$slot->id}"] = [
-                PackVisit::of("slot-{$slot->id}", Day::parse($slot->start), Day::parse($slot->end), $slot->hours),
+                PackVisit::of("slot-{$slot->id}", $slot->start, $slot->end, $slot->hours),
                 'free',
                 $slot->note === '' ? 'Free' : "Free, {$slot->note}",
                 $slot->bay->name,

@@ -36,7 +36,7 @@ final readonly class PlanFile
             'waits_for',
             'zone_of_times',
         ], $visit->cards->map(fn(Card $c): array => [
-            $c->number, $c->title, $c->phase, $c->state, $c->zone, $c->skill, array_sum($c->needs ?? [1]), $c->hours,
+            $c->number, $c->title, $c->phase, $c->state->value, $c->zone, $c->skill, array_sum($c->needs ?? [1]), $c->hours,
             $this->local($c->begun_at ?? $c->planned_start), $this->local($c->closed_at ?? $c->planned_end),
             $this->local($c->latest_start), $c->on_chain ? 'yes' : 'no',
             $c->waitsFor->pluck('number')->implode(' '), $this->clock->zone()->getName(),
@@ -53,10 +53,10 @@ final readonly class PlanFile
             if ($from !== null && $to !== null) {
                 $calendar->addTimed(
                     "card-{$card->id}",
-                    Instant::parse($from),
-                    Instant::parse($to),
+                    $from,
+                    $to,
                     "{$visit->aircraft->mark} {$card->number} {$card->title}",
-                    "{$card->zone}, {$card->skill}, {$card->hours} h, {$card->state}",
+                    "{$card->zone}, {$card->skill}, {$card->hours} h, {$card->state->value}",
                 );
             }
         }
@@ -65,14 +65,9 @@ final readonly class PlanFile
     }
 
     /** A time as the screen has it, in a form that spreadsheets read: 2026-05-07 06:00. */
-    private function local(?string $at): ?string
+    private function local(?Instant $at): ?string
     {
-        if ($at === null) {
-            return null;
-        }
-        $instant = Instant::parse($at);
-
-        return "{$instant->dayIn($this->clock->zone())} {$this->clock->time($instant)}";
+        return $at === null ? null : "{$at->dayIn($this->clock->zone())} {$this->clock->time($at)}";
     }
 
     private function visit(int $id): Visit

@@ -11,7 +11,6 @@ use App\Visits\Model\Visit;
 use App\Visits\Show\View\BayBlock;
 use App\Visits\Show\View\BaysView;
 use App\Visits\Show\View\BayView;
-use Jorvel\Core\Shared\Day;
 
 /** The bays' calendar: what stands where, and what is free. */
 final readonly class ShowBays
@@ -39,10 +38,10 @@ final readonly class ShowBays
                 foreach ($visits->get($bay->name) ?? [] as $v) {
                     $blocks[] = new BayBlock(
                         "visit-{$v->id}",
-                        $v->state,
+                        $v->state->value,
                         $v->title,
-                        $v->start,
-                        $v->end,
+                        (string) $v->start,
+                        (string) $v->end,
                         (float) $v->getAttribute('cards_sum_hours'),
                         $v->aircraft->mark,
                         $v->id,
@@ -50,15 +49,15 @@ final readonly class ShowBays
                     );
                 }
                 foreach ($bay->slots as $s) {
-                    if (Day::parse($s->end)->number < $this->clock->today()->number) {
+                    if ($s->end->number < $this->clock->today()->number) {
                         continue;
                     }
                     $blocks[] = new BayBlock(
                         "slot-{$s->id}",
                         'free',
                         'free',
-                        $s->start,
-                        $s->end,
+                        (string) $s->start,
+                        (string) $s->end,
                         $s->hours,
                         null,
                         null,
@@ -71,7 +70,7 @@ final readonly class ShowBays
             })->all();
         $sentence = $next === null
             ? 'No bay has a free slot. Open one where an aircraft could stand.'
-            : "{$next[1]} is free next, from ".$this->clock->words(Day::parse($next[0])).', for '
+            : "{$next[1]} is free next, from ".$this->clock->words($next[0]).', for '
             .Words::number($next[2]).' h of work.';
 
         return new BaysView($sentence, (string) $from, self::DAYS, array_values($bays));

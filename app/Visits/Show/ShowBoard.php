@@ -23,7 +23,6 @@ use App\Visits\Show\View\PeopleSpan;
 use App\Visits\VisitWords;
 use Jorvel\Core\Now\CardInVisit;
 use Jorvel\Core\Now\VisitNow;
-use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\Configured;
 use Jorvel\Core\Visits\Leaves;
 use Jorvel\Core\Visits\PeopleUse;
@@ -92,7 +91,7 @@ final readonly class ShowBoard
             $visit->aircraft->type->code,
             $visit->title,
             $visit->bay,
-            $visit->state,
+            $visit->state->value,
             VisitWords::leaves($visit->aircraft->mark, $v, $leaves, $this->clock->local(...)),
             $leaves->state->value,
             $visit->plan->version ?? 0,
@@ -137,7 +136,7 @@ final readonly class ShowBoard
             $card->number,
             $card->title,
             $card->phase,
-            $card->state,
+            $card->state->value,
             $card->zone,
             $a,
             max($a + 0.25, $hours->place($to)),
@@ -165,7 +164,7 @@ final readonly class ShowBoard
                 ? 'put before others by the controller'
                 : ($card->not_before === null
                     ? null
-                    : 'not before '.$this->clock->local(Instant::parse($card->not_before))),
+                    : 'not before '.$this->clock->local($card->not_before)),
             array_map(
                 static fn(string $key, string $value): string => self::BANDS[$key][$value] ?? "{$key} {$value}",
                 array_keys($in->configuration),

@@ -35,7 +35,7 @@ final readonly class ShowProgress
         $days = CourseDay::all(
             $v,
             $forecasts->map(
-                static fn(VisitDay $d): ?Instant => $d->exit === null ? null : Instant::parse($d->exit),
+                static fn(VisitDay $d): ?Instant => $d->exit === null ? null : $d->exit,
             )->all(),
             $this->clock->today(),
             $this->clock->zone(),

@@ -83,7 +83,7 @@ final readonly class ShowShortages
     }
 
     /**
-     * @return array<int, array{planned: string|null, start: string, parts: array<int, int>}> what other visits' open
+     * @return array<int, array{planned: Instant|null, start: Day, parts: array<int, int>}> what other visits' open
      *   cards need of parts, by card
      */
     private function reserved(int $visitId): array
@@ -97,7 +97,11 @@ final readonly class ShowShortages
             ->get(['cards.id', 'cards.planned_start', 'visits.start', 'card_parts.part_id', 'card_parts.quantity']);
         $open = [];
         foreach ($rows as $row) {
-            $open[(int) $row->id] ??= ['planned' => $row->planned_start, 'start' => $row->start, 'parts' => []];
+            $open[(int) $row->id] ??= [
+                'planned' => $row->planned_start === null ? null : Instant::parse($row->planned_start),
+                'start' => Day::parse($row->start),
+                'parts' => [],
+            ];
             $open[(int) $row->id]['parts'][(int) $row->part_id] = (int) $row->quantity;
         }
 
@@ -120,9 +124,9 @@ final readonly class ShowShortages
         return $out;
     }
 
-    private function day(?string $planned, string $visitStart): Day
+    private function day(?Instant $planned, Day $start): Day
     {
-        $on = $planned === null ? Day::parse($visitStart) : Instant::parse($planned)->dayIn($this->clock->zone());
+        $on = $planned === null ? $start : $planned->dayIn($this->clock->zone());
 
         return $on->number < $this->clock->today()->number ? $this->clock->today() : $on;
     }
@@ -132,7 +136,7 @@ final readonly class ShowShortages
     {
         $tools = [];
         foreach (Tool::whereNot('state', Tool::GONE)->orderBy('id')->get() as $tool) {
-            $tools[$tool->kind][] = $tool->state === Tool::IN ? Day::parse($tool->cal_due) : null;
+            $tools[$tool->kind][] = $tool->state === Tool::IN ? $tool->cal_due : null;
         }
 
         return $tools;

@@ -19,8 +19,6 @@ use App\Visits\Show\View\VisitView;
 use App\Visits\VisitWords;
 use Illuminate\Database\Eloquent\Builder;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Instant;
-use Jorvel\Core\Visits\VisitProgress;
 
 /** What the room Visits shows. */
 final readonly class ShowVisits
@@ -35,10 +33,10 @@ final readonly class ShowVisits
             ->get()
             ->map(fn(Visit $v): VisitView => $this->view($v, [], []))
             ->all();
-        $open = array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::IN_WORK);
+        $open = array_filter($visits, static fn(VisitView $v): bool => $v->state === Visit::IN_WORK->value);
         $next = array_values(array_filter(
             $visits,
-            static fn(VisitView $v): bool => $v->state === Visit::PLANNED,
+            static fn(VisitView $v): bool => $v->state === Visit::PLANNED->value,
         ))[0] ?? null;
         $sentence = VisitWords::room(
             count($visits),
@@ -94,9 +92,9 @@ final readonly class ShowVisits
         $total = $visit->cards->count();
         $closed = $visit->cards->where('state', Card::CLOSED)->count();
         $lacking = $visit->cards->filter(static fn(Card $c): bool => self::unmanned($c))->count();
-        $end = Day::parse($visit->end);
+        $end = $visit->end;
         $sentence = VisitWords::stands(
-            VisitProgress::from($visit->state),
+            $visit->state,
             $closed,
             $total,
             $lacking,
@@ -110,9 +108,9 @@ final readonly class ShowVisits
             $visit->aircraft->type->code,
             $visit->title,
             $visit->bay,
-            $visit->start,
-            $visit->end,
-            $visit->state,
+            (string) $visit->start,
+            (string) $visit->end,
+            $visit->state->value,
             $sentence,
             (float) $visit->cards->sum('hours'),
             $closed,
@@ -137,7 +135,7 @@ final readonly class ShowVisits
             $card->id,
             $card->number,
             $card->title,
-            $card->state,
+            $card->state->value,
             $card->critical,
             $card->skill,
             $card->hours,
@@ -152,7 +150,7 @@ final readonly class ShowVisits
             ))->all(),
             self::unmanned($card) ? 'nobody to work it' : null,
             $card->phase,
-            $from === null ? null : $this->clock->local(Instant::parse($from)),
+            $from === null ? null : $this->clock->local($from),
             implode(
                 ', ',
                 array_map(

@@ -95,9 +95,9 @@ final readonly class ShowWindow
             $visit->title,
             VisitWords::window($today, $work->look, $chance),
             $work->look <= 0 ? 'clear' : FixWindow::state($chance),
-            $lookUntil,
+            (string) $lookUntil,
             $plan?->look_until !== null,
-            $visit->end,
+            (string) $visit->end,
             $work->looked,
             $work->look - $work->looked,
             $findings->count(),
@@ -119,7 +119,7 @@ final readonly class ShowWindow
             array_values($past->map(static fn(PastVisit $p): PastLookView => new PastLookView(
                 $p->mark,
                 $p->title,
-                $p->ended,
+                (string) $p->ended,
                 $p->hours,
                 $p->findings,
                 100 * $p->findings / $p->hours,
@@ -152,7 +152,7 @@ final readonly class ShowWindow
         );
     }
 
-    private function lookAsPlanned(VisitNow $v): string
+    private function lookAsPlanned(VisitNow $v): Day
     {
         $last = null;
         foreach ($v->cards as $card) {
@@ -160,7 +160,7 @@ final readonly class ShowWindow
             $last = $to !== null && ($last === null || $last->isBefore($to)) ? $to : $last;
         }
 
-        return (string) ($last === null ? $v->end : $last->dayIn($this->clock->zone()));
+        return $last === null ? $v->end : $last->dayIn($this->clock->zone());
     }
 
     /**
@@ -209,7 +209,7 @@ final readonly class ShowWindow
             $new = $with->chance();
             $levers[] = new LeverView($what, $new, 'from '.VisitWords::percent($chance).' to '.VisitWords::percent($new));
         };
-        $days = max(0, $this->clock->today()->daysUntil(Day::parse($visit->end)));
+        $days = max(0, $this->clock->today()->daysUntil($visit->end));
         $shift = 8.0;
         $workdays = count(array_filter(
             range(0, $days),
@@ -229,7 +229,7 @@ final readonly class ShowWindow
             $add('An early shift on '.Words::count($weekend, 'Sunday'), $window->with($heads * $shift * $weekend));
         }
         $listed = $this->listed($visit);
-        $may = $findings->filter(static fn(Finding $f): bool => $f->state === 'open' && $listed->contains($f->chapter));
+        $may = $findings->filter(static fn(Finding $f): bool => $f->state === Finding::OPEN && $listed->contains($f->chapter));
         if ($may->isNotEmpty()) {
             $hours = (float) $may->sum('fix_hours');
             $add(

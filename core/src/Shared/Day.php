@@ -12,7 +12,7 @@ use function min;
  * The conversions are the usual era arithmetic (400 years are 146,097 days), so that no date object is made in a loop.
  * Quotients of these small numbers are exact in floats, and quicker than a call.
  */
-final readonly class Day implements \Stringable
+final readonly class Day implements \JsonSerializable, \Stringable
 {
     /** 0001-01-01. */
     public const FIRST = -719162;
@@ -104,6 +104,12 @@ final readonly class Day implements \Stringable
     public function __toString(): string
     {
         return vsprintf('%04d-%02d-%02d', self::toCivil($this->number));
+    }
+
+    /** As text, in JSON too. @pure */
+    public function jsonSerialize(): string
+    {
+        return (string) $this;
     }
 
     /** @pure */

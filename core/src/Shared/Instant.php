@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Shared;
 
 /** A moment in UTC, read and written as RFC 3339 with `Z`; to the microsecond. */
-final readonly class Instant implements \Stringable
+final readonly class Instant implements \JsonSerializable, \Stringable
 {
     private function __construct(private \DateTimeImmutable $at) {}
 
@@ -82,5 +82,11 @@ final readonly class Instant implements \Stringable
     public function __toString(): string
     {
         return $this->at->format('Y-m-d\TH:i:s\Z');
+    }
+
+    /** As text, in JSON too. @pure */
+    public function jsonSerialize(): string
+    {
+        return (string) $this;
     }
 }

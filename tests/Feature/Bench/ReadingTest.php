@@ -89,13 +89,13 @@ final class ReadingTest extends WorldCase
         $at(6);
         $bad = isset($limit['min']) ? $limit['min'] - 20 : $limit['max'] + 20;
         $read((string) $bad)->assertOk()->assertJsonPath('next', 6);
-        self::assertSame(['open', null], [$step->refresh()->state, $step->started_at]);
+        self::assertSame(['open', null], [$step->refresh()->state->value, $step->started_at]);
         $read($good)->assertStatus(422)->assertJsonPath('message', 'Start the hold first.');
         $this->work($card, 6, 'start')->assertOk();
-        $at(12);
+        $at(20);
         $read($good)->assertOk();
         self::assertSame(['done', ['fail', 'pass']], [
-            $step->refresh()->state, Reading::where('step_id', $step->id)->orderBy('id')->pluck('verdict')->all(),
+            $step->refresh()->state->value, Reading::where('step_id', $step->id)->orderBy('id')->pluck('verdict')->all(),
         ]);
     }
 

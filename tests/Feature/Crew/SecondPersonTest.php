@@ -125,7 +125,7 @@ final class SecondPersonTest extends WorldCase
             => $this->as($who, 'POST', "people/{$oda->id}/held/{$value}/confirm", ['stamp' => $stamp, 'pin' => $pin]);
         $holds = static fn(): ?string => Qualification::where([
             'person_id' => $oda->id, 'kind' => 'authority', 'value' => 'duplicate',
-        ])->value('valid_until');
+        ])->toBase()->value('valid_until');
         $enter('duplicate', '2027-03-31')->assertOk()->assertJsonPath('waiting.0.mayConfirm', false)
             ->assertJsonPath('waiting.0.by', 'Ines Maro');
         self::assertNull($holds());

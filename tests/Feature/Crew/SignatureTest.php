@@ -120,7 +120,7 @@ final class SignatureTest extends WorldCase
         return [
             "findings/{$finding->id}/defer",
             static fn(): array => ['item' => 1, 'safed' => true],
-            static fn(): bool => $finding->refresh()->state === 'deferred',
+            static fn(): bool => $finding->refresh()->state->value === 'deferred',
         ];
     }
 

@@ -42,7 +42,7 @@ final class DeferTest extends WorldCase
         $defer()->assertOk();
         self::assertNull(Card::find($card->id));
         self::assertSame(0, Step::where('card_id', $card->id)->count());
-        self::assertSame('deferred', $finding->refresh()->state);
+        self::assertSame('deferred', $finding->refresh()->state->value);
     }
 
     public function test_a_finding_closes_with_its_card_and_a_device_carried_by_a_deferral_has_no_step_to_take_it_off(): void
@@ -58,7 +58,7 @@ final class DeferTest extends WorldCase
         $this->as('oda', 'POST', "cards/{$card->id}/sign", [
             'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741',
         ])->assertOk();
-        self::assertSame(['fixed', 'by card 001-97'], [$finding->refresh()->state, $finding->fixed_how]);
+        self::assertSame(['fixed', 'by card 001-97'], [$finding->refresh()->state->value, $finding->fixed_how]);
         self::assertStringContainsString(
             'fixed',
             $this->as('mika', 'GET', "findings/{$finding->id}")->json('sentence'),
@@ -138,7 +138,7 @@ final class DeferTest extends WorldCase
         ];
         $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertStatus(422)
             ->assertJsonPath('message', "{$code} does not cover this finding: it is for another type or chapter.");
-        self::assertSame('open', $finding->refresh()->state);
+        self::assertSame('open', $finding->refresh()->state->value);
     }
 
     public function test_it_is_not_deferred_before_its_procedure_is_carried_out(): void
@@ -150,6 +150,6 @@ final class DeferTest extends WorldCase
                 'item' => 1, 'safed' => false, 'stamp' => 'C01', 'pin' => '1101',
             ])->assertStatus(422)->json('message'),
         );
-        self::assertSame('open', $finding->refresh()->state);
+        self::assertSame('open', $finding->refresh()->state->value);
     }
 }

@@ -186,10 +186,10 @@ final class FleetTest extends WorldCase
 
         DB::table('aircraft')->where('mark', 'QC-TAC')->update(['rates' => '{"fh":2.9,"ldg":1}']);
         $this->as('ines', 'POST', 'what-if/apply', [...$slip, 'base' => $view['base']])->assertStatus(409);
-        self::assertSame('2026-05-21', $visit->refresh()->start, 'nothing was saved');
+        self::assertSame('2026-05-21', (string) $visit->refresh()->start, 'nothing was saved');
         $view = $this->as('ines', 'POST', 'what-if', $slip)->json();
         $this->as('ines', 'POST', 'what-if/apply', [...$slip, 'base' => $view['base']])->assertOk();
-        self::assertSame(['2026-05-22', '2026-05-27'], [$visit->refresh()->start, $visit->end]);
+        self::assertSame(['2026-05-22', '2026-05-27'], [(string) $visit->refresh()->start, (string) $visit->end]);
         $after = array_column($this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark');
         foreach ($view['aircraft'] as $row) {
             self::assertEquals($row['after'], $after[$row['mark']], 'what was supposed is so');
@@ -233,7 +233,7 @@ final class FleetTest extends WorldCase
         $apply = $this->as('ines', 'POST', 'what-if/apply', ['changes' => [$change], 'base' => $look->json('base')])
             ->assertStatus(422);
         self::assertStringContainsString($said, (string) $apply->json('message'));
-        self::assertSame('2026-05-21', Visit::findOrFail(3)->start);
+        self::assertSame('2026-05-21', (string) Visit::findOrFail(3)->start);
     }
 
     public function test_a_bottle_is_read_corrected_and_changed_and_its_date_stops_the_aircraft(): void

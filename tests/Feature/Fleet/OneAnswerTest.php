@@ -52,11 +52,11 @@ final class OneAnswerTest extends WorldCase
     {
         foreach (self::some(ItemStatus::query()->orderBy('id')->get()->all(), 120) as $status) {
             $status->update([
-                'date' => (string) Day::parse($status->date)->plusDays(-mt_rand(0, 40)),
+                'date' => (string) $status->date->plusDays(-mt_rand(0, 40)),
             ]);
         }
         foreach (Deferral::where('state', 'open')->get() as $deferral) {
-            $at = strtotime($deferral->discovered_at) - mt_rand(-1, 3) * 43_200;
+            $at = $deferral->discovered_at->epoch() - mt_rand(-1, 3) * 43_200;
             Deferral::whereKey($deferral->id)->update(['discovered_at' => gmdate('Y-m-d\TH:i:s\Z', $at)]);
         }
         DB::table('due_sheets')->delete();

@@ -38,8 +38,8 @@ final class CardTest extends WorldCase
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1", ['version' => $seen, 'do' => 'done'])->assertOk();
         $this->as('oda', 'POST', "cards/{$card->id}/steps/2", ['version' => $seen, 'do' => 'done'])->assertStatus(409)
             ->assertJsonPath('current', $seen + 1);
-        self::assertSame('done', Step::where(['card_id' => $card->id, 'no' => 1])->value('state'));
-        self::assertSame('open', Step::where(['card_id' => $card->id, 'no' => 2])->value('state'));
+        self::assertSame(Step::DONE, Step::where(['card_id' => $card->id, 'no' => 1])->value('state'));
+        self::assertSame(Step::OPEN, Step::where(['card_id' => $card->id, 'no' => 2])->value('state'));
     }
 
     public function test_the_same_request_again_is_answered_and_not_worked(): void

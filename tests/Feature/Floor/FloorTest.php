@@ -83,7 +83,7 @@ final class FloorTest extends WorldCase
                 .' Flap travel timing',
             $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])),
         );
-        self::assertSame('open', Step::where(['card_id' => $gear->id, 'no' => 8])->value('state'));
+        self::assertSame(Step::OPEN, Step::where(['card_id' => $gear->id, 'no' => 8])->value('state'));
         $links = array_column(
             array_column($this->as('oda', 'GET', "cards/{$gear->id}")->json('steps'), null, 'no')[8]['holds'],
             'link',

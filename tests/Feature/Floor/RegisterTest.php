@@ -54,7 +54,7 @@ final class RegisterTest extends WorldCase
         self::assertNull($elsewhere->refresh()->removed_at, 'another of the kind stays on');
         self::assertSame(
             ['2026-05-05T10:00:00Z', $this->person('bram')->id],
-            [$off->refresh()->removed_at, (int) $off->removed_by],
+            [(string) $off->refresh()->removed_at, (int) $off->removed_by],
             'what was off before is not taken off again',
         );
         self::assertSame(
@@ -96,7 +96,7 @@ final class RegisterTest extends WorldCase
         ];
         self::assertSame([1, 1], $standing());
         $this->work($this->card, $step->no, 'reopen', ['note' => 'read at the wrong port'])->assertOk();
-        self::assertSame([[0, 0], 'open'], [$standing(), $step->refresh()->state]);
+        self::assertSame([[0, 0], 'open'], [$standing(), $step->refresh()->state->value]);
         self::assertSame(1, DB::table('readings')->where('step_id', $step->id)->count(), 'it stays to be seen');
     }
 }

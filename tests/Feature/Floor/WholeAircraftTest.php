@@ -220,7 +220,7 @@ final class WholeAircraftTest extends WorldCase
     ): void {
         $gear = $this->gearAt($no);
         self::assertStringContainsString($why, $this->said($this->work('oda', $gear, $no, $do, $more)));
-        self::assertSame('open', Step::where(['card_id' => $gear->id, 'no' => $no])->value('state'));
+        self::assertSame(Step::OPEN, Step::where(['card_id' => $gear->id, 'no' => $no])->value('state'));
     }
 
     /** The gear card with everything before a step done, and nothing that holds it. */

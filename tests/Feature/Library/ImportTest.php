@@ -85,7 +85,7 @@ final class ImportTest extends WorldCase
     {
         $text = (string) file_get_contents(database_path('demo/import/flying-2026-05-04.csv'));
         $view = $this->look('flying', $text)->assertOk()->assertJsonPath('state', 'previewed')->json();
-        self::assertSame('2026-05-03', Aircraft::where('mark', 'Q-406')->value('counters_as_of'));
+        self::assertSame('2026-05-03', (string) Aircraft::where('mark', 'Q-406')->value('counters_as_of'));
         $before = Aircraft::where('mark', 'QA-VFC')->firstOrFail()->counters['fh'];
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk()
             ->assertJsonPath('state', 'applied');

@@ -211,11 +211,11 @@ final class ReleaseTest extends WorldCase
                 'aircraft_id' => $craft->id,
                 'item_id' => ProgrammeItem::where(['type_id' => $craft->type_id, 'code' => $code])->value('id'),
             ])->firstOrFail();
-            self::assertSame('2026-05-05', $status->date, "{$code} is done with the 24-month check");
+            self::assertSame('2026-05-05', (string) $status->date, "{$code} is done with the 24-month check");
         }
         [$itemId, $componentId] = explode(':', $engine['key']);
         $status = ItemStatus::where(['component_id' => $componentId, 'item_id' => $itemId])->firstOrFail();
-        self::assertSame(['2026-05-05', null], [$status->date, $status->aircraft_id]);
+        self::assertSame(['2026-05-05', null], [(string) $status->date, $status->aircraft_id]);
         self::assertGreaterThan(0, $status->counters['cyc'], 'its own counters, not the aircraft\'s');
         self::assertSame(4, ItemDoing::where('visit_id', $visit)->count());
     }

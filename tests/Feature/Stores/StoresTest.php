@@ -116,7 +116,7 @@ final class StoresTest extends WorldCase
         self::assertSame($visit->id, $by->visit_id, 'in the visit the aircraft is in');
         foreach ([Card::IN_WORK, Card::SIGNED] as $state) {
             $by->update(['state' => $state]);
-            self::assertSame(1, $codes()['recheck_open'] ?? 0, "a re-check that is {$state} is none yet");
+            self::assertSame(1, $codes()['recheck_open'] ?? 0, "a re-check that is {$state->value} is none yet");
         }
         $by->update(['state' => Card::CLOSED]);
         self::assertArrayNotHasKey('recheck_open', $codes());

@@ -36,7 +36,7 @@ final class BeginEarlyTest extends WorldCase
     /** @return array{string, string, int} the visit's state and first day, and its card's version */
     private function now(): array
     {
-        return [$this->visit->refresh()->state, $this->visit->start, (int) $this->card->refresh()->version];
+        return [$this->visit->refresh()->state->value, (string) $this->visit->start, (int) $this->card->refresh()->version];
     }
 
     public function test_its_cards_are_held_until_it_is_begun_by_name(): void
@@ -54,7 +54,7 @@ final class BeginEarlyTest extends WorldCase
 
         $this->as('mika', 'POST', "visits/{$this->visit->id}/begin")->assertForbidden();
         $this->as('oda', 'POST', "visits/{$this->visit->id}/begin")->assertOk();
-        self::assertSame([Visit::IN_WORK, '2026-05-05'], array_slice($this->now(), 0, 2));
+        self::assertSame(['in_work', '2026-05-05'], array_slice($this->now(), 0, 2));
         $after = $this->as('oda', 'GET', "cards/{$this->card->id}")->assertOk()->json();
         self::assertSame([null, false], [$after['held'], in_array('begin', $after['may'], true)]);
         $this->as('oda', 'POST', "visits/{$this->visit->id}/begin")->assertStatus(422);

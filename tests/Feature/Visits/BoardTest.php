@@ -20,6 +20,7 @@ use App\Visits\Model\VisitPlan;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Jorvel\Core\Shared\Instant;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\Fleet\FleetTest;
 use Tests\Feature\WorldCase;
@@ -333,10 +334,10 @@ final class BoardTest extends WorldCase
         $cards = Card::where('visit_id', 1)->orderBy('id')->get();
         self::assertSame('card', $lines[0][0]);
         self::assertSame($cards->pluck('number')->all(), array_column(array_slice($lines, 1), 0));
-        $local = static fn(?string $at): string
+        $local = static fn(?Instant $at): string
             => $at === null
                 ? ''
-                : (new \DateTimeImmutable($at))->setTimezone(new \DateTimeZone('Europe/Oslo'))->format('Y-m-d H:i');
+                : (new \DateTimeImmutable((string) $at))->setTimezone(new \DateTimeZone('Europe/Oslo'))->format('Y-m-d H:i');
         self::assertSame(
             $cards->map(static fn(Card $c): string => $local($c->begun_at ?? $c->planned_start))->all(),
             array_column(array_slice($lines, 1), 8),
@@ -352,7 +353,7 @@ final class BoardTest extends WorldCase
         self::assertCount($cards->count(), $events);
         $card = $cards->firstOrFail('makes', 'lower');
         $event = array_column($events, null, 'uid')["card-{$card->id}@jorvel"];
-        self::assertSame(["QA-VFA {$card->number} Lower to the wheels", $card->planned_start, $card->planned_end], [
+        self::assertSame(["QA-VFA {$card->number} Lower to the wheels", (string) $card->planned_start, (string) $card->planned_end], [
             $event['summary'], $event['start'], $event['end'],
         ]);
     }
@@ -396,7 +397,7 @@ final class BoardTest extends WorldCase
         $this->as('oda', 'POST', "cards/{$card->id}/sign", [
             'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5,
         ])->assertOk();
-        self::assertSame(['fixed', "by card {$card->number}"], [$finding->refresh()->state, $finding->fixed_how]);
+        self::assertSame(['fixed', "by card {$card->number}"], [$finding->refresh()->state->value, $finding->fixed_how]);
         self::assertSame(7.5, $card->refresh()->spent);
     }
 }

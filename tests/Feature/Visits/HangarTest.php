@@ -213,7 +213,7 @@ final class HangarTest extends WorldCase
             $card->refresh();
             self::assertLessThanOrEqual(
                 $now->epoch() + 1800,
-                Instant::parse((string) $card->planned_start)->epoch(),
+                $card->planned_start->epoch(),
                 "{$card->number} goes on at once",
             );
         }

@@ -15,7 +15,6 @@ use App\Stores\Model\CardPart;
 use App\Stores\Model\FittedPart;
 use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
-use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Stores\PartFit;
 
 /** A part goes on: the right one for this tail, within its shelf life, and never a seal twice. */
@@ -40,7 +39,7 @@ final readonly class FitPart implements StepKind
         $refused = PartFit::refusals(
             $part->effectivity,
             $step->card->aircraft->effectivity,
-            $batch?->expires === null ? null : Day::parse($batch->expires),
+            $batch?->expires === null ? null : $batch->expires,
             $this->clock->today(),
             $part->one_time,
             $again,

@@ -10,7 +10,6 @@ use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
-use Jorvel\Core\Shared\Instant;
 
 /** Something held for a time by the server's clock. */
 final readonly class Holding
@@ -32,7 +31,7 @@ final readonly class Holding
     {
         $held = $step->started_at === null
             ? null
-            : $this->clock->now()->epoch() - Instant::parse($step->started_at)->epoch();
+            : $this->clock->now()->epoch() - $step->started_at->epoch();
         if ($held === null || $held < $seconds) {
             throw Refused::because(
                 $held === null
