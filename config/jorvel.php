@@ -29,6 +29,27 @@ return [
     'certify_hours' => 1.0,
     // A place that is not in the list of bays is worked at these local times, Monday to Saturday.
     'usual_hours' => ['06:00', '22:00'],
+    // How many days ahead a week that breaks the rules of rest is looked for.
+    'rest_ahead_days' => 28,
+    // Share of people's hours that becomes work on cards: the rest goes to hand-over, fetching, and cards that do not
+    // fit together.
+    'usable_share' => 0.85,
+    // Hours of work from which a visit is inducted and made safe by cards of its own.
+    'whole_visit_hours' => 24.0,
+    // Hours before midnight of its last day by which an aircraft must have left its visit.
+    'leave_before_midnight' => 2,
+    // Hours of work that a bay does in a day, for comparing how long an aircraft stands for a block and for its phases.
+    'bay_day_hours' => 48.0,
+    // What an hour of opening panels costs beside one interval of an item thrown away, where items are packed.
+    'access_hour_cost' => 0.02,
+    // Days, from today, that a visit made for re-checks has.
+    'recheck_days' => 2,
+    // Days that a defect of a category may be carried where its listed item does not say less.
+    'deferral_days' => ['B' => 3, 'C' => 10, 'D' => 120],
+    // Days for which the calendar feed tells what falls due.
+    'feed_days' => 90,
+    // How far back the history of a system is told at a finding, in days.
+    'history_days' => 730,
     // How long somebody called clear of a place stands for it, in seconds, where the step does not say: a card's own
     // time goes first.
     'call_stands_seconds' => 300,

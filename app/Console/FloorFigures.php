@@ -111,7 +111,7 @@ final readonly class FloorFigures
                 'tool_id' => $tools[intdiv($i, count($cards)) % self::TOOLS],
                 'person_id' => 2,
                 'point' => "point {$i}",
-                'phase' => 'reading',
+                'kind' => 'reading',
                 'run' => 1,
                 'value' => 60,
                 'unit' => 'lbf',

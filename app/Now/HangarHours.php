@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Now;
 
-use App\Crew\Do\Rosters;
+use App\Crew\Do\Rotas;
 use App\Floor\Model\Card;
 use App\Shared\Clock;
 use App\Shared\Memo;
@@ -24,7 +24,7 @@ final class HangarHours
 
     public function __construct(
         private readonly Clock $clock,
-        private readonly Rosters $rosters,
+        private readonly Rotas $rotas,
         private readonly Memo $memo,
     ) {}
 
@@ -53,7 +53,7 @@ final class HangarHours
         $first = $from->dayIn($this->clock->zone());
         $last = max($first->number, $visit->end->number) + self::BEYOND;
         $open = $bay->hours ?? array_fill(1, 6, (array) config('jorvel.usual_hours'));
-        $spells = $this->rosters->of($this->base($visit))
+        $spells = $this->rotas->of($this->base($visit))
             ->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $open, $bay?->people);
         $left = [];
         // Where nobody rated works, the board still has its hours: with nobody in them.

@@ -43,7 +43,7 @@ final readonly class LoadCrew
             $now[$p->id] = new PersonNow(
                 (string) $p->id,
                 $p->name,
-                $p->rostered($p->qualified()),
+                $p->onRota($p->qualified()),
                 array_values(($placed->get($p->id) ?? collect())->map(self::place(...))->all()),
             );
         }

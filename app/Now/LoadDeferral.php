@@ -64,7 +64,7 @@ final readonly class LoadDeferral
             array_map(floatval(...), $limits),
             array_map(floatval(...), $counters),
             [],
-            Terms::RULES,
+            (array) config('jorvel.deferral_days'),
         );
     }
 }

@@ -15,7 +15,6 @@ use Jorvel\Core\Now\FoundNow;
 use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
-use Jorvel\Core\Visits\VisitPhase;
 use Jorvel\Core\Visits\WorkHours;
 
 /** The one maker of the picture of a visit. */
@@ -23,9 +22,6 @@ final readonly class LoadVisit
 {
     /** The relations of a visit from which its picture is made. */
     public const WITH = ['aircraft.type', 'cards.steps:id,card_id,no,state', 'plan'];
-
-    /** Hours before midnight of its last day by which an aircraft must have left. */
-    private const BEFORE_MIDNIGHT = 2;
 
     public function __construct(private Clock $clock, private HangarHours $hangar) {}
 
@@ -43,7 +39,7 @@ final readonly class LoadVisit
             $visit->start,
             $end,
             Instant::fromEpoch(
-                Instant::firstAfter($end, $this->clock->zone())->epoch() - self::BEFORE_MIDNIGHT * 3600,
+                Instant::firstAfter($end, $this->clock->zone())->epoch() - (int) config('jorvel.leave_before_midnight') * 3600,
             ),
             array_values($visit->cards->map(static fn(Card $c): CardInVisit => self::card($c, $visit))->all()),
             array_values(($findings ?? collect())->map(self::found(...))->all()),
@@ -84,7 +80,7 @@ final readonly class LoadVisit
                 (string) $visit->id,
                 $visit->title,
             ),
-            VisitPhase::from($card->phase),
+            $card->stage,
             $card->makes,
             $card->needs ?? [$card->skill => 1],
             $card->states ?? [],

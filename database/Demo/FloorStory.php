@@ -95,7 +95,7 @@ final readonly class FloorStory
      */
     private function open(Visit $visit, Person $by, array $crew, Instant $at, int $minutes): void
     {
-        while (($card = $visit->cards()->with(['steps', 'waitsFor'])->whereIn('phase', ['induct', 'safe', 'open'])->where('state', Card::OPEN)->get()->first(
+        while (($card = $visit->cards()->with(['steps', 'waitsFor'])->whereIn('stage', ['induct', 'safe', 'open'])->where('state', Card::OPEN)->get()->first(
             static fn(Card $c): bool => $c->mustWaitFor() === null,
         )) !== null) {
             $this->clock->still($at, function () use ($by, $card, $crew): void {

@@ -535,7 +535,7 @@ final readonly class World
             );
             Reading::create([
                 'step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tools[$tool], 'person_id' => $by->id,
-                'point' => $point, 'phase' => 'reading', 'run' => 1,
+                'point' => $point, 'kind' => 'reading', 'run' => 1,
                 'value' => $value, 'unit' => $unit, 'verdict' => $result->verdict->value, 'margin' => $result->margin,
                 'reasons' => $result->reasons, 'at' => $past['at'], 'stands' => true,
             ]);

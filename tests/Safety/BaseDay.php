@@ -379,7 +379,7 @@ final class BaseDay
             'it is handed over' => Reading::handedOver($of->id),
             'it is to be re-read' => $card->revision !== $card->manual,
         ]));
-        if (! in_array($do, ['reopen', 'stop'], true)) {
+        if (! in_array($do, ['take_back', 'stop'], true)) {
             $before = array_filter(
                 $steps,
                 static fn(stdClass $s): bool
@@ -407,7 +407,7 @@ final class BaseDay
         if ($after->version !== $card->version + 1 || ! Reading::isAt($of->id, $me)) {
             $this->violations[] = "{$n}: step {$step->no} of {$card->number} went through; the version is {$after->version} after {$card->version}, or {$login} is not at it";
         }
-        if ($do === 'reopen') {
+        if ($do === 'take_back') {
             $this->fallen($n, $card, $step, $later);
         }
         $this->register($n, $card, $step, $do);
@@ -436,7 +436,7 @@ final class BaseDay
     /** The register says what its steps say. */
     private function register(int $n, stdClass $card, stdClass $step, string $do): void
     {
-        if ($step->kind !== 'safing_fit' || ! in_array($do, ['done', 'reopen'], true)) {
+        if ($step->kind !== 'safing_fit' || ! in_array($do, ['done', 'take_back'], true)) {
             return;
         }
         $on = DB::selectOne('select 1 from safing_devices where fitted_step_id = ? and removed_at is null', [
@@ -453,7 +453,7 @@ final class BaseDay
     {
         $good = mt_rand(0, 4) > 0;
         if ($step->state === 'done' && mt_rand(0, 2) === 0) {
-            return ['reopen', ['note' => 'not as it should be']];
+            return ['take_back', ['note' => 'not as it should be']];
         }
         if ($step->started_at !== null && mt_rand(0, 4) === 0) {
             return ['stop', ['note' => 'leak']];

@@ -108,7 +108,7 @@ final readonly class RigSheet implements StepKind
     }
 
     /** @return array<string, Taken> by point */
-    private function taken(Step $step, StepInput $in, string $phase, int $run): array
+    private function taken(Step $step, StepInput $in, string $kind, int $run): array
     {
         $taken = [];
         foreach ($step->spec['points'] as $point) {
@@ -121,7 +121,7 @@ final readonly class RigSheet implements StepKind
                 $step->readingSpec($point['id']),
                 $entry,
                 $in->tool,
-                $phase,
+                $kind,
                 $run,
             );
         }
@@ -149,7 +149,7 @@ final readonly class RigSheet implements StepKind
         return [
             fn() => $this->readings->keep($by, $step, ...array_values($taken)),
             // What was found is history; what was left must be good.
-            static fn() => Reading::where(['step_id' => $step->id, 'phase' => 'as_found'])->update(['stands' => false]),
+            static fn() => Reading::where(['step_id' => $step->id, 'kind' => 'as_found'])->update(['stands' => false]),
         ];
     }
 

@@ -18,9 +18,6 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class CommitPerson
 {
-    /** Days ahead over which a new week is looked at for rest. */
-    private const REST_DAYS = 28;
-
     public function __construct(private Clock $clock, private Records $records, private RestRules $rest) {}
 
     /**
@@ -75,12 +72,12 @@ final readonly class CommitPerson
             $before = $this->rest->broken(
                 $person,
                 $this->clock->today(),
-                $this->clock->today()->plusDays(self::REST_DAYS),
+                $this->clock->today()->plusDays((int) config('jorvel.rest_ahead_days')),
             );
             $was = $this->kept($person);
             $person->fill($as);
             $broken = array_values(array_diff(
-                $this->rest->broken($person, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)),
+                $this->rest->broken($person, $this->clock->today(), $this->clock->today()->plusDays((int) config('jorvel.rest_ahead_days'))),
                 $before,
             ));
             if ($broken !== []) {

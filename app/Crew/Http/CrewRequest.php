@@ -11,7 +11,7 @@ final class CrewRequest extends ShiftRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('roster', Person::class);
+        return $this->person()->can('rota', Person::class);
     }
 
     public function rules(): array

@@ -12,7 +12,7 @@ final class DaysRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('roster', Person::class);
+        return $this->person()->can('rota', Person::class);
     }
 
     /** @return array<string, string|list<string>> */

@@ -10,7 +10,7 @@ use App\Crew\Model\Role;
 /** Shifts, leave, crews, and what is kept about people are the controller's. */
 final class PersonPolicy
 {
-    public function roster(Person $person): bool
+    public function rota(Person $person): bool
     {
         return $person->holds(Role::Controller);
     }

@@ -16,8 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Facades\Hash;
 use Jorvel\Core\Crew\NotSecond;
+use Jorvel\Core\Crew\OnRota;
 use Jorvel\Core\Crew\Qualified;
-use Jorvel\Core\Crew\Rostered;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Laravel\Sanctum\HasApiTokens;
@@ -98,17 +98,17 @@ final class Person extends User
     /** The shift they work on a day; null when they are not there. Load `rotaDays` first. */
     public function shiftOn(Day $day): ?string
     {
-        return $this->rostered(new Qualified([]))->shiftOn($day);
+        return $this->onRota(new Qualified([]))->shiftOn($day);
     }
 
     /**
-     * As the roster sees them; load `rotaDays` first.
+     * As the rota sees them; load `rotaDays` first.
      *
      * @param list<string> $skills
      */
-    public function rostered(Qualified $holds, array $skills = []): Rostered
+    public function onRota(Qualified $holds, array $skills = []): OnRota
     {
-        return new Rostered(
+        return new OnRota(
             $this->shift,
             $this->weekdays,
             $skills,

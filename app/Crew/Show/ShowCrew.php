@@ -79,7 +79,7 @@ final readonly class ShowCrew
             $views,
             $this->choices->all(),
             array_values(array_filter(
-                ['roster', 'keep'],
+                ['rota', 'keep'],
                 static fn(string $what): bool => $me->can($what, Person::class),
             )),
             $of === null ? [] : $this->missing($of),

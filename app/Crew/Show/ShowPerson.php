@@ -24,8 +24,6 @@ use Jorvel\Core\Shared\Instant;
 /** Somebody with all that is kept about them. */
 final readonly class ShowPerson
 {
-    private const REST_DAYS = 28;
-
     private const FIELDS = [
         'name' => 'name',
         'stamp' => 'stamp',
@@ -78,11 +76,11 @@ final readonly class ShowPerson
             $this->waiting($p, $me, $names),
             // What hits nothing is seen on what they hold.
             array_values(array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== [])),
-            $this->rest->broken($p, $this->clock->today(), $this->clock->today()->plusDays(self::REST_DAYS)),
+            $this->rest->broken($p, $this->clock->today(), $this->clock->today()->plusDays((int) config('jorvel.rest_ahead_days'))),
             $this->entries($p, $names),
             $this->choices->all(),
             [
-                ...($me->can('keep', Person::class) ? ['roster', 'keep', ...($me->id === $p->id ? [] : ['held'])] : []),
+                ...($me->can('keep', Person::class) ? ['rota', 'keep', ...($me->id === $p->id ? [] : ['held'])] : []),
                 ...($me->can('vouch', Person::class) && ! $p->own_pin && $p->notSecond($me, $this->clock->today()) === null
                     ? ['vouch'] : []),
             ],
@@ -132,7 +130,7 @@ final readonly class ShowPerson
             $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".Lapses::told($first->hits).'.',
             $first !== null => "{$p->name} {$first->said}; no planned card is hit.",
             $does === '' => "{$p->name} holds no authority: works no card, inspects and certifies nothing.",
-            default => "{$p->name} {$does}".($p->trainee ? ' under supervision' : '').($ends->isEmpty() ? '; nothing lapses.' : ", and holds all of it until {$this->clock->words(Day::parse((string) $ends[0]))}."),
+            default => "{$p->name} {$does}".($p->trainee ? ' under supervision' : '').($ends->isEmpty() ? '; nothing lapses.' : "; everything is valid until {$this->clock->words(Day::parse((string) $ends[0]))}."),
         };
     }
 

@@ -177,9 +177,10 @@ final readonly class ShowShift
         $sentence = match (true) {
             $slots === [] => "{$when}: no card is planned in it.",
             $clashes !== [] => "{$when}: ".Words::count(count($clashes), 'place').' cannot stand as '
-                .'kept, first '.array_values($clashes)[0]->title.'.',
+                .'saved, first '.array_values($clashes)[0]->title.'.',
             $first === null => "{$when}: every one of ".count($slots).' places is filled.',
-            $never !== [] => "{$when}: nobody can take ".Words::count(count($never), 'place').', first '.self::named($first).'.',
+            $never !== [] => "{$when}: ".Words::count(count($never), 'place stays', 'places stay').' open, first '.self::named($first)
+                .': nobody may take it.',
             default => "{$when}: ".count($open).' of '.count($slots).' places are open.',
         };
 
@@ -196,7 +197,7 @@ final readonly class ShowShift
             $this->people($ground, $places),
             array_values(Person::whereNot('role', Role::Viewer)->orderBy('base')->distinct()->pluck('base')->all()),
             array_keys(ShiftHours::byCode()),
-            $me->can('roster', Person::class) ? ['roster'] : [],
+            $me->can('rota', Person::class) ? ['rota'] : [],
         );
     }
 

@@ -353,7 +353,7 @@ final readonly class FlyingLog
     private static function refused(InputError $e): Refused
     {
         return Refused::lines(
-            'That cannot be so. Nothing was saved.',
+            'Not saved. Correct what is marked.',
             [['line' => $e->path === '' ? 'date' : $e->path, 'message' => $e->getMessage()]],
         );
     }

@@ -18,8 +18,6 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class CalendarFeed
 {
-    private const DAYS = 90;
-
     public function __construct(private ShowDueList $due, private DeferralClock $deferrals, private Clock $clock) {}
 
     public function text(): string
@@ -34,7 +32,7 @@ final readonly class CalendarFeed
                 $visit->cards->map(static fn($c): string => "{$c->number} {$c->title}")->implode("\n"),
             );
         }
-        $days = collect($this->due->within(self::DAYS)->rows)->filter(static fn(DueLine $l): bool => $l->visit === null)
+        $days = collect($this->due->within((int) config('jorvel.feed_days'))->rows)->filter(static fn(DueLine $l): bool => $l->visit === null)
             ->groupBy(static fn(DueLine $l): string => "{$l->mark}/{$l->date}");
         foreach ($days as $lines) {
             $first = $lines->firstOrFail();

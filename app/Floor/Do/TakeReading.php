@@ -40,7 +40,7 @@ final readonly class TakeReading
         array $spec,
         string $entry,
         string $toolCode,
-        string $phase = 'reading',
+        string $kind = 'reading',
         int $run = 1,
     ): Taken {
         $tool = $this->tool($spec, $toolCode);
@@ -56,13 +56,13 @@ final readonly class TakeReading
             $result->margin,
             $tool,
             $result->reasons,
-            $phase,
+            $kind,
             $run,
         );
     }
 
     /**
-     * Keeps judged readings of one phase, with their tools counted out to the card; earlier ones of the same points no
+     * Keeps judged readings of one kind, with their tools counted out to the card; earlier ones of the same points no
      * longer stand.
      */
     public function keep(Person $by, Step $step, Taken ...$taken): void
@@ -73,7 +73,7 @@ final readonly class TakeReading
         ) as $tool) {
             $this->desk->out($by, $step->card, $tool);
         }
-        Reading::where(['step_id' => $step->id, 'phase' => $taken[0]->phase])->whereIn(
+        Reading::where(['step_id' => $step->id, 'kind' => $taken[0]->kind])->whereIn(
             'point',
             array_map(static fn(Taken $t): string => $t->point, $taken),
         )
@@ -82,12 +82,12 @@ final readonly class TakeReading
         Reading::insert(array_map(static fn(Taken $t): array => [
             'step_id' => $step->id, 'card_id' => $step->card_id, 'tool_id' => $t->tool?->id, 'person_id' => $by->id,
             'point' => $t->point,
-            'phase' => $t->phase, 'run' => $t->run, 'value' => $t->value, 'unit' => $t->unit, 'verdict' => $t->verdict,
+            'kind' => $t->kind, 'run' => $t->run, 'value' => $t->value, 'unit' => $t->unit, 'verdict' => $t->verdict,
             'margin' => $t->margin, 'reasons' => json_encode($t->reasons), 'at' => $now, 'stands' => true,
         ], array_values($taken)));
         foreach ($taken as $t) {
             $this->records->write($by, 'reading.taken', "card:{$step->card_id}", [
-                'step' => $step->no, 'point' => $t->point, 'phase' => $t->phase, 'entered' => $t->entry,
+                'step' => $step->no, 'point' => $t->point, 'phase' => $t->kind, 'entered' => $t->entry,
                 'value' => $t->value,
                 'unit' => $t->unit, 'tool' => $t->tool?->code, 'verdict' => $t->verdict,
             ]);

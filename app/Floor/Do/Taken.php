@@ -23,7 +23,7 @@ final readonly class Taken
         public ?float $margin,
         public ?Tool $tool,
         public array $reasons = [],
-        public string $phase = 'reading',
+        public string $kind = 'reading',
         public int $run = 1,
     ) {}
 }

@@ -59,7 +59,7 @@ final readonly class WorkStep
             $this->requireWorkable($file, $by);
             $step = $file->step($no);
             $writes = match (true) {
-                $in->do === 'reopen' => $this->takeBack($by, $file, $step, $in->note),
+                $in->do === 'take_back' => $this->takeBack($by, $file, $step, $in->note),
                 $in->do === 'stop' => $this->breakOff($by, $file, $step, $in->note),
                 default => $this->work($by, $file, $step, $in),
             };

@@ -19,7 +19,7 @@ final class StepRequest extends CardRequest
     {
         return [
             'version' => 'required|integer',
-            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,stop,reopen',
+            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,stop,take_back',
             'entry' => 'sometimes|nullable|string|max:40',
             'entries' => 'sometimes|array',
             'entries.*' => 'nullable|string|max:40',

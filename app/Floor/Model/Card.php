@@ -23,7 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\CardProgress;
 use Jorvel\Core\Shared\Instant;
-use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitStage;
 
 /**
  * A task card of a visit.
@@ -50,7 +50,7 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property Instant|null $signed_at
  * @property int|null $inspected_by
  * @property Instant|null $inspected_at
- * @property string $phase of the visit, see {@see VisitPhase}
+ * @property VisitStage $stage of the visit, see {@see VisitStage}
  * @property string|null $makes `open:P`, `close:P` for a panel P, `raise`, `lower`, `induct`, `safe`, `last`, `fix`;
  * null for an item's card
  * @property array<string, int>|null $needs people by skill
@@ -102,6 +102,7 @@ final class Card extends Model
     public const CLOSED = CardProgress::Closed;
 
     protected $casts = [
+        'stage' => VisitStage::class,
         'state' => CardProgress::class,
         'signed_at' => AsInstant::class,
         'inspected_at' => AsInstant::class,

@@ -19,7 +19,7 @@ use Jorvel\Core\Shared\Instant;
  * @property int $card_id
  * @property int|null $tool_id
  * @property string $point
- * @property string $phase
+ * @property string $kind `reading`, `as_found` or `as_left`
  * @property int $run
  * @property float $value
  * @property string $unit

@@ -390,7 +390,7 @@ final readonly class ShowCard
             $step->done_at === null ? null : $this->clock->local($step->done_at),
             array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
                 $r->point,
-                $r->phase,
+                $r->kind,
                 $r->run,
                 $r->value,
                 Unit::parse($r->unit)->label(),

@@ -63,7 +63,7 @@ final readonly class ShowFloor
                 $waiting->count(),
                 'card waits',
                 'cards wait',
-            ).' for an independent inspection'.($inspector ? '; none of them may be yours' : '').'.',
+            ).' for an independent inspection'.($inspector ? '; none is for you' : '').'.',
             default => 'None of the open cards is yours.',
         };
 

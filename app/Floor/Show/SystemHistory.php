@@ -23,9 +23,6 @@ use Jorvel\Core\Shared\Instant;
  */
 final readonly class SystemHistory
 {
-    /** Days beyond which nothing is looked at, however little an aircraft flies. */
-    private const FURTHEST = 730;
-
     public function __construct(private Clock $clock) {}
 
     /**
@@ -74,7 +71,7 @@ final readonly class SystemHistory
     private function flights(Aircraft $aircraft): array
     {
         $flights = [];
-        $from = (string) $this->clock->today()->plusDays(-self::FURTHEST);
+        $from = (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days'));
         foreach (FlyingEntry::where('aircraft_id', $aircraft->id)->where('current', true)->where('date', '>=', $from)->orderByDesc('date')->get(['date', 'flown']) as $entry) {
             $day = $entry->date->number;
             $flights[$day] = ($flights[$day] ?? 0) + (int) ($entry->flown['ldg'] ?? 0);
@@ -111,7 +108,7 @@ final readonly class SystemHistory
         }
 
         // It has flown too little for the flights to end it.
-        return (string) $this->clock->today()->plusDays(-self::FURTHEST);
+        return (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days'));
     }
 
     /**

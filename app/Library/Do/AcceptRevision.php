@@ -178,7 +178,7 @@ final readonly class AcceptRevision
                 'hours',
                 'zone',
                 'critical',
-                'phase',
+                'stage',
                 'makes',
                 'needs',
                 'positions',

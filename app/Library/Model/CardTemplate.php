@@ -9,7 +9,7 @@ use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitStage;
 
 /**
  * What a card is made from: its steps, and the manual revision they were written from.
@@ -26,7 +26,7 @@ use Jorvel\Core\Visits\VisitPhase;
  * @property string $zone
  * @property bool $critical
  * @property list<array<string, mixed>> $steps
- * @property string $phase of a visit, see {@see VisitPhase}
+ * @property VisitStage $stage of a visit, see {@see VisitStage}
  * @property string|null $makes `open`, `close`, `raise`, `lower`, `induct`, `safe`, `last`, `fix`: a card that a visit
  * makes by itself
  * @property array<string, int>|null $needs people by skill; one of its own skill where null
@@ -48,6 +48,7 @@ use Jorvel\Core\Visits\VisitPhase;
 final class CardTemplate extends Model
 {
     protected $casts = [
+        'stage' => VisitStage::class,
         'systems' => 'array',
         'covers' => 'array',
         'fleets' => 'array',

@@ -24,6 +24,7 @@ use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Fleet\NextBase;
+use Jorvel\Core\Visits\VisitStage;
 
 /**
  * Signs an aircraft back to service: every item worked moves on to its next date, and the certificate is numbered and
@@ -117,7 +118,7 @@ final readonly class ReleaseAircraft
     /** What its inspection turned up tells what the next of the type will. */
     private function remember(Visit $visit): void
     {
-        $hours = (float) $visit->cards->where('phase', 'look')->sum('hours');
+        $hours = (float) $visit->cards->where('stage', VisitStage::Look)->sum('hours');
         if ($hours > 0) {
             PastVisit::create([
                 'type_id' => $visit->aircraft->type_id, 'visit_id' => $visit->id, 'mark' => $visit->aircraft->mark,

@@ -126,7 +126,7 @@ final class AgainstRecords
             ->whereRaw("'card:' || readings.card_id = taken.subject")
             ->whereColumn('readings.point', 'taken.point')
             ->whereRaw('abs(unixepoch(readings.at) - unixepoch(taken.at)) <= '.self::APART)
-            ->whereColumn('readings.phase', 'taken.phase')
+            ->whereColumn('readings.kind', 'taken.phase')
             ->whereColumn('readings.verdict', 'taken.verdict')
             ->whereRaw('abs(readings.value - taken.value) < 1e-9'));
 

@@ -151,10 +151,10 @@ final readonly class PrintPapers
             default => '',
         };
         $readings = $card->readings->where('step_id', $step->id)
-            ->filter(static fn(Reading $r): bool => $r->stands || $r->phase === 'as_found')
+            ->filter(static fn(Reading $r): bool => $r->stands || $r->kind === 'as_found')
             ->map(
                 static fn(Reading $r): string
-                    => ($r->phase === 'reading' ? '' : str_replace('_', '-', $r->phase).' ')
+                    => ($r->kind === 'reading' ? '' : str_replace('_', '-', $r->kind).' ')
                         ."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})",
             );
         $done = $step->state === Step::DONE ? "{$step->doer?->name} ({$step->doer?->stamp})" : '__________';

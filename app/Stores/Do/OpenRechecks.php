@@ -22,6 +22,7 @@ use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as Rows;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Visits\VisitStage;
 
 /**
  * Opens the re-checks after a recall, all in one: for each card that rests on the tool, a card that takes its readings
@@ -29,9 +30,6 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class OpenRechecks
 {
-    /** Days that a visit made for re-checks has, from today. */
-    private const DAYS = 2;
-
     public function __construct(
         private RestsOn $rests,
         private MakeCard $make,
@@ -95,7 +93,7 @@ final readonly class OpenRechecks
             $again->steps = [$template->steps[0], ...$this->steps($card, $rows[$card->id] ?? collect())];
             $made = ($this->make)($visit, $again, ++$n, [
                 'title' => "Re-check after {$recall->tool->code}: {$card->title}", 'makes' => 'recheck',
-                'phase' => 'test', 'skill' => $card->skill, 'needs' => [$card->skill => 1],
+                'stage' => VisitStage::Test, 'skill' => $card->skill, 'needs' => [$card->skill => 1],
                 'hours' => max(0.5, 0.25 * (count($again->steps) - 1)), 'zone' => $card->zone,
                 'critical' => $card->critical, 'covers' => $card->covers, 'systems' => $card->systems,
                 'tools' => $again->toolKinds(),
@@ -117,7 +115,7 @@ final readonly class OpenRechecks
         $today = $this->clock->today();
 
         return Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)
-            ->where('start', '<=', (string) $today->plusDays(self::DAYS))
+            ->where('start', '<=', (string) $today->plusDays((int) config('jorvel.recheck_days')))
             ->orderBy('start')
             ->first()
             ?? Visit::create([
@@ -125,7 +123,7 @@ final readonly class OpenRechecks
                 'title' => "Re-check after {$tool->code}",
                 'bay' => 'line',
                 'start' => (string) $today,
-                'end' => (string) $today->plusDays(self::DAYS),
+                'end' => (string) $today->plusDays((int) config('jorvel.recheck_days')),
                 'state' => Visit::PLANNED,
             ]);
     }

@@ -24,9 +24,6 @@ use Jorvel\Core\Visits\Phases;
  */
 final readonly class CutBlock
 {
-    /** Hours of work in a day that a bay does, for comparing how long the aircraft stands. */
-    private const DAY = 48.0;
-
     private const BUDGET_MS = 1500;
 
     public function __construct(private Kept $kept) {}
@@ -80,7 +77,7 @@ final readonly class CutBlock
                 $p['hours'],
                 $p['access_hours'],
                 $total,
-                $total / self::DAY,
+                $total / (float) config('jorvel.bay_day_hours'),
             ),
             $result->phases,
             $totals,
@@ -103,7 +100,7 @@ final readonly class CutBlock
             $blockHours,
             $blockAccess,
             $block,
-            $block / self::DAY,
+            $block / (float) config('jorvel.bay_day_hours'),
             $result->longest(),
             (float) array_sum($totals),
             (float) array_sum(array_column($result->phases, 'access_hours')),

@@ -46,7 +46,7 @@ final readonly class MakeCard
             'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title,
             'revision' => $template->revision, 'skill' => $template->skill,
             'hours' => $template->hours, 'zone' => $template->zone, 'state' => Card::OPEN, 'version' => 1,
-            'phase' => $template->phase, 'makes' => $template->makes, 'needs' => $template->people(),
+            'stage' => $template->stage, 'makes' => $template->makes, 'needs' => $template->people(),
             'positions' => $template->positions, 'tools' => $template->toolKinds(),
             ...$own,
             'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers,

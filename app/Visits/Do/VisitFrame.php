@@ -11,7 +11,6 @@ use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Visits\VisitOrder;
-use Jorvel\Core\Visits\VisitPhase;
 use Jorvel\Core\Visits\VisitTask;
 
 /**
@@ -21,9 +20,6 @@ use Jorvel\Core\Visits\VisitTask;
  */
 final readonly class VisitFrame
 {
-    /** Hours of work from which a visit is inducted and made safe by cards of its own. */
-    private const WHOLE = 24.0;
-
     public function __construct(private MakeCard $make) {}
 
     public function complete(Visit $visit): void
@@ -48,7 +44,7 @@ final readonly class VisitFrame
             }
         };
         $raised = $cards->contains(static fn(Card $c): bool => ($c->states['jacks'] ?? null) === 'on');
-        if ($raised || $cards->sum('hours') >= self::WHOLE) {
+        if ($raised || $cards->sum('hours') >= (float) config('jorvel.whole_visit_hours')) {
             array_map($add, ['induct', 'safe', 'last']);
         }
         if ($raised) {
@@ -86,7 +82,7 @@ final readonly class VisitFrame
     {
         $waits = VisitOrder::of(array_values($cards->map(static fn(Card $c): VisitTask => new VisitTask(
             (string) $c->id,
-            VisitPhase::from($c->phase),
+            $c->stage,
             $c->panels,
             $c->states['jacks'] ?? null,
             in_array($c->makes, ['induct', 'safe', 'last', 'fix', 'recheck'], true) ? null : $c->makes,

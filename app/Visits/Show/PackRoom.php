@@ -21,7 +21,6 @@ use App\Visits\Show\View\PackView;
 use Jorvel\Core\Fleet\DueStatus;
 use Jorvel\Core\Shared\Deadline;
 use Jorvel\Core\Shared\Instant;
-use Jorvel\Core\Visits\FixWindow;
 use Jorvel\Core\Visits\Pack;
 use Jorvel\Core\Visits\PackGiven;
 use Jorvel\Core\Visits\PackItem;
@@ -33,9 +32,6 @@ use Jorvel\Core\Visits\PackVisit;
  */
 final readonly class PackRoom
 {
-    /** Cost of an hour of opening panels beside one interval of an item thrown away. */
-    private const HOUR = 0.02;
-
     private const BUDGET_MS = 800;
 
     public function __construct(private Clock $clock, private DueBook $book, private HangarHours $hangar) {}
@@ -65,7 +61,7 @@ final readonly class PackRoom
             $items,
             array_values(array_filter($visits, static fn(PackVisit $v): bool => ! in_array($v->id, $skip, true))),
             $access,
-            self::HOUR,
+            (float) config('jorvel.access_hour_cost'),
             Deadline::in(self::BUDGET_MS),
         ) : null;
         $into ??= [];
@@ -74,7 +70,7 @@ final readonly class PackRoom
                 $into += array_fill_keys($visit['items'], $visit['id']);
             }
         }
-        $given = Pack::given($items, $visits, $access, self::HOUR, $into);
+        $given = Pack::given($items, $visits, $access, (float) config('jorvel.access_hour_cost'), $into);
 
         return $this->view(
             $aircraft,
@@ -139,7 +135,7 @@ final readonly class PackRoom
             $room = $hours->personHours(
                 0,
                 $hours->at(Instant::firstAfter($visit->end, $this->clock->zone())),
-            ) * FixWindow::USABLE - (float) $visit->cards
+            ) * (float) config('jorvel.usable_share') - (float) $visit->cards
                 ->sum('hours');
             $slots["visit-{$visit->id}"] = [
                 PackVisit::of("visit-{$visit->id}", $start, $visit->end, max(0.0, round($room, 1))),
@@ -228,10 +224,10 @@ final readonly class PackRoom
         $placed = count(array_filter($lines, static fn(PackLine $l): bool => $l->slot !== null));
         $bad = count($given->misfits) + count($given->full);
         $open = count($lines) - $placed;
-        $waste = Words::number($life).' days of life are thrown away';
+        $waste = Words::number($life).' days of life are given up early';
         $sentence = match (true) {
             $lines === [] => "Nothing of {$aircraft->mark} falls due within {$days} days that is not in a visit.",
-            $bad > 0 => ($bad === 1 ? 'One thing' : "{$bad} things").' cannot be so; it cannot be saved.',
+            $bad > 0 => ($bad === 1 ? 'One thing' : "{$bad} things").' must be put right before it can be saved.',
             $open === 0 => "All {$placed} items of {$aircraft->mark} have a visit; {$waste}.",
             default => "{$placed} of ".count($lines)." items of {$aircraft->mark} have a visit; {$waste}. "
                 .($open === 1 ? 'One has none.' : "{$open} have none."),
@@ -257,7 +253,7 @@ final readonly class PackRoom
     private function lost(int $days, float $interval): string
     {
         return $days <= 0
-            ? 'nothing thrown away'
+            ? 'nothing given up'
             : Words::count($days, 'day').' early, '.round(100 * $days / $interval).' % of its life';
     }
 

@@ -135,7 +135,7 @@ final readonly class ShowBoard
             $card->id,
             $card->number,
             $card->title,
-            $card->phase,
+            $in->stage->value,
             $card->state->value,
             $card->zone,
             $a,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Visits\Show;
 
-use App\Crew\Do\Rosters;
+use App\Crew\Do\Rotas;
 use App\Floor\Model\Card;
 use App\Now\HangarHours;
 use App\Shared\Clock;
@@ -22,7 +22,7 @@ use Jorvel\Core\Visits\Shortages;
 /** What the cards of a visit will lack on their day, in words, while there is time to do something about it. */
 final readonly class ShowShortages
 {
-    public function __construct(private Clock $clock, private HangarHours $hangar, private Rosters $rosters) {}
+    public function __construct(private Clock $clock, private HangarHours $hangar, private Rotas $rotas) {}
 
     /**
      * @param Visit $visit with `aircraft.type`
@@ -68,7 +68,7 @@ final readonly class ShowShortages
             $stock,
             $coming,
             $this->tools(),
-            $this->rosters->of($this->hangar->base($visit)),
+            $this->rotas->of($this->hangar->base($visit)),
         ))->of($needs, $visit->aircraft->type->code) as $s) {
             if (! str_starts_with($s->card, 'other-')) {
                 $short[(int) $s->card][] = $this->words(

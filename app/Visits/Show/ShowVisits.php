@@ -149,7 +149,7 @@ final readonly class ShowVisits
                 $a->role,
             ))->all(),
             self::unmanned($card) ? 'nobody to work it' : null,
-            $card->phase,
+            $card->stage->value,
             $from === null ? null : $this->clock->local($from),
             implode(
                 ', ',

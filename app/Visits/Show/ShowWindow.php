@@ -26,7 +26,7 @@ use Jorvel\Core\Visits\FixWindow;
 use Jorvel\Core\Visits\LookHistory;
 use Jorvel\Core\Visits\LookWork;
 use Jorvel\Core\Visits\PastLook;
-use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitStage;
 use Jorvel\Core\Visits\WorkHours;
 
 /**
@@ -149,6 +149,7 @@ final readonly class ShowWindow
             $work->openFix,
             $v->hours->personHours($v->hours->at($at), $until),
             $work->otherWork,
+            (float) config('jorvel.usable_share'),
         );
     }
 
@@ -156,7 +157,7 @@ final readonly class ShowWindow
     {
         $last = null;
         foreach ($v->cards as $card) {
-            $to = $card->stage === VisitPhase::Look ? $card->to() : null;
+            $to = $card->stage === VisitStage::Look ? $card->to() : null;
             $last = $to !== null && ($last === null || $last->isBefore($to)) ? $to : $last;
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Now;
 
 use Jorvel\Core\Shared\Instant;
-use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitStage;
 
 /** A card as its visit sees it: what it needs, when it is planned, and how far it has come. */
 final readonly class CardInVisit
@@ -23,7 +23,7 @@ final readonly class CardInVisit
      */
     public function __construct(
         public CardRef $ref,
-        public VisitPhase $stage,
+        public VisitStage $stage,
         public ?string $makes,
         public array $needs,
         public array $configuration,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Now;
 
-use Jorvel\Core\Crew\Rostered;
+use Jorvel\Core\Crew\OnRota;
 
 /** Somebody of the crew: what they are qualified for, when they work, and where they are placed. */
 final readonly class PersonNow
@@ -13,7 +13,7 @@ final readonly class PersonNow
     public function __construct(
         public string $id,
         public string $name,
-        public Rostered $rota,
+        public OnRota $rota,
         public array $placed = [],
     ) {}
 }

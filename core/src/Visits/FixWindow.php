@@ -9,12 +9,6 @@ namespace Jorvel\Core\Visits;
  */
 final readonly class FixWindow
 {
-    /**
-     * Share of people's hours that becomes work on cards: the rest goes to hand-over, fetching, and cards that do not
-     * fit together.
-     */
-    public const USABLE = 0.85;
-
     /** The chance from which on the window is taken to hold, and below which it will not do. */
     private const SURE = 0.9;
 
@@ -24,6 +18,7 @@ final readonly class FixWindow
      * @param float $openFix hours of fixes known and not worked
      * @param float $personHours there until the aircraft must leave
      * @param float $otherWork hours of all other cards left
+     * @param float $usable share of people's hours that becomes work on cards, above 0 and at most 1
      */
     public function __construct(
         public Findings $findings,
@@ -32,12 +27,13 @@ final readonly class FixWindow
         public float $openFix,
         public float $personHours,
         public float $otherWork,
+        private float $usable = 0.85,
     ) {}
 
     /** Hours that are left for fixes; below 0 when the other work alone does not fit. @pure */
     public function capacity(): float
     {
-        return $this->personHours * self::USABLE - $this->otherWork;
+        return $this->personHours * $this->usable - $this->otherWork;
     }
 
     /** Hours of fixes that are to be expected from findings still to come. @pure */
@@ -78,6 +74,7 @@ final readonly class FixWindow
             $this->openFix - $lessFix,
             $this->personHours + $morePersonHours,
             $this->otherWork,
+            $this->usable,
         );
     }
 }

@@ -40,7 +40,7 @@ final readonly class LookWork
         $fixes = [];
         foreach ($visit->cards as $card) {
             $left = $card->hours - $card->doneAt($at, $now);
-            if ($card->stage === VisitPhase::Look) {
+            if ($card->stage === VisitStage::Look) {
                 $look += $card->hours;
                 $looked += $card->hours - $left;
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Visits;
 
-use Jorvel\Core\Crew\Roster;
+use Jorvel\Core\Crew\Rota;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -23,7 +23,7 @@ final readonly class Shortages
         private array $stock,
         private array $coming,
         private array $tools,
-        private Roster $roster,
+        private Rota $rota,
     ) {}
 
     /**
@@ -118,7 +118,7 @@ final readonly class Shortages
     {
         $short = [];
         foreach ($card->people as $skill => $many) {
-            $able = $this->roster->able($card->on, $type, (string) $skill);
+            $able = $this->rota->able($card->on, $type, (string) $skill);
             if ($able < $many) {
                 $short[] = new Shortage(
                     $card->id,

@@ -79,7 +79,7 @@ final class VisitOrder
         $down = array_filter($this->tasks, static fn(VisitTask $t): bool => $t->makes === null && $t->jacks === 'off');
         $late = array_filter(
             $down,
-            static fn(VisitTask $t): bool => $t->phase === VisitPhase::Test && $t->panels === [],
+            static fn(VisitTask $t): bool => $t->stage === VisitStage::Test && $t->panels === [],
         );
         $this->wait($up, $raise);
         $this->wait($lower, [...$up, ...$raise]);
@@ -95,17 +95,17 @@ final class VisitOrder
         );
         $tests = array_filter(
             $this->tasks,
-            static fn(VisitTask $t): bool => $t->phase === VisitPhase::Test && $t->makes === null && $t->panels === [],
+            static fn(VisitTask $t): bool => $t->stage === VisitStage::Test && $t->makes === null && $t->panels === [],
         );
         $this->wait($tests, $closers);
     }
 
     private function frame(): void
     {
-        $in = static fn(VisitPhase $phase): \Closure => static fn(VisitTask $t): bool => $t->phase === $phase;
-        $induct = array_filter($this->tasks, $in(VisitPhase::Induct));
-        $safe = array_filter($this->tasks, $in(VisitPhase::Safe));
-        $last = array_filter($this->tasks, $in(VisitPhase::Release));
+        $in = static fn(VisitStage $stage): \Closure => static fn(VisitTask $t): bool => $t->stage === $stage;
+        $induct = array_filter($this->tasks, $in(VisitStage::Induct));
+        $safe = array_filter($this->tasks, $in(VisitStage::Safe));
+        $last = array_filter($this->tasks, $in(VisitStage::Release));
         $this->wait($safe, $induct);
         $this->wait($last, array_diff_key($this->tasks, $last));
         foreach (array_diff_key($this->tasks, $induct, $safe, $last) as $task) {

@@ -16,7 +16,7 @@ final readonly class VisitTask
      */
     public function __construct(
         public string $id,
-        public VisitPhase $phase,
+        public VisitStage $stage,
         public array $panels = [],
         public ?string $jacks = null,
         public ?string $makes = null,

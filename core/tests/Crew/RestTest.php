@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Crew;
 
 use DateTimeZone;
+use Jorvel\Core\Crew\OnRota;
 use Jorvel\Core\Crew\Qualified;
 use Jorvel\Core\Crew\Rest;
-use Jorvel\Core\Crew\Roster;
-use Jorvel\Core\Crew\Rostered;
+use Jorvel\Core\Crew\Rota;
 use Jorvel\Core\Crew\Shift;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
@@ -66,24 +66,24 @@ final class RestTest extends TestCase
     public function test_leave_and_a_changed_shift_go_before_the_usual_week(): void
     {
         $held = new Qualified(['skill:a' => null, 'rating:T' => null, 'authority:perform' => null]);
-        $roster = new Roster(
-            [new Rostered('early', [1, 2, 3, 4, 5], ['a'], $held, ['2026-05-05' => null, '2026-05-06' => 'late', '2026-05-09' => 'early'])],
+        $rota = new Rota(
+            [new OnRota('early', [1, 2, 3, 4, 5], ['a'], $held, ['2026-05-05' => null, '2026-05-06' => 'late', '2026-05-09' => 'early'])],
             ['early' => new Shift('06:00', '14:00'), 'late' => new Shift('14:00', '22:00')],
             new DateTimeZone('UTC'),
         );
         $counts = static fn(string $shift): array => array_map(
-            static fn(int $d): int => $roster->counts($shift, Day::parse("2026-05-0{$d}"), 'T')['a'] ?? 0,
+            static fn(int $d): int => $rota->counts($shift, Day::parse("2026-05-0{$d}"), 'T')['a'] ?? 0,
             [4, 5, 6, 7, 8, 9],
         );
         self::assertSame([1, 0, 0, 1, 1, 1], $counts('early'));
         self::assertSame([0, 0, 1, 0, 0, 0], $counts('late'));
-        self::assertSame(0, $roster->able(Day::parse('2026-05-05'), 'T', 'a'));
+        self::assertSame(0, $rota->able(Day::parse('2026-05-05'), 'T', 'a'));
     }
 
     public function test_nobody_is_there_after_their_last_day_whatever_else_is_entered(): void
     {
         $held = new Qualified(['skill:a' => null, 'rating:T' => null, 'authority:perform' => null]);
-        $leaving = new Rostered(
+        $leaving = new OnRota(
             'early',
             [1, 2, 3, 4, 5],
             ['a'],
@@ -96,7 +96,7 @@ final class RestTest extends TestCase
         self::assertFalse($leaving->worksOn(Day::parse('2026-05-07')));
         self::assertSame(
             'late',
-            (new Rostered('early', [], ['a'], $held, ['2026-05-09' => 'late']))->shiftOn(Day::parse('2026-05-09')),
+            (new OnRota('early', [], ['a'], $held, ['2026-05-09' => 'late']))->shiftOn(Day::parse('2026-05-09')),
             'without an end',
         );
     }

@@ -23,8 +23,8 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
 use Jorvel\Core\Visits\Spell;
-use Jorvel\Core\Visits\VisitPhase;
 use Jorvel\Core\Visits\VisitProgress;
+use Jorvel\Core\Visits\VisitStage;
 use Jorvel\Core\Visits\WorkHours;
 
 /** Pictures for the tests: only what a case is about is named. Times are UTC; visits begin on 4 May 2026. */
@@ -85,7 +85,7 @@ final class Pictures
         }
 
         return new CardInVisit(...[
-            'ref' => new CardRef($id, "001-{$id}", "card {$id}", $state, '1'), 'stage' => VisitPhase::Look,
+            'ref' => new CardRef($id, "001-{$id}", "card {$id}", $state, '1'), 'stage' => VisitStage::Look,
             'makes' => null, 'needs' => ['airframe' => 1], 'configuration' => [], 'hours' => 4.0, 'left' => 4.0,
             'spent' => null, 'chain' => false, 'findingId' => null, ...$with,
         ]);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Visits;
 
 use DateTimeZone;
-use Jorvel\Core\Crew\Roster;
+use Jorvel\Core\Crew\Rota;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Visits\CardNeeds;
 use Jorvel\Core\Visits\Shortage;
@@ -56,7 +56,7 @@ final class ShortagesTest extends TestCase
             static fn(array $c): CardNeeds => new CardNeeds($c[0], $day($c[1]), ['P' => $c[2]], [], []),
             $cards,
         );
-        $found = (new Shortages($stock, $coming, [], new Roster([], [], new DateTimeZone('UTC'))))->of($needs, 'SKV');
+        $found = (new Shortages($stock, $coming, [], new Rota([], [], new DateTimeZone('UTC'))))->of($needs, 'SKV');
         self::assertSame($lacking, array_map(
             static fn(Shortage $s): string
                 => "{$s->card} {$s->code} ".($s->day === null ? $s->lacking : (int) substr((string) $s->day, 8)),
@@ -67,7 +67,7 @@ final class ShortagesTest extends TestCase
     public function test_a_kind_of_tool_is_good_to_the_last_day_of_any_of_them(): void
     {
         $tools = ['gauge' => [Day::parse('2026-05-04'), null, Day::parse('2026-05-06')], 'pump' => [null]];
-        $all = new Shortages([], [], $tools, new Roster([], [], new DateTimeZone('UTC')));
+        $all = new Shortages([], [], $tools, new Rota([], [], new DateTimeZone('UTC')));
         $ask = static fn(string $day, string $kind): array => array_map(
             static fn(Shortage $s): string => "{$s->code} {$s->day}",
             $all->of([new CardNeeds('a', Day::parse($day), [], [$kind], [])], 'SKV'),

@@ -15,7 +15,7 @@ use Jorvel\Core\Visits\CourseDay;
 use Jorvel\Core\Visits\Leaves;
 use Jorvel\Core\Visits\LookWork;
 use Jorvel\Core\Visits\PeopleUse;
-use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitStage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -128,8 +128,8 @@ final class VisitNowTest extends TestCase
         $visit = Pictures::visit([
             self::card('1', null, null, ['hours' => 8.0, 'left' => 8.0, 'spent' => 12.0, 'begun' => '04T08:00', 'closed' => '04T16:00'], CardProgress::Closed),
             self::card('2', null, null, ['hours' => 10.0, 'left' => 5.0, 'begun' => '05T08:00'], CardProgress::InWork),
-            self::card('3', null, null, ['hours' => 20.0, 'left' => 20.0, 'spent' => 20.0, 'stage' => VisitPhase::Close, 'begun' => '04T08:00', 'closed' => '05T10:00'], CardProgress::Closed),
-            self::card('4', null, null, ['hours' => 6.0, 'left' => 6.0, 'stage' => VisitPhase::Fix, 'findingId' => 'a']),
+            self::card('3', null, null, ['hours' => 20.0, 'left' => 20.0, 'spent' => 20.0, 'stage' => VisitStage::Close, 'begun' => '04T08:00', 'closed' => '05T10:00'], CardProgress::Closed),
+            self::card('4', null, null, ['hours' => 6.0, 'left' => 6.0, 'stage' => VisitStage::Fix, 'findingId' => 'a']),
         ], [
             Pictures::found('a', '2026-05-04T09:00:00Z', null, FindingProgress::Open, 1.0),
             Pictures::found('b', '2026-05-04T10:00:00Z', null, FindingProgress::Open, 2.5),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Visits;
 
 use Jorvel\Core\Visits\VisitOrder;
-use Jorvel\Core\Visits\VisitPhase;
+use Jorvel\Core\Visits\VisitStage;
 use Jorvel\Core\Visits\VisitTask;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -17,15 +17,15 @@ final class VisitOrderTest extends TestCase
     private static function check(): array
     {
         return [
-            new VisitTask('end', VisitPhase::Release), new VisitTask('close', VisitPhase::Close, [], null, 'close:P1'),
-            new VisitTask('look', VisitPhase::Look, ['P1']), new VisitTask('gear', VisitPhase::Test, [], 'on'),
-            new VisitTask('taxi', VisitPhase::Test, [], 'off'), new VisitTask('weigh', VisitPhase::Look, [], 'off'),
-            new VisitTask('open', VisitPhase::Open, [], null, 'open:P1'),
-            new VisitTask('lower', VisitPhase::Close, [], null, 'lower'),
-            new VisitTask('fix', VisitPhase::Fix, ['P1'], null, null, ['look']),
-            new VisitTask('raise', VisitPhase::Open, [], null, 'raise'), new VisitTask('safe', VisitPhase::Safe),
-            new VisitTask('induct', VisitPhase::Induct), new VisitTask('oil', VisitPhase::Fix),
-            new VisitTask('probe', VisitPhase::Test, ['P1']),
+            new VisitTask('end', VisitStage::Release), new VisitTask('close', VisitStage::Close, [], null, 'close:P1'),
+            new VisitTask('look', VisitStage::Look, ['P1']), new VisitTask('gear', VisitStage::Test, [], 'on'),
+            new VisitTask('taxi', VisitStage::Test, [], 'off'), new VisitTask('weigh', VisitStage::Look, [], 'off'),
+            new VisitTask('open', VisitStage::Open, [], null, 'open:P1'),
+            new VisitTask('lower', VisitStage::Close, [], null, 'lower'),
+            new VisitTask('fix', VisitStage::Fix, ['P1'], null, null, ['look']),
+            new VisitTask('raise', VisitStage::Open, [], null, 'raise'), new VisitTask('safe', VisitStage::Safe),
+            new VisitTask('induct', VisitStage::Induct), new VisitTask('oil', VisitStage::Fix),
+            new VisitTask('probe', VisitStage::Test, ['P1']),
         ];
     }
 
@@ -68,28 +68,28 @@ final class VisitOrderTest extends TestCase
      */
     public static function little(): iterable
     {
-        $open = new VisitTask('open', VisitPhase::Open, [], null, 'open:P');
-        $close = new VisitTask('close', VisitPhase::Close, [], null, 'close:P');
-        $raise = new VisitTask('raise', VisitPhase::Open, [], null, 'raise');
-        $lower = new VisitTask('lower', VisitPhase::Close, [], null, 'lower');
+        $open = new VisitTask('open', VisitStage::Open, [], null, 'open:P');
+        $close = new VisitTask('close', VisitStage::Close, [], null, 'close:P');
+        $raise = new VisitTask('raise', VisitStage::Open, [], null, 'raise');
+        $lower = new VisitTask('lower', VisitStage::Close, [], null, 'lower');
         yield 'a panel with nothing behind it is closed after it is opened'
             => [[$close, $open], ['close' => ['open'], 'open' => []]];
         yield 'an aircraft raised for nothing is lowered after that'
             => [[$lower, $raise], ['lower' => ['raise'], 'raise' => []]];
         yield 'a look on wheels comes before raising, not after lowering' => [
-            [new VisitTask('weigh', VisitPhase::Look, [], 'off'), $raise, $lower],
+            [new VisitTask('weigh', VisitStage::Look, [], 'off'), $raise, $lower],
             ['weigh' => [], 'raise' => ['weigh'], 'lower' => ['raise']],
         ];
         yield 'a test on wheels behind an open panel too' => [
-            [new VisitTask('t', VisitPhase::Test, ['P'], 'off'), $raise, $lower, $open, $close],
+            [new VisitTask('t', VisitStage::Test, ['P'], 'off'), $raise, $lower, $open, $close],
             ['t' => ['open'], 'raise' => ['t'], 'lower' => ['raise'], 'open' => [], 'close' => ['open', 't']],
         ];
         yield 'a test without a panel waits for every one that is closed' => [
-            [new VisitTask('t', VisitPhase::Test), $open, $close],
+            [new VisitTask('t', VisitStage::Test), $open, $close],
             ['t' => ['close'], 'open' => [], 'close' => ['open']],
         ];
         yield 'a fix without a panel does not' => [
-            [new VisitTask('f', VisitPhase::Fix), $open, $close],
+            [new VisitTask('f', VisitStage::Fix), $open, $close],
             ['f' => [], 'open' => [], 'close' => ['open']],
         ];
     }
@@ -115,21 +115,21 @@ final class VisitOrderTest extends TestCase
         for ($n = 0; $n < 200; $n++) {
             $tasks = [];
             foreach (['P1', 'P2'] as $p) {
-                $tasks[] = new VisitTask("open {$p}", VisitPhase::Open, [], null, "open:{$p}");
-                $tasks[] = new VisitTask("close {$p}", VisitPhase::Close, [], null, "close:{$p}");
+                $tasks[] = new VisitTask("open {$p}", VisitStage::Open, [], null, "open:{$p}");
+                $tasks[] = new VisitTask("close {$p}", VisitStage::Close, [], null, "close:{$p}");
             }
             $tasks = [
                 ...$tasks,
-                new VisitTask('raise', VisitPhase::Open, [], null, 'raise'),
-                new VisitTask('lower', VisitPhase::Close, [], null, 'lower'),
-                new VisitTask('induct', VisitPhase::Induct),
-                new VisitTask('end', VisitPhase::Release),
+                new VisitTask('raise', VisitStage::Open, [], null, 'raise'),
+                new VisitTask('lower', VisitStage::Close, [], null, 'lower'),
+                new VisitTask('induct', VisitStage::Induct),
+                new VisitTask('end', VisitStage::Release),
             ];
             for ($c = 0; $c < 12; $c++) {
-                $phase = [VisitPhase::Look, VisitPhase::Fix, VisitPhase::Test][mt_rand(0, 2)];
+                $stage = [VisitStage::Look, VisitStage::Fix, VisitStage::Test][mt_rand(0, 2)];
                 $tasks[] = new VisitTask(
                     "c{$c}",
-                    $phase,
+                    $stage,
                     array_slice(['P1', 'P2'], 0, mt_rand(0, 2)),
                     [null, 'on', 'off'][mt_rand(0, 2)],
                 );

@@ -6,9 +6,9 @@ namespace Jorvel\Core\Tests\Visits;
 
 use DateTimeZone;
 use InvalidArgumentException;
+use Jorvel\Core\Crew\OnRota;
 use Jorvel\Core\Crew\Qualified;
-use Jorvel\Core\Crew\Roster;
-use Jorvel\Core\Crew\Rostered;
+use Jorvel\Core\Crew\Rota;
 use Jorvel\Core\Crew\Shift;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -24,7 +24,7 @@ use PHPUnit\Framework\TestCase;
 final class WorkHoursTest extends TestCase
 {
     /** @param array<string, string|null> $until lapse by what is held */
-    private static function person(string $shift, array $until = [], string ...$skills): Rostered
+    private static function person(string $shift, array $until = [], string ...$skills): OnRota
     {
         $held = ['rating:SKV' => null, 'authority:perform' => null];
         foreach ($skills as $skill) {
@@ -34,12 +34,12 @@ final class WorkHoursTest extends TestCase
             $held[$what] = $day === null ? null : Day::parse($day);
         }
 
-        return new Rostered($shift, [1, 2, 3, 4, 5], array_values($skills), new Qualified($held));
+        return new OnRota($shift, [1, 2, 3, 4, 5], array_values($skills), new Qualified($held));
     }
 
-    private static function roster(): Roster
+    private static function rota(): Rota
     {
-        return new Roster([
+        return new Rota([
             self::person('early', [], 'airframe', 'engine'), self::person('early', [], 'airframe'), self::person(
                 'early',
                 ['rating:SKV' => '2026-05-06'],
@@ -56,7 +56,7 @@ final class WorkHoursTest extends TestCase
 
     public function test_spells_are_shifts_within_the_bays_hours_with_who_may_work_that_day(): void
     {
-        $spells = self::roster()->spells(Day::parse('2026-05-06'), 4, 'SKV', self::OPEN);
+        $spells = self::rota()->spells(Day::parse('2026-05-06'), 4, 'SKV', self::OPEN);
         self::assertSame([
             [
                 '2026-05-06T05:00:00Z',
@@ -79,10 +79,10 @@ final class WorkHoursTest extends TestCase
 
             return [(string) $s->from, (string) $s->until, $people];
         }, $spells), 'a rating lapsed on the 7th, nobody works on Saturday');
-        self::assertSame([], self::roster()->spells(Day::parse('2026-05-06'), 3, 'TRK', self::OPEN), 'nobody is rated');
+        self::assertSame([], self::rota()->spells(Day::parse('2026-05-06'), 3, 'TRK', self::OPEN), 'nobody is rated');
         self::assertSame(
             ['*' => 2],
-            array_intersect_key(self::roster()->spells(Day::parse('2026-05-06'), 1, 'SKV', self::OPEN, 2)[0]->people, [
+            array_intersect_key(self::rota()->spells(Day::parse('2026-05-06'), 1, 'SKV', self::OPEN, 2)[0]->people, [
                 '*' => 0,
             ]),
             'the bay holds two',
@@ -91,7 +91,7 @@ final class WorkHoursTest extends TestCase
 
     public function test_a_night_in_which_the_clocks_change_is_a_night(): void
     {
-        $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-10-23'), 4, 'SKV', self::OPEN), 60);
+        $hours = WorkHours::of(self::rota()->spells(Day::parse('2026-10-23'), 4, 'SKV', self::OPEN), 60);
         self::assertSame(26, $hours->count(), 'thirteen hours on each of two working days');
         self::assertSame(
             ['2026-10-23T05:00:00Z', '2026-10-26T06:00:00Z'],
@@ -107,7 +107,7 @@ final class WorkHoursTest extends TestCase
 
     public function test_slots_and_instants_are_each_others_inverse(): void
     {
-        $hours = WorkHours::of(self::roster()->spells(Day::parse('2026-05-04'), 12, 'SKV', self::OPEN));
+        $hours = WorkHours::of(self::rota()->spells(Day::parse('2026-05-04'), 12, 'SKV', self::OPEN));
         for ($slot = 0; $slot < $hours->count(); $slot++) {
             self::assertSame($slot, $hours->at($hours->begins($slot)));
             self::assertEqualsWithDelta(
@@ -194,7 +194,7 @@ final class WorkHoursTest extends TestCase
             ['seal' => 2],
             ['seal' => [[3, Day::parse('2026-05-09')]]],
             ['gauge' => [Day::parse('2026-05-08'), null], 'wrench' => [null]],
-            self::roster(),
+            self::rota(),
         );
         $found = $stores->of(
             array_map(

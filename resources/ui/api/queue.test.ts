@@ -91,7 +91,7 @@ describe('what waits on a device', () => {
             mayWait(step('hold'), 'done'),
             mayWait(step('test'), 'read'),
             mayWait(step('rollcall'), 'call'),
-            mayWait(step('instruction'), 'reopen'),
+            mayWait(step('instruction'), 'take_back'),
             mayWait(step('safing_fit'), 'done'),
         ]).toEqual([false, false, false, false, false, false, false]);
         expect(mayWait(step('safing_remove'), 'done')).toBe(true);

@@ -439,7 +439,7 @@ describe('people', () => {
             lapse(null, { value: 'b', state: 'stop' }),
             lapse(90, { value: 'c' }),
         ];
-        const { html, words } = drawn(<Crew />, ['crew'], crew(list, ['roster', 'keep']));
+        const { html, words } = drawn(<Crew />, ['crew'], crew(list, ['rota', 'keep']));
         expect(words).toMatch(
             /004-01 12-month check, to work on 9 Jun[^:]*004-02 12-month check, to inspect on 9 Jun *: nobody else can/,
         );

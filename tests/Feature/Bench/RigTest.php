@@ -62,7 +62,7 @@ final class RigTest extends WorldCase
         $left = array_map(static fn(float|int $v): string => (string) (round($v * 2) / 2), $run['predicted']);
         $this->enter('as_left', $left, $tool)->assertOk();
         self::assertSame('done', $this->shown()['state']);
-        $stands = Reading::where(['card_id' => $this->card->id, 'stands' => true])->pluck('phase', 'point')->all();
+        $stands = Reading::where(['card_id' => $this->card->id, 'stands' => true])->pluck('kind', 'point')->all();
         self::assertEquals(array_fill_keys(array_keys($left), 'as_left'), $stands);
         self::assertSame(
             6,

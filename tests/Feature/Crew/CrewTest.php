@@ -143,7 +143,7 @@ final class CrewTest extends WorldCase
         $judged = $this->as('ines', 'POST', 'crew/shift/propose', [
             ...self::SHIFT, 'fill' => false, 'places' => [$work => $runa, $inspect => $runa],
         ])->assertOk()->json();
-        self::assertStringContainsString('cannot stand as kept', $judged['sentence']);
+        self::assertStringContainsString('cannot stand as saved', $judged['sentence']);
         self::assertStringContainsString(
             'would not be independent',
             array_column($judged['slots'], 'conflict', 'id')[$inspect],
@@ -229,7 +229,7 @@ final class CrewTest extends WorldCase
             'Wenna Skye' => 'is off sick',
         ], $why);
         self::assertStringContainsString(
-            'nobody can take 2 places, first the independent inspection of 002-01',
+            '2 places stay open, first the independent inspection of 002-01',
             $view['sentence'],
             'and the certificate',
         );

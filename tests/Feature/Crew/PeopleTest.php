@@ -62,7 +62,7 @@ final class PeopleTest extends WorldCase
                 'paper' => 'file T90, sheet 1',
             ])->assertOk()->json();
         }
-        self::assertSame('Petra Lund works cards, and holds all of it until Thu 31 Dec.', $room['sentence']);
+        self::assertSame('Petra Lund works cards; everything is valid until Thu 31 Dec.', $room['sentence']);
         self::assertSame(
             [
                 'the authority to work cards until 2026-12-31, by file T90, sheet 1',

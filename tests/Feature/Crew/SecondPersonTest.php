@@ -53,7 +53,7 @@ final class SecondPersonTest extends WorldCase
     {
         $runa = $this->person('runa');
         $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk()
-            ->assertJsonPath('may', ['roster', 'keep', 'held']);
+            ->assertJsonPath('may', ['rota', 'keep', 'held']);
         // What ines can do, alone: sign in with the password she gave, and guess.
         self::assertStringContainsString('takes a code from a second person', $this->choose('runa', []));
         self::assertStringContainsString('no code for you', $this->choose('runa', ['code' => '12345678']));

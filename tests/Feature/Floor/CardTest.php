@@ -26,8 +26,8 @@ final class CardTest extends WorldCase
         $this->work($card, 1)->assertOk()->assertJsonPath('next', 2)->assertJsonPath('state', 'in_work');
         $this->work($card, 1)->assertStatus(422)
             ->assertJsonPath('message', 'Step 1 is already done. Take it back first if it was wrong.');
-        $this->work($card, 1, 'reopen')->assertStatus(422);
-        $this->work($card, 1, 'reopen', ['note' => 'not read aloud'])->assertOk()->assertJsonPath('next', 1);
+        $this->work($card, 1, 'take_back')->assertStatus(422);
+        $this->work($card, 1, 'take_back', ['note' => 'not read aloud'])->assertOk()->assertJsonPath('next', 1);
         self::assertSame(1, DB::table('records')->where('what', 'step.taken_back')->count());
     }
 
@@ -135,7 +135,7 @@ final class CardTest extends WorldCase
         $sign('oda', 'sign', $mine)->assertStatus(422);
         self::assertStringContainsString(
             'is signed; its steps stand',
-            $this->work($card, 1, 'reopen', ['note' => 'x'])->assertStatus(422)->json('message'),
+            $this->work($card, 1, 'take_back', ['note' => 'x'])->assertStatus(422)->json('message'),
         );
 
         // Somebody who worked a step cannot inspect, whatever their role.

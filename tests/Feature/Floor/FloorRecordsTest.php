@@ -354,7 +354,7 @@ final class FloorRecordsTest extends WorldCase
         $gear = self::gear();
         foreach ([
             ['steps/8', ['do' => 'count', 'entry' => '50']],
-            ['steps/3', ['do' => 'reopen', 'note' => '']],
+            ['steps/3', ['do' => 'take_back', 'note' => '']],
             ['steps/9', ['do' => 'compare']],
             ['hand-over', ['said' => '']],
             ['loans', ['what' => 'rags', 'quantity' => 0]],

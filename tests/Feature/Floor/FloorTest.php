@@ -236,14 +236,14 @@ final class FloorTest extends WorldCase
         // What it looked at is taken back: the inspection falls with it, and cannot be taken back by itself.
         self::assertStringContainsString(
             'stands until something that it looked at is taken back',
-            $this->said($this->work('oda', $gear, 13, 'reopen', ['note' => 'x'])),
+            $this->said($this->work('oda', $gear, 13, 'take_back', ['note' => 'x'])),
         );
         self::assertSame(
             [11, 13],
             $this->as('oda', 'GET', "cards/{$gear->id}")->json('steps.9.fallsWith'),
             'the inspection, and what took the pressure off',
         );
-        $this->work('oda', $gear, 10, 'reopen', ['note' => 'the gauge was not read at the end'])->assertOk()
+        $this->work('oda', $gear, 10, 'take_back', ['note' => 'the gauge was not read at the end'])->assertOk()
             ->assertJsonPath('steps.12.state', 'open');
         self::assertSame(
             ['fell' => [11, 13], 'step' => 10, 'why' => 'the gauge was not read at the end'],
@@ -261,7 +261,7 @@ final class FloorTest extends WorldCase
             'Gear lock pins',
             $this->said($this->work('oda', $gear, 11, 'read', ['entry' => '6.2'])),
         );
-        $this->work('oda', $gear, 12, 'reopen', ['note' => 'out again for the free fall'])->assertOk();
+        $this->work('oda', $gear, 12, 'take_back', ['note' => 'out again for the free fall'])->assertOk();
         $this->work('oda', $gear, 11, 'read', ['entry' => '6.2'])->assertOk();
         $this->work('oda', $gear, 12, 'done')->assertOk();
         $inspect('runa', ['covers' => $all, 'stamp' => 'I04', 'pin' => '4410'])->assertOk()->assertJsonPath('next', 14);
@@ -369,7 +369,7 @@ final class FloorTest extends WorldCase
             $card->parts()->count(),
         ]);
         // Taken back: the seal is spent, a new one is wanted.
-        $this->work('oda', $card, 6, 'reopen', ['note' => 'twisted'])->assertOk();
+        $this->work('oda', $card, 6, 'take_back', ['note' => 'twisted'])->assertOk();
         $this->work('oda', $card, 6, 'fit', [
             'entries' => ['batch' => 'B2914-B', 'seat' => 'yes', 'lubricated' => 'yes'],
         ])->assertOk();
@@ -521,14 +521,14 @@ final class FloorTest extends WorldCase
         $gear = $this->gear();
         $kinds = fn(): array => array_column($this->as('mika', 'GET', 'registers/QC-TAC')->json('devices'), 'kind');
         // Entered as fitted, and it is not: off the register, with a reason, and the step is to be done.
-        $this->work('oda', $gear, 3, 'reopen', ['note' => 'it was never in'])->assertOk()
+        $this->work('oda', $gear, 3, 'take_back', ['note' => 'it was never in'])->assertOk()
             ->assertJsonPath('steps.2.state', 'open');
         self::assertNotContains('Nose door lock', $kinds());
         $this->work('oda', $gear, 3, 'done')->assertOk();
         self::assertContains('Nose door lock', $kinds());
         // Entered as taken off, and it is still on: back on the register, and it holds again.
         self::assertNotContains('Gear lock pins', $kinds());
-        $this->work('oda', $gear, 7, 'reopen', ['note' => 'one pin is still in'])->assertOk();
+        $this->work('oda', $gear, 7, 'take_back', ['note' => 'one pin is still in'])->assertOk();
         self::assertContains('Gear lock pins', $kinds());
         self::assertStringContainsString(
             'Gear lock pins',
@@ -543,7 +543,7 @@ final class FloorTest extends WorldCase
         $this->work('stig', $flaps, 6, 'done')->assertOk();
         self::assertStringContainsString(
             'is taken off already',
-            $this->said($this->work('stig', $flaps, 2, 'reopen', ['note' => 'x'])),
+            $this->said($this->work('stig', $flaps, 2, 'take_back', ['note' => 'x'])),
         );
     }
 

@@ -65,7 +65,7 @@ final class RegisterTest extends WorldCase
         self::assertStringContainsString('was fitted again since', (string) $this->work(
             $this->card,
             $this->step('safing_remove')->no,
-            'reopen',
+            'take_back',
             ['note' => 'it is still on'],
         )->assertStatus(422)->json('message'));
     }
@@ -95,7 +95,7 @@ final class RegisterTest extends WorldCase
             FittedPart::where(['step_id' => $step->id, 'stands' => true])->count(),
         ];
         self::assertSame([1, 1], $standing());
-        $this->work($this->card, $step->no, 'reopen', ['note' => 'read at the wrong port'])->assertOk();
+        $this->work($this->card, $step->no, 'take_back', ['note' => 'read at the wrong port'])->assertOk();
         self::assertSame([[0, 0], 'open'], [$standing(), $step->refresh()->state->value]);
         self::assertSame(1, DB::table('readings')->where('step_id', $step->id)->count(), 'it stays to be seen');
     }

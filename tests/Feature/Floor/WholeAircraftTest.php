@@ -298,7 +298,7 @@ final class WholeAircraftTest extends WorldCase
         app(Clock::class)->start(Instant::parse('2026-05-05T12:22:00Z'));
         $this->work('oda', $card, 9)->assertOk();
         self::assertSame([9], $this->as('oda', 'GET', "cards/{$card->id}")->json('steps.5.fallsWith'));
-        $this->work('oda', $card, 6, 'reopen', ['note' => 'nicked on the way in'])->assertOk()
+        $this->work('oda', $card, 6, 'take_back', ['note' => 'nicked on the way in'])->assertOk()
             ->assertJsonPath('steps.8.state', 'open');
         $move = PartMove::where('kind', PartMove::OFF)->firstOrFail();
         self::assertSame([PartBatch::where('batch', 'B2914-B')->value('id'), 0], [$move->batch_id, $move->quantity]);
@@ -350,7 +350,7 @@ final class WholeAircraftTest extends WorldCase
         $gear = $this->gearAt(13);
         DB::table('manuals')->where('code', 'TM-OLN')->update(['revision' => 6]);
         foreach ([
-            ['oda', 'steps/12', ['do' => 'reopen', 'note' => 'x']], [
+            ['oda', 'steps/12', ['do' => 'take_back', 'note' => 'x']], [
                 'runa',
                 'steps/13/inspect',
                 ['covers' => ['leak', 'locking', 'free and full movement'], 'stamp' => 'I04', 'pin' => '4410'],

@@ -47,10 +47,10 @@ final class AgainstRecordsTest extends WorldCase
         // And one whose first steps are done, one of them for the second time, and on which something is found.
         $open = $this->governorCard();
         $this->worked = $open->id;
-        foreach ([[1, 'done', []], [2, 'done', []], [2, 'reopen', ['note' => 'not yet']], [2, 'done', []]] as $act) {
+        foreach ([[1, 'done', []], [2, 'done', []], [2, 'take_back', ['note' => 'not yet']], [2, 'done', []]] as $act) {
             $this->work($open, ...$act)->assertOk();
         }
-        $this->work($open, 2, 'reopen', ['note' => 'again'])->assertOk();
+        $this->work($open, 2, 'take_back', ['note' => 'again'])->assertOk();
         $this->as('oda', 'POST', "cards/{$open->id}/findings", [
             'version' => $open->refresh()->version, 'place' => 'spinner, lower', 'extent' => 'a nick',
             'severity' => 'minor',

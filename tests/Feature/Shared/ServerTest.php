@@ -77,7 +77,7 @@ final class ServerTest extends WorldCase
     {
         foreach ([
             'people.role', 'people.base', 'people.shift', 'qualifications.kind', 'visits.state', 'cards.state',
-            'cards.phase', 'steps.state', 'assignments.role', 'findings.state', 'findings.severity',
+            'cards.stage', 'steps.state', 'assignments.role', 'findings.state', 'findings.severity',
             'readings.verdict', 'deferrals.category', 'tools.state', 'aircraft.base', 'bays.base', 'rota_days.shift',
         ] as $column) {
             yield $column => [...explode('.', $column), 'nowhere'];

@@ -85,7 +85,7 @@ final class StoresTest extends WorldCase
         $tool = DB::table('tools')->where('code', 'CT-04')->value('id');
         DB::table('readings')->insert([
             'step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $tool, 'person_id' => 2,
-            'point' => 'elevator cable, left', 'phase' => 'reading', 'value' => 60, 'unit' => 'lbf',
+            'point' => 'elevator cable, left', 'kind' => 'reading', 'value' => 60, 'unit' => 'lbf',
             'verdict' => 'pass', 'reasons' => '[]', 'at' => '2026-05-05T08:00:00Z',
         ]);
         $codes = fn(): array => array_count_values(array_merge(...array_column(

@@ -121,7 +121,7 @@ final class BoardTest extends WorldCase
             self::assertCount(1, $open->where('makes', "close:{$panel}"), "{$panel} is closed once");
         }
         $small = $this->as('ines', 'GET', 'visits/3')->json('cards');
-        self::assertSame(['look', 'look'], array_column($small, 'phase'), 'a day\'s work needs no induction');
+        self::assertSame(['look', 'look'], array_column($small, 'stage'), 'a day\'s work needs no induction');
         $reserved = DB::table('card_parts')->join('parts', 'parts.id', '=', 'part_id')
             ->where('card_id', $small[1]['id'])->pluck('quantity', 'number')->all();
         self::assertSame(['JV-3242-11' => 4], $reserved);

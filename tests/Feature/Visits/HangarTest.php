@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Visits;
 
-use App\Crew\Do\Rosters;
+use App\Crew\Do\Rotas;
 use App\Crew\Model\Qualification;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
@@ -91,7 +91,7 @@ final class HangarTest extends WorldCase
         self::assertSame(0, $cards->whereNull('planned_start')->count());
         [$others, $last] = [$cards->where('visit_id', '!=', $visits[1]->id), $cards->where('visit_id', $visits[1]->id)];
         $looked = 0;
-        foreach (app(Rosters::class)->of('Skarnholm')->spells(
+        foreach (app(Rotas::class)->of('Skarnholm')->spells(
             Day::parse('2026-05-06'),
             10,
             'SKV',

@@ -72,6 +72,6 @@ final class WindowTest extends WorldCase
         $this->as('tor', 'POST', 'release/3', ['stamp' => 'X02', 'pin' => '5520'])->assertOk();
         $past = PastVisit::orderByDesc('id')->firstOrFail();
         self::assertSame([$before + 1, 3, 0], [PastVisit::count(), $past->visit_id, $past->findings]);
-        self::assertSame((float) $visit->cards()->where('phase', 'look')->sum('hours'), $past->hours);
+        self::assertSame((float) $visit->cards()->where('stage', 'look')->sum('hours'), $past->hours);
     }
 }

@@ -12,7 +12,7 @@ final readonly class ReadingView
 {
     public function __construct(
         #[OA\Property] public string $point,
-        #[OA\Property] public string $phase,
+        #[OA\Property] public string $kind,
         #[OA\Property] public int $run,
         #[OA\Property] public float $value,
         #[OA\Property] public string $unit,

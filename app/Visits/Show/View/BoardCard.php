@@ -14,7 +14,7 @@ final readonly class BoardCard
         #[OA\Property] public int $id,
         #[OA\Property] public string $number,
         #[OA\Property] public string $title,
-        #[OA\Property] public string $phase,
+        #[OA\Property] public string $stage,
         #[OA\Property] public string $state,
         #[OA\Property] public string $zone,
         #[OA\Property] public float $from,

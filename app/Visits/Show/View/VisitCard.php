@@ -24,7 +24,7 @@ final readonly class VisitCard
         /** @var list<AssignedView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: AssignedView::class))] public array $people,
         #[OA\Property] public ?string $lacks,
-        #[OA\Property] public string $phase,
+        #[OA\Property] public string $stage,
         #[OA\Property] public ?string $when,
         #[OA\Property] public string $needs,
         /** @var list<string> people who must stand at a place, and where */

@@ -14,7 +14,7 @@ export function RigSheet({ card, step, onConflict }: StepProps) {
     const spec = step.spec as unknown as Spec;
     const send = useStep({ card, step, onConflict });
     const run = step.runs.find((r) => !r.left);
-    const phase = run ? 'as_left' : 'as_found';
+    const kind = run ? 'as_left' : 'as_found';
     const [tool, setTool] = useTool(card, spec.tool_kind);
     const [entries, setEntries] = useState<Record<string, string>>({});
     const [seen, setSeen] = useState(run?.no);
@@ -25,7 +25,7 @@ export function RigSheet({ card, step, onConflict }: StepProps) {
     const submit = (e?: FormEvent) => {
         e?.preventDefault();
         if (!send.isPending) {
-            send.mutate({ do: phase, entries, tool });
+            send.mutate({ do: kind, entries, tool });
         }
     };
     // The server's own verdict on the last reading of a point.

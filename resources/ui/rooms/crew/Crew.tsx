@@ -121,7 +121,7 @@ export function Crew() {
                         <Table
                             name="crew"
                             rows={room.people}
-                            columns={columns(room.may.includes('roster') ? setDays : null)}
+                            columns={columns(room.may.includes('rota') ? setDays : null)}
                             empty="Nobody yet. People appear here with what they may do."
                         />
                     </Section>

@@ -36,7 +36,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
     const [said, setSaid] = useState<string | null>(null);
     const [trouble, setTrouble] = useState<Failure | null>(null);
     const at = { base: view.base, date: view.date, shift: view.shift };
-    const may = view.may.includes('roster');
+    const may = view.may.includes('rota');
     // What the server holds is shown as long as nothing was moved here.
     useEffect(() => {
         if (!changed) {

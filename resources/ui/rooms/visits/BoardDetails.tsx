@@ -41,7 +41,7 @@ export function BoardDetails({
             <div className="grid grid-cols-1 gap-x-10 gap-y-4 md:grid-cols-2" data-testid="details">
                 <div>
                     <p>
-                        {card.when}. {card.people}, {card.zone}, {card.phase}.
+                        {card.when}. {card.people}, {card.zone}, {card.stage}.
                     </p>
                     {card.states.length > 0 && <p>Needs the aircraft {card.states.join(', ')}.</p>}
                     {card.slack !== '' && (

@@ -96,7 +96,7 @@ function PackOf({
                 (!pack.proposed
                     ? 'Laid by hand.'
                     : pack.proven
-                      ? 'No packing is better.'
+                      ? 'None is better.'
                       : 'The best found in the time; there may be a better one.')
             }
             actions={

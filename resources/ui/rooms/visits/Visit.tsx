@@ -61,9 +61,9 @@ export function Visit() {
     );
 }
 
-const phases = ['induct', 'safe', 'open', 'look', 'fix', 'close', 'test', 'release'];
+const stages = ['induct', 'safe', 'open', 'look', 'fix', 'close', 'test', 'release'];
 
-const phaseNames: Record<string, string> = {
+const stageNames: Record<string, string> = {
     induct: 'Induct',
     safe: 'Make safe',
     open: 'Raise and open up',
@@ -105,11 +105,11 @@ function Cards({
                 <span className="text-soft">{visit.hours.toLocaleString('en-GB')} h in all</span>
             </div>
             {shown.length === 0 && <p className="mt-4 text-soft">No card like that.</p>}
-            {phases.map((phase) => {
-                const cards = shown.filter((c) => c.phase === phase);
+            {stages.map((stage) => {
+                const cards = shown.filter((c) => c.stage === stage);
                 return (
                     cards.length > 0 && (
-                        <Section key={phase} title={`${phaseNames[phase]} (${cards.length})`}>
+                        <Section key={stage} title={`${stageNames[stage]} (${cards.length})`}>
                             <ul className="divide-y divide-rule/70">
                                 {cards.map((c) => (
                                     <CardLine key={c.id} card={c} may={may} onChoose={onChoose} />

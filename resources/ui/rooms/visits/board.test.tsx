@@ -8,7 +8,7 @@ const card = (over: Partial<Schemas['BoardCard']>): Schemas['BoardCard'] => ({
     id: 1,
     number: '001-01',
     title: 'Look at the keel',
-    phase: 'look',
+    stage: 'look',
     state: 'open',
     zone: 'keel',
     from: 4,

@@ -37,13 +37,13 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                             // biome-ignore lint/suspicious/noArrayIndexKey: readings are only ever added
                             <tr key={i} className={`border-t border-rule/60 ${r.stands ? '' : 'text-soft'}`}>
                                 <td className="py-1 pr-6">
-                                    {r.point} {r.phase !== 'reading' && `(${r.phase.replace('_', '-')}, run ${r.run})`}
+                                    {r.point} {r.kind !== 'reading' && `(${r.kind.replace('_', '-')}, run ${r.run})`}
                                 </td>
                                 <td className="pr-2 text-right font-mono">{r.value}</td>
                                 <td className="pr-6">{r.unit}</td>
                                 <td className="pr-6">
                                     {r.said}
-                                    {!r.stands && r.phase !== 'as_found' && ', superseded'}
+                                    {!r.stands && r.kind !== 'as_found' && ', superseded'}
                                 </td>
                                 <td className="font-mono text-sm">{r.tool}</td>
                             </tr>
@@ -80,7 +80,7 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                             className="flex max-w-xl gap-2"
                             onSubmit={(e) => {
                                 e.preventDefault();
-                                send.mutate({ do: 'reopen', note: why });
+                                send.mutate({ do: 'take_back', note: why });
                             }}
                         >
                             <input

@@ -10,10 +10,10 @@ use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\Spell;
 
 /** Who is at work when: people on their shifts, counted by what they can do on an aircraft that day. */
-final readonly class Roster
+final readonly class Rota
 {
     /**
-     * @param list<Rostered> $people
+     * @param list<OnRota> $people
      * @param array<string, Shift> $shifts by code; they do not overlap
      */
     public function __construct(private array $people, private array $shifts, private DateTimeZone $zone) {}
@@ -91,7 +91,7 @@ final readonly class Roster
     {
         return count(array_filter(
             $this->people,
-            static fn(Rostered $p): bool
+            static fn(OnRota $p): bool
                 => $p->worksOn($day) && $p->holds->unfit('perform', $type, $skill, $day) === null,
         ));
     }

@@ -6,8 +6,8 @@ namespace Jorvel\Core\Crew;
 
 use Jorvel\Core\Shared\Day;
 
-/** Somebody as the roster sees them: when they are at work, and what they hold. */
-final readonly class Rostered
+/** Somebody as the rota sees them: when they are at work, and what they hold. */
+final readonly class OnRota
 {
     /**
      * @param list<string> $skills

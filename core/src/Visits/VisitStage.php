@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Visits;
 
 /** The order in which a visit is worked. */
-enum VisitPhase: string
+enum VisitStage: string
 {
     case Induct = 'induct';
     case Safe = 'safe';

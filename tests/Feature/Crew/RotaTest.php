@@ -9,9 +9,9 @@ use App\Crew\Model\Qualification;
 use Tests\Feature\WorldCase;
 
 /** Who is there on a day. */
-final class RosterTest extends WorldCase
+final class RotaTest extends WorldCase
 {
-    public function test_the_roster_counts_who_is_there(): void
+    public function test_the_rota_counts_who_is_there(): void
     {
         self::assertSame(26, Person::count());
         self::assertSame(3, Qualification::where(['kind' => 'authority', 'value' => 'certify'])->count());
