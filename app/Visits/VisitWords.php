@@ -12,6 +12,7 @@ use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\FixWindow;
 use Jorvel\Core\Visits\Leaves;
 use Jorvel\Core\Visits\LeavesHow;
+use Jorvel\Core\Visits\NotThen;
 use Jorvel\Core\Visits\VisitProgress;
 
 /** What Visits says. Days and times come as the screen has them. */
@@ -89,6 +90,16 @@ final class VisitWords
             .($pace === null ? '' : ', at '.Words::number($pace, 2).' times the planned hours')
             .($open === 0 ? '' : '; '.Words::count($open, 'finding').' open')
             .($exit === null ? '.' : "; leaves {$exit}.");
+    }
+
+    /** Why nothing can be planned on such days. */
+    public static function notThen(NotThen $why, Day $from, Day $to): string
+    {
+        return match ($why) {
+            NotThen::Backwards => "It would end on {$to}, before it begins on {$from}.",
+            NotThen::Past => "It would end on {$to}, which is past.",
+            NotThen::TooFar => "It would end on {$to}, further off than anybody plans.",
+        };
     }
 
     /** Who stands in a bay. */

@@ -664,7 +664,7 @@ final readonly class World
             ->map(strval(...))
             ->all();
 
-        return ($this->createVisit)($by, $mark, $title, $bay, Day::parse($start), Day::parse($end), array_values($ids));
+        return ($this->createVisit)($by, $mark, $title, $bay, Day::parse($start), Day::parse($end), array_values($ids), Day::parse($start));
     }
 
     private function finish(Step $step, Person $by, string $at): void

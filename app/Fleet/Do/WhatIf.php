@@ -16,6 +16,7 @@ use App\Fleet\Show\View\WhatIfView;
 use App\Now\CommitUnmoved;
 use App\Now\LoadBay;
 use App\Now\LoadFlying;
+use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
@@ -24,6 +25,7 @@ use Closure;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Visits\NotThen;
 
 /**
  * Supposes a change (use, a visit's dates, a base) and shows the dates before and after; saves it only when told, and
@@ -34,6 +36,7 @@ use Jorvel\Core\Shared\Day;
 final readonly class WhatIf
 {
     public function __construct(
+        private Clock $clock,
         private DueBook $book,
         private ShowReach $reach,
         private LoadFlying $flying,
@@ -196,8 +199,9 @@ final readonly class WhatIf
         ) ?? throw Refused::because('This visit is not planned any more.');
         $visit = $one->visits->firstOrFail('id', $id);
         [$from, $to] = [Day::parse($start), Day::parse($end)];
-        if ($to->number < $from->number) {
-            throw Refused::because("The visit would end on {$end}, before it begins on {$start}.");
+        $why = NotThen::of($from, $to, $this->clock->today(), (int) config('jorvel.plan_ahead_days'));
+        if ($why !== null) {
+            throw Refused::because(VisitWords::notThen($why, $from, $to));
         }
         if ($visit->state !== Visit::PLANNED && $from->number !== $visit->start->number) {
             throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");

@@ -7,6 +7,7 @@ namespace App\Visits\Do;
 use App\Crew\Model\Person;
 use App\Now\LoadBay;
 use App\Now\LoadFlying;
+use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Bay;
@@ -14,17 +15,25 @@ use App\Visits\Model\BaySlot;
 use App\Visits\VisitWords;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Visits\NotThen;
 
 /** Free stretches of bays: opened and taken away by the controller. */
 final readonly class BaySlots
 {
-    public function __construct(private Records $records, private LoadBay $bays, private LoadFlying $flying) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private LoadBay $bays,
+        private LoadFlying $flying,
+    ) {}
 
     /** @throws Refused when it ends before it begins, or something stands in the bay then */
     public function add(Person $by, Bay $bay, string $start, string $end, float $hours, string $note): void
     {
-        if (Day::parse($end)->number < Day::parse($start)->number) {
-            throw Refused::because("It ends on {$end}, before it begins on {$start}. Nothing was saved.");
+        [$from, $to] = [Day::parse($start), Day::parse($end)];
+        $why = NotThen::of($from, $to, $this->clock->today(), (int) config('jorvel.plan_ahead_days'));
+        if ($why !== null) {
+            throw Refused::because(VisitWords::notThen($why, $from, $to).' Nothing was saved.');
         }
         DB::transaction(function () use ($by, $bay, $start, $end, $hours, $note): void {
             $visit = $this->bays->taken($bay->name, Day::parse($start), Day::parse($end));

@@ -13,6 +13,7 @@ use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Now\LoadBay;
 use App\Now\LoadFlying;
+use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
@@ -21,11 +22,13 @@ use Closure;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Visits\NotThen;
 
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
 final readonly class CreateVisit
 {
     public function __construct(
+        private Clock $clock,
         private DueBook $book,
         private LoadFlying $flying,
         private LoadBay $bays,
@@ -49,8 +52,18 @@ final readonly class CreateVisit
         Day $start,
         Day $end,
         array $keys,
+        ?Day $asked = null,
     ): Visit {
-        $visit = ($this->commit)(fn(): Closure => $this->ask($by, $mark, $title, $bay, $start, $end, $keys));
+        $visit = ($this->commit)(fn(): Closure => $this->ask(
+            $by,
+            $mark,
+            $title,
+            $bay,
+            $start,
+            $end,
+            $keys,
+            asked: $asked,
+        ));
         ($this->plan)($visit, $by, 'planned when the visit was made');
 
         return $visit;
@@ -61,6 +74,7 @@ final readonly class CreateVisit
      *
      * @param list<string> $keys of due rows
      * @param list<VisitSpan> $also visits that are made at the same time
+     * @param Day|null $asked the day on which it is asked for; today where null
      *
      * @return Closure(): Visit its cards not planned yet
      *
@@ -75,9 +89,16 @@ final readonly class CreateVisit
         Day $end,
         array $keys,
         array $also = [],
+        ?Day $asked = null,
     ): Closure {
-        if ($end->number < $start->number) {
-            throw Refused::because("The visit ends on {$end}, before it begins on {$start}. Nothing was saved.");
+        $why = NotThen::of(
+            $start,
+            $end,
+            $asked ?? $this->clock->today(),
+            (int) config('jorvel.plan_ahead_days'),
+        );
+        if ($why !== null) {
+            throw Refused::because(VisitWords::notThen($why, $start, $end).' Nothing was saved.');
         }
         $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
         foreach ($aircraft->visits as $other) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Visits\Show;
 
+use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Bay;
@@ -19,7 +20,7 @@ final readonly class ShowBays
 
     private const WEEK = [1 => 'Mon', 2 => 'Tue', 3 => 'Wed', 4 => 'Thu', 5 => 'Fri', 6 => 'Sat', 7 => 'Sun'];
 
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private LoadFlying $flying) {}
 
     public function all(): BaysView
     {
@@ -36,12 +37,13 @@ final readonly class ShowBays
             ->map(function (Bay $bay) use ($visits, &$next): BayView {
                 $blocks = [];
                 foreach ($visits->get($bay->name) ?? [] as $v) {
+                    $span = $this->flying->span($v);
                     $blocks[] = new BayBlock(
                         "visit-{$v->id}",
                         $v->state->value,
                         $v->title,
-                        (string) $v->start,
-                        (string) $v->end,
+                        (string) $span->from,
+                        (string) $span->to,
                         (float) $v->getAttribute('cards_sum_hours'),
                         $v->aircraft->mark,
                         $v->id,

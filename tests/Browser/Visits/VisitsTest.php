@@ -46,7 +46,7 @@ final class VisitsTest extends BrowserCase
     public function test_a_packing_by_hand_cannot_be_saved_overdue(): void
     {
         $ines = self::$ines->go('/visits/pack?mark=QC-TAA&days=180');
-        $ines->see('None is better')->find('[data-slot]');
+        $ines->see('Proven best')->find('[data-slot]');
         $ines->click('section[data-slot] [data-line]');
         $select = new WebDriverSelect($ines->find('[data-testid="chosen"] select'));
         $slots = array_values(
@@ -56,14 +56,14 @@ final class VisitsTest extends BrowserCase
         $ines->see('must be put right before it can be saved')->see('would be overdue');
         $save = $ines->browser->findElement(WebDriverBy::xpath("//button[normalize-space(.)='Save the visits']"));
         self::assertFalse($save->isEnabled());
-        $ines->press('Back to the proposal')->see('None is better');
+        $ines->press('Back to the proposal')->see('Proven best');
         // The same by the pointer: out of its visit, and judged at once.
         $line = $ines->find('section[data-slot] [data-line]');
         $code = (string) $line->getAttribute('data-line');
         $ines->browser->action()->clickAndHold($line)->moveByOffset(-8, 0)
             ->moveToElement($ines->find('section[aria-label="In no visit"]'))->moveByOffset(2, 2)->release()->perform();
         $ines->find("section[aria-label=\"In no visit\"] [data-line=\"{$code}\"]");
-        $ines->press('Back to the proposal')->see('None is better');
+        $ines->press('Back to the proposal')->see('Proven best');
         $before = (int) self::scalar('select count(*) from visits');
         $ines->press('Save the visits')->see('comes in next');
         self::assertGreaterThan($before, (int) self::scalar('select count(*) from visits'));

@@ -208,6 +208,12 @@ final class FleetTest extends WorldCase
         yield 'backwards' => [
             ['kind' => 'visit', 'id' => 3, 'start' => '2026-05-25', 'end' => '2026-05-24'], 'before it begins',
         ];
+        yield 'into the past' => [
+            ['kind' => 'visit', 'id' => 3, 'start' => '2026-05-01', 'end' => '2026-05-04'], 'which is past',
+        ];
+        yield 'out of sight' => [
+            ['kind' => 'visit', 'id' => 3, 'start' => '9999-12-30', 'end' => '9999-12-31'], 'further off',
+        ];
         yield 'one that has begun' => [
             ['kind' => 'visit', 'id' => 1, 'start' => '2026-05-01', 'end' => '2026-05-24'], 'only its end can move',
         ];

@@ -149,6 +149,8 @@ final class HangarTest extends WorldCase
             'which should have ended on Sun 3 May',
             $this->as('ines', 'GET', 'fleet/QA-VFA')->json('sentence'),
         );
+        $bays = array_column((array) $this->as('ines', 'GET', 'bays')->json('bays'), 'blocks', 'name');
+        self::assertSame('2026-05-05', array_column($bays['Skarnholm bay 1'], 'end', 'id')['visit-1'], 'drawn to today');
         $item = (string) ProgrammeItem::where(
             ['type_id' => Aircraft::where('mark', 'QA-VFC')->value('type_id'), 'code' => '53-11'],
         )->value('id');

@@ -93,6 +93,9 @@ final class PackTest extends WorldCase
         yield 'backwards' => [
             'Skarnholm bay 2', ['start' => '2026-07-20', 'end' => '2026-07-18', 'hours' => 10], 'before it begins',
         ];
+        yield 'past' => [
+            'Skarnholm bay 2', ['start' => '2026-05-03', 'end' => '2026-05-04', 'hours' => 10], 'which is past',
+        ];
         yield 'on a visit' => [
             'Skarnholm bay 2',
             ['start' => '2026-05-24', 'end' => '2026-05-28', 'hours' => 10],

@@ -228,6 +228,8 @@ final class VisitTest extends WorldCase
             $make('2026-05-20', '2026-05-21'),
         );
         self::assertStringContainsString('before it begins', $make('2026-05-07', '2026-05-06'));
+        self::assertStringContainsString('which is past', $make('0001-01-01', '2026-05-04'));
+        self::assertStringContainsString('further off than anybody plans', $make('2026-05-07', '9999-12-31'));
         $this->as('ines', 'POST', 'visits', [
             'mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11',
             'items' => [$item->id],

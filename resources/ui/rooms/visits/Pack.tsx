@@ -96,8 +96,8 @@ function PackOf({
                 (!pack.proposed
                     ? 'Laid by hand.'
                     : pack.proven
-                      ? 'None is better.'
-                      : 'The best found in the time; there may be a better one.')
+                      ? 'Proven best.'
+                      : 'Best found in the time; there may be a better one.')
             }
             actions={
                 may && (
