@@ -36,7 +36,8 @@ return [
     'usable_share' => 0.85,
     // Hours of work from which a visit is inducted and made safe by cards of its own.
     'whole_visit_hours' => 24.0,
-    // Days from today by which a visit, or a free stretch of a bay, must be over: what lies beyond is a slip of the pen.
+    // Days from today by which a visit, or a free stretch of a bay, must be over: what lies beyond is a slip of
+    // the pen.
     'plan_ahead_days' => 1100,
     // Hours before midnight of its last day by which an aircraft must have left its visit.
     'leave_before_midnight' => 2,

@@ -60,7 +60,7 @@ final class LoadAircraft
         ]);
     }
 
-    /** @return array<array-key, mixed> the relations of an aircraft from which its picture is made without what falls due */
+    /** @return array<array-key, mixed> what its picture is made of without what falls due */
     public static function with(): array
     {
         return [...self::rows(), 'type.items:id,type_id,code,includes'];
@@ -140,7 +140,8 @@ final class LoadAircraft
         foreach ([$own, $fitted] as $query) {
             foreach (self::lists($query) as [$craft, $item, $component, $date, $counters, $planned]) {
                 $day = $days[$date] ??= Day::parse($date);
-                $last[$craft][$component === null ? $item : "{$item}:{$component}"] = ItemStatus::last($day, $counters, $planned);
+                $key = $component === null ? $item : "{$item}:{$component}";
+                $last[$craft][$key] = ItemStatus::last($day, $counters, $planned);
             }
         }
         foreach ($aircraft as $one) {

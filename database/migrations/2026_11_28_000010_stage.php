@@ -5,7 +5,9 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** A part of a visit is its stage; a phase is a check of a phased programme, and nothing else: a reading is of a kind. */
+/**
+ * A part of a visit is its stage; a phase is a check of a phased programme, and nothing else: a reading is of a kind.
+ */
 return new class extends Migration {
     public function up(): void
     {

@@ -47,7 +47,10 @@ final readonly class ShowReach
             $aircraft->base,
             $reach->state->value,
             $reach->driver === null ? null : $this->stop($reach->driver, $page),
-            array_values($aircraft->visits->values()->map(static function (Visit $v, int $i) use ($page, $today): Bracket {
+            array_values($aircraft->visits->values()->map(static function (
+                Visit $v,
+                int $i,
+            ) use ($page, $today): Bracket {
                 $span = $page->file->now->visits[$i];
 
                 return new Bracket($v->id, $v->title, $today->daysUntil($span->from), $today->daysUntil($span->to));
@@ -83,7 +86,8 @@ final readonly class ShowReach
             $ends = Day::parse((string) $aircraft->visits->firstWhere('id', $in->id)?->end);
 
             return $ends->number < $this->clock->today()->number
-                ? "{$aircraft->mark} is in \"{$in->title}\", which should have ended on {$this->clock->words($ends)}.{$then}"
+                ? "{$aircraft->mark} is in \"{$in->title}\", which should have ended on "
+                    ."{$this->clock->words($ends)}.{$then}"
                 : "{$aircraft->mark} is in \"{$in->title}\" until {$until}.{$then}";
         }
 

@@ -291,9 +291,13 @@ final readonly class WorkStep
     /** What was taken off goes back on the register, unless its step has put another one there since. */
     private function off(?SafingDevice $device): ?SafingDevice
     {
-        if ($device !== null && SafingDevice::where('fitted_step_id', $device->fitted_step_id)->whereNull('removed_at')->exists()) {
+        $again = $device !== null && SafingDevice::where('fitted_step_id', $device->fitted_step_id)
+            ->whereNull('removed_at')
+            ->exists();
+        if ($again) {
             throw Refused::because(
-                "{$device->kind}, {$device->place}, was fitted again since, and is on the register. Nothing was changed.",
+                "{$device->kind}, {$device->place}, was fitted again since, and is on the register. Nothing was "
+                    .'changed.',
             );
         }
 

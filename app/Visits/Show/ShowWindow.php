@@ -208,7 +208,11 @@ final readonly class ShowWindow
         $levers = [];
         $add = function (string $what, FixWindow $with) use (&$levers, $chance): void {
             $new = $with->chance();
-            $levers[] = new LeverView($what, $new, 'from '.VisitWords::percent($chance).' to '.VisitWords::percent($new));
+            $levers[] = new LeverView(
+                $what,
+                $new,
+                'from '.VisitWords::percent($chance).' to '.VisitWords::percent($new),
+            );
         };
         $days = max(0, $this->clock->today()->daysUntil($visit->end));
         $shift = 8.0;
@@ -230,7 +234,9 @@ final readonly class ShowWindow
             $add('An early shift on '.Words::count($weekend, 'Sunday'), $window->with($heads * $shift * $weekend));
         }
         $listed = $this->listed($visit);
-        $may = $findings->filter(static fn(Finding $f): bool => $f->state === Finding::OPEN && $listed->contains($f->chapter));
+        $may = $findings->filter(
+            static fn(Finding $f): bool => $f->state === Finding::OPEN && $listed->contains($f->chapter),
+        );
         if ($may->isNotEmpty()) {
             $hours = (float) $may->sum('fix_hours');
             $add(

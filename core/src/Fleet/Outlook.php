@@ -11,8 +11,8 @@ use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * What falls due on an aircraft, what it carries, and how far it can go: asked of the whole aircraft once, so that every
- * list that names one of its dates names the same.
+ * What falls due on an aircraft, what it carries, and how far it can go: asked of the whole aircraft once, so that
+ * every list that names one of its dates names the same.
  */
 final readonly class Outlook
 {

@@ -10,8 +10,8 @@ use Jorvel\Core\Floor\FindingProgress;
 use LogicException;
 
 /**
- * An aircraft as it stands: what it has flown and will fly, its items, what is fitted to it and what is missing, what it
- * carries, what was found on it, when it stands, and everything that is at it, open or out on it.
+ * An aircraft as it stands: what it has flown and will fly, its items, what is fitted to it and what is missing, what
+ * it carries, what was found on it, when it stands, and everything that is at it, open or out on it.
  */
 final readonly class AircraftNow
 {

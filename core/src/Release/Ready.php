@@ -23,7 +23,8 @@ final class Ready
      * @return list<array{code: string, id: string}> what holds for the whole aircraft first ({@see Leaving}), then in
      *   {@see Blocker}'s order; empty when ready
      *
-     * @throws InputError for a device carried by a finding that is not there, or a counter that a deferral's limit needs
+     * @throws InputError for a device carried by a finding that is not there, or a counter that a deferral's limit
+     *   needs
      *
      * @pure
      */

@@ -39,8 +39,13 @@ final readonly class CourseDay
      *
      * @pure
      */
-    public static function all(VisitNow $visit, array $forecasts, Day $today, DateTimeZone $zone, int $most = 120): array
-    {
+    public static function all(
+        VisitNow $visit,
+        array $forecasts,
+        Day $today,
+        DateTimeZone $zone,
+        int $most = 120,
+    ): array {
         $days = [];
         $was = null;
         for ($day = $visit->start; $day->number <= $today->number && count($days) < $most; $day = $day->plusDays(1)) {

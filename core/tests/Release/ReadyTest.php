@@ -6,12 +6,15 @@ namespace Jorvel\Core\Tests\Release;
 
 use Jorvel\Core\Floor\CardProgress;
 use Jorvel\Core\Floor\FindingProgress;
+use Jorvel\Core\Floor\How;
 use Jorvel\Core\Floor\Touch;
+use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\LoanOut;
 use Jorvel\Core\Now\OnAircraft;
 use Jorvel\Core\Now\PartGone;
+use Jorvel\Core\Now\PersonAt;
 use Jorvel\Core\Release\CardState;
 use Jorvel\Core\Release\Certifier;
 use Jorvel\Core\Release\Ready;
@@ -54,7 +57,24 @@ final class ReadyTest extends TestCase
             ])],
             ['tool_out:l'],
         ];
+        yield 'somebody at it, and a system live, in this visit'
+            => [['on' => self::busy('1')], ['person_at:p', 'system_live:a']];
+        yield 'in another visit: that a card is begun, too'
+            => [['on' => self::busy('2')], ['person_at:p', 'system_live:a', 'begun_elsewhere:k2']];
         yield 'a part missing' => [['gone' => [new PartGone('9', Day::parse('2026-05-01'))]], ['part_missing:9']];
+    }
+
+    private static function busy(string $visit): OnAircraft
+    {
+        $card = new CardRef("k{$visit}", '001-01', 'a card', CardProgress::InWork, $visit);
+        $touch = new Touch(['hydraulics'], 'nose');
+        $at = Instant::parse('2026-05-05T10:00:00Z');
+
+        return new OnAircraft(
+            people: [new PersonAt('p', 'Oda Fenn', $card, $touch, $at)],
+            acting: [new Acting('a', $card, 3, 'pump', How::Pressurises, ['hydraulics'], $touch, $at, true, 'Oda Fenn')],
+            begun: [$card],
+        );
     }
 
     /**
@@ -69,7 +89,10 @@ final class ReadyTest extends TestCase
 
     public function test_so_are_its_cards_and_who_signs(): void
     {
-        $cards = [new CardState('1', false, 2, false, ['p'], null, [], true), CardState::inDoubt('7', 'what PG-28 read')];
+        $cards = [
+            new CardState('1', false, 2, false, ['p'], null, [], true),
+            CardState::inDoubt('7', 'what PG-28 read'),
+        ];
         $said = ['card_open:1', 'steps_open:1', 'recheck_open:7', 'reading_bad:5', 'not_authorised:x'];
         self::assertSame($said, self::ask([], $cards, 'fail', false));
     }

@@ -31,7 +31,13 @@ final readonly class BatchView
         return array_values($batches->map(static function (PartBatch $b) use ($today): self {
             $why = $b->spent($today);
 
-            return new self($b->batch, $b->quantity, $b->expires === null ? null : (string) $b->expires, $why === null, $why);
+            return new self(
+                $b->batch,
+                $b->quantity,
+                $b->expires === null ? null : (string) $b->expires,
+                $why === null,
+                $why,
+            );
         })->all());
     }
 }
