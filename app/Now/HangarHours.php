@@ -52,9 +52,21 @@ final class HangarHours
         $bay = $this->bay($visit->bay);
         $first = $from->dayIn($this->clock->zone());
         $last = max($first->number, $visit->end->number) + self::BEYOND;
+        $base = $this->base($visit);
+        $type = $visit->aircraft->type->code;
+
+        return $this->memo->of(
+            "hours {$from} {$last} {$base} {$type} {$visit->bay}",
+            [...Rotas::TABLES, 'bays'],
+            fn(): WorkHours => $this->hours($from, $first, $last, $base, $type, $bay),
+        );
+    }
+
+    private function hours(Instant $from, Day $first, int $last, string $base, string $type, ?Bay $bay): WorkHours
+    {
         $open = $bay->hours ?? array_fill(1, 6, (array) config('jorvel.usual_hours'));
-        $spells = $this->rotas->of($this->base($visit))
-            ->spells($first, $last - $first->number + 1, $visit->aircraft->type->code, $open, $bay?->people);
+        $spells = $this->rotas->of($base)
+            ->spells($first, $last - $first->number + 1, $type, $open, $bay?->people);
         $left = [];
         // Where nobody rated works, the board still has its hours: with nobody in them.
         foreach ($spells === [] ? $this->empty($first, $last, $open) : $spells as $spell) {
@@ -162,11 +174,12 @@ final class HangarHours
     {
         $needs = [...$card->needs ?? [$card->skill => 1], '*' => array_sum($card->needs ?? [1])];
         for ($slot = $from; $slot < $until; $slot++) {
-            $rests = false;
             foreach ($needs as $skill => $many) {
-                $rests = $rests || ($there[$skill][$slot] ?? 0) < $many;
+                if (($there[$skill][$slot] ?? 0) < $many) {
+                    continue 2;
+                }
             }
-            foreach ($rests ? [] : $needs as $skill => $many) {
+            foreach ($needs as $skill => $many) {
                 $taken[$skill][$slot] = ($taken[$skill][$slot] ?? 0) + $many;
             }
         }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Shared;
 
+use BackedEnum;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+
 /**
  * Reads a model's columns without looking for accessors, of which this application has none; numbers and booleans are
- * cast at once, and JSON is decoded once for each value that it has.
+ * cast at once, and JSON, days, instants and states are decoded once for each value that it has.
  */
 trait QuickColumns
 {
@@ -59,14 +63,20 @@ trait QuickColumns
             'int', 'integer' => (int) $raw,
             'boolean' => (bool) $raw,
             'array' => is_string($raw) ? $this->decoded($key, $raw) : parent::getAttribute($key),
-            default => parent::getAttribute($key),
+            default => is_string($raw) ? $this->decoded($key, $raw) : parent::getAttribute($key),
         };
     }
 
     private function decoded(string $key, string $raw): mixed
     {
         if (($this->decoded[$key][0] ?? null) !== $raw) {
-            $this->decoded[$key] = [$raw, parent::getAttribute($key)];
+            $cast = $this->getCasts()[$key];
+            $this->decoded[$key] = [$raw, match (true) {
+                $cast === AsDay::class => Day::parse($raw),
+                $cast === AsInstant::class => Instant::parse($raw),
+                is_subclass_of($cast, BackedEnum::class) => $cast::from($raw),
+                default => parent::getAttribute($key),
+            }];
         }
 
         return $this->decoded[$key][1];

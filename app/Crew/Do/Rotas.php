@@ -15,7 +15,7 @@ use Jorvel\Core\Crew\Rota;
 final class Rotas
 {
     /** What they are read from. */
-    private const TABLES = ['people', 'qualifications', 'rota_days', 'shifts'];
+    public const TABLES = ['people', 'qualifications', 'rota_days', 'shifts'];
 
     public function __construct(private readonly Clock $clock, private readonly Memo $memo) {}
 
