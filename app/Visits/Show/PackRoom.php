@@ -261,10 +261,10 @@ final readonly class PackRoom
     {
         return match (true) {
             $misfit === 'too_late' && $visit !== null
-                => "would be overdue: it must be done by {$item->latest}, the visit ends on {$visit->end}",
+                => "would be overdue: it must be done by {$item->latest}, the visit begins on {$visit->start}",
             $misfit === 'too_early' => 'may not be done that early',
             $visit !== null => null,
-            $why === 'no_visit_in_window' => 'no visit ends before it must be done',
+            $why === 'no_visit_in_window' => 'no visit begins before it must be done',
             $why === 'no_capacity' => 'the visits in its time are full',
             default => 'in no visit',
         };

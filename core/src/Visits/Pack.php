@@ -7,6 +7,7 @@ namespace Jorvel\Core\Visits;
 use function array_fill;
 use function count;
 
+use Jorvel\Core\Fleet\InTime;
 use Jorvel\Core\Shared\Chance;
 use Jorvel\Core\Shared\Deadline;
 use Jorvel\Core\Shared\Near;
@@ -121,7 +122,7 @@ final class Pack
             }
             $packed[$i] = $v;
             if (! $item->fits($visits[$v])) {
-                $misfits[$item->id] = $visits[$v]->end->number > $item->latest->number ? 'too_late' : 'too_early';
+                $misfits[$item->id] = InTime::begins($visits[$v]->start, $item->latest) ? 'too_early' : 'too_late';
             }
         }
         $search->keep($packed);

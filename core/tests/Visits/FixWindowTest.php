@@ -105,6 +105,9 @@ final class FixWindowTest extends TestCase
             '17 h do not go into 12',
         );
         self::assertFalse($bad->holds());
+        $long = [PackVisit::of('3', $day('2026-06-01'), $day('2026-07-10'), 99)];
+        $early = Pack::given($items, $long, ['P' => 2.0], 0.1, ['a' => '3', 'c' => '3']);
+        self::assertSame(['c' => 'too_early'], $early->misfits, 'it begins too early, however late it ends');
         self::assertEqualsWithDelta(-5.0, $bad->packing->visits[1]['free_hours'], 1e-9);
     }
 }

@@ -349,7 +349,7 @@ final class HangarTest extends WorldCase
         $none = $this->as('ines', 'GET', 'pack?mark=QC-TAA&days=60')->json();
         self::assertSame([[], false], [$none['slots'], $none['maySave']]);
         self::assertSame(
-            ['no visit ends before it must be done'],
+            ['no visit begins before it must be done'],
             array_values(array_unique(array_column($none['items'], 'problem'))),
         );
         self::assertSame(
