@@ -33,7 +33,16 @@ final readonly class CommitOnFloor
     {
         for ($try = 0; $try < self::TRIES; $try++) {
             $file = ($this->load)($cardId);
-            $write = $ask($file);
+            try {
+                $write = $ask($file);
+            } catch (Refused $refused) {
+                // A card and its steps are read one after the other: what was refused of a card that changed between is
+                // asked again.
+                if ($try + 1 < self::TRIES && ! $this->stands($file)) {
+                    continue;
+                }
+                throw $refused;
+            }
             try {
                 DB::transaction(fn() => $this->commit($file, $write));
 
@@ -46,6 +55,12 @@ final readonly class CommitOnFloor
         throw Refused::because(
             'Others are working on this aircraft at this very moment. Nothing was changed; send it again.',
         );
+    }
+
+    /** Whether the card is still as it was loaded. */
+    private function stands(CardFile $file): bool
+    {
+        return Card::where(['id' => $file->card->id, 'version' => $file->card->version])->exists();
     }
 
     /** @throws FloorMoved when something happened at the aircraft since it was loaded */

@@ -8,6 +8,10 @@ use App\Crew\Model\Qualification;
 use App\Floor\Model\Card;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
+use App\Now\CardFile;
+use App\Now\CommitOnFloor;
+use App\Shared\Refused;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\GovernorCard;
 use Tests\Feature\WorldCase;
@@ -29,6 +33,21 @@ final class CardTest extends WorldCase
         $this->work($card, 1, 'take_back')->assertStatus(422);
         $this->work($card, 1, 'take_back', ['note' => 'not read aloud'])->assertOk()->assertJsonPath('next', 1);
         self::assertSame(1, DB::table('records')->where('what', 'step.taken_back')->count());
+    }
+
+    public function test_what_is_refused_of_a_card_that_changed_meanwhile_is_asked_again(): void
+    {
+        $id = Card::where('state', Card::IN_WORK)->valueOrFail('id');
+        $asked = 0;
+        app(CommitOnFloor::class)($id, static function (CardFile $file) use (&$asked): Closure {
+            if ($asked++ === 0) {
+                DB::table('cards')->where('id', $file->card->id)->increment('version');
+                throw Refused::because('The step is already done.');
+            }
+
+            return static fn() => null;
+        });
+        self::assertSame(2, $asked);
     }
 
     public function test_the_second_of_two_is_told_and_nothing_is_lost(): void
