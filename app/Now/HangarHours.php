@@ -156,10 +156,9 @@ final class HangarHours
     /** @return Collection<int, Card> with their steps */
     private function inWork(Visit $visit): Collection
     {
-        $cards = $visit->relationLoaded('cards') ? $visit->cards->where('state', Card::IN_WORK)->values() : Card::where([
-            'visit_id' => $visit->id,
-            'state' => Card::IN_WORK,
-        ])->get();
+        $cards = $visit->relationLoaded('cards')
+            ? $visit->cards->where('state', Card::IN_WORK)->values()
+            : $visit->cards()->where('state', Card::IN_WORK)->get();
 
         return $cards->loadMissing('steps');
     }

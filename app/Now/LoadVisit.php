@@ -32,15 +32,14 @@ final readonly class LoadVisit
     public function of(Visit $visit, ?Collection $findings = null): VisitNow
     {
         $end = $visit->end;
+        $before = 3600 * (int) config('jorvel.leave_before_midnight');
 
         return new VisitNow(
             (string) $visit->id,
             $visit->state,
             $visit->start,
             $end,
-            Instant::fromEpoch(
-                Instant::firstAfter($end, $this->clock->zone())->epoch() - (int) config('jorvel.leave_before_midnight') * 3600,
-            ),
+            Instant::fromEpoch(Instant::firstAfter($end, $this->clock->zone())->epoch() - $before),
             array_values($visit->cards->map(static fn(Card $c): CardInVisit => self::card($c, $visit))->all()),
             array_values(($findings ?? collect())->map(self::found(...))->all()),
             $this->hours($visit),

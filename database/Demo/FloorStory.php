@@ -95,7 +95,9 @@ final readonly class FloorStory
      */
     private function open(Visit $visit, Person $by, array $crew, Instant $at, int $minutes): void
     {
-        while (($card = $visit->cards()->with(['steps', 'waitsFor'])->whereIn('stage', ['induct', 'safe', 'open'])->where('state', Card::OPEN)->get()->first(
+        $open = static fn() => $visit->cards()->with(['steps', 'waitsFor'])
+            ->whereIn('stage', ['induct', 'safe', 'open'])->where('state', Card::OPEN);
+        while (($card = $open()->get()->first(
             static fn(Card $c): bool => $c->mustWaitFor() === null,
         )) !== null) {
             $this->clock->still($at, function () use ($by, $card, $crew): void {

@@ -38,6 +38,7 @@ use App\Stores\Model\PartMove;
 use App\Stores\Model\Tool;
 use App\Stores\Model\ToolCheckEntry;
 use App\Visits\Do\CreateVisit;
+use App\Visits\Do\NewVisit;
 use App\Visits\Model\Bay;
 use App\Visits\Model\Visit;
 use App\Visits\Model\VisitDay;
@@ -664,7 +665,17 @@ final readonly class World
             ->map(strval(...))
             ->all();
 
-        return ($this->createVisit)($by, $mark, $title, $bay, Day::parse($start), Day::parse($end), array_values($ids), Day::parse($start));
+        $from = Day::parse($start);
+
+        return ($this->createVisit)($by, new NewVisit(
+            $mark,
+            $title,
+            $bay,
+            $from,
+            Day::parse($end),
+            array_values($ids),
+            $from,
+        ));
     }
 
     private function finish(Step $step, Person $by, string $at): void

@@ -9,7 +9,8 @@ use Illuminate\Support\Facades\DB;
 return new class extends Migration {
     public function up(): void
     {
-        $twice = DB::table('safing_devices')->whereNull('removed_at')->groupBy('fitted_step_id')->havingRaw('count(*) > 1')
+        $twice = DB::table('safing_devices')->whereNull('removed_at')->groupBy('fitted_step_id')
+            ->havingRaw('count(*) > 1')
             ->limit(5)->pluck('fitted_step_id')->all();
         if ($twice !== []) {
             throw new RuntimeException('Two devices stand on the register for one step; see which one is on, and enter '

@@ -69,15 +69,11 @@ final readonly class CommitPerson
             if ($by->id === $person->id && $as['role'] !== $person->role->value) {
                 throw Refused::because('Nobody changes their own role. Ask another controller; nothing was changed.');
             }
-            $before = $this->rest->broken(
-                $person,
-                $this->clock->today(),
-                $this->clock->today()->plusDays((int) config('jorvel.rest_ahead_days')),
-            );
+            $before = $this->rest->ahead($person);
             $was = $this->kept($person);
             $person->fill($as);
             $broken = array_values(array_diff(
-                $this->rest->broken($person, $this->clock->today(), $this->clock->today()->plusDays((int) config('jorvel.rest_ahead_days'))),
+                $this->rest->ahead($person),
                 $before,
             ));
             if ($broken !== []) {

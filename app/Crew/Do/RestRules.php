@@ -22,6 +22,18 @@ final class RestRules
     public function __construct(private readonly Clock $clock, private readonly ShiftSlots $slots) {}
 
     /**
+     * What breaks the rules in the coming weeks, in words.
+     *
+     * @return list<string>
+     */
+    public function ahead(Person $person): array
+    {
+        $today = $this->clock->today();
+
+        return $this->broken($person, $today, $today->plusDays((int) config('jorvel.rest_ahead_days')));
+    }
+
+    /**
      * What breaks the rules around some days, in words.
      *
      * @param array<string, string|null> $instead shift by date, in place of what the rota says

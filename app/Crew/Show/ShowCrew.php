@@ -134,13 +134,17 @@ final readonly class ShowCrew
         $spans = [];
         foreach ($p->rotaDays->where('date', '>=', (string) $this->clock->today())->sortBy('date') as $d) {
             $last = count($spans) - 1;
-            if ($last >= 0 && $spans[$last][2] === $d->shift && $spans[$last][3] === $d->why && $spans[$last][1]->plusDays(1)->number === $d->date->number) {
+            if ($last >= 0 && $spans[$last][2] === $d->shift && $spans[$last][3] === $d->why
+                && $spans[$last][1]->plusDays(1)->number === $d->date->number) {
                 $spans[$last][1] = $d->date;
             } else {
                 $spans[] = [$d->date, $d->date, $d->shift, $d->why];
             }
         }
 
-        return array_map(static fn(array $s): AwayView => new AwayView((string) $s[0], (string) $s[1], $s[2], $s[3]), $spans);
+        return array_map(
+            static fn(array $s): AwayView => new AwayView((string) $s[0], (string) $s[1], $s[2], $s[3]),
+            $spans,
+        );
     }
 }

@@ -81,7 +81,8 @@ final readonly class ShowMoment
             )->count() : 0,
             'crew' => $me->can('vouch', Person::class)
                 ? WaitingAuthority::with('person')->get()
-                    ->filter(fn(WaitingAuthority $w): bool => $w->notSecond($me, $this->clock->today()) === null)->count()
+                    ->filter(fn(WaitingAuthority $w): bool => $w->notSecond($me, $this->clock->today()) === null)
+                    ->count()
                 : 0,
             'floor' => $mine + ($inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0),
             'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(

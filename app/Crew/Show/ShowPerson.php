@@ -76,12 +76,13 @@ final readonly class ShowPerson
             $this->waiting($p, $me, $names),
             // What hits nothing is seen on what they hold.
             array_values(array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== [])),
-            $this->rest->broken($p, $this->clock->today(), $this->clock->today()->plusDays((int) config('jorvel.rest_ahead_days'))),
+            $this->rest->ahead($p),
             $this->entries($p, $names),
             $this->choices->all(),
             [
                 ...($me->can('keep', Person::class) ? ['rota', 'keep', ...($me->id === $p->id ? [] : ['held'])] : []),
-                ...($me->can('vouch', Person::class) && ! $p->own_pin && $p->notSecond($me, $this->clock->today()) === null
+                ...($me->can('vouch', Person::class) && ! $p->own_pin
+                    && $p->notSecond($me, $this->clock->today()) === null
                     ? ['vouch'] : []),
             ],
         );
@@ -114,7 +115,8 @@ final readonly class ShowPerson
         $ends = $p->qualifications->pluck('valid_until')->filter()->sort()->values();
         $does = $p->qualifications->where('kind', 'authority')
             ->sortBy(
-                static fn(Qualification $q): int => (int) array_search($q->value, array_column(Does::cases(), 'value'), true),
+                static fn(Qualification $q): int
+                    => (int) array_search($q->value, array_column(Does::cases(), 'value'), true),
             )
             ->map(static fn(Qualification $q): string => [
                 'perform' => 'works cards',
@@ -130,7 +132,9 @@ final readonly class ShowPerson
             $first !== null && $first->hits !== [] => "{$p->name} {$first->said}: ".Lapses::told($first->hits).'.',
             $first !== null => "{$p->name} {$first->said}; no planned card is hit.",
             $does === '' => "{$p->name} holds no authority: works no card, inspects and certifies nothing.",
-            default => "{$p->name} {$does}".($p->trainee ? ' under supervision' : '').($ends->isEmpty() ? '; nothing lapses.' : "; everything is valid until {$this->clock->words(Day::parse((string) $ends[0]))}."),
+            default => "{$p->name} {$does}".($p->trainee ? ' under supervision' : '').($ends->isEmpty()
+                ? '; nothing lapses.'
+                : "; everything is valid until {$this->clock->words(Day::parse((string) $ends[0]))}."),
         };
     }
 

@@ -179,8 +179,8 @@ final readonly class ShowShift
             $clashes !== [] => "{$when}: ".Words::count(count($clashes), 'place').' cannot stand as '
                 .'saved, first '.array_values($clashes)[0]->title.'.',
             $first === null => "{$when}: every one of ".count($slots).' places is filled.',
-            $never !== [] => "{$when}: ".Words::count(count($never), 'place stays', 'places stay').' open, first '.self::named($first)
-                .': nobody may take it.',
+            $never !== [] => "{$when}: ".Words::count(count($never), 'place stays', 'places stay').' open, first '
+                .self::named($first).': nobody may take it.',
             default => "{$when}: ".count($open).' of '.count($slots).' places are open.',
         };
 

@@ -31,7 +31,8 @@ final readonly class FlyingFeed
         $programme = FlyingSimulator::seeded(self::SEED);
         $lines = [];
         foreach (Aircraft::with(['visits' => static fn($q) => $q->where('state', 'in_work')])->orderBy('mark')->get() as $craft) {
-            for ($day = $craft->counters_as_of->plusDays(1); $day->number <= $yesterday->number; $day = $day->plusDays(1)) {
+            $day = $craft->counters_as_of->plusDays(1);
+            for (; $day->number <= $yesterday->number; $day = $day->plusDays(1)) {
                 $flown = $craft->visits->isEmpty()
                     ? $programme->day($craft->mark, $day, $craft->rates)
                     : array_map(static fn(): float => 0.0, $craft->rates);

@@ -16,16 +16,13 @@ use App\Fleet\Show\View\WhatIfView;
 use App\Now\CommitUnmoved;
 use App\Now\LoadBay;
 use App\Now\LoadFlying;
-use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
-use App\Visits\VisitWords;
 use Closure;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Visits\NotThen;
 
 /**
  * Supposes a change (use, a visit's dates, a base) and shows the dates before and after; saves it only when told, and
@@ -36,7 +33,6 @@ use Jorvel\Core\Visits\NotThen;
 final readonly class WhatIf
 {
     public function __construct(
-        private Clock $clock,
         private DueBook $book,
         private ShowReach $reach,
         private LoadFlying $flying,
@@ -199,10 +195,7 @@ final readonly class WhatIf
         ) ?? throw Refused::because('This visit is not planned any more.');
         $visit = $one->visits->firstOrFail('id', $id);
         [$from, $to] = [Day::parse($start), Day::parse($end)];
-        $why = NotThen::of($from, $to, $this->clock->today(), (int) config('jorvel.plan_ahead_days'));
-        if ($why !== null) {
-            throw Refused::because(VisitWords::notThen($why, $from, $to));
-        }
+        $this->bays->requireDays($from, $to, '');
         if ($visit->state !== Visit::PLANNED && $from->number !== $visit->start->number) {
             throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");
         }
@@ -215,13 +208,7 @@ final readonly class WhatIf
                 );
             }
         }
-        $other = $this->bays->taken($visit->bay, $from, $to, $id);
-        if ($other !== null) {
-            throw Refused::because(
-                VisitWords::inBay($other->aircraft->mark, $visit->bay, $this->flying->span($other))
-                    .' Choose other dates.',
-            );
-        }
+        $this->bays->requireFree($visit->bay, $from, $to, 'Choose other dates.', $id);
         $visit->start = $from;
         $visit->end = $to;
     }

@@ -32,7 +32,8 @@ final readonly class CalendarFeed
                 $visit->cards->map(static fn($c): string => "{$c->number} {$c->title}")->implode("\n"),
             );
         }
-        $days = collect($this->due->within((int) config('jorvel.feed_days'))->rows)->filter(static fn(DueLine $l): bool => $l->visit === null)
+        $days = collect($this->due->within((int) config('jorvel.feed_days'))->rows)
+            ->filter(static fn(DueLine $l): bool => $l->visit === null)
             ->groupBy(static fn(DueLine $l): string => "{$l->mark}/{$l->date}");
         foreach ($days as $lines) {
             $first = $lines->firstOrFail();

@@ -119,7 +119,8 @@ final readonly class ShowDueList
             'visits.title',
             'visits.start',
         ]) as $card) {
-            $out["{$card->aircraft_id}/".ItemNow::keyOf($card->item_id, $card->component_id)] = "{$card->title}, {$card->start}";
+            $key = ItemNow::keyOf($card->item_id, $card->component_id);
+            $out["{$card->aircraft_id}/{$key}"] = "{$card->title}, {$card->start}";
         }
 
         return $out;

@@ -142,7 +142,14 @@ final readonly class ShowFleet
 
     private static function sector(Sector $s): SectorView
     {
-        return new SectorView($s->id, (string) $s->date, $s->number, $s->from_place, $s->to_place, self::amounts($s->use));
+        return new SectorView(
+            $s->id,
+            (string) $s->date,
+            $s->number,
+            $s->from_place,
+            $s->to_place,
+            self::amounts($s->use),
+        );
     }
 
     /** @param array<string, float> $use */

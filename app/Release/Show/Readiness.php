@@ -68,7 +68,10 @@ final readonly class Readiness
         $cards = $visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool));
         // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
         $earlier = $doubt->except($visit->cards->modelKeys())
-            ->map(static fn(stdClass $d): CardState => CardState::inDoubt((string) $d->card_id, "what {$d->tool} read"));
+            ->map(static fn(stdClass $d): CardState => CardState::inDoubt(
+                (string) $d->card_id,
+                "what {$d->tool} read",
+            ));
 
         return $this->views($visit, $now->on, $certifier, Ready::blockers(
             $now,

@@ -6,43 +6,25 @@ namespace App\Visits\Do;
 
 use App\Crew\Model\Person;
 use App\Now\LoadBay;
-use App\Now\LoadFlying;
-use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Bay;
 use App\Visits\Model\BaySlot;
-use App\Visits\VisitWords;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Visits\NotThen;
 
 /** Free stretches of bays: opened and taken away by the controller. */
 final readonly class BaySlots
 {
-    public function __construct(
-        private Clock $clock,
-        private Records $records,
-        private LoadBay $bays,
-        private LoadFlying $flying,
-    ) {}
+    public function __construct(private Records $records, private LoadBay $bays) {}
 
     /** @throws Refused when it ends before it begins, or something stands in the bay then */
     public function add(Person $by, Bay $bay, string $start, string $end, float $hours, string $note): void
     {
         [$from, $to] = [Day::parse($start), Day::parse($end)];
-        $why = NotThen::of($from, $to, $this->clock->today(), (int) config('jorvel.plan_ahead_days'));
-        if ($why !== null) {
-            throw Refused::because(VisitWords::notThen($why, $from, $to).' Nothing was saved.');
-        }
-        DB::transaction(function () use ($by, $bay, $start, $end, $hours, $note): void {
-            $visit = $this->bays->taken($bay->name, Day::parse($start), Day::parse($end));
-            if ($visit !== null) {
-                throw Refused::because(
-                    VisitWords::inBay($visit->aircraft->mark, $bay->name, $this->flying->span($visit))
-                        .' Choose other days; nothing was saved.',
-                );
-            }
+        $this->bays->requireDays($from, $to, 'Nothing was saved.');
+        DB::transaction(function () use ($by, $bay, $from, $to, $start, $end, $hours, $note): void {
+            $this->bays->requireFree($bay->name, $from, $to, 'Choose other days; nothing was saved.');
             $slot = $bay->slots()->where('start', '<=', $end)->where('end', '>=', $start)->first();
             if ($slot !== null) {
                 throw Refused::because(

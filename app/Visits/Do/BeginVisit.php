@@ -74,7 +74,8 @@ final readonly class BeginVisit
             ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($today, $end));
         if ($other !== null) {
             throw Refused::because(
-                "{$visit->aircraft->mark} is in \"{$other->title}\" from {$this->clock->words($other->start)}. Release it from that first, or move it; nothing was changed.",
+                "{$visit->aircraft->mark} is in \"{$other->title}\" from "
+                    ."{$this->clock->words($other->start)}. Release it from that first, or move it; nothing was changed.",
             );
         }
     }

@@ -13,22 +13,18 @@ use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Now\LoadBay;
 use App\Now\LoadFlying;
-use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
-use App\Visits\VisitWords;
 use Closure;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Visits\NotThen;
 
 /** Makes a visit from due items: one card an item, from its template, with all its steps. */
 final readonly class CreateVisit
 {
     public function __construct(
-        private Clock $clock,
         private DueBook $book,
         private LoadFlying $flying,
         private LoadBay $bays,
@@ -39,31 +35,10 @@ final readonly class CreateVisit
         private PlanVisit $plan,
     ) {}
 
-    /**
-     * @param list<string> $keys of due rows: "12" for item 12, "12:7" for item 12 of component 7
-     *
-     * @throws Refused when an item would fall overdue before the visit, is in another one, or the dates clash
-     */
-    public function __invoke(
-        Person $by,
-        string $mark,
-        string $title,
-        string $bay,
-        Day $start,
-        Day $end,
-        array $keys,
-        ?Day $asked = null,
-    ): Visit {
-        $visit = ($this->commit)(fn(): Closure => $this->ask(
-            $by,
-            $mark,
-            $title,
-            $bay,
-            $start,
-            $end,
-            $keys,
-            asked: $asked,
-        ));
+    /** @throws Refused when an item would fall overdue before the visit, is in another one, or the dates clash */
+    public function __invoke(Person $by, NewVisit $new): Visit
+    {
+        $visit = ($this->commit)(fn(): Closure => $this->ask($by, $new));
         ($this->plan)($visit, $by, 'planned when the visit was made');
 
         return $visit;
@@ -72,88 +47,59 @@ final readonly class CreateVisit
     /**
      * Loads and asks; what it answers with makes the visit, in the transaction in which it is called.
      *
-     * @param list<string> $keys of due rows
-     * @param list<VisitSpan> $also visits that are made at the same time
-     * @param Day|null $asked the day on which it is asked for; today where null
-     *
      * @return Closure(): Visit its cards not planned yet
      *
      * @throws Refused as above
      */
-    public function ask(
-        Person $by,
-        string $mark,
-        string $title,
-        string $bay,
-        Day $start,
-        Day $end,
-        array $keys,
-        array $also = [],
-        ?Day $asked = null,
-    ): Closure {
-        $why = NotThen::of(
-            $start,
-            $end,
-            $asked ?? $this->clock->today(),
-            (int) config('jorvel.plan_ahead_days'),
-        );
-        if ($why !== null) {
-            throw Refused::because(VisitWords::notThen($why, $start, $end).' Nothing was saved.');
-        }
-        $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
+    public function ask(Person $by, NewVisit $new): Closure
+    {
+        $this->bays->requireDays($new->start, $new->end, 'Nothing was saved.', $new->asked);
+        $aircraft = $this->book->query()->with('type.items.template')->where('mark', $new->mark)->firstOrFail();
         foreach ($aircraft->visits as $other) {
-            $this->requireApart($mark, $this->flying->span($other), $other->title, $start, $end);
+            $this->requireApart($new, $this->flying->span($other), $other->title);
         }
-        foreach ($also as $span) {
-            $this->requireApart($mark, $span, 'a visit made with this one', $start, $end);
+        foreach ($new->also as $span) {
+            $this->requireApart($new, $span, 'a visit made with this one');
         }
-        $other = $this->bays->taken($bay, $start, $end);
-        if ($other !== null) {
-            throw Refused::because(
-                VisitWords::inBay($other->aircraft->mark, $bay, $this->flying->span($other))
-                    .' Choose another bay or other dates; nothing was saved.',
-            );
-        }
-        $chosen = $this->chosen($aircraft, $keys, $start);
+        $this->bays->requireFree(
+            $new->bay,
+            $new->start,
+            $new->end,
+            'Choose another bay or other dates; nothing was saved.',
+        );
+        $chosen = $this->chosen($aircraft, $new->keys, $new->start);
 
-        return fn(): Visit => $this->make($by, $aircraft, $title, $bay, $start, $end, $chosen);
+        return fn(): Visit => $this->make($by, $aircraft, $new, $chosen);
     }
 
     /** @param Collection<int, DueRow> $chosen */
-    private function make(
-        Person $by,
-        Aircraft $aircraft,
-        string $title,
-        string $bay,
-        Day $start,
-        Day $end,
-        Collection $chosen,
-    ): Visit {
+    private function make(Person $by, Aircraft $aircraft, NewVisit $new, Collection $chosen): Visit
+    {
         FloorCount::up($aircraft->id);
         $visit = Visit::create([
             'aircraft_id' => $aircraft->id,
-            'title' => $title,
-            'bay' => $bay,
-            'start' => (string) $start,
-            'end' => (string) $end,
+            'title' => $new->title,
+            'bay' => $new->bay,
+            'start' => $new->start,
+            'end' => $new->end,
             'state' => Visit::PLANNED,
         ]);
         $this->cards($visit, $chosen, 0);
         $visit->setRelation('aircraft', $aircraft);
         $this->frame->complete($visit);
         $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
-            'aircraft' => $aircraft->mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $bay,
+            'aircraft' => $aircraft->mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $new->bay,
             'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),
         ]);
 
         return $visit;
     }
 
-    private function requireApart(string $mark, VisitSpan $span, string $title, Day $start, Day $end): void
+    private function requireApart(NewVisit $new, VisitSpan $span, string $title): void
     {
-        if ($span->overlaps($start, $end)) {
+        if ($span->overlaps($new->start, $new->end)) {
             throw Refused::because(
-                "{$mark} is already in \"{$title}\" from {$span->from} to {$span->to}. Choose other dates; nothing was "
+                "{$new->mark} is already in \"{$title}\" from {$span->from} to {$span->to}. Choose other dates; nothing was "
                     .'saved.',
             );
         }

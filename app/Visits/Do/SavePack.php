@@ -109,16 +109,15 @@ final readonly class SavePack
             return $this->create->askMore($by, Visit::findOrFail($id), $keys);
         }
         $type = Aircraft::with('type')->where('mark', $mark)->firstOrFail()->type->code;
-        $make = $this->create->ask(
-            $by,
+        $make = $this->create->ask($by, new NewVisit(
             $mark,
             count($keys) === 1 ? 'Work' : "{$type} work of ".count($keys).' items',
             $slot->bay,
             Day::parse($slot->start),
             Day::parse($slot->end),
             $keys,
-            $also,
-        );
+            also: $also,
+        ));
 
         return static function () use ($make, $id): Visit {
             BaySlot::whereKey($id)->delete();

@@ -10,6 +10,7 @@ use App\Shared\Refused;
 use App\Visits\Model\Visit;
 use App\Visits\Model\VisitPlan;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
 /** The controller's own judgement of a visit's windows: how long to look, and what to expect, with a reason. */
@@ -25,7 +26,8 @@ final readonly class SetWindow
      */
     public function __invoke(Person $by, Visit $visit, ?string $lookUntil, ?array $prior, string $reason): void
     {
-        if ($lookUntil !== null && (Day::parse($lookUntil)->number < $visit->start->number || Day::parse($lookUntil)->number > $visit->end->number)) {
+        $until = $lookUntil === null ? null : Day::parse($lookUntil);
+        if ($until !== null && ! VisitSpan::of($visit->start, $visit->end)->holds($until)) {
             throw Refused::because(
                 "The look window must end between {$visit->start} and {$visit->end}. Nothing was saved.",
             );

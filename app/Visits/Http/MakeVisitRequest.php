@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Visits\Http;
 
 use App\Shared\Http\RoomRequest;
+use App\Visits\Do\NewVisit;
 use App\Visits\Model\Visit;
+use Jorvel\Core\Shared\Day;
 
 /** A new visit: which aircraft, where, when, and which due items. */
 final class MakeVisitRequest extends RoomRequest
@@ -27,5 +29,17 @@ final class MakeVisitRequest extends RoomRequest
             'items' => 'required|array|min:1',
             'items.*' => ['regex:/^\d+(:\d+)?$/'],
         ];
+    }
+
+    public function visit(): NewVisit
+    {
+        return new NewVisit(
+            $this->string('mark')->value(),
+            $this->string('title')->value(),
+            $this->string('bay')->value(),
+            Day::parse($this->string('start')->value()),
+            Day::parse($this->string('end')->value()),
+            array_values(array_map(strval(...), $this->array('items'))),
+        );
     }
 }

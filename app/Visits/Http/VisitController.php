@@ -20,7 +20,6 @@ use App\Visits\Show\View\VisitView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Jorvel\Core\Shared\Day;
 use OpenApi\Attributes as OA;
 
 /** The room Visits. */
@@ -51,15 +50,7 @@ final class VisitController
     ])), responses: [new OA\Response(response: 201, description: 'The visit with its cards', content: new OA\JsonContent(ref: VisitView::class))])]
     public function store(MakeVisitRequest $request, CreateVisit $create, ShowVisits $read): JsonResponse
     {
-        $visit = $create(
-            $request->person(),
-            $request->string('mark')->value(),
-            $request->string('title')->value(),
-            $request->string('bay')->value(),
-            Day::parse($request->string('start')->value()),
-            Day::parse($request->string('end')->value()),
-            array_values(array_map(strval(...), $request->array('items'))),
-        );
+        $visit = $create($request->person(), $request->visit());
 
         return new JsonResponse($read->one($visit->id), 201);
     }

@@ -36,7 +36,8 @@ final readonly class PlanFile
             'waits_for',
             'zone_of_times',
         ], $visit->cards->map(fn(Card $c): array => [
-            $c->number, $c->title, $c->stage->value, $c->state->value, $c->zone, $c->skill, array_sum($c->needs ?? [1]), $c->hours,
+            $c->number, $c->title, $c->stage->value, $c->state->value, $c->zone, $c->skill,
+            array_sum($c->needs ?? [1]), $c->hours,
             $this->local($c->begun_at ?? $c->planned_start), $this->local($c->closed_at ?? $c->planned_end),
             $this->local($c->latest_start), $c->on_chain ? 'yes' : 'no',
             $c->waitsFor->pluck('number')->implode(' '), $this->clock->zone()->getName(),

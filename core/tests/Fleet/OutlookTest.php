@@ -49,7 +49,8 @@ final class OutlookTest extends TestCase
             ['items' => [self::item('1', 40.0)], 'bottles' => [Pictures::bottle('7', 9)]], 'stop', 'bottle:7',
         ];
         yield 'a deferral before a bottle' => [
-            ['bottles' => [Pictures::bottle('7', 9)], 'deferrals' => [Pictures::deferral('3', 5)]], 'stop', 'deferral:3',
+            ['bottles' => [Pictures::bottle('7', 9)], 'deferrals' => [Pictures::deferral('3', 5)]],
+            'stop', 'deferral:3',
         ];
         yield 'a deferral by its hours' => [['deferrals' => [Pictures::deferral('3', 60, 8.0)]], 'stop', 'deferral:3'];
         yield 'a part that is missing, before all' => [

@@ -72,7 +72,7 @@ final class ReadyTest extends TestCase
 
         return new OnAircraft(
             people: [new PersonAt('p', 'Oda Fenn', $card, $touch, $at)],
-            acting: [new Acting('a', $card, 3, 'pump', How::Pressurises, ['hydraulics'], $touch, $at, true, 'Oda Fenn')],
+            acting: [new Acting('a', $card, 3, 'pump', How::Pressurises, ['hydraulics'], $touch, $at, true, 'O')],
             begun: [$card],
         );
     }

@@ -49,6 +49,7 @@ final class VisitNowTest extends TestCase
     public static function exits(): iterable
     {
         $ends = static fn(string $to): array => [self::card('1', '06T08:00', $to)];
+        [$begun, $closed] = [['begun' => '05T08:00'], ['begun' => '04T08:00', 'closed' => '05T09:00']];
         yield 'no plan' => [$ends('06T12:00'), 'Nobody is rated', 'no_plan', 'stop', 2, 0];
         yield 'a card without a time'
             => [[...$ends('06T12:00'), self::card('2', null, null)], null, 'unplanned', 'watch', 0, 0];
@@ -60,11 +61,11 @@ final class VisitNowTest extends TestCase
         yield 'in time, but work is behind'
             => [[...$ends('06T12:00'), self::card('2', '05T08:00', '05T13:00')], null, 'in_time', 'watch', 2, 1];
         yield 'begun, and over its end' => [
-            [...$ends('06T12:00'), self::card('2', '05T08:00', '05T11:00', ['begun' => '05T08:00'], CardProgress::InWork)],
+            [...$ends('06T12:00'), self::card('2', '05T08:00', '05T11:00', $begun, CardProgress::InWork)],
             null, 'in_time', 'watch', 2, 1,
         ];
         yield 'everything is worked' => [
-            [self::card('1', '04T08:00', '04T12:00', ['begun' => '04T08:00', 'closed' => '05T09:00'], CardProgress::Closed)],
+            [self::card('1', '04T08:00', '04T12:00', $closed, CardProgress::Closed)],
             null, 'worked', 'clear', 3, 0,
         ];
     }
@@ -103,7 +104,10 @@ final class VisitNowTest extends TestCase
         // Half hours from 8 o'clock on; a day has sixteen.
         self::assertSame([['jacks on', [[4.0, 8.0]]], ['power on', [[4.0, 10.0], [16.0, 20.0]]]], $told(...$cards));
         // Raised until it is lowered, whoever works meanwhile.
-        $lift = [self::card('8', '04T09:00', '04T09:30', ['makes' => 'raise']), self::card('9', '06T08:00', '06T09:00', ['makes' => 'lower'])];
+        $lift = [
+            self::card('8', '04T09:00', '04T09:30', ['makes' => 'raise']),
+            self::card('9', '06T08:00', '06T09:00', ['makes' => 'lower']),
+        ];
         self::assertSame(['jacks on', [[2.0, 34.0]]], $told(...$cards, ...$lift)[0]);
         self::assertNull(Configured::raised(Pictures::visit([$lift[0]])), 'not lowered again');
     }
@@ -126,10 +130,14 @@ final class VisitNowTest extends TestCase
     public function test_how_far_the_look_has_come(): void
     {
         $visit = Pictures::visit([
-            self::card('1', null, null, ['hours' => 8.0, 'left' => 8.0, 'spent' => 12.0, 'begun' => '04T08:00', 'closed' => '04T16:00'], CardProgress::Closed),
+            self::card('1', null, null, [
+                'hours' => 8.0, 'spent' => 12.0, 'begun' => '04T08:00', 'closed' => '04T16:00',
+            ], CardProgress::Closed),
             self::card('2', null, null, ['hours' => 10.0, 'left' => 5.0, 'begun' => '05T08:00'], CardProgress::InWork),
-            self::card('3', null, null, ['hours' => 20.0, 'left' => 20.0, 'spent' => 20.0, 'stage' => VisitStage::Close, 'begun' => '04T08:00', 'closed' => '05T10:00'], CardProgress::Closed),
-            self::card('4', null, null, ['hours' => 6.0, 'left' => 6.0, 'stage' => VisitStage::Fix, 'findingId' => 'a']),
+            self::card('3', null, null, [
+                'hours' => 20.0, 'spent' => 20.0, 'stage' => VisitStage::Close, 'begun' => '04T08:00', 'closed' => '05T10:00',
+            ], CardProgress::Closed),
+            self::card('4', null, null, ['hours' => 6.0, 'stage' => VisitStage::Fix, 'findingId' => 'a']),
         ], [
             Pictures::found('a', '2026-05-04T09:00:00Z', null, FindingProgress::Open, 1.0),
             Pictures::found('b', '2026-05-04T10:00:00Z', null, FindingProgress::Open, 2.5),

@@ -95,7 +95,8 @@ final class ReadingTest extends WorldCase
         $at(20);
         $read($good)->assertOk();
         self::assertSame(['done', ['fail', 'pass']], [
-            $step->refresh()->state->value, Reading::where('step_id', $step->id)->orderBy('id')->pluck('verdict')->all(),
+            $step->refresh()->state->value,
+            Reading::where('step_id', $step->id)->orderBy('id')->pluck('verdict')->all(),
         ]);
     }
 

@@ -36,7 +36,9 @@ final class BeginEarlyTest extends WorldCase
     /** @return array{string, string, int} the visit's state and first day, and its card's version */
     private function now(): array
     {
-        return [$this->visit->refresh()->state->value, (string) $this->visit->start, (int) $this->card->refresh()->version];
+        $this->visit->refresh();
+
+        return [$this->visit->state->value, (string) $this->visit->start, (int) $this->card->refresh()->version];
     }
 
     public function test_its_cards_are_held_until_it_is_begun_by_name(): void

@@ -337,7 +337,8 @@ final class BoardTest extends WorldCase
         $local = static fn(?Instant $at): string
             => $at === null
                 ? ''
-                : (new \DateTimeImmutable((string) $at))->setTimezone(new \DateTimeZone('Europe/Oslo'))->format('Y-m-d H:i');
+                : (new \DateTimeImmutable((string) $at))->setTimezone(new \DateTimeZone('Europe/Oslo'))
+                    ->format('Y-m-d H:i');
         self::assertSame(
             $cards->map(static fn(Card $c): string => $local($c->begun_at ?? $c->planned_start))->all(),
             array_column(array_slice($lines, 1), 8),
@@ -353,9 +354,10 @@ final class BoardTest extends WorldCase
         self::assertCount($cards->count(), $events);
         $card = $cards->firstOrFail('makes', 'lower');
         $event = array_column($events, null, 'uid')["card-{$card->id}@jorvel"];
-        self::assertSame(["QA-VFA {$card->number} Lower to the wheels", (string) $card->planned_start, (string) $card->planned_end], [
-            $event['summary'], $event['start'], $event['end'],
-        ]);
+        self::assertSame(
+            ["QA-VFA {$card->number} Lower to the wheels", (string) $card->planned_start, (string) $card->planned_end],
+            [$event['summary'], $event['start'], $event['end']],
+        );
     }
 
     public function test_a_card_waits_for_those_before_it_on_the_floor_too(): void
@@ -397,7 +399,8 @@ final class BoardTest extends WorldCase
         $this->as('oda', 'POST', "cards/{$card->id}/sign", [
             'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5,
         ])->assertOk();
-        self::assertSame(['fixed', "by card {$card->number}"], [$finding->refresh()->state->value, $finding->fixed_how]);
+        $finding->refresh();
+        self::assertSame(['fixed', "by card {$card->number}"], [$finding->state->value, $finding->fixed_how]);
         self::assertSame(7.5, $card->refresh()->spent);
     }
 }

@@ -19,6 +19,7 @@ use App\Stores\Model\Part;
 use App\Stores\Model\Tool;
 use App\Visits\Do\CreateVisit;
 use App\Visits\Do\MakeFixCard;
+use App\Visits\Do\NewVisit;
 use App\Visits\Do\PlanVisit;
 use App\Visits\Model\BaySlot;
 use App\Visits\Model\Visit;
@@ -40,15 +41,9 @@ final class HangarTest extends WorldCase
         $keys = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->whereNull('component')
             ->orderBy('code')->pluck('id')->map(strval(...))->all();
 
-        return app(CreateVisit::class)(
-            $this->person('ines'),
-            $mark,
-            'Work',
-            $bay,
-            Day::parse($start),
-            Day::parse($end),
-            array_values($keys),
-        )->load('aircraft.type');
+        $new = new NewVisit($mark, 'Work', $bay, Day::parse($start), Day::parse($end), array_values($keys));
+
+        return app(CreateVisit::class)($this->person('ines'), $new)->load('aircraft.type');
     }
 
     /**
@@ -150,7 +145,8 @@ final class HangarTest extends WorldCase
             $this->as('ines', 'GET', 'fleet/QA-VFA')->json('sentence'),
         );
         $bays = array_column((array) $this->as('ines', 'GET', 'bays')->json('bays'), 'blocks', 'name');
-        self::assertSame('2026-05-05', array_column($bays['Skarnholm bay 1'], 'end', 'id')['visit-1'], 'drawn to today');
+        $ends = array_column($bays['Skarnholm bay 1'], 'end', 'id');
+        self::assertSame('2026-05-05', $ends['visit-1'], 'drawn to today');
         $item = (string) ProgrammeItem::where(
             ['type_id' => Aircraft::where('mark', 'QA-VFC')->value('type_id'), 'code' => '53-11'],
         )->value('id');
@@ -165,7 +161,10 @@ final class HangarTest extends WorldCase
         foreach ([
             'its bay, for another' => [$make('QA-VFC', '2026-05-05', 'Skarnholm bay 1'), $said],
             'its bay, as a free slot' => [$this->as('ines', 'POST', 'bays/1/slots', $slot), $said],
-            'its bay, for a visit that is moved' => [$this->as('ines', 'POST', 'what-if', ['changes' => [$move]]), $said],
+            'its bay, for a visit that is moved' => [
+                $this->as('ines', 'POST', 'what-if', ['changes' => [$move]]),
+                $said,
+            ],
             'itself, in another' => [$make('QA-VFA', '2026-05-05', 'the apron'), 'QA-VFA is already in "'],
         ] as $what => [$answer, $words]) {
             self::assertStringContainsString($words, (string) $answer->assertStatus(422)->json('message'), $what);
