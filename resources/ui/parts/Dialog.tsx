@@ -30,3 +30,12 @@ export function Dialog({
         </Radix.Root>
     );
 }
+
+/** What a dialog ends with: in sight however long the dialog is. */
+export function Actions({ children }: { children: ReactNode }) {
+    return (
+        <div className="sticky -bottom-6 -mx-6 mt-5 -mb-6 flex gap-3 border-t border-rule bg-paper px-6 py-4">
+            {children}
+        </div>
+    );
+}

@@ -1,7 +1,7 @@
 import type { FormEvent, ReactNode } from 'react';
 import type { Failure } from '../api/client';
 import { Button } from './Button';
-import { Dialog } from './Dialog';
+import { Actions, Dialog } from './Dialog';
 import { Trouble } from './Page';
 
 type Props = {
@@ -27,9 +27,11 @@ export function FormDialog({ title, wide, action, ready, send, onSend, onClose, 
             <form onSubmit={submit} className="space-y-4">
                 {children}
                 <Trouble error={send.error} />
-                <Button kind="main" big type="submit" disabled={send.isPending || !ready}>
-                    {action}
-                </Button>
+                <Actions>
+                    <Button kind="main" big type="submit" disabled={send.isPending || !ready}>
+                        {action}
+                    </Button>
+                </Actions>
             </form>
         </Dialog>
     );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { Button } from '../../parts/Button';
-import { Dialog } from '../../parts/Dialog';
+import { Actions, Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
 import { Pick } from '../../parts/Pick';
 import { ImportPreview } from './ImportPreview';
@@ -154,14 +154,14 @@ export function EditItem({ programme, row, onClose }: Props) {
                 </label>
             )}
             <ImportPreview view={view} error={error} onView={setView} />
-            <div className="mt-5 flex gap-3">
+            <Actions>
                 <Button kind={view ? 'plain' : 'main'} big onClick={() => void look()}>
                     What does it do?
                 </Button>
                 <Button big onClick={onClose}>
                     {view?.state === 'applied' ? 'Done' : 'Discard'}
                 </Button>
-            </div>
+            </Actions>
         </Dialog>
     );
 }
