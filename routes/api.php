@@ -92,13 +92,13 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('crew', [CrewController::class, 'index']);
     Route::get('crew/shift', [CrewController::class, 'shift']);
     Route::post('crew/shift/propose', [CrewController::class, 'propose']);
-    Route::post('crew/shift', [CrewController::class, 'keep'])->middleware('once');
+    Route::post('crew/shift', [CrewController::class, 'save'])->middleware('once');
     Route::post('crew/{id}/days', [CrewController::class, 'days'])->middleware('once');
     Route::post('people', [PersonController::class, 'enter'])->middleware('once');
     Route::get('people/{id}', [PersonController::class, 'show']);
     Route::post('people/{id}', [PersonController::class, 'change'])->middleware('once');
-    Route::post('people/{id}/held', [PersonController::class, 'held'])->middleware('once');
-    Route::post('people/{id}/held/{value}/confirm', [PersonController::class, 'confirm'])
+    Route::post('people/{id}/qualifications', [PersonController::class, 'qualification'])->middleware('once');
+    Route::post('people/{id}/qualifications/{value}/confirm', [PersonController::class, 'confirm'])
         ->middleware(['throttle:sign', 'once']);
     Route::post('people/{id}/code', [PersonController::class, 'code'])->middleware('throttle:sign');
     Route::post('people/{id}/secrets', [PersonController::class, 'secrets'])->middleware(['throttle:sign', 'once']);

@@ -123,14 +123,14 @@ final class RequestFigures
             ->ask(
                 'POST',
                 'visits/1/board/move',
-                ['card' => $moved, 'slot' => 40, 'version' => $version(), 'keep' => false],
+                ['card' => $moved, 'slot' => 40, 'version' => $version(), 'save' => false],
             );
         yield 'a slip' => fn() => $this->as('ines')->ask('GET', "visits/1/cards/{$moved}/slip");
         yield 'a move, saved' => fn() => $this->as('ines')
             ->ask(
                 'POST',
                 'visits/1/board/move',
-                ['card' => $moved, 'slot' => 40, 'version' => $version(), 'keep' => true],
+                ['card' => $moved, 'slot' => 40, 'version' => $version(), 'save' => true],
             );
         yield 'a day\'s flying' => fn() => $this->as('ines')
             ->ask(

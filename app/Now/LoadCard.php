@@ -57,7 +57,7 @@ final readonly class LoadCard
                 'skill',
                 'hours',
                 'zone',
-                'critical',
+                'independent_inspection',
                 'section',
                 'method',
                 'held_until',
@@ -196,7 +196,7 @@ final readonly class LoadCard
         return new CardFile($card, new CardNow(
             self::ref($card),
             new Touch($card->systems, $card->zone),
-            $card->critical,
+            $card->independent_inspection,
             $card->revisionCurrent(),
             array_values($card->steps->map(self::step(...))->all()),
             array_map(strval(...), $card->performers()),

@@ -82,7 +82,7 @@ final readonly class LoadVisit
             $card->stage,
             $card->makes,
             $card->needs ?? [$card->skill => 1],
-            $card->states ?? [],
+            $card->configuration ?? [],
             $card->hours,
             $card->hoursLeft(),
             $card->spent,

@@ -97,7 +97,7 @@ final class Words
         if (str_starts_with($code, 'expired:')) {
             $value = substr($code, 8);
 
-            return 'needs a valid '.substr(self::held(match ($value) {
+            return 'needs a valid '.substr(self::qualification(match ($value) {
                 $role => 'authority', $type => 'rating', default => 'skill',
             }, $value), 4).': it has lapsed';
         }
@@ -110,7 +110,7 @@ final class Words
     }
 
     /** What somebody holds: "the engine skill", "the SKV rating", "the authority to inspect independently". */
-    public static function held(string $kind, string $value): string
+    public static function qualification(string $kind, string $value): string
     {
         return match ($kind) {
             'skill' => "the {$value} skill",

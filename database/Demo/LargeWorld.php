@@ -113,7 +113,7 @@ final class LargeWorld
                 'skill' => 'airframe',
                 'hours' => 2,
                 'zone' => 'whole aircraft',
-                'critical' => false,
+                'independent_inspection' => false,
                 'steps' => [['kind' => 'instruction', 'title' => 'Carry out as the manual says', 'text' => '']],
             ]);
             $rows = [];
@@ -151,7 +151,7 @@ final class LargeWorld
             'limits' => json_encode($limits), 'component' => $engine ? 'engine' : null,
             'phase' => ! $engine && $i === self::ON_ENGINES + 2, 'includes' => '[]',
             'harsh' => $i % 10 === 0 ? '{"salt":0.67,"gravel":0.8,"sand":0.8}' : null,
-            'hours' => $this->random->getInt(1, 20), 'access' => '[]', 'states' => null,
+            'hours' => $this->random->getInt(1, 20), 'access' => '[]', 'configuration' => null,
         ];
     }
 

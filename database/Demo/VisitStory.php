@@ -107,8 +107,8 @@ final readonly class VisitStory
                     'signed_by' => $by->id,
                     'signed_at' => (string) $end,
                     'closed_at' => (string) $end,
-                    'inspected_by' => $card->critical ? $people['tor']->id : null,
-                    'inspected_at' => $card->critical ? (string) $end : null,
+                    'inspected_by' => $card->independent_inspection ? $people['tor']->id : null,
+                    'inspected_at' => $card->independent_inspection ? (string) $end : null,
                     'spent' => round($card->hours * $pace * (0.9 + 0.05 * ($card->id % 5)), 1),
                 ])->save();
             if ($card->finding_id !== null && $card->state === Card::CLOSED) {

@@ -630,8 +630,8 @@ final readonly class World
                 'signed_at' => $at,
                 'closed_at' => $at,
                 'spent' => $each->hours,
-                'inspected_by' => $each->critical ? $certifier->id : null,
-                'inspected_at' => $each->critical ? $at : null,
+                'inspected_by' => $each->independent_inspection ? $certifier->id : null,
+                'inspected_at' => $each->independent_inspection ? $at : null,
             ]);
         }
         Certificate::create([

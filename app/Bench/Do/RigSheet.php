@@ -48,7 +48,7 @@ final readonly class RigSheet implements StepKind
         $no = (int) $step->runs->max('no') + 1;
         $taken = $this->taken($step, $in, 'as_found', $no);
 
-        return Worked::open(...$this->keep($by, $step, $taken), ...$this->begin($by, $step, $no, self::values($taken)));
+        return Worked::open(...$this->commit($by, $step, $taken), ...$this->begin($by, $step, $no, self::values($taken)));
     }
 
     /**
@@ -66,7 +66,7 @@ final readonly class RigSheet implements StepKind
         $values = self::values($taken);
         $solution = $this->solve($step, $values);
         $writes = [
-            ...$this->keep($by, $step, $taken),
+            ...$this->commit($by, $step, $taken),
             static fn() => $run->update(['as_left' => $values]),
             fn() => $this->records->write(
                 $by,
@@ -144,10 +144,10 @@ final readonly class RigSheet implements StepKind
      *
      * @return list<Closure(): mixed>
      */
-    private function keep(Person $by, Step $step, array $taken): array
+    private function commit(Person $by, Step $step, array $taken): array
     {
         return [
-            fn() => $this->readings->keep($by, $step, ...array_values($taken)),
+            fn() => $this->readings->commit($by, $step, ...array_values($taken)),
             // What was found is history; what was left must be good.
             static fn() => Reading::where(['step_id' => $step->id, 'kind' => 'as_found'])->update(['stands' => false]),
         ];

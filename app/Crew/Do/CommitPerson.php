@@ -70,7 +70,7 @@ final readonly class CommitPerson
                 throw Refused::because('Nobody changes their own role. Ask another controller; nothing was changed.');
             }
             $before = $this->rest->ahead($person);
-            $was = $this->kept($person);
+            $was = $this->saved($person);
             $person->fill($as);
             $broken = array_values(array_diff(
                 $this->rest->ahead($person),
@@ -80,7 +80,7 @@ final readonly class CommitPerson
                 throw Refused::because("{$person->name} would have {$broken[0]}. Nothing was changed.");
             }
             $changed = array_filter(
-                $this->kept($person),
+                $this->saved($person),
                 static fn(mixed $v, string $k): bool => $v !== $was[$k],
                 ARRAY_FILTER_USE_BOTH,
             );
@@ -98,7 +98,7 @@ final readonly class CommitPerson
     }
 
     /** @return array<string, mixed> */
-    private function kept(Person $p): array
+    private function saved(Person $p): array
     {
         return [
             'name' => $p->name,

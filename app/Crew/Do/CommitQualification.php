@@ -86,7 +86,7 @@ final readonly class CommitQualification
                     : 0);
             if ($gone === 0) {
                 throw Refused::because(
-                    "{$person->name} has no ".substr(Words::held($kind, $value), 4).'. Nothing was changed.',
+                    "{$person->name} has no ".substr(Words::qualification($kind, $value), 4).'. Nothing was changed.',
                 );
             }
             $this->records->write(

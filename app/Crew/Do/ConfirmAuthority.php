@@ -41,7 +41,7 @@ final readonly class ConfirmAuthority
         $this->records->write($by, 'person.authority_entered', "person:{$person->id}", [
             'kind' => 'authority', 'value' => $value, 'until' => $waiting['valid_until'], 'paper' => $paper,
         ]);
-        $what = Words::held('authority', $value);
+        $what = Words::qualification('authority', $value);
         $this->seconds->tell($by, $person, "{$by->name} entered {$what} for {$person->name}. It waits for you or "
             .'another second person to look at the paper and confirm it.');
     }
@@ -52,7 +52,7 @@ final readonly class ConfirmAuthority
     public function confirm(Person $by, Person $person, string $value, string $stamp, string $pin): void
     {
         $waits = WaitingAuthority::with('person')->firstWhere(['person_id' => $person->id, 'value' => $value]);
-        $what = Words::held('authority', $value);
+        $what = Words::qualification('authority', $value);
         $why = $waits === null
             ? "Nothing waits for a second person here: {$what} was confirmed or taken back meanwhile."
             : match ($waits->notSecond($by, $this->clock->today())) {

@@ -58,7 +58,7 @@ final readonly class ShiftGround
     }
 
     /** What somebody holds for the search, which puts no trainee anywhere. */
-    public function held(Person $person): Qualified
+    public function qualified(Person $person): Qualified
     {
         return $person->trainee ? new Qualified([]) : $person->qualified();
     }

@@ -111,7 +111,7 @@ final readonly class ShiftSlots
                 }
             }
         }
-        if ($card->critical && $ends === $card->planned_end->epoch()) {
+        if ($card->independent_inspection && $ends === $card->planned_end->epoch()) {
             $slots[] = $make(
                 "{$card->id}:duplicate::1",
                 SlotRole::Duplicate,

@@ -51,10 +51,10 @@ final class CrewController
             ));
     }
 
-    #[OA\Post(path: '/api/crew/shift', operationId: 'keepCrew', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'date', 'shift', 'version', 'places'], properties: [new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'places', description: 'person by slot', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))])), responses: [new OA\Response(response: 200, description: 'The shift as it was kept', content: new OA\JsonContent(ref: ShiftView::class))])]
-    public function keep(CrewRequest $request, CommitCrew $keep, ShowShift $read): JsonResponse
+    #[OA\Post(path: '/api/crew/shift', operationId: 'saveCrew', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base', 'date', 'shift', 'version', 'places'], properties: [new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'places', description: 'person by slot', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))])), responses: [new OA\Response(response: 200, description: 'The shift as it was kept', content: new OA\JsonContent(ref: ShiftView::class))])]
+    public function save(CrewRequest $request, CommitCrew $commit, ShowShift $read): JsonResponse
     {
-        $keep(
+        $commit(
             $request->person(),
             $request->base(),
             $request->day(),

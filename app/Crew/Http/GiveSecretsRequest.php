@@ -12,7 +12,7 @@ final class GiveSecretsRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('keep', Person::class);
+        return $this->person()->can('edit', Person::class);
     }
 
     /** @return array<string, string> */

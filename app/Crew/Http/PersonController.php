@@ -28,9 +28,9 @@ final class PersonController
     }
 
     #[OA\Post(path: '/api/people', operationId: 'enterPerson', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['login', 'name', 'stamp', 'role', 'base', 'shift', 'weekdays', 'trainee', 'password', 'pin'], properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'role', type: 'string'), new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'weekdays', type: 'array', items: new OA\Items(type: 'integer')), new OA\Property(property: 'trainee', type: 'boolean'), new OA\Property(property: 'supervisor', type: 'integer', nullable: true), new OA\Property(property: 'leaves', type: 'string', nullable: true), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Who was entered', content: new OA\JsonContent(ref: PersonRoom::class))])]
-    public function enter(PersonRequest $request, CommitPerson $keep, ShowPerson $read): JsonResponse
+    public function enter(PersonRequest $request, CommitPerson $commit, ShowPerson $read): JsonResponse
     {
-        $person = $keep->enter(
+        $person = $commit->enter(
             $request->person(),
             $request->string('login')->value(),
             $request->fields(),
@@ -42,18 +42,18 @@ final class PersonController
     }
 
     #[OA\Post(path: '/api/people/{id}', operationId: 'changePerson', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'name', 'stamp', 'role', 'base', 'shift', 'weekdays', 'trainee'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'role', type: 'string'), new OA\Property(property: 'base', type: 'string'), new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'weekdays', type: 'array', items: new OA\Items(type: 'integer')), new OA\Property(property: 'trainee', type: 'boolean'), new OA\Property(property: 'supervisor', type: 'integer', nullable: true), new OA\Property(property: 'leaves', type: 'string', nullable: true)])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
-    public function change(int $id, PersonRequest $request, CommitPerson $keep, ShowPerson $read): JsonResponse
+    public function change(int $id, PersonRequest $request, CommitPerson $commit, ShowPerson $read): JsonResponse
     {
-        $keep->change($request->person(), Person::findOrFail($id), $request->integer('version'), $request->fields());
+        $commit->change($request->person(), Person::findOrFail($id), $request->integer('version'), $request->fields());
 
         return new JsonResponse($read->one($id, $request->person()));
     }
 
-    #[OA\Post(path: '/api/people/{id}/held', operationId: 'keepHeld', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do', 'kind', 'value', 'paper'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string', enum: ['grant', 'withdraw', 'take_back']), new OA\Property(property: 'kind', type: 'string', enum: ['skill', 'rating', 'authority']), new OA\Property(property: 'value', type: 'string'), new OA\Property(property: 'until', description: 'the last day; none where it does not lapse', type: 'string', nullable: true), new OA\Property(property: 'paper', description: 'what it rests on, or why it is withdrawn', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
-    public function held(
+    #[OA\Post(path: '/api/people/{id}/qualifications', operationId: 'changeQualification', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['version', 'do', 'kind', 'value', 'paper'], properties: [new OA\Property(property: 'version', type: 'integer'), new OA\Property(property: 'do', type: 'string', enum: ['grant', 'withdraw', 'take_back']), new OA\Property(property: 'kind', type: 'string', enum: ['skill', 'rating', 'authority']), new OA\Property(property: 'value', type: 'string'), new OA\Property(property: 'until', description: 'the last day; none where it does not lapse', type: 'string', nullable: true), new OA\Property(property: 'paper', description: 'what it rests on, or why it is withdrawn', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
+    public function qualification(
         int $id,
         QualificationRequest $request,
-        CommitQualification $keep,
+        CommitQualification $commit,
         ShowPerson $read,
     ): JsonResponse {
         $what = [
@@ -62,14 +62,14 @@ final class PersonController
         ];
         $paper = $request->string('paper')->value();
         match ($request->string('do')->value()) {
-            'grant' => $keep->grant(
+            'grant' => $commit->grant(
                 $request->person(),
                 ...$what,
                 until: $request->filled('until') ? Day::parse($request->string('until')->value()) : null,
                 paper: $paper,
             ),
-            'take_back' => $keep->takeBack($request->person(), ...$what, why: $paper),
-            default => $keep->withdraw($request->person(), ...$what, why: $paper),
+            'take_back' => $commit->takeBack($request->person(), ...$what, why: $paper),
+            default => $commit->withdraw($request->person(), ...$what, why: $paper),
         };
 
         return new JsonResponse($read->one($id, $request->person()));
@@ -109,7 +109,7 @@ final class PersonController
         );
     }
 
-    #[OA\Post(path: '/api/people/{id}/held/{value}/confirm', operationId: 'confirmAuthority', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'value', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['stamp', 'pin'], properties: [new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
+    #[OA\Post(path: '/api/people/{id}/qualifications/{value}/confirm', operationId: 'confirmAuthority', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer')), new OA\PathParameter(name: 'value', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['stamp', 'pin'], properties: [new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'As it now stands', content: new OA\JsonContent(ref: PersonRoom::class))])]
     public function confirm(
         int $id,
         string $value,

@@ -22,7 +22,7 @@ final class PersonPolicy
     }
 
     /** Who is entered, as what, and what they hold. */
-    public function keep(Person $person): bool
+    public function edit(Person $person): bool
     {
         return $person->holds(Role::Controller);
     }

@@ -14,7 +14,7 @@ final class PersonRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('keep', Person::class);
+        return $this->person()->can('edit', Person::class);
     }
 
     /** @return array<string, mixed> */

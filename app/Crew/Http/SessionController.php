@@ -97,7 +97,7 @@ final class SessionController
     {
         $may = array_keys(array_filter([
             'bring' => $p->can('bring', Import::class), 'plan' => $p->can('plan', Visit::class),
-            'keep' => $p->can('keep', Fleet::class), 'read' => $p->can('read', Fleet::class),
+            'edit' => $p->can('edit', Fleet::class), 'read' => $p->can('read', Fleet::class),
             'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
         ]));
 

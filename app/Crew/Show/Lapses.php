@@ -36,7 +36,7 @@ final readonly class Lapses
         return ($people === null ? $on : $on->whereIn('person_id', $people))->get()->groupBy('person_id')->toBase();
     }
 
-    public function held(Qualification $q): QualificationView
+    public function view(Qualification $q): QualificationView
     {
         $days = $this->days($q);
         $state = match (true) {
@@ -48,7 +48,7 @@ final readonly class Lapses
         return new QualificationView(
             $q->kind,
             $q->value,
-            Words::held($q->kind, $q->value),
+            Words::qualification($q->kind, $q->value),
             $q->valid_until === null ? null : (string) $q->valid_until,
             $days,
             $state,
@@ -71,9 +71,9 @@ final readonly class Lapses
     {
         $found = [];
         foreach ($p->qualifications as $q) {
-            $view = $this->held($q);
+            $view = $this->view($q);
             if ($view->state !== 'clear') {
-                $what = Words::held($q->kind, $q->value);
+                $what = Words::qualification($q->kind, $q->value);
                 $hits = $this->hits(
                     $on,
                     fn(Assignment $a, Day $day): bool
@@ -103,7 +103,7 @@ final readonly class Lapses
                 null,
                 null,
                 'stop',
-                'has no '.substr(Words::held($kind, $value), 4),
+                'has no '.substr(Words::qualification($kind, $value), 4),
                 $hits,
             );
         }

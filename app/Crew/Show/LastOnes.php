@@ -94,6 +94,6 @@ final readonly class LastOnes
             array_map(strval(...), array_keys($card->needs ?? [$card->skill => 1])),
         );
 
-        return [...$work, ...$card->critical ? [['duplicate', null]] : []];
+        return [...$work, ...$card->independent_inspection ? [['duplicate', null]] : []];
     }
 }

@@ -79,7 +79,7 @@ final readonly class ShowCrew
             $views,
             $this->choices->all(),
             array_values(array_filter(
-                ['rota', 'keep'],
+                ['rota', 'edit'],
                 static fn(string $what): bool => $me->can($what, Person::class),
             )),
             $of === null ? [] : $this->missing($of),
@@ -120,9 +120,9 @@ final readonly class ShowCrew
             $p->trainee,
             $supervisor,
             $this->away($p),
-            array_values($p->qualifications->map($this->lapses->held(...))->all()),
+            array_values($p->qualifications->map($this->lapses->view(...))->all()),
             array_values($p->waitingAuthorities->map(
-                static fn(WaitingAuthority $w): string => Words::held('authority', $w->value),
+                static fn(WaitingAuthority $w): string => Words::qualification('authority', $w->value),
             )->all()),
             $cards,
         );

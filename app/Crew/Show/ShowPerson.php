@@ -70,7 +70,7 @@ final readonly class ShowPerson
             $p->leaves === null ? null : (string) $p->leaves,
             $p->own_pin,
             array_values($p->qualifications->map(fn(Qualification $q): QualificationAsked => new QualificationAsked(
-                $this->lapses->held($q),
+                $this->lapses->view($q),
                 $this->lapses->asking($p, $q, $on),
             ))->all()),
             $this->waiting($p, $me, $names),
@@ -80,7 +80,7 @@ final readonly class ShowPerson
             $this->entries($p, $names),
             $this->choices->all(),
             [
-                ...($me->can('keep', Person::class) ? ['rota', 'keep', ...($me->id === $p->id ? [] : ['held'])] : []),
+                ...($me->can('edit', Person::class) ? ['rota', 'edit', ...($me->id === $p->id ? [] : ['qualify'])] : []),
                 ...($me->can('vouch', Person::class) && ! $p->own_pin
                     && $p->notSecond($me, $this->clock->today()) === null
                     ? ['vouch'] : []),
@@ -99,7 +99,7 @@ final readonly class ShowPerson
 
         return array_values($p->waitingAuthorities->map(fn(WaitingAuthority $w): WaitingView => new WaitingView(
             $w->value,
-            Words::held('authority', $w->value),
+            Words::qualification('authority', $w->value),
             $w->valid_until === null ? null : (string) $w->valid_until,
             $w->paper,
             $names[$w->entered_by] ?? '',
@@ -174,14 +174,14 @@ final readonly class ShowPerson
                     $d['to'],
                 ),
             ),
-            'person.authority_entered' => Words::held($d['kind'], $d['value']).' entered '.$until($d['until'])
+            'person.authority_entered' => Words::qualification($d['kind'], $d['value']).' entered '.$until($d['until'])
                 .", by {$d['paper']}; waits for a second person",
             'person.authority_taken_back'
-                => Words::held($d['kind'], $d['value'])." taken back before it was confirmed: {$d['why']}",
-            'person.granted' => Words::held($d['kind'], $d['value']).' '.$until($d['until']).", by {$d['paper']}",
-            'person.renewed' => Words::held($d['kind'], $d['value']).' '
+                => Words::qualification($d['kind'], $d['value'])." taken back before it was confirmed: {$d['why']}",
+            'person.granted' => Words::qualification($d['kind'], $d['value']).' '.$until($d['until']).", by {$d['paper']}",
+            'person.renewed' => Words::qualification($d['kind'], $d['value']).' '
                 .'renewed '.$until($d['until']).", was {$until($d['was'])}; by {$d['paper']}",
-            'person.withdrawn' => Words::held($d['kind'], $d['value'])." withdrawn: {$d['why']}",
+            'person.withdrawn' => Words::qualification($d['kind'], $d['value'])." withdrawn: {$d['why']}",
             'person.days_set' => ($d['shift'] === null ? $d['why'] : "{$d['shift']} shift, {$d['why']}").", {$d['from']} to {$d['until']}",
             'person.days_cleared' => "the usual week again, {$d['from']} to {$d['until']}",
             'person.secrets_given' => 'a new password and PIN given, until they choose their own',

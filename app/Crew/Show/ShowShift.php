@@ -34,13 +34,13 @@ final readonly class ShowShift
     public function read(string $base, Day $day, string $shift, Person $me): ShiftView
     {
         $ground = $this->ground($base, $day, $shift);
-        $kept = ShiftCrew::with('places')->where(['base' => $base, 'date' => (string) $day, 'shift' => $shift])
+        $saved = ShiftCrew::with('places')->where(['base' => $base, 'date' => (string) $day, 'shift' => $shift])
             ->first();
 
         return $this->view(
             $ground,
-            $kept === null ? $this->assigned($ground) : $kept->places->pluck('person_id', 'slot')->all(),
-            $kept,
+            $saved === null ? $this->assigned($ground) : $saved->places->pluck('person_id', 'slot')->all(),
+            $saved,
             true,
             $me,
         );
@@ -54,7 +54,7 @@ final readonly class ShowShift
     public function propose(string $base, Day $day, string $shift, array $fixed, Person $me): ShiftView
     {
         $ground = $this->ground($base, $day, $shift);
-        $kept = ShiftCrew::firstWhere(['base' => $base, 'date' => (string) $day, 'shift' => $shift]);
+        $saved = ShiftCrew::firstWhere(['base' => $base, 'date' => (string) $day, 'shift' => $shift]);
         // Those already placed stay, as far as they may; the rest is filled around them.
         $places = $ground->standing($fixed);
         $open = array_values(array_filter(
@@ -63,7 +63,7 @@ final readonly class ShowShift
         ));
         $people = $ground->people->map(static fn(Person $p): AssignPerson => AssignPerson::of(
             (string) $p->id,
-            $ground->held($p),
+            $ground->qualified($p),
             max(0.0, $ground->free($p, $places)),
         ))
             ->values()
@@ -87,7 +87,7 @@ final readonly class ShowShift
         return $this->view(
             $ground,
             array_replace($places, array_map(intval(...), $result->assigned)),
-            $kept,
+            $saved,
             $result->proven,
             $me,
         );
@@ -160,7 +160,7 @@ final readonly class ShowShift
     }
 
     /** @param array<array-key, int> $places person by slot */
-    private function view(ShiftGround $ground, array $places, ?ShiftCrew $kept, bool $proven, Person $me): ShiftView
+    private function view(ShiftGround $ground, array $places, ?ShiftCrew $saved, bool $proven, Person $me): ShiftView
     {
         $slots = array_map(fn(ShiftSlot $s): SlotView => $this->slot($ground, $s, $places), $ground->slots);
         $open = array_filter($slots, static fn(SlotView $s): bool => $s->person === null);
@@ -190,8 +190,8 @@ final readonly class ShowShift
             $ground->shift,
             $this->clock->time($ground->from).' to '.$this->clock->time($ground->until),
             $sentence,
-            $kept->version ?? 0,
-            $kept !== null,
+            $saved->version ?? 0,
+            $saved !== null,
             $proven,
             $slots,
             $this->people($ground, $places),

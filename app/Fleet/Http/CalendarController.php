@@ -29,7 +29,7 @@ final readonly class CalendarController
             array_values(
                 CalendarLink::with('person')
                     ->unless(
-                        $request->person()->can('keep', Fleet::class),
+                        $request->person()->can('edit', Fleet::class),
                         static fn($q) => $q->where('person_id', $request->person()->id),
                     )
                     ->orderByDesc('id')
@@ -56,7 +56,7 @@ final readonly class CalendarController
     #[OA\Post(path: '/api/calendar-links/{id}/revoke', operationId: 'revokeCalendarLink', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'Revoked', content: new OA\JsonContent(ref: CalendarLinkView::class))])]
     public function revoke(int $id, ViewRequest $request): JsonResponse
     {
-        Gate::authorize('keep', Fleet::class);
+        Gate::authorize('edit', Fleet::class);
         $link = CalendarLink::with('person')->findOrFail($id);
         $link->revoke($request->person(), $this->clock, $this->records);
 

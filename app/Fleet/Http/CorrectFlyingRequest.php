@@ -12,7 +12,7 @@ final class CorrectFlyingRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('keep', Fleet::class);
+        return $this->person()->can('edit', Fleet::class);
     }
 
     /** @return array<string, string|list<string>> */

@@ -12,7 +12,7 @@ use App\Fleet\Model\Fleet;
 final class FleetPolicy
 {
     /** Enters and corrects flying, moves components, plans. */
-    public function keep(Person $person): bool
+    public function edit(Person $person): bool
     {
         return $person->holds(Role::Controller);
     }

@@ -47,7 +47,7 @@ final class FlyingController
     #[OA\Post(path: '/api/flying-programme', operationId: 'flyingProgramme', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['what'], properties: [new OA\Property(property: 'what', type: 'string', enum: ['flown', 'sectors']), new OA\Property(property: 'fault', type: 'string', enum: FlyingFeed::FAULTS)])), responses: [new OA\Response(response: 200, description: 'What it would change; nothing is saved', content: new OA\JsonContent(ref: ImportView::class))])]
     public function programme(ViewRequest $request, FlyingFeed $feed, BringIn $bring): JsonResponse
     {
-        Gate::authorize('keep', Fleet::class);
+        Gate::authorize('edit', Fleet::class);
         $request->validate(['what' => 'required|in:flown,sectors', 'fault' => 'in:'.implode(',', FlyingFeed::FAULTS)]);
         $sectors = $request->string('what')->value() === 'sectors';
         $text = $sectors
@@ -62,7 +62,7 @@ final class FlyingController
     #[OA\Post(path: '/api/sectors/{id}/cancel', operationId: 'cancelSector', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]
     public function cancel(int $id, ViewRequest $request, FlyingLog $log, ShowFleet $read): JsonResponse
     {
-        Gate::authorize('keep', Fleet::class);
+        Gate::authorize('edit', Fleet::class);
 
         return new JsonResponse($read->aircraft($log->cancel($request->person(), $id)->mark));
     }

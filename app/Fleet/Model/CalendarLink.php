@@ -69,7 +69,7 @@ final class CalendarLink extends Model
     /** Whether whoever made it is still here, and may still make one. */
     public function held(Day $today): bool
     {
-        return ! $this->person->goneOn($today) && $this->person->can('keep', Fleet::class);
+        return ! $this->person->goneOn($today) && $this->person->can('edit', Fleet::class);
     }
 
     public function revoke(Person $by, Clock $clock, Records $records): void

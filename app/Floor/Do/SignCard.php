@@ -82,7 +82,7 @@ final readonly class SignCard
         $card->fill([
             'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now, 'spent' => $spent ?? $card->hours,
             'inspected_by' => $inspected?->done_by, 'inspected_at' => $inspected?->done_at,
-            'state' => $card->critical && $inspected === null ? Card::SIGNED : Card::CLOSED,
+            'state' => $card->independent_inspection && $inspected === null ? Card::SIGNED : Card::CLOSED,
         ]);
         // Whoever signs says that they are gone; the others say so themselves.
         Presence::where(['card_id' => $card->id, 'person_id' => $by->id])->delete();

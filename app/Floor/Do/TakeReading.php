@@ -65,7 +65,7 @@ final readonly class TakeReading
      * Keeps judged readings of one kind, with their tools counted out to the card; earlier ones of the same points no
      * longer stand.
      */
-    public function keep(Person $by, Step $step, Taken ...$taken): void
+    public function commit(Person $by, Step $step, Taken ...$taken): void
     {
         foreach (array_unique(
             array_filter(array_map(static fn(Taken $t): ?Tool => $t->tool, $taken)),

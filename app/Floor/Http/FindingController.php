@@ -66,13 +66,13 @@ final class FindingController
         return new JsonResponse($read->one($finding, $request->person()));
     }
 
-    #[OA\Post(path: '/api/findings/{id}/photos', operationId: 'keepPhoto', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['photo'], properties: [new OA\Property(property: 'photo', type: 'string', format: 'binary')]))), responses: [new OA\Response(response: 200, description: 'The finding with its photo', content: new OA\JsonContent(ref: FindingDetail::class))])]
-    public function photo(int $id, PhotoRequest $request, CommitPhoto $keep, ShowFinding $read): JsonResponse
+    #[OA\Post(path: '/api/findings/{id}/photos', operationId: 'savePhoto', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['photo'], properties: [new OA\Property(property: 'photo', type: 'string', format: 'binary')]))), responses: [new OA\Response(response: 200, description: 'The finding with its photo', content: new OA\JsonContent(ref: FindingDetail::class))])]
+    public function photo(int $id, PhotoRequest $request, CommitPhoto $commit, ShowFinding $read): JsonResponse
     {
         $finding = Finding::findOrFail($id);
         $file = $request->file('photo');
         assert($file instanceof UploadedFile);
-        $keep($request->person(), $finding, $file->getContent());
+        $commit($request->person(), $finding, $file->getContent());
 
         return new JsonResponse($read->one($finding, $request->person()));
     }

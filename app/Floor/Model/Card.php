@@ -43,7 +43,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property string $skill
  * @property float $hours
  * @property string $zone
- * @property bool $critical needs an independent inspection
+ * @property bool $independent_inspection needs an independent inspection
  * @property CardProgress $state
  * @property int $version counts every change, for optimistic locking
  * @property int|null $signed_by
@@ -56,7 +56,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property array<string, int>|null $needs people by skill
  * @property list<array{place: string, who: string}> $positions
  * @property list<string> $panels that must be open for it
- * @property array<string, string>|null $states of the aircraft that it needs
+ * @property array<string, string>|null $configuration of the aircraft that it needs
  * @property list<string> $tools kinds
  * @property list<string> $systems of the aircraft that whoever works it has their hands in
  * @property list<string> $covers what its independent inspection looks at
@@ -112,8 +112,8 @@ final class Card extends Model
         'latest_start' => AsInstant::class,
         'begun_at' => AsInstant::class,
         'closed_at' => AsInstant::class,
-        'critical' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array',
-        'states' => 'array', 'tools' => 'array',
+        'independent_inspection' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array',
+        'configuration' => 'array', 'tools' => 'array',
         'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
     ];
 

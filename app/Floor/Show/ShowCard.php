@@ -120,7 +120,7 @@ final readonly class ShowCard
             $this->floor->hold($card),
             $card->skill,
             $card->zone,
-            $card->critical,
+            $card->independent_inspection,
             $card->covers,
             $card->state->value,
             $card->version,

@@ -122,7 +122,7 @@ final readonly class ShowFloor
         $inspections = $card->steps->where('kind', 'inspection');
         $step = $inspections->first(static fn(Step $s): bool => $s->state !== Step::DONE);
         // An inspection in mid-card, once done, is the card's.
-        if ($step === null && ($inspections->isNotEmpty() || ! $card->critical)) {
+        if ($step === null && ($inspections->isNotEmpty() || ! $card->independent_inspection)) {
             return null;
         }
         $end = $card->planned_end === null

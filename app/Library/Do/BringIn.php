@@ -321,7 +321,7 @@ final readonly class BringIn
                     'harsh',
                     'hours',
                     'access',
-                    'states',
+                    'configuration',
                 ]),
             );
         }
@@ -361,7 +361,7 @@ final readonly class BringIn
             "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; "
                 ."chapter {$item->chapter}; card {$item->template->code}",
         ];
-        foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'states'] as $field) {
+        foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'configuration'] as $field) {
             $value = $item->{$field};
             if ($value !== null && $value !== [] && $value !== false) {
                 $words[] = "{$field} ".(is_array($value) ? implode(

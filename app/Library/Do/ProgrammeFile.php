@@ -38,7 +38,7 @@ final readonly class ProgrammeFile
         'harsh',
         'hours',
         'access',
-        'states',
+        'configuration',
     ];
 
     private const LIMIT = [
@@ -165,7 +165,7 @@ final readonly class ProgrammeFile
                     $type->code, $item->code, $item->title, $item->chapter, $item->rule, $item->rebase,
                     $item->template->code, $item->component, $item->phase ? 'yes' : '', $item->withdrawn ? 'yes' : '',
                     implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours,
-                    implode(' ', $item->access ?? []), self::pairs($item->states ?? []),
+                    implode(' ', $item->access ?? []), self::pairs($item->configuration ?? []),
                     $l['unit'], $l['interval'], $l['threshold'] ?? null,
                     ...array_map(
                         static fn(string $k): mixed => $l['tolerance'][$k] ?? null,
@@ -186,7 +186,7 @@ final readonly class ProgrammeFile
             'rebase' => $item->rebase, 'limits' => $item->limits, 'card' => $item->template->code,
             'component' => $item->component, 'phase' => $item->phase ?: null, 'withdrawn' => $item->withdrawn ?: null,
             'includes' => $item->includes ?: null, 'harsh' => $item->harsh ?: null, 'hours' => $item->hours,
-            'access' => $item->access ?: null, 'states' => $item->states ?: null,
+            'access' => $item->access ?: null, 'configuration' => $item->configuration ?: null,
         ], static fn(mixed $v): bool => $v !== null);
     }
 
@@ -301,7 +301,7 @@ final readonly class ProgrammeFile
             'component' => $row->component ?? null, 'phase' => $row->phase ?? false,
             'withdrawn' => $row->withdrawn ?? false,
             'includes' => $row->includes ?? [], 'harsh' => $array($row->harsh ?? null), 'hours' => $row->hours ?? null,
-            'access' => $row->access ?? [], 'states' => $array($row->states ?? null),
+            'access' => $row->access ?? [], 'configuration' => $array($row->configuration ?? null),
         ]);
     }
 
@@ -352,7 +352,7 @@ final readonly class ProgrammeFile
                 $item->{$field} = preg_split('/\s+/', $row[$field]);
             }
         }
-        foreach (['harsh', 'states'] as $field) {
+        foreach (['harsh', 'configuration'] as $field) {
             if (($row[$field] ?? '') !== '') {
                 $item->{$field} = self::unpair($field, $row[$field]);
             }

@@ -82,7 +82,7 @@ final class LibraryController
                             $t->revision === $t->revisionInForce() ? 'clear' : 'stop',
                             count($t->steps),
                             $t->hours,
-                            $t->critical,
+                            $t->independent_inspection,
                         ),
                 )->all(),
             ),

@@ -24,7 +24,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property string $skill
  * @property float $hours
  * @property string $zone
- * @property bool $critical
+ * @property bool $independent_inspection
  * @property list<array<string, mixed>> $steps
  * @property VisitStage $stage of a visit, see {@see VisitStage}
  * @property string|null $makes `open`, `close`, `raise`, `lower`, `induct`, `safe`, `last`, `fix`: a card that a visit
@@ -32,7 +32,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property array<string, int>|null $needs people by skill; one of its own skill where null
  * @property list<array{place: string, who: string}> $positions of a crew that lifts, tows, moves surfaces or runs
  * engines
- * @property array<string, string>|null $states of the aircraft: power, hydraulics, jacks, fuel
+ * @property array<string, string>|null $configuration of the aircraft: power, hydraulics, jacks, fuel
  * @property array<string, int>|null $parts by number
  * @property string $section of the manual
  * @property list<string> $systems of the aircraft that it touches
@@ -53,11 +53,11 @@ final class CardTemplate extends Model
         'covers' => 'array',
         'fleets' => 'array',
         'steps' => 'array',
-        'critical' => 'boolean',
+        'independent_inspection' => 'boolean',
         'hours' => 'float',
         'needs' => 'array',
         'positions' => 'array',
-        'states' => 'array',
+        'configuration' => 'array',
         'parts' => 'array',
     ];
 

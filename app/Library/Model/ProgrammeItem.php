@@ -33,7 +33,7 @@ use Jorvel\Core\Fleet\Rule;
  * @property array<string, float>|null $harsh factor on its intervals, by condition
  * @property float|null $hours where they differ from its card's
  * @property list<string> $access panels to be opened
- * @property array<string, string>|null $states of the aircraft that it needs: power, jacks, hydraulics
+ * @property array<string, string>|null $configuration of the aircraft that it needs: power, jacks, hydraulics
  * @property-read CardTemplate $template
  */
 final class ProgrammeItem extends Model
@@ -46,7 +46,7 @@ final class ProgrammeItem extends Model
         'harsh' => 'array',
         'hours' => 'float',
         'access' => 'array',
-        'states' => 'array',
+        'configuration' => 'array',
     ];
 
     /** @var array<string, DueItem> never done, by factor */

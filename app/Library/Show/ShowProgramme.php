@@ -44,8 +44,8 @@ final readonly class ShowProgramme
                 ', ',
                 array_map(
                     static fn(string $k, string $v): string => "{$k} {$v}",
-                    array_keys($i->states ?? []),
-                    $i->states ?? [],
+                    array_keys($i->configuration ?? []),
+                    $i->configuration ?? [],
                 ),
             ),
             $i->template->code,

@@ -111,7 +111,7 @@ final readonly class PrintPapers
                 $card->signed_at,
             ),
         );
-        if ($card->critical) {
+        if ($card->independent_inspection) {
             $pdf->entry(
                 'Independent inspection',
                 $card->inspected_by === null ? '______________________' : $this->signature(

@@ -105,7 +105,7 @@ final readonly class Readiness
             (string) $card->id,
             $card->state === Card::CLOSED,
             $card->steps->where('state', '!=', Step::DONE)->count(),
-            $card->critical,
+            $card->independent_inspection,
             array_map(strval(...), $card->performers()),
             $card->inspected_by === null ? null : (string) $card->inspected_by,
             array_values($recheck),

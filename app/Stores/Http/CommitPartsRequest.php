@@ -12,7 +12,7 @@ class CommitPartsRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('keep', Part::class);
+        return $this->person()->can('edit', Part::class);
     }
 
     /** @return array<string, mixed> */

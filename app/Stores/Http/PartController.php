@@ -30,17 +30,17 @@ final readonly class PartController
     }
 
     #[OA\Post(path: '/api/parts', operationId: 'enterPart', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['number', 'title', 'place', 'one_time'], properties: [new OA\Property(property: 'number', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'one_time', type: 'boolean'), new OA\Property(property: 'effectivity', description: 'codes of the tails it fits; none where it fits every tail', type: 'array', items: new OA\Items(type: 'string'), nullable: true)])), responses: [new OA\Response(response: 200, description: 'The part entered', content: new OA\JsonContent(ref: PartRoom::class))])]
-    public function enter(PartRequest $request, CommitPart $keep): JsonResponse
+    public function enter(PartRequest $request, CommitPart $commit): JsonResponse
     {
-        $part = $keep->enter($request->person(), $request->string('number')->value(), $request->fields());
+        $part = $commit->enter($request->person(), $request->string('number')->value(), $request->fields());
 
         return new JsonResponse($this->read->one($part->number, $request->person()));
     }
 
     #[OA\Post(path: '/api/parts/{number}', operationId: 'changePart', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['title', 'place', 'one_time'], properties: [new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'one_time', type: 'boolean'), new OA\Property(property: 'effectivity', type: 'array', items: new OA\Items(type: 'string'), nullable: true)])), responses: [new OA\Response(response: 200, description: 'The part as it now stands', content: new OA\JsonContent(ref: PartRoom::class))])]
-    public function change(string $number, PartRequest $request, CommitPart $keep): JsonResponse
+    public function change(string $number, PartRequest $request, CommitPart $commit): JsonResponse
     {
-        $keep->change($request->person(), Part::where('number', $number)->firstOrFail(), $request->fields());
+        $commit->change($request->person(), Part::where('number', $number)->firstOrFail(), $request->fields());
 
         return new JsonResponse($this->read->one($number, $request->person()));
     }
@@ -62,9 +62,9 @@ final readonly class PartController
     }
 
     #[OA\Post(path: '/api/parts/{number}/orders', operationId: 'orderPart', parameters: [new OA\PathParameter(name: 'number', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['quantity', 'expected'], properties: [new OA\Property(property: 'quantity', type: 'integer'), new OA\Property(property: 'expected', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The part with its order', content: new OA\JsonContent(ref: PartRoom::class))])]
-    public function order(string $number, OrderRequest $request, CommitPart $keep): JsonResponse
+    public function order(string $number, OrderRequest $request, CommitPart $commit): JsonResponse
     {
-        $keep->order(
+        $commit->order(
             $request->person(),
             Part::where('number', $number)->firstOrFail(),
             $request->integer('quantity'),
@@ -75,10 +75,10 @@ final readonly class PartController
     }
 
     #[OA\Post(path: '/api/part-orders/{id}/cancel', operationId: 'cancelOrder', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The part without the order', content: new OA\JsonContent(ref: PartRoom::class))])]
-    public function cancel(int $id, CommitPartsRequest $request, CommitPart $keep): JsonResponse
+    public function cancel(int $id, CommitPartsRequest $request, CommitPart $commit): JsonResponse
     {
         $order = PartOrder::findOrFail($id);
-        $keep->cancel($request->person(), $order);
+        $commit->cancel($request->person(), $order);
 
         return new JsonResponse($this->read->one(Part::findOrFail($order->part_id)->number, $request->person()));
     }

@@ -10,7 +10,7 @@ use App\Crew\Model\Role;
 /** Who keeps the parts: takes goods in, orders, counts and scraps. */
 final class PartPolicy
 {
-    public function keep(Person $person): bool
+    public function edit(Person $person): bool
     {
         return $person->holds(Role::Controller);
     }

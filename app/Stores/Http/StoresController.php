@@ -51,9 +51,9 @@ final class StoresController
     }
 
     #[OA\Post(path: '/api/tools', operationId: 'enterTool', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['code', 'title', 'kind', 'unit', 'resolution', 'uncertainty', 'low', 'high', 'place', 'checked', 'cal_due', 'paper'], properties: [new OA\Property(property: 'code', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'unit', type: 'string'), new OA\Property(property: 'resolution', type: 'number'), new OA\Property(property: 'uncertainty', type: 'number'), new OA\Property(property: 'low', type: 'number'), new OA\Property(property: 'high', type: 'number'), new OA\Property(property: 'place', type: 'string'), new OA\Property(property: 'checked', type: 'string'), new OA\Property(property: 'cal_due', type: 'string'), new OA\Property(property: 'paper', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool entered', content: new OA\JsonContent(ref: ToolRoom::class))])]
-    public function enter(ToolRequest $request, CommitTool $keep, ShowStores $read): JsonResponse
+    public function enter(ToolRequest $request, CommitTool $commit, ShowStores $read): JsonResponse
     {
-        $tool = $keep->enter(
+        $tool = $commit->enter(
             $request->person(),
             $request->fields(),
             Day::parse($request->string('checked')->value()),
@@ -65,12 +65,12 @@ final class StoresController
     }
 
     #[OA\Post(path: '/api/tools/{code}/state', operationId: 'moveTool', parameters: [new OA\PathParameter(name: 'code', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['do', 'why'], properties: [new OA\Property(property: 'do', type: 'string', enum: ['away', 'gone']), new OA\Property(property: 'why', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The tool, away or out of use', content: new OA\JsonContent(ref: ToolRoom::class))])]
-    public function state(string $code, ToolStateRequest $request, CommitTool $keep, ShowStores $read): JsonResponse
+    public function state(string $code, ToolStateRequest $request, CommitTool $commit, ShowStores $read): JsonResponse
     {
         $tool = Tool::where('code', $code)->firstOrFail();
         $request->string('do')->value() === 'away'
-            ? $keep->sendAway($request->person(), $tool, $request->string('why')->value())
-            : $keep->takeOut($request->person(), $tool, $request->string('why')->value());
+            ? $commit->sendAway($request->person(), $tool, $request->string('why')->value())
+            : $commit->takeOut($request->person(), $tool, $request->string('why')->value());
 
         return new JsonResponse($read->one($code, $request->person()));
     }
@@ -78,7 +78,7 @@ final class StoresController
     #[OA\Post(path: '/api/recalls/{id}/rechecks', operationId: 'openRechecks', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The tool with its re-checks open', content: new OA\JsonContent(ref: ToolRoom::class))])]
     public function recheck(int $id, ViewRequest $request, OpenRechecks $open, ShowStores $read): JsonResponse
     {
-        Gate::authorize('keep', Tool::class);
+        Gate::authorize('edit', Tool::class);
         $recall = ToolRecall::with('tool')->findOrFail($id);
         $open($request->person(), $recall);
 

@@ -10,7 +10,7 @@ use App\Crew\Model\Role;
 /** Who keeps the tools: checks them, calls them back, and counts them in. */
 final class ToolPolicy
 {
-    public function keep(Person $person): bool
+    public function edit(Person $person): bool
     {
         return $person->holds(Role::Controller, Role::Inspector, Role::Certifier);
     }

@@ -12,7 +12,7 @@ final class ToolRequest extends RoomRequest
 {
     public function authorize(): bool
     {
-        return $this->person()->can('keep', Tool::class);
+        return $this->person()->can('edit', Tool::class);
     }
 
     /** @return array<string, string> */

@@ -98,7 +98,7 @@ final readonly class ShowParts
                 $f->person->name,
                 $f->stands,
             ))->all()),
-            $me->can('keep', Part::class) ? ['keep'] : [],
+            $me->can('edit', Part::class) ? ['edit'] : [],
         );
     }
 

@@ -204,9 +204,9 @@ final readonly class ShowStores
     private function may(Person $me): array
     {
         return array_keys(array_filter([
-            'keep' => $me->can('keep', Tool::class),
+            'edit' => $me->can('edit', Tool::class),
             'count' => $me->can('count', Tool::class),
-            'parts' => $me->can('keep', Part::class),
+            'parts' => $me->can('edit', Part::class),
         ]));
     }
 }

@@ -212,7 +212,7 @@ final readonly class CreateVisit
                 'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(),
                 'hours' => $item->workHours(),
                 'zone' => $zones[$item->access[0] ?? ''] ?? $item->template->zone, 'panels' => $item->access,
-                'states' => $item->states ?? [],
+                'configuration' => $item->configuration ?? [],
             ], $item->chapter);
         }
     }

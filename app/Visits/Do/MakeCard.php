@@ -18,7 +18,7 @@ final readonly class MakeCard
     private const USUAL = ['assembly', 'torque', 'locking'];
 
     /**
-     * @param array<string, mixed> $own what differs from the template: title, hours, zone, panels, states, item,
+     * @param array<string, mixed> $own what differs from the template: title, hours, zone, panels, configuration, item,
      *   finding
      * @param string|null $chapter of the system that is worked on, where it is not the template's
      */
@@ -36,7 +36,7 @@ final readonly class MakeCard
             ?? ($template->makes === null
                 ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter)
                 : []);
-        $critical = $own['critical'] ?? $template->critical || $covers !== [] || in_array(
+        $independent = $own['independent_inspection'] ?? $template->independent_inspection || $covers !== [] || in_array(
             'inspection',
             array_column($template->steps, 'kind'),
             true,
@@ -49,11 +49,11 @@ final readonly class MakeCard
             'stage' => $template->stage, 'makes' => $template->makes, 'needs' => $template->people(),
             'positions' => $template->positions, 'tools' => $template->toolKinds(),
             ...$own,
-            'critical' => $critical, 'covers' => $critical && $covers === [] ? self::USUAL : $covers,
+            'independent_inspection' => $independent, 'covers' => $independent && $covers === [] ? self::USUAL : $covers,
             'systems' => $own['systems'] ?? self::systems($visit, $template, $chapter), 'panels' => $panels,
-            'states' => [
-                ...$template->states ?? [],
-                ...$own['states'] ?? [],
+            'configuration' => [
+                ...$template->configuration ?? [],
+                ...$own['configuration'] ?? [],
             ] ?: null,
         ]);
         Step::insert($template->stepRows($card->id));

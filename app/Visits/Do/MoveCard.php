@@ -245,7 +245,7 @@ final readonly class MoveCard
         $begins = $card->planned_start;
         $waited = $to !== null && $to->isBefore($begins) && $begins->epoch() - $to->epoch() >= 1800
             ? " {$card->number} cannot begin sooner than ".$this->clock->local($begins)
-            .': what it waits for, its people or its states are not there.'
+            .': what it waits for, its people or its configuration are not there.'
             : '';
         return VisitWords::effect($was, $exit, $this->clock->local(...)).$waited;
     }

@@ -123,7 +123,7 @@ final readonly class PlanVisit
         try {
             $ask = $this->ask($visit, $from);
         } catch (Refused $e) {
-            DB::transaction(fn() => $this->keep($visit, ['problem' => $e->getMessage()], $from, null, $why));
+            DB::transaction(fn() => $this->commit($visit, ['problem' => $e->getMessage()], $from, null, $why));
 
             return;
         }
@@ -150,7 +150,7 @@ final readonly class PlanVisit
         DB::transaction(function () use ($visit, $ask, $result, $by, $why, $from): void {
             self::write($ask, $result);
             $exit = $result->makespan() === 0 ? null : $ask->hours->ends($result->makespan());
-            $this->keep(
+            $this->commit(
                 $visit,
                 ['exit' => $exit === null ? null : (string) $exit],
                 $from ?? $this->clock->now(),
@@ -191,7 +191,7 @@ final readonly class PlanVisit
     }
 
     /** @param array<string, mixed> $result */
-    private function keep(Visit $visit, array $result, Instant $at, ?Instant $exit, string $why): void
+    private function commit(Visit $visit, array $result, Instant $at, ?Instant $exit, string $why): void
     {
         $plan = VisitPlan::firstOrNew(['visit_id' => $visit->id], ['version' => 0]);
         $plan->fill(['version' => $plan->version + 1, 'result' => $result, 'made_at' => (string) $at])->save();
@@ -250,7 +250,7 @@ final readonly class PlanVisit
             )),
             $zone,
             $zone === null ? 0 : min($heads, $zones[$zone]),
-            $card->states ?? [],
+            $card->configuration ?? [],
             max(
                 $before === null ? 0 : $hours->at($before),
                 isset($suppose['stays']) ? $hours->at($suppose['stays']) : 0,
@@ -274,7 +274,7 @@ final readonly class PlanVisit
         return array_keys(array_filter(
             $cards->all(),
             static fn(Card $c): bool
-                => in_array($c->makes, ['raise', 'lower'], true) || ($c->states['jacks'] ?? null) === 'on',
+                => in_array($c->makes, ['raise', 'lower'], true) || ($c->configuration['jacks'] ?? null) === 'on',
         ));
     }
 }

@@ -43,7 +43,7 @@ final readonly class VisitFrame
                 $made[$makes] = true;
             }
         };
-        $raised = $cards->contains(static fn(Card $c): bool => ($c->states['jacks'] ?? null) === 'on');
+        $raised = $cards->contains(static fn(Card $c): bool => ($c->configuration['jacks'] ?? null) === 'on');
         if ($raised || $cards->sum('hours') >= (float) config('jorvel.whole_visit_hours')) {
             array_map($add, ['induct', 'safe', 'last']);
         }
@@ -84,7 +84,7 @@ final readonly class VisitFrame
             (string) $c->id,
             $c->stage,
             $c->panels,
-            $c->states['jacks'] ?? null,
+            $c->configuration['jacks'] ?? null,
             in_array($c->makes, ['induct', 'safe', 'last', 'fix', 'recheck'], true) ? null : $c->makes,
             $c->finding === null ? [] : [(string) $c->finding->card_id],
         ))->all()));

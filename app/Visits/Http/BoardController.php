@@ -35,7 +35,7 @@ final class BoardController
             nullable: true,
         ),
         new OA\Property(property: 'version', description: 'of the board that was looked at', type: 'integer'),
-        new OA\Property(property: 'keep', description: 'false only shows it', type: 'boolean'),
+        new OA\Property(property: 'save', description: 'false only shows it', type: 'boolean'),
         new OA\Property(
             property: 'tighten',
             description: 'the others close up, where that lets it leave sooner',
@@ -51,7 +51,7 @@ final class BoardController
         ];
 
         return new JsonResponse(
-            $request->boolean('keep') ? $move($request->person(), ...$asked) : $move->preview(...$asked),
+            $request->boolean('save') ? $move($request->person(), ...$asked) : $move->preview(...$asked),
         );
     }
 

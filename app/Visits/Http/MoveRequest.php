@@ -22,7 +22,7 @@ final class MoveRequest extends RoomRequest
             'card' => 'required|integer',
             'slot' => 'present|nullable|numeric|min:0|max:100000',
             'version' => 'required|integer',
-            'tighten' => 'sometimes|boolean', 'keep' => 'required|boolean',
+            'tighten' => 'sometimes|boolean', 'save' => 'required|boolean',
         ];
     }
 }

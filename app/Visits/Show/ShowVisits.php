@@ -136,7 +136,7 @@ final readonly class ShowVisits
             $card->number,
             $card->title,
             $card->state->value,
-            $card->critical,
+            $card->independent_inspection,
             $card->skill,
             $card->hours,
             $card->zone,

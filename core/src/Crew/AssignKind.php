@@ -26,7 +26,7 @@ final class AssignKind implements Kind
             'people',
             static fn(Input $p): AssignPerson => AssignPerson::of(
                 $p->string('id'),
-                self::held($p),
+                self::qualified($p),
                 $p->number('hours'),
             ),
         );
@@ -44,7 +44,7 @@ final class AssignKind implements Kind
     }
 
     /** One date by name serves whatever bears that name: a skill, a type or an authority. */
-    private static function held(Input $person): Qualified
+    private static function qualified(Input $person): Qualified
     {
         $until = $person->object('valid_until');
         $held = [];

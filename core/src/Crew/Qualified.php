@@ -10,9 +10,9 @@ use Jorvel\Core\Shared\Day;
 final readonly class Qualified
 {
     /**
-     * @param array<string, Day|null> $held by `skill:airframe`, `rating:SKV`, `authority:perform`; null does not lapse
+     * @param array<string, Day|null> $until by `skill:airframe`, `rating:SKV`, `authority:perform`; null does not lapse
      */
-    public function __construct(private array $held) {}
+    public function __construct(private array $until) {}
 
     /**
      * Why this person does not fit a slot on a day; null when they do.
@@ -35,12 +35,12 @@ final readonly class Qualified
             $wanted["skill:{$skill}"] = 'no_skill';
         }
         foreach ($wanted as $key => $lack) {
-            if (! array_key_exists($key, $this->held)) {
+            if (! array_key_exists($key, $this->until)) {
                 return $lack;
             }
         }
         foreach (array_keys($wanted) as $key) {
-            $until = $this->held[$key];
+            $until = $this->until[$key];
             if ($until !== null && $until->number < $on->number) {
                 return 'expired:'.explode(':', $key, 2)[1];
             }
@@ -50,12 +50,12 @@ final readonly class Qualified
     }
 
     /**
-     * Until when something held stands; null when it does not lapse or is not held.
+     * Until when a qualification is valid; null when it does not lapse or is not there.
      *
      * @pure
      */
     public function until(string $kind, string $value): ?Day
     {
-        return $this->held["{$kind}:{$value}"] ?? null;
+        return $this->until["{$kind}:{$value}"] ?? null;
     }
 }

@@ -137,7 +137,7 @@ class Queue {
     }
 
     /** Keeps one more, behind all others, under the key it was first sent with. */
-    keep(key: string, who: number, card: Schemas['CardView'], title: string, one: New<Waiting>): void {
+    add(key: string, who: number, card: Schemas['CardView'], title: string, one: New<Waiting>): void {
         const at = `${new Date().toISOString()} ${String(this.list.length).padStart(4, '0')}`;
         this.set([
             ...this.list,

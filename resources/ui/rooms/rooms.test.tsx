@@ -170,7 +170,7 @@ describe('a manual', () => {
         method: '',
         fleets: [],
         marked: true,
-        heldAt: false,
+        stays: false,
         proposed: 'both engines',
         mayBoth: true,
         stepsNow: ['Run one'],
@@ -194,7 +194,7 @@ describe('a manual', () => {
         passages: [{ section: '76-22', title: 'Change-over', state: 'changed', old: '', now: '', pieces: [] }],
         templates: [
             template(1),
-            template(2, { marked: false, reread: 'Tor: read', heldAt: true, fleets: ['coast'], pieces: [] }),
+            template(2, { marked: false, reread: 'Tor: read', stays: true, fleets: ['coast'], pieces: [] }),
         ],
         cards: [
             {
@@ -252,7 +252,7 @@ describe('a manual', () => {
         expect(words).toContain('The revision brings a method for it: both engines .');
         expect(words).toContain('its template comes first');
         expect(words.match(/Accept it/g)).toHaveLength(1);
-        expect(words).toContain('held there');
+        expect(words).toContain('stays there');
         expect(words).toContain('Read again by Tor: read');
         expect(html).toContain('aria-label="Answer"');
     });
@@ -305,7 +305,7 @@ describe('Stores', () => {
         const { html, words } = drawn(
             <Tool />,
             ['stores', 'CT-03'],
-            room(['keep'], 3),
+            room(['edit'], 3),
             '/stores/tools/CT-03',
             '/stores/tools/:code',
         );
@@ -316,7 +316,7 @@ describe('Stores', () => {
         }
         expect(html).toContain('href="/floor/42"');
         expect(
-            drawn(<Tool />, ['stores', 'CT-03'], room(['keep'], 1), '/stores/tools/CT-03', '/stores/tools/:code').words,
+            drawn(<Tool />, ['stores', 'CT-03'], room(['edit'], 1), '/stores/tools/CT-03', '/stores/tools/:code').words,
         ).toContain('Open the re-check');
         expect(
             drawn(<Tool />, ['stores', 'CT-03'], room([], 3), '/stores/tools/CT-03', '/stores/tools/:code').words,
@@ -352,7 +352,7 @@ describe('people', () => {
         trainee: false,
         supervisor: null,
         away: [{ from: '2026-05-11', until: '2026-05-15', shift: null, why: 'leave' }],
-        held: [held('engine', 27, 'watch')],
+        qualifications: [held('engine', 27, 'watch')],
         waiting: [],
         cards: 2,
     };
@@ -396,11 +396,11 @@ describe('people', () => {
         supervisorId: null,
         leaves: '2026-08-31',
         ownPin: false,
-        held: [
-            { held: held('engine', 27, 'watch'), asked: [hit] },
-            { held: held('airframe', null, 'clear'), asked: [] },
-            { held: held('avionics', 900, 'clear'), asked: [] },
-            { held: held('hydraulics', -3, 'stop', { paper: '' }), asked: [] },
+        qualifications: [
+            { qualification: held('engine', 27, 'watch'), asked: [hit] },
+            { qualification: held('airframe', null, 'clear'), asked: [] },
+            { qualification: held('avionics', 900, 'clear'), asked: [] },
+            { qualification: held('hydraulics', -3, 'stop', { paper: '' }), asked: [] },
         ],
         lapses: [lapse(27, { hits: [hit] })],
         rest: ['only 8 h of rest before Fri 8 May 06:00, at least 11 h are due'],
@@ -439,7 +439,7 @@ describe('people', () => {
             lapse(null, { value: 'b', state: 'stop' }),
             lapse(90, { value: 'c' }),
         ];
-        const { html, words } = drawn(<Crew />, ['crew'], crew(list, ['rota', 'keep']));
+        const { html, words } = drawn(<Crew />, ['crew'], crew(list, ['rota', 'edit']));
         expect(words).toMatch(
             /004-01 12-month check, to work on 9 Jun[^:]*004-02 12-month check, to inspect on 9 Jun *: nobody else can/,
         );
@@ -448,7 +448,7 @@ describe('people', () => {
                 Number(m[1]),
             ),
         ).toEqual([81, 0, 0, 180]);
-        expect(['27 d', 'past', 'not held', '90 d'].every((w) => words.includes(w))).toBe(true);
+        expect(['27 d', 'past', 'missing', '90 d'].every((w) => words.includes(w))).toBe(true);
         expect(html).toContain('href="/floor/9"');
         expect(html).toContain('href="/crew/people/7"');
         expect(words).toContain('Enter somebody');

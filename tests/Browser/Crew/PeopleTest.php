@@ -48,7 +48,7 @@ final class PeopleTest extends BrowserCase
                     [$ines->find('input[name="until"]'), $until],
                 );
             $ines->type('paper', 'file T90, sheet 1')->press('Enter it', '//form')
-                ->find("[data-held=\"{$kind}:{$value}\"]");
+                ->find("[data-qualification=\"{$kind}:{$value}\"]");
         }
         $ines->see('Petra Lund loses the authority to work cards in 15 days; no planned card is hit.');
 
@@ -71,7 +71,7 @@ final class PeopleTest extends BrowserCase
             ->until(static fn(): bool => ! str_contains($petra->text(), 'Your PIN was given'));
         self::assertSame(1, self::number("select own_pin from people where id = {$id}"));
 
-        $ines->press('Renew', '//li[@data-held="authority:perform"]')
+        $ines->press('Renew', '//li[@data-qualification="authority:perform"]')
             ->press('withdraw')->type('paper', 'left the course')->press('Withdraw it', '//form')
             ->see('holds no authority');
         $ines->see('the authority to work cards withdrawn: left the course');

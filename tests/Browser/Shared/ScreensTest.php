@@ -48,7 +48,7 @@ final class ScreensTest extends BrowserCase
         yield 'bays' => ['/visits/bays', '[data-bay]'];
         yield 'phases' => ['/visits/phases', 'h3'];
         yield 'Crew' => ['/crew', 'table'];
-        yield 'one person' => ['/crew/people/2', '[data-held]'];
+        yield 'one person' => ['/crew/people/2', '[data-qualification]'];
         yield 'one part' => ['/stores/parts/JV-3242-11', '[data-batch]'];
         yield 'a shift' => ['/crew/shift', '[data-slot]'];
         yield 'Floor' => ['/floor', '[data-card]'];

@@ -42,7 +42,7 @@ final class CrewTest extends WorldCase
     {
         $now = $this->shift();
         self::assertGreaterThan(5, count($now['slots']));
-        self::assertFalse($now['kept']);
+        self::assertFalse($now['saved']);
         $filled = $this->as('ines', 'POST', 'crew/shift/propose', [...self::SHIFT, 'places' => self::places($now)])
             ->assertOk()->json();
         foreach (self::places($now) as $slot => $person) {
@@ -72,7 +72,7 @@ final class CrewTest extends WorldCase
         }
         self::assertFalse(ShiftCrew::query()->exists(), 'a proposal saves nothing');
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => self::places($filled)])
-            ->assertOk()->assertJsonPath('kept', true)->assertJsonPath('version', 1);
+            ->assertOk()->assertJsonPath('saved', true)->assertJsonPath('version', 1);
         $this->as('ines', 'POST', 'crew/shift', [...self::SHIFT, 'version' => 0, 'places' => []])->assertStatus(409);
         foreach (self::places($filled) as $slot => $person) {
             if (! str_starts_with($slot, 'v')) {

@@ -57,7 +57,7 @@ final class PeopleTest extends WorldCase
             [$room['login'], $room['weekdays'], $room['ownPin'], $room['sentence']],
         );
         foreach ([['skill', 'airframe', null], ['rating', 'OLN', '2027-03-31'], ['authority', 'perform', '2026-12-31']] as [$kind, $value, $until]) {
-            $room = $this->as('ines', 'POST', "people/{$id}/held", [
+            $room = $this->as('ines', 'POST', "people/{$id}/qualifications", [
                 'version' => $room['version'], 'do' => 'grant', 'kind' => $kind, 'value' => $value, 'until' => $until,
                 'paper' => 'file T90, sheet 1',
             ])->assertOk()->json();
@@ -175,7 +175,7 @@ final class PeopleTest extends WorldCase
     public function test_a_renewal_takes_a_lapse_away_and_a_withdrawal_names_the_cards_it_hits(): void
     {
         $sanne = $this->person('sanne');
-        $held = fn(array $body) => $this->as('ines', 'POST', "people/{$sanne->id}/held", [
+        $held = fn(array $body) => $this->as('ines', 'POST', "people/{$sanne->id}/qualifications", [
             'version' => $sanne->refresh()->version, 'kind' => 'rating', 'value' => 'OLN', 'paper' => 'course 12',
             ...$body,
         ]);
@@ -193,8 +193,8 @@ final class PeopleTest extends WorldCase
             'the OLN rating renewed until 2028-06-07, was until 2026-06-07; by course 12',
             $room['entries'][0]['said'],
         );
-        $asked = array_column($room['held'], 'asked');
-        $rating = array_search('OLN', array_column(array_column($room['held'], 'held'), 'value'), true);
+        $asked = array_column($room['qualifications'], 'asked');
+        $rating = array_search('OLN', array_column(array_column($room['qualifications'], 'qualification'), 'value'), true);
         self::assertSame(['004-01', '004-02'], array_column($asked[$rating], 'number'));
         $room = $held(['do' => 'withdraw', 'paper' => 'failed the check'])->assertOk()->json();
         self::assertSame(['has no OLN rating'], $lapses());
@@ -227,7 +227,7 @@ final class PeopleTest extends WorldCase
     public function test_what_cannot_be_held(string $login, array $wrong, string $why): void
     {
         $before = Qualification::count();
-        $response = $this->as('ines', 'POST', "people/{$this->person($login)->id}/held", [
+        $response = $this->as('ines', 'POST', "people/{$this->person($login)->id}/qualifications", [
             'version' => 0, 'do' => 'grant', 'kind' => 'skill', 'value' => 'avionics', 'until' => null,
             'paper' => 'p', ...$wrong,
         ]);

@@ -53,7 +53,7 @@ final class SecondPersonTest extends WorldCase
     {
         $runa = $this->person('runa');
         $this->as('ines', 'POST', "people/{$runa->id}/secrets", self::GIVEN)->assertOk()
-            ->assertJsonPath('may', ['rota', 'keep', 'held']);
+            ->assertJsonPath('may', ['rota', 'edit', 'qualify']);
         // What ines can do, alone: sign in with the password she gave, and guess.
         self::assertStringContainsString('takes a code from a second person', $this->choose('runa', []));
         self::assertStringContainsString('no code for you', $this->choose('runa', ['code' => '12345678']));
@@ -117,12 +117,12 @@ final class SecondPersonTest extends WorldCase
     public function test_nobody_alone_gives_the_authority_to_judge_the_work_of_others(): void
     {
         $oda = $this->person('oda');
-        $enter = fn(string $value, string $until): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/held", [
+        $enter = fn(string $value, string $until): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/qualifications", [
             'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
             'until' => $until, 'paper' => 'PD 12',
         ]);
         $confirm = fn(string $who, string $stamp, string $pin, string $value = 'duplicate'): TestResponse
-            => $this->as($who, 'POST', "people/{$oda->id}/held/{$value}/confirm", ['stamp' => $stamp, 'pin' => $pin]);
+            => $this->as($who, 'POST', "people/{$oda->id}/qualifications/{$value}/confirm", ['stamp' => $stamp, 'pin' => $pin]);
         $holds = static fn(): ?string => Qualification::where([
             'person_id' => $oda->id, 'kind' => 'authority', 'value' => 'duplicate',
         ])->toBase()->value('valid_until');
@@ -152,7 +152,7 @@ final class SecondPersonTest extends WorldCase
         // Renewed, it stands to its old day until the second person has seen the paper; taken back, it waits no more.
         $enter('duplicate', '2028-03-31')->assertOk();
         self::assertSame('2027-03-31', $holds());
-        $end = fn(string $do): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/held", [
+        $end = fn(string $do): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/qualifications", [
             'version' => $oda->refresh()->version, 'do' => $do, 'kind' => 'authority', 'value' => 'duplicate',
             'paper' => 'wrong person',
         ]);

@@ -75,7 +75,7 @@ final class SignatureTest extends WorldCase
             DB::table('tool_loans')->where('card_id', $card->id)
                 ->update(['in_at' => '2026-05-05T12:00:00Z', 'in_by' => 2]);
             $card->update([
-                'critical' => true,
+                'independent_inspection' => true,
                 'covers' => ['leak'],
                 ...$door === 'inspect' ? [
                     'state' => Card::SIGNED,

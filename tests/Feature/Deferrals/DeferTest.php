@@ -54,7 +54,7 @@ final class DeferTest extends WorldCase
         DB::table('card_waits')->where('card_id', $card->id)->delete();
         $this->assign($card, 'oda')->assertOk();
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
-        $card->update(['critical' => false]);
+        $card->update(['independent_inspection' => false]);
         $this->as('oda', 'POST', "cards/{$card->id}/sign", [
             'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741',
         ])->assertOk();

@@ -76,7 +76,7 @@ final class FindingTest extends WorldCase
         );
         // A finding on another system than its card's: its fix is inspected as that system is.
         $zones = Card::where('title', 'Phase 2 zones: forward fuselage')->where('state', 'open')->firstOrFail();
-        self::assertFalse($zones->critical);
+        self::assertFalse($zones->independent_inspection);
         $this->as('ines', 'POST', "cards/{$zones->id}/findings", [
             'place' => 'forward fuselage, quadrant', 'extent' => 'cable off its groove', 'chapter' => '27-30',
         ])->assertOk();
@@ -84,7 +84,7 @@ final class FindingTest extends WorldCase
         $this->as('ines', 'POST', "findings/{$found->id}/card", ['hours' => 2])->assertCreated();
         $fix = Card::where('finding_id', $found->id)->firstOrFail();
         self::assertSame([true, ['assembly', 'locking', 'free and full movement'], '27-30'], [
-            $fix->critical, $fix->covers, $fix->chapter(),
+            $fix->independent_inspection, $fix->covers, $fix->chapter(),
         ]);
         self::assertSame('53', $zones->chapter(), 'as its item has it, not the template of all such inspections');
         $bad = [

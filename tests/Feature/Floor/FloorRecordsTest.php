@@ -173,7 +173,7 @@ final class FloorRecordsTest extends WorldCase
             static fn(self $t): array => [
                 'ines',
                 'POST',
-                "people/{$t->person('oda')->id}/held",
+                "people/{$t->person('oda')->id}/qualifications",
                 ['version' => 0, 'do' => 'grant', 'kind' => 'skill', 'value' => 'avionics', 'paper' => 'p'],
             ],
             'person.granted',
@@ -184,7 +184,7 @@ final class FloorRecordsTest extends WorldCase
             static fn(self $t): array => [
                 'ines',
                 'POST',
-                "people/{$t->person('oda')->id}/held",
+                "people/{$t->person('oda')->id}/qualifications",
                 ['version' => 0, 'do' => 'grant', 'kind' => 'skill', 'value' => 'engine', 'paper' => 'p'],
             ],
             'person.renewed',
@@ -195,7 +195,7 @@ final class FloorRecordsTest extends WorldCase
             static fn(self $t): array => [
                 'ines',
                 'POST',
-                "people/{$t->person('oda')->id}/held",
+                "people/{$t->person('oda')->id}/qualifications",
                 ['version' => 0, 'do' => 'withdraw', 'kind' => 'skill', 'value' => 'engine', 'paper' => 'p'],
             ],
             'person.withdrawn',

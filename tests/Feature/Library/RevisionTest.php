@@ -220,7 +220,7 @@ final class RevisionTest extends WorldCase
         $template = $this->template();
         $card = $this->held();
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('ivo')->id]);
-        $card->update(['state' => Card::CLOSED, 'critical' => false]);
+        $card->update(['state' => Card::CLOSED, 'independent_inspection' => false]);
         $codes = fn(): array
             => array_column($this->as('wenna', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
         self::assertContains('revision_stale', $codes());

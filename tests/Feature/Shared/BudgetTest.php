@@ -75,7 +75,7 @@ final class BudgetTest extends WorldCase
             'card' => $moved->id,
             'slot' => 40,
             'version' => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version'),
-            'keep' => $keep,
+            'save' => $keep,
         ])->assertOk();
         $this->person('ines');
         if ($act === 'compare' || $act === 'start') {

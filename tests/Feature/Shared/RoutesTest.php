@@ -59,9 +59,9 @@ final class RoutesTest extends WorldCase
             'GET visits/1/progress' => self::EVERYBODY, 'POST findings/{finding}/card' => ['ines'],
             'GET crew' => self::EVERYBODY, 'GET crew/shift' => self::EVERYBODY, 'POST crew/shift/propose' => ['ines'],
             'POST crew/shift' => ['ines'], 'POST crew/2/days' => ['ines'], 'POST people' => ['ines'],
-            'GET people/2' => self::EVERYBODY, 'POST people/2' => ['ines'], 'POST people/2/held' => ['ines'],
+            'GET people/2' => self::EVERYBODY, 'POST people/2' => ['ines'], 'POST people/2/qualifications' => ['ines'],
             'POST people/2/secrets' => ['ines'], 'POST people/2/code' => ['ines', 'tor'],
-            'POST people/2/held/duplicate/confirm' => ['ines', 'tor'],
+            'POST people/2/qualifications/duplicate/confirm' => ['ines', 'tor'],
             'GET floor' => self::EVERYBODY, "GET {$card}" => self::EVERYBODY,
             "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY,
             "POST {$card}/sign" => ['oda'],
@@ -217,6 +217,6 @@ final class RoutesTest extends WorldCase
         ])->assertStatus(429);
         $this->postJson('/api/sign-in', ['login' => 'ines', 'password' => 'hangar-demo'], [
             'Referer' => 'http://localhost',
-        ])->assertOk()->assertJsonPath('may', ['bring', 'plan', 'keep', 'read', 'defer']);
+        ])->assertOk()->assertJsonPath('may', ['bring', 'plan', 'edit', 'read', 'defer']);
     }
 }

@@ -38,7 +38,7 @@ final class StoresTest extends WorldCase
         self::assertSame(2, Recheck::count(), 'opened once');
         $card = Card::with(['steps', 'visit'])->findOrFail($after['aircraft'][0]['cards'][0]['byCardId']);
         self::assertSame(['Re-check after CT-03: Elevator cable tension and travel', true], [
-            $card->title, $card->critical,
+            $card->title, $card->independent_inspection,
         ]);
         self::assertSame(['caution', 'measurement', 'measurement'], $card->steps->pluck('kind')->all());
         self::assertSame(

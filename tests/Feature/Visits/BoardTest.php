@@ -48,7 +48,7 @@ final class BoardTest extends WorldCase
     private function move(int $card, ?float $slot, int $version, bool $keep): TestResponse
     {
         return $this->as('ines', 'POST', 'visits/1/board/move', [
-            'card' => $card, 'slot' => $slot, 'version' => $version, 'keep' => $keep,
+            'card' => $card, 'slot' => $slot, 'version' => $version, 'save' => $keep,
         ]);
     }
 
@@ -64,7 +64,7 @@ final class BoardTest extends WorldCase
         return $open[0];
     }
 
-    /** What the planner promises holds on what it wrote: waits, states, people and the bay, on real hours. */
+    /** What the planner promises holds on what it wrote: waits, configuration, people and the bay, on real hours. */
     public function test_the_demo_plan_can_be_worked(): void
     {
         $cards = Card::with('waitsFor')->where('visit_id', 1)->whereIn('state', [Card::OPEN, Card::IN_WORK])->get();
@@ -82,8 +82,8 @@ final class BoardTest extends WorldCase
             }
             foreach ($cards as $other) {
                 $clash = array_filter(
-                    array_intersect_key($card->states ?? [], $other->states ?? []),
-                    static fn(string $v, string $k): bool => $other->states[$k] !== $v,
+                    array_intersect_key($card->configuration ?? [], $other->configuration ?? []),
+                    static fn(string $v, string $k): bool => $other->configuration[$k] !== $v,
                     ARRAY_FILTER_USE_BOTH,
                 );
                 self::assertTrue(
@@ -105,7 +105,7 @@ final class BoardTest extends WorldCase
         }
         $lift = $cards->firstOrFail('makes', 'lower');
         self::assertGreaterThanOrEqual(
-            $cards->filter(static fn(Card $c): bool => ($c->states['jacks'] ?? null) === 'on')->max('planned_end'),
+            $cards->filter(static fn(Card $c): bool => ($c->configuration['jacks'] ?? null) === 'on')->max('planned_end'),
             $lift->planned_start,
         );
     }
@@ -181,14 +181,14 @@ final class BoardTest extends WorldCase
             array_column(self::cards($after), 'from', 'id'),
             'what was shown is what stands',
         );
-        self::assertStringStartsWith('not before ', self::cards($after)[$card['id']]['held']);
+        self::assertStringStartsWith('not before ', self::cards($after)[$card['id']]['pinned']);
         self::assertSame(1, DB::table('records')->where('what', 'card.moved')->count());
         $this->move($card['id'], $slot, $board['version'], true)->assertStatus(409)
             ->assertJsonPath('current', $after['version']);
         $free = $this->move($card['id'], null, $after['version'], true)->assertOk()->json();
-        self::assertNull(self::cards($free)[$card['id']]['held']);
+        self::assertNull(self::cards($free)[$card['id']]['pinned']);
         $sooner = $this->move($card['id'], max(0.0, $card['from'] - 20), $free['version'], true)->assertOk()->json();
-        self::assertSame('put before others by the controller', self::cards($sooner)[$card['id']]['held']);
+        self::assertSame('put before others by the controller', self::cards($sooner)[$card['id']]['pinned']);
         self::assertTrue(app(Records::class)->verify()['broken'] === null);
     }
 
@@ -202,7 +202,7 @@ final class BoardTest extends WorldCase
         $this->move($work->id, 300, $version, false)->assertStatus(422);
         $this->move(Card::where('visit_id', 3)->firstOrFail()->id, 300, $version, false)->assertStatus(422)
             ->assertJsonPath('message', 'This card is not of this visit.');
-        $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $work->id, 'version' => $version, 'keep' => false])
+        $this->as('ines', 'POST', 'visits/1/board/move', ['card' => $work->id, 'version' => $version, 'save' => false])
             ->assertStatus(422)->assertJsonValidationErrors('slot');
     }
 
@@ -395,7 +395,7 @@ final class BoardTest extends WorldCase
         $this->as('ines', 'POST', 'findings/1/card', ['hours' => 0])->assertStatus(422);
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
         $this->assign($card, 'oda')->assertOk();
-        $card->update(['critical' => false]);
+        $card->update(['independent_inspection' => false]);
         $this->as('oda', 'POST', "cards/{$card->id}/sign", [
             'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741', 'spent' => 7.5,
         ])->assertOk();

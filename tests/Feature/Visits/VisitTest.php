@@ -39,8 +39,8 @@ final class VisitTest extends WorldCase
             $template = $card->template;
             self::assertSame(array_column($template->steps, 'title'), $card->steps->pluck('title')->all());
             self::assertSame(range(1, count($template->steps)), $card->steps->pluck('no')->all());
-            self::assertSame([Card::OPEN, $template->revision, $template->critical], [
-                $card->state, $card->revision, $card->critical,
+            self::assertSame([Card::OPEN, $template->revision, $template->independent_inspection], [
+                $card->state, $card->revision, $card->independent_inspection,
             ]);
         }
         self::assertCount(3, $visit->cards->pluck('number')->unique());

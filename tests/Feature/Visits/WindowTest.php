@@ -68,7 +68,7 @@ final class WindowTest extends WorldCase
         $visit = Visit::findOrFail(3);
         Card::where('visit_id', 3)->update(['state' => Card::CLOSED, 'spent' => 5]);
         Step::whereIn('card_id', Card::where('visit_id', 3)->pluck('id'))->update(['state' => Step::DONE]);
-        Card::where(['visit_id' => 3, 'critical' => true])->update(['inspected_by' => $this->person('runa')->id]);
+        Card::where(['visit_id' => 3, 'independent_inspection' => true])->update(['inspected_by' => $this->person('runa')->id]);
         $this->as('tor', 'POST', 'release/3', ['stamp' => 'X02', 'pin' => '5520'])->assertOk();
         $past = PastVisit::orderByDesc('id')->firstOrFail();
         self::assertSame([$before + 1, 3, 0], [PastVisit::count(), $past->visit_id, $past->findings]);

@@ -21,7 +21,7 @@ final readonly class PersonRoom
         #[OA\Property] public ?string $leaves,
         #[OA\Property] public bool $ownPin,
         /** @var list<QualificationAsked> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationAsked::class))] public array $held,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationAsked::class))] public array $qualifications,
         /** @var list<WaitingView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: WaitingView::class))] public array $waiting,
         /** @var list<LapseView> */

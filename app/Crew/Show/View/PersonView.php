@@ -23,7 +23,7 @@ final readonly class PersonView
         /** @var list<AwayView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: AwayView::class))] public array $away,
         /** @var list<QualificationView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationView::class))] public array $held,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: QualificationView::class))] public array $qualifications,
         /** @var list<string> authorities that wait for a second person, in words */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $waiting,
         #[OA\Property] public int $cards,

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class QualificationAsked
 {
     public function __construct(
-        #[OA\Property] public QualificationView $held,
+        #[OA\Property] public QualificationView $qualification,
         /** @var list<HitView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: HitView::class))] public array $asked,
     ) {}

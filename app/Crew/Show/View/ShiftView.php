@@ -17,7 +17,7 @@ final readonly class ShiftView
         #[OA\Property] public string $hours,
         #[OA\Property] public string $sentence,
         #[OA\Property] public int $version,
-        #[OA\Property] public bool $kept,
+        #[OA\Property] public bool $saved,
         #[OA\Property] public bool $proven,
         /** @var list<SlotView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: SlotView::class))] public array $slots,

@@ -60,11 +60,11 @@ final readonly class Compare implements StepKind
             );
             $both[] = $taken;
         }
-        $keep = fn() => $this->readings->keep($by, $step, ...$both);
+        $commit = fn() => $this->readings->commit($by, $step, ...$both);
 
         return $said->verdict === Verdict::Pass
-            ? Worked::done(['spread' => $said->spread], $keep)
-            : Worked::open($keep);
+            ? Worked::done(['spread' => $said->spread], $commit)
+            : Worked::open($commit);
     }
 
     /** @param array<string, mixed> $spec */

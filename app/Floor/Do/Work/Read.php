@@ -23,8 +23,8 @@ final readonly class Read implements StepKind
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool);
-        $keep = fn() => $this->readings->keep($by, $step, $taken);
+        $commit = fn() => $this->readings->commit($by, $step, $taken);
 
-        return $taken->verdict === 'pass' ? Worked::done([], $keep) : Worked::open($keep);
+        return $taken->verdict === 'pass' ? Worked::done([], $commit) : Worked::open($commit);
     }
 }

@@ -27,10 +27,10 @@ final readonly class Test implements StepKind
         }
         $this->holding->requireOver($step, (int) $step->spec['hold']['seconds']);
         $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool);
-        $keep = fn() => $this->readings->keep($by, $step, $taken);
+        $commit = fn() => $this->readings->commit($by, $step, $taken);
 
-        return $taken->verdict === 'pass' ? Worked::done([], $keep) : Worked::open(
-            $keep,
+        return $taken->verdict === 'pass' ? Worked::done([], $commit) : Worked::open(
+            $commit,
             static fn() => $step->fill(['started_at' => null])->save(),
         );
     }

@@ -27,7 +27,7 @@ final readonly class CardView
         #[OA\Property] public ?string $held,
         #[OA\Property] public string $skill,
         #[OA\Property] public string $zone,
-        #[OA\Property] public bool $critical,
+        #[OA\Property] public bool $independentInspection,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $covers,
         #[OA\Property] public string $state,

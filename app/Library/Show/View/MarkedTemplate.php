@@ -20,7 +20,7 @@ final readonly class MarkedTemplate
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $fleets,
         #[OA\Property] public bool $marked,
-        #[OA\Property] public bool $heldAt,
+        #[OA\Property] public bool $stays,
         #[OA\Property] public ?string $proposed,
         #[OA\Property] public bool $mayBoth,
         /** @var list<string> its steps as they are; empty unless it is marked and a method is proposed */

@@ -22,7 +22,7 @@ final readonly class ProgrammeRow
         #[OA\Property] public float $hours,
         #[OA\Property] public string $skill,
         #[OA\Property] public string $access,
-        #[OA\Property] public string $states,
+        #[OA\Property] public string $configuration,
         #[OA\Property] public string $card,
         #[OA\Property] public bool $withdrawn,
         #[OA\Property(type: 'object', additionalProperties: true)] public object $source,

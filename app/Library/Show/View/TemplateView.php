@@ -20,6 +20,6 @@ final readonly class TemplateView
         #[OA\Property] public string $state,
         #[OA\Property] public int $steps,
         #[OA\Property] public float $hours,
-        #[OA\Property] public bool $critical,
+        #[OA\Property] public bool $independentInspection,
     ) {}
 }

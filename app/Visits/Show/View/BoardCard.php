@@ -25,9 +25,9 @@ final readonly class BoardCard
         #[OA\Property] public string $when,
         #[OA\Property] public string $people,
         #[OA\Property] public string $slack,
-        #[OA\Property] public ?string $held,
+        #[OA\Property] public ?string $pinned,
         /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $states,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $configuration,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $lacks,
         /** @var list<string> */

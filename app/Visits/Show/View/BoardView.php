@@ -6,7 +6,7 @@ namespace App\Visits\Show\View;
 
 use OpenApi\Attributes as OA;
 
-/** The board of a visit: zones and time, states, people, and when it leaves. */
+/** The board of a visit: zones and time, configuration, people, and when it leaves. */
 #[OA\Schema]
 final readonly class BoardView
 {

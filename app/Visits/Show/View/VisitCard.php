@@ -15,7 +15,7 @@ final readonly class VisitCard
         #[OA\Property] public string $number,
         #[OA\Property] public string $title,
         #[OA\Property] public string $state,
-        #[OA\Property] public bool $critical,
+        #[OA\Property] public bool $independentInspection,
         #[OA\Property] public string $skill,
         #[OA\Property] public float $hours,
         #[OA\Property] public string $zone,

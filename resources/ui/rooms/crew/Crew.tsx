@@ -57,13 +57,13 @@ const columns = (onDays: ((p: Person) => void) | null): Column<Person>[] => [
         ),
     },
     {
-        id: 'held',
+        id: 'qualifications',
         header: 'Holds',
-        accessorFn: (p) => p.held.map((q) => `${q.value} ${q.note}`).join('; '),
+        accessorFn: (p) => p.qualifications.map((q) => `${q.value} ${q.note}`).join('; '),
         cell: ({ row }) => (
             <span className="flex flex-wrap gap-x-4 gap-y-1">
-                {row.original.held.length === 0 && <span className="text-soft">nothing yet</span>}
-                {row.original.held.map((q) => (
+                {row.original.qualifications.length === 0 && <span className="text-soft">nothing yet</span>}
+                {row.original.qualifications.map((q) => (
                     <span
                         key={q.kind + q.value}
                         title={q.validUntil ? `until ${short(q.validUntil)}` : 'does not lapse'}
@@ -113,7 +113,7 @@ export function Crew() {
                     over={<Tabs label="Crew" tabs={crewTabs} />}
                     sentence={room.sentence}
                     actions={
-                        room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter somebody</Button>
+                        room.may.includes('edit') && <Button onClick={() => setEntering(true)}>Enter somebody</Button>
                     }
                 >
                     {room.lapses.length > 0 && <Lapses lapses={room.lapses} />}

@@ -20,7 +20,7 @@ export function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                         viewBox="0 0 246 22"
                         className="w-full"
                         role="img"
-                        aria-label={l.days === null ? 'not held' : `${Math.max(0, l.days)} of 60 days left`}
+                        aria-label={l.days === null ? 'missing' : `${Math.max(0, l.days)} of 60 days left`}
                     >
                         <line x1="0" x2="180" y1="11" y2="11" className="stroke-rule" strokeWidth="2" />
                         <line
@@ -33,7 +33,7 @@ export function Lapses({ lapses }: { lapses: Schemas['LapseView'][] }) {
                             className={stateColour(l.state)}
                         />
                         <text x="188" y="16" className="fill-ink font-mono text-[13px]">
-                            {l.days === null ? 'not held' : l.days < 0 ? 'past' : `${l.days} d`}
+                            {l.days === null ? 'missing' : l.days < 0 ? 'past' : `${l.days} d`}
                         </text>
                     </svg>
                     <span className="text-sm">

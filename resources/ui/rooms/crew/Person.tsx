@@ -18,7 +18,7 @@ import { crewTabs } from './tabs';
 import { Waiting } from './Waiting';
 
 type Room = Schemas['PersonRoom'];
-type Open = 'days' | 'change' | 'secrets' | 'code' | 'grant' | { held: Schemas['QualificationAsked'] } | null;
+type Open = 'days' | 'change' | 'secrets' | 'code' | 'grant' | { qualification: Schemas['QualificationAsked'] } | null;
 
 /** One person: what they may do and until when, where and when they work, and what was entered about them. */
 export function Person() {
@@ -29,8 +29,8 @@ export function Person() {
 function PersonOf({ room }: { room: Room }) {
     const [open, setOpen] = useState<Open>(null);
     const p = room.person;
-    const keep = room.may.includes('keep');
-    const held = room.may.includes('held');
+    const edit = room.may.includes('edit');
+    const qualify = room.may.includes('qualify');
     const close = () => setOpen(null);
     return (
         <Page
@@ -39,9 +39,9 @@ function PersonOf({ room }: { room: Room }) {
             note={`${p.role} ${p.stamp}, ${p.base}, ${p.shift} shift${p.trainee ? `, trainee under ${p.supervisor}` : ''}${room.leaves ? `; last day ${room.leaves}` : ''}; on ${p.cards === 1 ? '1 open card' : `${p.cards} open cards`}.`}
             actions={
                 <>
-                    {keep && <Button onClick={() => setOpen('days')}>Days</Button>}
-                    {keep && <Button onClick={() => setOpen('change')}>Change</Button>}
-                    {held && <Button onClick={() => setOpen('secrets')}>New password and PIN</Button>}
+                    {edit && <Button onClick={() => setOpen('days')}>Days</Button>}
+                    {edit && <Button onClick={() => setOpen('change')}>Change</Button>}
+                    {qualify && <Button onClick={() => setOpen('secrets')}>New password and PIN</Button>}
                     {room.may.includes('vouch') && <Button onClick={() => setOpen('code')}>Code for a PIN</Button>}
                 </>
             }
@@ -55,10 +55,13 @@ function PersonOf({ room }: { room: Room }) {
             )}
             <Section
                 title="Qualifications"
-                aside={held && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}
+                aside={qualify && <Button onClick={() => setOpen('grant')}>Add a qualification</Button>}
             >
                 {room.waiting.length > 0 && <Waiting room={room} />}
-                <QualificationBars held={room.held} onChoose={held ? (h) => setOpen({ held: h }) : null} />
+                <QualificationBars
+                    list={room.qualifications}
+                    onChoose={qualify ? (h) => setOpen({ qualification: h }) : null}
+                />
             </Section>
             <Section title="Rest and days off">
                 {room.rest.map((r) => (
@@ -96,7 +99,7 @@ function PersonOf({ room }: { room: Room }) {
             {open === 'code' && <MakeCode person={p} onClose={close} />}
             {open === 'grant' && <QualificationForm room={room} one={null} onClose={close} />}
             {typeof open === 'object' && open !== null && (
-                <QualificationForm room={room} one={open.held} onClose={close} />
+                <QualificationForm room={room} one={open.qualification} onClose={close} />
             )}
         </Page>
     );
@@ -123,7 +126,7 @@ function Change({ room, onClose }: { room: Room; onClose: () => void }) {
     );
     return (
         <FormDialog
-            title={`Change what is kept about ${p.name}`}
+            title={`Change what is on record of ${p.name}`}
             wide
             action="Save the change"
             ready

@@ -8,8 +8,8 @@ type Held = Schemas['QualificationAsked'];
 const SPAN = 730;
 
 /** What somebody holds, as bars from today towards its last day, two years across; one that does not lapse has no end. */
-export function QualificationBars({ held, onChoose }: { held: Held[]; onChoose: ((h: Held) => void) | null }) {
-    if (held.length === 0) {
+export function QualificationBars({ list, onChoose }: { list: Held[]; onChoose: ((h: Held) => void) | null }) {
+    if (list.length === 0) {
         return (
             <p className="text-soft">
                 Nothing yet. Skills, type ratings and authorities are entered here, each with its last day.
@@ -33,38 +33,41 @@ export function QualificationBars({ held, onChoose }: { held: Held[]; onChoose: 
                 <span>last day</span>
             </li>
             {kinds.flatMap((kind) =>
-                held
-                    .filter((h) => h.held.kind === kind)
+                list
+                    .filter((h) => h.qualification.kind === kind)
                     .map((h) => (
                         <li
-                            key={kind + h.held.value}
-                            data-held={`${kind}:${h.held.value}`}
+                            key={kind + h.qualification.value}
+                            data-qualification={`${kind}:${h.qualification.value}`}
                             className="grid grid-cols-[1.4rem_minmax(0,18rem)_minmax(8rem,1fr)_8rem_6rem] items-center gap-3 border-b border-rule/60 py-1.5 max-[900px]:grid-cols-[1.4rem_1fr_6rem]"
                         >
-                            <Glyph state={h.held.state} />
+                            <Glyph state={h.qualification.state} />
                             <span>
-                                <b>{h.held.words.replace(/^the /, '')}</b>
+                                <b>{h.qualification.words.replace(/^the /, '')}</b>
                                 <span className="block text-sm text-soft">
-                                    {h.held.paper || 'no paper entered'}
+                                    {h.qualification.paper || 'no paper entered'}
                                     {h.asked.length > 0 &&
                                         `; ${h.asked.length === 1 ? '1 open card asks' : `${h.asked.length} open cards ask`} for it`}
                                 </span>
                             </span>
-                            <Bar days={h.held.days} state={h.held.state} />
+                            <Bar days={h.qualification.days} state={h.qualification.state} />
                             <span className="max-[900px]:hidden">
                                 <span className="font-mono">
-                                    {h.held.validUntil ? short(h.held.validUntil) : 'no end'}
+                                    {h.qualification.validUntil ? short(h.qualification.validUntil) : 'no end'}
                                 </span>
-                                {h.held.note && (
+                                {h.qualification.note && (
                                     <span
-                                        className={`block text-sm ${h.held.state === 'clear' ? 'text-soft' : stateColour(h.held.state)}`}
+                                        className={`block text-sm ${h.qualification.state === 'clear' ? 'text-soft' : stateColour(h.qualification.state)}`}
                                     >
-                                        {h.held.note}
+                                        {h.qualification.note}
                                     </span>
                                 )}
                             </span>
                             {onChoose ? (
-                                <Button aria-label={`Renew or withdraw ${h.held.words}`} onClick={() => onChoose(h)}>
+                                <Button
+                                    aria-label={`Renew or withdraw ${h.qualification.words}`}
+                                    onClick={() => onChoose(h)}
+                                >
                                     Renew…
                                 </Button>
                             ) : (

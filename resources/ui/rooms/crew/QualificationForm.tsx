@@ -30,14 +30,20 @@ export function QualificationForm({
     onClose: () => void;
 }) {
     const [what, setWhat] = useState<'grant' | 'withdraw'>('grant');
-    const [kind, setKind] = useState<Kind>((one?.held.kind as Kind | undefined) ?? 'skill');
-    const [value, setValue] = useState(one?.held.value ?? '');
-    const [until, setUntil] = useState(one?.held.validUntil ?? '');
-    const [ends, setEnds] = useState(one === null || one.held.validUntil !== null);
+    const [kind, setKind] = useState<Kind>((one?.qualification.kind as Kind | undefined) ?? 'skill');
+    const [value, setValue] = useState(one?.qualification.value ?? '');
+    const [until, setUntil] = useState(one?.qualification.validUntil ?? '');
+    const [ends, setEnds] = useState(one === null || one.qualification.validUntil !== null);
     const [paper, setPaper] = useState('');
     const send = useSend(
         (body: Body, headers) =>
-            take(api.POST('/api/people/{id}/held', { params: { path: { id: room.person.id } }, body, headers })),
+            take(
+                api.POST('/api/people/{id}/qualifications', {
+                    params: { path: { id: room.person.id } },
+                    body,
+                    headers,
+                }),
+            ),
         onClose,
     );
     const values = { skill: room.choices.skills, rating: room.choices.types, authority: Object.keys(authorities) }[
@@ -45,7 +51,7 @@ export function QualificationForm({
     ];
     return (
         <FormDialog
-            title={one ? `${room.person.name}: ${one.held.words}` : `Something ${room.person.name} holds`}
+            title={one ? `${room.person.name}: ${one.qualification.words}` : `Something ${room.person.name} holds`}
             action={what === 'withdraw' ? 'Withdraw it' : one ? 'Renew it' : 'Enter it'}
             ready={value !== '' && paper !== '' && (what === 'withdraw' || !ends || until !== '')}
             send={send}

@@ -67,7 +67,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
             setWaiting((n) => n - 1);
         });
     };
-    const keep = useSend(
+    const save = useSend(
         (body: { base: string; date: string; shift: string; version: number; places: Places }, headers) =>
             take(api.POST('/api/crew/shift', { body, headers })),
         (next) => {
@@ -104,7 +104,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
         <Page
             over={<Tabs label="Crew" tabs={crewTabs} />}
             sentence={view.sentence}
-            note={`${view.base}, ${view.hours} local time${view.kept ? '' : '; no crew is saved for it yet'}${changed ? '; what you see is not saved yet' : ''}.${view.proven ? '' : ' The search ended before it could show that nothing is more even.'}`}
+            note={`${view.base}, ${view.hours} local time${view.saved ? '' : '; no crew is saved for it yet'}${changed ? '; what you see is not saved yet' : ''}.${view.proven ? '' : ' The search ended before it could show that nothing is more even.'}`}
             actions={
                 <>
                     <Button className="min-h-12" onClick={() => window.print()}>
@@ -124,9 +124,9 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                                 kind="main"
                                 className="min-h-12"
                                 disabled={
-                                    keep.isPending || waiting > 0 || (!changed && view.kept) || view.slots.length === 0
+                                    save.isPending || waiting > 0 || (!changed && view.saved) || view.slots.length === 0
                                 }
-                                onClick={() => keep.mutate({ ...at, version: view.version, places: placesOf(view) })}
+                                onClick={() => save.mutate({ ...at, version: view.version, places: placesOf(view) })}
                             >
                                 Save this crew
                             </Button>
@@ -158,7 +158,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                     onChange={(shift) => onGo({ ...at, shift })}
                 />
             </div>
-            <Trouble error={trouble ?? keep.error} />
+            <Trouble error={trouble ?? save.error} />
             {said && (
                 <p className="mb-3 rounded-lg border-2 border-ochre bg-ochre-wash p-3" role="alert" data-testid="said">
                     {said}

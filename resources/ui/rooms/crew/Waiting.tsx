@@ -12,7 +12,7 @@ import { State } from '../../parts/State';
 
 type Waits = Schemas['WaitingView'];
 
-/** Authorities that were entered and are not held yet: a second person looks at the paper and signs for it. */
+/** Authorities that were entered and are waits for a second person: a second person looks at the paper and signs for it. */
 export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
     const { person, waiting } = room;
     const [chosen, setChosen] = useState<Waits | null>(null);
@@ -20,7 +20,7 @@ export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
     const send = useSend(
         ({ value, ...body }: Signed & { value: string }, headers) =>
             take(
-                api.POST('/api/people/{id}/held/{value}/confirm', {
+                api.POST('/api/people/{id}/qualifications/{value}/confirm', {
                     params: { path: { id: person.id, value } },
                     body,
                     headers,
@@ -36,7 +36,7 @@ export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
                     data-waits={w.value}
                     className="flex min-h-16 flex-wrap items-center gap-x-4 gap-y-1 rounded-lg border-2 border-dashed border-soft px-3 py-2"
                 >
-                    <State state="waiting" word="not held yet" />
+                    <State state="waiting" word="waits for a second person" />
                     <span className="flex-1">
                         <b>{w.words.replace(/^the /, '')}</b>{' '}
                         {w.validUntil ? `until ${short(w.validUntil)}` : 'without an end'}
@@ -44,7 +44,7 @@ export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
                             {w.paper}; entered by {w.by}, {w.at}. A second person confirms it.
                         </span>
                     </span>
-                    {room.may.includes('held') && (
+                    {room.may.includes('qualify') && (
                         <Button className="min-h-12" onClick={() => setBack(w)}>
                             Take it back…
                         </Button>
@@ -78,7 +78,13 @@ function TakeBack({ room, waits, onClose }: BackProps) {
     const { values, bind } = useFields({ paper: '' });
     const send = useSend(
         (body: { version: number; do: 'take_back'; kind: 'authority'; value: string; paper: string }, headers) =>
-            take(api.POST('/api/people/{id}/held', { params: { path: { id: room.person.id } }, body, headers })),
+            take(
+                api.POST('/api/people/{id}/qualifications', {
+                    params: { path: { id: room.person.id } },
+                    body,
+                    headers,
+                }),
+            ),
         onClose,
     );
     return (
@@ -98,7 +104,7 @@ function TakeBack({ room, waits, onClose }: BackProps) {
             }
             onClose={onClose}
         >
-            <p className="text-soft">It was not confirmed yet; what is held stays as it is.</p>
+            <p className="text-soft">It was not confirmed yet; what was confirmed stays as it is.</p>
             <Field label="Why" {...bind('paper')} />
         </FormDialog>
     );

@@ -91,7 +91,7 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
                 <div>
                     <div className="text-sm text-soft">Counted to the end of</div>
                     <div className="text-[1.3rem]">{short(aircraft.countersAsOf, aircraft.today)}</div>
-                    {may.includes('keep') && (
+                    {may.includes('edit') && (
                         <Link
                             className="text-sm underline underline-offset-4"
                             to={`/fleet/what-if?mark=${aircraft.mark}`}
@@ -114,8 +114,8 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
                 </div>
             </div>
             {view === 'items' && <Items aircraft={aircraft} plan={plan} chosen={chosen} onToggle={toggle} />}
-            {view === 'components' && <Components aircraft={aircraft} may={may.includes('keep')} />}
-            {view === 'flying' && <Flying aircraft={aircraft} may={may.includes('keep')} />}
+            {view === 'components' && <Components aircraft={aircraft} may={may.includes('edit')} />}
+            {view === 'flying' && <Flying aircraft={aircraft} may={may.includes('edit')} />}
             {making && (
                 <MakeVisit
                     aircraft={aircraft}

@@ -48,7 +48,7 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
             }
             note="A link shows visits, what falls due within 90 days, and when deferrals run out, to whoever holds its address. Revoke it, and the address is dead."
         >
-            {may.includes('keep') ? (
+            {may.includes('edit') ? (
                 <form onSubmit={submit} className="flex items-end gap-3">
                     <Field
                         label="What for"
@@ -100,7 +100,7 @@ function CalendarOf({ links }: { links: Schemas['CalendarLinkView'][] }) {
                                 <td className="pr-4">{l.made}</td>
                                 <td className="pr-4">{l.read ?? 'never'}</td>
                                 <td className="text-right">
-                                    {l.revoked === null && may.includes('keep') && (
+                                    {l.revoked === null && may.includes('edit') && (
                                         <Button disabled={revoke.isPending} onClick={() => revoke.mutate(l.id)}>
                                             Revoke
                                         </Button>

@@ -69,7 +69,7 @@ function WhatIfOf({ fleet }: { fleet: Schemas['FleetView'] }) {
             }
             note={saved || view ? undefined : 'Nothing is saved until you say so.'}
             actions={
-                view && !saved && may.includes('keep') ? (
+                view && !saved && may.includes('edit') ? (
                     <Button
                         kind="main"
                         disabled={apply.isPending || overdue}
@@ -80,7 +80,7 @@ function WhatIfOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                 ) : undefined
             }
         >
-            {may.includes('keep') ? (
+            {may.includes('edit') ? (
                 <div className="rounded-xl border border-rule bg-sheet p-4">
                     <div className="flex flex-wrap items-center gap-4">
                         <label className="font-semibold">

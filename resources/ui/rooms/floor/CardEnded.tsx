@@ -13,7 +13,7 @@ export function Ended({ card, onSign }: { card: CardData; onSign: (what: 'sign' 
             <dl className="mt-4 grid grid-cols-[10rem_1fr] gap-y-2">
                 <dt className="text-soft">Signed</dt>
                 <dd>{card.signedBy ?? 'not yet'}</dd>
-                {card.critical && (
+                {card.independentInspection && (
                     <>
                         <dt className="text-soft">Independent inspection</dt>
                         <dd>{card.inspectedBy ?? 'not yet'}</dd>

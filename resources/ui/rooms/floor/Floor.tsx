@@ -118,14 +118,17 @@ export function shown(c: Schemas['CardRow'], mark: string, words: string): boole
     );
 }
 
+/** What is read ahead is asked for again when it did not come: a card must not be missing later for one lost answer. */
+const inReach = { staleTime: 120_000, retry: 3 };
+
 /** Reads my cards, and what stands on their aircraft, while there is a connection, so that they open without one. */
 function useMineInReach() {
     const client = useQueryClient();
     const cards = useFloor().data?.cards;
     useEffect(() => {
         for (const c of cards?.filter((one) => one.mine).slice(0, 12) ?? []) {
-            void client.prefetchQuery({ ...cardQuery(c.id), staleTime: 120_000 });
-            void client.prefetchQuery({ ...registerQuery(c.mark), staleTime: 120_000 });
+            void client.prefetchQuery({ ...cardQuery(c.id), ...inReach });
+            void client.prefetchQuery({ ...registerQuery(c.mark), ...inReach });
         }
     }, [client, cards]);
 }

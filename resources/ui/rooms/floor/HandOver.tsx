@@ -97,19 +97,19 @@ export function HandOver({ card, onClose }: { card: Card; onClose: () => void })
     const send = useMutation<Schemas['CardView'] | null, Failure, string>({
         mutationFn: async (words) => {
             const body = { version: versionAfter(waiting, card.id, card.version), said: words };
-            const keep = () => {
-                queue?.keep(key.current, me?.id ?? 0, card, card.title, { what: 'handover', body });
+            const save = () => {
+                queue?.add(key.current, me?.id ?? 0, card, card.title, { what: 'handover', body });
                 return null;
             };
             // Behind what waits already, so that the order stays as it was worked.
             if (waiting.some((w) => w.card === card.id)) {
-                return keep();
+                return save();
             }
             try {
                 return await sendHandOver(card.id, body, key.current);
             } catch (e) {
                 if (e instanceof Failure && e.status === 0) {
-                    return keep();
+                    return save();
                 }
                 throw e;
             }

@@ -60,7 +60,7 @@ export function Raise({
                 if (photo) {
                     await set(key.current, photo);
                 }
-                queue?.keep(key.current, me?.id ?? 0, card, `${body.place}: ${body.extent}`, {
+                queue?.add(key.current, me?.id ?? 0, card, `${body.place}: ${body.extent}`, {
                     what: 'finding',
                     body,
                     photo: photo !== null,

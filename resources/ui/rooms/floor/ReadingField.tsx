@@ -62,11 +62,11 @@ type Props = {
     onEntry: (v: string) => void;
     tool: string;
     onTool: (code: string) => void;
-    onKeep: () => void;
+    onSave: () => void;
 };
 
 /** One reading: the scale, the field with its unit fixed, the verdict as one types, the tool. */
-export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, onKeep }: Props) {
+export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, onSave }: Props) {
     const preview = usePreview(card, step, entry, tool);
     const field = useRef<HTMLInputElement>(null);
     useEffect(() => field.current?.focus(), []);
@@ -102,7 +102,7 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                         onKeyDown={(e) => {
                             if (e.key === 'Enter' && entry !== '') {
                                 e.preventDefault();
-                                onKeep();
+                                onSave();
                             }
                         }}
                         className="w-full min-w-0 bg-transparent font-mono text-[2.2rem] font-bold outline-none"

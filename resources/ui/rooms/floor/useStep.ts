@@ -26,8 +26,8 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
         mutationFn: async (answer) => {
             const body = { ...answer, version: versionAfter(waiting, card.id, card.version) };
             const key = crypto.randomUUID();
-            const keep = () => {
-                queue?.keep(key, me?.id ?? 0, card, step.title, { what: 'step', no: step.no, body });
+            const save = () => {
+                queue?.add(key, me?.id ?? 0, card, step.title, { what: 'step', no: step.no, body });
                 return null;
             };
             // Behind what waits already, so that the order stays as it was worked.
@@ -38,7 +38,7 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
                         'This step needs the connection: what waits on this device is sent first. Nothing was confirmed.',
                     );
                 }
-                return keep();
+                return save();
             }
             try {
                 return await sendStep({ card: card.id, no: step.no, body, key });
@@ -48,7 +48,7 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
                 }
                 if (e instanceof Failure && e.status === 0) {
                     if (mayWait(step, answer.do)) {
-                        return keep();
+                        return save();
                     }
                     throw new Failure(
                         0,

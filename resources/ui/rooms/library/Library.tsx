@@ -25,7 +25,11 @@ const columns: Column<Schemas['TemplateView']>[] = [
     { id: 'manual', header: 'Written from', accessorFn: (t) => `${t.manual} rev. ${t.revision}` },
     { id: 'steps', header: 'Steps', accessorKey: 'steps' },
     { id: 'hours', header: 'Hours', accessorKey: 'hours' },
-    { id: 'critical', header: 'Inspection', accessorFn: (t) => (t.critical ? 'independent' : '') },
+    {
+        id: 'independentInspection',
+        header: 'Inspection',
+        accessorFn: (t) => (t.independentInspection ? 'independent' : ''),
+    },
 ];
 
 /** Programme, manuals and card templates, and what is brought in. */

@@ -124,12 +124,12 @@ function ManualOf({ room }: { room: Room }) {
             >
                 <ul className="divide-y divide-rule/60">
                     {room.templates
-                        .filter((t) => all || t.reread || t.method || t.heldAt)
+                        .filter((t) => all || t.reread || t.method || t.stays)
                         .map((t) => (
                             <li key={t.id} className="py-1.5">
                                 <State state={t.marked ? 'stop' : 'clear'} word={t.marked ? 'read again' : 'current'} />{' '}
                                 <b className="font-mono">{t.code}</b> {t.title}, revision {t.revision}
-                                {t.heldAt && ', held there'}
+                                {t.stays && ', stays there'}
                                 {t.method && `; method: ${t.method}`}
                                 {t.fleets.length > 0 && ` for ${t.fleets.join(', ')}`}
                                 {t.reread && <span className="block text-sm text-soft">Read again by {t.reread}</span>}

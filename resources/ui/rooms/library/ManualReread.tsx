@@ -30,7 +30,7 @@ export function Reread({
     const options: Option<Outcome>[] = [
         {
             value: 'stands',
-            says: template.heldAt
+            says: template.stays
                 ? `It stays at revision ${template.revision}, as the approved data of its fleets says`
                 : 'Its steps stand as they are written',
         },

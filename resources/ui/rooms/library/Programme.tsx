@@ -42,7 +42,7 @@ const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
     { id: 'hours', header: 'Hours', accessorKey: 'hours' },
     { id: 'skill', header: 'Skill', accessorKey: 'skill' },
     { id: 'access', header: 'Opens', accessorKey: 'access' },
-    { id: 'states', header: 'Needs', accessorKey: 'states' },
+    { id: 'configuration', header: 'Configuration', accessorKey: 'configuration' },
     {
         id: 'card',
         header: 'Card',

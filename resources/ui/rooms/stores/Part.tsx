@@ -101,7 +101,7 @@ function PartOf({ room }: { room: Room }) {
         take(api.POST('/api/part-orders/{id}/cancel', { params: { path: { id } }, headers })),
     );
     const p = room.part;
-    const keep = room.may.includes('keep');
+    const edit = room.may.includes('edit');
     const close = () => setOpen(null);
     return (
         <Page
@@ -109,7 +109,7 @@ function PartOf({ room }: { room: Room }) {
             sentence={room.sentence}
             note={`${p.stock} usable, ${p.reserved} reserved; ${p.place}; fits ${p.effectivity ?? 'every tail'}${p.oneTime ? '; never used twice' : ''}.`}
             actions={
-                keep && (
+                edit && (
                     <>
                         <Button kind="main" onClick={() => setOpen('goods')}>
                             Take goods in
@@ -135,7 +135,7 @@ function PartOf({ room }: { room: Room }) {
                                 {b.why ?? (b.expires ? `until ${short(b.expires)}` : 'no shelf life')}
                                 {b.taken > 0 && <span className="text-soft">; {b.taken} with aircraft</span>}
                             </span>
-                            {keep ? (
+                            {edit ? (
                                 <Button aria-label={`Count, take back or scrap ${b.batch}`} onClick={() => setOpen(b)}>
                                     Count…
                                 </Button>
@@ -157,7 +157,7 @@ function PartOf({ room }: { room: Room }) {
                     {room.orders.map((o) => (
                         <p key={o.id} className="flex items-center gap-3 py-1">
                             <State state="waiting" word="ordered" /> {o.quantity}, expected {short(o.expected)}
-                            {keep && (
+                            {edit && (
                                 <Button kind="quiet" disabled={cancel.isPending} onClick={() => cancel.mutate(o.id)}>
                                     cancel the order
                                 </Button>

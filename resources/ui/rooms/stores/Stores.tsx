@@ -64,7 +64,7 @@ export function Stores() {
                     over={<Tabs label="Stores" tabs={storeTabs} />}
                     sentence={room.sentence}
                     actions={
-                        room.may.includes('keep') && <Button onClick={() => setEntering(true)}>Enter a tool</Button>
+                        room.may.includes('edit') && <Button onClick={() => setEntering(true)}>Enter a tool</Button>
                     }
                 >
                     {entering && <EnterTool onClose={() => setEntering(false)} />}

@@ -21,7 +21,7 @@ function ToolOf({ room }: { room: Room }) {
     const [checking, setChecking] = useState(false);
     const [moving, setMoving] = useState<'away' | 'gone' | null>(null);
     const t = room.tool;
-    const keep = room.may.includes('keep');
+    const edit = room.may.includes('edit');
     return (
         <Page
             over={<Tabs label="Stores" tabs={storeTabs} />}
@@ -30,7 +30,7 @@ function ToolOf({ room }: { room: Room }) {
             actions={
                 <>
                     <Button onClick={() => window.print()}>Print</Button>
-                    {keep && room.inUse && (
+                    {edit && room.inUse && (
                         <>
                             <Button onClick={() => setChecking(true)}>Enter a check</Button>
                             {!room.away && <Button onClick={() => setMoving('away')}>Send for calibration</Button>}
@@ -40,7 +40,7 @@ function ToolOf({ room }: { room: Room }) {
                 </>
             }
         >
-            {room.recall && <Recall code={t.code} recall={room.recall} keep={keep} />}
+            {room.recall && <Recall code={t.code} recall={room.recall} edit={edit} />}
             <Section title="Checks">
                 <ul>
                     {room.checks.map((c) => (
@@ -67,7 +67,7 @@ function ToolOf({ room }: { room: Room }) {
 const checkWords: Record<string, string> = { stop: 'no re-check yet', waiting: 're-check open', clear: 'read again' };
 
 /** What rests on a recalled tool, by aircraft and card. */
-function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallView']; keep: boolean }) {
+function Recall({ code, recall, edit }: { code: string; recall: Schemas['RecallView']; edit: boolean }) {
     const open = useSend((_: null, headers) =>
         take(api.POST('/api/recalls/{id}/rechecks', { params: { path: { id: recall.id } }, headers })),
     );
@@ -79,7 +79,7 @@ function Recall({ code, recall, keep }: { code: string; recall: Schemas['RecallV
                     ? `Last known good on ${short(recall.lastGood)}; every reading since then is in doubt.`
                     : 'No check says that it ever was good; every reading is in doubt.'}
             </p>
-            {keep && recall.toOpen > 0 && (
+            {edit && recall.toOpen > 0 && (
                 <Button kind="main" big className="mt-3" disabled={open.isPending} onClick={() => open.mutate(null)}>
                     {open.isPending
                         ? 'Opening…'

@@ -14,7 +14,7 @@ import { Printed } from './BoardPrinted';
 import { PlanSearch } from './PlanSearch';
 import { VisitPage } from './VisitPage';
 
-type Move = { card: number; slot: number | null; version: number; keep: boolean; tighten?: boolean };
+type Move = { card: number; slot: number | null; version: number; save: boolean; tighten?: boolean };
 
 /** When each card of a visit is worked; a card that is moved shows what it moves before it is kept. */
 export function Board() {
@@ -32,7 +32,7 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
     const look = useLook(ask, () => setShown(null));
     const send = useSend(ask, undefined, { failed: () => setShown(null) });
     const move = (card: Schemas['BoardCard'] | { id: number }, slot: number | null) => {
-        const body = { card: card.id, slot, version: saved.version, keep: false };
+        const body = { card: card.id, slot, version: saved.version, save: false };
         setChosen(card.id);
         look.mutate(body, { onSuccess: (board) => setShown({ board, move: body }) });
     };
@@ -43,10 +43,10 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
         }
     };
     const client = useQueryClient();
-    const keep = () =>
+    const save = () =>
         shown &&
         send.mutate(
-            { ...shown.move, keep: true },
+            { ...shown.move, save: true },
             {
                 onSuccess: (board) => {
                     // The next move rests on what was just saved.
@@ -107,7 +107,7 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
                                     Close up: leaves {shown.board.sooner} h sooner
                                 </Button>
                             )}
-                            <Button kind="main" disabled={send.isPending || look.isPending} onClick={keep}>
+                            <Button kind="main" disabled={send.isPending || look.isPending} onClick={save}>
                                 Save it
                             </Button>
                         </span>

@@ -43,7 +43,7 @@ export function BoardDetails({
                     <p>
                         {card.when}. {card.people}, {card.zone}, {card.stage}.
                     </p>
-                    {card.states.length > 0 && <p>Needs the aircraft {card.states.join(', ')}.</p>}
+                    {card.configuration.length > 0 && <p>Needs the aircraft {card.configuration.join(', ')}.</p>}
                     {card.slack !== '' && (
                         <p className="font-semibold">{card.onChain ? 'Decides the exit' : `It ${card.slack}`}.</p>
                     )}
@@ -52,7 +52,7 @@ export function BoardDetails({
                             <State state="stop" word="Late:" /> it should be worked by now.
                         </p>
                     )}
-                    {card.held !== null && <p>{card.held[0]?.toUpperCase() + card.held.slice(1)}.</p>}
+                    {card.pinned !== null && <p>{card.pinned[0]?.toUpperCase() + card.pinned.slice(1)}.</p>}
                     {card.lacks.map((l) => (
                         <p key={l}>
                             <State state="watch" word="Lacks" /> {l}
@@ -88,7 +88,7 @@ export function BoardDetails({
                             <Button onClick={() => onMove(Math.max(0, card.from - 8))}>4 h earlier</Button>
                             <Button onClick={() => onMove(card.from + 8)}>4 h later</Button>
                             <Button onClick={() => onMove(card.from + 32)}>A day later</Button>
-                            {card.held !== null && <Button onClick={() => onMove(null)}>Unpin</Button>}
+                            {card.pinned !== null && <Button onClick={() => onMove(null)}>Unpin</Button>}
                         </div>
                     )}
                 </div>

@@ -6,7 +6,7 @@ import { dropped, GAP, LANE, measures } from './board';
 
 export type Card = Schemas['BoardCard'];
 
-/** The board: zones and time, the aircraft's states behind, people beneath, now and the exit across. */
+/** The board: zones and time, the aircraft's configuration behind, people beneath, now and the exit across. */
 export function BoardDrawing({
     board,
     wide: asked,

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { BAND, clipped, type Measures, PEOPLE, steps } from './board';
 
-/** Textures of the aircraft's states, told apart without colour. */
+/** Textures of the aircraft's configuration, told apart without colour. */
 const textures: Record<string, string> = {
     'jacks-on': 'M0 8L8 0',
     'jacks-off': 'M0 0L8 8',
@@ -13,7 +13,7 @@ const textures: Record<string, string> = {
     'oxygen-open': 'M4 2V6M2 4H6',
 };
 
-/** What stands behind the cards: days, the aircraft's states, the lines of the zones, and people beneath. */
+/** What stands behind the cards: days, the aircraft's configuration, the lines of the zones, and people beneath. */
 export function BoardGround({ board, at }: { board: Schemas['BoardView']; at: Measures }) {
     const { wide, head, body, height, width, layout } = at;
     return (

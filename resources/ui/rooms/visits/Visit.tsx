@@ -147,7 +147,7 @@ function CardLine({
                     <span className="font-mono text-sm text-soft">{c.number}</span> <b>{c.title}</b>
                     <span className="block text-sm text-soft">
                         {c.when && `${c.when}, `}
-                        {c.zone}, {c.needs}, {c.hours} h{c.critical && ', independent inspection'}
+                        {c.zone}, {c.needs}, {c.hours} h{c.independentInspection && ', independent inspection'}
                     </span>
                 </Link>
                 {c.positions.length > 0 && <p className="text-sm text-soft">Positions: {c.positions.join('; ')}</p>}
@@ -167,7 +167,7 @@ function CardLine({
                 {may && c.state !== 'closed' && (
                     <>
                         <Button onClick={() => onChoose({ card: c, role: 'perform' })}>Assign</Button>
-                        {c.critical && (
+                        {c.independentInspection && (
                             <Button onClick={() => onChoose({ card: c, role: 'duplicate' })}>Inspector</Button>
                         )}
                     </>

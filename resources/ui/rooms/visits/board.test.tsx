@@ -19,8 +19,8 @@ const card = (over: Partial<Schemas['BoardCard']>): Schemas['BoardCard'] => ({
     when: 'Tue 5 May 08:00 to 12:00',
     people: '1 airframe, 4 h',
     slack: 'can slip 2 h',
-    held: null,
-    states: [],
+    pinned: null,
+    configuration: [],
     lacks: [],
     waitsFor: [],
     ...over,
@@ -136,7 +136,7 @@ describe('the drawing', () => {
         expect(draw(board([card({})]), 10, [], 1)).toContain('aria-pressed="true"');
     });
 
-    it('draws states behind, now across, and both ends of the visit', () => {
+    it('draws the configuration behind, now across, and both ends of the visit', () => {
         const svg = draw(board([card({})]));
         expect(svg).toContain('id="band-power-on"');
         expect(svg.match(/url\(#band-power-on\)/g)).toHaveLength(2);

@@ -12,7 +12,7 @@ export function CompareStep({ card, step, onWrong, onConflict }: StepProps) {
     const send = useStep({ card, step, onConflict });
     const [values, setValues] = useState({ shown: '', real: '' });
     const [tool, setTool] = useTool(card, spec.real.tool_kind ?? '');
-    const keep = () => send.mutate({ do: 'compare', entries: values, tool });
+    const save = () => send.mutate({ do: 'compare', entries: values, tool });
     const last = step.readings.filter((r) => r.stands);
     const unit = unitLabel(spec.unit);
     return (
@@ -43,7 +43,7 @@ export function CompareStep({ card, step, onWrong, onConflict }: StepProps) {
                                         if (which === 'shown' && other instanceof HTMLInputElement) {
                                             other.focus();
                                         } else if (values.shown !== '' && values.real !== '') {
-                                            keep();
+                                            save();
                                         }
                                     }
                                 }}
@@ -75,7 +75,7 @@ export function CompareStep({ card, step, onWrong, onConflict }: StepProps) {
                     big
                     hint="Enter"
                     disabled={values.shown === '' || values.real === '' || send.isPending}
-                    onClick={keep}
+                    onClick={save}
                 >
                     Save both
                 </Button>

@@ -26,7 +26,7 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
     }, []);
-    const keep = () => send.mutate({ do: 'count', entry });
+    const save = () => send.mutate({ do: 'count', entry });
     const last = step.result as { counted?: number; verdict?: string };
     const asked =
         min !== undefined && max !== undefined
@@ -53,7 +53,7 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
                         inputMode="numeric"
                         value={entry}
                         onChange={(e) => setEntry(e.target.value)}
-                        onKeyDown={(e) => e.key === 'Enter' && keep()}
+                        onKeyDown={(e) => e.key === 'Enter' && save()}
                         className="w-full bg-transparent font-mono text-[2.6rem] leading-tight font-bold outline-none"
                     />
                 </label>
@@ -71,7 +71,7 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
             )}
             <Trouble error={send.error} />
             <div className="mt-6 flex flex-wrap gap-3">
-                <Button kind="main" big disabled={send.isPending || entry === '' || entry === '0'} onClick={keep}>
+                <Button kind="main" big disabled={send.isPending || entry === '' || entry === '0'} onClick={save}>
                     Save the count
                 </Button>
                 <Button big onClick={() => setEntry('0')}>

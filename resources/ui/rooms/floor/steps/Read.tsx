@@ -11,7 +11,7 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
     const [entry, setEntry] = useState('');
     const [tool, setTool] = useTool(card, spec.tool_kind ?? '');
     const last = step.readings.filter((r) => r.stands).at(-1);
-    const keep = () => send.mutate({ do: 'read', entry, tool });
+    const save = () => send.mutate({ do: 'read', entry, tool });
     return (
         <>
             <ReadingField
@@ -22,7 +22,7 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
                 onEntry={setEntry}
                 tool={tool}
                 onTool={setTool}
-                onKeep={keep}
+                onSave={save}
             />
             {last && last.verdict !== 'pass' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
@@ -32,7 +32,7 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
             )}
             <Trouble error={send.error} />
             <div className="mt-6 flex gap-3">
-                <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={keep}>
+                <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={save}>
                     Save the reading
                 </Button>
                 <Button big onClick={onWrong}>

@@ -21,7 +21,7 @@ export function TestStep({ card, step, onWrong, onConflict }: StepProps) {
     const over = running && held >= spec.hold.seconds + 0.5;
     const ready = useDeliberate();
     const start = () => ready && !running && !send.isPending && send.mutate({ do: 'start' });
-    const keep = () => send.mutate({ do: 'read', entry, tool });
+    const save = () => send.mutate({ do: 'read', entry, tool });
     useEnter(start, !running);
     const last = step.readings.filter((r) => r.stands).at(-1);
     return (
@@ -54,7 +54,7 @@ export function TestStep({ card, step, onWrong, onConflict }: StepProps) {
                     onEntry={setEntry}
                     tool={tool}
                     onTool={setTool}
-                    onKeep={keep}
+                    onSave={save}
                 />
             )}
             <Trouble error={send.error} />
@@ -65,7 +65,7 @@ export function TestStep({ card, step, onWrong, onConflict }: StepProps) {
                     </Button>
                 )}
                 {over && (
-                    <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={keep}>
+                    <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={save}>
                         Save the reading
                     </Button>
                 )}

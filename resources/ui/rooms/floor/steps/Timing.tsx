@@ -29,7 +29,7 @@ export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
             setFrom(null);
         }
     };
-    const keep = () => send.mutate({ do: 'read', entry, tool: '' });
+    const save = () => send.mutate({ do: 'read', entry, tool: '' });
     const last = step.readings.filter((r) => r.stands).at(-1);
     return (
         <>
@@ -53,7 +53,7 @@ export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
                 onEntry={setEntry}
                 tool=""
                 onTool={() => undefined}
-                onKeep={keep}
+                onSave={save}
             />
             {last && last.verdict !== 'pass' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
@@ -68,7 +68,7 @@ export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
                     big
                     hint="Enter"
                     disabled={entry === '' || send.isPending || from !== null}
-                    onClick={keep}
+                    onClick={save}
                 >
                     Save the time
                 </Button>
