@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Floor\Do;
 
+use App\Floor\Model\Severity;
+
 /** What somebody says of something that is wrong. */
 final readonly class NewFinding
 {
     /**
-     * @param string $severity `minor`, `major` or `critical`
      * @param int|null $step at which it was found
      * @param array{view: string, x: float, y: float}|null $spot on one view of the drawing, in metres
      * @param list<list<array{float, float}>>|null $sketch strokes, 0 to 1 across and down
@@ -16,7 +17,7 @@ final readonly class NewFinding
     public function __construct(
         public string $place,
         public string $extent,
-        public string $severity = 'minor',
+        public Severity $severity = Severity::Minor,
         public ?string $chapter = null,
         public ?int $step = null,
         public ?array $spot = null,

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Floor\Http;
 
 use App\Floor\Do\NewFinding;
+use App\Floor\Model\Severity;
+use Illuminate\Validation\Rule;
 
 /** A finding: where, how far it goes, how bad it is, and where it shows on the drawing. */
 final class RaiseRequest extends CardRequest
@@ -21,13 +23,13 @@ final class RaiseRequest extends CardRequest
         return $this->mayOnCard('raise', (int) $this->route('id'));
     }
 
-    /** @return array<string, string|list<string>> */
+    /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             'place' => 'required|string|max:200',
             'extent' => 'required|string|max:1000',
-            'severity' => 'sometimes|in:minor,major,critical',
+            'severity' => ['sometimes', Rule::enum(Severity::class)],
             'chapter' => ['sometimes', 'nullable', 'string', 'regex:/^\d{2}(-\d{2})?$/'],
             'step' => 'sometimes|nullable|integer|min:1',
             'spot' => 'sometimes|nullable|array:view,x,y',
@@ -55,7 +57,7 @@ final class RaiseRequest extends CardRequest
         return new NewFinding(
             trim($this->string('place')->value()),
             trim($this->string('extent')->value()),
-            $this->string('severity', 'minor')->value(),
+            $this->enum('severity', Severity::class) ?? Severity::Minor,
             $this->input('chapter') === null ? null : $this->string('chapter')->value(),
             $this->input('step') === null ? null : $this->integer('step'),
             is_array($spot) ? [

@@ -25,7 +25,7 @@ use Jorvel\Core\Shared\Instant;
  * @property string $chapter
  * @property string $place
  * @property string $extent
- * @property string $severity `minor`, `major` or `critical`
+ * @property Severity $severity
  * @property int|null $step_no at which it was found
  * @property array{view: string, x: float, y: float}|null $spot on one view of the drawing, in metres
  * @property list<list<array{float, float}>>|null $sketch strokes, 0 to 1 across and down
@@ -51,7 +51,7 @@ final class Finding extends Model
     public const FIXED = FindingProgress::Fixed;
 
     protected $casts = [
-        'state' => FindingProgress::class,
+        'state' => FindingProgress::class, 'severity' => Severity::class,
         'raised_at' => AsInstant::class,
         'settled_at' => AsInstant::class,
         'spot' => 'array', 'sketch' => 'array'];

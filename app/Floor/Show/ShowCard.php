@@ -41,6 +41,7 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use App\Stores\Model\Part;
 use App\Stores\Model\Tool;
+use App\Stores\Model\ToolState;
 use App\Stores\Show\View\BatchView;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -246,7 +247,7 @@ final readonly class ShowCard
             $card->id,
             $f->place,
             $f->extent,
-            $f->severity,
+            $f->severity->value,
             $f->chapter,
             $f->state->value,
             "{$f->raiser->name} ({$f->raiser->stamp})",
@@ -462,7 +463,7 @@ final readonly class ShowCard
         $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
         $today = $this->clock->today();
 
-        return array_values($tools->where('state', '!=', Tool::GONE)->whereIn('kind', $kinds)->toBase()
+        return array_values($tools->where('state', '!=', ToolState::OutOfUse)->whereIn('kind', $kinds)->toBase()
             ->map(static function (Tool $t) use ($today, $card): ToolView {
                 [$on, $number] = [$t->getAttribute('out_on'), $t->getAttribute('out_number')];
                 $why = $t->unusable($today) ?? ($on !== null && $on !== $card->id ? "is out on card {$number}" : null);

@@ -14,6 +14,7 @@ use App\Fleet\Show\DuePage;
 use App\Fleet\Show\DueRow;
 use App\Fleet\Show\ShowReach;
 use App\Library\Model\Import;
+use App\Library\Model\ImportState;
 use App\Library\Model\ProgrammeItem;
 use App\Library\Show\View\AskedView;
 use App\Library\Show\View\ChangeView;
@@ -55,8 +56,8 @@ final readonly class BringIn
             'kind' => $kind,
             'name' => $name,
             'payload' => $payload,
-            'base' => $compared->print(),
-            'state' => 'previewed',
+            'made_from' => $compared->print(),
+            'state' => ImportState::Previewed,
         ]);
 
         return $this->view($import, $compared);
@@ -82,11 +83,11 @@ final readonly class BringIn
 
     private function requireSame(Import $import, bool $sure): Compared
     {
-        if ($import->refresh()->state === 'applied') {
+        if ($import->refresh()->state === ImportState::Applied) {
             throw Refused::because('This import was already applied.');
         }
         $compared = $this->compare($import->kind, $import->payload);
-        if ($compared->print() !== $import->base) {
+        if ($compared->print() !== $import->made_from) {
             throw Refused::because(
                 'Something changed since you looked at this file. Look at it again; nothing was applied.',
             );
@@ -107,7 +108,7 @@ final readonly class BringIn
             'revision' => $this->revisions->apply(RevisionFile::read($import->payload)),
             default => $this->applyProgramme($import),
         };
-        $import->update(['state' => 'applied']);
+        $import->update(['state' => ImportState::Applied]);
         $this->records->write(
             $by,
             "import.{$import->kind}",
@@ -391,7 +392,7 @@ final readonly class BringIn
             static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop'),
         ));
         $sentence = match (true) {
-            $import->state === 'applied' => "Applied: {$n} {$what} changed.",
+            $import->state === ImportState::Applied => "Applied: {$n} {$what} changed.",
             $import->kind === 'revision' => "Applying this changes {$n} ".($n === 1 ? 'passage or method' : 'passages and methods').'; '.count($dates).' card templates and open cards must then be re-read before anyone starts on them.',
             $n === 0 => 'This file changes nothing: everything in it is already so.',
             default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates').' and '.($moves === 0 ? 'no first stop.' : "the first stop of {$moves} aircraft."),
@@ -401,7 +402,7 @@ final readonly class BringIn
             $import->id,
             $import->kind,
             $import->name,
-            $import->state,
+            $import->state->value,
             $sentence,
             $changes,
             $dates,

@@ -14,7 +14,10 @@ use App\Shared\Model;
  * @property string $kind `programme`, `programme-csv`, `revision`, `flying` or `sectors`
  * @property string $name of the file
  * @property string $payload the file's text
- * @property string $base fingerprint of what the preview was made against
- * @property string $state `previewed` or `applied`
+ * @property string $made_from fingerprint of what the preview was made against
+ * @property ImportState $state
  */
-final class Import extends Model {}
+final class Import extends Model
+{
+    protected $casts = ['state' => ImportState::class];
+}

@@ -11,6 +11,7 @@ use App\Shared\Refused;
 use App\Stores\Model\Tool;
 use App\Stores\Model\ToolCheckEntry;
 use App\Stores\Model\ToolRecall;
+use App\Stores\Model\ToolState;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
 
@@ -32,7 +33,7 @@ final readonly class CheckTool
         if ($good && ($calDue === null || $calDue->number <= $date->number)) {
             throw Refused::because("Until when does this check stand? Enter a day after {$date}.");
         }
-        if ($tool->state === Tool::GONE) {
+        if ($tool->state === ToolState::OutOfUse) {
             throw Refused::because("{$tool->code} is out of use. Nothing was entered.");
         }
         DB::transaction(function () use ($by, $tool, $date, $good, $note, $calDue): void {
@@ -51,13 +52,13 @@ final readonly class CheckTool
                 ['tool' => $tool->code, 'date' => (string) $date, 'note' => $note],
             );
             if (! $good) {
-                $tool->update(['state' => Tool::RECALLED]);
+                $tool->update(['state' => ToolState::Recalled]);
                 $this->recalls->open($by, $tool, $date, $note);
             } elseif ($recall !== null && $date->number < Day::parse($recall->found_on)->number) {
                 // Entered late, of before it was found wrong: it says less is in doubt, not that the tool is good now.
                 $this->recalls->narrow($by, $recall->setRelation('tool', $tool));
             } else {
-                $tool->update(['state' => Tool::IN, 'cal_due' => (string) $calDue]);
+                $tool->update(['state' => ToolState::In, 'cal_due' => (string) $calDue]);
             }
         });
     }

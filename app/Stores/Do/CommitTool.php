@@ -10,6 +10,7 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use App\Stores\Model\Tool;
 use App\Stores\Model\ToolCheckEntry;
+use App\Stores\Model\ToolState;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Bench\Instrument;
 use Jorvel\Core\Shared\Day;
@@ -51,7 +52,7 @@ final readonly class CommitTool
         }
 
         return DB::transaction(function () use ($by, $as, $checked, $calDue, $paper): Tool {
-            $tool = Tool::create([...$as, 'cal_due' => (string) $calDue, 'state' => 'in']);
+            $tool = Tool::create([...$as, 'cal_due' => (string) $calDue, 'state' => ToolState::In]);
             ToolCheckEntry::create([
                 'tool_id' => $tool->id,
                 'date' => (string) $checked,
@@ -74,25 +75,25 @@ final readonly class CommitTool
     public function sendAway(Person $by, Tool $tool, string $where): void
     {
         $this->requireIn($tool);
-        if ($tool->state === Tool::AWAY) {
+        if ($tool->state === ToolState::AtCalibration) {
             throw Refused::because("{$tool->code} is away already.");
         }
-        $this->to($by, $tool, Tool::AWAY, $where);
+        $this->to($by, $tool, ToolState::AtCalibration, $where);
     }
 
     /** @throws Refused while it is out on a card */
     public function takeOut(Person $by, Tool $tool, string $why): void
     {
         $this->requireIn($tool);
-        $this->to($by, $tool, Tool::GONE, $why);
+        $this->to($by, $tool, ToolState::OutOfUse, $why);
     }
 
-    private function to(Person $by, Tool $tool, string $state, string $why): void
+    private function to(Person $by, Tool $tool, ToolState $state, string $why): void
     {
         DB::transaction(function () use ($by, $tool, $state, $why): void {
             $this->records->write(
                 $by,
-                $state === Tool::AWAY ? 'tool.sent_away' : 'tool.out_of_use',
+                $state === ToolState::AtCalibration ? 'tool.sent_away' : 'tool.out_of_use',
                 "tool:{$tool->id}",
                 ['tool' => $tool->code, 'was' => $tool->state, 'why' => $why],
             );
@@ -108,7 +109,7 @@ final readonly class CommitTool
                 "{$tool->code} is out on card {$loan->card->number}. Have it counted in first; nothing was changed.",
             );
         }
-        if ($tool->state === Tool::GONE) {
+        if ($tool->state === ToolState::OutOfUse) {
             throw Refused::because("{$tool->code} is out of use.");
         }
     }

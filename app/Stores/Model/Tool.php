@@ -26,23 +26,14 @@ use Jorvel\Core\Shared\Unit;
  * @property float $low
  * @property float $high
  * @property Day $cal_due
- * @property string $state one of the constants
+ * @property ToolState $state
  * @property string $place
  * @property-read ToolLoan|null $loan where it is out now
  */
 final class Tool extends Model
 {
-    public const IN = 'in';
-
-    public const AWAY = 'calibration';
-
-    public const RECALLED = 'recalled';
-
-    /** Out of use for good. */
-    public const GONE = 'gone';
-
     protected $casts = [
-        'cal_due' => AsDay::class,
+        'cal_due' => AsDay::class, 'state' => ToolState::class,
         'resolution' => 'float', 'uncertainty' => 'float', 'low' => 'float', 'high' => 'float'];
 
     /** @return HasOne<ToolLoan, $this> */
@@ -83,9 +74,9 @@ final class Tool extends Model
     public function unusable(Day $today): ?string
     {
         return match (true) {
-            $this->state === self::GONE => 'is out of use',
-            $this->state === self::RECALLED => 'is recalled: it was found out of tolerance',
-            $this->state === self::AWAY => 'is away for calibration',
+            $this->state === ToolState::OutOfUse => 'is out of use',
+            $this->state === ToolState::Recalled => 'is recalled: it was found out of tolerance',
+            $this->state === ToolState::AtCalibration => 'is away for calibration',
             $this->cal_due->number < $today->number
                 => "has no valid calibration: it ran out on {$this->cal_due}",
             default => null,

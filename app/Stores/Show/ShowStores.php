@@ -16,6 +16,7 @@ use App\Stores\Model\Tool;
 use App\Stores\Model\ToolCheckEntry;
 use App\Stores\Model\ToolLoan;
 use App\Stores\Model\ToolRecall;
+use App\Stores\Model\ToolState;
 use App\Stores\Show\View\CheckLine;
 use App\Stores\Show\View\LoanRow;
 use App\Stores\Show\View\RecallView;
@@ -41,7 +42,7 @@ final readonly class ShowStores
         $readings = Reading::whereNotNull('tool_id')->selectRaw('tool_id, count(*) as n')
             ->groupBy('tool_id')
             ->pluck('n', 'tool_id');
-        $tools = Tool::with(['loan.card', 'loan.person'])->whereNot('state', Tool::GONE)
+        $tools = Tool::with(['loan.card', 'loan.person'])->whereNot('state', ToolState::OutOfUse)
             ->orderBy('code')
             ->get()
             ->map(fn(Tool $t): StoreTool => $this->tool($t, (int) ($readings[$t->id] ?? 0)))
@@ -50,7 +51,7 @@ final readonly class ShowStores
             ->orderBy('out_at')
             ->orderBy('id')
             ->get();
-        $recalled = Tool::where('state', Tool::RECALLED)->orderBy('code')->pluck('code');
+        $recalled = Tool::where('state', ToolState::Recalled)->orderBy('code')->pluck('code');
         $bad = $tools->where('state', 'stop')->count();
         $sentence = match (true) {
             $tools->isEmpty() => 'No tool yet.',
@@ -97,14 +98,14 @@ final readonly class ShowStores
         $recall = ToolRecall::where('tool_id', $tool->id)->orderByDesc('id')->first();
         $view = $this->tool($tool, Reading::where('tool_id', $tool->id)->count());
         $reach = $recall === null ? null : $this->recall($recall);
-        $recalled = $tool->state === Tool::RECALLED;
+        $recalled = $tool->state === ToolState::Recalled;
         $sentence = match (true) {
             $reach === null || (! $recalled && ($reach->aircraft === [] || $reach->toClose === 0))
                 => "{$tool->code} ".lcfirst($view->said).'.',
             $reach->aircraft === [] => "{$tool->code} is recalled; nothing rests on it since its last good check.",
             default => match ($tool->state) {
-                Tool::RECALLED => "{$tool->code} is recalled: ",
-                Tool::IN => "{$tool->code} is back, and what it read before is still in doubt: ",
+                ToolState::Recalled => "{$tool->code} is recalled: ",
+                ToolState::In => "{$tool->code} is back, and what it read before is still in doubt: ",
                 default => "{$tool->code} {$view->said}, and what it read is still in doubt: ",
             }.Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(
                 count($reach->aircraft),
@@ -123,8 +124,8 @@ final readonly class ShowStores
                 $c->person?->name,
             ))->all()),
             $reach,
-            $tool->state !== Tool::GONE,
-            $tool->state === Tool::AWAY,
+            $tool->state !== ToolState::OutOfUse,
+            $tool->state === ToolState::AtCalibration,
             $this->may($me),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits\Do;
 
 use App\Visits\Model\PlanRun;
+use App\Visits\Model\PlanRunState;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -27,9 +28,9 @@ final class PlanJob implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        PlanRun::whereKey($this->runId)->whereIn('state', [PlanRun::WAITING, PlanRun::RUNNING])
+        PlanRun::whereKey($this->runId)->whereIn('state', [PlanRunState::Waiting, PlanRunState::Running])
             ->update([
-                'state' => PlanRun::FAILED,
+                'state' => PlanRunState::Failed,
                 'message' => 'The planner stopped three times. The plan was left as it was; ask again with less time.',
             ]);
     }

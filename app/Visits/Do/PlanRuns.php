@@ -10,6 +10,7 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
 use App\Visits\Model\PlanRun;
+use App\Visits\Model\PlanRunState;
 use App\Visits\Model\Visit;
 use App\Visits\Model\VisitPlan;
 use App\Visits\Show\View\PlanRunView;
@@ -37,7 +38,7 @@ final readonly class PlanRuns
         $run = DB::transaction(function () use ($by, $visit, $seconds, $version): PlanRun {
             if (PlanRun::where('visit_id', $visit->id)->whereIn(
                 'state',
-                [PlanRun::WAITING, PlanRun::RUNNING],
+                [PlanRunState::Waiting, PlanRunState::Running],
             )->exists()) {
                 throw Refused::because(
                     'A search for this visit is already under way. Wait for it, or cancel it first.',
@@ -50,7 +51,7 @@ final readonly class PlanRuns
             return PlanRun::create([
                 'visit_id' => $visit->id,
                 'person_id' => $by->id,
-                'state' => PlanRun::WAITING,
+                'state' => PlanRunState::Waiting,
                 'seconds' => $seconds,
                 'version' => $version,
                 'asked_at' => (string) $this->clock->now(),
@@ -66,9 +67,9 @@ final readonly class PlanRuns
         DB::transaction(function () use ($by, $run): void {
             if (PlanRun::whereKey($run->id)->whereIn(
                 'state',
-                [PlanRun::WAITING, PlanRun::RUNNING],
+                [PlanRunState::Waiting, PlanRunState::Running],
             )->update([
-                'state' => PlanRun::CANCELLED,
+                'state' => PlanRunState::Cancelled,
                 'ended_at' => (string) $this->clock->now(),
                 'message' => 'Cancelled. The plan was left as it was.',
             ]) === 1) {
@@ -81,11 +82,11 @@ final readonly class PlanRuns
     public function work(int $id): void
     {
         $run = PlanRun::find($id);
-        if ($run === null || ! in_array($run->state, [PlanRun::WAITING, PlanRun::RUNNING], true)) {
+        if ($run === null || ! in_array($run->state, [PlanRunState::Waiting, PlanRunState::Running], true)) {
             return;
         }
         $visit = Visit::with('aircraft.type')->findOrFail($run->visit_id);
-        $run->update(['state' => PlanRun::RUNNING, 'beat_at' => (string) $this->clock->now()]);
+        $run->update(['state' => PlanRunState::Running, 'beat_at' => (string) $this->clock->now()]);
         $ask = $this->plan->ask($visit, $this->clock->now());
         $heard = hrtime(true);
         $result = Plan::of($ask->problem, Deadline::in($run->seconds * 1000), 1 + $run->id, PHP_INT_MAX, function (int $span, int $bound, int $tried) use ($run, &$heard): bool {
@@ -94,7 +95,7 @@ final readonly class PlanRuns
             }
             $heard = hrtime(true);
 
-            return PlanRun::whereKey($run->id)->where('state', PlanRun::RUNNING)
+            return PlanRun::whereKey($run->id)->where('state', PlanRunState::Running)
                 ->update([
                     'tried' => $tried,
                     'span' => $span,
@@ -103,7 +104,7 @@ final readonly class PlanRuns
                 ]) === 1;
         }, $ask->jacks);
         DB::transaction(function () use ($run, $visit, $ask, $result): void {
-            if ($run->refresh()->state !== PlanRun::RUNNING) {
+            if ($run->refresh()->state !== PlanRunState::Running) {
                 return;
             }
             $plan = VisitPlan::find($visit->id);
@@ -115,27 +116,27 @@ final readonly class PlanRuns
             $behind = $was !== null && Instant::parse($was)->isBefore($goes);
             [$state, $message] = match (true) {
                 ($plan->version ?? 0) !== $run->version => [
-                    PlanRun::FAILED,
+                    PlanRunState::Failed,
                     'Somebody changed the plan while the search went on. Theirs stands; search again from there.',
                 ],
                 $behind => [
-                    PlanRun::DONE,
+                    PlanRunState::Done,
                     'Work has slipped: as it went the aircraft would have left on '.$this->clock->local($goes)
                         .'. Planned anew, it leaves on '.$this->clock->local($exit).'.',
                 ],
                 $was !== null && ! $exit->isBefore(Instant::parse($was)) => [
-                    PlanRun::DONE,
+                    PlanRunState::Done,
                     'No shorter plan was found'
                         .($result->makespan() === $result->lowerBound ? ': none can be shorter.' : '; the plan '
                         .'stays as it is.'),
                 ],
                 default => [
-                    PlanRun::DONE,
+                    PlanRunState::Done,
                     'A shorter plan was found: the aircraft leaves on '.$this->clock->local($exit)
                         .($was === null ? '.' : ' in place of '.$this->clock->local(Instant::parse($was)).'.'),
                 ],
             };
-            if ($state === PlanRun::DONE && ($behind || $was === null || $exit->isBefore(Instant::parse($was)))) {
+            if ($state === PlanRunState::Done && ($behind || $was === null || $exit->isBefore(Instant::parse($was)))) {
                 $this->plan->save(
                     $visit,
                     $ask,
@@ -165,19 +166,19 @@ final readonly class PlanRuns
         $silent = $run->beat_at === null ? 0 : $now - $run->beat_at->epoch();
         $words = match (true) {
             $run->message !== null => $run->message,
-            $run->state === PlanRun::WAITING => 'Waiting for the planner.',
+            $run->state === PlanRunState::Waiting => 'Waiting for the planner.',
             $silent > self::SILENT => "Not heard of for {$silent} s. It begins again by itself; nothing is lost.",
             default => Words::count($run->tried, 'plan').' tried'.($run->span === null ? '' : ', the shortest '.Words::number(100 * ($run->span / max(1, (int) $run->bound) - 1)).' % above what can be proven').'.',
         };
-        $ended = ! in_array($run->state, [PlanRun::WAITING, PlanRun::RUNNING], true);
+        $ended = ! in_array($run->state, [PlanRunState::Waiting, PlanRunState::Running], true);
 
         return new PlanRunView(
             $run->id,
-            $run->state,
+            $run->state->value,
             $words,
             $run->seconds,
             $run->tried,
-            $run->state === PlanRun::RUNNING ? min(
+            $run->state === PlanRunState::Running ? min(
                 1.0,
                 ($now - $run->asked_at->epoch()) / $run->seconds,
             ) : null,

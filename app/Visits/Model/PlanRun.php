@@ -14,7 +14,7 @@ use Jorvel\Core\Shared\Instant;
  * @property int $id
  * @property int $visit_id
  * @property int $person_id
- * @property string $state
+ * @property PlanRunState $state
  * @property int $seconds of budget
  * @property int $version of the plan when it was asked for
  * @property int $tried plans so far
@@ -28,18 +28,9 @@ use Jorvel\Core\Shared\Instant;
 final class PlanRun extends Model
 {
     protected $casts = [
+        'state' => PlanRunState::class,
         'asked_at' => AsInstant::class,
         'beat_at' => AsInstant::class,
         'ended_at' => AsInstant::class,
     ];
-
-    public const WAITING = 'waiting';
-
-    public const RUNNING = 'running';
-
-    public const DONE = 'done';
-
-    public const CANCELLED = 'cancelled';
-
-    public const FAILED = 'failed';
 }

@@ -10,6 +10,7 @@ use App\Now\HangarHours;
 use App\Shared\Clock;
 use App\Stores\Model\Part;
 use App\Stores\Model\Tool;
+use App\Stores\Model\ToolState;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -135,8 +136,8 @@ final readonly class ShowShortages
     private function tools(): array
     {
         $tools = [];
-        foreach (Tool::whereNot('state', Tool::GONE)->orderBy('id')->get() as $tool) {
-            $tools[$tool->kind][] = $tool->state === Tool::IN ? $tool->cal_due : null;
+        foreach (Tool::whereNot('state', ToolState::OutOfUse)->orderBy('id')->get() as $tool) {
+            $tools[$tool->kind][] = $tool->state === ToolState::In ? $tool->cal_due : null;
         }
 
         return $tools;

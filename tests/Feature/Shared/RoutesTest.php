@@ -176,7 +176,7 @@ final class RoutesTest extends WorldCase
     {
         $pattern = static fn(string $path): string => (string) preg_replace(
             [
-                '/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|(?<=held\/)\w+/',
+                '/\?.*/', '/\{\w+\}|QA-VFA|SKV|JV-3242-11|(?<=\/)\d+|(?<=file\.)json|(?<=compute\/)\w+|(?<=qualifications\/)\w+/',
                 '/BM-TRK|CT-03/',
             ],
             ['', '*', '*'],

@@ -15,6 +15,7 @@ use App\Stores\Model\Part;
 use App\Visits\Do\PlanJob;
 use App\Visits\Do\PlanRuns;
 use App\Visits\Model\PlanRun;
+use App\Visits\Model\PlanRunState;
 use App\Visits\Model\Visit;
 use App\Visits\Model\VisitPlan;
 use Illuminate\Support\Facades\Artisan;
@@ -314,7 +315,7 @@ final class BoardTest extends WorldCase
 
         $third = $ask();
         // Its worker died in the middle: the run says so, and another worker begins it again.
-        PlanRun::whereKey($third)->update(['state' => PlanRun::RUNNING, 'beat_at' => '2026-05-05T12:00:00Z']);
+        PlanRun::whereKey($third)->update(['state' => PlanRunState::Running, 'beat_at' => '2026-05-05T12:00:00Z']);
         self::assertStringContainsString(
             'It begins again by itself; nothing is lost.',
             $this->as('ines', 'GET', 'visits/1/plan')->json('words'),

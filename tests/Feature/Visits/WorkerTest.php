@@ -7,6 +7,7 @@ namespace Tests\Feature\Visits;
 use App\Floor\Model\Card;
 use App\Shared\Records;
 use App\Visits\Model\PlanRun;
+use App\Visits\Model\PlanRunState;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\WorldCase;
@@ -51,14 +52,14 @@ final class WorkerTest extends WorldCase
         posix_kill(proc_get_status($worker)['pid'], SIGKILL);
         proc_close($worker);
         self::assertSame($before, $plan(), 'nothing of the visit was touched');
-        self::assertSame(PlanRun::RUNNING, PlanRun::findOrFail($run)->state);
+        self::assertSame(PlanRunState::Running, PlanRun::findOrFail($run)->state);
         self::assertSame(1, DB::table('jobs')->count(), 'the job is still there');
 
         // As if the ninety seconds had passed in which another worker may not take it.
         DB::table('jobs')->update(['reserved_at' => time() - 120]);
         PlanRun::whereKey($run)->update(['seconds' => 1]);
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
-        self::assertSame(PlanRun::DONE, PlanRun::findOrFail($run)->state);
+        self::assertSame(PlanRunState::Done, PlanRun::findOrFail($run)->state);
         self::assertSame(0, DB::table('jobs')->count());
         self::assertNull(app(Records::class)->verify()['broken']);
     }
