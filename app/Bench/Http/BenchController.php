@@ -7,14 +7,14 @@ namespace App\Bench\Http;
 use App\Bench\Show\View\BenchRow;
 use App\Bench\Show\View\BenchView;
 use App\Floor\Model\Step;
+use App\Shared\Http\Api;
 use App\Visits\Model\Visit;
 use Illuminate\Http\JsonResponse;
-use OpenApi\Attributes as OA;
 
 /** The room Bench: functional tests and rigging sheets wherever they stand on cards. */
 final class BenchController
 {
-    #[OA\Get(path: '/api/bench', operationId: 'bench', responses: [new OA\Response(response: 200, description: 'Tests and rigging sheets', content: new OA\JsonContent(ref: BenchView::class))])]
+    #[Api('bench', BenchView::class, 'Tests and rigging sheets')]
     public function index(): JsonResponse
     {
         $rows = Step::with(['card.aircraft', 'runs'])->whereIn('kind', ['test', 'rig'])

@@ -9,6 +9,10 @@ use App\Crew\Model\Person;
 /** A crew for a shift: person by slot. */
 final class CrewRequest extends ShiftRequest
 {
+    public const SAYS = [
+        'places' => 'person by slot',
+    ];
+
     public function authorize(): bool
     {
         return $this->person()->can('rota', Person::class);

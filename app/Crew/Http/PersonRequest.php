@@ -28,7 +28,7 @@ final class PersonRequest extends RoomRequest
             'role' => ['required', Rule::enum(Role::class)],
             'base' => 'required|string|exists:bases,name',
             'shift' => 'required|string|exists:shifts,code',
-            'weekdays' => 'present|array|max:7',
+            'weekdays' => 'present|list|max:7',
             'weekdays.*' => 'integer|between:1,7|distinct',
             'trainee' => 'required|boolean',
             'supervisor' => 'nullable|integer|exists:people,id',

@@ -10,6 +10,11 @@ use App\Shared\Http\RoomRequest;
 /** Something held that is entered, renewed or withdrawn, or taken back before a second person confirmed it. */
 final class QualificationRequest extends RoomRequest
 {
+    public const SAYS = [
+        'until' => 'the last day; none where it does not lapse',
+        'paper' => 'what it rests on, or why it is withdrawn',
+    ];
+
     public function authorize(): bool
     {
         return $this->person()->can('edit', Person::class);

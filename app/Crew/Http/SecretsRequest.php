@@ -9,6 +9,11 @@ use App\Shared\Http\RoomRequest;
 /** A password and a PIN of one's own choice; at least one of the two. */
 final class SecretsRequest extends RoomRequest
 {
+    public const SAYS = [
+        'now' => 'the password of today',
+        'code' => 'of a second person, where the PIN of today is not their own',
+    ];
+
     /** @return array<string, string|list<string>> */
     public function rules(): array
     {

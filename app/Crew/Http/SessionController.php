@@ -11,6 +11,7 @@ use App\Deferrals\Model\Deferral;
 use App\Fleet\Model\Fleet;
 use App\Library\Model\Import;
 use App\Shared\Clock;
+use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -21,15 +22,14 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
-use OpenApi\Attributes as OA;
 
 /** Signing in and out. */
 final class SessionController
 {
-    #[OA\Post(path: '/api/sign-in', operationId: 'signIn', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['login', 'password'], properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: Me::class))])]
-    public function store(Request $request, Records $records, Clock $clock): JsonResponse
+    #[Api('signIn', Me::class, 'Signed in')]
+    public function store(SignInRequest $request, Records $records, Clock $clock): JsonResponse
     {
-        $given = $request->validate(['login' => 'required|string|max:60', 'password' => 'required|string|max:200']);
+        $given = $request->validated();
         if (! $request->hasSession()) {
             throw Refused::because('Sign in from the application\'s own page; a script uses a token instead.');
         }
@@ -52,13 +52,13 @@ final class SessionController
         return new JsonResponse(self::me($person));
     }
 
-    #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: Me::class))])]
+    #[Api('me', Me::class, 'Who is signed in')]
     public function show(ViewRequest $request): JsonResponse
     {
         return new JsonResponse(self::me($request->person()));
     }
 
-    #[OA\Post(path: '/api/me/secrets', operationId: 'chooseSecrets', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['now'], properties: [new OA\Property(property: 'now', description: 'the password of today', type: 'string'), new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'pin', type: 'string'), new OA\Property(property: 'code', description: 'of a second person, where the PIN of today is not their own', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Chosen', content: new OA\JsonContent(ref: Me::class))])]
+    #[Api('chooseSecrets', Me::class, 'Chosen')]
     public function choose(SecretsRequest $request, Secrets $secrets): JsonResponse
     {
         $secrets->choose(
@@ -72,7 +72,7 @@ final class SessionController
         return new JsonResponse(self::me($request->person()));
     }
 
-    #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: Said::class))])]
+    #[Api('signOut', Said::class, 'Signed out')]
     public function destroy(Request $request): JsonResponse
     {
         if ($request->hasSession()) {

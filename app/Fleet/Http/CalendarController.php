@@ -9,20 +9,20 @@ use App\Fleet\Model\Fleet;
 use App\Fleet\Show\CalendarFeed;
 use App\Fleet\Show\View\CalendarLinkView;
 use App\Shared\Clock;
+use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Records;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Jorvel\Core\Shared\Instant;
-use OpenApi\Attributes as OA;
 
 /** Calendar links: made, revoked, and read by whoever holds the address. */
 final readonly class CalendarController
 {
     public function __construct(private Clock $clock, private Records $records) {}
 
-    #[OA\Get(path: '/api/calendar-links', operationId: 'calendarLinks', responses: [new OA\Response(response: 200, description: 'One\'s own links; for a controller, everybody\'s', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CalendarLinkView::class)))])]
+    #[Api('calendarLinks', [CalendarLinkView::class], 'One\'s own links; for a controller, everybody\'s')]
     public function index(ViewRequest $request): JsonResponse
     {
         return new JsonResponse(
@@ -40,7 +40,7 @@ final readonly class CalendarController
         );
     }
 
-    #[OA\Post(path: '/api/calendar-links', operationId: 'makeCalendarLink', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string')])), responses: [new OA\Response(response: 201, description: 'The link with its address, shown this once', content: new OA\JsonContent(ref: CalendarLinkView::class))])]
+    #[Api('makeCalendarLink', CalendarLinkView::class, 'The link with its address, shown this once', status: 201)]
     public function store(CalendarLinkRequest $request): JsonResponse
     {
         [$link, $token] = CalendarLink::make(
@@ -53,7 +53,7 @@ final readonly class CalendarController
         return new JsonResponse($this->view($link, url("/calendar/{$token}.ics")), 201);
     }
 
-    #[OA\Post(path: '/api/calendar-links/{id}/revoke', operationId: 'revokeCalendarLink', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'Revoked', content: new OA\JsonContent(ref: CalendarLinkView::class))])]
+    #[Api('revokeCalendarLink', CalendarLinkView::class, 'Revoked')]
     public function revoke(int $id, ViewRequest $request): JsonResponse
     {
         Gate::authorize('edit', Fleet::class);

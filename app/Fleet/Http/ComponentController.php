@@ -11,14 +11,14 @@ use App\Fleet\Show\ShowBottles;
 use App\Fleet\Show\View\BottlesView;
 use App\Fleet\Show\View\BottleView;
 use App\Fleet\Show\View\StoredView;
+use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
-use OpenApi\Attributes as OA;
 
 /** Components that move between aircraft, and bottles with their gauges. */
 final class ComponentController
 {
-    #[OA\Get(path: '/api/components', operationId: 'storedComponents', responses: [new OA\Response(response: 200, description: 'Components that are not fitted', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StoredView::class)))])]
+    #[Api('storedComponents', [StoredView::class], 'Components that are not fitted')]
     public function stored(): JsonResponse
     {
         return new JsonResponse(
@@ -33,7 +33,7 @@ final class ComponentController
         );
     }
 
-    #[OA\Post(path: '/api/components/{id}/move', operationId: 'moveComponent', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['position', 'reason', 'stamp', 'pin'], properties: [new OA\Property(property: 'mark', type: 'string', nullable: true), new OA\Property(property: 'position', type: 'string'), new OA\Property(property: 'reason', type: 'string'), new OA\Property(property: 'stamp', type: 'string'), new OA\Property(property: 'pin', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Where it is now', content: new OA\JsonContent(ref: StoredView::class))])]
+    #[Api('moveComponent', StoredView::class, 'Where it is now')]
     public function move(int $id, MoveComponentRequest $request, MoveComponent $move): JsonResponse
     {
         $mark = $request->input('mark');
@@ -53,13 +53,13 @@ final class ComponentController
         );
     }
 
-    #[OA\Get(path: '/api/bottles', operationId: 'bottles', responses: [new OA\Response(response: 200, description: 'Bottles and accumulators with their trends', content: new OA\JsonContent(ref: BottlesView::class))])]
+    #[Api('bottles', BottlesView::class, 'Bottles and accumulators with their trends')]
     public function bottles(ViewRequest $request, ShowBottles $read): JsonResponse
     {
         return new JsonResponse($read->all());
     }
 
-    #[OA\Post(path: '/api/components/{id}/readings', operationId: 'readGauge', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'pressure', 'temp_c'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'pressure', type: 'number'), new OA\Property(property: 'temp_c', type: 'number'), new OA\Property(property: 'replaced', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'The bottle as it now stands', content: new OA\JsonContent(ref: BottleView::class))])]
+    #[Api('readGauge', BottleView::class, 'The bottle as it now stands')]
     public function read(int $id, GaugeRequest $request, GaugeBook $book, ShowBottles $read): JsonResponse
     {
         return new JsonResponse(
@@ -78,7 +78,7 @@ final class ComponentController
         );
     }
 
-    #[OA\Post(path: '/api/readings/{id}/correct', operationId: 'correctGauge', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['reason'], properties: [new OA\Property(property: 'pressure', type: 'number', nullable: true), new OA\Property(property: 'temp_c', type: 'number', nullable: true), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The bottle as it now stands', content: new OA\JsonContent(ref: BottleView::class))])]
+    #[Api('correctGauge', BottleView::class, 'The bottle as it now stands')]
     public function correct(int $id, CorrectGaugeRequest $request, GaugeBook $book, ShowBottles $read): JsonResponse
     {
         $right = $request->filled('pressure');

@@ -10,6 +10,11 @@ use App\Shared\Http\RoomRequest;
 /** A day's flying entered by hand. */
 final class EnterFlyingRequest extends RoomRequest
 {
+    public const SAYS = [
+        'flown' => 'by counter (fh), or counter reading (fh_total), as typed',
+        'sure' => 'what was asked about it is meant',
+    ];
+
     public function authorize(): bool
     {
         return $this->person()->can('edit', Fleet::class);

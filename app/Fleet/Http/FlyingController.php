@@ -14,15 +14,15 @@ use App\Fleet\Show\View\AircraftView;
 use App\Fleet\Show\View\HistoryView;
 use App\Library\Do\BringIn;
 use App\Library\Show\View\ImportView;
+use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
-use OpenApi\Attributes as OA;
 
 /** Flying: entered by hand, corrected, and taken from the flying programme. */
 final class FlyingController
 {
-    #[OA\Post(path: '/api/fleet/{mark}/flying', operationId: 'enterFlying', parameters: [new OA\PathParameter(name: 'mark', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['date', 'flown'], properties: [new OA\Property(property: 'date', type: 'string'), new OA\Property(property: 'flown', description: 'by counter (fh), or counter reading (fh_total), as typed', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')), new OA\Property(property: 'sure', description: 'what was asked about it is meant', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]
+    #[Api('enterFlying', AircraftView::class, 'The aircraft as it now stands')]
     public function enter(string $mark, EnterFlyingRequest $request, FlyingLog $log, ShowFleet $read): JsonResponse
     {
         $log->enter(
@@ -36,7 +36,7 @@ final class FlyingController
         return new JsonResponse($read->aircraft($mark));
     }
 
-    #[OA\Post(path: '/api/flying/{id}/correct', operationId: 'correctFlying', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['flown', 'reason'], properties: [new OA\Property(property: 'flown', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 200, description: 'The history as it now stands', content: new OA\JsonContent(ref: HistoryView::class))])]
+    #[Api('correctFlying', HistoryView::class, 'The history as it now stands')]
     public function correct(int $id, CorrectFlyingRequest $request, FlyingLog $log, ShowHistory $read): JsonResponse
     {
         $entry = $log->correct($request->person(), $id, $request->cells(), $request->string('reason')->value());
@@ -44,11 +44,9 @@ final class FlyingController
         return new JsonResponse($read->of(Aircraft::whereKey($entry->aircraft_id)->valueOrFail('mark')));
     }
 
-    #[OA\Post(path: '/api/flying-programme', operationId: 'flyingProgramme', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['what'], properties: [new OA\Property(property: 'what', type: 'string', enum: ['flown', 'sectors']), new OA\Property(property: 'fault', type: 'string', enum: FlyingFeed::FAULTS)])), responses: [new OA\Response(response: 200, description: 'What it would change; nothing is saved', content: new OA\JsonContent(ref: ImportView::class))])]
-    public function programme(ViewRequest $request, FlyingFeed $feed, BringIn $bring): JsonResponse
+    #[Api('flyingProgramme', ImportView::class, 'What it would change; nothing is saved')]
+    public function programme(FeedRequest $request, FlyingFeed $feed, BringIn $bring): JsonResponse
     {
-        Gate::authorize('edit', Fleet::class);
-        $request->validate(['what' => 'required|in:flown,sectors', 'fault' => 'in:'.implode(',', FlyingFeed::FAULTS)]);
         $sectors = $request->string('what')->value() === 'sectors';
         $text = $sectors
             ? $feed->sectors()
@@ -59,7 +57,7 @@ final class FlyingController
         );
     }
 
-    #[OA\Post(path: '/api/sectors/{id}/cancel', operationId: 'cancelSector', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The aircraft as it now stands', content: new OA\JsonContent(ref: AircraftView::class))])]
+    #[Api('cancelSector', AircraftView::class, 'The aircraft as it now stands')]
     public function cancel(int $id, ViewRequest $request, FlyingLog $log, ShowFleet $read): JsonResponse
     {
         Gate::authorize('edit', Fleet::class);

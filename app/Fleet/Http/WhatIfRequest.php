@@ -20,7 +20,7 @@ final class WhatIfRequest extends RoomRequest
     {
         return [
             'base' => 'nullable|string',
-            'changes' => 'required|array|min:1|max:20',
+            'changes' => 'required|list|min:1|max:20',
             'changes.*.kind' => 'required|in:use,visit,base',
             'changes.*.mark' => 'required_unless:changes.*.kind,visit|string',
             'changes.*.id' => 'required_if:changes.*.kind,visit|integer',
@@ -30,7 +30,7 @@ final class WhatIfRequest extends RoomRequest
             'changes.*.rates' => 'array',
             'changes.*.rates.*' => 'numeric|between:0,60',
             'changes.*.week' => 'nullable|array',
-            'changes.*.week.*' => 'array|size:7',
+            'changes.*.week.*' => 'list|size:7',
             'changes.*.week.*.*' => 'numeric|between:0,60',
         ];
     }

@@ -36,9 +36,9 @@ final class RaiseRequest extends CardRequest
             'spot.view' => 'required_with:spot|'.self::SPOT['view'],
             'spot.x' => 'required_with:spot|'.self::SPOT['x'],
             'spot.y' => 'required_with:spot|'.self::SPOT['y'],
-            'sketch' => 'sometimes|nullable|array|max:200',
-            'sketch.*' => 'array|min:1|max:600',
-            'sketch.*.*' => 'array|size:2',
+            'sketch' => 'sometimes|nullable|list|max:200',
+            'sketch.*' => 'list|min:1|max:600',
+            'sketch.*.*' => 'list|size:2',
             'sketch.*.*.*' => 'numeric|between:0,1',
         ];
     }

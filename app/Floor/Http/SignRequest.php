@@ -7,6 +7,11 @@ namespace App\Floor\Http;
 /** A signature on a card: stamp and PIN, entered again. */
 final class SignRequest extends CardRequest
 {
+    public const SAYS = [
+        'spent' => 'hours that it took; as planned where absent',
+        'counted' => 'what came back, by loan',
+    ];
+
     public function authorize(): bool
     {
         return $this->mayOnCard(
@@ -33,7 +38,7 @@ final class SignRequest extends CardRequest
         return [
             'version' => 'required|integer',
             ...self::SIGNATURE,
-            'covers' => 'sometimes|array',
+            'covers' => 'sometimes|list',
             'covers.*' => 'string|max:80',
             'counted' => 'sometimes|array',
             'counted.*' => 'integer|min:0|max:10000',

@@ -17,16 +17,14 @@ use App\Library\Show\View\ManualView;
 use App\Library\Show\View\ProgrammeRoom;
 use App\Library\Show\View\ProgrammeView;
 use App\Library\Show\View\TemplateView;
-use App\Shared\Http\ViewRequest;
+use App\Shared\Http\Api;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Gate;
-use OpenApi\Attributes as OA;
 
 /** The room Library: programme, manuals, card templates, and what is brought in. */
 final class LibraryController
 {
-    #[OA\Get(path: '/api/library', operationId: 'library', responses: [new OA\Response(response: 200, description: 'Programmes, manuals and templates', content: new OA\JsonContent(ref: LibraryView::class))])]
+    #[Api('library', LibraryView::class, 'Programmes, manuals and templates')]
     public function index(): JsonResponse
     {
         $templates = CardTemplate::with('manual')->orderBy('code')->get();
@@ -89,7 +87,7 @@ final class LibraryController
         ));
     }
 
-    #[OA\Get(path: '/api/library/programmes/{type}', operationId: 'programme', parameters: [new OA\PathParameter(name: 'type', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'One programme with its items', content: new OA\JsonContent(ref: ProgrammeRoom::class))])]
+    #[Api('programme', ProgrammeRoom::class, 'One programme with its items')]
     public function programme(string $type, ShowProgramme $read): JsonResponse
     {
         return new JsonResponse($read->of($type));
@@ -106,7 +104,7 @@ final class LibraryController
         ]);
     }
 
-    #[OA\Post(path: '/api/library/imports', operationId: 'lookAtImport', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['kind', 'name', 'text'], properties: [new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'text', type: 'string')])), responses: [new OA\Response(response: 200, description: 'What it would change; nothing is saved', content: new OA\JsonContent(ref: ImportView::class))])]
+    #[Api('lookAtImport', ImportView::class, 'What it would change; nothing is saved')]
     public function look(LookRequest $request, BringIn $bring): JsonResponse
     {
         return new JsonResponse(
@@ -119,11 +117,9 @@ final class LibraryController
         );
     }
 
-    #[OA\Post(path: '/api/library/imports/{id}/apply', operationId: 'applyImport', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(properties: [new OA\Property(property: 'sure', description: 'what was asked about it is meant', type: 'boolean')])), responses: [new OA\Response(response: 200, description: 'Applied', content: new OA\JsonContent(ref: ImportView::class))])]
-    public function apply(int $id, ViewRequest $request, BringIn $bring): JsonResponse
+    #[Api('applyImport', ImportView::class, 'Applied')]
+    public function apply(int $id, ApplyRequest $request, BringIn $bring): JsonResponse
     {
-        Gate::authorize('bring', Import::class);
-
         return new JsonResponse($bring->apply($request->person(), Import::findOrFail($id), $request->boolean('sure')));
     }
 }

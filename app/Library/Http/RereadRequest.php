@@ -21,7 +21,7 @@ final class RereadRequest extends RoomRequest
         return [
             'outcome' => 'required|in:stands,new,both',
             'note' => 'required|string|max:2000',
-            'fleets' => 'sometimes|array',
+            'fleets' => 'sometimes|list',
             'fleets.*' => 'string|exists:fleets,code',
         ];
     }

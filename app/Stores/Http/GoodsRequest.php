@@ -7,6 +7,10 @@ namespace App\Stores\Http;
 /** Pieces that came. */
 final class GoodsRequest extends CommitPartsRequest
 {
+    public const SAYS = [
+        'expires' => 'last day of the shelf life',
+    ];
+
     /** @return array<string, string> */
     public function rules(): array
     {

@@ -7,6 +7,10 @@ namespace App\Stores\Http;
 /** A part number as it is entered or changed. */
 final class PartRequest extends CommitPartsRequest
 {
+    public const SAYS = [
+        'effectivity' => 'codes of the tails it fits; none where it fits every tail',
+    ];
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -15,7 +19,7 @@ final class PartRequest extends CommitPartsRequest
             'title' => 'required|string|max:80',
             'place' => 'required|string|max:80',
             'one_time' => 'required|boolean',
-            'effectivity' => 'present|nullable|array|min:1|max:20',
+            'effectivity' => 'present|nullable|list|min:1|max:20',
             'effectivity.*' => 'string|distinct|max:20',
         ];
     }

@@ -12,6 +12,10 @@ use Jorvel\Core\Shared\Day;
 /** A new visit: which aircraft, where, when, and which due items. */
 final class MakeVisitRequest extends RoomRequest
 {
+    public const SAYS = [
+        'items' => 'keys of due rows',
+    ];
+
     public function authorize(): bool
     {
         return $this->person()->can('plan', Visit::class);
@@ -26,7 +30,7 @@ final class MakeVisitRequest extends RoomRequest
             'bay' => 'required|string|max:60',
             'start' => 'required|date_format:Y-m-d',
             'end' => 'required|date_format:Y-m-d',
-            'items' => 'required|array|min:1',
+            'items' => 'required|list|min:1',
             'items.*' => ['regex:/^\d+(:\d+)?$/'],
         ];
     }

@@ -10,6 +10,13 @@ use App\Visits\Model\Visit;
 /** A card to another place on the board. */
 final class MoveRequest extends RoomRequest
 {
+    public const SAYS = [
+        'slot' => 'of the board at which it is to begin; null lets it go again',
+        'version' => 'of the board that was looked at',
+        'save' => 'false only shows it',
+        'tighten' => 'the others close up, where that lets it leave sooner',
+    ];
+
     public function authorize(): bool
     {
         return $this->person()->can('plan', Visit::class);

@@ -10,6 +10,10 @@ use App\Visits\Model\Visit;
 /** Items laid into slots by hand. */
 final class PackRequest extends RoomRequest
 {
+    public const SAYS = [
+        'into' => 'slot by item',
+    ];
+
     public function authorize(): bool
     {
         return $this->person()->can('plan', Visit::class);

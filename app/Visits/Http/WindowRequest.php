@@ -10,6 +10,10 @@ use App\Visits\Model\Visit;
 /** Another judgement of a visit's windows. */
 final class WindowRequest extends RoomRequest
 {
+    public const SAYS = [
+        'prior' => 'null for the history of the type',
+    ];
+
     public function authorize(): bool
     {
         return $this->person()->can('plan', Visit::class);

@@ -1,8 +1,14 @@
 import createClient from 'openapi-fetch';
 import { answered } from './connection';
-import type { components, paths } from './generated/schema';
+import type { components, operations, paths } from './generated/schema';
 
 export type Schemas = components['schemas'];
+/** What an operation is sent, as the rules of its request have it. */
+export type Asked<O extends keyof operations> = operations[O] extends {
+    requestBody: { content: { 'application/json': infer Body } };
+}
+    ? Body
+    : never;
 
 /** An answer that was not what was hoped for, with the server's own words. */
 export class Failure extends Error {

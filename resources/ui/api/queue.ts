@@ -5,27 +5,12 @@
  * refuses stays, with its reason, and holds back what was entered on the same card after it.
  */
 
-import type { Schemas } from './client';
+import type { Asked, Schemas } from './client';
 
-export type Body = {
-    version: number;
-    do: string;
-    entry?: string;
-    entries?: Record<string, string>;
-    tool?: string;
-    note?: string;
-};
-export type Spot = { view: 'side' | 'top' | 'front'; x: number; y: number };
-export type FindingBody = {
-    place: string;
-    extent: string;
-    severity: 'minor' | 'major' | 'critical';
-    chapter?: string;
-    step?: number;
-    spot?: Spot;
-    sketch?: number[][][];
-};
-export type HandOverBody = { version: number; said: string };
+export type Body = Asked<'workStep'>;
+export type FindingBody = Asked<'raiseFinding'>;
+export type Spot = Asked<'markFinding'>;
+export type HandOverBody = Asked<'handOver'>;
 
 type Entry = {
     key: string;

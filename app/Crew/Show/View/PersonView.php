@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Show\View;
 
+use App\Crew\Model\Role;
 use OpenApi\Attributes as OA;
 
 /** A person and what they hold. */
@@ -14,7 +15,7 @@ final readonly class PersonView
         #[OA\Property] public int $id,
         #[OA\Property] public string $name,
         #[OA\Property] public string $stamp,
-        #[OA\Property] public string $role,
+        #[OA\Property(enum: Role::class)] public string $role,
         #[OA\Property] public string $base,
         #[OA\Property] public string $shift,
         #[OA\Property] public string $today,

@@ -14,6 +14,6 @@ final readonly class AssignedView
         #[OA\Property] public int $personId,
         #[OA\Property] public string $name,
         #[OA\Property] public string $stamp,
-        #[OA\Property] public string $role,
+        #[OA\Property(enum: ['perform', 'duplicate', 'trainee'])] public string $role,
     ) {}
 }

@@ -1,19 +1,9 @@
-import type { Schemas } from '../../api/client';
+import type { Asked, Schemas } from '../../api/client';
 import { Check } from '../../parts/Check';
 import { Field } from '../../parts/Field';
 import { Pick } from '../../parts/Pick';
 
-export type As = {
-    name: string;
-    stamp: string;
-    role: string;
-    base: string;
-    shift: string;
-    weekdays: number[];
-    trainee: boolean;
-    supervisor: number | null;
-    leaves: string | null;
-};
+export type As = Omit<Asked<'changePerson'>, 'version'>;
 
 const week = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
@@ -36,7 +26,7 @@ export function PersonFields({
                 value={as.stamp}
                 onChange={(e) => set({ stamp: e.target.value.toUpperCase() })}
             />
-            <Pick big label="Role" name="role" value={as.role} onChange={(v) => set({ role: v })}>
+            <Pick big label="Role" name="role" value={as.role} onChange={(v) => set({ role: v as As['role'] })}>
                 {choices.roles.map((r) => (
                     <option key={r}>{r}</option>
                 ))}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { api, Failure, type Schemas, take } from '../../api/client';
+import { type Asked, api, Failure, type Schemas, take } from '../../api/client';
 import { useFleet, useMe, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
@@ -10,7 +10,7 @@ import { BeforeAfter } from './BeforeAfter';
 import { fleetViews } from './views';
 import { Suppose } from './WhatIfSuppose';
 
-export type Change = NonNullable<Schemas['Supposed']['changes']>[number];
+export type Change = Asked<'whatIf'>['changes'][number];
 export type Kind = Change['kind'];
 
 const kinds: readonly { value: Kind; name: string }[] = [

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, type Failure, type Schemas, take } from '../../api/client';
+import { type Asked, api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
@@ -7,10 +7,7 @@ import { Dialog } from '../../parts/Dialog';
 import { Trouble } from '../../parts/Page';
 import type { Role } from './Visit';
 
-const assign = (
-    body: { id: number; person: number; role: string; remove?: boolean },
-    headers: Record<string, string>,
-) =>
+const assign = (body: { id: number } & Asked<'assign'>, headers: Record<string, string>) =>
     take(
         api.POST('/api/cards/{id}/assignments', {
             params: { path: { id: body.id } },
