@@ -179,7 +179,9 @@ final class Bench extends Command
     }
 
     /**
-     * @param iterable<array{bench: string, metric: string, value: float, unit: string, aim: float|null, more: bool}> $figures
+     * @param iterable<array{
+     *   bench: string, metric: string, value: float, unit: string, aim: float|null, more: bool,
+     * }> $figures
      */
     private function all(iterable $figures): void
     {

@@ -17,7 +17,8 @@ use ReflectionMethod;
 use ReflectionNamedType;
 
 /**
- * Writes the API's description for the front end's types. Addresses come from the routes, what is sent from the rules of
+ * Writes the API's description for the front end's types. Addresses come from the routes, what is sent from the rules
+ * of
  * the requests, what is answered from the views; `Api` beside each method names the operation.
  */
 final class DescribeApi extends Command
@@ -65,7 +66,10 @@ final class DescribeApi extends Command
             'name' => $name, 'in' => 'path', 'required' => true,
             'schema' => ['type' => str_starts_with($route->wheres[$name] ?? '', '[0-9]') ? 'integer' : 'string'],
         ], $route->parameterNames());
-        $asked = $api->takes === null ? $this->asked($route, $method) : ['type' => $api->takes, 'additionalProperties' => true];
+        $asked = $api->takes === null ? $this->asked($route, $method) : [
+            'type' => $api->takes,
+            'additionalProperties' => true,
+        ];
         $reads = $route->methods()[0] === 'GET';
         foreach ($reads ? $asked['properties'] ?? [] : [] as $name => $schema) {
             $parameters[] = [
@@ -119,7 +123,7 @@ final class DescribeApi extends Command
             }
             $address = (string) preg_replace('/\{\w+\}/', '1', $route->uri());
             $request = $class::create($address, $route->methods()[0]);
-            assert($request instanceof FormRequest && method_exists($request, 'rules'));
+            assert(method_exists($request, 'rules'));
             $bound = (clone $route)->bind($request);
             $request->setContainer($this->laravel)->setRouteResolver(static fn(): Route => $bound);
             $rules = $request->rules();

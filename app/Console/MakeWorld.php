@@ -26,7 +26,14 @@ final class MakeWorld extends Command
             fn(string $o): int => (int) $this->option($o),
             ['seed' => 'seed', 'aircraft' => 'aircraft', 'items' => 'items', 'years' => 'years'],
         );
-        if ($numbers['aircraft'] < 1 || $numbers['aircraft'] > 999 || $numbers['items'] < 20 || $numbers['items'] > 2000 || $numbers['years'] < 1 || $numbers['years'] > 10) {
+        if (
+            $numbers['aircraft'] < 1
+            || $numbers['aircraft'] > 999
+            || $numbers['items'] < 20
+            || $numbers['items'] > 2000
+            || $numbers['years'] < 1
+            || $numbers['years'] > 10
+        ) {
             $this->error('It takes 1 to 999 aircraft, 20 to 2000 items and 1 to 10 years.');
 
             return self::INVALID;

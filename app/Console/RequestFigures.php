@@ -198,7 +198,9 @@ final class RequestFigures
     {
         $of = getrusage() ?: [];
 
-        return ($of['ru_utime.tv_sec'] + $of['ru_stime.tv_sec']) * 1e3 + ($of['ru_utime.tv_usec'] + $of['ru_stime.tv_usec']) / 1e3;
+        return (
+            $of['ru_utime.tv_sec'] + $of['ru_stime.tv_sec']
+        ) * 1e3 + ($of['ru_utime.tv_usec'] + $of['ru_stime.tv_usec']) / 1e3;
     }
 
     private function as(string $login): self

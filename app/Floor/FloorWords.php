@@ -104,7 +104,8 @@ final class FloorWords
     {
         $systems = implode(' and ', $a->systems);
         $said = $a->running
-            ? "step {$a->step} of {$a->card->number}, {$a->title}, {$a->how->value} {$systems} since {$since}, begun by {$a->by}"
+            ? "step {$a->step} of {$a->card->number}, {$a->title}, {$a->how->value} {$systems} "
+                ."since {$since}, begun by {$a->by}"
             : "{$systems} ".($a->how->value === 'pressurises' ? 'under pressure' : 'under power')
             ." since {$since}: step {$a->step} of {$a->card->number} left it so";
 

@@ -60,7 +60,7 @@ final readonly class LoadCard
                 'independent_inspection',
                 'section',
                 'method',
-                'held_until',
+                'stays_until',
                 'of_id',
             ],
         ],
@@ -109,7 +109,12 @@ final readonly class LoadCard
     /** Everything of the card that its picture needs: its own rows in one query, its steps, and its people. */
     private function card(int $cardId): Card
     {
-        $row = (array) ($this->query()->where('cards.id', $cardId)->first() ?? throw (new ModelNotFoundException)->setModel(Card::class, [$cardId]));
+        $row = (array) (
+            $this->query()
+                ->where('cards.id', $cardId)
+                ->first() ?? throw (new ModelNotFoundException)
+                ->setModel(Card::class, [$cardId])
+        );
         $one = [];
         foreach (self::ONE as $name => [$class, $columns]) {
             $values = [];

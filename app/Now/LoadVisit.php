@@ -6,6 +6,7 @@ namespace App\Now;
 
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
+use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
@@ -13,6 +14,7 @@ use Jorvel\Core\Now\CardInVisit;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\FoundNow;
 use Jorvel\Core\Now\VisitNow;
+use Jorvel\Core\Release\CardState;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\WorkHours;
@@ -93,6 +95,40 @@ final readonly class LoadVisit
             $card->latest_start,
             $card->on_chain,
             $card->finding_id === null ? null : (string) $card->finding_id,
+        );
+    }
+
+    /**
+     * A card as release asks about it; load its steps with runs, hands, assignments, rechecks, template and item.
+     *
+     * @param string|null $doubt a recalled tool that something of it rests on, with no re-check opened
+     */
+    public static function certified(Card $card, ?string $doubt): CardState
+    {
+        $recheck = $card->steps->flatMap(static function (Step $s): array {
+            $run = $s->runs->last();
+
+            return $run === null || $run->as_left !== null ? [] : $run->solution['recheck'];
+        })->all();
+        // Readings that rest on a recalled tool, until they are taken again.
+        if ($doubt !== null) {
+            $recheck[] = "what {$doubt} read";
+        }
+        foreach ($card->rechecks as $again) {
+            if ($again->byCard->state !== Card::CLOSED) {
+                $recheck[] = "card {$again->byCard->number}";
+            }
+        }
+
+        return new CardState(
+            (string) $card->id,
+            $card->state === Card::CLOSED,
+            $card->steps->where('state', '!=', Step::DONE)->count(),
+            $card->independent_inspection,
+            array_map(strval(...), $card->performers()),
+            $card->inspected_by === null ? null : (string) $card->inspected_by,
+            array_values($recheck),
+            $card->revisionCurrent(),
         );
     }
 }

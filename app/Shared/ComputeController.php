@@ -21,7 +21,11 @@ final class ComputeController
         abort_unless(isset(Kinds::all()[$kind]), 404, "There is no kind \"{$kind}\".");
         try {
             $asked = json_decode($request->getContent());
-            if (is_object($asked) && is_numeric($asked->budget_ms ?? null) && $asked->budget_ms > config('jorvel.compute_ms')) {
+            if (
+                is_object($asked)
+                && is_numeric($asked->budget_ms ?? null)
+                && $asked->budget_ms > config('jorvel.compute_ms')
+            ) {
                 throw InputError::at(
                     'budget_ms',
                     'must be at most '.config('jorvel.compute_ms').' here; for a longer search use the command',

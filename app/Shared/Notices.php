@@ -33,7 +33,11 @@ final readonly class Notices
     /** @return list<array{id: int, said: string, link: string|null, at: string}> not seen yet, the newest first */
     public function unseen(int $personId): array
     {
-        return array_values(DB::table('notices')->where('person_id', $personId)->whereNull('seen_at')->orderByDesc('id')->limit(20)->get()
+        return array_values(DB::table('notices')->where('person_id', $personId)
+            ->whereNull('seen_at')
+            ->orderByDesc('id')
+            ->limit(20)
+            ->get()
             ->map(static fn(\stdClass $n): array => [
                 'id' => (int) $n->id,
                 'said' => (string) $n->said,

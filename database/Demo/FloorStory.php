@@ -75,7 +75,10 @@ final readonly class FloorStory
                 $more['tool'] ?? '',
                 $more['note'] ?? '',
             );
-            $this->clock->still($this->clock->at($this->clock->today(), $time), function () use ($people, $login, $card, $no, $input): void {
+            $this->clock->still($this->clock->at(
+                $this->clock->today(),
+                $time,
+            ), function () use ($people, $login, $card, $no, $input): void {
                 ($this->work)($people[$login], $card->id, $no, $input);
             });
         }
@@ -136,7 +139,10 @@ final readonly class FloorStory
     {
         $finding = Finding::with('fixCard')->where('place', $story['finding'])->firstOrFail();
         $card = $finding->fixCard()->firstOrFail();
-        $this->clock->still($this->clock->at($this->clock->today(), $story['at']), function () use ($people, $story, $card): void {
+        $this->clock->still($this->clock->at(
+            $this->clock->today(),
+            $story['at'],
+        ), function () use ($people, $story, $card): void {
             $this->handOver->give($people[$story['by']], $card->id, $card->version, $story['said']);
         });
     }

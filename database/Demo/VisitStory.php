@@ -64,7 +64,8 @@ final readonly class VisitStory
     /** @param Collection<string, Person> $people */
     private function work(Visit $visit, Instant $until, float $pace, Collection $people): void
     {
-        foreach ($visit->cards()->with(['steps', 'assignments'])->whereNotNull('planned_start')->orderBy('planned_start')->orderBy('id')->get() as $card) {
+        $planned = $visit->cards()->with(['steps', 'assignments'])->whereNotNull('planned_start');
+        foreach ($planned->orderBy('planned_start')->orderBy('id')->get() as $card) {
             $start = $card->planned_start;
             if ($card->worked() || ! $start->isBefore($until)) {
                 continue;
@@ -126,12 +127,11 @@ final readonly class VisitStory
     {
         $day = $at->dayIn($this->clock->zone());
         $shift = $this->clock->time($at) < '14:00' ? 'early' : 'late';
-        $able = $people->filter(static fn(Person $p): bool => $p->role === Role::Technician && $p->shift === $shift && $p->qualified()->unfit(
-            'perform',
-            $visit->aircraft->type->code,
-            $card->skill,
-            $day,
-        ) === null)
+        $type = $visit->aircraft->type->code;
+        $able = $people
+            ->filter(static fn(Person $p): bool => $p->role === Role::Technician
+                && $p->shift === $shift
+                && $p->qualified()->unfit('perform', $type, $card->skill, $day) === null)
             ->sortKeys()
             ->values();
 

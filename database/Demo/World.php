@@ -230,7 +230,8 @@ final readonly class World
             }
         }
         foreach (self::csv('rota.csv') as $r) {
-            for ($day = Day::parse($r['from']); $day->number <= Day::parse($r['until'])->number; $day = $day->plusDays(1)) {
+            $until = Day::parse($r['until']);
+            for ($day = Day::parse($r['from']); $day->number <= $until->number; $day = $day->plusDays(1)) {
                 RotaDay::create([
                     'person_id' => $ids[$r['login']],
                     'date' => (string) $day,

@@ -72,13 +72,17 @@ return new class extends Migration {
         ];
         foreach (DB::table('records')->whereIn('what', $worked)->orderBy('id')->lazy(500) as $record) {
             $card = (int) substr((string) $record->subject, 5);
-            if (preg_match('/\(([^()]+)\)$/', (string) $record->who, $m) === 1 && isset($people[$m[1]], $cards[$card])) {
+            if (
+                preg_match('/\(([^()]+)\)$/', (string) $record->who, $m) === 1
+                && isset($people[$m[1]], $cards[$card])
+            ) {
                 $hands["{$card}:{$people[$m[1]]}"] ??= [
                     'card_id' => $card, 'person_id' => $people[$m[1]], 'since' => $record->at,
                 ];
             }
         }
-        foreach (DB::table('steps')->where('kind', '!=', 'inspection')->whereNotNull('done_by')->orderBy('done_at')->get(['card_id', 'done_by', 'done_at']) as $step) {
+        $done = DB::table('steps')->where('kind', '!=', 'inspection')->whereNotNull('done_by')->orderBy('done_at');
+        foreach ($done->get(['card_id', 'done_by', 'done_at']) as $step) {
             $hands["{$step->card_id}:{$step->done_by}"] ??= [
                 'card_id' => $step->card_id, 'person_id' => $step->done_by, 'since' => $step->done_at,
             ];

@@ -48,7 +48,10 @@ final readonly class RigSheet implements StepKind
         $no = (int) $step->runs->max('no') + 1;
         $taken = $this->taken($step, $in, 'as_found', $no);
 
-        return Worked::open(...$this->commit($by, $step, $taken), ...$this->begin($by, $step, $no, self::values($taken)));
+        return Worked::open(
+            ...$this->commit($by, $step, $taken),
+            ...$this->begin($by, $step, $no, self::values($taken)),
+        );
     }
 
     /**

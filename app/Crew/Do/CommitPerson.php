@@ -21,7 +21,10 @@ final readonly class CommitPerson
     public function __construct(private Clock $clock, private Records $records, private RestRules $rest) {}
 
     /**
-     * @param array{name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null} $as
+     * @param array{
+     *   name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool,
+     *   supervisor_id: int|null, leaves: string|null,
+     * } $as
      *
      * @throws Refused when the name to sign in with or the stamp is taken, or the rest does not fit together
      */
@@ -54,7 +57,10 @@ final readonly class CommitPerson
     }
 
     /**
-     * @param array{name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null} $as
+     * @param array{
+     *   name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool,
+     *   supervisor_id: int|null, leaves: string|null,
+     * } $as
      *
      * @throws Refused for a stale version, a stamp already used, a week that breaks the rules of rest, or trainees left
      *   alone
@@ -132,7 +138,9 @@ final readonly class CommitPerson
     }
 
     /**
-     * @param array{role: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null, ...} $as
+     * @param array{
+     *   role: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null, ...,
+     * } $as
      */
     private function requireWhole(array $as, ?Person $person): void
     {

@@ -22,7 +22,10 @@ final class Rotas
     public function of(string $base): Rota
     {
         return $this->memo->of("rota {$base}", self::TABLES, fn(): Rota => new Rota(
-            array_values(Person::with(['qualifications', 'rotaDays'])->where('base', $base)->whereNot('role', 'viewer')->orderBy('id')->get()
+            array_values(Person::with(['qualifications', 'rotaDays'])->where('base', $base)
+                ->whereNot('role', 'viewer')
+                ->orderBy('id')
+                ->get()
                 ->map(static fn(Person $p): OnRota => $p->onRota(
                     $p->qualified(),
                     array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all()),

@@ -117,7 +117,11 @@ final readonly class ShiftGround
     public function elsewhere(ShiftSlot $s, int $personId, array $places): ?string
     {
         foreach ($this->slots as $other) {
-            if ($other->slot->id !== $s->slot->id && ($places[$other->slot->id] ?? null) === $personId && $s->meets($other)) {
+            if (
+                $other->slot->id !== $s->slot->id
+                && ($places[$other->slot->id] ?? null) === $personId
+                && $s->meets($other)
+            ) {
                 return "{$other->card?->number} {$other->title}";
             }
         }
@@ -192,7 +196,9 @@ final readonly class ShiftGround
         }
 
         return match ($why) {
-            'away' => $usual !== null && $usual->shift === null ? CrewWords::away($usual->why) : ($shift === null ? 'does not work that day' : "is on the {$shift} shift"),
+            'away' => $usual !== null && $usual->shift === null ? CrewWords::away($usual->why) : (
+                $shift === null ? 'does not work that day' : "is on the {$shift} shift"
+            ),
             'no_hours' => 'has no '.Words::number($s->slot->hours).' h left on this shift',
             'trainee' => 'is a trainee: the supervisor must be on the card',
             default => Words::unfit($why, $s->slot->role->value, $s->slot->type, $s->slot->skill),
@@ -219,7 +225,11 @@ final readonly class ShiftGround
     {
         $people = [];
         foreach ($this->slots as $other) {
-            if ($other->slot->card === $s->slot->card && $other->slot->role->value === $role && isset($places[$other->slot->id])) {
+            if (
+                $other->slot->card === $s->slot->card
+                && $other->slot->role->value === $role
+                && isset($places[$other->slot->id])
+            ) {
                 $people[] = $places[$other->slot->id];
             }
         }

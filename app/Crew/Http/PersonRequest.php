@@ -53,7 +53,10 @@ final class PersonRequest extends RoomRequest
     }
 
     /**
-     * @return array{name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool, supervisor_id: int|null, leaves: string|null}
+     * @return array{
+     *   name: string, stamp: string, role: string, base: string, shift: string, weekdays: list<int>, trainee: bool,
+     *   supervisor_id: int|null, leaves: string|null,
+     * }
      */
     public function fields(): array
     {

@@ -65,7 +65,12 @@ final readonly class ShowCrew
         $first = $lapses[0] ?? null;
         $sentence = match (true) {
             $first === null => 'Nothing lapses within '.config('jorvel.lapse_days').' days.',
-            $hitting !== [] => "{$first->name} {$first->said}: ".Lapses::told($first->hits).'.'.(count($lapses) > 1 ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.' : ''),
+            $hitting !== [] => "{$first->name} {$first->said}: ".Lapses::told($first->hits).'.'.(
+                count($lapses) > 1 ? ' '.Words::count(
+                    count($lapses),
+                    'qualification',
+                ).' in all within '.config('jorvel.lapse_days').' days.' : ''
+            ),
             default => Words::count(
                 count($lapses),
                 'qualification has lapsed or lapses',
@@ -91,7 +96,9 @@ final readonly class ShowCrew
     {
         $crew = $this->crew->of(collect([$of->load('qualifications', 'rotaDays')]));
         $person = $crew->people[$of->id];
-        $missing = array_filter($person->placed, fn(Placed $p): bool => $p->from !== null && $p->until !== null && $p->until->epoch() > $this->clock->now()->epoch()
+        $now = $this->clock->now();
+        $missing = array_filter($person->placed, static fn(Placed $p): bool => $p->from !== null && $p->until !== null
+            && $now->isBefore($p->until)
             && in_array(
                 AtWork::during($crew, $person, $p->from->dayIn($crew->zone), $p->from, $p->until, $p->card),
                 [AtWork::Away, AtWork::OffShift],
@@ -99,7 +106,9 @@ final readonly class ShowCrew
             ));
 
         return array_values(array_map(
-            fn(Placed $p): string => "{$p->number} {$p->title}, ".($p->from === null ? '' : $this->clock->local($p->from)),
+            fn(Placed $p): string => "{$p->number} {$p->title}, ".(
+                $p->from === null ? '' : $this->clock->local($p->from)
+            ),
             $missing,
         ));
     }

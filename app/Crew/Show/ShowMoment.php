@@ -84,14 +84,23 @@ final readonly class ShowMoment
                     ->filter(fn(WaitingAuthority $w): bool => $w->notSecond($me, $this->clock->today()) === null)
                     ->count()
                 : 0,
-            'floor' => $mine + ($inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0),
+            'floor' => $mine + (
+                $inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0
+            ),
             'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(
                 static fn(Builder $q) => $q->from('cards')->whereColumn('cards.finding_id', 'findings.id'),
             )->count() : 0,
-            'release' => $me->role === Role::Certifier ? DB::table('visits')->where('state', '!=', self::RELEASED)->whereExists(
+            'release' => $me->role === Role::Certifier ? DB::table('visits')->where(
+                'state',
+                '!=',
+                self::RELEASED,
+            )->whereExists(
                 static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id'),
             )
-                ->whereNotExists(static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id')->where(
+                ->whereNotExists(static fn(Builder $q) => $q->from('cards')->whereColumn(
+                    'cards.visit_id',
+                    'visits.id',
+                )->where(
                     'cards.state',
                     '!=',
                     CardProgress::Closed->value,

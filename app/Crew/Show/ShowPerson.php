@@ -80,7 +80,9 @@ final readonly class ShowPerson
             $this->entries($p, $names),
             $this->choices->all(),
             [
-                ...($me->can('edit', Person::class) ? ['rota', 'edit', ...($me->id === $p->id ? [] : ['qualify'])] : []),
+                ...(
+                    $me->can('edit', Person::class) ? ['rota', 'edit', ...($me->id === $p->id ? [] : ['qualify'])] : []
+                ),
                 ...($me->can('vouch', Person::class) && ! $p->own_pin
                     && $p->notSecond($me, $this->clock->today()) === null
                     ? ['vouch'] : []),
@@ -145,7 +147,12 @@ final readonly class ShowPerson
      */
     private function entries(Person $p, array $names): array
     {
-        return array_values(DB::table('records')->where('subject', "person:{$p->id}")->where('what', 'like', 'person.%')->whereNot('what', 'person.signed_in')->orderByDesc('id')->limit(100)->get()
+        return array_values(DB::table('records')->where('subject', "person:{$p->id}")
+            ->where('what', 'like', 'person.%')
+            ->whereNot('what', 'person.signed_in')
+            ->orderByDesc('id')
+            ->limit(100)
+            ->get()
             ->map(fn(object $r): EntryView => new EntryView(
                 $this->clock->local(Instant::parse($r->at)),
                 $r->who,
@@ -178,11 +185,16 @@ final readonly class ShowPerson
                 .", by {$d['paper']}; waits for a second person",
             'person.authority_taken_back'
                 => Words::qualification($d['kind'], $d['value'])." taken back before it was confirmed: {$d['why']}",
-            'person.granted' => Words::qualification($d['kind'], $d['value']).' '.$until($d['until']).", by {$d['paper']}",
+            'person.granted' => Words::qualification(
+                $d['kind'],
+                $d['value'],
+            ).' '.$until($d['until']).", by {$d['paper']}",
             'person.renewed' => Words::qualification($d['kind'], $d['value']).' '
                 .'renewed '.$until($d['until']).", was {$until($d['was'])}; by {$d['paper']}",
             'person.withdrawn' => Words::qualification($d['kind'], $d['value'])." withdrawn: {$d['why']}",
-            'person.days_set' => ($d['shift'] === null ? $d['why'] : "{$d['shift']} shift, {$d['why']}").", {$d['from']} to {$d['until']}",
+            'person.days_set' => (
+                $d['shift'] === null ? $d['why'] : "{$d['shift']} shift, {$d['why']}"
+            ).", {$d['from']} to {$d['until']}",
             'person.days_cleared' => "the usual week again, {$d['from']} to {$d['until']}",
             'person.secrets_given' => 'a new password and PIN given, until they choose their own',
             'person.pin_code_made' => 'a code made with which they choose their PIN',

@@ -150,7 +150,12 @@ final readonly class ShowShift
                     ),
                     true,
                 );
-                if ($a->role === $s->slot->role->value && ! $taken && ! isset($places[$s->slot->id]) && $ground->why($s, $a->person_id, $places) === null) {
+                if (
+                    $a->role === $s->slot->role->value
+                    && ! $taken
+                    && ! isset($places[$s->slot->id])
+                    && $ground->why($s, $a->person_id, $places) === null
+                ) {
                     $places[$s->slot->id] = $a->person_id;
                 }
             }

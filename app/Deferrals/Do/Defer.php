@@ -10,11 +10,12 @@ use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
+use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
-use Illuminate\Support\Facades\DB;
+use Closure;
 
 /**
  * Carries a finding under a listed item: the clock starts, the placard is named, the safing devices of its card stay on
@@ -22,7 +23,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Defer
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private CommitUnmoved $commit) {}
 
     /**
      * @param bool $safed that the item's procedure has been carried out and its placard fitted
@@ -38,55 +39,67 @@ final readonly class Defer
         string $stamp,
         string $pin,
     ): Deferral {
-        return DB::transaction(function () use ($by, $finding, $item, $safed, $carrySafing, $stamp, $pin): Deferral {
-            if ($finding->refresh()->state !== Finding::OPEN) {
-                throw Refused::because("Finding {$finding->number} is already {$finding->state->value}.");
-            }
-            if ($item->type_id !== $finding->aircraft->type_id || $item->chapter !== $finding->chapter) {
-                throw Refused::because("{$item->code} does not cover this finding: it is for another type or chapter.");
-            }
-            if (! $safed) {
-                throw Refused::because(
-                    "Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. "
-                        .'Nothing was deferred.',
-                );
-            }
-            if ($finding->fixCard !== null && $finding->fixCard->state !== Card::OPEN) {
-                throw Refused::because(
-                    "Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take "
-                        .'its steps back; nothing was deferred.',
-                );
-            }
+        return ($this->commit)(function () use ($by, $finding, $item, $safed, $carrySafing, $stamp, $pin): Closure {
+            $this->ask($finding->refresh(), $item, $safed);
             $by->requireSignature($stamp, $pin);
-            FloorCount::up($finding->aircraft_id);
-            $deferral = Deferral::create([
-                'finding_id' => $finding->id, 'aircraft_id' => $finding->aircraft_id, 'listed_item_id' => $item->id,
-                'deferred_by' => $by->id,
-                'category' => $item->category, 'discovered_at' => $finding->raised_at,
-                'timezone' => $this->clock->zone()->getName(),
-                'limits' => $item->limits, 'at_discovery' => $finding->aircraft->counters,
-                'counted_to' => $finding->aircraft->counters_as_of, 'placard' => $item->placard,
-                'procedure_done' => true, 'state' => 'open',
-            ]);
-            $finding->update(['state' => Finding::DEFERRED, 'settled_at' => (string) $this->clock->now()]);
-            $finding->fixCard?->withdraw();
-            if ($carrySafing) {
-                SafingDevice::where('card_id', $finding->card_id)->whereNull('removed_at')
-                    ->update(['carried_by' => $finding->id]);
-            }
-            $this->records->write(
-                $by,
-                'finding.deferred',
-                "finding:{$finding->id}",
-                [
-                    'number' => $finding->number,
-                    'item' => $item->code,
-                    'category' => $item->category,
-                    'stamp' => $by->stamp,
-                ],
-            );
 
-            return $deferral;
+            return fn(): Deferral => $this->write($by, $finding, $item, $carrySafing);
         });
+    }
+
+    /** @throws Refused */
+    private function ask(Finding $finding, ListedItem $item, bool $safed): void
+    {
+        if ($finding->state !== Finding::OPEN) {
+            throw Refused::because("Finding {$finding->number} is already {$finding->state->value}.");
+        }
+        if ($item->type_id !== $finding->aircraft->type_id || $item->chapter !== $finding->chapter) {
+            throw Refused::because("{$item->code} does not cover this finding: it is for another type or chapter.");
+        }
+        if (! $safed) {
+            throw Refused::because(
+                "Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. "
+                    .'Nothing was deferred.',
+            );
+        }
+        if ($finding->fixCard !== null && $finding->fixCard->state !== Card::OPEN) {
+            throw Refused::because(
+                "Card {$finding->fixCard->number}, which fixes {$finding->number}, is begun. Finish it, or take "
+                    .'its steps back; nothing was deferred.',
+            );
+        }
+    }
+
+    private function write(Person $by, Finding $finding, ListedItem $item, bool $carrySafing): Deferral
+    {
+        FloorCount::up($finding->aircraft_id);
+        $deferral = Deferral::create([
+            'finding_id' => $finding->id, 'aircraft_id' => $finding->aircraft_id, 'listed_item_id' => $item->id,
+            'deferred_by' => $by->id,
+            'category' => $item->category, 'discovered_at' => $finding->raised_at,
+            'timezone' => $this->clock->zone()->getName(),
+            'limits' => $item->limits, 'at_discovery' => $finding->aircraft->counters,
+            'counted_to' => $finding->aircraft->counters_as_of, 'placard' => $item->placard,
+            'procedure_done' => true, 'state' => 'open',
+        ]);
+        $finding->update(['state' => Finding::DEFERRED, 'settled_at' => (string) $this->clock->now()]);
+        $finding->fixCard?->withdraw();
+        if ($carrySafing) {
+            SafingDevice::where('card_id', $finding->card_id)->whereNull('removed_at')
+                ->update(['carried_by' => $finding->id]);
+        }
+        $this->records->write(
+            $by,
+            'finding.deferred',
+            "finding:{$finding->id}",
+            [
+                'number' => $finding->number,
+                'item' => $item->code,
+                'category' => $item->category,
+                'stamp' => $by->stamp,
+            ],
+        );
+
+        return $deferral;
     }
 }

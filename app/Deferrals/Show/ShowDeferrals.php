@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Deferrals\Show;
 
+use App\Deferrals\DeferralWords;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
 use App\Deferrals\Show\View\DeferralsView;
@@ -13,13 +14,11 @@ use App\Deferrals\Show\View\OptionView;
 use App\Floor\Model\Finding;
 use App\Now\LoadFlying;
 use App\Shared\Clock;
-use App\Shared\Words;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Deferrals\ClockResult;
 use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\PlannedAway;
-use Jorvel\Core\Shared\Day;
 
 /**
  * What the room Deferrals shows: what is carried, by what runs out first, and the findings that wait for a decision.
@@ -56,20 +55,12 @@ final readonly class ShowDeferrals
                 $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect()),
             ));
         $first = $carried->first();
-        $sentence = match (true) {
-            $first !== null => "{$first->mark} first: {$first->title} ".lcfirst($first->said).'.',
-            $waiting > 0 => 'Nothing is carried yet.',
-            default => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
-        };
-        if ($waiting > 0) {
-            $sentence .= $waiting === 1
-                ? ' One finding waits for a decision.'
-                : " {$waiting} findings wait for a decision.";
-        }
-
         // What has its card and may not be deferred is decided.
         return new DeferralsView(
-            $sentence,
+            DeferralWords::room(
+                $first === null ? null : "{$first->mark} first: {$first->title} ".lcfirst($first->said),
+                $waiting,
+            ),
             $carried->all(),
             array_values($findings->filter(
                 static fn(OpenFinding $f): bool => $f->fixCard === null || $f->options !== [],
@@ -98,14 +89,7 @@ final readonly class ShowDeferrals
             $clock->expiresAt === null ? null : $this->clock->local($clock->expiresAt),
             $clock->forecastLast === null ? null : (string) $clock->forecastLast,
             $clock->forecastLast === null ? null : $today->daysUntil($clock->forecastLast),
-            implode(
-                ', ',
-                array_map(
-                    static fn(string $c, float $v): string => Words::amount($v, $c).' left',
-                    array_keys($left),
-                    $left,
-                ),
-            ),
+            DeferralWords::others($left),
             (string) $clock->driver,
             ($clock->status === 'expired' ? FleetState::Stop : FleetState::of(
                 $today,
@@ -154,20 +138,6 @@ final readonly class ShowDeferrals
 
     private function said(ClockResult $clock): string
     {
-        if ($clock->status === 'expired') {
-            return 'Has run out: the aircraft must not fly with it';
-        }
-        if ($clock->forecastLast === null) {
-            return 'Does not run out within twenty years';
-        }
-        $days = $this->clock->today()->daysUntil($clock->forecastLast);
-        $when = $this->clock->words(Day::fromNumber($clock->forecastLast->number));
-
-        return $clock->driver === 'days'
-            ? "Runs out at the end of {$when}, ".Words::fromNow($days)
-            : "Expected to run out at the end of {$when}, ".Words::amount(
-                $clock->usageLeft[$clock->driver] ?? 0,
-                (string) $clock->driver,
-            ).' left';
+        return DeferralWords::left($clock, $this->clock->today(), $this->clock->words(...));
     }
 }

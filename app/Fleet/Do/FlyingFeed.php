@@ -30,7 +30,8 @@ final readonly class FlyingFeed
         $yesterday = $this->clock->today()->plusDays(-1);
         $programme = FlyingSimulator::seeded(self::SEED);
         $lines = [];
-        foreach (Aircraft::with(['visits' => static fn($q) => $q->where('state', 'in_work')])->orderBy('mark')->get() as $craft) {
+        $all = Aircraft::with(['visits' => static fn($q) => $q->where('state', 'in_work')])->orderBy('mark')->get();
+        foreach ($all as $craft) {
             $day = $craft->counters_as_of->plusDays(1);
             for (; $day->number <= $yesterday->number; $day = $day->plusDays(1)) {
                 $flown = $craft->visits->isEmpty()

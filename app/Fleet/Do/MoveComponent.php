@@ -76,7 +76,8 @@ final readonly class MoveComponent
         if ($there !== null) {
             throw Refused::because($there->component_id === $component->id
                 ? "{$component->name()} is already on {$to->mark}, {$position}."
-                : "{$to->mark} has {$there->component->name()} at {$position}. Take that off first; nothing was moved.");
+                : "{$to->mark} has {$there->component->name()} at {$position}. "
+                    .'Take that off first; nothing was moved.');
         }
         foreach ($component->accrues as $own => [$of]) {
             if (! isset($to->counters[$of])) {
@@ -97,7 +98,11 @@ final readonly class MoveComponent
      */
     private function requirePlace(Component $component, Aircraft $to, string $position): void
     {
-        $places = ComponentTenure::whereRelation('component', 'kind', $component->kind)->whereRelation('craft', 'type_id', $to->type_id)
+        $places = ComponentTenure::whereRelation(
+            'component',
+            'kind',
+            $component->kind,
+        )->whereRelation('craft', 'type_id', $to->type_id)
             ->distinct()->orderBy('position')->pluck('position');
         if ($places->isEmpty()) {
             throw Refused::because(

@@ -28,7 +28,10 @@ use Jorvel\Core\Shared\Day;
  * Supposes a change (use, a visit's dates, a base) and shows the dates before and after; saves it only when told, and
  * only if nothing has changed since it was looked at.
  *
- * @phpstan-type Change array{kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null, start?: string, end?: string, base?: string}
+ * @phpstan-type Change array{
+ *   kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null,
+ *   start?: string, end?: string, base?: string,
+ * }
  */
 final readonly class WhatIf
 {

@@ -36,7 +36,10 @@ final class WhatIfRequest extends RoomRequest
     }
 
     /**
-     * @return list<array{kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null, start?: string, end?: string, base?: string}>
+     * @return list<array{
+     *   kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null,
+     *   start?: string, end?: string, base?: string,
+     * }>
      */
     public function changes(): array
     {

@@ -23,7 +23,8 @@ final readonly class CalendarFeed
     public function text(): string
     {
         $calendar = new Calendar('Jorvel: visits, due dates and deferrals', $this->clock->now());
-        foreach (Visit::with('aircraft', 'cards')->where('state', '!=', Visit::RELEASED)->orderBy('id')->get() as $visit) {
+        $open = Visit::with('aircraft', 'cards')->whereNot('state', Visit::RELEASED)->orderBy('id')->get();
+        foreach ($open as $visit) {
             $calendar->add(
                 "visit-{$visit->id}",
                 $visit->start,

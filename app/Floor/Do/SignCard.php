@@ -50,7 +50,7 @@ final readonly class SignCard
         ?float $spent = null,
         array $counted = [],
     ): CardFile {
-        return ($this->commit)($cardId, function (CardFile $file) use ($by, $version, $stamp, $pin, $spent, $counted): Closure {
+        $ask = function (CardFile $file) use ($by, $version, $stamp, $pin, $spent, $counted): Closure {
             $file->requireVersion($version);
             $card = $file->card;
             $this->requireOpenTo($file);
@@ -69,7 +69,9 @@ final readonly class SignCard
             $by->requireSignature($stamp, $pin);
 
             return fn() => $this->write($by, $card, $loans, $spent);
-        });
+        };
+
+        return ($this->commit)($cardId, $ask);
     }
 
     /** @param Collection<int, ToolLoan> $loans that come back with the signature */
@@ -102,7 +104,8 @@ final readonly class SignCard
         $card->loadMissing('steps.doer');
         $steps = [];
         foreach ($card->steps->where('kind', '!=', 'inspection') as $step) {
-            $steps[$step->done_by === $by->id || $step->doer === null ? "{$by->name} ({$by->stamp})" : "{$step->doer->name} ({$step->doer->stamp})"][] = $step->no;
+            $who = $step->done_by === $by->id ? $by : $step->doer ?? $by;
+            $steps["{$who->name} ({$who->stamp})"][] = $step->no;
         }
         $did = FloorWords::whoDid($steps);
 
@@ -163,7 +166,7 @@ final readonly class SignCard
         string $stamp,
         string $pin,
     ): CardFile {
-        return ($this->commit)($cardId, function (CardFile $file) use ($by, $no, $version, $covers, $stamp, $pin): Closure {
+        $ask = function (CardFile $file) use ($by, $no, $version, $covers, $stamp, $pin): Closure {
             $file->requireVersion($version);
             $card = $file->card;
             $step = $card->steps->firstWhere('no', $no);
@@ -195,7 +198,9 @@ final readonly class SignCard
                     ['step' => $step->no, 'stamp' => $by->stamp, 'covers' => $step->spec['covers']],
                 );
             };
-        });
+        };
+
+        return ($this->commit)($cardId, $ask);
     }
 
     /** @throws Refused while no entry at all may be made: to be re-read, or handed over */

@@ -307,7 +307,8 @@ final readonly class WorkStep
     /** A part comes off with its step, and the store is told; what is never used twice is spent. */
     private function partsOff(Person $by, Step $step, string $why): void
     {
-        foreach (FittedPart::with(['part', 'batch'])->where(['step_id' => $step->id, 'stands' => true])->whereNotNull('batch_id')->get() as $fitted) {
+        $standing = FittedPart::with(['part', 'batch'])->where(['step_id' => $step->id, 'stands' => true]);
+        foreach ($standing->whereNotNull('batch_id')->get() as $fitted) {
             if ($fitted->batch !== null) {
                 $this->goods->cameOff(
                     $by,

@@ -112,7 +112,8 @@ final class Card extends Model
         'latest_start' => AsInstant::class,
         'begun_at' => AsInstant::class,
         'closed_at' => AsInstant::class,
-        'independent_inspection' => 'boolean', 'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array',
+        'independent_inspection' => 'boolean',
+        'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array',
         'configuration' => 'array', 'tools' => 'array',
         'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
     ];

@@ -389,7 +389,10 @@ final readonly class ShowCard
             (object) $this->result($step),
             $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
             $step->done_at === null ? null : $this->clock->local($step->done_at),
-            array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
+            array_values($card->readings->where(
+                'step_id',
+                $step->id,
+            )->map(fn(Reading $r): ReadingView => new ReadingView(
                 $r->point,
                 $r->kind,
                 $r->run,
@@ -436,7 +439,9 @@ final readonly class ShowCard
             $moves === [] && $unmet === []
                 => 'All readings are inside. Nothing needs turning; read once more to confirm.',
             $unmet !== [] => 'The adjusters cannot bring everything in. Outside stays: '.implode(', ', $unmet).'.',
-            default => (count($moves) === 1 ? 'One adjuster brings' : count($moves).' adjusters bring').' every reading inside its limits.',
+            default => (
+                count($moves) === 1 ? 'One adjuster brings' : count($moves).' adjusters bring'
+            ).' every reading inside its limits.',
         };
 
         return new RunView(
@@ -492,13 +497,15 @@ final readonly class ShowCard
 
         return $numbers->isEmpty()
             ? []
-            : array_values(Part::with('batches')->whereIn('number', $numbers)->orderBy('number')->get()->map(static fn(Part $p): PartView => new PartView(
-                $p->number,
-                $p->title,
-                $p->one_time,
-                $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
-                $p->effectivity === null ? null : implode(', ', $p->effectivity),
-                BatchView::all($p->batches, $today),
-            ))->all());
+            : array_values(Part::with('batches')->whereIn('number', $numbers)->orderBy('number')->get()
+                ->map(static fn(Part $p): PartView => new PartView(
+                    $p->number,
+                    $p->title,
+                    $p->one_time,
+                    $p->effectivity === null || in_array($card->aircraft->effectivity, $p->effectivity, true),
+                    $p->effectivity === null ? null : implode(', ', $p->effectivity),
+                    BatchView::all($p->batches, $today),
+                ))
+                ->all());
     }
 }

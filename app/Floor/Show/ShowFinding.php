@@ -72,7 +72,13 @@ final readonly class ShowFinding
             $finding->fixCard?->id,
             $finding->fixed_how,
             array_keys(array_filter([
-                'card' => $open && $finding->fixCard === null && $finding->card->visit->state !== Visit::RELEASED && $me->can('plan', Visit::class),
+                'card' => $open
+                    && $finding->fixCard === null
+                    && $finding->card->visit->state !== Visit::RELEASED
+                    && $me->can(
+                        'plan',
+                        Visit::class,
+                    ),
                 'defer' => $open && $listed->isNotEmpty(),
                 'photo' => $me->can('raise', $finding->card),
                 'mark' => $finding->state !== Finding::FIXED && $outline !== null && $me->can('raise', $finding->card),

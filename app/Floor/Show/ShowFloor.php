@@ -56,9 +56,12 @@ final readonly class ShowFloor
         $sentence = match (true) {
             $cards->isEmpty() => 'No card is open. Cards come here when the controller makes a visit.',
             $inspector && $forMe !== null => "For you to inspect: {$forMe->number} on {$forMe->mark}, {$forMe->title}.",
-            $next !== null => ($next->handedOver !== null ? 'Handed over to you: ' : 'Your next card: ')."{$next->number} on {$next->mark}, {$next->title}.",
+            $next !== null => (
+                $next->handedOver !== null ? 'Handed over to you: ' : 'Your next card: '
+            )."{$next->number} on {$next->mark}, {$next->title}.",
             $inspector && $waiting->isEmpty() && $coming !== null
-                => "No card waits for an inspection. Next comes {$coming->number} on {$coming->mark}, {$coming->title}: {$coming->inspectNext}.",
+                => "No card waits for an inspection. Next comes {$coming->number} on {$coming->mark}, "
+                    ."{$coming->title}: {$coming->inspectNext}.",
             $waiting->isNotEmpty() => Words::count(
                 $waiting->count(),
                 'card waits',

@@ -72,7 +72,10 @@ final readonly class SystemHistory
     {
         $flights = [];
         $from = (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days'));
-        foreach (FlyingEntry::where('aircraft_id', $aircraft->id)->where('current', true)->where('date', '>=', $from)->orderByDesc('date')->get(['date', 'flown']) as $entry) {
+        foreach (FlyingEntry::where(
+            'aircraft_id',
+            $aircraft->id,
+        )->where('current', true)->where('date', '>=', $from)->orderByDesc('date')->get(['date', 'flown']) as $entry) {
             $day = $entry->date->number;
             $flights[$day] = ($flights[$day] ?? 0) + (int) ($entry->flown['ldg'] ?? 0);
         }
@@ -118,7 +121,10 @@ final readonly class SystemHistory
      */
     private function findings(Aircraft $aircraft, string $system, string $since, array $flights, ?int $but): array
     {
-        return array_values(Finding::where('aircraft_id', $aircraft->id)->where('chapter', 'like', "{$system}%")->where('raised_at', '>=', $since)->whereKeyNot($but ?? 0)->get()
+        return array_values(Finding::where('aircraft_id', $aircraft->id)->where('chapter', 'like', "{$system}%")
+            ->where('raised_at', '>=', $since)
+            ->whereKeyNot($but ?? 0)
+            ->get()
             ->map(fn(Finding $f): PastEvent => new PastEvent(
                 'finding',
                 $day = $this->day($f->raised_at),
@@ -137,7 +143,9 @@ final readonly class SystemHistory
      */
     private function cards(Aircraft $aircraft, string $system, string $since, array $flights): array
     {
-        return array_values(Card::with('signer')->where('aircraft_id', $aircraft->id)->whereNotNull('closed_at')->where('closed_at', '>=', $since)
+        return array_values(Card::with('signer')->where('aircraft_id', $aircraft->id)
+            ->whereNotNull('closed_at')
+            ->where('closed_at', '>=', $since)
             ->where(static fn(Builder $q) => $q->whereHas(
                 'item',
                 static fn(Builder $i) => $i->where('chapter', 'like', "{$system}%"),
@@ -166,7 +174,11 @@ final readonly class SystemHistory
      */
     private function items(Aircraft $aircraft, string $system, string $since, array $flights): array
     {
-        return array_values(ItemDoing::with('item')->where('aircraft_id', $aircraft->id)->whereNull('visit_id')->where('date', '>=', $since)->whereHas(
+        return array_values(ItemDoing::with('item')->where('aircraft_id', $aircraft->id)->whereNull('visit_id')->where(
+            'date',
+            '>=',
+            $since,
+        )->whereHas(
             'item',
             static fn(Builder $q) => $q->where('chapter', 'like', "{$system}%"),
         )->get()

@@ -44,7 +44,7 @@ final readonly class AcceptRevision
             $from = $template->revision;
             if ($outcome === 'stands') {
                 // One of two methods stays at the revision that its fleets' data names.
-                $template->update($template->held_until === null ? ['revision' => $now] : ['held_until' => $now]);
+                $template->update($template->stays_until === null ? ['revision' => $now] : ['stays_until' => $now]);
             } else {
                 $proposed = $this->proposed($template, $from);
                 $outcome === 'new'
@@ -52,7 +52,7 @@ final readonly class AcceptRevision
                         'revision' => $now,
                         'steps' => $proposed['steps'],
                         'method' => $proposed['method'],
-                        'held_until' => null,
+                        'stays_until' => null,
                     ])
                     : $this->both($template, $proposed, $fleets, $now);
             }
@@ -157,7 +157,7 @@ final readonly class AcceptRevision
      */
     private function both(CardTemplate $template, array $proposed, array $fleets, int $now): void
     {
-        if ($template->held_until !== null || $template->of_id !== null) {
+        if ($template->stays_until !== null || $template->of_id !== null) {
             throw Refused::because(
                 "{$template->code} is one of two methods already. Say that it stands, or take the new method for "
                     .'its fleets; nothing was changed.',
@@ -191,7 +191,7 @@ final readonly class AcceptRevision
             'method' => $proposed['method'], 'fleets' => $fleets, 'of_id' => $template->id,
         ]);
         // The present method stays at its revision, as the approved data of the other fleets says.
-        $template->update(['held_until' => $now]);
+        $template->update(['stays_until' => $now]);
         // What is open on those fleets was written from the old method, and waits to be read again against the new one.
         Card::where('template_id', $template->id)->whereHas(
             'visit',

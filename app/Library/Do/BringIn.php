@@ -13,6 +13,7 @@ use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DuePage;
 use App\Fleet\Show\DueRow;
 use App\Fleet\Show\ShowReach;
+use App\Library\LibraryWords;
 use App\Library\Model\Import;
 use App\Library\Model\ImportState;
 use App\Library\Model\ProgrammeItem;
@@ -362,7 +363,16 @@ final readonly class BringIn
             "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; "
                 ."chapter {$item->chapter}; card {$item->template->code}",
         ];
-        foreach (['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'configuration'] as $field) {
+        foreach ([
+            'component',
+            'phase',
+            'withdrawn',
+            'includes',
+            'harsh',
+            'hours',
+            'access',
+            'configuration',
+        ] as $field) {
             $value = $item->{$field};
             if ($value !== null && $value !== [] && $value !== false) {
                 $words[] = "{$field} ".(is_array($value) ? implode(
@@ -383,27 +393,24 @@ final readonly class BringIn
     {
         $changes = $compared->changes;
         $dates = $compared->dates;
-        $n = count($changes);
-        $what = ['flying' => 'counter', 'sectors' => 'sector', 'revision' => 'passage'][$import->kind] ?? 'item';
-        $what .= $n === 1 ? '' : 's';
         $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->what === 'first stop moves'));
         $moved = count(array_filter(
             $dates,
             static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop'),
         ));
-        $sentence = match (true) {
-            $import->state === ImportState::Applied => "Applied: {$n} {$what} changed.",
-            $import->kind === 'revision' => "Applying this changes {$n} ".($n === 1 ? 'passage or method' : 'passages and methods').'; '.count($dates).' card templates and open cards must then be re-read before anyone starts on them.',
-            $n === 0 => 'This file changes nothing: everything in it is already so.',
-            default => "Applying this changes {$n} {$what}, moves {$moved} ".($moved === 1 ? 'date' : 'dates').' and '.($moves === 0 ? 'no first stop.' : "the first stop of {$moves} aircraft."),
-        };
 
         return new ImportView(
             $import->id,
             $import->kind,
             $import->name,
             $import->state->value,
-            $sentence,
+            LibraryWords::import(
+                $import->kind,
+                $import->state === ImportState::Applied,
+                count($changes),
+                $import->kind === 'revision' ? count($dates) : $moved,
+                $moves,
+            ),
             $changes,
             $dates,
             $compared->asked,

@@ -19,7 +19,10 @@ use Jorvel\Core\Shared\InputError;
 final readonly class FlyingFile
 {
     /**
-     * @param list<array{line: int, aircraft: Aircraft, date: Day, flown: array<string, float>, known: Day, before: array<string, float>}> $rows
+     * @param list<array{
+     *   line: int, aircraft: Aircraft, date: Day, flown: array<string, float>, known: Day,
+     *   before: array<string, float>,
+     * }> $rows
      *   as they come; `known` is the day to which the aircraft is counted before it, `before` what the file has of the
      *   same day already
      */

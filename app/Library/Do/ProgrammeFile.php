@@ -269,7 +269,11 @@ final readonly class ProgrammeFile
         $component = $row->component ?? null;
         foreach ($row->limits as $i => $limit) {
             $has = $counters[$component ?? ''] ?? null;
-            if ($has !== null && ! in_array($limit->unit, ['days', 'months'], true) && ! in_array($limit->unit, $has, true)) {
+            if (
+                $has !== null
+                && ! in_array($limit->unit, ['days', 'months'], true)
+                && ! in_array($limit->unit, $has, true)
+            ) {
                 $faults[] = InputError::at(
                     "limits.{$i}.unit",
                     $component === null

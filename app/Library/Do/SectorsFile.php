@@ -15,7 +15,10 @@ use Jorvel\Core\Shared\InputError;
 final readonly class SectorsFile
 {
     /**
-     * @param list<array{line: int, aircraft: Aircraft, date: string, number: string, from_place: string, to_place: string, use: array<string, float>}> $rows
+     * @param list<array{
+     *   line: int, aircraft: Aircraft, date: string, number: string, from_place: string, to_place: string,
+     *   use: array<string, float>,
+     * }> $rows
      */
     private function __construct(public array $rows) {}
 

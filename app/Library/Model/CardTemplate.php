@@ -40,7 +40,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property string $method its name, where more than one is in use
  * @property list<string>|null $fleets whose approved data says so; every fleet where null
  * @property int|null $of_id the template that it is another method of
- * @property int|null $held_until up to which revision of its manual it is known to stay at its own, as the approved
+ * @property int|null $stays_until up to which revision of its manual it is known to stay at its own, as the approved
  * data of its fleets says
  * @property-read Manual $manual
  * @property-read Collection<int, CardTemplate> $methods other methods of the same task
@@ -79,7 +79,7 @@ final class CardTemplate extends Model
      */
     public function revisionInForce(): int
     {
-        return $this->held_until === $this->manual->revision ? $this->revision : $this->manual->revision;
+        return $this->stays_until === $this->manual->revision ? $this->revision : $this->manual->revision;
     }
 
     /** @return list<array<string, mixed>> its steps as rows of a card */

@@ -65,13 +65,23 @@ final class ProgrammeItem extends Model
      */
     public function due(float $factor = 1.0): DueItem
     {
-        return $this->never[(string) $factor] ??= DueItem::of(Rule::from($this->rule), Rebase::from($this->rebase), array_map(static fn(array $l): DueLimit => DueLimit::of(
+        return $this->never[(string) $factor] ??= DueItem::of(
+            Rule::from($this->rule),
+            Rebase::from($this->rebase),
+            array_map(self::limit(...), $this->limits),
+        )->shortened($factor);
+    }
+
+    /** @param array<string, mixed> $l */
+    private static function limit(array $l): DueLimit
+    {
+        return DueLimit::of(
             $l['unit'],
             (float) $l['interval'],
             isset($l['threshold']) ? (float) $l['threshold'] : null,
             self::allowance($l['tolerance'] ?? null),
             self::allowance($l['early'] ?? null),
-        ), $this->limits))->shortened($factor);
+        );
     }
 
     /** @param array<string, float|int>|null $a */

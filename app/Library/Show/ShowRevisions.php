@@ -9,6 +9,7 @@ use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\Fleet;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
+use App\Library\LibraryWords;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\Manual;
 use App\Library\Model\ManualRevision;
@@ -23,7 +24,6 @@ use App\Library\Show\View\QuestionView;
 use App\Library\Show\View\RevisionView;
 use App\Now\Directory;
 use App\Shared\Clock;
-use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -45,24 +45,12 @@ final readonly class ShowRevisions
             ->keyBy('template_id');
         $marked = $templates->filter(static fn(CardTemplate $t): bool => $t->revision !== $t->revisionInForce());
         $cards = $this->cards($templates, $manual);
-        $sentence = match (true) {
-            $marked->isEmpty() && $cards === []
-                => "Everything written from {$manual->code} stands at revision {$manual->revision}.",
-            $marked->isEmpty() => Words::count(count($cards), 'open card', 'open cards').' must be re-read and '
-                .'accepted before anyone goes on.',
-            default => Words::count(
-                $marked->count(),
-                'card template',
-                'card templates',
-            ).' and '.Words::count(count($cards), 'open card', 'open cards')." must be re-read against revision {$manual->revision}.",
-        };
-
         return new ManualRoom(
             $manual->code,
             AircraftType::whereKey($manual->type_id)->value('code'),
             $manual->title,
             $manual->revision,
-            $sentence,
+            LibraryWords::manual($manual->code, $manual->revision, $marked->count(), count($cards)),
             array_values($manual->revisions->map(static fn(ManualRevision $r): RevisionView => new RevisionView(
                 $r->revision,
                 $r->issued,
@@ -153,17 +141,12 @@ final readonly class ShowRevisions
             $t->method,
             $t->fleets ?? [],
             $marked,
-            $t->held_until !== null,
+            $t->stays_until !== null,
             $proposed['method'] ?? null,
-            $proposed !== null && $t->held_until === null && $t->of_id === null,
+            $proposed !== null && $t->stays_until === null && $t->of_id === null,
             $proposed === null ? [] : self::steps($t->steps),
             self::steps($proposed['steps'] ?? []),
-            match (true) {
-                ! $marked => null,
-                $old === null && $new === null => 'its text is not kept here; read it in the manual',
-                $old === $new => 'its text is the same',
-                default => 'its text is changed',
-            },
+            $marked ? LibraryWords::passage($old, $new) : null,
             $reread === null
                 ? null
                 : "{$reread->person->name}, ".$this->clock->local($reread->at).": {$reread->note}",
@@ -180,7 +163,9 @@ final readonly class ShowRevisions
     {
         $by = $templates->keyBy('id');
 
-        return array_values(Card::with(['aircraft', 'steps', 'visit'])->whereIn('template_id', $templates->modelKeys())->whereHas(
+        return array_values(Card::with(
+            ['aircraft', 'steps', 'visit'],
+        )->whereIn('template_id', $templates->modelKeys())->whereHas(
             'visit',
             static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED),
         )->orderBy('id')->get()

@@ -29,7 +29,12 @@ final readonly class FreezeCertificate
     /**
      * @param Collection<int, DueRow> $due what was done, with its next dates
      *
-     * @return array{number: string, aircraft: string, visit: string, counters: string, work: list<array{string, string}>, findings: list<array{string, string}>, parts: list<array{string, string}>, due: list<array{code: string, title: string, next: string}>, carried: list<array{string, string}>, statement: string, signed: string}
+     * @return array{
+     *   number: string, aircraft: string, visit: string, counters: string, work: list<array{string, string}>,
+     *   findings: list<array{string, string}>, parts: list<array{string, string}>,
+     *   due: list<array{code: string, title: string, next: string}>, carried: list<array{string, string}>,
+     *   statement: string, signed: string,
+     * }
      */
     public function __invoke(string $number, Visit $visit, Person $by, Collection $due, Instant $at): array
     {
@@ -86,7 +91,9 @@ final readonly class FreezeCertificate
         return [
             $card->number,
             "{$card->title} · signed ".$this->signature($card->signer, $card->signed_at)
-                .($card->inspected_by === null ? '' : ' · inspected '.$this->signature($card->inspector, $card->inspected_at)),
+                .($card->inspected_by === null
+                    ? ''
+                    : ' · inspected '.$this->signature($card->inspector, $card->inspected_at)),
         ];
     }
 
@@ -123,7 +130,9 @@ final readonly class FreezeCertificate
     private function due(DueRow $row): array
     {
         $limits = array_map(
-            fn(LimitDue $l): string => $l->next instanceof Day ? 'by '.$this->clock->words($l->next) : 'at '.Words::amount($l->next, $l->unit),
+            fn(LimitDue $l): string => $l->next instanceof Day ? 'by '
+                .$this->clock->words($l->next) : 'at '
+                .Words::amount($l->next, $l->unit),
             $row->due->limits,
         );
         $day = $row->due->forecast;

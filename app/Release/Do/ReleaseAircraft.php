@@ -170,11 +170,11 @@ final readonly class ReleaseAircraft
                 'planned' => NextBase::planned($row->due, $row->last),
             ],
         );
-        ItemDoing::create(
-            ['item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id, 'visit_id' => $visit->id, 'card_id' => $card->id, 'done_by' => $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp})",
-                'date' => $today,
-                'counters' => $counters,
-            ],
-        );
+        ItemDoing::create([
+            'item_id' => $row->of->item->id, 'aircraft_id' => $aircraft->id, 'component_id' => $row->on?->component_id,
+            'visit_id' => $visit->id, 'card_id' => $card->id,
+            'done_by' => $card->signer === null ? null : "{$card->signer->name} ({$card->signer->stamp})",
+            'date' => $today, 'counters' => $counters,
+        ]);
     }
 }

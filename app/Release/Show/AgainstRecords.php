@@ -37,7 +37,11 @@ final class AgainstRecords
                 ->leftJoin('people', 'people.id', '=', "cards.{$by}")
                 ->where('what', $what)->orderBy('records.id')->lazy(500);
             foreach ($rows as $r) {
-                if ($r->who !== "{$r->name} ({$r->stamp})" || ! self::same($r->{$at}, $r->at) || ! in_array($r->state, $states, true)) {
+                if (
+                    $r->who !== "{$r->name} ({$r->stamp})"
+                    || ! self::same($r->{$at}, $r->at)
+                    || ! in_array($r->state, $states, true)
+                ) {
                     $found[] = "Card {$r->number} is not as it was: {$r->who} "
                         .($what === 'card.signed' ? 'signed' : 'inspected')." it at {$r->at}.";
                 }

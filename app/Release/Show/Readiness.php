@@ -7,8 +7,8 @@ namespace App\Release\Show;
 use App\Crew\Model\Person;
 use App\Floor\FloorWords;
 use App\Floor\Model\Card;
-use App\Floor\Model\Step;
 use App\Now\LoadAircraft;
+use App\Now\LoadVisit;
 use App\Release\ReleaseWords;
 use App\Release\Show\View\BlockerView;
 use App\Shared\Clock;
@@ -65,7 +65,9 @@ final readonly class Readiness
         $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
         $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
         $now = $this->load->withoutDue($aircraft);
-        $cards = $visit->cards->map(fn(Card $c): CardState => $this->card($c, $doubt->get($c->id)?->tool));
+        $cards = $visit->cards->map(
+            static fn(Card $c): CardState => LoadVisit::certified($c, $doubt->get($c->id)?->tool),
+        );
         // Cards of earlier visits, closed long ago, whose readings have come into doubt since.
         $earlier = $doubt->except($visit->cards->modelKeys())
             ->map(static fn(stdClass $d): CardState => CardState::inDoubt(
@@ -81,36 +83,6 @@ final readonly class Readiness
             new Certifier((string) $certifier->id, ! $lapsed, $unfit === null || $lapsed),
             $this->clock->now(),
         ));
-    }
-
-    /** @param string|null $doubt a recalled tool that something of it rests on, with no re-check opened */
-    private function card(Card $card, ?string $doubt): CardState
-    {
-        $recheck = $card->steps->flatMap(static function (Step $s): array {
-            $run = $s->runs->last();
-
-            return $run === null || $run->as_left !== null ? [] : $run->solution['recheck'];
-        })->all();
-        // Readings that rest on a recalled tool, until they are taken again.
-        if ($doubt !== null) {
-            $recheck[] = "what {$doubt} read";
-        }
-        foreach ($card->rechecks as $again) {
-            if ($again->byCard->state !== Card::CLOSED) {
-                $recheck[] = "card {$again->byCard->number}";
-            }
-        }
-
-        return new CardState(
-            (string) $card->id,
-            $card->state === Card::CLOSED,
-            $card->steps->where('state', '!=', Step::DONE)->count(),
-            $card->independent_inspection,
-            array_map(strval(...), $card->performers()),
-            $card->inspected_by === null ? null : (string) $card->inspected_by,
-            array_values($recheck),
-            $card->revisionCurrent(),
-        );
     }
 
     /**
@@ -156,7 +128,8 @@ final readonly class Readiness
             'not_authorised' => [$certifier->name, '/crew'],
             'tool_out' => self::loan($on, $id),
             'part_missing' => self::missing($visit, $id),
-            default => in_array('recheck_open', $codes, true) ? $this->recheck($visit, $id) : $this->cardName($visit, $id),
+            default => in_array('recheck_open', $codes, true) ? $this->recheck($visit, $id) : $this
+                ->cardName($visit, $id),
         };
 
         return new BlockerView(

@@ -28,6 +28,9 @@ use Throwable;
  */
 final class Failures
 {
+    /** So many sentences about fields are said at once. */
+    private const FIELDS = 5;
+
     public const NOT_FOUND = 'Not found: it was removed, or the address is wrong. Nothing was changed.';
 
     public const BUSY = 'Others are saving at this moment. Nothing was changed; send it again.';
@@ -56,6 +59,10 @@ final class Failures
             ['message' => trim($e->path.' '.$e->getMessage()), ...$e->toArray()],
             422,
         ));
+        $exceptions->render(static fn(ValidationException $e): JsonResponse => new JsonResponse(
+            ['message' => self::fields($e), 'errors' => $e->errors()],
+            $e->status,
+        ));
         $exceptions->render(
             static fn(AlreadyDone $e): JsonResponse => new JsonResponse(['message' => self::BUSY], 409),
         );
@@ -64,12 +71,29 @@ final class Failures
             401,
         ));
         $exceptions->render(static fn(AccessDeniedHttpException $e): JsonResponse => new JsonResponse(
-            ['message' => $e->getPrevious() instanceof AuthorizationException && $e->getMessage() !== 'This action is unauthorized.' ? $e->getMessage() : 'Your role does not allow this. Nothing was changed.'],
+            ['message' => self::denied($e)],
             403,
         ));
         $exceptions->render(
             static fn(Throwable $e, Request $request): ?JsonResponse => $request->is('api/*') ? self::other($e) : null,
         );
+    }
+
+    private static function denied(AccessDeniedHttpException $e): string
+    {
+        $own = $e->getPrevious() instanceof AuthorizationException
+            && $e->getMessage() !== 'This action is unauthorized.';
+
+        return $own ? $e->getMessage() : 'Your role does not allow this. Nothing was changed.';
+    }
+
+    /** Every field's sentence, each once, the first few of many. */
+    private static function fields(ValidationException $e): string
+    {
+        $said = array_values(array_unique(array_merge(...array_values($e->errors()))));
+        $more = count($said) - self::FIELDS;
+
+        return implode(' ', array_slice($said, 0, self::FIELDS)).($more > 0 ? " And {$more} more." : '');
     }
 
     private static function other(Throwable $e): ?JsonResponse

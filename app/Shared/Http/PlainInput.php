@@ -17,7 +17,13 @@ final class PlainInput
 {
     public function handle(Request $request, Closure $next): Response
     {
-        if ($request->isJson() && $request->getContent() !== '' && json_decode((string) $request->getContent()) === null && trim((string) $request->getContent()) !== 'null' && ! $request->is('api/compute/*')) {
+        if (
+            $request->isJson()
+            && $request->getContent() !== ''
+            && json_decode((string) $request->getContent()) === null
+            && trim((string) $request->getContent()) !== 'null'
+            && ! $request->is('api/compute/*')
+        ) {
             throw Refused::because('The request is not readable JSON. Nothing was changed; send it again.');
         }
         self::check($request->query->all(), '');

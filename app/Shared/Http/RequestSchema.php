@@ -11,7 +11,8 @@ use Stringable;
 
 /**
  * The JSON schema that a request's rules amount to: `list` and `array` with `.*` are a list and a map of whatever is
- * named, `array` with named fields an object; what is `required` or `present` has to be there. Bounds stay with the rules.
+ * named, `array` with named fields an object; what is `required` or `present` has to be there. Bounds stay with the
+ * rules.
  */
 final class RequestSchema
 {

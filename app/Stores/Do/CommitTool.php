@@ -23,7 +23,10 @@ final readonly class CommitTool
     public function __construct(private Clock $clock, private Records $records) {}
 
     /**
-     * @param array{code: string, title: string, kind: string, unit: string, resolution: float, uncertainty: float, low: float, high: float, place: string} $as
+     * @param array{
+     *   code: string, title: string, kind: string, unit: string, resolution: float, uncertainty: float, low: float,
+     *   high: float, place: string,
+     * } $as
      * @param Day $checked the day of the check it comes with
      *
      * @throws Refused for a code that is there, a unit there is not, or a range that cannot be

@@ -56,7 +56,9 @@ final readonly class Goods
             if ($there !== null && $there->expires?->number !== $expires?->number) {
                 throw Refused::because(
                     "Batch {$batch} is in the store "
-                        .($there->expires === null ? 'without a shelf life' : "with a shelf life until {$there->expires}")
+                        .($there->expires === null
+                            ? 'without a shelf life'
+                            : "with a shelf life until {$there->expires}")
                         .'. One batch has one; nothing was taken in.',
                 );
             }

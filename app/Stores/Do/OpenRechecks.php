@@ -95,7 +95,8 @@ final readonly class OpenRechecks
                 'title' => "Re-check after {$recall->tool->code}: {$card->title}", 'makes' => 'recheck',
                 'stage' => VisitStage::Test, 'skill' => $card->skill, 'needs' => [$card->skill => 1],
                 'hours' => max(0.5, 0.25 * (count($again->steps) - 1)), 'zone' => $card->zone,
-                'independent_inspection' => $card->independent_inspection, 'covers' => $card->covers, 'systems' => $card->systems,
+                'independent_inspection' => $card->independent_inspection,
+                'covers' => $card->covers, 'systems' => $card->systems,
                 'tools' => $again->toolKinds(),
             ]);
             Recheck::create(['recall_id' => $recall->id, 'card_id' => $card->id, 'by_card_id' => $made->id]);

@@ -15,7 +15,9 @@ final class PartRequest extends CommitPartsRequest
     public function rules(): array
     {
         return [
-            ...($this->route('number') === null ? ['number' => 'required|string|regex:/^[A-Z0-9][A-Z0-9-]{2,30}$/'] : []),
+            ...(
+                $this->route('number') === null ? ['number' => 'required|string|regex:/^[A-Z0-9][A-Z0-9-]{2,30}$/'] : []
+            ),
             'title' => 'required|string|max:80',
             'place' => 'required|string|max:80',
             'one_time' => 'required|boolean',

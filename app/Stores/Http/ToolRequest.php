@@ -38,7 +38,10 @@ final class ToolRequest extends RoomRequest
     }
 
     /**
-     * @return array{code: string, title: string, kind: string, unit: string, resolution: float, uncertainty: float, low: float, high: float, place: string}
+     * @return array{
+     *   code: string, title: string, kind: string, unit: string, resolution: float, uncertainty: float, low: float,
+     *   high: float, place: string,
+     * }
      */
     public function fields(): array
     {

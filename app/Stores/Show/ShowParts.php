@@ -7,7 +7,6 @@ namespace App\Stores\Show;
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Shared\Clock;
-use App\Shared\Words;
 use App\Stores\Model\CardPart;
 use App\Stores\Model\FittedPart;
 use App\Stores\Model\Part;
@@ -21,6 +20,7 @@ use App\Stores\Show\View\StockMove;
 use App\Stores\Show\View\StoreBatch;
 use App\Stores\Show\View\StorePart;
 use App\Stores\Show\View\WhereFitted;
+use App\Stores\StoreWords;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
@@ -46,7 +46,9 @@ final readonly class ShowParts
         $reserved = self::reserved()->get()->groupBy('part_id');
         $order = ['stop' => 0, 'watch' => 1, 'clear' => 2];
 
-        return array_values(Part::with(['orders', 'batches'])->orderBy('number')->get()->map(fn(Part $p): StorePart => $this->part($p, $reserved->get($p->id) ?? collect()))
+        return array_values(Part::with(['orders', 'batches'])->orderBy('number')->get()->map(
+            fn(Part $p): StorePart => $this->part($p, $reserved->get($p->id) ?? collect()),
+        )
             ->sortBy(static fn(StorePart $p): array => [$order[$p->state], $p->number])->all());
     }
 
@@ -119,12 +121,13 @@ final readonly class ShowParts
     public static function sentence(array $parts): string
     {
         $look = array_values(array_filter($parts, static fn(StorePart $p): bool => $p->state === 'stop'));
+        $first = $look[0] ?? null;
 
-        return match (true) {
-            $parts === [] => 'No part yet.',
-            $look === [] => 'Every reserved part is here or on its way, and no shelf life is over.',
-            default => "{$look[0]->number} {$look[0]->title}: {$look[0]->said}.".(count($look) > 1 ? ' '.Words::count(count($look), 'part').' in all need a look.' : ''),
-        };
+        return StoreWords::parts(
+            count($parts),
+            $first === null ? null : "{$first->number} {$first->title}: {$first->said}",
+            count($look),
+        );
     }
 
     /** @param Collection<int, CardPart> $for */
@@ -167,17 +170,12 @@ final readonly class ShowParts
 
     private function said(PartStock $stock, Part $p, bool $ordered): string
     {
-        $short = Words::count($stock->short, 'piece').' short';
         $until = $p->batches->firstWhere('batch', $stock->batch)?->expires;
 
-        return match ($stock->code) {
-            'short' => $ordered ? "{$short}, and too few ordered" : "{$short}, none ordered",
-            'waiting' => "{$short} until the order comes",
-            'expired' => "batch {$stock->batch} is past its shelf life",
-            'soon' => "batch {$stock->batch} runs out ".Words::fromNow(
-                $this->clock->today()->daysUntil(Day::parse((string) $until)),
-            ),
-            default => 'enough for what is reserved',
-        };
+        return StoreWords::stock(
+            $stock,
+            $ordered,
+            $until === null ? null : $this->clock->today()->daysUntil(Day::parse((string) $until)),
+        );
     }
 }

@@ -26,6 +26,7 @@ use App\Stores\Show\View\RestingReading;
 use App\Stores\Show\View\StoresView;
 use App\Stores\Show\View\StoreTool;
 use App\Stores\Show\View\ToolRoom;
+use App\Stores\StoreWords;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
@@ -52,26 +53,12 @@ final readonly class ShowStores
             ->orderBy('id')
             ->get();
         $recalled = Tool::where('state', ToolState::Recalled)->orderBy('code')->pluck('code');
-        $bad = $tools->where('state', 'stop')->count();
-        $sentence = match (true) {
-            $tools->isEmpty() => 'No tool yet.',
-            $recalled->isNotEmpty() => $recalled->implode(' and ').($recalled->count() === 1 ? ' is recalled: see '
-                .'what rests on it. '
-                    : ' are recalled: see what rests on them. ').Words::count($bad, 'tool').' must not be used today.',
-            $bad === 0 => 'Every tool may be used.',
-            default => "{$bad} of {$tools->count()} tools must not be used today.",
-        };
-
         $parts = $this->parts->all();
-        $out = $loans->isEmpty()
-            ? 'Everything is in: no tool, no rag is out.'
-            : Words::count($loans->count(), 'thing is', 'things are')
-            .' out. No aircraft is released with anything out on its cards.';
 
         return new StoresView(
-            $sentence,
+            StoreWords::tools($tools->count(), array_values($recalled->all()), $tools->where('state', 'stop')->count()),
             ShowParts::sentence($parts),
-            $out,
+            StoreWords::out($loans->count()),
             $tools->all(),
             $parts,
             array_values($loans->map(fn(ToolLoan $l): LoanRow => new LoanRow(
@@ -102,16 +89,14 @@ final readonly class ShowStores
         $sentence = match (true) {
             $reach === null || (! $recalled && ($reach->aircraft === [] || $reach->toClose === 0))
                 => "{$tool->code} ".lcfirst($view->said).'.',
-            $reach->aircraft === [] => "{$tool->code} is recalled; nothing rests on it since its last good check.",
-            default => match ($tool->state) {
-                ToolState::Recalled => "{$tool->code} is recalled: ",
-                ToolState::In => "{$tool->code} is back, and what it read before is still in doubt: ",
-                default => "{$tool->code} {$view->said}, and what it read is still in doubt: ",
-            }.Words::count($reach->readings + $reach->uses, 'reading').' on '.Words::count(
+            default => StoreWords::doubt(
+                $tool->code,
+                $tool->state,
+                $view->said,
+                $reach->readings + $reach->uses,
                 count($reach->aircraft),
-                'aircraft',
-                'aircraft',
-            ).' rest on it'.($reach->toOpen === 0 ? '; every re-check is open or done.' : ', '.Words::count($reach->toOpen, 'card').' still without a re-check.'),
+                $reach->toOpen,
+            ),
         };
 
         return new ToolRoom(
@@ -165,16 +150,25 @@ final readonly class ShowStores
     {
         $first = $rows->firstOrFail();
 
-        return new RestingCard($first->card_id, $first->number, $first->title, $first->visit_state, $recheck?->by_card_id, $recheck?->byCard->number, match (true) {
-            $recheck === null => 'stop', $recheck->byCard->state === Card::CLOSED => 'clear', default => 'waiting',
-        }, array_values($rows->map(fn(\stdClass $r): RestingReading => new RestingReading(
-            $r->point ?? 'used',
-            $r->value ?? null,
-            isset($r->unit) ? Unit::parse($r->unit)->label() : '',
-            $r->verdict ?? '',
-            $this->clock->local(Instant::parse($r->at)),
-            $r->taker,
-        ))->all()));
+        return new RestingCard(
+            $first->card_id,
+            $first->number,
+            $first->title,
+            $first->visit_state,
+            $recheck?->by_card_id,
+            $recheck?->byCard->number,
+            match (true) {
+                $recheck === null => 'stop', $recheck->byCard->state === Card::CLOSED => 'clear', default => 'waiting',
+            },
+            array_values($rows->map(fn(\stdClass $r): RestingReading => new RestingReading(
+                $r->point ?? 'used',
+                $r->value ?? null,
+                isset($r->unit) ? Unit::parse($r->unit)->label() : '',
+                $r->verdict ?? '',
+                $this->clock->local(Instant::parse($r->at)),
+                $r->taker,
+            ))->all()),
+        );
     }
 
     private function tool(Tool $t, int $readings): StoreTool
@@ -188,8 +182,7 @@ final readonly class ShowStores
             $t->code,
             $t->title,
             $t->kind,
-            Words::number($t->low, 3).' to '.Words::number($t->high, 3)." {$unit}, reads to "
-                .Words::number($t->resolution, 3),
+            StoreWords::range($t->low, $t->high, $t->resolution, $unit),
             (string) $t->cal_due,
             match (true) {
                 $why !== null => 'stop', $days <= config('jorvel.warn_days') => 'watch', default => 'clear',

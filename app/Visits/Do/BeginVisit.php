@@ -6,6 +6,7 @@ namespace App\Visits\Do;
 
 use App\Crew\Model\Person;
 use App\Crew\Model\Role;
+use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Now\LoadFlying;
 use App\Shared\Clock;
@@ -13,7 +14,7 @@ use App\Shared\Notices;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
-use Illuminate\Support\Facades\DB;
+use Closure;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -28,12 +29,13 @@ final readonly class BeginVisit
         private Notices $notices,
         private PlanVisit $plan,
         private LoadFlying $flying,
+        private CommitUnmoved $commit,
     ) {}
 
     /** @throws Refused when it has begun, is not early, or the aircraft is in another visit */
     public function __invoke(Person $by, int $id): Visit
     {
-        $visit = DB::transaction(function () use ($by, $id): Visit {
+        $visit = ($this->commit)(function () use ($by, $id): Closure {
             $visit = Visit::with('aircraft.type')->findOrFail($id);
             $today = $this->clock->today();
             if ($visit->daysEarly($today) === 0) {
@@ -44,20 +46,26 @@ final readonly class BeginVisit
                 );
             }
             $this->requireFree($visit, $today);
-            FloorCount::up($visit->aircraft_id);
-            $planned = $visit->start;
-            $visit->update(['start' => (string) $today, 'state' => Visit::IN_WORK]);
-            $this->records->write(
-                $by,
-                'visit.begun_early',
-                "visit:{$visit->id}",
-                ['planned' => $planned, 'begun' => $visit->start],
-            );
-            $this->tell($by, $visit, $planned);
 
-            return $visit;
+            return fn(): Visit => $this->write($by, $visit, $today);
         });
         ($this->plan)($visit, $by, 'planned when it was begun early');
+
+        return $visit;
+    }
+
+    private function write(Person $by, Visit $visit, Day $today): Visit
+    {
+        FloorCount::up($visit->aircraft_id);
+        $planned = $visit->start;
+        $visit->update(['start' => (string) $today, 'state' => Visit::IN_WORK]);
+        $this->records->write(
+            $by,
+            'visit.begun_early',
+            "visit:{$visit->id}",
+            ['planned' => $planned, 'begun' => $visit->start],
+        );
+        $this->tell($by, $visit, $planned);
 
         return $visit;
     }
@@ -75,7 +83,8 @@ final readonly class BeginVisit
         if ($other !== null) {
             throw Refused::because(
                 "{$visit->aircraft->mark} is in \"{$other->title}\" from "
-                    ."{$this->clock->words($other->start)}. Release it from that first, or move it; nothing was changed.",
+                    ."{$this->clock->words($other->start)}. Release it from that first, or "
+                    .'move it; nothing was changed.',
             );
         }
     }
@@ -89,7 +98,8 @@ final readonly class BeginVisit
         $said = "{$by->name} began \"{$visit->title}\" of {$visit->aircraft->mark} today; it was "
             ."planned from {$this->clock->words($planned)}."
             .($bay === null ? '' : " {$bay->aircraft->mark} is in {$visit->bay} now.");
-        foreach (Person::thereOn($this->clock->today())->where('role', Role::Controller)->whereKeyNot($by->id)->pluck('id') as $id) {
+        $controllers = Person::thereOn($this->clock->today())->where('role', Role::Controller)->whereKeyNot($by->id);
+        foreach ($controllers->pluck('id') as $id) {
             $this->notices->tell($id, $said, "/visits/{$visit->id}");
         }
     }

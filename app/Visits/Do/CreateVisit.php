@@ -99,8 +99,8 @@ final readonly class CreateVisit
     {
         if ($span->overlaps($new->start, $new->end)) {
             throw Refused::because(
-                "{$new->mark} is already in \"{$title}\" from {$span->from} to {$span->to}. Choose other dates; nothing was "
-                    .'saved.',
+                "{$new->mark} is already in \"{$title}\" from {$span->from} to {$span->to}. Choose other "
+                    .'dates; nothing was saved.',
             );
         }
     }

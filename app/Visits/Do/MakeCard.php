@@ -36,11 +36,10 @@ final readonly class MakeCard
             ?? ($template->makes === null
                 ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter)
                 : []);
-        $independent = $own['independent_inspection'] ?? $template->independent_inspection || $covers !== [] || in_array(
-            'inspection',
-            array_column($template->steps, 'kind'),
-            true,
-        );
+        $independent = $own['independent_inspection']
+            ?? $template->independent_inspection
+            || $covers !== []
+            || in_array('inspection', array_column($template->steps, 'kind'), true);
         $card = Card::create([
             'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
             'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title,
@@ -49,7 +48,8 @@ final readonly class MakeCard
             'stage' => $template->stage, 'makes' => $template->makes, 'needs' => $template->people(),
             'positions' => $template->positions, 'tools' => $template->toolKinds(),
             ...$own,
-            'independent_inspection' => $independent, 'covers' => $independent && $covers === [] ? self::USUAL : $covers,
+            'independent_inspection' => $independent,
+            'covers' => $independent && $covers === [] ? self::USUAL : $covers,
             'systems' => $own['systems'] ?? self::systems($visit, $template, $chapter), 'panels' => $panels,
             'configuration' => [
                 ...$template->configuration ?? [],

@@ -57,7 +57,8 @@ final readonly class MakeFixCard
             $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
                 'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill,
                 'needs' => [$skill => $hours >= 8 ? 2 : 1],
-                'hours' => $hours, 'zone' => $found->zone, 'independent_inspection' => $found->independent_inspection || $covers !== [],
+                'hours' => $hours, 'zone' => $found->zone,
+                'independent_inspection' => $found->independent_inspection || $covers !== [],
                 'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter),
                 'panels' => $found->panels, 'configuration' => $found->configuration ?? [],
             ]);

@@ -89,7 +89,7 @@ final readonly class PlanRuns
         $run->update(['state' => PlanRunState::Running, 'beat_at' => (string) $this->clock->now()]);
         $ask = $this->plan->ask($visit, $this->clock->now());
         $heard = hrtime(true);
-        $result = Plan::of($ask->problem, Deadline::in($run->seconds * 1000), 1 + $run->id, PHP_INT_MAX, function (int $span, int $bound, int $tried) use ($run, &$heard): bool {
+        $tell = function (int $span, int $bound, int $tried) use ($run, &$heard): bool {
             if (hrtime(true) - $heard < 400_000_000) {
                 return true;
             }
@@ -102,7 +102,9 @@ final readonly class PlanRuns
                     'bound' => $bound,
                     'beat_at' => (string) $this->clock->now(),
                 ]) === 1;
-        }, $ask->jacks);
+        };
+        $budget = Deadline::in($run->seconds * 1000);
+        $result = Plan::of($ask->problem, $budget, 1 + $run->id, PHP_INT_MAX, $tell, $ask->jacks);
         DB::transaction(function () use ($run, $visit, $ask, $result): void {
             if ($run->refresh()->state !== PlanRunState::Running) {
                 return;
@@ -168,7 +170,11 @@ final readonly class PlanRuns
             $run->message !== null => $run->message,
             $run->state === PlanRunState::Waiting => 'Waiting for the planner.',
             $silent > self::SILENT => "Not heard of for {$silent} s. It begins again by itself; nothing is lost.",
-            default => Words::count($run->tried, 'plan').' tried'.($run->span === null ? '' : ', the shortest '.Words::number(100 * ($run->span / max(1, (int) $run->bound) - 1)).' % above what can be proven').'.',
+            default => Words::count($run->tried, 'plan').' tried'.(
+                $run->span === null ? '' : ', the shortest '.Words::number(
+                    100 * ($run->span / max(1, (int) $run->bound) - 1),
+                ).' % above what can be proven'
+            ).'.',
         };
         $ended = ! in_array($run->state, [PlanRunState::Waiting, PlanRunState::Running], true);
 

@@ -101,7 +101,9 @@ final readonly class PlanVisit
         $known = $visit->relationLoaded('cards') && $visit->cards->every(
             static fn(Card $c): bool => $c->relationLoaded('steps') && $c->relationLoaded('waitsFor'),
         );
-        $cards = ($known ? $visit->cards : $visit->cards()->with(['steps', 'waitsFor:id'])->get())->reject(static fn(Card $c): bool => $c->worked())
+        $cards = (
+            $known ? $visit->cards : $visit->cards()->with(['steps', 'waitsFor:id'])->get()
+        )->reject(static fn(Card $c): bool => $c->worked())
             ->values();
         $hours = $this->hangar->of($visit, $this->later($from, $visit));
         $zones = Zone::where('type_id', $visit->aircraft->type_id)->pluck('most', 'name')

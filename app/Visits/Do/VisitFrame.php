@@ -51,7 +51,8 @@ final readonly class VisitFrame
             $add('raise');
             $add('lower');
         }
-        foreach ($cards->reject(static fn(Card $c): bool => $c->worked())->pluck('panels')->flatten()->unique()->sort() as $code) {
+        $open = $cards->reject(static fn(Card $c): bool => $c->worked());
+        foreach ($open->pluck('panels')->flatten()->unique()->sort() as $code) {
             if (! isset($made["close:{$code}"])) {
                 // Never opened yet, or closed again since.
                 unset($made["open:{$code}"]);

@@ -103,7 +103,12 @@ final readonly class PackRoom
         $rows = [];
         foreach ($page->items() as $row) {
             $latest = $row->due->latest;
-            if ($latest === null || isset($taken[$row->key()]) || $row->due->status === DueStatus::Overdue || $latest->number > $today->number + $days) {
+            if (
+                $latest === null
+                || isset($taken[$row->key()])
+                || $row->due->status === DueStatus::Overdue
+                || $latest->number > $today->number + $days
+            ) {
                 continue;
             }
             $since = $row->last->date ?? $aircraft->entry_date;
@@ -129,7 +134,10 @@ final readonly class PackRoom
     {
         $today = $this->clock->today();
         $slots = [];
-        foreach (Visit::with('aircraft.type', 'cards')->where('aircraft_id', $aircraft->id)->where('state', Visit::PLANNED)->get() as $visit) {
+        $planned = Visit::with('aircraft.type', 'cards')
+            ->where(['aircraft_id' => $aircraft->id, 'state' => Visit::PLANNED])
+            ->get();
+        foreach ($planned as $visit) {
             $start = $visit->start;
             $hours = $this->hangar->of($visit, Instant::firstAfter($start->plusDays(-1), $this->clock->zone()));
             $room = $hours->personHours(
@@ -144,14 +152,12 @@ final readonly class PackRoom
                 $visit->bay,
             ];
         }
-        foreach (BaySlot::with('bay')->whereHas(
-            'bay',
-            static fn($q) => $q->where('base', $aircraft->base),
-        )->where('start', '>=', (string) $today)->where(
-            'start',
-            '<=',
-            (string) $today->plusDays($days),
-        )->orderBy('start')->get() as $slot) {
+        $free = BaySlot::with('bay')
+            ->whereHas('bay', static fn($q) => $q->where('base', $aircraft->base))
+            ->whereBetween('start', [(string) $today, (string) $today->plusDays($days)])
+            ->orderBy('start')
+            ->get();
+        foreach ($free as $slot) {
             $slots["slot-{$slot->id}"] = [
                 PackVisit::of("slot-{$slot->id}", $slot->start, $slot->end, $slot->hours),
                 'free',

@@ -151,7 +151,9 @@ final readonly class ShowShortages
             'part_missing' => "{$s->lacking} × {$s->what} {$title}: not in the store and none on order. Order it.",
             'part_late' => "{$s->what} {$title} comes on {$day}, after the card begins. Move the card, or press "
                 .'the order.',
-            'tool_out' => "no {$s->what} in calibration on that day".($day === '' ? '' : ": the last runs out on {$day}").'. Have one calibrated.',
+            'tool_out' => "no {$s->what} in calibration on that day".(
+                $day === '' ? '' : ": the last runs out on {$day}"
+            ).'. Have one calibrated.',
             'nobody' => "nobody with {$s->what} and a {$type} rating is at work on {$day}. Move the card, or ask "
                 .'for somebody.',
             default => "{$s->lacking} too few with {$s->what} on {$day}. Move the card, or ask for more.",

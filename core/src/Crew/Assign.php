@@ -48,7 +48,13 @@ final class Assign
             $why = [];
             foreach ($people as $n => $person) {
                 $why[$person->id] = $slot->unfit($person->holds)
-                    ?? (in_array($person->id, $barred[$slot->id] ?? [], true) ? 'not_independent' : $search->unfree($s, $n));
+                    ?? (
+                        in_array(
+                            $person->id,
+                            $barred[$slot->id] ?? [],
+                            true,
+                        ) ? 'not_independent' : $search->unfree($s, $n)
+                    );
             }
             $open[] = ['slot' => $slot->id, 'why' => $why];
         }

@@ -105,7 +105,11 @@ final readonly class AssignChains
                     }
                     $seen[$place] = true;
                     $room = $this->seats->room($s, $q);
-                    if ($room && $this->seats->load[$q] + $hours < $this->seats->load[$from] && $this->pass($queue, $i, $s, $q)) {
+                    if (
+                        $room
+                        && $this->seats->load[$q] + $hours < $this->seats->load[$from]
+                        && $this->pass($queue, $i, $s, $q)
+                    ) {
                         return true;
                     }
                     foreach ($this->seats->of($q) as $t) {

@@ -120,7 +120,10 @@ final class AssignSearch
 
     private function keep(): void
     {
-        if ($this->seats->filled > $this->bestFilled || ($this->seats->filled === $this->bestFilled && $this->seats->squares < $this->bestSquares)) {
+        if (
+            $this->seats->filled > $this->bestFilled
+            || ($this->seats->filled === $this->bestFilled && $this->seats->squares < $this->bestSquares)
+        ) {
             [$this->best, $this->bestFilled, $this->bestSquares] = [
                 $this->seats->holder,
                 $this->seats->filled,

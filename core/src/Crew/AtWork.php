@@ -71,7 +71,12 @@ enum AtWork: string
     public static function placed(PersonNow $person, Instant $from, Instant $until, string $card): ?string
     {
         foreach ($person->placed as $p) {
-            if ($p->card !== $card && $p->from !== null && $p->until !== null && self::meets($from, $until, $p->from, $p->until)) {
+            if (
+                $p->card !== $card
+                && $p->from !== null
+                && $p->until !== null
+                && self::meets($from, $until, $p->from, $p->until)
+            ) {
                 return "{$p->number} {$p->title}";
             }
         }

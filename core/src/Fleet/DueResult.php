@@ -42,7 +42,9 @@ final readonly class DueResult
         $status = $limits[0]->status;
         for ($i = 1, $n = count($limits); $i < $n; $i++) {
             $limit = $limits[$i];
-            if ($sign * (($limit->forecast->number ?? PHP_INT_MAX) <=> ($driver->forecast->number ?? PHP_INT_MAX)) < 0) {
+            if ($sign * (
+                ($limit->forecast->number ?? PHP_INT_MAX) <=> ($driver->forecast->number ?? PHP_INT_MAX)
+            ) < 0) {
                 $driver = $limit;
             }
             $number = $limit->latest->number ?? PHP_INT_MAX;

@@ -111,7 +111,10 @@ final readonly class Flying
         // Only a plan that is wrong is looked through pair by pair, to name the later one.
         for ($i = 1; $clash && $i < $n; $i++) {
             for ($j = 0; $j < $i; $j++) {
-                if ($plan[$i]->from->number <= $plan[$j]->to->number && $plan[$j]->from->number <= $plan[$i]->to->number) {
+                if (
+                    $plan[$i]->from->number <= $plan[$j]->to->number
+                    && $plan[$j]->from->number <= $plan[$i]->to->number
+                ) {
                     throw InputError::at("plan.{$i}", "overlaps the period from {$plan[$j]->from} to {$plan[$j]->to}");
                 }
             }

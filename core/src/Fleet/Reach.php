@@ -32,7 +32,10 @@ final readonly class Reach
             }
             $away = $plans->away($stop->id, $stop->latest);
             // What is past stands in the way whatever is planned, until the visit that takes it goes on.
-            if ($away === PlannedAway::Now || ($away === PlannedAway::InTime && $stop->last->number >= $today->number)) {
+            if (
+                $away === PlannedAway::Now
+                || ($away === PlannedAway::InTime && $stop->last->number >= $today->number)
+            ) {
                 continue;
             }
             [$driver, $driven] = [$stop, $away];

@@ -100,7 +100,9 @@ final class Stagger
     private function places(): array
     {
         $order = array_keys($this->aircraft);
-        usort($order, fn(int $a, int $b): int => ($this->aircraft[$b]->phaseLast ?? -1) <=> ($this->aircraft[$a]->phaseLast ?? -1)
+        usort($order, fn(int $a, int $b): int => (
+            $this->aircraft[$b]->phaseLast ?? -1
+        ) <=> ($this->aircraft[$a]->phaseLast ?? -1)
             ?: $this->aircraft[$b]->left <=> $this->aircraft[$a]->left
             ?: $a <=> $b);
 
@@ -180,7 +182,11 @@ final class Stagger
                     [$best, $least] = [$j, $cost];
                 }
             }
-            if ($best !== null && ($sum[$best] + 1) * $this->step <= $this->legs[$best][3] + Near::noise($this->legs[$best][3]) && $this->augment($best)) {
+            if (
+                $best !== null
+                && ($sum[$best] + 1) * $this->step <= $this->legs[$best][3] + Near::noise($this->legs[$best][3])
+                && $this->augment($best)
+            ) {
                 $sum[$best]++;
             } else {
                 // What cannot grow now cannot grow later either.

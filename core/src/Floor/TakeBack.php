@@ -34,7 +34,9 @@ final class TakeBack
         $back = $card->step($no);
         $doing = $back !== null && in_array($back->kind, self::DOING, true);
         $falls = array_filter($card->steps, static fn(StepNow $s): bool => $s->no > $no && $s->done
-            && ($s->kind === 'inspection' || ($doing && in_array($s->kind, self::PROVING, true)) || self::ends($s, $back)));
+            && ($s->kind === 'inspection'
+                || ($doing && in_array($s->kind, self::PROVING, true))
+                || self::ends($s, $back)));
 
         return array_values(array_map(static fn(StepNow $s): int => $s->no, $falls));
     }

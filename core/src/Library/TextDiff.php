@@ -32,7 +32,11 @@ final class TextDiff
             $head++;
         }
         $tail = 0;
-        while ($tail < count($a) - $head && $tail < count($b) - $head && $a[count($a) - 1 - $tail] === $b[count($b) - 1 - $tail]) {
+        while (
+            $tail < count($a) - $head
+            && $tail < count($b) - $head
+            && $a[count($a) - 1 - $tail] === $b[count($b) - 1 - $tail]
+        ) {
             $tail++;
         }
         $pieces = [

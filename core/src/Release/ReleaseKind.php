@@ -39,11 +39,14 @@ final class ReleaseKind implements Kind
                 $c->strings('recheck_open'),
                 $c->bool('revision_current'),
             )),
-            $in->each('findings', static fn(Input $f): FindingState => Input::within($f->path(''), static fn() => FindingState::of(
-                $f->string('id'),
-                $f->string('state'),
-                $f->has('deferral_valid') ? $f->bool('deferral_valid') : null,
-            ))),
+            $in->each('findings', static fn(Input $f): FindingState => Input::within(
+                $f->path(''),
+                static fn() => FindingState::of(
+                    $f->string('id'),
+                    $f->string('state'),
+                    $f->has('deferral_valid') ? $f->bool('deferral_valid') : null,
+                ),
+            )),
             $in->each(
                 'safing',
                 static fn(Input $s): Safing => new Safing(

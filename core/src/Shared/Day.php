@@ -130,7 +130,9 @@ final readonly class Day implements \JsonSerializable, \Stringable
         $yearOfEra = $y - $era * 400;
         $dayOfYear = (int) ((153 * ($m + ($m > 2 ? -3 : 9)) + 2) / 5) + $d - 1;
 
-        return $era * 146097 + $yearOfEra * 365 + (int) ($yearOfEra / 4) - (int) ($yearOfEra / 100) + $dayOfYear - 719468;
+        $leaps = (int) ($yearOfEra / 4) - (int) ($yearOfEra / 100);
+
+        return $era * 146097 + $yearOfEra * 365 + $leaps + $dayOfYear - 719468;
     }
 
     /**
@@ -143,7 +145,9 @@ final readonly class Day implements \JsonSerializable, \Stringable
         $z = $number + 719468;
         $era = (int) ($z / 146097);
         $dayOfEra = $z - $era * 146097;
-        $yearOfEra = (int) (($dayOfEra - (int) ($dayOfEra / 1460) + (int) ($dayOfEra / 36524) - (int) ($dayOfEra / 146096)) / 365);
+        $yearOfEra = (int) (
+            ($dayOfEra - (int) ($dayOfEra / 1460) + (int) ($dayOfEra / 36524) - (int) ($dayOfEra / 146096)) / 365
+        );
         $dayOfYear = $dayOfEra - (365 * $yearOfEra + (int) ($yearOfEra / 4) - (int) ($yearOfEra / 100));
         $mp = (int) ((5 * $dayOfYear + 2) / 153);
         $m = $mp + ($mp < 10 ? 3 : -9);

@@ -23,7 +23,11 @@ final readonly class ToolCheck
     {
         $last = null;
         foreach ($checks as $check) {
-            if ($check->good && $check->date->number < $foundOut->number && ($last === null || $check->date->number > $last->number)) {
+            if (
+                $check->good
+                && $check->date->number < $foundOut->number
+                && ($last === null || $check->date->number > $last->number)
+            ) {
                 $last = $check->date;
             }
         }

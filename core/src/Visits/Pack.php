@@ -68,7 +68,9 @@ final class Pack
         }
         usort(
             $this->order,
-            fn(int $a, int $b): int => count($this->options[$a]) <=> count($this->options[$b]) ?: $items[$b]->hours <=> $items[$a]->hours ?: $a <=> $b,
+            fn(int $a, int $b): int => count($this->options[$a]) <=> count($this->options[$b])
+                ?: $items[$b]->hours <=> $items[$a]->hours
+                ?: $a <=> $b,
         );
         $this->valueAhead[count($this->order)] = $this->wasteAhead[count($this->order)] = 0.0;
         for ($n = count($this->order) - 1; $n >= 0; $n--) {
@@ -259,7 +261,10 @@ final class Pack
         }
         // With all that is ahead placed it must be worth more, or as much for less; what is not placed costs nothing.
         $most = $value + $this->valueAhead[$n];
-        if ($most < $this->bestValue - 1e-9 || ($most < $this->bestValue + 1e-9 && $cost + $this->wasteAhead[$n] > $this->bestCost - 1e-9)) {
+        if (
+            $most < $this->bestValue - 1e-9
+            || ($most < $this->bestValue + 1e-9 && $cost + $this->wasteAhead[$n] > $this->bestCost - 1e-9)
+        ) {
             return;
         }
         $i = $this->order[$n];

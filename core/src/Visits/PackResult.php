@@ -8,7 +8,9 @@ namespace Jorvel\Core\Visits;
 final readonly class PackResult
 {
     /**
-     * @param list<array{id: string, items: list<string>, item_hours: float, access_hours: float, free_hours: float}> $visits
+     * @param list<array{
+     *   id: string, items: list<string>, item_hours: float, access_hours: float, free_hours: float,
+     * }> $visits
      * @param list<array{id: string, reason: string}> $unplaced
      * @param float $cost life thrown away, and weighted hours of opening panels
      * @param bool $proven no packing places more value, or as much for less

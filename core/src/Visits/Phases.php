@@ -266,7 +266,10 @@ final class Phases
     private function keep(array $cut): void
     {
         [$longest, , $total] = $this->value($cut);
-        if ($longest < $this->bestLongest - 1e-9 || ($longest < $this->bestLongest + 1e-9 && $total < $this->bestTotal - 1e-9)) {
+        if (
+            $longest < $this->bestLongest - 1e-9
+            || ($longest < $this->bestLongest + 1e-9 && $total < $this->bestTotal - 1e-9)
+        ) {
             [$this->best, $this->bestLongest, $this->bestTotal] = [$cut, $longest, $total];
         }
     }
@@ -297,7 +300,11 @@ final class Phases
             $hours = $load[$p] + $this->adds($u, $open[$p]);
             $longest = max([$hours, ...$load]);
             $sum = $least + $hours - $load[$p] - $this->units[$u]->hours;
-            if ($longest > $this->bestLongest + 1e-9 || $sum / $this->phases > $this->bestLongest + 1e-9 || ($longest > $this->bestLongest - 1e-9 && $sum > $this->bestTotal - 1e-9)) {
+            if (
+                $longest > $this->bestLongest + 1e-9
+                || $sum / $this->phases > $this->bestLongest + 1e-9
+                || ($longest > $this->bestLongest - 1e-9 && $sum > $this->bestTotal - 1e-9)
+            ) {
                 continue;
             }
             $loads = $load;

@@ -262,7 +262,11 @@ final class Plan
         $after = $this->problem->after[$c];
         $before = $this->problem->before[$c];
         for ($low = $at; $low > 0 && $at - $low < 20 && ! in_array($list[$low - 1], $after, true); $low--);
-        for ($high = $at; $high < count($list) - 1 && $high - $at < 20 && ! in_array($list[$high + 1], $before, true); $high++);
+        for (
+            $high = $at; $high < count($list) - 1
+            && $high - $at < 20
+            && ! in_array($list[$high + 1], $before, true); $high++
+        );
         $to = $low + $this->chance->below($high - $low + 1);
         array_splice($list, $at, 1);
         array_splice($list, $to, 0, [$c]);

@@ -247,7 +247,9 @@ final class PlanProblem
             $work -= $this->there($resource, $slot);
         }
 
-        return ($this->away[$resource] === [] ? 0 : array_key_last($this->away[$resource]) + 1) + ($work <= 0 ? 0 : (int) ceil($work / $this->capacity[$resource] - 1e-9));
+        return (
+            $this->away[$resource] === [] ? 0 : array_key_last($this->away[$resource]) + 1
+        ) + ($work <= 0 ? 0 : (int) ceil($work / $this->capacity[$resource] - 1e-9));
     }
 
     /**

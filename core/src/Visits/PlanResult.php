@@ -52,7 +52,12 @@ final readonly class PlanResult
             }
             $seen[$c] = true;
             foreach ($this->starts as $b => $_) {
-                if (! isset($seen[$b]) && $this->starts[$b] < $this->starts[$c] && $this->problem->from($c, $this->end($b)) === $this->starts[$c] && $this->waitedFor($c, $b, $use)) {
+                if (
+                    ! isset($seen[$b])
+                    && $this->starts[$b] < $this->starts[$c]
+                    && $this->problem->from($c, $this->end($b)) === $this->starts[$c]
+                    && $this->waitedFor($c, $b, $use)
+                ) {
                     $look[] = $b;
                 }
             }
@@ -137,7 +142,10 @@ final readonly class PlanResult
             return false;
         }
         foreach ($this->problem->takes[$c] as $r => $many) {
-            if (isset($this->problem->takes[$b][$r]) && $use[$r][$sooner] + $many > $this->problem->there($r, $sooner)) {
+            if (
+                isset($this->problem->takes[$b][$r])
+                && $use[$r][$sooner] + $many > $this->problem->there($r, $sooner)
+            ) {
                 return true;
             }
         }

@@ -134,7 +134,7 @@ final class RevisionTest extends WorldCase
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
             'outcome' => 'both', 'note' => 'the school only', 'fleets' => ['school'],
         ])->assertOk();
-        self::assertSame([6, 7], [$template->refresh()->revision, $template->held_until]);
+        self::assertSame([6, 7], [$template->refresh()->revision, $template->stays_until]);
         // The held card's own method is in force for its fleet again.
         self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
         DB::table('aircraft')->where('mark', 'Q-404')->update(['fleet_id' => $other]);
@@ -170,7 +170,7 @@ final class RevisionTest extends WorldCase
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
             'outcome' => 'stands', 'note' => 'our data still names revision 6',
         ])->assertOk();
-        self::assertSame([6, 8], [$template->refresh()->revision, $template->held_until]);
+        self::assertSame([6, 8], [$template->refresh()->revision, $template->stays_until]);
         self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
         self::assertSame(
             ['TRK-76-22/2'],
@@ -188,7 +188,7 @@ final class RevisionTest extends WorldCase
         );
     }
 
-    public function test_an_open_card_of_a_fleet_that_goes_over_to_the_new_method_is_held_until_it_is_read_again(): void
+    public function test_an_open_card_of_a_fleet_that_goes_over_to_the_new_method_is_stays_until_it_is_read_again(): void
     {
         $template = $this->template();
         $card = $this->held();

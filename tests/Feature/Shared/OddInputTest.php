@@ -71,7 +71,7 @@ final class OddInputTest extends WorldCase
         self::assertLessThan(500, $response->getStatusCode(), $said);
         if ($response->getStatusCode() >= 400) {
             self::assertDoesNotMatchRegularExpression(
-                '/App\\\\|Illuminate|No query results|SQLSTATE|Undefined|to string conversion/',
+                '/App\\\\|Illuminate|No query results|SQLSTATE|Undefined|to string conversion| field | is invalid|validation\.|The selected |more errors?\)/',
                 (string) $response->getContent(),
                 $said,
             );

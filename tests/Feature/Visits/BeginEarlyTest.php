@@ -41,7 +41,7 @@ final class BeginEarlyTest extends WorldCase
         return [$this->visit->state->value, (string) $this->visit->start, (int) $this->card->refresh()->version];
     }
 
-    public function test_its_cards_are_held_until_it_is_begun_by_name(): void
+    public function test_its_cards_are_stays_until_it_is_begun_by_name(): void
     {
         $before = $this->now();
         $view = $this->as('oda', 'GET', "cards/{$this->card->id}")->assertOk()->json();

@@ -306,7 +306,7 @@ final class BoardTest extends WorldCase
         $this->as('ines', 'POST', "plan-runs/{$first}/cancel")->assertOk()
             ->assertJsonPath('words', 'Cancelled. The plan was left as it was.');
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
-        self::assertSame('cancelled', PlanRun::findOrFail($first)->state);
+        self::assertSame(PlanRunState::Cancelled, PlanRun::findOrFail($first)->state);
 
         $second = $ask();
         VisitPlan::whereKey(1)->increment('version');
@@ -321,7 +321,7 @@ final class BoardTest extends WorldCase
             $this->as('ines', 'GET', 'visits/1/plan')->json('words'),
         );
         app(PlanRuns::class)->work($third);
-        self::assertSame('done', PlanRun::findOrFail($third)->state);
+        self::assertSame(PlanRunState::Done, PlanRun::findOrFail($third)->state);
 
         DB::table('jobs')->delete();
         $fourth = $ask();

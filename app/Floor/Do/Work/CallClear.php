@@ -60,7 +60,8 @@ final readonly class CallClear implements StepKind
         foreach ($calls as $other => $call) {
             if ($other !== $place && ($call['person'] ?? null) === $there->id && $this->stillStands($step, $call)) {
                 throw Refused::because(
-                    "{$there->name} was called at {$other} a moment ago, and stands at one place. Who stands at {$place}? Nothing was called.",
+                    "{$there->name} was called at {$other} a moment ago, and stands at one place. "
+                        ."Who stands at {$place}? Nothing was called.",
                 );
             }
         }
