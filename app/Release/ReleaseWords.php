@@ -52,10 +52,14 @@ final class ReleaseWords
         return self::points($points).($points === 1 ? ' keeps' : ' keep').' it here';
     }
 
-    /** @param list<BlockerView> $blockers */
+    /** @param list<BlockerView> $blockers as whoever looks at it sees them */
     public static function standing(string $mark, array $blockers): string
     {
-        $n = count($blockers);
+        // Who looks at it may have no authority to sign; that is no point of the aircraft's.
+        $n = count(array_filter($blockers, static fn(BlockerView $b): bool => $b->code !== 'not_authorised'));
+        if ($n === 0 && $blockers !== []) {
+            return "{$mark} is ready for a certifier; {$blockers[0]->title} {$blockers[0]->text}.";
+        }
 
         return $n === 0
             ? "{$mark} is ready. Nothing stands in the way of its release."

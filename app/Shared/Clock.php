@@ -86,11 +86,7 @@ final class Clock
     /** A date as every screen says it: "Thu 14 May", with the year when it is another one. */
     public function words(Day $day): string
     {
-        $date = new DateTimeImmutable((string) $day);
-
-        return $date->format(
-            substr((string) $day, 0, 4) === substr((string) $this->today(), 0, 4) ? 'D j M' : 'D j M Y',
-        );
+        return Words::day($day, $this->today());
     }
 
     /** An instant in the operator's local time: "Fri 15 May, 23:59". */

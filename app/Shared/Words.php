@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Shared;
 
+use DateTimeImmutable;
+use Jorvel\Core\Shared\Day;
+
 /** Numbers and codes as they are said on a screen. */
 final class Words
 {
@@ -46,6 +49,14 @@ final class Words
         $text = number_format($value, $decimals, '.', '');
 
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    /** A date as every screen says it: "Thu 14 May", with the year where it is not today's. */
+    public static function day(Day $day, Day $today): string
+    {
+        $year = substr((string) $day, 0, 4) === substr((string) $today, 0, 4);
+
+        return (new DateTimeImmutable((string) $day))->format($year ? 'D j M' : 'D j M Y');
     }
 
     /** "today", "tomorrow", "in 9 days", "3 days ago". */

@@ -9,15 +9,16 @@ use App\Crew\Model\ShiftCrew;
 use App\Crew\Model\ShiftPlace;
 use App\Crew\Show\ShowShift;
 use App\Floor\Model\Assignment;
+use App\Now\CommitUnmoved;
 use App\Shared\Records;
 use App\Shared\Refused;
-use Illuminate\Support\Facades\DB;
+use Closure;
 use Jorvel\Core\Shared\Day;
 
 /** Keeps the crew of a shift: every place is judged once more, and those on a card are assigned to it. */
 final readonly class CommitCrew
 {
-    public function __construct(private ShowShift $read, private Records $records) {}
+    public function __construct(private ShowShift $read, private Records $records, private CommitUnmoved $commit) {}
 
     /**
      * @param array<array-key, int> $places person by slot
@@ -26,11 +27,9 @@ final readonly class CommitCrew
      */
     public function __invoke(Person $by, string $base, Day $day, string $shift, int $version, array $places): void
     {
-        DB::transaction(function () use ($by, $base, $day, $shift, $version, $places): void {
-            $crew = ShiftCrew::with('places')->firstOrCreate(
-                ['base' => $base, 'date' => (string) $day, 'shift' => $shift],
-                ['version' => 0],
-            );
+        ($this->commit)(function () use ($by, $base, $day, $shift, $version, $places): Closure {
+            $at = ['base' => $base, 'date' => (string) $day, 'shift' => $shift];
+            $crew = ShiftCrew::with('places')->where($at)->first() ?? new ShiftCrew([...$at, 'version' => 0]);
             if ($crew->version !== $version) {
                 throw Refused::stale(
                     'Somebody else saved a crew for this shift while you had it open. Yours is still on the screen '
@@ -39,39 +38,47 @@ final readonly class CommitCrew
                 );
             }
             $ground = $this->read->ground($base, $day, $shift);
-            $slots = $ground->bySlot();
-            $bad = [];
-            foreach ($places as $id => $personId) {
-                $slot = $slots[$id] ?? null;
-                $person = $ground->people->firstWhere('id', $personId);
-                $why = match (true) {
-                    $slot === null => 'this is no longer a place of the shift',
-                    $person === null => 'somebody who is not of this base',
-                    default => ($code = $ground->why(
-                        $slot,
-                        $personId,
-                        array_diff_key($places, [$id => 0]),
-                    )) === null ? null : "{$person->name} ".$ground->said($slot, $person, $code),
-                };
-                if ($why !== null) {
-                    $bad[] = [
-                        'line' => $slot === null ? (string) $id : trim("{$slot->card?->number} {$slot->title}"),
-                        'message' => $why,
-                    ];
-                }
-            }
-            if ($bad !== []) {
-                throw Refused::lines('Not every place can stand. Nothing was saved.', $bad);
-            }
-            $this->assign($crew, $slots, $places, $ground);
-            $crew->update(['version' => $crew->version + 1]);
-            $this->records->write(
-                $by,
-                'crew.kept',
-                "crew:{$crew->id}",
-                ['base' => $base, 'date' => (string) $day, 'shift' => $shift, 'places' => $places],
-            );
+            $this->requireFit($ground, $places);
+
+            return function () use ($by, $crew, $ground, $places, $at): void {
+                $crew->fill(['version' => $crew->version + 1])->save();
+                $this->assign($crew, $ground->bySlot(), $places, $ground);
+                $this->records->write($by, 'crew.kept', "crew:{$crew->id}", [...$at, 'places' => $places]);
+            };
         });
+    }
+
+    /**
+     * @param array<array-key, int> $places
+     *
+     * @throws Refused with every place that cannot stand
+     */
+    private function requireFit(ShiftGround $ground, array $places): void
+    {
+        $slots = $ground->bySlot();
+        $bad = [];
+        foreach ($places as $id => $personId) {
+            $slot = $slots[$id] ?? null;
+            $person = $ground->people->firstWhere('id', $personId);
+            $why = match (true) {
+                $slot === null => 'this is no longer a place of the shift',
+                $person === null => 'somebody who is not of this base',
+                default => ($code = $ground->why(
+                    $slot,
+                    $personId,
+                    array_diff_key($places, [$id => 0]),
+                )) === null ? null : "{$person->name} ".$ground->said($slot, $person, $code),
+            };
+            if ($why !== null) {
+                $bad[] = [
+                    'line' => $slot === null ? (string) $id : trim("{$slot->card?->number} {$slot->title}"),
+                    'message' => $why,
+                ];
+            }
+        }
+        if ($bad !== []) {
+            throw Refused::lines('Not every place can stand. Nothing was saved.', $bad);
+        }
     }
 
     /**

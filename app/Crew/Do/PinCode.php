@@ -42,9 +42,10 @@ final readonly class PinCode
         }
         $by->requireSignature($stamp, $pin);
         $code = sprintf('%08d', random_int(0, 99_999_999));
-        DB::transaction(function () use ($by, $for, $code): void {
+        $hash = Hash::make($code);
+        DB::transaction(function () use ($by, $for, $hash): void {
             $for->fill([
-                'pin_code' => Hash::make($code),
+                'pin_code' => $hash,
                 'pin_code_by' => $by->id,
                 'pin_code_at' => (string) $this->clock->now(),
             ])

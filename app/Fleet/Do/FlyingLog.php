@@ -9,10 +9,12 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\ComponentTenure;
 use App\Fleet\Model\FlyingEntry;
 use App\Fleet\Model\Sector;
+use App\Now\CommitUnmoved;
 use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
@@ -21,7 +23,12 @@ use Jorvel\Core\Shared\InputError;
 /** The flying log: days are added, and corrected by new entries that carry through everything counted since. */
 final readonly class FlyingLog
 {
-    public function __construct(private Clock $clock, private Records $records, private FlyingQuestions $questions) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private FlyingQuestions $questions,
+        private CommitUnmoved $commit,
+    ) {}
 
     /**
      * Adds a checked day and counts it; call it inside a transaction, and save the aircraft after.
@@ -67,7 +74,7 @@ final readonly class FlyingLog
      */
     public function enter(Person $by, string $mark, string $date, array $cells, bool $sure = false): Aircraft
     {
-        return DB::transaction(function () use ($by, $mark, $date, $cells, $sure): Aircraft {
+        return ($this->commit)(function () use ($by, $mark, $date, $cells, $sure): Closure {
             $craft = Aircraft::with(LoadFlying::with())->where('mark', $mark)->firstOrFail();
             $known = $craft->counters_as_of;
             try {
@@ -85,27 +92,30 @@ final readonly class FlyingLog
             if ($questions !== [] && ! $sure) {
                 throw Refused::ask('Is this meant? Nothing was counted yet.', $questions);
             }
-            if ($late) {
-                return $this->enterLate(
-                    $by,
-                    $craft,
-                    $day,
-                    $flown,
-                    $before === [] ? 'entered late' : 'a further page',
-                    $questions,
-                );
-            }
-            $this->add($craft, $day, $flown, $by, 'hand');
-            $craft->save();
-            $this->records->write(
-                $by,
-                'flying.entered',
-                "aircraft:{$mark}",
-                ['date' => $date, 'flown' => $flown, 'asked' => $questions],
-            );
+            $why = $before === [] ? 'entered late' : 'a further page';
 
-            return $craft;
+            return fn(): Aircraft => $late
+                ? $this->enterLate($by, $craft, $day, $flown, $why, $questions)
+                : $this->enterNext($by, $craft, $day, $flown, $questions);
         });
+    }
+
+    /**
+     * @param array<string, float> $flown
+     * @param list<string> $asked
+     */
+    private function enterNext(Person $by, Aircraft $craft, Day $day, array $flown, array $asked): Aircraft
+    {
+        $this->add($craft, $day, $flown, $by, 'hand');
+        $craft->save();
+        $this->records->write(
+            $by,
+            'flying.entered',
+            "aircraft:{$craft->mark}",
+            ['date' => (string) $day, 'flown' => $flown, 'asked' => $asked],
+        );
+
+        return $craft;
     }
 
     /** @return array<string, float> what stands for a day, over all its pages; empty where it has none */
@@ -173,7 +183,7 @@ final readonly class FlyingLog
      */
     public function correct(Person $by, int $entryId, array $cells, string $reason): FlyingEntry
     {
-        return DB::transaction(function () use ($by, $entryId, $cells, $reason): FlyingEntry {
+        return ($this->commit)(function () use ($by, $entryId, $cells, $reason): Closure {
             $old = FlyingEntry::with('aircraft')->findOrFail($entryId);
             $craft = $old->aircraft;
             if (! $old->current) {
@@ -199,27 +209,43 @@ final readonly class FlyingLog
             if (array_filter($difference, static fn(float $d): bool => abs($d) > 1e-9) === []) {
                 throw Refused::because('That is what stands there already. Nothing was changed.');
             }
-            $old->update(['current' => false]);
-            $new = FlyingEntry::create([
-                'aircraft_id' => $craft->id,
-                'date' => $old->date,
-                'flown' => $flown,
-                'corrects_id' => $old->id,
-                'person_id' => $by->id,
-                'source' => 'hand',
-                'reason' => $reason,
-                'at' => (string) $this->clock->now(),
-            ]);
-            $this->carry($craft, (string) $old->date, $difference);
-            $this->records->write(
-                $by,
-                'flying.corrected',
-                "aircraft:{$craft->mark}",
-                ['date' => $old->date, 'was' => $old->flown, 'is' => $flown, 'reason' => $reason],
-            );
 
-            return $new;
+            return fn(): FlyingEntry => $this->replace($by, $old, $flown, $difference, $reason);
         });
+    }
+
+    /**
+     * @param array<string, float> $flown
+     * @param array<string, float> $difference by counter
+     */
+    private function replace(
+        Person $by,
+        FlyingEntry $old,
+        array $flown,
+        array $difference,
+        string $reason,
+    ): FlyingEntry {
+        $craft = $old->aircraft;
+        $old->update(['current' => false]);
+        $new = FlyingEntry::create([
+            'aircraft_id' => $craft->id,
+            'date' => $old->date,
+            'flown' => $flown,
+            'corrects_id' => $old->id,
+            'person_id' => $by->id,
+            'source' => 'hand',
+            'reason' => $reason,
+            'at' => (string) $this->clock->now(),
+        ]);
+        $this->carry($craft, (string) $old->date, $difference);
+        $this->records->write(
+            $by,
+            'flying.corrected',
+            "aircraft:{$craft->mark}",
+            ['date' => $old->date, 'was' => $old->flown, 'is' => $flown, 'reason' => $reason],
+        );
+
+        return $new;
     }
 
     /** Takes a planned flight out of the plan; the record keeps that it was there. */

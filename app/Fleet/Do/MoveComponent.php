@@ -8,16 +8,17 @@ use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Component;
 use App\Fleet\Model\ComponentTenure;
+use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
-use Illuminate\Support\Facades\DB;
+use Closure;
 
 /** Takes a component off, puts it on, or both; its counters and everything done to it go with it. */
 final readonly class MoveComponent
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private CommitUnmoved $commit) {}
 
     /**
      * @param string|null $mark where to; null into the store
@@ -33,7 +34,7 @@ final readonly class MoveComponent
         string $stamp,
         string $pin,
     ): Component {
-        return DB::transaction(function () use ($by, $componentId, $mark, $position, $reason, $stamp, $pin): Component {
+        return ($this->commit)(function () use ($by, $componentId, $mark, $position, $reason, $stamp, $pin): Closure {
             $component = Component::with('tenure.craft', 'tenure.component')->findOrFail($componentId);
             $from = $component->tenure;
             $to = $mark === null ? null : Aircraft::where('mark', $mark)->firstOrFail();
@@ -44,27 +45,39 @@ final readonly class MoveComponent
                 $this->requireRoom($component, $from, $to, $position);
             }
             $by->requireSignature($stamp, $pin);
-            array_map(FloorCount::up(...), array_values(array_filter([$from?->aircraft_id, $to?->id])));
-            $was = $from === null ? $component->place : "{$from->craft->mark} {$from->position}";
-            if ($from !== null) {
-                $this->takeOff($component, $from, $reason);
-            }
-            if ($to !== null) {
-                ComponentTenure::create([
-                    'component_id' => $component->id, 'aircraft_id' => $to->id, 'position' => $position,
-                    'from_date' => (string) $this->clock->today(),
-                    'from_counted' => $to->counters_as_of, 'own' => $component->counters, 'aircraft' => $to->counters,
-                ]);
-            }
-            $component->update(['place' => $to === null ? $position : null]);
-            $this->records->write($by, 'component.moved', "component:{$component->id}", [
-                'component' => "{$component->part_no} {$component->serial}", 'from' => $was,
-                'to' => $to === null ? $position : "{$to->mark} {$position}", 'reason' => $reason,
-                'stamp' => $by->stamp, 'counters' => $component->counters,
-            ]);
 
-            return $component->refresh();
+            return fn(): Component => $this->write($by, $component, $from, $to, $position, $reason);
         });
+    }
+
+    private function write(
+        Person $by,
+        Component $component,
+        ?ComponentTenure $from,
+        ?Aircraft $to,
+        string $position,
+        string $reason,
+    ): Component {
+        array_map(FloorCount::up(...), array_values(array_filter([$from?->aircraft_id, $to?->id])));
+        $was = $from === null ? $component->place : "{$from->craft->mark} {$from->position}";
+        if ($from !== null) {
+            $this->takeOff($component, $from, $reason);
+        }
+        if ($to !== null) {
+            ComponentTenure::create([
+                'component_id' => $component->id, 'aircraft_id' => $to->id, 'position' => $position,
+                'from_date' => (string) $this->clock->today(),
+                'from_counted' => $to->counters_as_of, 'own' => $component->counters, 'aircraft' => $to->counters,
+            ]);
+        }
+        $component->update(['place' => $to === null ? $position : null]);
+        $this->records->write($by, 'component.moved', "component:{$component->id}", [
+            'component' => "{$component->part_no} {$component->serial}", 'from' => $was,
+            'to' => $to === null ? $position : "{$to->mark} {$position}", 'reason' => $reason,
+            'stamp' => $by->stamp, 'counters' => $component->counters,
+        ]);
+
+        return $component->refresh();
     }
 
     private function requireRoom(Component $component, ?ComponentTenure $from, Aircraft $to, string $position): void

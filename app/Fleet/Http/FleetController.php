@@ -60,7 +60,8 @@ final class FleetController
                 static fn(DueLine $l): array
                     => [
                         $l->mark, $l->fleet, $l->base, $l->chapter, $l->code, $l->title, $l->state, $l->date, $l->days,
-                        $l->latest, $l->drives, $l->remaining, $l->hours, $l->visit,
+                        $l->latest, $l->drives, $l->remaining, $l->hours,
+                        $l->visit === null ? null : "{$l->visit}, {$l->visitFrom}",
                     ],
                 $list->rows,
             ),

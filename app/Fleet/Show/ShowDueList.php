@@ -71,7 +71,7 @@ final readonly class ShowDueList
                 0.0,
             ] : $items[$itemId];
             $key = $itemId === null ? "bottle:{$componentId}" : ItemNow::keyOf($itemId, $componentId);
-            $visit = $visits["{$id}/{$key}"] ?? null;
+            [$visit, $from] = $visits["{$id}/{$key}"] ?? [null, null];
             $calendar = $unit === null || $unit === 'days' || $unit === 'months';
             $rows[] = new DueLine(
                 $aircraft[$id][0],
@@ -89,6 +89,7 @@ final readonly class ShowDueList
                 $calendar ? Words::amount($forecast - $today->number, 'days') : Words::amount($left, $unit),
                 $hours,
                 $visit,
+                $from,
             );
         }
         $free = array_filter($rows, static fn(DueLine $r): bool => $r->visit === null);
@@ -103,7 +104,7 @@ final readonly class ShowDueList
         return new DueListView($sentence, $days, (string) $today, $rows);
     }
 
-    /** @return array<string, string> the visit that takes it, by aircraft and due row's key */
+    /** @return array<string, array{string, string}> title and first day of the visit that takes it, by aircraft and due row's key */
     private function visits(): array
     {
         $out = [];
@@ -120,7 +121,7 @@ final readonly class ShowDueList
             'visits.start',
         ]) as $card) {
             $key = ItemNow::keyOf($card->item_id, $card->component_id);
-            $out["{$card->aircraft_id}/{$key}"] = "{$card->title}, {$card->start}";
+            $out["{$card->aircraft_id}/{$key}"] = [$card->title, $card->start];
         }
 
         return $out;

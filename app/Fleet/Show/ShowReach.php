@@ -110,16 +110,20 @@ final readonly class ShowReach
             ? 'from now'
             : 'after its last count, of '.$this->clock->words($counted);
         $when = $this->clock->words(Day::parse($stop->date));
-        $what = $stop->kind === 'deferral' ? "then its deferral runs out, {$stop->title}" : lcfirst($stop->title);
         if ($stop->kind === 'part') {
             return "{$mark} must not fly: its {$stop->title} is {$stop->detail}.";
+        }
+        if ($stop->kind === 'deferral' && $stop->days >= 0) {
+            $then = $stop->days === 0 ? 'today' : Words::fromNow($stop->days);
+
+            return "{$mark} can fly until {$when}: its deferral of {$stop->title} runs out {$then}.";
         }
         $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
 
         return $stop->days < 0
             ? "{$mark} must not fly: its limit passed on {$when}, "
             .($stop->kind === 'deferral' ? "its deferral of {$stop->title}" : lcfirst($stop->title)).'.'
-            : "{$mark} can fly until {$when}: {$what}, {$left}.";
+            : "{$mark} can fly until {$when}: ".lcfirst($stop->title).", {$left}.";
     }
 
     private function stop(Stop $driver, DuePage $page): StopView

@@ -6,6 +6,7 @@ namespace App\Stores\Model;
 
 use App\Shared\AsDay;
 use App\Shared\Model;
+use App\Shared\Words;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -38,7 +39,7 @@ final class PartBatch extends Model
     public function spent(Day $on): ?string
     {
         return match (true) {
-            $this->expired($on) => "shelf life ran out on {$this->expires}",
+            $this->expires !== null && $this->expired($on) => 'shelf life ran out on '.Words::day($this->expires, $on),
             $this->quantity < 1 => 'none left',
             default => null,
         };

@@ -6,6 +6,7 @@ namespace App\Stores\Model;
 
 use App\Shared\AsDay;
 use App\Shared\Model;
+use App\Shared\Words;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Query\JoinClause;
@@ -78,7 +79,7 @@ final class Tool extends Model
             $this->state === ToolState::Recalled => 'is recalled: it was found out of tolerance',
             $this->state === ToolState::AtCalibration => 'is away for calibration',
             $this->cal_due->number < $today->number
-                => "has no valid calibration: it ran out on {$this->cal_due}",
+                => 'has no valid calibration: it ran out on '.Words::day($this->cal_due, $today),
             default => null,
         };
     }

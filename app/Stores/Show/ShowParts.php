@@ -158,7 +158,7 @@ final readonly class ShowParts
             array_values($for->map(
                 static fn(CardPart $c): string => "{$c->quantity} for {$c->card->number} {$c->card->aircraft->mark}",
             )->all()),
-            $order === null ? null : "{$order->quantity} on {$order->expected}",
+            $order === null ? null : "{$order->quantity} on ".$this->clock->words(Day::parse($order->expected)),
             $p->effectivity === null ? null : implode(', ', $p->effectivity),
             $p->one_time,
             BatchView::all($p->batches, $today),

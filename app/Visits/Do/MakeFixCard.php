@@ -8,11 +8,12 @@ use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Library\Model\CardTemplate;
+use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
-use Illuminate\Support\Facades\DB;
+use Closure;
 
 /**
  * Turns a finding into a card of its visit that fixes it; panels that were closed meanwhile are opened and closed
@@ -20,7 +21,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class MakeFixCard
 {
-    public function __construct(private MakeCard $make, private VisitFrame $frame, private Records $records) {}
+    public function __construct(
+        private MakeCard $make,
+        private VisitFrame $frame,
+        private Records $records,
+        private CommitUnmoved $commit,
+    ) {}
 
     /**
      * @param float $hours of work that the controller reckons with
@@ -29,7 +35,7 @@ final readonly class MakeFixCard
      */
     public function __invoke(Person $by, Finding $finding, float $hours, ?string $skill = null): Card
     {
-        return DB::transaction(function () use ($by, $finding, $hours, $skill): Card {
+        return ($this->commit)(function () use ($by, $finding, $hours, $skill): Closure {
             $finding->refresh()->load('card.visit.aircraft.type');
             $found = $finding->card;
             if ($finding->state !== Finding::OPEN) {
@@ -53,25 +59,39 @@ final readonly class MakeFixCard
                 ...$found->covers,
                 ...$found->visit->aircraft->type->inspectedOn($finding->chapter),
             ]));
-            FloorCount::up($found->aircraft_id);
-            $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
-                'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill,
-                'needs' => [$skill => $hours >= 8 ? 2 : 1],
-                'hours' => $hours, 'zone' => $found->zone,
-                'independent_inspection' => $found->independent_inspection || $covers !== [],
-                'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter),
-                'panels' => $found->panels, 'configuration' => $found->configuration ?? [],
-            ]);
-            $finding->update(['fix_hours' => $hours]);
-            $this->frame->complete($found->visit);
-            $this->records->write(
-                $by,
-                'card.made',
-                "card:{$card->id}",
-                ['number' => $card->number, 'finding' => $finding->number, 'hours' => $hours],
-            );
 
-            return $card;
+            return fn(): Card => $this->write($by, $finding, $template, $hours, $skill, $covers);
         });
+    }
+
+    /** @param list<string> $covers */
+    private function write(
+        Person $by,
+        Finding $finding,
+        CardTemplate $template,
+        float $hours,
+        string $skill,
+        array $covers,
+    ): Card {
+        $found = $finding->card;
+        FloorCount::up($found->aircraft_id);
+        $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
+            'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill,
+            'needs' => [$skill => $hours >= 8 ? 2 : 1],
+            'hours' => $hours, 'zone' => $found->zone,
+            'independent_inspection' => $found->independent_inspection || $covers !== [],
+            'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter),
+            'panels' => $found->panels, 'configuration' => $found->configuration ?? [],
+        ]);
+        $finding->update(['fix_hours' => $hours]);
+        $this->frame->complete($found->visit);
+        $this->records->write(
+            $by,
+            'card.made',
+            "card:{$card->id}",
+            ['number' => $card->number, 'finding' => $finding->number, 'hours' => $hours],
+        );
+
+        return $card;
     }
 }

@@ -112,7 +112,7 @@ final class PeopleTest extends WorldCase
         yield 'supervisor of nobody' => [['supervisor' => 2], 'Only a trainee has a supervisor'];
         yield 'leaves before they come' => [['leaves' => '2026-05-04'], 'is past'];
         yield 'no such base' => [['base' => 'Nowhere'], 'base'];
-        yield 'a day twice' => [['weekdays' => [1, 1]], 'weekdays'];
+        yield 'a day twice' => [['weekdays' => [1, 1]], 'day of the week must not be given twice'];
         yield 'a stamp in small letters' => [['stamp' => 't 90'], 'capital letters'];
         yield 'a PIN of letters' => [['pin' => 'abcd'], '4 to 8 digits'];
         yield 'a short password' => [['password' => 'short'], 'at least 10'];

@@ -51,7 +51,7 @@ final class SignatureTest extends WorldCase
             'no stamp at all' => ['', $pin],
         ] as $what => [$s, $p]) {
             $message = (string) $send($s, $p)->assertStatus(422)->json('message');
-            self::assertMatchesRegularExpression('/wrong|required/i', $message, $what);
+            self::assertMatchesRegularExpression('/wrong|Enter your (PIN|stamp)/', $message, $what);
             self::assertFalse($signed(), $what);
         }
         DB::table('people')->update(['pin_tries' => 0]);

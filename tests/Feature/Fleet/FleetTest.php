@@ -228,7 +228,7 @@ final class FleetTest extends WorldCase
         yield 'a counter that it has not'
             => [['kind' => 'use', 'mark' => 'Q-401', 'rates' => ['cyc' => 3]], 'has no counter "cyc"'];
         yield 'days of more than a day'
-            => [['kind' => 'use', 'mark' => 'Q-401', 'rates' => ['fh' => 70]], 'between 0 and 60'];
+            => [['kind' => 'use', 'mark' => 'Q-401', 'rates' => ['fh' => 70]], 'from 0 to 60'];
     }
 
     /** @param array<string, mixed> $change */

@@ -58,7 +58,7 @@ final class SayingTest extends WorldCase
             '2026-05-06',
             1,
             '2026-05-04',
-            'QA-VFC can fly until Wed 6 May: then its deferral runs out, Antiskid, tomorrow.',
+            'QA-VFC can fly until Wed 6 May: its deferral of Antiskid runs out tomorrow.',
         ];
         yield 'by a bottle, today' => [
             'bottle', 'Crew oxygen bottle B1 runs low', '', '2026-05-05', 0, '2026-05-04',

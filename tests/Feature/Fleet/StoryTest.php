@@ -16,7 +16,7 @@ final class StoryTest extends WorldCase
         $rows = array_column($fleet['rows'], null, 'mark');
         self::assertCount(18, $rows);
         self::assertSame(
-            'Q-405 can fly until Tue 5 May: then its deferral runs out, Gearbox oil temperature repeater, today.',
+            'Q-405 can fly until Tue 5 May: its deferral of Gearbox oil temperature repeater runs out today.',
             $fleet['sentence'],
         );
         self::assertSame(['usage', 'Propeller governor check', '46.5 flight hours'], [

@@ -186,7 +186,7 @@ final class StoresTest extends WorldCase
             $parts['JV-0512-20']['state'], $parts['JV-0512-20']['said'],
         ]);
         self::assertSame('stop', $parts['JV-2914-02']['state'], 'a batch past its shelf life');
-        self::assertSame('shelf life ran out on 2026-04-30', $parts['JV-2914-02']['batches'][0]['why']);
+        self::assertSame('shelf life ran out on Thu 30 Apr', $parts['JV-2914-02']['batches'][0]['why']);
         self::assertSame('watch', $parts['JV-3511-03']['state'], 'a batch that runs out in two weeks');
         self::assertStringContainsString('QA-VFA', implode(' ', $parts['JV-2914-02']['reservedBy']));
     }

@@ -26,5 +26,6 @@ final readonly class DueLine
         #[OA\Property] public string $remaining,
         #[OA\Property] public float $hours,
         #[OA\Property] public ?string $visit,
+        #[OA\Property] public ?string $visitFrom,
     ) {}
 }

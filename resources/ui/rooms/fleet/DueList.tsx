@@ -54,7 +54,12 @@ const columns = (today: string): Column<Schemas['DueLine']>[] => [
     },
     { id: 'hours', header: 'Hours', accessorKey: 'hours' },
     { id: 'base', header: 'Base', accessorKey: 'base' },
-    { id: 'visit', header: 'Visit', accessorFn: (l) => l.visit ?? '' },
+    {
+        id: 'visit',
+        header: 'Visit',
+        accessorFn: (l) => (l.visit ? `${l.visit}, ${l.visitFrom}` : ''),
+        cell: ({ row: { original: l } }) => l.visit && `${l.visit}, ${short(l.visitFrom ?? '', today)}`,
+    },
 ];
 
 /** Every item of every aircraft that falls due within so many days. */

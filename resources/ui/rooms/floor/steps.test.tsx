@@ -1,12 +1,23 @@
+// @vitest-environment happy-dom
+// @vitest-environment-options { "url": "http://127.0.0.1/" }
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter } from 'react-router';
-import { describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { strokes } from './Sketch';
 import { StepWork } from './StepWork';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
+
+/** The client takes hold of `fetch` as it is imported: what it is answered is put here. */
+const server = vi.hoisted(() => {
+    const stub = { answer: async (_: Request): Promise<Response> => Response.error() };
+    globalThis.fetch = (request) => stub.answer(request as Request);
+    return stub;
+});
 
 type Step = Schemas['StepView'];
 type Card = Schemas['CardView'];
@@ -251,5 +262,97 @@ describe('each kind of step has its own control', () => {
             ),
         ).toBe('M0.0 0.0L200.0 200.0M400.0 200.0h0.1');
         expect(strokes([], 400, 200)).toBe('');
+    });
+});
+
+/** What a hand does at a step, and what of it is sent. */
+describe('a step worked by hand', () => {
+    afterEach(cleanup);
+
+    const worked = (one: Step, more: Partial<Card> = {}): { sent: Record<string, unknown>[]; wrong: () => number } => {
+        const sent: Record<string, unknown>[] = [];
+        let wrong = 0;
+        server.answer = async (request) => {
+            if (!request.url.endsWith('/preview')) {
+                sent.push((await request.json()) as Record<string, unknown>);
+            }
+            return Response.json({ message: 'Somebody else changed this card.' }, { status: 422 });
+        };
+        const client = new QueryClient();
+        client.setQueryData(['me'], { id: 2, role: 'technician', may: [] });
+        render(
+            <QueryClientProvider client={client}>
+                <MemoryRouter>
+                    <StepWork
+                        card={card(one, more)}
+                        step={one}
+                        may
+                        onWrong={() => {
+                            wrong++;
+                        }}
+                        onConflict={() => undefined}
+                    />
+                </MemoryRouter>
+            </QueryClientProvider>,
+        );
+        return { sent, wrong: () => wrong };
+    };
+    const button = (name: RegExp) => screen.getByRole('button', { name }) as HTMLButtonElement;
+
+    it('is not confirmed while it has just come up, nor by a key held down, and then once', async () => {
+        const { sent } = worked(step('instruction', {}));
+        fireEvent.keyDown(window, { key: 'Enter' });
+        fireEvent.keyDown(window, { key: 'Enter', repeat: true });
+        expect(button(/^Done/).disabled).toBe(true);
+        await waitFor(() => expect(button(/^Done/).disabled).toBe(false), { timeout: 2500 });
+        fireEvent.keyDown(window, { key: 'Enter', repeat: true });
+        expect(sent).toEqual([]);
+        fireEvent.keyDown(window, { key: 'Enter' });
+        fireEvent.keyDown(window, { key: 'Enter' });
+        await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'done' }]));
+        expect(await screen.findByText('Somebody else changed this card.')).toBeTruthy();
+    });
+
+    it('wants a warning to be ticked first', async () => {
+        const { sent } = worked(step('caution', { level: 'warning' }));
+        await waitFor(() => expect(button(/^Go on/).disabled).toBe(true));
+        await new Promise((r) => setTimeout(r, 1000));
+        expect(button(/^Go on/).disabled).toBe(true);
+        await userEvent.click(screen.getByRole('checkbox'));
+        await waitFor(() => expect(button(/^Go on/).disabled).toBe(false), { timeout: 2500 });
+        await userEvent.click(button(/^Go on/));
+        await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'done' }]));
+    });
+
+    it('takes a reading by Enter, with the tool that somebody chose, and leaves it in its field when refused', async () => {
+        const { sent } = worked(step('measurement', { reading }));
+        const field = document.querySelector('input[name="entry"]') as HTMLInputElement;
+        await userEvent.selectOptions(screen.getByRole('combobox'), 'PG-21');
+        await userEvent.type(field, '1,5{Enter}');
+        await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'read', entry: '1,5', tool: 'PG-21' }]));
+        expect(await screen.findByText('Somebody else changed this card.')).toBeTruthy();
+        expect(field.value).toBe('1,5');
+    });
+
+    it('counts by taps and by the space bar, not by one held down, and begins again at 0', async () => {
+        const { sent } = worked(step('count', { counts: 'strokes', min: 4, max: 9 }));
+        await userEvent.click(button(/^One more/));
+        (document.activeElement as HTMLElement).blur();
+        fireEvent.keyDown(window, { key: ' ' });
+        fireEvent.keyDown(window, { key: ' ', repeat: true });
+        const field = document.querySelector('input[name="entry"]') as HTMLInputElement;
+        expect(field.value).toBe('2');
+        await userEvent.click(button(/^Start again at 0/));
+        expect([field.value, button(/^Save the count/).disabled]).toEqual(['0', true]);
+        await userEvent.clear(field);
+        await userEvent.type(field, '6');
+        await userEvent.click(button(/^Save the count/));
+        await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'count', entry: '6' }]));
+    });
+
+    it('leads to a finding when something is wrong', async () => {
+        const { sent, wrong } = worked(step('instruction', {}));
+        await userEvent.click(button(/^Something is wrong/));
+        expect([wrong(), sent]).toEqual([1, []]);
     });
 });

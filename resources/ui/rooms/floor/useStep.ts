@@ -22,7 +22,9 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
     const client = useQueryClient();
     const me = useMe().data;
     const waiting = useWaiting();
-    return useMutation<Schemas['CardView'] | null, Failure, Omit<Body, 'version'>>({
+    const mutationKey = ['step', card.id];
+    const send = useMutation<Schemas['CardView'] | null, Failure, Omit<Body, 'version'>>({
+        mutationKey,
         mutationFn: async (answer) => {
             const body = { ...answer, version: versionAfter(waiting, card.id, card.version) };
             const key = crypto.randomUUID();
@@ -79,6 +81,13 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
             }
         },
     });
+    // A key that bounces sends once, also before the button has had time to go grey.
+    const mutate: typeof send.mutate = (...answer) => {
+        if (client.isMutating({ mutationKey }) === 0) {
+            send.mutate(...answer);
+        }
+    };
+    return { ...send, mutate };
 }
 
 /** Enter confirms, unless something is being typed; held down it confirms once. */
