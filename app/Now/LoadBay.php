@@ -54,6 +54,18 @@ final readonly class LoadBay
 
     /**
      * @param string $kept what the refusal ends with
+     *
+     * @throws Refused when it is neither a bay that there is nor the apron
+     */
+    public function requireKnown(string $bay, string $kept): void
+    {
+        if ($bay !== Visit::LINE && ! Bay::where('name', $bay)->exists()) {
+            throw Refused::because(VisitWords::noBay($bay, Bay::orderBy('name')->pluck('name')->all())." {$kept}");
+        }
+    }
+
+    /**
+     * @param string $kept what the refusal ends with
      * @param int|null $but a visit that is not asked about
      *
      * @throws Refused when another aircraft stands in the bay on one of these days

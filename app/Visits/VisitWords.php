@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Shared\Words;
+use App\Visits\Model\Visit;
 use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Day;
@@ -100,6 +101,13 @@ final class VisitWords
             NotThen::Past => "It would end on {$to}, which is past.",
             NotThen::TooFar => "It would end on {$to}, further off than anybody plans.",
         };
+    }
+
+    /** @param list<string> $bays that there are */
+    public static function noBay(string $asked, array $bays): string
+    {
+        return "There is no bay \"{$asked}\". Choose one of ".implode(', ', $bays).', or "'.Visit::LINE
+            .'" for the apron.';
     }
 
     /** Who stands in a bay. */

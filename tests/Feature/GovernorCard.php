@@ -17,7 +17,7 @@ trait GovernorCard
     {
         $item = ProgrammeItem::where('code', '61-21')->firstOrFail();
         $visit = $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QA-VFC', 'title' => 'Governor', 'bay' => 'bay 2', 'start' => '2026-05-05',
+            'mark' => 'QA-VFC', 'title' => 'Governor', 'bay' => 'line', 'start' => '2026-05-05',
             'end' => '2026-05-06', 'items' => [$item->id],
         ])->assertCreated()->json();
         $card = Card::where('visit_id', $visit['id'])->firstOrFail();
@@ -50,7 +50,7 @@ trait GovernorCard
             static fn($q) => $q->where('code', 'like', 'SKV%'),
         );
         $visit = (int) $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06',
+            'mark' => 'QA-VFC', 'title' => 'one', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06',
             'items' => [(string) $item->valueOrFail('id')],
         ])->assertCreated()->json('id');
         $cards = Card::where('visit_id', $visit);

@@ -122,7 +122,7 @@ final readonly class OpenRechecks
             ?? Visit::create([
                 'aircraft_id' => $aircraft->id,
                 'title' => "Re-check after {$tool->code}",
-                'bay' => 'line',
+                'bay' => Visit::LINE,
                 'start' => (string) $today,
                 'end' => (string) $today->plusDays((int) config('jorvel.recheck_days')),
                 'state' => Visit::PLANNED,

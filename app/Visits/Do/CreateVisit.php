@@ -61,6 +61,7 @@ final readonly class CreateVisit
         foreach ($new->also as $span) {
             $this->requireApart($new, $span, 'a visit made with this one');
         }
+        $this->bays->requireKnown($new->bay, 'Nothing was saved.');
         $this->bays->requireFree(
             $new->bay,
             $new->start,

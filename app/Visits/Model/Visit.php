@@ -37,6 +37,9 @@ final class Visit extends Model
         'end' => AsDay::class,
     ];
 
+    /** In no bay: on the apron of the aircraft's base. */
+    public const LINE = 'line';
+
     public const PLANNED = VisitProgress::Planned;
 
     public const IN_WORK = VisitProgress::InWork;

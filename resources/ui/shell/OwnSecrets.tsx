@@ -17,6 +17,7 @@ export function OwnSecrets({ me, onClose }: { me: Schemas['Me']; onClose: () => 
             client.setQueryData(keys.me, me);
             onClose();
         },
+        { affects: [keys.me] },
     );
     return (
         <FormDialog

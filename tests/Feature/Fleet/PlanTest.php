@@ -44,7 +44,7 @@ final class PlanTest extends WorldCase
             ->update(['week' => ['fh' => [0, 0, 20, 0, 0, 0, 0], 'ldg' => [0, 0, 9, 0, 0, 0, 0]]]);
         self::assertSame('2026-05-19', $this->items('QA-VFC')['61-21']['date'], 'the day before the third Wednesday');
         Visit::create([
-            'aircraft_id' => Aircraft::where('mark', 'QA-VFC')->value('id'), 'title' => 'paint', 'bay' => 'x',
+            'aircraft_id' => Aircraft::where('mark', 'QA-VFC')->value('id'), 'title' => 'paint', 'bay' => 'line',
             'start' => '2026-05-12', 'end' => '2026-05-14', 'state' => 'planned',
         ]);
         self::assertSame('2026-05-26', $this->items('QA-VFC')['61-21']['date'], 'a Wednesday in a visit flies nothing');
@@ -283,7 +283,7 @@ final class PlanTest extends WorldCase
             $row()['state'], $row()['stop']['title'], $row()['stop']['date'],
         ]);
         $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QC-TAB', 'title' => 'Deep', 'bay' => 'bay 3', 'start' => '2026-05-10', 'end' => '2026-05-14',
+            'mark' => 'QC-TAB', 'title' => 'Deep', 'bay' => 'line', 'start' => '2026-05-10', 'end' => '2026-05-14',
             'items' => [$items['05-24']['key']],
         ])->assertCreated();
         self::assertSame('clear', $row()['state'], 'the 24-month check includes the 6-month check');

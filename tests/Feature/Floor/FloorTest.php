@@ -380,7 +380,7 @@ final class FloorTest extends WorldCase
     {
         $item = DB::table('programme_items')->where('code', '29-14')->value('id');
         $visit = $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QA-VFC', 'title' => 'Accumulator', 'bay' => 'bay 2', 'start' => '2026-05-05',
+            'mark' => 'QA-VFC', 'title' => 'Accumulator', 'bay' => 'line', 'start' => '2026-05-05',
             'end' => '2026-05-06', 'items' => [$item],
         ])->assertCreated()->json();
         $card = Card::where('visit_id', $visit['id'])->whereNotNull('item_id')->firstOrFail();

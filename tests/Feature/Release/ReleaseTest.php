@@ -39,7 +39,7 @@ final class ReleaseTest extends WorldCase
         )->update(['date' => '2025-11-30', 'planned' => null]);
         $before = array_column($this->as('ines', 'GET', 'fleet/QA-VFC')->json('items'), null, 'code');
         $visit = $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QA-VFC', 'title' => 'two', 'bay' => 'bay 2', 'start' => '2026-05-05', 'end' => '2026-05-06',
+            'mark' => 'QA-VFC', 'title' => 'two', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06',
             'items' => $items->values()->all(),
         ])->assertCreated()->json('id');
         Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update($done);
@@ -179,7 +179,7 @@ final class ReleaseTest extends WorldCase
         $visit = $this->as('ines', 'POST', 'visits', [
             'mark' => 'QC-TAA',
             'title' => 'both',
-            'bay' => 'bay 3',
+            'bay' => 'line',
             'start' => '2026-05-05',
             'end' => '2026-05-06',
             'items' => [$items['05-24']['key'], $engine['key']],

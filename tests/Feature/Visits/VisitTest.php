@@ -22,7 +22,7 @@ final class VisitTest extends WorldCase
         $aircraft = Aircraft::where('mark', $mark)->firstOrFail();
         $items = ProgrammeItem::where('type_id', $aircraft->type_id)->whereIn('code', $codes)->pluck('id')->all();
         $id = $this->as('ines', 'POST', 'visits', [
-            'mark' => $mark, 'title' => 'Work', 'bay' => 'bay 2', 'start' => $start, 'end' => $end, 'items' => $items,
+            'mark' => $mark, 'title' => 'Work', 'bay' => 'line', 'start' => $start, 'end' => $end, 'items' => $items,
         ])->assertCreated()->json('id');
 
         return Visit::with(['cards.steps', 'cards.template'])->findOrFail($id);
@@ -51,7 +51,7 @@ final class VisitTest extends WorldCase
         $visit = $this->make('QA-VFC', ['61-21']);
         $item = $visit->cards->firstOrFail()->item_id;
         $again = [
-            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-09', 'end' => '2026-05-10',
+            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'line', 'start' => '2026-05-09', 'end' => '2026-05-10',
             'items' => [$item],
         ];
         $this->as('ines', 'POST', 'visits', $again)->assertStatus(422)
@@ -68,7 +68,7 @@ final class VisitTest extends WorldCase
         $before = $count();
         $foreign = ProgrammeItem::where('code', '78-31')->value('id');
         $own = ProgrammeItem::where('code', '61-21')->value('id');
-        $body = ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-05', 'end' => '2026-05-06'];
+        $body = ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06'];
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own, $foreign]])->assertStatus(422);
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => []])->assertStatus(422);
         $this->as('ines', 'POST', 'visits', [...$body, 'items' => [$own], 'start' => 'soon'])->assertStatus(422)
@@ -220,7 +220,7 @@ final class VisitTest extends WorldCase
     {
         $item = ProgrammeItem::where('code', '61-21')->firstOrFail();
         $make = fn(string $start, string $end) => $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'x', 'start' => $start, 'end' => $end,
+            'mark' => 'QA-VFC', 'title' => 'x', 'bay' => 'line', 'start' => $start, 'end' => $end,
             'items' => [$item->id],
         ])->assertStatus(422)->json('message');
         self::assertStringContainsString(
@@ -231,7 +231,7 @@ final class VisitTest extends WorldCase
         self::assertStringContainsString('which is past', $make('0001-01-01', '2026-05-04'));
         self::assertStringContainsString('further off than anybody plans', $make('2026-05-07', '9999-12-31'));
         $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'x', 'start' => '2026-05-10', 'end' => '2026-05-11',
+            'mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'line', 'start' => '2026-05-10', 'end' => '2026-05-11',
             'items' => [$item->id],
         ])->assertStatus(422)->assertJsonFragment(
             ['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-14. Choose other '

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
 import { useFields } from '../../parts/fields';
@@ -22,6 +23,7 @@ export function Days({ person, shifts, onClose }: { person: Person; shifts: stri
             headers,
         ) => take(api.POST('/api/crew/{id}/days', { params: { path: { id: person.id } }, body, headers })),
         (room) => (room.hits.length > 0 ? setHits(room.hits) : onClose()),
+        { affects: touches.people },
     );
     if (hits !== null) {
         return (

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { FormDialog } from '../../parts/FormDialog';
 import { type As, PersonFields } from './PersonFields';
 import { FirstSecrets, type Given } from './Secrets';
@@ -25,6 +26,7 @@ export function EnterPerson({ choices, onClose }: { choices: Schemas['ChoicesVie
     const send = useSend(
         (body: As & Given & { login: string }, headers) => take(api.POST('/api/people', { body, headers })),
         (room) => void navigate(`/crew/people/${room.person.id}`),
+        { affects: touches.people },
     );
     return (
         <FormDialog

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { usePerson, useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { spanOf } from '../../parts/dates';
 import { Field } from '../../parts/Field';
@@ -123,6 +124,7 @@ function Change({ room, onClose }: { room: Room; onClose: () => void }) {
         (body: As & { version: number }, headers) =>
             take(api.POST('/api/people/{id}', { params: { path: { id: p.id } }, body, headers })),
         onClose,
+        { affects: touches.people },
     );
     return (
         <FormDialog

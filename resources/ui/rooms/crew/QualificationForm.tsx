@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Check } from '../../parts/Check';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
@@ -45,6 +46,7 @@ export function QualificationForm({
                 }),
             ),
         onClose,
+        { affects: touches.people },
     );
     const values = { skill: room.choices.skills, rating: room.choices.types, authority: Object.keys(authorities) }[
         kind

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
@@ -58,6 +59,7 @@ export function GiveSecrets({ person, onClose }: { person: Schemas['PersonView']
         (body: Given, headers) =>
             take(api.POST('/api/people/{id}/secrets', { params: { path: { id: person.id } }, body, headers })),
         onClose,
+        { affects: [keys.crew] },
     );
     return (
         <FormDialog
@@ -80,6 +82,7 @@ export function MakeCode({ person, onClose }: { person: Schemas['PersonView']; o
     const send = useSend(
         (body: Signed) => take(api.POST('/api/people/{id}/code', { params: { path: { id: person.id } }, body })),
         setMade,
+        { affects: [keys.crew] },
     );
     const title = `A code for the PIN of ${person.name}`;
     if (made) {

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, type Failure, take } from '../../api/client';
 import { useSend, useShift } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Dragged, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
@@ -74,6 +75,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
             setView(next);
             setChanged(false);
         },
+        { affects: touches.people },
     );
     const put = (slot: Slot, person: number | null) => {
         const why = person === null ? null : (slot.candidates.find((c) => c.person === person)?.why ?? null);

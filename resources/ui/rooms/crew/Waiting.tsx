@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
@@ -27,6 +28,7 @@ export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
                 }),
             ),
         () => setChosen(null),
+        { affects: touches.people },
     );
     return (
         <ul className="mb-3">
@@ -86,6 +88,7 @@ function TakeBack({ room, waits, onClose }: BackProps) {
                 }),
             ),
         onClose,
+        { affects: touches.people },
     );
     return (
         <FormDialog

@@ -1,6 +1,7 @@
 import { type InputHTMLAttributes, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { short } from '../../parts/dates';
@@ -23,6 +24,7 @@ export function Read({ bottle, today, onClose }: { bottle: Bottle; today: string
                 }),
             ),
         onClose,
+        { affects: touches.gauges },
     );
     return (
         <FormDialog
@@ -90,6 +92,7 @@ export function Wrong({
         (body: { pressure: number | null; temp_c: number | null; reason: string }, headers) =>
             take(api.POST('/api/readings/{id}/correct', { params: { path: { id: reading.id } }, body, headers })),
         onClose,
+        { affects: touches.gauges },
     );
     return (
         <Dialog open onClose={onClose} title={`The reading of ${short(reading.date)}`}>

@@ -8,6 +8,7 @@ import { plus } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
+import { Pick } from '../../parts/Pick';
 
 /** When and where; the server makes a card of each item. */
 export function MakeVisit({
@@ -36,7 +37,7 @@ export function MakeVisit({
             b.base === aircraft.base &&
             !b.blocks.some((k) => k.kind !== 'free' && k.start <= at.end && at.start <= k.end),
     );
-    const where = bay ?? free?.name ?? aircraft.base;
+    const where = bay ?? free?.name ?? 'line';
     const make = useSend(
         (body: { mark: string; title: string; bay: string; start: string; end: string; items: string[] }, headers) =>
             take(api.POST('/api/visits', { body, headers })),
@@ -50,19 +51,14 @@ export function MakeVisit({
         <Dialog open onClose={onClose} title={`A visit for ${aircraft.mark}`}>
             <form onSubmit={submit} className="grid grid-cols-2 gap-4">
                 <Field label="What for" className="col-span-2" {...bind('title')} />
-                <Field
-                    label="Where"
-                    name="bay"
-                    className="col-span-2"
-                    value={where}
-                    list="bays"
-                    onChange={(e) => setBay(e.target.value)}
-                />
-                <datalist id="bays">
+                <Pick label="Where" name="bay" className="col-span-2" value={where} onChange={setBay}>
                     {bays?.bays.map((b) => (
-                        <option key={b.id} value={b.name} />
+                        <option key={b.id} value={b.name}>
+                            {b.name}
+                        </option>
                     ))}
-                </datalist>
+                    <option value="line">line: on the apron, in no bay</option>
+                </Pick>
                 <Field label="First day" type="date" {...bind('start')} />
                 <Field label="Last day" type="date" {...bind('end')} />
                 <ul className="col-span-2 max-h-40 overflow-auto text-sm">

@@ -2,6 +2,7 @@ import type { FormEvent } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { entered } from '../../api/queue';
 import { useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
@@ -134,6 +135,7 @@ function Out({ card }: { card: Card }) {
         (body: { what: string; quantity: number }, headers) =>
             take(api.POST('/api/cards/{id}/loans', { params: { path: { id: card.id } }, body, headers })),
         () => set({ many: '' }),
+        { affects: touches.loans },
     );
     const mayTake = card.may.includes('work') && (card.state === 'open' || card.state === 'in_work');
     const submit = (e: FormEvent) => {

@@ -3,7 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { api, Failure, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { keys } from '../../api/keys';
+import { keys, touches } from '../../api/keys';
 import { sendPhoto } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
@@ -23,6 +23,7 @@ export function Where({ f, outline }: { f: Detail; outline: Outline }) {
         (body: Spot, headers) =>
             take(api.POST('/api/findings/{id}/spot', { params: { path: { id: f.finding.id } }, body, headers })),
         () => setSpot(null),
+        { affects: touches.drawing },
     );
     const may = f.may.includes('mark');
     return (

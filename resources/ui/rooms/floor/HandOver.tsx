@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useRef, useState } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { useMe, useSend } from '../../api/hooks';
-import { keys, readAnew } from '../../api/keys';
+import { keys, readAnew, touches } from '../../api/keys';
 import { entered, queue, versionAfter } from '../../api/queue';
 import { sendHandOver, useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
@@ -49,8 +49,10 @@ export function Handing({ card, onHand }: { card: Card; onHand: () => void }) {
     const me = card.there.find((p) => p.me);
     const given = useWaiting().find((w) => w.card === card.id && w.what === 'handover');
     const clear = useClear();
-    const come = useSend((_: null, headers) =>
-        take(api.POST('/api/cards/{id}/here', { params: { path: { id: card.id } }, headers })),
+    const come = useSend(
+        (_: null, headers) => take(api.POST('/api/cards/{id}/here', { params: { path: { id: card.id } }, headers })),
+        undefined,
+        { affects: touches.presence },
     );
     return (
         <div className="noprint flex flex-wrap gap-2 border-t border-rule pt-3">

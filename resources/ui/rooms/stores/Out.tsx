@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend, useStores } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { Tabs } from '../../parts/Tabs';
@@ -26,8 +27,11 @@ export function Out() {
 
 function Loan({ loan, may }: { loan: Schemas['LoanRow']; may: boolean }) {
     const [back, setBack] = useState('');
-    const send = useSend((counted: number, headers) =>
-        take(api.POST('/api/loans/{id}/in', { params: { path: { id: loan.id } }, body: { counted }, headers })),
+    const send = useSend(
+        (counted: number, headers) =>
+            take(api.POST('/api/loans/{id}/in', { params: { path: { id: loan.id } }, body: { counted }, headers })),
+        undefined,
+        { affects: touches.loans },
     );
     return (
         <li className="py-2" data-loan={loan.what}>

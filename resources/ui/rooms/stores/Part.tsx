@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { usePart, useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
@@ -97,8 +98,10 @@ export function Part() {
 
 function PartOf({ room }: { room: Room }) {
     const [open, setOpen] = useState<'goods' | 'order' | 'change' | Schemas['StoreBatch'] | null>(null);
-    const cancel = useSend((id: number, headers) =>
-        take(api.POST('/api/part-orders/{id}/cancel', { params: { path: { id } }, headers })),
+    const cancel = useSend(
+        (id: number, headers) => take(api.POST('/api/part-orders/{id}/cancel', { params: { path: { id } }, headers })),
+        undefined,
+        { affects: touches.parts },
     );
     const p = room.part;
     const edit = room.may.includes('edit');

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Check } from '../../parts/Check';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
@@ -25,6 +26,7 @@ export function PartForm({ part, onClose }: { part: Schemas['StorePart'] | null;
                 ? take(api.POST('/api/parts/{number}', { params: { path: { number: part.number } }, body, headers }))
                 : take(api.POST('/api/parts', { body: { number: v.number.toUpperCase(), ...body }, headers })),
         (room) => (part ? onClose() : void navigate(`/stores/parts/${room.part.number}`)),
+        { affects: touches.parts },
     );
     const codes = v.fits.split(/[\s,]+/).filter((c) => c !== '');
     return (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
@@ -33,6 +34,7 @@ export function GoodsIn({ room, onClose }: { room: Room; onClose: () => void }) 
                 }),
             ),
         onClose,
+        { affects: touches.parts },
     );
     return (
         <FormDialog
@@ -78,6 +80,7 @@ export function Order({ room, onClose }: { room: Room; onClose: () => void }) {
                 }),
             ),
         onClose,
+        { affects: touches.parts },
     );
     return (
         <FormDialog
@@ -110,6 +113,7 @@ export function MoveBatch({ batch, onClose }: { batch: Schemas['StoreBatch']; on
         (body: { do: keyof typeof asks; quantity: number; why: string }, headers) =>
             take(api.POST('/api/part-batches/{id}/moves', { params: { path: { id: batch.id } }, body, headers })),
         onClose,
+        { affects: touches.parts },
     );
     return (
         <FormDialog

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useBays, useMe, useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
 import { Page, Section, Trouble, Wait } from '../../parts/Page';
@@ -18,8 +19,10 @@ export function Bays() {
 function BaysOf({ room }: { room: Schemas['BaysView'] }) {
     const may = (useMe().data?.may ?? []).includes('plan');
     const [opening, setOpening] = useState<Schemas['BayView'] | null>(null);
-    const remove = useSend((id: number, headers) =>
-        take(api.POST('/api/bay-slots/{id}/remove', { params: { path: { id } }, headers })),
+    const remove = useSend(
+        (id: number, headers) => take(api.POST('/api/bay-slots/{id}/remove', { params: { path: { id } }, headers })),
+        undefined,
+        { affects: touches.slots },
     );
     const free = room.bays.flatMap((b) => b.blocks.filter((k) => k.kind === 'free').map((k) => ({ bay: b, block: k })));
     return (

@@ -1,5 +1,6 @@
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { touches } from '../../api/keys';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
 import { typed, useFields } from '../../parts/fields';
@@ -11,6 +12,7 @@ export function OpenSlot({ bay, onClose }: { bay: Schemas['BayView']; onClose: (
         (body: { start: string; end: string; hours: number; note: string }, headers) =>
             take(api.POST('/api/bays/{id}/slots', { params: { path: { id: bay.id } }, body, headers })),
         onClose,
+        { affects: touches.slots },
     );
     return (
         <FormDialog

@@ -58,6 +58,7 @@ function PackOf({
     const judge = useSend(
         (into: Into) => take(api.POST('/api/pack', { body: { mark: pack.mark, days, into } })),
         (out) => setLaid(out),
+        { affects: 'nothing' },
     );
     const save = useSend(
         (into: Into, headers) => take(api.POST('/api/pack/save', { body: { mark: pack.mark, days, into }, headers })),

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { keys } from '../../api/keys';
+import { keys, touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 
 type Run = Schemas['PlanRunView'] | null;
@@ -25,10 +25,17 @@ export function PlanSearch({ visit, version, run }: { visit: number; version: nu
         }
         was.current = ended;
     }, [ended, client, visit]);
-    const search = useSend((body: { seconds: number; version: number }, headers) =>
-        take(api.POST('/api/visits/{id}/plan', { params: { path: { id: visit } }, body, headers })),
+    const search = useSend(
+        (body: { seconds: number; version: number }, headers) =>
+            take(api.POST('/api/visits/{id}/plan', { params: { path: { id: visit } }, body, headers })),
+        undefined,
+        { affects: touches.search },
     );
-    const cancel = useSend((id: number) => take(api.POST('/api/plan-runs/{id}/cancel', { params: { path: { id } } })));
+    const cancel = useSend(
+        (id: number) => take(api.POST('/api/plan-runs/{id}/cancel', { params: { path: { id } } })),
+        undefined,
+        { affects: touches.search },
+    );
     return (
         <div className="flex flex-wrap items-center gap-3" data-testid="search">
             <span role="status" className="text-sm text-soft">
