@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Library\Model\ImportKind;
 use App\Shared\Words;
 
 /** What the room Library says of manuals and imports; pure. */
@@ -38,21 +39,25 @@ final class LibraryWords
     /**
      * What an import changes, or changed.
      *
-     * @param string $kind `programme`, `programme-csv`, `revision`, `flying` or `sectors`
      * @param int $changes lines that differ from what is there
      * @param int $moved dates that move; of a revision, templates and cards to be re-read
      * @param int $stops aircraft whose first stop moves
      */
-    public static function import(string $kind, bool $applied, int $changes, int $moved, int $stops): string
+    public static function import(ImportKind $kind, bool $applied, int $changes, int $moved, int $stops): string
     {
         $what = Words::count(
             $changes,
-            ['flying' => 'counter', 'sectors' => 'sector', 'revision' => 'passage'][$kind] ?? 'item',
+            match ($kind) {
+                ImportKind::Flying => 'counter',
+                ImportKind::Sectors => 'sector',
+                ImportKind::Revision => 'passage',
+                default => 'item',
+            },
         );
 
         return match (true) {
             $applied => "Applied: {$what} changed.",
-            $kind === 'revision' => 'Applying this changes '.Words::count(
+            $kind === ImportKind::Revision => 'Applying this changes '.Words::count(
                 $changes,
                 'passage or method',
                 'passages and methods',

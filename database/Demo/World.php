@@ -32,9 +32,9 @@ use App\Release\Model\Certificate;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Stores\Do\Recalls;
+use App\Stores\Model\MoveKind;
 use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
-use App\Stores\Model\PartMove;
 use App\Stores\Model\Tool;
 use App\Stores\Model\ToolCheckEntry;
 use App\Visits\Do\CreateVisit;
@@ -415,7 +415,7 @@ final readonly class World
             self::csv('part_batches.csv'),
             static fn(array $r): array => [
                 'batch_id' => $batches[$r['batch']],
-                'kind' => PartMove::IN,
+                'kind' => MoveKind::In,
                 'quantity' => (int) $r['quantity'],
                 'left' => (int) $r['quantity'],
                 'paper' => $r['paper'],

@@ -12,6 +12,7 @@ use App\Floor\Do\TakeReading;
 use App\Floor\Do\Work\StepKind;
 use App\Floor\Do\Worked;
 use App\Floor\Model\Reading;
+use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -46,7 +47,7 @@ final readonly class RigSheet implements StepKind
             throw Refused::because('The last run still waits for its as-left readings.');
         }
         $no = (int) $step->runs->max('no') + 1;
-        $taken = $this->taken($step, $in, 'as_found', $no);
+        $taken = $this->taken($step, $in, ReadingKind::AsFound, $no);
 
         return Worked::open(
             ...$this->commit($by, $step, $taken),
@@ -65,7 +66,7 @@ final readonly class RigSheet implements StepKind
         $run = $step->runs->first(
             static fn(RigRun $r): bool => $r->as_left === null,
         ) ?? throw Refused::because('Enter the as-found readings first.');
-        $taken = $this->taken($step, $in, 'as_left', $run->no);
+        $taken = $this->taken($step, $in, ReadingKind::AsLeft, $run->no);
         $values = self::values($taken);
         $solution = $this->solve($step, $values);
         $writes = [
@@ -111,7 +112,7 @@ final readonly class RigSheet implements StepKind
     }
 
     /** @return array<string, Taken> by point */
-    private function taken(Step $step, StepInput $in, string $kind, int $run): array
+    private function taken(Step $step, StepInput $in, ReadingKind $kind, int $run): array
     {
         $taken = [];
         foreach ($step->spec['points'] as $point) {
@@ -152,7 +153,7 @@ final readonly class RigSheet implements StepKind
         return [
             fn() => $this->readings->commit($by, $step, ...array_values($taken)),
             // What was found is history; what was left must be good.
-            static fn() => Reading::where(['step_id' => $step->id, 'kind' => 'as_found'])->update(['stands' => false]),
+            static fn() => Reading::where(['step_id' => $step->id, 'kind' => ReadingKind::AsFound])->update(['stands' => false]),
         ];
     }
 

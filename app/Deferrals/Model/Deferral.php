@@ -7,6 +7,7 @@ namespace App\Deferrals\Model;
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Finding;
+use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\AsInstant;
 use App\Shared\Model;
@@ -40,7 +41,7 @@ final class Deferral extends Model
     protected $casts = [
         'discovered_at' => AsInstant::class,
         'counted_to' => AsDay::class,
-        'limits' => 'array', 'at_discovery' => 'array', 'procedure_done' => 'boolean'];
+        'limits' => 'array', 'at_discovery' => AsCounters::class, 'procedure_done' => 'boolean'];
 
     /** @return BelongsTo<ListedItem, $this> */
     public function listedItem(): BelongsTo

@@ -13,6 +13,7 @@ use App\Fleet\Show\ShowHistory;
 use App\Fleet\Show\View\AircraftView;
 use App\Fleet\Show\View\HistoryView;
 use App\Library\Do\BringIn;
+use App\Library\Model\ImportKind;
 use App\Library\Show\View\ImportView;
 use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
@@ -53,7 +54,7 @@ final class FlyingController
             : $feed->flown($request->has('fault') ? $request->string('fault')->value() : null);
 
         return new JsonResponse(
-            $bring->look($request->person(), $sectors ? 'sectors' : 'flying', 'flying programme', $text),
+            $bring->look($request->person(), $sectors ? ImportKind::Sectors : ImportKind::Flying, 'flying programme', $text),
         );
     }
 

@@ -7,6 +7,7 @@ namespace App\Fleet\Model;
 use App\Deferrals\Model\Deferral;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
+use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\Model;
 use App\Visits\Model\Visit;
@@ -49,9 +50,9 @@ final class Aircraft extends Model
     protected $casts = [
         'entry_date' => AsDay::class,
         'counters_as_of' => AsDay::class,
-        'entry_counters' => 'array',
-        'counters' => 'array',
-        'rates' => 'array',
+        'entry_counters' => AsCounters::class,
+        'counters' => AsCounters::class,
+        'rates' => AsCounters::class,
         'week' => 'array',
         'conditions' => 'array',
     ];

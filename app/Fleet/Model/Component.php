@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Model;
 
+use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
@@ -40,7 +41,7 @@ final class Component extends Model
 {
     protected $casts = [
         'entry_date' => AsDay::class,
-        'counters' => 'array', 'accrues' => 'array', 'gauge' => 'array'];
+        'counters' => AsCounters::class, 'accrues' => 'array', 'gauge' => 'array'];
 
     /** @return HasOne<ComponentTenure, $this> */
     public function tenure(): HasOne

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Model;
 
+use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -38,7 +39,7 @@ final class ComponentTenure extends Model
         'from_counted' => AsDay::class,
         'to_date' => AsDay::class,
         'to_counted' => AsDay::class,
-        'own' => 'array', 'aircraft' => 'array', 'own_end' => 'array', 'aircraft_end' => 'array'];
+        'own' => AsCounters::class, 'aircraft' => AsCounters::class, 'own_end' => AsCounters::class, 'aircraft_end' => AsCounters::class];
 
     /** @return BelongsTo<Component, $this> */
     public function component(): BelongsTo

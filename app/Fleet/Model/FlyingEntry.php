@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Fleet\Model;
 
 use App\Crew\Model\Person;
+use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\AsInstant;
 use App\Shared\Model;
@@ -34,7 +35,7 @@ final class FlyingEntry extends Model
     protected $casts = [
         'at' => AsInstant::class,
         'date' => AsDay::class,
-        'flown' => 'array', 'current' => 'boolean'];
+        'flown' => AsCounters::class, 'current' => 'boolean'];
 
     /** @return BelongsTo<Aircraft, $this> */
     public function aircraft(): BelongsTo

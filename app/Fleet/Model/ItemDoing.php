@@ -6,6 +6,7 @@ namespace App\Fleet\Model;
 
 use App\Floor\Model\Card;
 use App\Library\Model\ProgrammeItem;
+use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -30,7 +31,7 @@ final class ItemDoing extends Model
 {
     protected $casts = [
         'date' => AsDay::class,
-        'counters' => 'array'];
+        'counters' => AsCounters::class];
 
     /** @return BelongsTo<ProgrammeItem, $this> */
     public function item(): BelongsTo

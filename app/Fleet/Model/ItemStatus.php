@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Model;
 
+use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\Model;
 use Jorvel\Core\Fleet\LastDone;
@@ -25,7 +26,7 @@ final class ItemStatus extends Model
     protected $casts = [
         'date' => AsDay::class,
         'counted_to' => AsDay::class,
-        'counters' => 'array', 'planned' => 'array'];
+        'counters' => AsCounters::class, 'planned' => 'array'];
 
     /**
      * From the row's own columns, for loading many.

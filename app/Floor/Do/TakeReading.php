@@ -6,6 +6,7 @@ namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Reading;
+use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Records;
@@ -40,7 +41,7 @@ final readonly class TakeReading
         array $spec,
         string $entry,
         string $toolCode,
-        string $kind = 'reading',
+        ReadingKind $kind = ReadingKind::Reading,
         int $run = 1,
     ): Taken {
         $tool = $this->tool($spec, $toolCode);

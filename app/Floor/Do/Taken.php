@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Do;
 
+use App\Floor\Model\ReadingKind;
 use App\Stores\Model\Tool;
 
 /** A reading that was judged and is not kept yet. */
@@ -23,7 +24,7 @@ final readonly class Taken
         public ?float $margin,
         public ?Tool $tool,
         public array $reasons = [],
-        public string $kind = 'reading',
+        public ReadingKind $kind = ReadingKind::Reading,
         public int $run = 1,
     ) {}
 }

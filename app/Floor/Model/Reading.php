@@ -19,7 +19,7 @@ use Jorvel\Core\Shared\Instant;
  * @property int $card_id
  * @property int|null $tool_id
  * @property string $point
- * @property string $kind `reading`, `as_found` or `as_left`
+ * @property ReadingKind $kind
  * @property int $run
  * @property float $value
  * @property string $unit
@@ -32,7 +32,7 @@ use Jorvel\Core\Shared\Instant;
  */
 final class Reading extends Model
 {
-    protected $casts = [
+    protected $casts = ['kind' => ReadingKind::class,
         'at' => AsInstant::class,
         'reasons' => 'array', 'stands' => 'boolean'];
 

@@ -394,7 +394,7 @@ final readonly class ShowCard
                 $step->id,
             )->map(fn(Reading $r): ReadingView => new ReadingView(
                 $r->point,
-                $r->kind,
+                $r->kind->value,
                 $r->run,
                 $r->value,
                 Unit::parse($r->unit)->label(),

@@ -15,6 +15,7 @@ use App\Fleet\Show\DueRow;
 use App\Fleet\Show\ShowReach;
 use App\Library\LibraryWords;
 use App\Library\Model\Import;
+use App\Library\Model\ImportKind;
 use App\Library\Model\ImportState;
 use App\Library\Model\ProgrammeItem;
 use App\Library\Show\View\AskedView;
@@ -49,7 +50,7 @@ final readonly class BringIn
     ) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
-    public function look(Person $by, string $kind, string $name, string $payload): ImportView
+    public function look(Person $by, ImportKind $kind, string $name, string $payload): ImportView
     {
         $compared = $this->compare($kind, $payload);
         $import = Import::create([
@@ -104,15 +105,15 @@ final readonly class BringIn
     private function write(Person $by, Import $import, Compared $compared): void
     {
         match ($import->kind) {
-            'flying' => $this->applyFlying($by, $import),
-            'sectors' => $this->applySectors($import),
-            'revision' => $this->revisions->apply(RevisionFile::read($import->payload)),
+            ImportKind::Flying => $this->applyFlying($by, $import),
+            ImportKind::Sectors => $this->applySectors($import),
+            ImportKind::Revision => $this->revisions->apply(RevisionFile::read($import->payload)),
             default => $this->applyProgramme($import),
         };
         $import->update(['state' => ImportState::Applied]);
         $this->records->write(
             $by,
-            "import.{$import->kind}",
+            "import.{$import->kind->value}",
             "import:{$import->id}",
             [
                 'file' => $import->name,
@@ -123,19 +124,19 @@ final readonly class BringIn
         );
     }
 
-    private function compare(string $kind, string $payload): Compared
+    private function compare(ImportKind $kind, string $payload): Compared
     {
         return match ($kind) {
-            'flying' => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
-            'sectors' => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
-            'revision' => $this->revisions->compare(RevisionFile::read($payload)),
+            ImportKind::Flying => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
+            ImportKind::Sectors => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
+            ImportKind::Revision => $this->revisions->compare(RevisionFile::read($payload)),
             default => $this->compareProgramme(self::programme($kind, $payload)),
         };
     }
 
-    private static function programme(string $kind, string $payload): ProgrammeFile
+    private static function programme(ImportKind $kind, string $payload): ProgrammeFile
     {
-        return $kind === 'programme-csv' ? ProgrammeFile::readCsv($payload) : ProgrammeFile::read($payload);
+        return $kind === ImportKind::ProgrammeCsv ? ProgrammeFile::readCsv($payload) : ProgrammeFile::read($payload);
     }
 
     private function compareProgramme(ProgrammeFile $file): Compared
@@ -401,14 +402,14 @@ final readonly class BringIn
 
         return new ImportView(
             $import->id,
-            $import->kind,
+            $import->kind->value,
             $import->name,
             $import->state->value,
             LibraryWords::import(
                 $import->kind,
                 $import->state === ImportState::Applied,
                 count($changes),
-                $import->kind === 'revision' ? count($dates) : $moved,
+                $import->kind === ImportKind::Revision ? count($dates) : $moved,
                 $moves,
             ),
             $changes,

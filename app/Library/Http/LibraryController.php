@@ -9,6 +9,7 @@ use App\Library\Do\BringIn;
 use App\Library\Do\ProgrammeFile;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\Import;
+use App\Library\Model\ImportKind;
 use App\Library\Model\Manual;
 use App\Library\Show\ShowProgramme;
 use App\Library\Show\View\ImportView;
@@ -110,7 +111,7 @@ final class LibraryController
         return new JsonResponse(
             $bring->look(
                 $request->person(),
-                $request->string('kind')->value(),
+                ImportKind::from($request->string('kind')->value()),
                 $request->string('name')->value(),
                 (string) $request->input('text'),
             ),

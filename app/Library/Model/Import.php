@@ -11,7 +11,7 @@ use App\Shared\Model;
  *
  * @property int $id
  * @property int $person_id
- * @property string $kind `programme`, `programme-csv`, `revision`, `flying` or `sectors`
+ * @property ImportKind $kind
  * @property string $name of the file
  * @property string $payload the file's text
  * @property string $made_from fingerprint of what the preview was made against
@@ -19,5 +19,5 @@ use App\Shared\Model;
  */
 final class Import extends Model
 {
-    protected $casts = ['state' => ImportState::class];
+    protected $casts = ['kind' => ImportKind::class, 'state' => ImportState::class];
 }

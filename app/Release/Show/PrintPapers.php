@@ -6,6 +6,7 @@ namespace App\Release\Show;
 
 use App\Floor\Model\Card;
 use App\Floor\Model\Reading;
+use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
 use App\Release\Model\Certificate;
 use App\Shared\Clock;
@@ -151,10 +152,10 @@ final readonly class PrintPapers
             default => '',
         };
         $readings = $card->readings->where('step_id', $step->id)
-            ->filter(static fn(Reading $r): bool => $r->stands || $r->kind === 'as_found')
+            ->filter(static fn(Reading $r): bool => $r->stands || $r->kind === ReadingKind::AsFound)
             ->map(
                 static fn(Reading $r): string
-                    => ($r->kind === 'reading' ? '' : str_replace('_', '-', $r->kind).' ')
+                    => ($r->kind === ReadingKind::Reading ? '' : str_replace('_', '-', $r->kind->value).' ')
                         ."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})",
             );
         $done = $step->state === Step::DONE ? "{$step->doer?->name} ({$step->doer?->stamp})" : '__________';

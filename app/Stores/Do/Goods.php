@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Stores\Model\MoveKind;
 use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\PartMove;
@@ -68,7 +69,7 @@ final readonly class Goods
                 'quantity' => 0,
                 'expires' => $expires === null ? null : (string) $expires,
             ]);
-            $this->move($by, $there, PartMove::IN, $quantity, $paper);
+            $this->move($by, $there, MoveKind::In, $quantity, $paper);
             if ($order !== null) {
                 $order->quantity > $quantity
                     ? $order->update(['quantity' => $order->quantity - $quantity])
@@ -89,7 +90,7 @@ final readonly class Goods
                 "Batch {$batch->batch} holds {$batch->quantity} now: others took from it. Nothing was fitted.",
             );
         }
-        $this->move($by, $batch, PartMove::FITTED, -$quantity, $for);
+        $this->move($by, $batch, MoveKind::Fitted, -$quantity, $for);
     }
 
     /**
@@ -98,7 +99,7 @@ final readonly class Goods
      */
     public function cameOff(Person $by, PartBatch $batch, string $said): void
     {
-        $this->move($by, $batch->refresh(), PartMove::OFF, 0, $said);
+        $this->move($by, $batch->refresh(), MoveKind::Off, 0, $said);
     }
 
     /** @throws Refused when more comes back than left */
@@ -112,7 +113,7 @@ final readonly class Goods
                         ." of batch {$batch->batch} left the store. Nothing was entered.",
                 );
             }
-            $this->move($by, $batch, PartMove::BACK, $quantity, $why);
+            $this->move($by, $batch, MoveKind::Back, $quantity, $why);
         });
     }
 
@@ -123,7 +124,7 @@ final readonly class Goods
             if ($quantity > $batch->refresh()->quantity) {
                 throw Refused::because("Batch {$batch->batch} holds {$batch->quantity}. Nothing was entered.");
             }
-            $this->move($by, $batch, PartMove::SCRAPPED, -$quantity, $why);
+            $this->move($by, $batch, MoveKind::Scrapped, -$quantity, $why);
         });
     }
 
@@ -134,11 +135,11 @@ final readonly class Goods
             if ($counted === $batch->refresh()->quantity) {
                 throw Refused::because("Batch {$batch->batch} holds {$counted} already. Nothing was entered.");
             }
-            $this->move($by, $batch, PartMove::COUNTED, $counted - $batch->quantity, $why);
+            $this->move($by, $batch, MoveKind::Counted, $counted - $batch->quantity, $why);
         });
     }
 
-    private function move(Person $by, PartBatch $batch, string $kind, int $quantity, string $paper): void
+    private function move(Person $by, PartBatch $batch, MoveKind $kind, int $quantity, string $paper): void
     {
         $left = $batch->quantity + $quantity;
         $batch->update(['quantity' => $left]);

@@ -9,9 +9,9 @@ use App\Shared\Http\ViewRequest;
 use App\Shared\Refused;
 use App\Stores\Do\CommitPart;
 use App\Stores\Do\Goods;
+use App\Stores\Model\MoveKind;
 use App\Stores\Model\Part;
 use App\Stores\Model\PartBatch;
-use App\Stores\Model\PartMove;
 use App\Stores\Model\PartOrder;
 use App\Stores\Show\ShowParts;
 use App\Stores\Show\View\PartRoom;
@@ -88,12 +88,12 @@ final readonly class PartController
     {
         $batch = PartBatch::with('part')->findOrFail($id);
         $given = [$request->person(), $batch, $request->integer('quantity'), $request->string('why')->value()];
-        if ($given[2] < 1 && $request->string('do')->value() !== PartMove::COUNTED) {
+        if ($given[2] < 1 && $request->enum('do', MoveKind::class) !== MoveKind::Counted) {
             throw Refused::because('Enter how many pieces. Nothing was entered.');
         }
-        match ($request->string('do')->value()) {
-            PartMove::BACK => $goods->back(...$given),
-            PartMove::SCRAPPED => $goods->scrap(...$given),
+        match ($request->enum('do', MoveKind::class)) {
+            MoveKind::Back => $goods->back(...$given),
+            MoveKind::Scrapped => $goods->scrap(...$given),
             default => $goods->count(...$given),
         };
 

@@ -48,7 +48,7 @@ final class PartBatch extends Model
     /** Pieces that left for aircraft and have not come back; load `moves` first. */
     public function taken(): int
     {
-        return -(int) $this->moves->whereIn('kind', [PartMove::FITTED, PartMove::BACK])->sum('quantity');
+        return -(int) $this->moves->whereIn('kind', [MoveKind::Fitted, MoveKind::Back])->sum('quantity');
     }
 
     /** @return HasMany<PartMove, $this> the latest first */

@@ -15,7 +15,7 @@ use Jorvel\Core\Shared\Instant;
  *
  * @property int $id
  * @property int $batch_id
- * @property string $kind
+ * @property MoveKind $kind
  * @property int $quantity signed: what it changed
  * @property int $left what there was afterwards
  * @property string $paper the paper it came with, the card it went to, or why
@@ -27,20 +27,8 @@ use Jorvel\Core\Shared\Instant;
 final class PartMove extends Model
 {
     protected $casts = [
-        'at' => AsInstant::class,
+        'at' => AsInstant::class, 'kind' => MoveKind::class,
     ];
-
-    public const IN = 'in';
-
-    public const FITTED = 'fitted';
-
-    public const OFF = 'off';
-
-    public const BACK = 'back';
-
-    public const COUNTED = 'counted';
-
-    public const SCRAPPED = 'scrapped';
 
     /** @return BelongsTo<PartBatch, $this> */
     public function batch(): BelongsTo

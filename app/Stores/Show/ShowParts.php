@@ -84,7 +84,7 @@ final readonly class ShowParts
                 $this->clock->local($m->at),
                 $m->person?->name,
                 $m->batch->batch,
-                $m->kind,
+                $m->kind->value,
                 $m->quantity,
                 $m->left,
                 $m->paper,

@@ -7,6 +7,7 @@ namespace Tests\Feature\Bench;
 use App\Bench\Model\RigRun;
 use App\Floor\Model\Card;
 use App\Floor\Model\Reading;
+use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -63,7 +64,7 @@ final class RigTest extends WorldCase
         $this->enter('as_left', $left, $tool)->assertOk();
         self::assertSame('done', $this->shown()['state']);
         $stands = Reading::where(['card_id' => $this->card->id, 'stands' => true])->pluck('kind', 'point')->all();
-        self::assertEquals(array_fill_keys(array_keys($left), 'as_left'), $stands);
+        self::assertEquals(array_fill_keys(array_keys($left), ReadingKind::AsLeft), $stands);
         self::assertSame(
             6,
             Reading::where('card_id', $this->card->id)->count(),

@@ -12,6 +12,7 @@ use App\Floor\Model\Presence;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
+use App\Stores\Model\MoveKind;
 use App\Stores\Model\PartBatch;
 use App\Stores\Model\PartMove;
 use App\Stores\Model\ToolLoan;
@@ -300,7 +301,7 @@ final class WholeAircraftTest extends WorldCase
         self::assertSame([9], $this->as('oda', 'GET', "cards/{$card->id}")->json('steps.5.fallsWith'));
         $this->work('oda', $card, 6, 'take_back', ['note' => 'nicked on the way in'])->assertOk()
             ->assertJsonPath('steps.8.state', 'open');
-        $move = PartMove::where('kind', PartMove::OFF)->firstOrFail();
+        $move = PartMove::where('kind', MoveKind::Off)->firstOrFail();
         self::assertSame([PartBatch::where('batch', 'B2914-B')->value('id'), 0], [$move->batch_id, $move->quantity]);
         self::assertStringContainsString('nicked on the way in; spent', $move->paper);
         self::assertStringContainsString('Step 6 comes first', $this->said($this->work('oda', $card, 9, 'start')));

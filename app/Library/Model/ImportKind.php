@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Model;
+
+/** What a file that is brought in is. */
+enum ImportKind: string
+{
+    case Programme = 'programme';
+    case ProgrammeCsv = 'programme-csv';
+    case Revision = 'revision';
+    case Flying = 'flying';
+    case Sectors = 'sectors';
+}
