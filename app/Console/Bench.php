@@ -29,6 +29,7 @@ final class Bench extends Command
     protected $signature = 'jorvel:bench
         {name? : due, fleet, page, plan, floor, requests, lock, safety, large or screen; all but safety where absent}
         {--acts=100000 : how many acts safety is to try}
+        {--from=1 : the world with which safety begins, so that several machines may share the acts}
         {--as-is : with the settings PHP was started with}';
 
     protected $description = 'Measure and print the figures';
@@ -48,6 +49,7 @@ final class Bench extends Command
             'lock' => fn() => $this->all(app(RequestFigures::class)->lock()),
             'safety' => fn() => $this->all(app(SafetyFigures::class)->measure(
                 max(1, (int) $this->option('acts')),
+                max(1, (int) $this->option('from')),
                 $this->error(...),
                 fn(string $far) => $this->output->getErrorStyle()->writeln($far),
             )),
@@ -75,7 +77,7 @@ final class Bench extends Command
             PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M',
             '-d', 'memory_limit=1G', '-d', 'pcov.enabled=0',
             base_path('artisan'), 'jorvel:bench', ...($name === null ? [] : [(string) $name]),
-            '--acts='.$this->option('acts'), '--as-is',
+            '--acts='.$this->option('acts'), '--from='.$this->option('from'), '--as-is',
         ], [STDIN, STDOUT, STDERR], $pipes, null, [
             ...getenv(),
             // What counts requests is not of the aircraft: the days at chance are judged from the tables without it.

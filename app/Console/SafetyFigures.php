@@ -26,12 +26,13 @@ final readonly class SafetyFigures
 
     /**
      * @param int $acts all together, at least 1
+     * @param int $from the first world, so that several machines may share the acts
      * @param Closure(string): void $tell what was broken, as it is found
      * @param Closure(string): void $say how far it is
      *
      * @return iterable<Figure>
      */
-    public function measure(int $acts, Closure $tell, Closure $say): iterable
+    public function measure(int $acts, int $from, Closure $tell, Closure $say): iterable
     {
         if (! class_exists(BaseDay::class)) {
             throw new RuntimeException('The days are judged by the test libraries, and they are not installed.');
@@ -40,7 +41,7 @@ final readonly class SafetyFigures
         config(['jorvel.sign_a_minute' => 1_000_000]);
         $sums = ['acts' => 0, 'went through' => 0, 'refused' => 0, 'rightly held' => 0, 'sent again' => 0];
         $broken = 0;
-        for ($seed = 1; $sums['acts'] < $acts; $seed++) {
+        for ($seed = $from; $sums['acts'] < $acts; $seed++) {
             $many = min(self::DAY, $acts - $sums['acts']);
             $day = $this->inOwnWorld(fn(): BaseDay => $this->day($seed, $many));
             $sums['acts'] += $many;

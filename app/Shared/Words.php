@@ -6,6 +6,7 @@ namespace App\Shared;
 
 use DateTimeImmutable;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\InputError;
 
 /** Numbers and codes as they are said on a screen. */
 final class Words
@@ -57,6 +58,22 @@ final class Words
         $year = substr((string) $day, 0, 4) === substr((string) $today, 0, 4);
 
         return (new DateTimeImmutable((string) $day))->format($year ? 'D j M' : 'D j M Y');
+    }
+
+    /** A sentence in which days were written as in files, with them as every screen says them. */
+    public static function days(string $said, Day $today): string
+    {
+        return (string) preg_replace_callback(
+            '/(?<![\w-])\d{4}-\d{2}-\d{2}(?![\w-])/',
+            static function (array $found) use ($today): string {
+                try {
+                    return self::day(Day::parse($found[0]), $today);
+                } catch (InputError) {
+                    return $found[0];
+                }
+            },
+            $said,
+        );
     }
 
     /** "today", "tomorrow", "in 9 days", "3 days ago". */

@@ -28,7 +28,9 @@ abstract class BrowserCase extends TestCase
     /** Somebody signed in, at a desk or, 1024 wide, at a tablet. */
     protected static function visitor(string $login, bool $tablet = false, string $password = 'hangar-demo'): Visitor
     {
-        return (new Visitor($tablet ? self::$stage->browser(1024, 768) : self::$stage->browser(), self::$stage->url))->signIn($login, $password);
+        return (
+            new Visitor($tablet ? self::$stage->browser(1024, 768) : self::$stage->browser(), self::$stage->url)
+        )->signIn($login, $password);
     }
 
     protected static function scalar(string $sql): string

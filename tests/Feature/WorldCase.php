@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Visits\Model\Visit;
 use Database\Demo\World;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
@@ -76,6 +77,12 @@ abstract class WorldCase extends TestCase
             $body,
             $key === null ? [] : ['Idempotency-Key' => $key],
         );
+    }
+
+    /** The address of the visit that the demo's story calls so, such as "Block check". */
+    protected function visitCalled(string $title, string $more = ''): string
+    {
+        return 'visits/'.Visit::where('title', $title)->valueOrFail('id').$more;
     }
 
     /**

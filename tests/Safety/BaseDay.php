@@ -87,7 +87,9 @@ final class BaseDay
         }
         foreach (['QC-TAC', 'QA-VFC', 'Q-403'] as $mark) {
             $aircraft = (int) DB::scalar('select id from aircraft where mark = ?', [$mark]);
-            foreach ($mark === 'QA-VFC' ? [['29-14', '27-31'], ['61-21']] : ($mark === 'QC-TAC' ? [['35-12']] : []) as $n => $codes) {
+            foreach ($mark === 'QA-VFC' ? [['29-14', '27-31'], ['61-21']] : (
+                $mark === 'QC-TAC' ? [['35-12']] : []
+            ) as $n => $codes) {
                 $items = array_map(
                     static fn(stdClass $i): string => (string) $i->id,
                     DB::select(
@@ -322,7 +324,9 @@ final class BaseDay
             }
         } else {
             $what = explode('/', $path);
-            $this->done[end($what) === (string) (int) end($what) ? $what[count($what) - 2] : end($what)] = ($this->done[end($what) === (string) (int) end($what) ? $what[count($what) - 2] : end($what)] ?? 0) + 1;
+            $this->done[end($what) === (string) (int) end($what) ? $what[count($what) - 2] : end($what)] = (
+                $this->done[end($what) === (string) (int) end($what) ? $what[count($what) - 2] : end($what)] ?? 0
+            ) + 1;
             $this->last = [$login, $path, $body, $key];
             if ((int) DB::scalar('select count(*) from records') === $records && ! str_ends_with($path, 'notices')) {
                 $this->violations[] = "{$n}: {$login} {$path} went through and is in no record";
@@ -460,7 +464,13 @@ final class BaseDay
         }
         $limit = $step->spec['reading']['limit'] ?? [];
         $aim = (string) round(
-            (float) ($limit['nominal'] ?? (isset($limit['min'], $limit['max']) ? ($limit['min'] + $limit['max']) / 2 : ($limit['min'] ?? ($limit['max'] ?? 1) / 2))),
+            (float) (
+                $limit['nominal'] ?? (
+                    isset($limit['min'], $limit['max']) ? ($limit['min'] + $limit['max']) / 2 : (
+                        $limit['min'] ?? ($limit['max'] ?? 1) / 2
+                    )
+                )
+            ),
             0,
         );
         $aim = $aim === '0' ? '0.2' : $aim;
@@ -616,7 +626,11 @@ final class BaseDay
         $covers = $step === null ? json_decode((string) $card->covers, true) : $step->spec['covers'];
         $me = $this->people[$login];
         $against = array_keys(array_filter([
-            'they had a hand in it' => in_array($me, Reading::hands((int) $of->id), true) || (int) $card->signed_by === $me,
+            'they had a hand in it' => in_array(
+                $me,
+                Reading::hands((int) $of->id),
+                true,
+            ) || (int) $card->signed_by === $me,
             'it is to be re-read' => $card->revision !== $card->manual,
         ]));
         $went = $this->ask($n, $login, "cards/{$of->id}/{$path}", [

@@ -70,7 +70,10 @@ final class Reading
                 .'p.card_id where c.aircraft_id = ? and p.person_id != ?',
             [$card->aircraft_id, $person],
         ) as $p) {
-            if (! ($called && $p->id === $card->id) && self::meet($acts['systems'], $card->zone, json_decode($p->systems, true), $p->zone)) {
+            if (
+                ! ($called && $p->id === $card->id)
+                && self::meet($acts['systems'], $card->zone, json_decode($p->systems, true), $p->zone)
+            ) {
                 $found[] = "person {$p->person_id} is at {$p->number}";
             }
         }
@@ -105,7 +108,12 @@ final class Reading
                 .'on s.id = a.step_id where c.aircraft_id = ? and a.card_id != ? and a.ended_at is null',
             [$card->aircraft_id, $card->id],
         ) as $a) {
-            if (self::meet(json_decode($a->systems, true), $a->zone, $systems ?? json_decode($card->systems, true), $card->zone)) {
+            if (self::meet(
+                json_decode($a->systems, true),
+                $a->zone,
+                $systems ?? json_decode($card->systems, true),
+                $card->zone,
+            )) {
                 $found[] = "step {$a->no} of {$a->number} acts";
             }
         }
@@ -116,7 +124,10 @@ final class Reading
             [$card->aircraft_id, $card->id],
         ) as $s) {
             $acts = json_decode($s->spec, true)['acts'] ?? null;
-            if ($acts !== null && self::meet($acts['systems'], $s->zone, $systems ?? json_decode($card->systems, true), $card->zone)) {
+            if (
+                $acts !== null
+                && self::meet($acts['systems'], $s->zone, $systems ?? json_decode($card->systems, true), $card->zone)
+            ) {
                 $found[] = "step {$s->no} of {$s->number} runs";
             }
         }

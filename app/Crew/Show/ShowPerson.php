@@ -156,7 +156,7 @@ final readonly class ShowPerson
             ->map(fn(object $r): EntryView => new EntryView(
                 $this->clock->local(Instant::parse($r->at)),
                 $r->who,
-                $this->said($r->what, json_decode($r->data, true), $names),
+                Words::days($this->said($r->what, json_decode($r->data, true), $names), $this->clock->today()),
             ))
             ->all());
     }

@@ -16,6 +16,7 @@ use App\Fleet\Show\View\WhatIfView;
 use App\Now\CommitUnmoved;
 use App\Now\LoadBay;
 use App\Now\LoadFlying;
+use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
@@ -42,6 +43,7 @@ final readonly class WhatIf
         private LoadBay $bays,
         private CommitUnmoved $commit,
         private Records $records,
+        private Clock $clock,
     ) {}
 
     /**
@@ -250,7 +252,8 @@ final readonly class WhatIf
                 static fn($c): bool => ItemNow::keyOf($c->item_id, $c->component_id) === $row->key(),
             );
             if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy($visit->start)) {
-                return "must be done by {$row->due->latest}; the visit would begin on {$visit->start}";
+                return "must be done by {$this->clock->words($row->due->latest)}; the visit would begin on "
+                    .$this->clock->words($visit->start);
             }
         }
 

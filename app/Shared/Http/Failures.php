@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Shared\Http;
 
+use App\Shared\Clock;
 use App\Shared\Refused;
+use App\Shared\Words;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
@@ -52,7 +54,7 @@ final class Failures
             return false;
         });
         $exceptions->render(static fn(Refused $e): JsonResponse => new JsonResponse(
-            ['message' => $e->getMessage(), ...$e->extra],
+            ['message' => Words::days($e->getMessage(), app(Clock::class)->today()), ...$e->extra],
             $e->status,
         ));
         $exceptions->render(static fn(InputError $e): JsonResponse => new JsonResponse(

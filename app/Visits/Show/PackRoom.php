@@ -267,7 +267,8 @@ final readonly class PackRoom
     {
         return match (true) {
             $misfit === 'too_late' && $visit !== null
-                => "would be overdue: it must be done by {$item->latest}, the visit begins on {$visit->start}",
+                => "would be overdue: it must be done by {$this->clock->words($item->latest)}, the visit begins on "
+                    .$this->clock->words($visit->start),
             $misfit === 'too_early' => 'may not be done that early',
             $visit !== null => null,
             $why === 'no_visit_in_window' => 'no visit begins before it must be done',

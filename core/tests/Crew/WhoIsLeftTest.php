@@ -14,7 +14,9 @@ use PHPUnit\Framework\TestCase;
 final class WhoIsLeftTest extends TestCase
 {
     /**
-     * @return iterable<string, array{array<array-key, array<string, string|null>>, string, string|null, list<array{string, string, string}>}>
+     * @return iterable<string, array{
+     *   array<array-key, array<string, string|null>>, string, string|null, list<array{string, string, string}>,
+     * }>
      *   people with what they hold, role, skill, what lapsed
      */
     public static function cases(): iterable

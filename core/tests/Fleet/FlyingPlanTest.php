@@ -75,7 +75,10 @@ final class FlyingPlanTest extends TestCase
 
     public function test_a_week_that_is_none_is_refused(): void
     {
-        foreach (['week.fh' => ['fh' => [1.0, 2.0]], 'week.cyc' => ['cyc' => array_fill(0, 7, 1.0)]] as $path => $week) {
+        foreach ([
+            'week.fh' => ['fh' => [1.0, 2.0]],
+            'week.cyc' => ['cyc' => array_fill(0, 7, 1.0)],
+        ] as $path => $week) {
             try {
                 FlyingPlan::of(Day::parse('2026-05-04'), ['fh' => 1.0], $week);
                 self::fail($path);

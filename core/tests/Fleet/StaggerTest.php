@@ -196,7 +196,9 @@ final class StaggerTest extends TestCase
             $before = array_sum(
                 array_filter($flown, static fn(int $w): bool => $w < $craft->phaseFirst, ARRAY_FILTER_USE_KEY),
             );
-            $cost += ($before - max(0.0, $craft->left)) ** 2 + (array_sum($flown) - $before - (self::INTERVAL - $target[$craft->id])) ** 2;
+            $cost += ($before - max(0.0, $craft->left)) ** 2 + (
+                array_sum($flown) - $before - (self::INTERVAL - $target[$craft->id])
+            ) ** 2;
         }
 
         return $cost;

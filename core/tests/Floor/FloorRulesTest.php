@@ -135,7 +135,9 @@ final class FloorRulesTest extends TestCase
     }
 
     /**
-     * @return iterable<string, array{list<array{string, int, string|null}>, int, int, array{int, int, string, string|null}}>
+     * @return iterable<string, array{
+     *   list<array{string, int, string|null}>, int, int, array{int, int, string, string|null},
+     * }>
      *   batches, wanted, ordered; usable, short, code, batch
      */
     public static function stocks(): iterable

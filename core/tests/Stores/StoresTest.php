@@ -13,7 +13,9 @@ use PHPUnit\Framework\TestCase;
 final class StoresTest extends TestCase
 {
     /**
-     * @return iterable<string, array{list<array{string, int, int|null}>, int, int, array{int, int, string, string|null}}>
+     * @return iterable<string, array{
+     *   list<array{string, int, int|null}>, int, int, array{int, int, string, string|null},
+     * }>
      *   batches with days of life left, wanted, ordered; what stands
      */
     public static function stocks(): iterable

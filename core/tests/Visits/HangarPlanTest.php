@@ -261,7 +261,10 @@ final class HangarPlanTest extends TestCase
                     $used[$skill] = ($used[$skill] ?? 0) + $many;
                 }
                 $zone += $cards[$o]->zone === null ? 0 : 1;
-                if (isset($cards[$c]->state['power'], $cards[$o]->state['power']) && $cards[$c]->state !== $cards[$o]->state) {
+                if (
+                    isset($cards[$c]->state['power'], $cards[$o]->state['power'])
+                    && $cards[$c]->state !== $cards[$o]->state
+                ) {
                     return false;
                 }
             }

@@ -66,7 +66,10 @@ final class PackTest extends TestCase
                 if ($v < 0) {
                     continue;
                 }
-                if ($visits[$v]->start->number < $item->earliest->number || $visits[$v]->start->number > $item->latest->number) {
+                if (
+                    $visits[$v]->start->number < $item->earliest->number
+                    || $visits[$v]->start->number > $item->latest->number
+                ) {
                     continue 2;
                 }
                 $hours[$v] += $item->hours;
@@ -210,11 +213,20 @@ final class PackTest extends TestCase
         $visit = static fn(string $id, string $day, int $hours): string
             => "{\"id\":\"{$id}\",\"start\":\"{$day}\",\"end\":\"{$day}\",\"capacity_hours\":{$hours}}";
         yield 'the later visit throws less life away'
-            => ["\"items\":[{$item('a')}],\"visits\":[{$visit('x', '2026-05-10', 9)},{$visit('y', '2026-06-10', 9)}]", [[], ['a']]];
+            => [
+                "\"items\":[{$item('a')}],\"visits\":[{$visit('x', '2026-05-10', 9)},{$visit('y', '2026-06-10', 9)}]",
+                [[], ['a']],
+            ];
         yield 'a dear panel is opened once, though one goes early'
-            => ["\"items\":[{$item('a', ',"access":["p"]')},{$item('b', ',"access":["p"],"latest":"2026-05-20"')}],\"visits\":[{$visit('x', '2026-05-10', 60)},{$visit('y', '2026-06-10', 60)}]", [['a', 'b'], []]];
+            => [
+                "\"items\":[{$item('a', ',"access":["p"]')},{$item('b', ',"access":["p"],"latest":"2026-05-20"')}],\"visits\":[{$visit('x', '2026-05-10', 60)},{$visit('y', '2026-06-10', 60)}]",
+                [['a', 'b'], []],
+            ];
         yield 'the dearer of two that do not both fit'
-            => ["\"items\":[{$item('a')},{$item('b', ',"value":3')}],\"visits\":[{$visit('x', '2026-05-10', 6)}]", [['b']]];
+            => [
+                "\"items\":[{$item('a')},{$item('b', ',"value":3')}],\"visits\":[{$visit('x', '2026-05-10', 6)}]",
+                [['b']],
+            ];
         yield 'exactly full' => [
             "\"items\":[{$item('a')}, {$item('b')}],\"visits\":[{$visit('x', '2026-05-10', 10)}]", [['a', 'b']],
         ];

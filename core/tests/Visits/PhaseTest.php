@@ -14,7 +14,9 @@ use PHPUnit\Framework\TestCase;
 final class PhaseTest extends TestCase
 {
     /**
-     * @return array{list<array{id: string, hours: float, access: list<string>, together: string|null}>, array<string, float>}
+     * @return array{
+     *   list<array{id: string, hours: float, access: list<string>, together: string|null}>, array<string, float>,
+     * }
      *   items and panels from a seed
      */
     private static function check(int $seed, int $many): array

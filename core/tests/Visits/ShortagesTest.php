@@ -17,7 +17,9 @@ use PHPUnit\Framework\TestCase;
 final class ShortagesTest extends TestCase
 {
     /**
-     * @return iterable<string, array{array<string, int>, list<array{int, int}>, list<array{string, int, int}>, list<string>}>
+     * @return iterable<string, array{
+     *   array<string, int>, list<array{int, int}>, list<array{string, int, int}>, list<string>,
+     * }>
      *   stock of P; lots on order: how many, on which day of May; cards: id, day, how many; what is lacking
      */
     public static function parts(): iterable

@@ -153,7 +153,10 @@ final class WorkHoursTest extends TestCase
     }
 
     /**
-     * @return iterable<string, array{list<array{string, string, array<string, int>, list<string>, array<string, int>}>, list<array{string, string, string, string|null, int}>}>
+     * @return iterable<string, array{
+     *   list<array{string, string, array<string, int>, list<string>, array<string, int>}>,
+     *   list<array{string, string, string, string|null, int}>,
+     * }>
      *   cards as id, day, parts, tools, people; shortages as card, code, what, day, how many
      */
     public static function shortages(): iterable

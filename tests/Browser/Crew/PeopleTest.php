@@ -36,7 +36,11 @@ final class PeopleTest extends BrowserCase
         $ines->press('Enter Petra Lund')->see("Stamp T27 is Oda Fenn's")->type('stamp', 't90')
             ->press('Enter Petra Lund')->see('holds no authority');
         $id = self::number("select id from people where stamp = 'T90'");
-        foreach ([['skill', 'airframe', ''], ['rating', 'OLN', ''], ['authority', 'perform', '2026-05-20']] as [$kind, $value, $until]) {
+        foreach ([
+            ['skill', 'airframe', ''],
+            ['rating', 'OLN', ''],
+            ['authority', 'perform', '2026-05-20'],
+        ] as [$kind, $value, $until]) {
             $ines->press('Add a qualification')->find('select[name="kind"]');
             $this->pick($ines, 'kind', $kind);
             $this->pick($ines, 'value', $value);

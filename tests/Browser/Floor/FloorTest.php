@@ -146,7 +146,13 @@ final class FloorTest extends BrowserCase
         $oda->go('/floor/'.self::$gear)->press('Something is wrong')->type('place', 'hand pump, handle')
             ->type('extent', 'bent 10 mm')->press('in a sketch')->find('[data-testid="sketch"]');
         $sheet = $oda->browser->findElement(WebDriverBy::cssSelector('[data-testid="sketch"]'));
-        $oda->browser->action()->moveToElement($sheet, -60, 0)->clickAndHold()->moveByOffset(60, 20)->moveByOffset(60, -20)->release()->perform();
+        $oda->browser->action()
+            ->moveToElement($sheet, -60, 0)
+            ->clickAndHold()
+            ->moveByOffset(60, 20)
+            ->moveByOffset(60, -20)
+            ->release()
+            ->perform();
         $oda->see('Take the last stroke back')->press('Raise the finding')->browser->wait(20, 100)->until(
             static fn(): bool
                     => self::number("select json_array_length(sketch) from findings where place = 'hand pump, "

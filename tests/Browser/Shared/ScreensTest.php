@@ -146,7 +146,10 @@ final class ScreensTest extends BrowserCase
             foreach ($who->browser->manage()->getLog('performance') as $entry) {
                 $message = json_decode($entry['message'], true)['message'];
                 $url = $message['params']['request']['url'] ?? '';
-                if ($message['method'] === 'Network.requestWillBeSent' && preg_match('/^(data|blob|chrome|about):/', $url) !== 1) {
+                if (
+                    $message['method'] === 'Network.requestWillBeSent'
+                    && preg_match('/^(data|blob|chrome|about):/', $url) !== 1
+                ) {
                     $asked++;
                     self::assertStringStartsWith(self::$stage->url.'/', $url);
                 }

@@ -127,7 +127,7 @@ final class ThreadTest extends BrowserCase
 
         $oda->find('[data-testid="step-5"]');
         $oda->tool('TW-104');
-        $oda->type('entry', '20.5')->see('has no valid calibration: it ran out on 2026-04-30')
+        $oda->type('entry', '20.5')->see('has no valid calibration: it ran out on Thu 30 Apr')
             ->press('Save the reading');
         $oda->find('[data-testid="trouble"]');
         self::assertSame(
@@ -297,7 +297,12 @@ final class ThreadTest extends BrowserCase
     protected function onNotSuccessfulTest(\Throwable $t): never
     {
         if (! $t instanceof SkippedTest) {
-            foreach (['ines' => self::$ines, 'oda' => self::$oda, 'runa' => self::$runa, 'tor' => self::$tor] as $name => $visitor) {
+            foreach ([
+                'ines' => self::$ines,
+                'oda' => self::$oda,
+                'runa' => self::$runa,
+                'tor' => self::$tor,
+            ] as $name => $visitor) {
                 $visitor->shot(sys_get_temp_dir()."/jorvel-failed-{$name}.png");
             }
         }

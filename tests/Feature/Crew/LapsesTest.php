@@ -26,7 +26,9 @@ final class LapsesTest extends WorldCase
     /**
      * One card that ends on 20 May and asks for airframe on the OLN, given to one person in one role.
      *
-     * @return iterable<string, array{array<string, string|null>, string, array<string, int>|null, string|null, array<string, int>}>
+     * @return iterable<string, array{
+     *   array<string, string|null>, string, array<string, int>|null, string|null, array<string, int>,
+     * }>
      *   held with the last day, role, needs of the card, last day of the person, what is said with how many cards hit
      */
     public static function cases(): iterable

@@ -56,7 +56,11 @@ final class PeopleTest extends WorldCase
             ],
             [$room['login'], $room['weekdays'], $room['ownPin'], $room['sentence']],
         );
-        foreach ([['skill', 'airframe', null], ['rating', 'OLN', '2027-03-31'], ['authority', 'perform', '2026-12-31']] as [$kind, $value, $until]) {
+        foreach ([
+            ['skill', 'airframe', null],
+            ['rating', 'OLN', '2027-03-31'],
+            ['authority', 'perform', '2026-12-31'],
+        ] as [$kind, $value, $until]) {
             $room = $this->as('ines', 'POST', "people/{$id}/qualifications", [
                 'version' => $room['version'], 'do' => 'grant', 'kind' => $kind, 'value' => $value, 'until' => $until,
                 'paper' => 'file T90, sheet 1',
@@ -65,8 +69,8 @@ final class PeopleTest extends WorldCase
         self::assertSame('Petra Lund works cards; everything is valid until Thu 31 Dec.', $room['sentence']);
         self::assertSame(
             [
-                'the authority to work cards until 2026-12-31, by file T90, sheet 1',
-                'the OLN rating until 2027-03-31, by file T90, sheet 1',
+                'the authority to work cards until Thu 31 Dec, by file T90, sheet 1',
+                'the OLN rating until Wed 31 Mar 2027, by file T90, sheet 1',
                 'the airframe skill without an end, by file T90, sheet 1',
                 'entered as technician T90 at Skarnholm, early shift',
             ],
@@ -161,7 +165,12 @@ final class PeopleTest extends WorldCase
     public function test_a_change_is_kept_with_what_was_before_and_a_stamp_is_never_given_again(): void
     {
         $oda = $this->person('oda');
-        $room = $this->as('ines', 'POST', "people/{$oda->id}", [...$this->form($oda), 'stamp' => 'T77', 'weekdays' => [1, 2, 3]])
+        $room = $this->as(
+            'ines',
+            'POST',
+            "people/{$oda->id}",
+            [...$this->form($oda), 'stamp' => 'T77', 'weekdays' => [1, 2, 3]],
+        )
             ->assertOk()->json();
         self::assertStringStartsWith('stamp T27 → T77; days of the week ', $room['entries'][0]['said']);
         self::assertStringEndsWith(' → Mon Tue Wed', $room['entries'][0]['said']);
@@ -190,11 +199,15 @@ final class PeopleTest extends WorldCase
         $room = $held(['do' => 'grant', 'until' => '2028-06-07'])->assertOk()->json();
         self::assertSame([], $lapses());
         self::assertSame(
-            'the OLN rating renewed until 2028-06-07, was until 2026-06-07; by course 12',
+            'the OLN rating renewed until Wed 7 Jun 2028, was until Sun 7 Jun; by course 12',
             $room['entries'][0]['said'],
         );
         $asked = array_column($room['qualifications'], 'asked');
-        $rating = array_search('OLN', array_column(array_column($room['qualifications'], 'qualification'), 'value'), true);
+        $rating = array_search(
+            'OLN',
+            array_column(array_column($room['qualifications'], 'qualification'), 'value'),
+            true,
+        );
         self::assertSame(['004-01', '004-02'], array_column($asked[$rating], 'number'));
         $room = $held(['do' => 'withdraw', 'paper' => 'failed the check'])->assertOk()->json();
         self::assertSame(['has no OLN rating'], $lapses());
@@ -270,7 +283,11 @@ final class PeopleTest extends WorldCase
             'Oda Fenn left on Wed 6 May',
             $this->as('mika', 'GET', "people/{$oda->id}")->json('sentence'),
         );
-        $candidates = $this->as('ines', 'GET', 'cards/'.Card::where('number', '001-01')->value('id').'/candidates?role=perform')
+        $candidates = $this->as(
+            'ines',
+            'GET',
+            'cards/'.Card::where('number', '001-01')->value('id').'/candidates?role=perform',
+        )
             ->json();
         self::assertNotContains($oda->id, array_column($candidates, 'id'));
     }

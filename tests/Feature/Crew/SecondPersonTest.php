@@ -118,11 +118,16 @@ final class SecondPersonTest extends WorldCase
     {
         $oda = $this->person('oda');
         $enter = fn(string $value, string $until): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/qualifications", [
-            'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
-            'until' => $until, 'paper' => 'PD 12',
-        ]);
+                'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
+                'until' => $until, 'paper' => 'PD 12',
+            ]);
         $confirm = fn(string $who, string $stamp, string $pin, string $value = 'duplicate'): TestResponse
-            => $this->as($who, 'POST', "people/{$oda->id}/qualifications/{$value}/confirm", ['stamp' => $stamp, 'pin' => $pin]);
+            => $this->as(
+                $who,
+                'POST',
+                "people/{$oda->id}/qualifications/{$value}/confirm",
+                ['stamp' => $stamp, 'pin' => $pin],
+            );
         $holds = static fn(): ?string => Qualification::where([
             'person_id' => $oda->id, 'kind' => 'authority', 'value' => 'duplicate',
         ])->toBase()->value('valid_until');
@@ -158,7 +163,10 @@ final class SecondPersonTest extends WorldCase
         ]);
         $oda->refresh()->update(['leaves' => '2026-05-04']);
         self::assertSame(1, $this->as('tor', 'GET', 'moment')->json('waiting.crew'), 'only the demo\'s waits now');
-        self::assertStringContainsString('has left', $confirm('tor', 'X02', '5520')->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'has left',
+            $confirm('tor', 'X02', '5520')->assertStatus(422)->json('message'),
+        );
         $oda->update(['leaves' => null]);
         $end('take_back')->assertOk()->assertJsonPath('waiting', []);
         self::assertSame('2027-03-31', $holds());

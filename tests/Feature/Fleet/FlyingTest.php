@@ -186,7 +186,10 @@ final class FlyingTest extends WorldCase
         foreach (['QA-VFB', 'QA-VFD', 'QC-TAB', 'Q-405'] as $mark) {
             $craft = Aircraft::where('mark', $mark)->firstOrFail();
             $before = $this->state($mark);
-            foreach (FlyingEntry::where('aircraft_id', $craft->id)->inRandomOrder((string) mt_rand())->limit(3)->get() as $entry) {
+            foreach (FlyingEntry::where(
+                'aircraft_id',
+                $craft->id,
+            )->inRandomOrder((string) mt_rand())->limit(3)->get() as $entry) {
                 $right = array_map(strval(...), $entry->flown);
                 $wrong = ['fh' => (string) ($entry->flown['fh'] + 0.7), 'ldg' => (string) ($entry->flown['ldg'] + 2)];
                 $this->as('ines', 'POST', "flying/{$entry->id}/correct", [
@@ -325,7 +328,7 @@ final class FlyingTest extends WorldCase
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
         self::assertSame('feed', FlyingEntry::latest('id')->firstOrFail()->source);
         $take(['what' => 'flown'])->assertStatus(422)
-            ->assertJsonPath('message', 'Everything flown up to 2026-05-04 is already counted.');
+            ->assertJsonPath('message', 'Everything flown up to Mon 4 May is already counted.');
 
         $sectors = $take(['what' => 'sectors'])->assertOk()->json();
         self::assertGreaterThan(5, count($sectors['changes']));

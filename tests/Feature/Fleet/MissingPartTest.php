@@ -26,7 +26,11 @@ final class MissingPartTest extends WorldCase
 
     private function bottle(string $mark): int
     {
-        return ComponentTenure::whereRelation('craft', 'mark', $mark)->whereRelation('component', 'kind', 'oxygen bottle')
+        return ComponentTenure::whereRelation(
+            'craft',
+            'mark',
+            $mark,
+        )->whereRelation('component', 'kind', 'oxygen bottle')
             ->whereNull('to_date')->firstOrFail()->component_id;
     }
 

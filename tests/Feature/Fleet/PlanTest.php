@@ -182,7 +182,10 @@ final class PlanTest extends WorldCase
 
     public function test_a_component_of_another_make_is_not_fitted_where_it_cannot_count(): void
     {
-        $engine = ComponentTenure::whereHas('component', static fn($q) => $q->where('kind', 'engine'))->whereNull('to_date')
+        $engine = ComponentTenure::whereHas(
+            'component',
+            static fn($q) => $q->where('kind', 'engine'),
+        )->whereNull('to_date')
             ->firstOrFail()->component_id;
         DB::table('aircraft')->where('mark', 'Q-401')->update(['counters' => '{"fh":3352.4}']);
         $this->as('ines', 'POST', "components/{$engine}/move", [

@@ -25,7 +25,9 @@ final class FloorRecordsTest extends WorldCase
     }
 
     /**
-     * @return iterable<string, array{callable(self): array{string, string, string, array<string, mixed>}, string, string, list<string>}>
+     * @return iterable<string, array{
+     *   callable(self): array{string, string, string, array<string, mixed>}, string, string, list<string>,
+     * }>
      *   who and what, the record, by whom, what it holds
      */
     public static function doings(): iterable

@@ -134,7 +134,11 @@ final class FloorTest extends WorldCase
             'the roll-call of step 6 is too old for nose, left wing tip, right wing tip, flight deck',
             $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])),
         );
-        foreach (['nose' => 'Noor Hadley', 'left wing tip' => 'T45', 'right wing tip' => 'Bram Oster'] as $place => $who) {
+        foreach ([
+            'nose' => 'Noor Hadley',
+            'left wing tip' => 'T45',
+            'right wing tip' => 'Bram Oster',
+        ] as $place => $who) {
             $this->work('oda', $gear, 6, 'call', ['entry' => $place, 'note' => $who])->assertOk();
         }
         self::assertStringContainsString(
@@ -329,7 +333,7 @@ final class FloorTest extends WorldCase
             ['batch' => 'B3231-A', ...$care], 'is JV-3231-09 Hand pump seal kit; this step needs JV-2914-02',
         ];
         yield 'shelf life over' => [
-            ['batch' => 'B2914-A', ...$care], 'The shelf life of batch B2914-A ran out on 2026-04-30',
+            ['batch' => 'B2914-A', ...$care], 'The shelf life of batch B2914-A ran out on Thu 30 Apr',
         ];
         yield 'a seal a second time' => [['again' => 'yes', ...$care], 'is never used twice'];
         yield 'seat not looked at' => [['batch' => 'B2914-B', 'lubricated' => 'yes'], 'Look at seat and groove'];

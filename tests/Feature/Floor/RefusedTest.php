@@ -97,10 +97,12 @@ final class RefusedTest extends WorldCase
         ];
         yield 'a device removed that nobody fitted' => [
             static function (self $t): Closure {
-                $remove = Step::where('kind', 'safing_remove')->where('card_id', self::card('015-02')->id)->firstOrFail();
+                $remove = Step::where('kind', 'safing_remove')->where('card_id', self::card('015-02')->id)
+                    ->firstOrFail();
                 Step::where('card_id', $remove->card_id)->where('no', '<', $remove->no)
                     ->update(['state' => Step::DONE, 'done_by' => $t->person('oda')->id]);
-                Step::where('card_id', $remove->card_id)->where('no', '>=', $remove->no)->update(['state' => Step::OPEN]);
+                Step::where('card_id', $remove->card_id)->where('no', '>=', $remove->no)
+                    ->update(['state' => Step::OPEN]);
                 SafingDevice::where('card_id', $remove->card_id)->delete();
 
                 return static fn() => $t->send('oda', '015-02', "steps/{$remove->no}", ['do' => 'done']);
@@ -141,7 +143,9 @@ final class RefusedTest extends WorldCase
     /** A card from 14 to 22 h leaves nothing for the certificate of an aircraft that is ready at 22 h. */
     public function test_a_shift_gives_nobody_more_hours_than_it_has(): void
     {
-        self::card('001-26')->update(['planned_start' => '2026-05-05T12:00:00Z', 'planned_end' => '2026-05-05T20:00:00Z']);
+        self::card('001-26')->update(
+            ['planned_start' => '2026-05-05T12:00:00Z', 'planned_end' => '2026-05-05T20:00:00Z'],
+        );
         Card::where('visit_id', 15)->update([
             'planned_start' => '2026-05-05T19:00:00Z', 'planned_end' => '2026-05-05T20:00:00Z',
         ]);

@@ -73,7 +73,10 @@ final class WholeAircraftTest extends WorldCase
     private function closed(int $visit, string $by): void
     {
         $id = $this->person($by)->id;
-        Step::whereIn('card_id', Card::where('visit_id', $visit)->pluck('id'))->update(['state' => Step::DONE, 'done_by' => $id]);
+        Step::whereIn(
+            'card_id',
+            Card::where('visit_id', $visit)->pluck('id'),
+        )->update(['state' => Step::DONE, 'done_by' => $id]);
         Card::where('visit_id', $visit)->update([
             'state' => Card::CLOSED, 'signed_by' => $id, 'signed_at' => '2026-05-05T12:00:00Z',
             'inspected_by' => $this->person('runa')->id, 'inspected_at' => '2026-05-05T12:10:00Z',
@@ -174,7 +177,10 @@ final class WholeAircraftTest extends WorldCase
             ['card_id' => $other->id, 'person_id' => $this->person('noor')->id, 'since' => '2026-05-05T12:00:00Z'],
         );
         $steps = Step::where(['card_id' => $other->id])->pluck('id');
-        foreach (['Elevator control lock' => ['flight controls'], 'Gear lock pins' => ['landing gear']] as $kind => $against) {
+        foreach ([
+            'Elevator control lock' => ['flight controls'],
+            'Gear lock pins' => ['landing gear'],
+        ] as $kind => $against) {
             SafingDevice::create([
                 'aircraft_id' => $raise->aircraft_id, 'card_id' => $other->id, 'fitted_step_id' => $steps->shift(),
                 'fitted_by' => 1, 'kind' => $kind, 'place' => 'tail', 'flag' => 'red',

@@ -32,7 +32,11 @@ final class ImportTest extends WorldCase
             ['line 4, mark', 'line 5, date', 'line 6, date', 'line 7, fh', 'line 8, fh', 'line 9, ldg', 'line 10'],
             array_column($lines, 'line'),
         );
-        foreach (['' => 'line 1', "mark,day\n" => 'line 1', "mark,date,cyc\nQA-VFC,2026-05-04,3\n" => 'line 2, cyc'] as $text => $line) {
+        foreach ([
+            '' => 'line 1',
+            "mark,day\n" => 'line 1',
+            "mark,date,cyc\nQA-VFC,2026-05-04,3\n" => 'line 2, cyc',
+        ] as $text => $line) {
             $this->look('flying', $text === '' ? ' ' : $text)->assertStatus(422);
         }
         self::assertEquals($before, Aircraft::orderBy('id')->pluck('counters')->all());

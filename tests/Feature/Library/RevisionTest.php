@@ -48,7 +48,12 @@ final class RevisionTest extends WorldCase
         $this->as('ivo', 'POST', "library/templates/{$this->template()->id}/reread", [
             'outcome' => 'stands', 'note' => 'x',
         ])->assertStatus(403);
-        $this->as('ines', 'POST', "library/templates/{$this->template()->id}/reread", ['outcome' => 'new', 'note' => ''])
+        $this->as(
+            'ines',
+            'POST',
+            "library/templates/{$this->template()->id}/reread",
+            ['outcome' => 'new', 'note' => ''],
+        )
             ->assertStatus(422);
     }
 

@@ -48,8 +48,10 @@ final class SessionTest extends WorldCase
 
     /** @param array<string, mixed> $writes */
     #[DataProvider('late')]
-    public function test_what_was_on_its_way_while_somebody_signed_out_does_not_bring_them_back(bool $guest, array $writes): void
-    {
+    public function test_what_was_on_its_way_while_somebody_signed_out_does_not_bring_them_back(
+        bool $guest,
+        array $writes,
+    ): void {
         // Used long ago, so that its time of use is written again.
         DB::table('sessions')->update(['last_activity' => time() - 500]);
         $late = self::request();

@@ -63,9 +63,13 @@ final class ShapeTest extends TestCase
     {
         $root = dirname(__DIR__, 3);
         $files = [];
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+        foreach (new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator("{$root}/{$folder}", RecursiveDirectoryIterator::SKIP_DOTS),
+        ) as $file) {
             if ($file instanceof SplFileInfo && $file->getExtension() === $ending) {
-                $files[substr($file->getPathname(), strlen($root) + 1)] = (string) file_get_contents($file->getPathname());
+                $files[substr($file->getPathname(), strlen($root) + 1)] = (string) file_get_contents(
+                    $file->getPathname(),
+                );
             }
         }
         ksort($files);

@@ -44,7 +44,13 @@ final class WordsTest extends WorldCase
     /** @return iterable<int, array{int, string}> */
     public static function days(): iterable
     {
-        foreach ([0 => 'today', 1 => 'tomorrow', -1 => 'yesterday', 9 => 'in 9 days', -3 => '3 days ago'] as $days => $words) {
+        foreach ([
+            0 => 'today',
+            1 => 'tomorrow',
+            -1 => 'yesterday',
+            9 => 'in 9 days',
+            -3 => '3 days ago',
+        ] as $days => $words) {
             yield $days => [$days, $words];
         }
     }

@@ -148,7 +148,7 @@ final class StoresTest extends WorldCase
         $check = fn(array $body)
             => $this->as('tor', 'POST', 'tools/TW-104/checks', ['good' => true, 'note' => 'n', ...$body]);
         $check(['date' => '2026-05-06', 'cal_due' => '2027-05-06'])->assertStatus(422)->assertJsonFragment(
-            ['message' => '2026-05-06 is yet to come. Enter the day on which TW-104 was checked.'],
+            ['message' => 'Wed 6 May is yet to come. Enter the day on which TW-104 was checked.'],
         );
         $check(['date' => '2026-05-05'])->assertStatus(422);
         $check(['date' => '2026-05-05', 'cal_due' => '2026-05-05'])->assertStatus(422);
@@ -243,8 +243,8 @@ final class StoresTest extends WorldCase
             array_map(static fn(array $m): array => [$m['quantity'], $m['left'], $m['paper']], $part()['moves']),
         );
         $why = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
-        self::assertStringContainsString('ran out on 2026-05-04', $why($take(['expires' => '2026-05-04'])));
-        self::assertStringContainsString('with a shelf life until 2028-01-31', $why($take(['expires' => null])));
+        self::assertStringContainsString('ran out on Mon 4 May', $why($take(['expires' => '2026-05-04'])));
+        self::assertStringContainsString('with a shelf life until Mon 31 Jan 2028', $why($take(['expires' => null])));
         self::assertStringContainsString('Batch B2914-A is JV-2914-02', $why($take(['batch' => 'B2914-A'])));
         $take(['quantity' => 0])->assertStatus(422);
         $take(['paper' => ''])->assertStatus(422);

@@ -127,12 +127,12 @@ final class HangarTest extends WorldCase
         foreach ([['2026-05-14', '2026-05-20'], ['2026-05-05', '2026-05-06']] as [$start, $end]) {
             $make('Skarnholm bay 1', $start, $end)->assertStatus(422)->assertJsonPath(
                 'message',
-                'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-14. Choose another bay or other '
+                'QA-VFA stands in Skarnholm bay 1 from Wed 29 Apr to Thu 14 May. Choose another bay or other '
                         .'dates; nothing was saved.',
             );
         }
         self::assertSame($count, Visit::count());
-        $make('the apron', '2026-05-14', '2026-05-15')->assertCreated();
+        $make('line', '2026-05-14', '2026-05-15')->assertCreated();
     }
 
     public function test_a_visit_that_should_be_over_lasts_until_it_is_released(): void
@@ -153,7 +153,7 @@ final class HangarTest extends WorldCase
         $make = fn(string $mark, string $day, string $bay) => $this->as('ines', 'POST', 'visits', [
             'mark' => $mark, 'title' => 'x', 'bay' => $bay, 'start' => $day, 'end' => $day, 'items' => [$item],
         ]);
-        $said = 'QA-VFA stands in Skarnholm bay 1 from 2026-04-29 to 2026-05-05.';
+        $said = 'QA-VFA stands in Skarnholm bay 1 from Wed 29 Apr to Tue 5 May.';
         $slot = ['start' => '2026-05-05', 'end' => '2026-05-05', 'hours' => 10];
         $planned = Visit::where(['state' => Visit::PLANNED])->where('bay', '!=', 'Skarnholm bay 1')->firstOrFail();
         $planned->update(['bay' => 'Skarnholm bay 1']);
@@ -165,7 +165,7 @@ final class HangarTest extends WorldCase
                 $this->as('ines', 'POST', 'what-if', ['changes' => [$move]]),
                 $said,
             ],
-            'itself, in another' => [$make('QA-VFA', '2026-05-05', 'the apron'), 'QA-VFA is already in "'],
+            'itself, in another' => [$make('QA-VFA', '2026-05-05', 'line'), 'QA-VFA is already in "'],
         ] as $what => [$answer, $words]) {
             self::assertStringContainsString($words, (string) $answer->assertStatus(422)->json('message'), $what);
         }
@@ -180,7 +180,7 @@ final class HangarTest extends WorldCase
             $hangar->free($bay, $hangar->of($bay, Instant::parse('2026-05-06T00:00:00Z')))['*'],
         );
         $before = $free();
-        $apron = $this->visit('QA-VFC', ['53-11', '53-12'], '2026-05-06', '2026-05-08', 'the apron');
+        $apron = $this->visit('QA-VFC', ['53-11', '53-12'], '2026-05-06', '2026-05-08', 'line');
         self::assertLessThan($before, $free());
         Card::where('visit_id', $apron->id)->update(['planned_start' => null]);
         self::assertSame($before, $free());
@@ -188,7 +188,7 @@ final class HangarTest extends WorldCase
 
     public function test_a_bay_that_is_not_in_the_list_has_the_usual_hours_at_the_aircrafts_base(): void
     {
-        $visit = $this->visit('Q-402', ['53-42', '62-22'], '2026-05-06', '2026-05-08', 'the apron');
+        $visit = $this->visit('Q-402', ['53-42', '62-22'], '2026-05-06', '2026-05-08', 'line');
         $hangar = app(HangarHours::class);
         self::assertSame('Port Ellery', $hangar->base($visit));
         $hours = $hangar->of($visit, Instant::parse('2026-05-06T00:00:00Z'));
@@ -218,7 +218,7 @@ final class HangarTest extends WorldCase
                 "{$card->number} goes on at once",
             );
         }
-        self::assertSame('again', $this->as('mika', 'GET', 'visits/1/progress')->json('days.6.why'));
+        self::assertSame('again', $this->as('mika', 'GET', $this->visitCalled('Block check', '/progress'))->json('days.6.why'));
     }
 
     public function test_a_panel_that_was_closed_is_opened_and_closed_again_for_a_fix(): void

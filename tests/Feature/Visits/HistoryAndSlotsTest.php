@@ -150,7 +150,12 @@ final class HistoryAndSlotsTest extends WorldCase
     ): void {
         $card = Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
         $card->update(
-            ['planned_start' => $from, 'planned_end' => $until, 'independent_inspection' => $inspected, 'needs' => ['airframe' => 1]],
+            [
+                'planned_start' => $from,
+                'planned_end' => $until,
+                'independent_inspection' => $inspected,
+                'needs' => ['airframe' => 1],
+            ],
         );
         self::assertSame($slots, $this->slots($card->id));
     }
@@ -165,7 +170,9 @@ final class HistoryAndSlotsTest extends WorldCase
         self::assertSame([['duplicate', 0.5]], $this->slots($card->id));
         $card->update(['state' => Card::CLOSED]);
         self::assertSame([], $this->slots($card->id));
-        $card->update(['state' => Card::OPEN, 'needs' => ['airframe' => 2, 'engine' => 1], 'independent_inspection' => false]);
+        $card->update(
+            ['state' => Card::OPEN, 'needs' => ['airframe' => 2, 'engine' => 1], 'independent_inspection' => false],
+        );
         self::assertSame([['perform', 2.0], ['perform', 2.0], ['perform', 2.0]], $this->slots($card->id));
         Visit::whereKey($card->visit_id)->update(['state' => Visit::RELEASED]);
         self::assertSame([], $this->slots($card->id));

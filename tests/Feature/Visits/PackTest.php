@@ -99,12 +99,12 @@ final class PackTest extends WorldCase
         yield 'on a visit' => [
             'Skarnholm bay 2',
             ['start' => '2026-05-24', 'end' => '2026-05-28', 'hours' => 10],
-            'QA-VFB stands in Skarnholm bay 2 from 2026-05-21 to 2026-05-25',
+            'QA-VFB stands in Skarnholm bay 2 from Thu 21 May to Mon 25 May',
         ];
         yield 'on another slot' => [
             'Skarnholm bay 2',
             ['start' => '2026-06-05', 'end' => '2026-06-06', 'hours' => 10],
-            'already has a free slot from 2026-06-01 to 2026-06-05',
+            'already has a free slot from Mon 1 Jun to Fri 5 Jun',
         ];
         yield 'no hours' => [
             'Skarnholm bay 2', ['start' => '2026-07-20', 'end' => '2026-07-22', 'hours' => 0], 'hours',

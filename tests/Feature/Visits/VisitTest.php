@@ -224,7 +224,7 @@ final class VisitTest extends WorldCase
             'items' => [$item->id],
         ])->assertStatus(422)->json('message');
         self::assertStringContainsString(
-            'must be done by 2026-05-13; a visit from 2026-05-20 is too late',
+            'must be done by Wed 13 May; a visit from Wed 20 May is too late',
             $make('2026-05-20', '2026-05-21'),
         );
         self::assertStringContainsString('before it begins', $make('2026-05-07', '2026-05-06'));
@@ -234,7 +234,7 @@ final class VisitTest extends WorldCase
             'mark' => 'QA-VFA', 'title' => 'x', 'bay' => 'line', 'start' => '2026-05-10', 'end' => '2026-05-11',
             'items' => [$item->id],
         ])->assertStatus(422)->assertJsonFragment(
-            ['message' => 'QA-VFA is already in "Block check" from 2026-04-29 to 2026-05-14. Choose other '
+            ['message' => 'QA-VFA is already in "Block check" from Wed 29 Apr to Thu 14 May. Choose other '
                     .'dates; nothing was saved.'],
         );
     }

@@ -16,7 +16,7 @@ final class WindowTest extends WorldCase
 {
     public function test_the_windows_tell_the_story_and_can_be_judged_otherwise(): void
     {
-        $window = $this->as('ines', 'GET', 'visits/1/window')->json();
+        $window = $this->as('ines', 'GET', $this->visitCalled('Block check', '/window'))->json();
         self::assertSame('watch', $window['verdict']);
         self::assertStringContainsString('act while there is time. 14 findings so far', $window['sentence']);
         self::assertSame(7, count($window['days']));
@@ -24,7 +24,7 @@ final class WindowTest extends WorldCase
         foreach ($window['levers'] as $lever) {
             self::assertGreaterThanOrEqual($window['chance'], $lever['chance'], $lever['what']);
         }
-        $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as('ines', 'POST', 'visits/1/window', [
+        $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as('ines', 'POST', $this->visitCalled('Block check', '/window'), [
             'look_until' => $look, 'prior' => $prior, 'reason' => 'an old aircraft',
         ]);
         $worse = $judge(['per_hundred' => 30, 'worth_hours' => 200])->assertOk()->json();
@@ -40,16 +40,16 @@ final class WindowTest extends WorldCase
         );
         $judge(null, '2026-06-11')->assertStatus(422)->assertJsonPath(
             'message',
-            'The look window must end between 2026-04-29 and 2026-05-14. Nothing was saved.',
+            'The look window must end between Wed 29 Apr and Thu 14 May. Nothing was saved.',
         );
         $judge(['per_hundred' => -1, 'worth_hours' => 5])->assertStatus(422);
-        $this->as('ines', 'POST', 'visits/1/window', ['look_until' => null, 'prior' => null, 'reason' => ''])
+        $this->as('ines', 'POST', $this->visitCalled('Block check', '/window'), ['look_until' => null, 'prior' => null, 'reason' => ''])
             ->assertStatus(422)->assertJsonValidationErrors('reason');
     }
 
     public function test_progress_adds_up(): void
     {
-        $p = $this->as('mika', 'GET', 'visits/1/progress')->json();
+        $p = $this->as('mika', 'GET', $this->visitCalled('Block check', '/progress'))->json();
         $closed = Card::where('visit_id', 1)->whereNotNull('closed_at')->get();
         self::assertSame($closed->count(), array_sum(array_column($p['days'], 'closed')));
         self::assertEqualsWithDelta($closed->sum('spent'), array_sum(array_column($p['days'], 'spent')), 1e-6);
@@ -59,7 +59,7 @@ final class WindowTest extends WorldCase
         );
         self::assertSame($p['openFindings'], end($p['days'])['openFindings']);
         self::assertSame('watch', $p['verdict'], 'a third more than planned');
-        self::assertSame([], $this->as('mika', 'GET', 'visits/4/progress')->json('days'), 'not begun');
+        self::assertSame([], $this->as('mika', 'GET', $this->visitCalled('12-month check', '/progress'))->json('days'), 'not begun');
     }
 
     public function test_a_released_visit_teaches_the_next(): void
@@ -68,7 +68,9 @@ final class WindowTest extends WorldCase
         $visit = Visit::findOrFail(3);
         Card::where('visit_id', 3)->update(['state' => Card::CLOSED, 'spent' => 5]);
         Step::whereIn('card_id', Card::where('visit_id', 3)->pluck('id'))->update(['state' => Step::DONE]);
-        Card::where(['visit_id' => 3, 'independent_inspection' => true])->update(['inspected_by' => $this->person('runa')->id]);
+        Card::where(
+            ['visit_id' => 3, 'independent_inspection' => true],
+        )->update(['inspected_by' => $this->person('runa')->id]);
         $this->as('tor', 'POST', 'release/3', ['stamp' => 'X02', 'pin' => '5520'])->assertOk();
         $past = PastVisit::orderByDesc('id')->firstOrFail();
         self::assertSame([$before + 1, 3, 0], [PastVisit::count(), $past->visit_id, $past->findings]);

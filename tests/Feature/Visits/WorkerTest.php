@@ -41,8 +41,8 @@ final class WorkerTest extends WorldCase
         $plan = static fn(): string
             => (string) Card::orderBy('id')->get(['id', 'planned_start', 'planned_end', 'on_chain'])->toJson();
         $before = $plan();
-        $version = (int) $this->as('ines', 'GET', 'visits/1/board')->json('version');
-        $run = (int) $this->as('ines', 'POST', 'visits/1/plan', ['seconds' => 20, 'version' => $version])
+        $version = (int) $this->as('ines', 'GET', $this->visitCalled('Block check', '/board'))->json('version');
+        $run = (int) $this->as('ines', 'POST', $this->visitCalled('Block check', '/plan'), ['seconds' => 20, 'version' => $version])
             ->assertStatus(202)->json('id');
         $worker = $this->worker();
         for ($i = 0; $i < 300 && (int) PlanRun::whereKey($run)->value('tried') === 0; $i++) {

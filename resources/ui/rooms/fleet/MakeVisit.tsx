@@ -4,7 +4,7 @@ import { api, type Schemas, take } from '../../api/client';
 import { useBays, useMoment, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
-import { plus } from '../../parts/dates';
+import { plus, short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
@@ -67,7 +67,9 @@ export function MakeVisit({
                             <span>
                                 <span className="font-mono text-soft">{i.code}</span> {i.title}
                             </span>
-                            <span className="text-soft">due {i.date ?? 'beyond 20 years'}</span>
+                            <span className="text-soft">
+                                {i.date ? `due ${short(i.date, today)}` : 'due beyond 20 years'}
+                            </span>
                         </li>
                     ))}
                 </ul>
