@@ -311,20 +311,7 @@ final readonly class BringIn
             ProgrammeItem::updateOrCreate(
                 ['type_id' => $item->type_id, 'code' => $item->code],
                 $item->only([
-                    'template_id',
-                    'title',
-                    'chapter',
-                    'rule',
-                    'rebase',
-                    'limits',
-                    'component',
-                    'phase',
-                    'withdrawn',
-                    'includes',
-                    'harsh',
-                    'hours',
-                    'access',
-                    'configuration',
+                    'template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', ...ProgrammeItem::OPTIONAL,
                 ]),
             );
         }
@@ -364,16 +351,7 @@ final readonly class BringIn
             "{$item->title}; {$item->limitWords(true)}; {$item->rule} of its limits; rebase {$item->rebase}; "
                 ."chapter {$item->chapter}; card {$item->template->code}",
         ];
-        foreach ([
-            'component',
-            'phase',
-            'withdrawn',
-            'includes',
-            'harsh',
-            'hours',
-            'access',
-            'configuration',
-        ] as $field) {
+        foreach (ProgrammeItem::OPTIONAL as $field) {
             $value = $item->{$field};
             if ($value !== null && $value !== [] && $value !== false) {
                 $words[] = "{$field} ".(is_array($value) ? implode(

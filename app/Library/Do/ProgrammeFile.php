@@ -23,23 +23,7 @@ use Jorvel\Core\Shared\InputError;
  */
 final readonly class ProgrammeFile
 {
-    private const ITEM = [
-        'type',
-        'code',
-        'title',
-        'chapter',
-        'rule',
-        'rebase',
-        'card',
-        'component',
-        'phase',
-        'withdrawn',
-        'includes',
-        'harsh',
-        'hours',
-        'access',
-        'configuration',
-    ];
+    private const ITEM = ['type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', ...ProgrammeItem::OPTIONAL];
 
     private const LIMIT = [
         'unit',

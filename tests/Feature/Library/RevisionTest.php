@@ -193,7 +193,7 @@ final class RevisionTest extends WorldCase
         );
     }
 
-    public function test_an_open_card_of_a_fleet_that_goes_over_to_the_new_method_is_stays_until_it_is_read_again(): void
+    public function test_an_open_card_of_a_fleet_that_goes_over_to_the_new_method_waits_until_it_is_read_again(): void
     {
         $template = $this->template();
         $card = $this->held();
