@@ -7,7 +7,7 @@ use PhpCsFixer\Finder;
 $files = Finder::create()->in(
     [
         __DIR__.'/app', __DIR__.'/bootstrap', __DIR__.'/compat', __DIR__.'/config', __DIR__.'/core',
-        __DIR__.'/database', __DIR__.'/public', __DIR__.'/routes', __DIR__.'/tests',
+        __DIR__.'/database', __DIR__.'/lang', __DIR__.'/public', __DIR__.'/routes', __DIR__.'/tests',
     ],
 )
     ->exclude('cache')->append([__DIR__.'/artisan', __DIR__.'/server.php', __FILE__]);

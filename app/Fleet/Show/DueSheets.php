@@ -7,9 +7,12 @@ namespace App\Fleet\Show;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\DueSheet;
 use App\Shared\Clock;
+use App\Shared\Http\Failures;
 use App\Shared\Http\Intention;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use PDOException;
 
 /**
  * Today's due sheets of the whole fleet: those that stand are read, those that are missing worked out and kept.
@@ -37,14 +40,33 @@ final readonly class DueSheets
     {
         do {
             $today = (string) $this->clock->today();
-            foreach ($this->missing($today)->chunk(self::TOGETHER) as $ids) {
-                $this->workOut($ids->all(), $today);
+            try {
+                foreach ($this->missing($today)->chunk(self::TOGETHER) as $ids) {
+                    $this->workOut($ids->all(), $today);
+                }
+            } catch (PDOException $e) {
+                return Failures::keptNothing($e) ? $this->unsaved($today, $columns) : throw $e;
             }
             $sheets = DueSheet::where('day', $today)->get(['aircraft_id', ...$columns])->keyBy('aircraft_id');
             // Somebody may have changed something between working out and reading; no aircraft goes missing for that.
         } while ($sheets->count() < DB::table('aircraft')->count());
 
         return $sheets;
+    }
+
+    /**
+     * While nothing can be saved, another is writing or the disk is full, what is missing is worked out for this once.
+     *
+     * @param array<array-key, string> $columns
+     *
+     * @return Collection<int, DueSheet>
+     */
+    private function unsaved(string $today, array $columns): Collection
+    {
+        $sheets = DueSheet::where('day', $today)->get(['aircraft_id', ...$columns])->keyBy('aircraft_id');
+        $aircraft = $this->book->query()->whereNotIn('aircraft.id', $sheets->keys())->get();
+
+        return $sheets->union(DueSheet::hydrate($this->made($aircraft, $today))->keyBy('aircraft_id'));
     }
 
     /** @return Collection<int, int> aircraft whose sheet of the day does not stand */
@@ -61,23 +83,34 @@ final readonly class DueSheets
     private function workOut(array $ids, string $today): void
     {
         $this->intention->aside(fn() => DB::transaction(function () use ($ids, $today): void {
-            $aircraft = $this->book->query()->whereIn('aircraft.id', $ids)->get();
-            // Tens of thousands of small values without a cycle among them: the collector would only look at them again
-            // and again.
-            gc_disable();
-            try {
-                $this->book->read($aircraft);
-                $sheets = [];
-                foreach ($aircraft as $one) {
-                    $sheets[] = ['aircraft_id' => $one->id, 'day' => $today, ...$this->sheet($one)];
-                }
-            } finally {
-                gc_enable();
-            }
+            $sheets = $this->made($this->book->query()->whereIn('aircraft.id', $ids)->get(), $today);
             foreach (array_chunk($sheets, 50) as $some) {
                 DB::table('due_sheets')->upsert($some, 'aircraft_id');
             }
         }));
+    }
+
+    /**
+     * @param EloquentCollection<int, Aircraft> $aircraft
+     *
+     * @return list<array{aircraft_id: int, day: string, head: string, rows: string}>
+     */
+    private function made(EloquentCollection $aircraft, string $today): array
+    {
+        // Tens of thousands of small values without a cycle among them: the collector would only look at them again
+        // and again.
+        gc_disable();
+        try {
+            $this->book->read($aircraft);
+            $sheets = [];
+            foreach ($aircraft as $one) {
+                $sheets[] = ['aircraft_id' => $one->id, 'day' => $today, ...$this->sheet($one)];
+            }
+
+            return $sheets;
+        } finally {
+            gc_enable();
+        }
     }
 
     /** @return array{head: string, rows: string} */

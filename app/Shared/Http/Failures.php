@@ -130,6 +130,12 @@ final class Failures
         );
     }
 
+    /** Whether nothing could be saved for a reason that passes: another is writing, or there is no room. */
+    public static function keptNothing(Throwable $e): bool
+    {
+        return in_array(self::database($e)[0], [503, 507], true);
+    }
+
     /** @return array{int, string} */
     private static function database(Throwable $e): array
     {

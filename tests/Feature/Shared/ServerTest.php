@@ -6,7 +6,11 @@ namespace Tests\Feature\Shared;
 
 use App\Crew\Model\Role;
 use App\Fleet\Model\CalendarLink;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Shared\Http\Failures;
 use App\Shared\PutAside;
+use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -35,6 +39,58 @@ final class ServerTest extends WorldCase
             'public',
             (string) $this->as('ines', 'GET', 'photos/1')->headers->get('Cache-Control'),
         );
+    }
+
+    /** @return iterable<string, array{Closure(self): mixed, int, string}> what stands in the way, status and words */
+    public static function nothingCanBeSaved(): iterable
+    {
+        yield 'another is writing' => [
+            static function (self $t): \PDO {
+                DB::statement('pragma busy_timeout = 50');
+                $other = new \PDO("sqlite:{$t->database}");
+                $other->exec('begin immediate');
+
+                return $other;
+            }, 503, Failures::BUSY,
+        ];
+        yield 'the disk is full' => [
+            static function (): bool {
+                DB::statement('create table filler (bytes blob)');
+                DB::statement('pragma max_page_count = '.(DB::scalar('pragma page_count') + 8));
+                foreach ([20_000, 3000, 200] as $size) {
+                    try {
+                        for (; ;) {
+                            DB::insert('insert into filler values (zeroblob(?))', [$size]);
+                        }
+                    } catch (QueryException) {
+                        continue;
+                    }
+                }
+
+                return true;
+            }, 507, Failures::FULL,
+        ];
+    }
+
+    /** @param Closure(self): mixed $meanwhile */
+    #[DataProvider('nothingCanBeSaved')]
+    public function test_what_cannot_be_saved_is_said_and_reading_goes_on(Closure $meanwhile, int $status, string $words): void
+    {
+        $card = Card::where(['title' => 'Flap travel timing', 'state' => Card::IN_WORK])->firstOrFail();
+        $raise = fn() => $this->as('stig', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'left flap', 'extent' => str_repeat('scored all along ', 50),
+        ], 'the same');
+        $held = $meanwhile($this);
+        $findings = Finding::count();
+        self::assertSame($words, $raise()->assertStatus($status)->json('message'));
+        self::assertSame($findings, Finding::count());
+        foreach (['me', 'floor', "cards/{$card->id}", 'fleet'] as $path) {
+            $this->as('stig', 'GET', $path)->assertOk();
+        }
+        // When there is room again, the same intention is carried out.
+        $held instanceof \PDO ? $held->exec('rollback') : DB::statement('pragma max_page_count = 1000000');
+        $raise()->assertOk();
+        self::assertSame($findings + 1, Finding::count());
     }
 
     public function test_a_proxy_is_believed_only_where_a_setting_names_it(): void
