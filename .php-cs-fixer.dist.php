@@ -3,6 +3,7 @@
 declare(strict_types=1);
 use PhpCsFixer\Config;
 use PhpCsFixer\Finder;
+use PhpCsFixer\Runner\Parallel\ParallelConfigFactory;
 
 $files = Finder::create()->in(
     [
@@ -12,7 +13,9 @@ $files = Finder::create()->in(
 )
     ->exclude('cache')->append([__DIR__.'/artisan', __DIR__.'/server.php', __FILE__]);
 
-return (new Config)->setRiskyAllowed(true)->setFinder($files)->setRules([
+$config = (new Config)->setParallelConfig(ParallelConfigFactory::detect())->setRiskyAllowed(true);
+
+return $config->setFinder($files)->setRules([
     '@PER-CS' => true,
     '@PHP82Migration' => true,
     'declare_strict_types' => true,

@@ -201,7 +201,7 @@ final readonly class BringIn
             foreach ($craft->counters as $name => $value) {
                 $changes[] = new ChangeView(
                     $craft->mark,
-                    "to {$craft->counters_as_of}",
+                    'to '.$this->clock->words($craft->counters_as_of),
                     Words::amount((float) $old[$name], $name),
                     Words::amount((float) $value, $name),
                 );
@@ -269,7 +269,7 @@ final readonly class BringIn
     {
         $stop = $this->reach->row($page)->stop;
 
-        return $stop === null ? 'nothing' : "{$stop->date}: {$stop->title}";
+        return $stop === null ? 'nothing' : "{$this->clock->words(Day::parse($stop->date))}: {$stop->title}";
     }
 
     /**
@@ -282,7 +282,7 @@ final readonly class BringIn
     {
         $mark = $after->aircraft->mark;
         $new = $this->firstStop($after);
-        $dates[] = new ChangeView($mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new);
+        $dates[] = new ChangeView($mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new, stop: true);
         $was = $before->items()->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
         foreach ($after->items() as $row) {
             $from = $was->pull($row->of->item->code.'/'.$row->on?->component_id);
@@ -290,8 +290,8 @@ final readonly class BringIn
                 $dates[] = new ChangeView(
                     $mark,
                     "{$row->of->item->code} {$row->title()}",
-                    $from === null ? 'not in force' : (string) $from->due->forecast,
-                    (string) $row->due->forecast,
+                    $from === null ? 'not in force' : $this->date($from->due->forecast),
+                    $this->date($row->due->forecast),
                 );
             }
         }
@@ -299,10 +299,15 @@ final readonly class BringIn
             $dates[] = new ChangeView(
                 $mark,
                 "{$gone->of->item->code} {$gone->title()}",
-                (string) $gone->due->forecast,
+                $this->date($gone->due->forecast),
                 'no longer in force',
             );
         }
+    }
+
+    private function date(?Day $day): string
+    {
+        return $day === null ? 'beyond 20 years' : $this->clock->words($day);
     }
 
     private function applyProgramme(Import $import): void
@@ -372,11 +377,9 @@ final readonly class BringIn
     {
         $changes = $compared->changes;
         $dates = $compared->dates;
-        $moves = count(array_filter($dates, static fn(ChangeView $d): bool => $d->what === 'first stop moves'));
-        $moved = count(array_filter(
-            $dates,
-            static fn(ChangeView $d): bool => ! str_starts_with($d->what, 'first stop'),
-        ));
+        $stops = array_filter($dates, static fn(ChangeView $d): bool => $d->stop);
+        $moves = count(array_filter($stops, static fn(ChangeView $d): bool => $d->before !== $d->after));
+        $moved = count($dates) - count($stops);
 
         return new ImportView(
             $import->id,
@@ -387,7 +390,7 @@ final readonly class BringIn
                 $import->kind,
                 $import->state === ImportState::Applied,
                 count($changes),
-                $import->kind === ImportKind::Revision ? count($dates) : $moved,
+                $moved,
                 $moves,
             ),
             $changes,

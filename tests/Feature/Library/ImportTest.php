@@ -6,10 +6,12 @@ namespace Tests\Feature\Library;
 
 use App\Fleet\Model\Aircraft;
 use App\Library\Model\ProgrammeItem;
+use App\Shared\Clock;
 use App\Shared\Records;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Jorvel\Core\Shared\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\WorldCase;
@@ -115,7 +117,9 @@ final class ImportTest extends WorldCase
             foreach ($view['dates'] as $line) {
                 $stop = $fleet[$line['subject']];
                 self::assertSame(
-                    $stop === null ? 'nothing' : "{$stop['date']}: {$stop['title']}",
+                    $stop === null
+                        ? 'nothing'
+                        : app(Clock::class)->words(Day::parse($stop['date'])).": {$stop['title']}",
                     $line['before'],
                     $line['subject'],
                 );

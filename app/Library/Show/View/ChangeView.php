@@ -15,5 +15,7 @@ final readonly class ChangeView
         #[OA\Property] public string $what,
         #[OA\Property] public string $before,
         #[OA\Property] public string $after,
+        /** Whether it is what stops an aircraft first, moved or not. */
+        #[OA\Property] public bool $stop = false,
     ) {}
 }
