@@ -38,7 +38,7 @@ try {
     $ines->press('Make a visit of 1')->press('Make the visit and its 1 card')->see('nobody to work it');
     $visit = basename((string) parse_url($ines->browser->getCurrentURL(), PHP_URL_PATH));
     $ines->press('Assign')->find('[data-person="T27"]');
-    $ines->click('[data-person="T27"] button')->see('Its one card is open');
+    $ines->click('[data-person="T27"] button')->see('one card is open');
     $ines->go('/visits')->find('[data-testid="sentence"]');
     $shot($ines, '06-visits');
     $ines->go('/visits/1/board')->find('[data-board-card]');
