@@ -236,7 +236,7 @@ final readonly class ProgrammeFile
     ): array {
         $faults = [];
         if (isset($seen[$row->code])) {
-            $faults[] = InputError::at('code', "\"{$row->code}\" is used twice");
+            $faults[] = InputError::usedTwice('code', $row->code);
         }
         try {
             DueKind::item(Input::of((object) [

@@ -30,13 +30,13 @@ final readonly class Adjuster
     public static function of(string $id, float $step, float $min, float $max, Turn $positive): self
     {
         if (! ($step > 0)) {
-            throw InputError::at('step', 'must be greater than 0');
+            throw InputError::notPositive('step');
         }
         if (! ($min <= 0)) {
             throw InputError::at('min', 'must be at most 0');
         }
         if (! ($max >= 0)) {
-            throw InputError::at('max', 'must be at least 0');
+            throw InputError::negative('max');
         }
 
         return new self($id, $step, $min, $max, $positive);

@@ -39,10 +39,10 @@ final readonly class Instrument
         Day $calDue,
     ): self {
         if (! ($resolution > 0)) {
-            throw InputError::at('resolution', 'must be greater than 0');
+            throw InputError::notPositive('resolution');
         }
         if (! ($uncertainty >= 0)) {
-            throw InputError::at('uncertainty', 'must be at least 0');
+            throw InputError::negative('uncertainty');
         }
         foreach ([$low, $high] as $i => $end) {
             try {

@@ -24,7 +24,7 @@ final readonly class ReadingLimit
             self::check($field, $value, $unit);
         }
         if ($min !== null && $max !== null && $min > $max) {
-            throw InputError::at('', 'has its min above its max');
+            throw InputError::reversed('');
         }
 
         return new self($unit, $min, $max);
@@ -43,7 +43,7 @@ final readonly class ReadingLimit
         self::check('nominal', $nominal, $unit);
         foreach (['plus' => $plus, 'minus' => $minus] as $field => $value) {
             if (! ($value >= 0)) {
-                throw InputError::at($field, 'must be at least 0');
+                throw InputError::negative($field);
             }
         }
 

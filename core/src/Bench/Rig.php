@@ -88,18 +88,18 @@ final class Rig
         $movable = array_flip(array_map(static fn(Adjuster $a): string => $a->id, $adjusters));
         foreach ($effects as $adjuster => $row) {
             if (! isset($movable[$adjuster])) {
-                throw InputError::at("effects.{$adjuster}", 'is not one of the adjusters');
+                throw InputError::notAmong("effects.{$adjuster}", 'adjusters');
             }
             foreach (array_keys($row) as $point) {
                 if (! isset($known[$point])) {
-                    throw InputError::at("effects.{$adjuster}.{$point}", 'is not one of the points');
+                    throw InputError::notAmong("effects.{$adjuster}.{$point}", 'points');
                 }
             }
         }
         foreach ($matches as $i => $match) {
             foreach ([$match->a, $match->b] as $k => $point) {
                 if (! isset($known[$point])) {
-                    throw InputError::at("match.{$i}.points.{$k}", "\"{$point}\" is not one of the points");
+                    throw InputError::notAmong("match.{$i}.points.{$k}", 'points', $point);
                 }
             }
         }

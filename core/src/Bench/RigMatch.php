@@ -23,7 +23,7 @@ final readonly class RigMatch
             throw InputError::at('points', 'must be two different points');
         }
         if (! ($within >= 0)) {
-            throw InputError::at('within', 'must be at least 0');
+            throw InputError::negative('within');
         }
 
         return new self($a, $b, $within);

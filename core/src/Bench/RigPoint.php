@@ -36,10 +36,10 @@ final readonly class RigPoint
         float $weight = 1.0,
     ): self {
         if ($min > $max) {
-            throw InputError::at('', 'has its min above its max');
+            throw InputError::reversed('');
         }
         if (! ($weight >= 0)) {
-            throw InputError::at('weight', 'must be at least 0');
+            throw InputError::negative('weight');
         }
 
         return new self($id, $value, $min, $max, $aim ?? ($min + $max) / 2, $weight);

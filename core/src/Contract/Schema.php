@@ -114,7 +114,7 @@ final class Schema
             'minimum' => InputError::at($path, "must be at least {$args['min']}"),
             'maximum' => InputError::at($path, "must be at most {$args['max']}"),
             'exclusiveMinimum' => InputError::at($path, "must be greater than {$args['min']}"),
-            'minLength' => InputError::at($path, 'must not be empty'),
+            'minLength' => InputError::empty($path),
             'propertyNames' => InputError::at($path, 'has an empty name'),
             'minItems', 'maxItems' => InputError::at($path, 'must have '.($args['min'] ?? $args['max']).' entries'),
             'uniqueItems' => InputError::at($path, 'has the same entry twice'),

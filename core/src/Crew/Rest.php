@@ -24,10 +24,10 @@ final readonly class Rest
     public static function of(float $between, float $most): self
     {
         if ($between < 0) {
-            throw InputError::at('between', 'must be at least 0');
+            throw InputError::negative('between');
         }
         if ($most <= 0) {
-            throw InputError::at('most', 'must be greater than 0');
+            throw InputError::notPositive('most');
         }
 
         return new self($between, $most);

@@ -38,7 +38,7 @@ final readonly class Allowance
     {
         foreach (['abs' => $abs, 'pct' => $pct, 'cap' => $cap] as $field => $value) {
             if ($value !== null && ! ($value >= 0)) {
-                throw InputError::at($field, 'must be at least 0');
+                throw InputError::negative($field);
             }
         }
         if (($abs === null) === ($pct === null)) {

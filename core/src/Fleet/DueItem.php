@@ -29,7 +29,7 @@ final readonly class DueItem
         $seen = [];
         foreach ($limits as $i => $limit) {
             if (isset($seen['#'.$limit->unit])) {
-                throw InputError::at("limits.{$i}.unit", "\"{$limit->unit}\" is used twice");
+                throw InputError::usedTwice("limits.{$i}.unit", $limit->unit);
             }
             $seen['#'.$limit->unit] = true;
             if ($last !== null && ! $limit->isCalendar && ! isset($last->counters[$limit->unit])) {

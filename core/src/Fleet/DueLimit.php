@@ -44,13 +44,13 @@ final readonly class DueLimit
         ?Allowance $early = null,
     ): self {
         if ($unit === '') {
-            throw InputError::at('unit', 'must not be empty');
+            throw InputError::empty('unit');
         }
         if (! ($interval > 0)) {
-            throw InputError::at('interval', 'must be greater than 0');
+            throw InputError::notPositive('interval');
         }
         if ($threshold !== null && ! ($threshold >= 0)) {
-            throw InputError::at('threshold', 'must be at least 0');
+            throw InputError::negative('threshold');
         }
         $tolerance ??= Allowance::none();
         $early ??= Allowance::none();

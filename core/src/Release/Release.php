@@ -41,7 +41,7 @@ final class Release
         }
         foreach ($safing as $i => $device) {
             if ($device->carriedBy !== null && ! isset($found[$device->carriedBy])) {
-                throw InputError::at("safing.{$i}.carried_by", "\"{$device->carriedBy}\" is not one of the findings");
+                throw InputError::notAmong("safing.{$i}.carried_by", 'findings', $device->carriedBy);
             }
         }
         $out = [];

@@ -170,7 +170,7 @@ final readonly class Input
         $this->each($field, function (self $one) use (&$seen): void {
             $id = $one->string('id');
             if (isset($seen['#'.$id])) {
-                throw InputError::at($one->path('id'), "\"{$id}\" is used twice");
+                throw InputError::usedTwice($one->path('id'), $id);
             }
             $seen['#'.$id] = true;
         });

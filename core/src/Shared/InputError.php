@@ -35,6 +35,49 @@ final class InputError extends \DomainException
         return new self($path, 'is not a known field');
     }
 
+    /** A number below 0 where none may be: `must be at least 0`. @pure */
+    public static function negative(string $path): self
+    {
+        return new self($path, 'must be at least 0');
+    }
+
+    /** 0 or below: `must be greater than 0`. @pure */
+    public static function notPositive(string $path): self
+    {
+        return new self($path, 'must be greater than 0');
+    }
+
+    /** A text or a list without anything in it. @pure */
+    public static function empty(string $path): self
+    {
+        return new self($path, 'must not be empty');
+    }
+
+    /**
+     * A name that nothing there bears: `"x9" is not one of the points`.
+     *
+     * @param string $of what it should be one of, in the plural
+     * @param string|null $name as it was given; null where the path says it
+     *
+     * @pure
+     */
+    public static function notAmong(string $path, string $of, ?string $name = null): self
+    {
+        return new self($path, ($name === null ? '' : "\"{$name}\" ")."is not one of the {$of}");
+    }
+
+    /** A name that two of them bear: `"fh" is used twice`. @pure */
+    public static function usedTwice(string $path, string $name): self
+    {
+        return new self($path, "\"{$name}\" is used twice");
+    }
+
+    /** A range whose ends are the wrong way round. @pure */
+    public static function reversed(string $path): self
+    {
+        return new self($path, 'has its min above its max');
+    }
+
     /** The same error, seen from one level further out. */
     public function under(string $prefix): self
     {
