@@ -64,9 +64,7 @@ final class OutlookTest extends TestCase
             ],
             'watch', 'bottle:7',
         ];
-        yield 'in its visit' => [
-            ['items' => [self::item('1', 20.0)], 'visits' => $visit(0, 6)], 'waiting', 'item:1',
-        ];
+        yield 'in its visit' => [['items' => [self::item('1', 20.0)], 'visits' => $visit(0, 6)], 'waiting', 'item:1'];
         yield 'in a visit that should be over' => [
             ['visits' => [VisitSpan::begun($day(-9), $day(-2), $day(1))]], 'waiting', null,
         ];

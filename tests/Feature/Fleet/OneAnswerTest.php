@@ -51,9 +51,7 @@ final class OneAnswerTest extends WorldCase
     private function shake(): void
     {
         foreach (self::some(ItemStatus::query()->orderBy('id')->get()->all(), 120) as $status) {
-            $status->update([
-                'date' => (string) $status->date->plusDays(-mt_rand(0, 40)),
-            ]);
+            $status->update(['date' => (string) $status->date->plusDays(-mt_rand(0, 40))]);
         }
         foreach (Deferral::where('state', 'open')->get() as $deferral) {
             $at = $deferral->discovered_at->epoch() - mt_rand(-1, 3) * 43_200;

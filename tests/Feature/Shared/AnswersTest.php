@@ -89,9 +89,7 @@ final class AnswersTest extends WorldCase
         );
         $validator = new Validator;
         $validator->resolver()?->registerRaw(
-            (object) [
-                '$id' => 'jorvel:/api', 'components' => $description->components, '$ref' => $schema->{'$ref'},
-            ],
+            (object) ['$id' => 'jorvel:/api', 'components' => $description->components, '$ref' => $schema->{'$ref'}],
             'jorvel:/api',
         );
         $error = $validator->validate(json_decode((string) $answer->getContent()), 'jorvel:/api')->error();
