@@ -45,10 +45,14 @@ final class JorvelProvider extends ServiceProvider
         Gate::guessPolicyNamesUsing(
             static fn(string $model): string => str_replace('\\Model\\', '\\Http\\', $model).'Policy',
         );
+        // Within a transaction nobody else writes records; one inside another is no end of it.
         Event::listen(
-            [TransactionCommitted::class, TransactionRolledBack::class],
-            fn() => $this->app->make(Records::class)->ended(),
+            TransactionCommitted::class,
+            fn(TransactionCommitted $e) => $e->connection->transactionLevel() > 0
+                ? null
+                : $this->app->make(Records::class)->ended(),
         );
+        Event::listen(TransactionRolledBack::class, fn() => $this->app->make(Records::class)->ended());
         Event::listen(QueryExecuted::class, fn(QueryExecuted $q) => $this->app->make(Memo::class)->heard($q->sql));
         Event::listen(TransactionRolledBack::class, fn() => $this->app->make(Memo::class)->forget());
         Event::listen(
