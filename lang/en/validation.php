@@ -65,6 +65,7 @@ return [
         'covers' => ['required' => 'Tick what you inspected.'],
         'items' => ['required' => 'Choose at least one item.'],
         'pin' => ['required' => 'Enter your PIN.'],
+        'said' => ['required' => 'Say what the next one must know.'],
         'stamp' => ['required' => 'Enter your stamp.'],
         'version' => ['required' => 'This page is of an earlier version of the program. Reload it.'],
     ],
