@@ -30,8 +30,8 @@ final class SqliteConnection extends Base
     }
 
     /**
-     * With no room left on the disk SQLite has taken everything back by itself, and PDO does not know: what it then says
-     * of a transaction that is not there would hide the reason.
+     * With no room left on the disk SQLite has taken everything back by itself, and PDO does not know: what it
+     * then says of a transaction that is not there would hide the reason.
      *
      * @param int $toLevel
      */

@@ -54,7 +54,12 @@ final class FlyingController
             : $feed->flown($request->has('fault') ? $request->string('fault')->value() : null);
 
         return new JsonResponse(
-            $bring->look($request->person(), $sectors ? ImportKind::Sectors : ImportKind::Flying, 'flying programme', $text),
+            $bring->look(
+                $request->person(),
+                $sectors ? ImportKind::Sectors : ImportKind::Flying,
+                'flying programme',
+                $text,
+            ),
         );
     }
 

@@ -39,7 +39,8 @@ final class ComponentTenure extends Model
         'from_counted' => AsDay::class,
         'to_date' => AsDay::class,
         'to_counted' => AsDay::class,
-        'own' => AsCounters::class, 'aircraft' => AsCounters::class, 'own_end' => AsCounters::class, 'aircraft_end' => AsCounters::class];
+        'own' => AsCounters::class, 'aircraft' => AsCounters::class,
+        'own_end' => AsCounters::class, 'aircraft_end' => AsCounters::class];
 
     /** @return BelongsTo<Component, $this> */
     public function component(): BelongsTo

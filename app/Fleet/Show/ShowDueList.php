@@ -104,7 +104,7 @@ final readonly class ShowDueList
         return new DueListView($sentence, $days, (string) $today, $rows);
     }
 
-    /** @return array<string, array{string, string}> title and first day of the visit that takes it, by aircraft and due row's key */
+    /** @return array<string, array{string, string}> the visit that takes it and its first day, by aircraft and row */
     private function visits(): array
     {
         $out = [];

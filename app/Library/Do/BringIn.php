@@ -282,7 +282,13 @@ final readonly class BringIn
     {
         $mark = $after->aircraft->mark;
         $new = $this->firstStop($after);
-        $dates[] = new ChangeView($mark, $old === $new ? 'first stop stays' : 'first stop moves', $old, $new, stop: true);
+        $dates[] = new ChangeView(
+            $mark,
+            $old === $new ? 'first stop stays' : 'first stop moves',
+            $old,
+            $new,
+            stop: true,
+        );
         $was = $before->items()->keyBy(static fn(DueRow $r): string => $r->of->item->code.'/'.$r->on?->component_id);
         foreach ($after->items() as $row) {
             $from = $was->pull($row->of->item->code.'/'.$row->on?->component_id);

@@ -39,7 +39,16 @@ use Jorvel\Core\Fleet\Rule;
 final class ProgrammeItem extends Model
 {
     /** What an item may say and need not, as in its file. */
-    public const OPTIONAL = ['component', 'phase', 'withdrawn', 'includes', 'harsh', 'hours', 'access', 'configuration'];
+    public const OPTIONAL = [
+        'component',
+        'phase',
+        'withdrawn',
+        'includes',
+        'harsh',
+        'hours',
+        'access',
+        'configuration',
+    ];
 
     protected $casts = [
         'limits' => 'array',
