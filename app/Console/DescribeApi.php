@@ -18,8 +18,7 @@ use ReflectionNamedType;
 
 /**
  * Writes the API's description for the front end's types. Addresses come from the routes, what is sent from the rules
- * of
- * the requests, what is answered from the views; `Api` beside each method names the operation.
+ * of the requests, what is answered from the views; `Api` beside each method names the operation.
  */
 final class DescribeApi extends Command
 {

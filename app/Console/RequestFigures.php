@@ -198,9 +198,8 @@ final class RequestFigures
     {
         $of = getrusage() ?: [];
 
-        return (
-            $of['ru_utime.tv_sec'] + $of['ru_stime.tv_sec']
-        ) * 1e3 + ($of['ru_utime.tv_usec'] + $of['ru_stime.tv_usec']) / 1e3;
+        return 1e3 * ($of['ru_utime.tv_sec'] + $of['ru_stime.tv_sec'])
+            + 1e-3 * ($of['ru_utime.tv_usec'] + $of['ru_stime.tv_usec']);
     }
 
     private function as(string $login): self

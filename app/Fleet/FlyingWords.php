@@ -16,11 +16,8 @@ final class FlyingWords
     public static function doubt(FlyingDoubt $doubt, FlyingDay $day, string $mark, callable $date): string
     {
         return match ($doubt) {
-            FlyingDoubt::Gap => "{$mark} is counted to {$date($day->known)}; ".Words::count(
-                $day->passedOver(),
-                'day',
-                'days',
-            ).' between would be passed over. Did it not fly then?',
+            FlyingDoubt::Gap => "{$mark} is counted to {$date($day->known)}; "
+                .Words::count($day->passedOver(), 'day').' between would be passed over. Did it not fly then?',
             FlyingDoubt::Again => "{$mark} has ".self::amounts($day->before)." on {$date($day->date)} already; this "
                 .'adds to it: '.self::amounts(self::whole($day)).' in all.',
             FlyingDoubt::Unfinished => "{$date($day->date)} is not over yet; is this all that it flies?",

@@ -45,24 +45,17 @@ final class LibraryWords
      */
     public static function import(ImportKind $kind, bool $applied, int $changes, int $moved, int $stops): string
     {
-        $what = Words::count(
-            $changes,
-            match ($kind) {
-                ImportKind::Flying => 'counter',
-                ImportKind::Sectors => 'sector',
-                ImportKind::Revision => 'passage',
-                default => 'item',
-            },
-        );
+        $what = Words::count($changes, match ($kind) {
+            ImportKind::Flying => 'counter',
+            ImportKind::Sectors => 'sector',
+            ImportKind::Revision => 'passage or method',
+            default => 'item',
+        }, $kind === ImportKind::Revision ? 'passages and methods' : null);
 
         return match (true) {
             $applied => "Applied: {$what} changed.",
-            $kind === ImportKind::Revision => 'Applying this changes '.Words::count(
-                $changes,
-                'passage or method',
-                'passages and methods',
-            )
-                .'; '.Words::count($moved, 'card template or open card', 'card templates and open cards')
+            $kind === ImportKind::Revision => "Applying this changes {$what}; "
+                .Words::count($moved, 'card template or open card', 'card templates and open cards')
                 .' must then be re-read before anyone starts on '.($moved === 1 ? 'it.' : 'them.'),
             $changes === 0 => 'This file changes nothing: everything in it is already so.',
             default => "Applying this changes {$what}, moves ".Words::count($moved, 'date').' and '

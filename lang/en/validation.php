@@ -93,6 +93,7 @@ return [
         'expected' => 'day it is expected',
         'expires' => 'last day of its shelf life',
         'extent' => 'extent: what is wrong and how far it goes',
+        'find' => 'words to search for',
         'flown' => 'flying',
         'flown.*' => 'flying',
         'good' => 'result of the check',

@@ -85,6 +85,12 @@ abstract class WorldCase extends TestCase
         return 'visits/'.Visit::where('title', $title)->valueOrFail('id').$more;
     }
 
+    /** The address of the block check, or of something of it. */
+    protected function block(string $more = ''): string
+    {
+        return $this->visitCalled('Block check', $more);
+    }
+
     /**
      * The controller puts somebody on a card.
      *

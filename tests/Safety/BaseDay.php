@@ -73,12 +73,8 @@ final class BaseDay
         DB::update('update qualifications set valid_until = null');
         foreach ([...self::WORKERS, 'runa', 'tor'] as $login) {
             foreach ([
-                ['authority', 'perform'],
-                ['rating', 'OLN'],
-                ['rating', 'SKV'],
-                ['rating', 'TRK'],
-                ['skill', 'airframe'],
-                ['skill', 'engine'],
+                ['authority', 'perform'], ['rating', 'OLN'], ['rating', 'SKV'], ['rating', 'TRK'],
+                ['skill', 'airframe'], ['skill', 'engine'],
             ] as [$kind, $value]) {
                 DB::insert('insert or ignore into qualifications (person_id, kind, value) values (?, ?, ?)', [
                     $this->people[$login], $kind, $value,
@@ -506,8 +502,7 @@ final class BaseDay
                             .'b.quantity > 0 order by b.expires is not null, b.id limit 1',
                         [$step->spec['part']],
                     ),
-                    'seat' => 'yes',
-                    'lubricated' => 'yes',
+                    'seat' => 'yes', 'lubricated' => 'yes',
                 ]],
             ],
             'rollcall' => mt_rand(0, 3) > 0 ? [

@@ -153,9 +153,8 @@ final readonly class RigSheet implements StepKind
         return [
             fn() => $this->readings->commit($by, $step, ...array_values($taken)),
             // What was found is history; what was left must be good.
-            static fn() => Reading::where(
-                ['step_id' => $step->id, 'kind' => ReadingKind::AsFound],
-            )->update(['stands' => false]),
+            static fn() => Reading::where(['step_id' => $step->id, 'kind' => ReadingKind::AsFound])
+                ->update(['stands' => false]),
         ];
     }
 

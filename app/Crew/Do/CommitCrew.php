@@ -15,7 +15,7 @@ use App\Shared\Refused;
 use Closure;
 use Jorvel\Core\Shared\Day;
 
-/** Keeps the crew of a shift: every place is judged once more, and those on a card are assigned to it. */
+/** Saves the crew of a shift: every place is judged once more, and those on a card are assigned to it. */
 final readonly class CommitCrew
 {
     public function __construct(private ShowShift $read, private Records $records, private CommitUnmoved $commit) {}
@@ -23,7 +23,7 @@ final readonly class CommitCrew
     /**
      * @param array<array-key, int> $places person by slot
      *
-     * @throws Refused with every place that cannot stand, or when somebody else kept another crew meanwhile
+     * @throws Refused with every place that cannot stand, or when somebody else saved another crew meanwhile
      */
     public function __invoke(Person $by, string $base, Day $day, string $shift, int $version, array $places): void
     {

@@ -7,7 +7,7 @@ namespace App\Crew\Http;
 use App\Crew\Model\Person;
 use App\Shared\Http\RoomRequest;
 
-/** Something held that is entered, renewed or withdrawn, or taken back before a second person confirmed it. */
+/** A qualification that is entered, renewed or withdrawn, or taken back before a second person confirmed it. */
 final class QualificationRequest extends RoomRequest
 {
     public const SAYS = [

@@ -130,7 +130,7 @@ final readonly class Lapses
     }
 
     /**
-     * The cards that ask for something held, whether it lapses or not.
+     * The cards that ask for a qualification, whether it lapses or not.
      *
      * @param Person $p with `qualifications`
      * @param Collection<int, Assignment> $on

@@ -63,14 +63,12 @@ final readonly class ShowCrew
         );
         $hitting = array_filter($lapses, static fn(LapseView $l): bool => $l->hits !== []);
         $first = $lapses[0] ?? null;
+        $all = count($lapses) > 1
+            ? ' '.Words::count(count($lapses), 'qualification').' in all within '.config('jorvel.lapse_days').' days.'
+            : '';
         $sentence = match (true) {
             $first === null => 'Nothing lapses within '.config('jorvel.lapse_days').' days.',
-            $hitting !== [] => "{$first->name} {$first->said}: ".Lapses::told($first->hits).'.'.(
-                count($lapses) > 1 ? ' '.Words::count(
-                    count($lapses),
-                    'qualification',
-                ).' in all within '.config('jorvel.lapse_days').' days.' : ''
-            ),
+            $hitting !== [] => "{$first->name} {$first->said}: ".Lapses::told($first->hits).".{$all}",
             default => Words::count(
                 count($lapses),
                 'qualification has lapsed or lapses',

@@ -84,28 +84,27 @@ final readonly class ShowMoment
                     ->filter(fn(WaitingAuthority $w): bool => $w->notSecond($me, $this->clock->today()) === null)
                     ->count()
                 : 0,
-            'floor' => $mine + (
-                $inspects ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count() : 0
-            ),
+            'floor' => $mine + ($inspects
+                ? $this->openCards()->where('cards.state', CardProgress::Signed->value)->count()
+                : 0),
             'deferrals' => $plans ? DB::table('findings')->where('state', 'open')->whereNotExists(
                 static fn(Builder $q) => $q->from('cards')->whereColumn('cards.finding_id', 'findings.id'),
             )->count() : 0,
-            'release' => $me->role === Role::Certifier ? DB::table('visits')->where(
-                'state',
-                '!=',
-                self::RELEASED,
-            )->whereExists(
-                static fn(Builder $q) => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id'),
-            )
-                ->whereNotExists(static fn(Builder $q) => $q->from('cards')->whereColumn(
-                    'cards.visit_id',
-                    'visits.id',
-                )->where(
-                    'cards.state',
-                    '!=',
-                    CardProgress::Closed->value,
-                ))->count() : 0,
+            'release' => $me->role === Role::Certifier ? self::worked() : 0,
         ];
+    }
+
+    /** Visits whose every card is closed, and that are not released. */
+    private static function worked(): int
+    {
+        $cards = static fn(Builder $q): Builder => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id');
+
+        return DB::table('visits')->where('state', '!=', self::RELEASED)
+            ->whereExists($cards)
+            ->whereNotExists(
+                static fn(Builder $q) => $cards($q)->where('cards.state', '!=', CardProgress::Closed->value),
+            )
+            ->count();
     }
 
     private function openCards(): Builder

@@ -111,12 +111,11 @@ final readonly class MoveComponent
      */
     private function requirePlace(Component $component, Aircraft $to, string $position): void
     {
-        $places = ComponentTenure::whereRelation(
-            'component',
-            'kind',
-            $component->kind,
-        )->whereRelation('craft', 'type_id', $to->type_id)
-            ->distinct()->orderBy('position')->pluck('position');
+        $places = ComponentTenure::whereRelation('component', 'kind', $component->kind)
+            ->whereRelation('craft', 'type_id', $to->type_id)
+            ->distinct()
+            ->orderBy('position')
+            ->pluck('position');
         if ($places->isEmpty()) {
             throw Refused::because(
                 "{$component->name()} does not go onto {$to->mark}: no {$to->type->code} "

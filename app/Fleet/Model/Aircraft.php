@@ -86,11 +86,10 @@ final class Aircraft extends Model
     {
         $emptied = $this->hasMany(ComponentTenure::class);
         $emptied->whereNotNull('to_date')
-            ->whereNotExists(static fn($q) => $q->from('tenures', 'later')->whereColumn(
-                'later.aircraft_id',
-                'tenures.aircraft_id',
-            )
-            ->whereColumn('later.position', 'tenures.position')->whereColumn('later.id', '>', 'tenures.id'));
+            ->whereNotExists(static fn($q) => $q->from('tenures', 'later')
+                ->whereColumn('later.aircraft_id', 'tenures.aircraft_id')
+                ->whereColumn('later.position', 'tenures.position')
+                ->whereColumn('later.id', '>', 'tenures.id'));
 
         return $emptied->orderBy('position');
     }

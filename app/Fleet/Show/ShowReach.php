@@ -114,9 +114,8 @@ final readonly class ShowReach
             return "{$mark} must not fly: its {$stop->title} is {$stop->detail}.";
         }
         if ($stop->kind === 'deferral' && $stop->days >= 0) {
-            $then = $stop->days === 0 ? 'today' : Words::fromNow($stop->days);
-
-            return "{$mark} can fly until {$when}: its deferral of {$stop->title} runs out {$then}.";
+            return "{$mark} can fly until {$when}: its deferral of {$stop->title} runs out "
+                .Words::fromNow($stop->days).'.';
         }
         $left = $stop->kind === 'usage' ? "{$stop->detail} {$since}" : Words::fromNow($stop->days);
 

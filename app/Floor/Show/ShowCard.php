@@ -389,10 +389,7 @@ final readonly class ShowCard
             (object) $this->result($step),
             $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
             $step->done_at === null ? null : $this->clock->local($step->done_at),
-            array_values($card->readings->where(
-                'step_id',
-                $step->id,
-            )->map(fn(Reading $r): ReadingView => new ReadingView(
+            array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
                 $r->point,
                 $r->kind->value,
                 $r->run,

@@ -75,10 +75,7 @@ final readonly class ShowFinding
                 'card' => $open
                     && $finding->fixCard === null
                     && $finding->card->visit->state !== Visit::RELEASED
-                    && $me->can(
-                        'plan',
-                        Visit::class,
-                    ),
+                    && $me->can('plan', Visit::class),
                 'defer' => $open && $listed->isNotEmpty(),
                 'photo' => $me->can('raise', $finding->card),
                 'mark' => $finding->state !== Finding::FIXED && $outline !== null && $me->can('raise', $finding->card),

@@ -72,10 +72,11 @@ final readonly class SystemHistory
     {
         $flights = [];
         $from = (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days'));
-        foreach (FlyingEntry::where(
-            'aircraft_id',
-            $aircraft->id,
-        )->where('current', true)->where('date', '>=', $from)->orderByDesc('date')->get(['date', 'flown']) as $entry) {
+        $entries = FlyingEntry::where(['aircraft_id' => $aircraft->id, 'current' => true])
+            ->where('date', '>=', $from)
+            ->orderByDesc('date')
+            ->get(['date', 'flown']);
+        foreach ($entries as $entry) {
             $day = $entry->date->number;
             $flights[$day] = ($flights[$day] ?? 0) + (int) ($entry->flown['ldg'] ?? 0);
         }
@@ -174,14 +175,11 @@ final readonly class SystemHistory
      */
     private function items(Aircraft $aircraft, string $system, string $since, array $flights): array
     {
-        return array_values(ItemDoing::with('item')->where('aircraft_id', $aircraft->id)->whereNull('visit_id')->where(
-            'date',
-            '>=',
-            $since,
-        )->whereHas(
-            'item',
-            static fn(Builder $q) => $q->where('chapter', 'like', "{$system}%"),
-        )->get()
+        return array_values(ItemDoing::with('item')->where('aircraft_id', $aircraft->id)
+            ->whereNull('visit_id')
+            ->where('date', '>=', $since)
+            ->whereHas('item', static fn(Builder $q) => $q->where('chapter', 'like', "{$system}%"))
+            ->get()
             ->map(static fn(ItemDoing $d): PastEvent => new PastEvent(
                 'item',
                 $day = $d->date,

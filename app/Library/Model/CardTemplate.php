@@ -74,7 +74,7 @@ final class CardTemplate extends Model
     }
 
     /**
-     * The revision that it has to be written from: its manual's, unless it is held at its own and that was looked at
+     * The revision that it has to be written from: its manual's, unless it stays at its own and that was looked at
      * since. Load `manual` first.
      */
     public function revisionInForce(): int

@@ -124,7 +124,7 @@ final class ProgrammeItem extends Model
         $joint = $this->rule === 'last' ? ' and ' : ' or ';
 
         return implode($joint, array_map(static function (array $l) use ($whole): string {
-            $words = "{$l['interval']} ".($l['interval'] === 1 ? rtrim($l['unit'], 's') : $l['unit']);
+            $words = "{$l['interval']} ".((float) $l['interval'] === 1.0 ? rtrim($l['unit'], 's') : $l['unit']);
             $slack = self::allowanceWords($l['tolerance'] ?? []);
             if (! $whole) {
                 return $slack === '' ? $words : "{$words} +{$slack}";

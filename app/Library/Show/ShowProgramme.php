@@ -64,11 +64,11 @@ final readonly class ShowProgramme
             $rows,
             array_values(CardTemplate::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
             array_values(Component::distinct()->orderBy('kind')->pluck('kind')->all()),
-            array_values(Base::all()->flatMap(
-                static fn(Base $b): array => $b->conditions,
-            )->merge($rows === [] ? [] : $type->programme->flatMap(
-                static fn(ProgrammeItem $i): array => array_keys($i->harsh ?? []),
-            ))->unique()->sort()->all()),
+            array_values(Base::all()->flatMap(static fn(Base $b): array => $b->conditions)
+                ->merge($type->programme->flatMap(static fn(ProgrammeItem $i): array => array_keys($i->harsh ?? [])))
+                ->unique()
+                ->sort()
+                ->all()),
         );
     }
 }

@@ -163,12 +163,11 @@ final readonly class ShowRevisions
     {
         $by = $templates->keyBy('id');
 
-        return array_values(Card::with(
-            ['aircraft', 'steps', 'visit'],
-        )->whereIn('template_id', $templates->modelKeys())->whereHas(
-            'visit',
-            static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED),
-        )->orderBy('id')->get()
+        return array_values(Card::with(['aircraft', 'steps', 'visit'])
+            ->whereIn('template_id', $templates->modelKeys())
+            ->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))
+            ->orderBy('id')
+            ->get()
             ->filter(static fn(Card $c): bool => $c->revision !== $by[$c->template_id]->revisionInForce())
             ->map(static fn(Card $c): MarkedCard => new MarkedCard(
                 $c->id,

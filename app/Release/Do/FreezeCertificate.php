@@ -130,9 +130,9 @@ final readonly class FreezeCertificate
     private function due(DueRow $row): array
     {
         $limits = array_map(
-            fn(LimitDue $l): string => $l->next instanceof Day ? 'by '
-                .$this->clock->words($l->next) : 'at '
-                .Words::amount($l->next, $l->unit),
+            fn(LimitDue $l): string => $l->next instanceof Day
+                ? "by {$this->clock->words($l->next)}"
+                : 'at '.Words::amount($l->next, $l->unit),
             $row->due->limits,
         );
         $day = $row->due->forecast;

@@ -14,10 +14,10 @@ final class PartRequest extends CommitPartsRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        $new = ['number' => 'required|string|regex:/^[A-Z0-9][A-Z0-9-]{2,30}$/'];
+
         return [
-            ...(
-                $this->route('number') === null ? ['number' => 'required|string|regex:/^[A-Z0-9][A-Z0-9-]{2,30}$/'] : []
-            ),
+            ...$this->route('number') === null ? $new : [],
             'title' => 'required|string|max:80',
             'place' => 'required|string|max:80',
             'one_time' => 'required|boolean',

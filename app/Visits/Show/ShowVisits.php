@@ -112,6 +112,7 @@ final readonly class ShowVisits
             (string) $visit->end,
             $visit->state->value,
             $sentence,
+            "{$visit->title}: ".lcfirst($sentence),
             (float) $visit->cards->sum('hours'),
             $closed,
             $total,

@@ -47,14 +47,9 @@ final class Assign
             }
             $why = [];
             foreach ($people as $n => $person) {
+                $tookPart = in_array($person->id, $barred[$slot->id] ?? [], true);
                 $why[$person->id] = $slot->unfit($person->holds)
-                    ?? (
-                        in_array(
-                            $person->id,
-                            $barred[$slot->id] ?? [],
-                            true,
-                        ) ? 'not_independent' : $search->unfree($s, $n)
-                    );
+                    ?? ($tookPart ? 'not_independent' : $search->unfree($s, $n));
             }
             $open[] = ['slot' => $slot->id, 'why' => $why];
         }

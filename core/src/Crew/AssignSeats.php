@@ -125,11 +125,9 @@ final class AssignSeats
 
         return array_values(array_filter(
             $this->of($p),
-            fn(int $t): bool => $clash ? in_array(
-                $t,
-                $this->on->apart[$s],
-                true,
-            ) : $this->on->date[$t] === $this->on->date[$s],
+            fn(int $t): bool => $clash
+                ? in_array($t, $this->on->apart[$s], true)
+                : $this->on->date[$t] === $this->on->date[$s],
         ));
     }
 }

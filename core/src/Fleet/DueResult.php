@@ -38,14 +38,14 @@ final readonly class DueResult
         }
         $sign = $rule === Rule::First ? 1 : -1;
         $driver = $limits[0];
+        $first = $driver->forecast->number ?? PHP_INT_MAX;
         $latest = $limits[0]->latest->number ?? PHP_INT_MAX;
         $status = $limits[0]->status;
         for ($i = 1, $n = count($limits); $i < $n; $i++) {
             $limit = $limits[$i];
-            if ($sign * (
-                ($limit->forecast->number ?? PHP_INT_MAX) <=> ($driver->forecast->number ?? PHP_INT_MAX)
-            ) < 0) {
-                $driver = $limit;
+            $number = $limit->forecast->number ?? PHP_INT_MAX;
+            if ($sign * ($number <=> $first) < 0) {
+                [$driver, $first] = [$limit, $number];
             }
             $number = $limit->latest->number ?? PHP_INT_MAX;
             if ($sign * ($number <=> $latest) < 0) {

@@ -100,9 +100,8 @@ final class Stagger
     private function places(): array
     {
         $order = array_keys($this->aircraft);
-        usort($order, fn(int $a, int $b): int => (
-            $this->aircraft[$b]->phaseLast ?? -1
-        ) <=> ($this->aircraft[$a]->phaseLast ?? -1)
+        $last = fn(int $a): int => $this->aircraft[$a]->phaseLast ?? -1;
+        usort($order, fn(int $a, int $b): int => $last($b) <=> $last($a)
             ?: $this->aircraft[$b]->left <=> $this->aircraft[$a]->left
             ?: $a <=> $b);
 

@@ -135,7 +135,8 @@ final class VisitNowTest extends TestCase
             ], CardProgress::Closed),
             self::card('2', null, null, ['hours' => 10.0, 'left' => 5.0, 'begun' => '05T08:00'], CardProgress::InWork),
             self::card('3', null, null, [
-                'hours' => 20.0, 'spent' => 20.0, 'stage' => VisitStage::Close, 'begun' => '04T08:00', 'closed' => '05T10:00',
+                'hours' => 20.0, 'spent' => 20.0, 'stage' => VisitStage::Close, 'begun' => '04T08:00',
+                'closed' => '05T10:00',
             ], CardProgress::Closed),
             self::card('4', null, null, ['hours' => 6.0, 'stage' => VisitStage::Fix, 'findingId' => 'a']),
         ], [

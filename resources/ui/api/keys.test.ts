@@ -15,7 +15,6 @@ describe('what a change touches is read anew, and nothing else', () => {
     const everything = ['moment', 'fleet', 'visits/3', 'cards/7', 'stores/part/JV-1', 'crew/2'];
 
     it.each<[Affects | undefined, string[]]>([
-        ['nothing', []],
         [undefined, everything],
         [touches.parts, ['moment', 'visits/3', 'cards/7', 'stores/part/JV-1']],
         [touches.people, ['moment', 'visits/3', 'cards/7', 'crew/2']],

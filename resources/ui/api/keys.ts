@@ -44,12 +44,13 @@ export const keys = {
     release: (id: number) => ['release', id],
 } as const;
 
-/** What a change touches: whole rooms of what was read, everything but who is signed in, or, of a preview, nothing. */
-export type Affects = readonly (readonly unknown[])[] | 'everything' | 'nothing';
+/** What a change touches: whole rooms of what was read, or everything but who is signed in. */
+export type Affects = readonly (readonly unknown[])[] | 'everything';
 
 /** Changes that reach no further than these rooms; whatever moves dates, work or the aircraft touches everything. */
 export const touches = {
     parts: [keys.stores, keys.cards, keys.visits],
+    tools: [keys.stores, keys.cards, keys.visits],
     loans: [keys.stores, keys.cards, keys.registers, ['release']],
     people: [keys.crew, keys.visits, keys.floor, keys.cards, ['candidates']],
     gauges: [keys.fleet, keys.bottles, ['due'], keys.visits, keys.deferrals, ['release']],
@@ -61,9 +62,6 @@ export const touches = {
 
 /** Reads anew what a change touched, where it is on the screen; the rest when it is next shown. */
 export function readAnew(client: QueryClient, affects: Affects = 'everything', but?: readonly unknown[]): void {
-    if (affects === 'nothing') {
-        return;
-    }
     if (affects !== 'everything') {
         for (const queryKey of [...affects, keys.moment]) {
             void client.invalidateQueries({ queryKey });

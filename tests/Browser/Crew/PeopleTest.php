@@ -37,9 +37,7 @@ final class PeopleTest extends BrowserCase
             ->press('Enter Petra Lund')->see('holds no authority');
         $id = self::number("select id from people where stamp = 'T90'");
         foreach ([
-            ['skill', 'airframe', ''],
-            ['rating', 'OLN', ''],
-            ['authority', 'perform', '2026-05-20'],
+            ['skill', 'airframe', ''], ['rating', 'OLN', ''], ['authority', 'perform', '2026-05-20'],
         ] as [$kind, $value, $until]) {
             $ines->press('Add a qualification')->find('select[name="kind"]');
             $this->pick($ines, 'kind', $kind);

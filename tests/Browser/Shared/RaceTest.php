@@ -261,9 +261,7 @@ final class RaceTest extends BrowserCase
         $handle = curl_init(self::$stage->url.$path);
         self::assertNotFalse($handle);
         curl_setopt_array($handle, [
-            CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_COOKIEFILE => $jar,
-            CURLOPT_COOKIEJAR => $jar,
+            CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar,
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json', 'Content-Type: application/json', 'Referer: '.self::$stage->url.'/',
                 'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''), "Idempotency-Key: {$key}",

@@ -298,10 +298,7 @@ final class ThreadTest extends BrowserCase
     {
         if (! $t instanceof SkippedTest) {
             foreach ([
-                'ines' => self::$ines,
-                'oda' => self::$oda,
-                'runa' => self::$runa,
-                'tor' => self::$tor,
+                'ines' => self::$ines, 'oda' => self::$oda, 'runa' => self::$runa, 'tor' => self::$tor,
             ] as $name => $visitor) {
                 $visitor->shot(sys_get_temp_dir()."/jorvel-failed-{$name}.png");
             }

@@ -27,12 +27,10 @@ final class ReadingTest extends WorldCase
         $refused = [
             [['entry' => '48', 'tool' => ''], 'Choose the pressure gauge'],
             [['entry' => '48', 'tool' => 'TW-108'], 'is a torque wrench'], [
-                ['entry' => '48', 'tool' => 'PG-27'],
-                'is away for calibration',
+                ['entry' => '48', 'tool' => 'PG-27'], 'is away for calibration',
             ],
             [
-                ['entry' => '48 psi', 'tool' => 'PG-21'],
-                'not in "psi"',
+                ['entry' => '48 psi', 'tool' => 'PG-21'], 'not in "psi"',
             ], [['entry' => '', 'tool' => 'PG-21'], 'enter a reading'], [['entry' => '120', 'tool' => 'PG-21'], 'lies outside it'],
         ];
         foreach ($refused as [$given, $why]) {

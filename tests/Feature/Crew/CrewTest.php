@@ -225,8 +225,7 @@ final class CrewTest extends WorldCase
             'Ivo Sand' => 'has no authority to inspect independently',
             'Karl Vinje' => 'has no authority to inspect independently',
             'Lena Torv' => 'has no authority to inspect independently',
-            'Odin Resk' => 'has no authority to inspect independently',
-            'Wenna Skye' => 'is off sick',
+            'Odin Resk' => 'has no authority to inspect independently', 'Wenna Skye' => 'is off sick',
         ], $why);
         self::assertStringContainsString(
             '2 places stay open, first the independent inspection of 002-01',

@@ -46,72 +46,44 @@ final class LapsesTest extends WorldCase
             ['loses the airframe skill in 14 days' => 1],
         ];
         yield 'a skill says nothing of an inspection' => [
-            [...$all, 'skill:airframe' => '2026-05-06'],
-            'duplicate',
-            null,
-            null,
+            [...$all, 'skill:airframe' => '2026-05-06'], 'duplicate', null, null,
             ['loses the airframe skill tomorrow' => 0],
         ];
         yield 'a rating does' => [
             [...$all, 'rating:OLN' => '2026-05-06'], 'duplicate', null, null, ['loses the OLN rating tomorrow' => 1],
         ];
         yield 'the authority of the other role does not' => [
-            [...$all, 'authority:perform' => '2026-05-06'],
-            'duplicate',
-            null,
-            null,
+            [...$all, 'authority:perform' => '2026-05-06'], 'duplicate', null, null,
             ['loses the authority to work cards tomorrow' => 0],
         ];
         yield 'its own does' => [
-            [...$all, 'authority:duplicate' => '2026-05-06'],
-            'duplicate',
-            null,
-            null,
+            [...$all, 'authority:duplicate' => '2026-05-06'], 'duplicate', null, null,
             ['loses the authority to inspect independently tomorrow' => 1],
         ];
         yield 'lapsed already' => [
-            [...$all, 'authority:perform' => '2026-05-04'],
-            'perform',
-            null,
-            null,
+            [...$all, 'authority:perform' => '2026-05-04'], 'perform', null, null,
             ['no longer holds the authority to work cards' => 1],
         ];
         yield 'sixty days and no more' => [
-            [...$all, 'skill:airframe' => '2026-07-04', 'rating:OLN' => '2026-07-05'],
-            'perform',
-            null,
-            null,
+            [...$all, 'skill:airframe' => '2026-07-04', 'rating:OLN' => '2026-07-05'], 'perform', null, null,
             ['loses the airframe skill in 60 days' => 0],
         ];
         yield 'never held' => [
             array_diff_key($all, ['rating:OLN' => 0]), 'perform', null, null, ['has no OLN rating' => 1],
         ];
         yield 'a trainee is asked for nothing' => [
-            ['skill:airframe' => '2026-05-06'],
-            'trainee',
-            null,
-            null,
-            ['loses the airframe skill tomorrow' => 0],
+            ['skill:airframe' => '2026-05-06'], 'trainee', null, null, ['loses the airframe skill tomorrow' => 0],
         ];
         yield 'another skill of the card is enough' => [
-            [...$all, 'skill:airframe' => '2026-05-06', 'skill:engine' => null],
-            'perform',
-            ['airframe' => 1, 'engine' => 1],
-            null,
-            ['loses the airframe skill tomorrow' => 0],
+            [...$all, 'skill:airframe' => '2026-05-06', 'skill:engine' => null], 'perform',
+            ['airframe' => 1, 'engine' => 1], null, ['loses the airframe skill tomorrow' => 0],
         ];
         yield 'the only one of several' => [
-            [...array_diff_key($all, ['skill:airframe' => 0]), 'skill:engine' => '2026-05-06'],
-            'perform',
-            ['airframe' => 1, 'engine' => 1],
-            null,
-            ['loses the engine skill tomorrow' => 1],
+            [...array_diff_key($all, ['skill:airframe' => 0]), 'skill:engine' => '2026-05-06'], 'perform',
+            ['airframe' => 1, 'engine' => 1], null, ['loses the engine skill tomorrow' => 1],
         ];
         yield 'none of several' => [
-            array_diff_key($all, ['skill:airframe' => 0]),
-            'perform',
-            ['airframe' => 1, 'engine' => 1],
-            null,
+            array_diff_key($all, ['skill:airframe' => 0]), 'perform', ['airframe' => 1, 'engine' => 1], null,
             ['has no airframe skill' => 1],
         ];
         yield 'leaves the day before' => [$all, 'perform', null, '2026-05-19', ['leaves in 14 days' => 1]];

@@ -57,9 +57,7 @@ final class PeopleTest extends WorldCase
             [$room['login'], $room['weekdays'], $room['ownPin'], $room['sentence']],
         );
         foreach ([
-            ['skill', 'airframe', null],
-            ['rating', 'OLN', '2027-03-31'],
-            ['authority', 'perform', '2026-12-31'],
+            ['skill', 'airframe', null], ['rating', 'OLN', '2027-03-31'], ['authority', 'perform', '2026-12-31'],
         ] as [$kind, $value, $until]) {
             $room = $this->as('ines', 'POST', "people/{$id}/qualifications", [
                 'version' => $room['version'], 'do' => 'grant', 'kind' => $kind, 'value' => $value, 'until' => $until,

@@ -20,16 +20,8 @@ final class SecondPersonTest extends WorldCase
     private const GIVEN = ['password' => 'blue-lanterns-7', 'pin' => '7305'];
 
     private const NEW = [
-        'login' => 'petra',
-        'name' => 'Petra Lund',
-        'stamp' => 'T90',
-        'role' => 'controller',
-        'base' => 'Skarnholm',
-        'shift' => 'early',
-        'weekdays' => [1, 2, 5],
-        'trainee' => false,
-        'supervisor' => null,
-        'leaves' => null,
+        'login' => 'petra', 'name' => 'Petra Lund', 'stamp' => 'T90', 'role' => 'controller', 'base' => 'Skarnholm',
+        'shift' => 'early', 'weekdays' => [1, 2, 5], 'trainee' => false, 'supervisor' => null, 'leaves' => null,
         ...self::GIVEN,
     ];
 
@@ -118,9 +110,9 @@ final class SecondPersonTest extends WorldCase
     {
         $oda = $this->person('oda');
         $enter = fn(string $value, string $until): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/qualifications", [
-            'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
-            'until' => $until, 'paper' => 'PD 12',
-        ]);
+                'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
+                'until' => $until, 'paper' => 'PD 12',
+            ]);
         $confirm = fn(string $who, string $stamp, string $pin, string $value = 'duplicate'): TestResponse
             => $this->as(
                 $who,

@@ -44,11 +44,8 @@ final class SignatureTest extends WorldCase
         $send = fn(string $stamp, string $pin)
             => $this->as($login, 'POST', $path, $body() + ['stamp' => $stamp, 'pin' => $pin]);
         foreach ([
-            'another stamp' => ['T99', $pin],
-            'another\'s stamp' => [$stamp === 'T31' ? 'T19' : 'T31', $pin],
-            'another PIN' => [$stamp, '9999'],
-            'no PIN at all' => [$stamp, ''],
-            'no stamp at all' => ['', $pin],
+            'another stamp' => ['T99', $pin], 'another\'s stamp' => [$stamp === 'T31' ? 'T19' : 'T31', $pin],
+            'another PIN' => [$stamp, '9999'], 'no PIN at all' => [$stamp, ''], 'no stamp at all' => ['', $pin],
         ] as $what => [$s, $p]) {
             $message = (string) $send($s, $p)->assertStatus(422)->json('message');
             self::assertMatchesRegularExpression('/wrong|Enter your (PIN|stamp)/', $message, $what);
@@ -75,11 +72,9 @@ final class SignatureTest extends WorldCase
             DB::table('tool_loans')->where('card_id', $card->id)
                 ->update(['in_at' => '2026-05-05T12:00:00Z', 'in_by' => 2]);
             $card->update([
-                'independent_inspection' => true,
-                'covers' => ['leak'],
+                'independent_inspection' => true, 'covers' => ['leak'],
                 ...$door === 'inspect' ? [
-                    'state' => Card::SIGNED,
-                    'signed_by' => $this->person('oda')->id,
+                    'state' => Card::SIGNED, 'signed_by' => $this->person('oda')->id,
                     'signed_at' => '2026-05-05T12:00:00Z',
                 ] : [],
             ]);
@@ -100,8 +95,7 @@ final class SignatureTest extends WorldCase
             'move' => $this->move(),
             'release' => $this->release(),
             default => [
-                "people/{$this->fresh()}/code",
-                static fn(): array => [],
+                "people/{$this->fresh()}/code", static fn(): array => [],
                 static fn(): bool => DB::table('people')->whereNotNull('pin_code')->exists(),
             ],
         };
@@ -118,8 +112,7 @@ final class SignatureTest extends WorldCase
         ]);
 
         return [
-            "findings/{$finding->id}/defer",
-            static fn(): array => ['item' => 1, 'safed' => true],
+            "findings/{$finding->id}/defer", static fn(): array => ['item' => 1, 'safed' => true],
             static fn(): bool => $finding->refresh()->state->value === 'deferred',
         ];
     }

@@ -44,8 +44,7 @@ final class FleetTest extends WorldCase
             => ['QA-VFC', "update tenures set to_date = '2026-05-05' where aircraft_id = {$vfc}", true];
         yield 'a bottle\'s data' => [
             'QA-VFE',
-            "update components set gauge = '{\"unit\":\"bar\",\"minimum\":120}' where kind = 'oxygen bottle'",
-            true,
+            "update components set gauge = '{\"unit\":\"bar\",\"minimum\":120}' where kind = 'oxygen bottle'", true,
         ];
         yield 'a gauge reading' => ['QA-VFE', 'update pressure_readings set pressure = pressure - 1', true];
         yield 'a sector' => ['QC-TAA', 'delete from sectors', true];
@@ -62,8 +61,7 @@ final class FleetTest extends WorldCase
         yield 'a listed item renamed' => ['Q-405', "update listed_items set title = 'Another name'", true];
         yield 'a programme changed' => [
             'QA-VFC',
-            "update programme_items set limits = '[{\"unit\":\"fh\",\"interval\":700}]' where code = '61-21'",
-            true,
+            "update programme_items set limits = '[{\"unit\":\"fh\",\"interval\":700}]' where code = '61-21'", true,
         ];
         yield 'a harsher base' => [
             'QA-VFF', "update bases set conditions = '[\"salt\",\"gravel\"]' where name = 'Port Ellery'", true,

@@ -31,9 +31,7 @@ final class FlyingTest extends WorldCase
             '2026-05-04', ['fh_total' => '10500', 'ldg' => '1'], 'fh_total', 'runs backwards: 10500 after 10500.6',
         ];
         yield 'an impossible jump' => [
-            '2026-05-04',
-            ['fh_total' => '10600', 'ldg' => '1'],
-            'fh_total',
+            '2026-05-04', ['fh_total' => '10600', 'ldg' => '1'], 'fh_total',
             'jumps from 10500.6 to 10600: 99.4 hours do not fit into one day',
         ];
         yield 'two days hold no more'
@@ -80,24 +78,18 @@ final class FlyingTest extends WorldCase
     public static function asked(): iterable
     {
         yield 'a day passed over' => [
-            'QA-VFC',
-            '2026-05-05',
-            ['fh' => '3', 'ldg' => '2'],
+            'QA-VFC', '2026-05-05', ['fh' => '3', 'ldg' => '2'],
             ['1 day between would be passed over', 'Tue 5 May is not over yet'],
         ];
         yield 'far more than planned' => [
-            'QA-VFC',
-            '2026-05-04',
-            ['fh' => '15.5', 'ldg' => '4'],
+            'QA-VFC', '2026-05-04', ['fh' => '15.5', 'ldg' => '4'],
             ['15.5 flight hours, 4 landings on Mon 4 May, where 7 flight hours'],
         ];
         yield 'a further page' => [
             'QA-VFC', '2026-05-03', ['fh' => '0.5', 'ldg' => '1'], ['on Sun 3 May already; this adds to it'],
         ];
         yield 'in its visit, with pins in' => [
-            'QA-VFA',
-            '2026-05-05',
-            ['fh' => '2', 'ldg' => '1'],
+            'QA-VFA', '2026-05-05', ['fh' => '2', 'ldg' => '1'],
             ['Tue 5 May is not over yet', 'QA-VFA stands in a visit from', 'safing devices are on it since'],
         ];
     }
@@ -311,8 +303,7 @@ final class FlyingTest extends WorldCase
     {
         $take = fn(array $body) => $this->as('ines', 'POST', 'flying-programme', $body);
         foreach ([
-            'backwards' => 'runs backwards',
-            'jump' => 'do not fit into one day',
+            'backwards' => 'runs backwards', 'jump' => 'do not fit into one day',
             'unknown' => 'there is no aircraft "QZ-000"',
         ] as $fault => $said) {
             $answer = $take(['what' => 'flown', 'fault' => $fault])->assertStatus(422);

@@ -38,8 +38,7 @@ final class MissingPartTest extends WorldCase
     private function move(int $id, array $to): string
     {
         return (string) $this->as('ines', 'POST', "components/{$id}/move", [
-            'mark' => null, 'position' => 'shelf 4', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101',
-            ...$to,
+            'mark' => null, 'position' => 'shelf 4', 'reason' => 'test due', 'stamp' => 'C01', 'pin' => '1101', ...$to,
         ])->json('message');
     }
 

@@ -94,12 +94,8 @@ final class PlanTest extends WorldCase
     public function test_a_new_item_is_due_at_once_and_a_withdrawn_one_no_longer(): void
     {
         $item = [
-            'code' => '99-01',
-            'title' => 'Look at the new bracket',
-            'chapter' => '99',
-            'rule' => 'first',
-            'rebase' => 'actual',
-            'card' => 'SKV-GVI',
+            'code' => '99-01', 'title' => 'Look at the new bracket', 'chapter' => '99', 'rule' => 'first',
+            'rebase' => 'actual', 'card' => 'SKV-GVI',
             'limits' => [['unit' => 'fh', 'interval' => 500, 'threshold' => 20000]],
         ];
         $look = $this->as('ines', 'POST', 'library/imports', [
@@ -132,14 +128,11 @@ final class PlanTest extends WorldCase
     public static function wrong(): iterable
     {
         yield 'a counter that propellers lack' => [
-            ['component' => 'propeller', 'limits' => [['unit' => 'cyc', 'interval' => 100]]],
-            'limits.0.unit',
+            ['component' => 'propeller', 'limits' => [['unit' => 'cyc', 'interval' => 100]]], 'limits.0.unit',
             'not every propeller on the SKV has a counter "cyc"',
         ];
         yield 'a counter that aircraft lack' => [
-            ['limits' => [['unit' => 'cyc', 'interval' => 100]]],
-            'limits.0.unit',
-            'not every SKV has a counter "cyc"',
+            ['limits' => [['unit' => 'cyc', 'interval' => 100]]], 'limits.0.unit', 'not every SKV has a counter "cyc"',
         ];
         yield 'a block that includes what is not there'
             => [['includes' => ['05-90', '05-77']], 'includes.1', 'there is no other item "05-77"'];
@@ -163,14 +156,8 @@ final class PlanTest extends WorldCase
         string $message,
     ): void {
         $item = [
-            'code' => '99-02',
-            'title' => 't',
-            'chapter' => '99',
-            'rule' => 'first',
-            'rebase' => 'actual',
-            'card' => 'SKV-GVI',
-            'limits' => [['unit' => 'fh', 'interval' => 500]],
-            ...$part,
+            'code' => '99-02', 'title' => 't', 'chapter' => '99', 'rule' => 'first', 'rebase' => 'actual',
+            'card' => 'SKV-GVI', 'limits' => [['unit' => 'fh', 'interval' => 500]], ...$part,
         ];
         $answer = $this->as('ines', 'POST', 'library/imports', [
             'kind' => 'programme', 'name' => 'new',

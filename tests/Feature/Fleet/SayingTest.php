@@ -30,21 +30,11 @@ final class SayingTest extends WorldCase
     public static function stops(): iterable
     {
         yield 'by use, counted yesterday' => [
-            'usage',
-            'Propeller governor check',
-            '41 flight hours',
-            '2026-05-14',
-            9,
-            '2026-05-04',
+            'usage', 'Propeller governor check', '41 flight hours', '2026-05-14', 9, '2026-05-04',
             'QA-VFC can fly until Thu 14 May: propeller governor check, 41 flight hours from now.',
         ];
         yield 'by use, counted long ago' => [
-            'usage',
-            'Phase check',
-            '41 flight hours',
-            '2026-05-14',
-            9,
-            '2026-05-01',
+            'usage', 'Phase check', '41 flight hours', '2026-05-14', 9, '2026-05-01',
             'QA-VFC can fly until Thu 14 May: phase check, 41 flight hours after its last count, of Fri 1 May.',
         ];
         yield 'by the calendar' => [
@@ -52,12 +42,7 @@ final class SayingTest extends WorldCase
             'QA-VFC can fly until Thu 14 Jan 2027: weighing, in 254 days.',
         ];
         yield 'by a deferral, tomorrow' => [
-            'deferral',
-            'Antiskid',
-            'deferred, category B',
-            '2026-05-06',
-            1,
-            '2026-05-04',
+            'deferral', 'Antiskid', 'deferred, category B', '2026-05-06', 1, '2026-05-04',
             'QA-VFC can fly until Wed 6 May: its deferral of Antiskid runs out tomorrow.',
         ];
         yield 'by a bottle, today' => [
@@ -93,48 +78,34 @@ final class SayingTest extends WorldCase
     public static function bottles(): iterable
     {
         yield 'use' => [
-            [['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]],
-            0.1,
-            'clear',
+            [['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]], 0.1, 'clear',
             'Falls 0.1 bar a day, within twice the 0.1 that use takes; at its minimum in 170 days.',
         ];
         yield 'soon' => [
-            [['2026-04-05', 93], ['2026-04-15', 92], ['2026-04-25', 91]],
-            0.1,
-            'stop',
+            [['2026-04-05', 93], ['2026-04-15', 92], ['2026-04-25', 91]], 0.1, 'stop',
             'Falls 0.1 bar a day, within twice the 0.1 that use takes; at its minimum today.',
         ];
         yield 'in three weeks' => [
-            [['2026-04-05', 95], ['2026-04-15', 94], ['2026-04-25', 93]],
-            0.1,
-            'watch',
+            [['2026-04-05', 95], ['2026-04-15', 94], ['2026-04-25', 93]], 0.1, 'watch',
             'Falls 0.1 bar a day, within twice the 0.1 that use takes; at its minimum in 20 days.',
         ];
         yield 'a leak' => [
-            [['2026-04-05', 150], ['2026-04-15', 146], ['2026-04-25', 142]],
-            0.1,
-            'watch',
+            [['2026-04-05', 150], ['2026-04-15', 146], ['2026-04-25', 142]], 0.1, 'watch',
             'Falls 0.4 bar a day: more than twice the 0.1 that use takes, look for a leak; at its minimum in 120 days.',
         ];
         yield 'nothing expected' => [
-            [['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]],
-            null,
-            'clear',
+            [['2026-04-05', 110], ['2026-04-15', 109], ['2026-04-25', 108]], null, 'clear',
             'Falls 0.1 bar a day; at its minimum in 170 days.',
         ];
         yield 'holds' => [
             [['2026-04-05', 110], ['2026-04-15', 110], ['2026-04-25', 110]], 0.1, 'clear', 'Does not fall.',
         ];
         yield 'below' => [
-            [['2026-04-05', 92], ['2026-04-15', 91], ['2026-04-25', 89]],
-            null,
-            'stop',
+            [['2026-04-05', 92], ['2026-04-15', 91], ['2026-04-25', 89]], null, 'stop',
             'Falls 0.15 bar a day; by the line it is below its minimum.',
         ];
         yield 'too few' => [
-            [['2026-04-05', 110], ['2026-04-05', 109]],
-            0.1,
-            'waiting',
+            [['2026-04-05', 110], ['2026-04-05', 109]], 0.1, 'waiting',
             'Fewer than three readings on different days since it was changed: no trend yet.',
         ];
     }

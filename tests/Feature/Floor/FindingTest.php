@@ -40,12 +40,8 @@ final class FindingTest extends WorldCase
         $card = $this->card();
         $sketch = [[[0.1, 0.5], [0.9, 0.5]], [[0.4, 0.4]]];
         $this->as('oda', 'POST', "cards/{$card->id}/findings", [
-            'place' => 'hand pump, hose',
-            'extent' => 'chafed to the braid over 20 mm',
-            'severity' => 'major',
-            'step' => 5,
-            'spot' => ['view' => 'side', 'x' => 5.2, 'y' => 1.1],
-            'sketch' => $sketch,
+            'place' => 'hand pump, hose', 'extent' => 'chafed to the braid over 20 mm', 'severity' => 'major',
+            'step' => 5, 'spot' => ['view' => 'side', 'x' => 5.2, 'y' => 1.1], 'sketch' => $sketch,
         ])->assertOk();
         $finding = $card->findings()->firstOrFail();
         $view = $this->as('mika', 'GET', "findings/{$finding->id}")->assertOk()->json();
@@ -88,12 +84,8 @@ final class FindingTest extends WorldCase
         ]);
         self::assertSame('53', $zones->chapter(), 'as its item has it, not the template of all such inspections');
         $bad = [
-            ['spot' => ['view' => 'below', 'x' => 1, 'y' => 1]],
-            ['spot' => ['view' => 'side', 'x' => 500, 'y' => 1]],
-            ['sketch' => [[[2, 0]]]],
-            ['sketch' => [[[0.5]]]],
-            ['severity' => 'dire'],
-            ['chapter' => 'gear'],
+            ['spot' => ['view' => 'below', 'x' => 1, 'y' => 1]], ['spot' => ['view' => 'side', 'x' => 500, 'y' => 1]],
+            ['sketch' => [[[2, 0]]]], ['sketch' => [[[0.5]]]], ['severity' => 'dire'], ['chapter' => 'gear'],
         ];
         foreach ($bad as $more) {
             $this->as('oda', 'POST', "cards/{$card->id}/findings", ['place' => 'x', 'extent' => 'y', ...$more])

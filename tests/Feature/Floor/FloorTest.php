@@ -135,9 +135,7 @@ final class FloorTest extends WorldCase
             $this->said($this->work('oda', $gear, 8, 'count', ['entry' => '50'])),
         );
         foreach ([
-            'nose' => 'Noor Hadley',
-            'left wing tip' => 'T45',
-            'right wing tip' => 'Bram Oster',
+            'nose' => 'Noor Hadley', 'left wing tip' => 'T45', 'right wing tip' => 'Bram Oster',
         ] as $place => $who) {
             $this->work('oda', $gear, 6, 'call', ['entry' => $place, 'note' => $who])->assertOk();
         }
@@ -588,9 +586,7 @@ final class FloorTest extends WorldCase
         yield 'own rating' => ['stig', 'stig', 'OLN', 'Stig Omdal needs a valid OLN rating: it has lapsed'];
         yield 'own skill' => ['stig', 'stig', 'airframe', 'Stig Omdal needs a valid airframe skill: it has lapsed'];
         yield 'the supervisor\'s, for a trainee' => [
-            'lio',
-            'stig',
-            'perform',
+            'lio', 'stig', 'perform',
             'Lio Kest is a trainee, and Stig Omdal needs a valid authority to work cards: it has lapsed',
         ];
         yield 'a trainee alone' => [

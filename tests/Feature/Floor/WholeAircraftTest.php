@@ -157,8 +157,7 @@ final class WholeAircraftTest extends WorldCase
         $mark = $raise->aircraft()->value('mark');
         Visit::whereKey($raise->visit_id)->update(['start' => '2026-05-05']);
         DB::table('qualifications')->insertOrIgnore([[
-            'person_id' => $this->person('bram')->id,
-            'kind' => 'rating',
+            'person_id' => $this->person('bram')->id, 'kind' => 'rating',
             'value' => $raise->aircraft()->firstOrFail()->type()->value('code'),
         ]]);
         Presence::query()->delete();
@@ -178,8 +177,7 @@ final class WholeAircraftTest extends WorldCase
         );
         $steps = Step::where(['card_id' => $other->id])->pluck('id');
         foreach ([
-            'Elevator control lock' => ['flight controls'],
-            'Gear lock pins' => ['landing gear'],
+            'Elevator control lock' => ['flight controls'], 'Gear lock pins' => ['landing gear'],
         ] as $kind => $against) {
             SafingDevice::create([
                 'aircraft_id' => $raise->aircraft_id, 'card_id' => $other->id, 'fitted_step_id' => $steps->shift(),
@@ -358,8 +356,7 @@ final class WholeAircraftTest extends WorldCase
         DB::table('manuals')->where('code', 'TM-OLN')->update(['revision' => 6]);
         foreach ([
             ['oda', 'steps/12', ['do' => 'take_back', 'note' => 'x']], [
-                'runa',
-                'steps/13/inspect',
+                'runa', 'steps/13/inspect',
                 ['covers' => ['leak', 'locking', 'free and full movement'], 'stamp' => 'I04', 'pin' => '4410'],
             ],
         ] as [$who, $path, $body]) {
@@ -424,8 +421,7 @@ final class WholeAircraftTest extends WorldCase
             'since' => '2026-05-05T12:00:00Z',
         ]);
         Step::where(['card_id' => $gear->id, 'kind' => 'inspection'])->update([
-            'done_by' => $this->person('tor')->id,
-            'done_at' => '2026-05-05T12:10:00Z',
+            'done_by' => $this->person('tor')->id, 'done_at' => '2026-05-05T12:10:00Z',
         ]);
         DB::table('qualifications')->where(['person_id' => $this->person('oda')->id])->update(['valid_until' => null]);
         $this->as('oda', 'POST', "cards/{$gear->id}/sign", [

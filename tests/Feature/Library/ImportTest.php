@@ -35,9 +35,7 @@ final class ImportTest extends WorldCase
             array_column($lines, 'line'),
         );
         foreach ([
-            '' => 'line 1',
-            "mark,day\n" => 'line 1',
-            "mark,date,cyc\nQA-VFC,2026-05-04,3\n" => 'line 2, cyc',
+            '' => 'line 1', "mark,day\n" => 'line 1', "mark,date,cyc\nQA-VFC,2026-05-04,3\n" => 'line 2, cyc',
         ] as $text => $line) {
             $this->look('flying', $text === '' ? ' ' : $text)->assertStatus(422);
         }

@@ -243,10 +243,7 @@ final class RevisionTest extends WorldCase
     public function test_a_revision_is_brought_in_looked_at_first_and_marks_what_cites_it(): void
     {
         $file = [
-            'manual' => 'AM-SKV',
-            'revision' => 13,
-            'issued' => '2026-05-04',
-            'summary' => 'Governor pressures.',
+            'manual' => 'AM-SKV', 'revision' => 13, 'issued' => '2026-05-04', 'summary' => 'Governor pressures.',
             'passages' => [
                 ['section' => '61-21', 'title' => 'Propeller governor', 'text' => 'Engines off and cold. Read twice.'],
                 ['section' => '99-01', 'title' => 'New', 'text' => 'New text.'],
@@ -306,8 +303,7 @@ final class RevisionTest extends WorldCase
         ];
         yield 'a step with what its kind has not' => [
             ['methods' => [[
-                'of' => 'SKV-61-21',
-                'method' => 'm',
+                'of' => 'SKV-61-21', 'method' => 'm',
                 'steps' => [
                     [
                         'kind' => 'hold', 'title' => 't',

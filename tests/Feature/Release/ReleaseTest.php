@@ -177,11 +177,7 @@ final class ReleaseTest extends WorldCase
             static fn(array $i): bool => $i['title'] === 'Borescope inspection, engine 2',
         ))[0];
         $visit = $this->as('ines', 'POST', 'visits', [
-            'mark' => 'QC-TAA',
-            'title' => 'both',
-            'bay' => 'line',
-            'start' => '2026-05-05',
-            'end' => '2026-05-06',
+            'mark' => 'QC-TAA', 'title' => 'both', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06',
             'items' => [$items['05-24']['key'], $engine['key']],
         ])->assertCreated()->json('id');
         self::assertSame(

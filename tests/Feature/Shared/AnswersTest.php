@@ -127,8 +127,7 @@ final class AnswersTest extends WorldCase
             'bench' => 'No test or rigging is on an open card. They come here from the cards of a visit.',
             'deferrals' => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
             'release' => 'Nothing is on its way out. Visits come here as soon as they are made.',
-            'stores' => 'No tool yet.',
-            'due' => 'Nothing falls due within 30 days that is not in a visit.',
+            'stores' => 'No tool yet.', 'due' => 'Nothing falls due within 30 days that is not in a visit.',
             'stagger' => 'No fleet here is worked in phases.',
             'bottles' => 'No bottle or accumulator is fitted to an aircraft.',
         ];

@@ -71,11 +71,9 @@ final class BudgetTest extends WorldCase
         $compare = fn()
             => $step(9, ['do' => 'compare', 'entries' => ['shown' => '92', 'real' => '91'], 'tool' => 'PG-28']);
         $moved = Card::where(['visit_id' => 1, 'state' => Card::OPEN])->orderBy('planned_start')->firstOrFail();
-        $move = fn(bool $keep) => $this->as('ines', 'POST', $this->visitCalled('Block check', '/board/move'), [
-            'card' => $moved->id,
-            'slot' => 40,
-            'version' => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version'),
-            'save' => $keep,
+        $move = fn(bool $keep) => $this->as('ines', 'POST', $this->block('/board/move'), [
+            'card' => $moved->id, 'slot' => 40,
+            'version' => (int) DB::table('visit_plans')->where('visit_id', 1)->value('version'), 'save' => $keep,
         ])->assertOk();
         $this->person('ines');
         if ($act === 'compare' || $act === 'start') {
@@ -90,7 +88,7 @@ final class BudgetTest extends WorldCase
             'compare' => $compare,
             'start' => fn() => $step(10, ['do' => 'start']),
             'slip' => fn()
-                => [$moved->refresh(), $this->as('ines', 'GET', $this->visitCalled('Block check', "/cards/{$moved->id}/slip"))->assertOk()],
+                => [$moved->refresh(), $this->as('ines', 'GET', $this->block("/cards/{$moved->id}/slip"))->assertOk()],
             default => static fn() => $move($act === 'move'),
         };
     }
@@ -153,7 +151,7 @@ final class BudgetTest extends WorldCase
     public function test_a_forecast_is_kept_until_something_that_it_rests_on_changes(): void
     {
         config(['cache.default' => 'database']);
-        $window = fn(): array => (array) $this->as('ines', 'GET', $this->visitCalled('Block check', '/window'))->assertOk()->json();
+        $window = fn(): array => (array) $this->as('ines', 'GET', $this->block('/window'))->assertOk()->json();
         $first = $window();
         self::assertSame($first, $window());
         self::assertSame(1, DB::table('cache')->where('key', 'like', '%window%')->count());

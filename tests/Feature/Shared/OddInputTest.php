@@ -71,7 +71,8 @@ final class OddInputTest extends WorldCase
         self::assertLessThan(500, $response->getStatusCode(), $said);
         if ($response->getStatusCode() >= 400) {
             self::assertDoesNotMatchRegularExpression(
-                '/App\\\\|Illuminate|No query results|SQLSTATE|Undefined|to string conversion| field | is invalid|validation\.|The selected |more errors?\)/',
+                '/App\\\\|Illuminate|No query results|SQLSTATE|Undefined|to string conversion'
+                    .'| field | is invalid|validation\.|The selected |more errors?\)/',
                 (string) $response->getContent(),
                 $said,
             );
@@ -98,14 +99,9 @@ final class OddInputTest extends WorldCase
         ];
 
         return [
-            [],
-            array_fill_keys($keys, []),
-            array_fill_keys($keys, ['a' => ['b' => 1]]),
-            array_fill_keys($keys, str_repeat('9', 400)),
-            array_fill_keys($keys, "nul\0"),
-            array_fill_keys($keys, true),
-            '{"version":',
-            "{\"note\":\"\xFF\"}",
+            [], array_fill_keys($keys, []), array_fill_keys($keys, ['a' => ['b' => 1]]),
+            array_fill_keys($keys, str_repeat('9', 400)), array_fill_keys($keys, "nul\0"), array_fill_keys($keys, true),
+            '{"version":', "{\"note\":\"\xFF\"}",
         ];
     }
 

@@ -74,8 +74,11 @@ final class ServerTest extends WorldCase
 
     /** @param Closure(self): mixed $meanwhile */
     #[DataProvider('nothingCanBeSaved')]
-    public function test_what_cannot_be_saved_is_said_and_reading_goes_on(Closure $meanwhile, int $status, string $words): void
-    {
+    public function test_what_cannot_be_saved_is_said_and_reading_goes_on(
+        Closure $meanwhile,
+        int $status,
+        string $words,
+    ): void {
         $card = Card::where(['title' => 'Flap travel timing', 'state' => Card::IN_WORK])->firstOrFail();
         $raise = fn() => $this->as('stig', 'POST', "cards/{$card->id}/findings", [
             'place' => 'left flap', 'extent' => str_repeat('scored all along ', 50),

@@ -32,8 +32,7 @@ final class ShapeTest extends TestCase
     public static function makers(): iterable
     {
         yield 'an aircraft\'s flying' => [
-            '/\bFlying(Plan)?::of\(/',
-            'app',
+            '/\bFlying(Plan)?::of\(/', 'app',
             ['app/Now/LoadFlying.php', 'app/Console/Bench.php', 'app/Console/LargeFigures.php'],
         ];
         yield 'the picture of a card' => ['/new CardNow\(/', 'app', ['app/Now/LoadCard.php']];

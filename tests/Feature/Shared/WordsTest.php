@@ -45,11 +45,7 @@ final class WordsTest extends WorldCase
     public static function days(): iterable
     {
         foreach ([
-            0 => 'today',
-            1 => 'tomorrow',
-            -1 => 'yesterday',
-            9 => 'in 9 days',
-            -3 => '3 days ago',
+            0 => 'today', 1 => 'tomorrow', -1 => 'yesterday', 9 => 'in 9 days', -3 => '3 days ago',
         ] as $days => $words) {
             yield $days => [$days, $words];
         }
@@ -87,8 +83,7 @@ final class WordsTest extends WorldCase
     {
         $item = new ProgrammeItem(['rule' => 'first', 'rebase' => 'planned', 'limits' => [
             ['unit' => 'fh', 'interval' => 300, 'tolerance' => ['pct' => 5, 'cap' => 15]],
-            ['unit' => 'months', 'interval' => 12, 'tolerance' => ['abs' => 15]],
-            ['unit' => 'ldg', 'interval' => 900],
+            ['unit' => 'months', 'interval' => 12, 'tolerance' => ['abs' => 15]], ['unit' => 'ldg', 'interval' => 900],
         ]]);
         self::assertSame('300 fh +5 % at most 15 or 12 months +15 or 900 ldg', $item->limitWords());
         $item->rule = 'last';

@@ -231,8 +231,7 @@ final class StoresTest extends WorldCase
         self::assertSame('JV-3242-11 Brake packing: 2 pieces short until the order comes.', $part()['sentence']);
         $order = $part()['orders'][0]['id'];
         $take = fn(array $body) => $this->as('ines', 'POST', 'parts/JV-3242-11/goods', [
-            'batch' => 'B3242-B', 'quantity' => 3, 'expires' => '2028-01-31', 'paper' => 'delivery note 4300',
-            ...$body,
+            'batch' => 'B3242-B', 'quantity' => 3, 'expires' => '2028-01-31', 'paper' => 'delivery note 4300', ...$body,
         ]);
         $take(['order' => $order])->assertOk()->assertJsonPath('orders.0.quantity', 5)->assertJsonPath('part.stock', 5);
         self::assertSame('JV-3242-11 Brake packing: enough for what is reserved.', $part()['sentence']);
@@ -376,12 +375,9 @@ final class StoresTest extends WorldCase
         $enter = fn(array $with = []) => $this->as('ines', 'POST', 'tools', [...$new, ...$with]);
         $said = static fn(TestResponse $r): string => (string) $r->assertStatus(422)->json('message');
         foreach ([
-            ['unit' => 'furlong', 'Its'],
-            ['checked' => '2026-05-06', 'lies today or before'],
-            ['cal_due' => '2026-05-01', 'lies today or before'],
-            ['code' => 'CT-03', 'in the store already'],
-            ['code' => 'dg 90', 'capital letters'],
-            ['high' => 0, 'up to more'],
+            ['unit' => 'furlong', 'Its'], ['checked' => '2026-05-06', 'lies today or before'],
+            ['cal_due' => '2026-05-01', 'lies today or before'], ['code' => 'CT-03', 'in the store already'],
+            ['code' => 'dg 90', 'capital letters'], ['high' => 0, 'up to more'],
         ] as $wrong) {
             $why = (string) array_pop($wrong);
             self::assertStringContainsString($why, $said($enter($wrong)));

@@ -48,7 +48,7 @@ final class BoardTest extends WorldCase
     /** @return TestResponse<Response> */
     private function move(int $card, ?float $slot, int $version, bool $keep): TestResponse
     {
-        return $this->as('ines', 'POST', $this->visitCalled('Block check', '/board/move'), [
+        return $this->as('ines', 'POST', $this->block('/board/move'), [
             'card' => $card, 'slot' => $slot, 'version' => $version, 'save' => $keep,
         ]);
     }
@@ -204,7 +204,12 @@ final class BoardTest extends WorldCase
         $this->move($work->id, 300, $version, false)->assertStatus(422);
         $this->move(Card::where('visit_id', 3)->firstOrFail()->id, 300, $version, false)->assertStatus(422)
             ->assertJsonPath('message', 'This card is not of this visit.');
-        $this->as('ines', 'POST', $this->visitCalled('Block check', '/board/move'), ['card' => $work->id, 'version' => $version, 'save' => false])
+        $this->as(
+            'ines',
+            'POST',
+            $this->block('/board/move'),
+            ['card' => $work->id, 'version' => $version, 'save' => false],
+        )
             ->assertStatus(422)->assertJsonValidationErrors('slot');
     }
 
@@ -250,18 +255,20 @@ final class BoardTest extends WorldCase
     public function test_a_search_runs_in_the_queue_and_saves_only_what_is_shorter(): void
     {
         $board = $this->board();
-        $this->as('ines', 'POST', $this->visitCalled('Block check', '/plan'), [
+        $this->as('ines', 'POST', $this->block('/plan'), [
             'seconds' => 1, 'version' => $board['version'] - 1,
         ])->assertStatus(409);
-        $this->as('ines', 'POST', $this->visitCalled('Block check', '/plan'), ['seconds' => 1, 'version' => $board['version']])->assertStatus(202)
+        $this->as('ines', 'POST', $this->block('/plan'), ['seconds' => 1, 'version' => $board['version']])
+            ->assertStatus(202)
             ->assertJsonPath('words', 'Waiting for the planner.');
-        $this->as('ines', 'POST', $this->visitCalled('Block check', '/plan'), ['seconds' => 1, 'version' => $board['version']])->assertStatus(422)
+        $this->as('ines', 'POST', $this->block('/plan'), ['seconds' => 1, 'version' => $board['version']])
+            ->assertStatus(422)
             ->assertJsonPath(
                 'message',
                 'A search for this visit is already under way. Wait for it, or cancel it first.',
             );
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
-        $run = $this->as('ines', 'GET', $this->visitCalled('Block check', '/plan'))->assertOk()->json();
+        $run = $this->as('ines', 'GET', $this->block('/plan'))->assertOk()->json();
         self::assertSame(['done', true], [$run['state'], $run['ended']], $run['words']);
         $after = $this->board();
         $better = $after['exit']['at'] < $board['exit']['at'];
@@ -285,23 +292,29 @@ final class BoardTest extends WorldCase
             $board['sentence'],
         );
         self::assertTrue(self::cards($board)[$card->id]['late']);
-        $this->as('ines', 'POST', $this->visitCalled('Block check', '/plan'), ['seconds' => 1, 'version' => $board['version']])->assertStatus(202);
+        $this->as('ines', 'POST', $this->block('/plan'), ['seconds' => 1, 'version' => $board['version']])
+            ->assertStatus(202);
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
         self::assertStringStartsWith(
             'Work has slipped: as it went the aircraft would have left on ',
-            $this->as('ines', 'GET', $this->visitCalled('Block check', '/plan'))->json('words'),
+            $this->as('ines', 'GET', $this->block('/plan'))->json('words'),
         );
         $after = $this->board();
         self::assertSame($board['version'] + 1, $after['version']);
         self::assertStringNotContainsString('behind it', $after['sentence']);
-        $days = $this->as('ines', 'GET', $this->visitCalled('Block check', '/progress'))->json('days');
+        $days = $this->as('ines', 'GET', $this->block('/progress'))->json('days');
         self::assertSame('work had slipped; planned anew', end($days)['why']);
     }
 
     public function test_a_search_is_cancelled_superseded_or_taken_up_after_a_crash(): void
     {
         $ask = fn()
-            => $this->as('ines', 'POST', $this->visitCalled('Block check', '/plan'), ['seconds' => 1, 'version' => $this->board()['version']])
+            => $this->as(
+                'ines',
+                'POST',
+                $this->block('/plan'),
+                ['seconds' => 1, 'version' => $this->board()['version']],
+            )
             ->assertStatus(202)->json('id');
         $first = $ask();
         $this->as('ines', 'POST', "plan-runs/{$first}/cancel")->assertOk()
@@ -319,7 +332,7 @@ final class BoardTest extends WorldCase
         PlanRun::whereKey($third)->update(['state' => PlanRunState::Running, 'beat_at' => '2026-05-05T12:00:00Z']);
         self::assertStringContainsString(
             'It begins again by itself; nothing is lost.',
-            $this->as('ines', 'GET', $this->visitCalled('Block check', '/plan'))->json('words'),
+            $this->as('ines', 'GET', $this->block('/plan'))->json('words'),
         );
         app(PlanRuns::class)->work($third);
         self::assertSame(PlanRunState::Done, PlanRun::findOrFail($third)->state);
@@ -332,7 +345,7 @@ final class BoardTest extends WorldCase
 
     public function test_the_plan_can_be_taken_away(): void
     {
-        $lines = Csv::read((string) $this->as('mika', 'GET', $this->visitCalled('Block check', '/plan.csv'))->assertOk()->getContent());
+        $lines = Csv::read((string) $this->as('mika', 'GET', $this->block('/plan.csv'))->assertOk()->getContent());
         $cards = Card::where('visit_id', 1)->orderBy('id')->get();
         self::assertSame('card', $lines[0][0]);
         self::assertSame($cards->pluck('number')->all(), array_column(array_slice($lines, 1), 0));
@@ -351,7 +364,7 @@ final class BoardTest extends WorldCase
             'the zone of the times is in the file',
         );
         $events = FleetTest::readByAnother(
-            (string) $this->as('mika', 'GET', $this->visitCalled('Block check', '/plan.ics'))->assertOk()->getContent(),
+            (string) $this->as('mika', 'GET', $this->block('/plan.ics'))->assertOk()->getContent(),
         );
         self::assertCount($cards->count(), $events);
         $card = $cards->firstOrFail('makes', 'lower');
@@ -385,7 +398,7 @@ final class BoardTest extends WorldCase
         $finding = Finding::orderByDesc('id')->firstOrFail();
         self::assertSame(
             [$finding->number],
-            array_column($this->as('ines', 'GET', $this->visitCalled('Block check'))->json('findings'), 'number'),
+            array_column($this->as('ines', 'GET', $this->block())->json('findings'), 'number'),
         );
         $visit = $this->as('ines', 'POST', "findings/{$finding->id}/card", ['hours' => 6])->assertCreated()->json();
         self::assertSame([], $visit['findings']);

@@ -162,8 +162,7 @@ final class HangarTest extends WorldCase
             'its bay, for another' => [$make('QA-VFC', '2026-05-05', 'Skarnholm bay 1'), $said],
             'its bay, as a free slot' => [$this->as('ines', 'POST', 'bays/1/slots', $slot), $said],
             'its bay, for a visit that is moved' => [
-                $this->as('ines', 'POST', 'what-if', ['changes' => [$move]]),
-                $said,
+                $this->as('ines', 'POST', 'what-if', ['changes' => [$move]]), $said,
             ],
             'itself, in another' => [$make('QA-VFA', '2026-05-05', 'line'), 'QA-VFA is already in "'],
         ] as $what => [$answer, $words]) {
@@ -218,7 +217,7 @@ final class HangarTest extends WorldCase
                 "{$card->number} goes on at once",
             );
         }
-        self::assertSame('again', $this->as('mika', 'GET', $this->visitCalled('Block check', '/progress'))->json('days.6.why'));
+        self::assertSame('again', $this->as('mika', 'GET', $this->block('/progress'))->json('days.6.why'));
     }
 
     public function test_a_panel_that_was_closed_is_opened_and_closed_again_for_a_fix(): void

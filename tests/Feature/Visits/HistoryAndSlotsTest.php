@@ -59,18 +59,14 @@ final class HistoryAndSlotsTest extends WorldCase
         yield 'ninety days, however much it flew'
             => [['2026-05-04' => 40], ['2026-02-04', '2026-02-03'], [['2026-02-04', 40]]];
         yield 'thirty flights, however long ago' => [
-            ['2026-05-04' => 10, '2025-11-10' => 20],
-            ['2025-11-09', '2025-06-01'],
+            ['2026-05-04' => 10, '2025-11-10' => 20], ['2025-11-09', '2025-06-01'],
             [['2025-11-09', 30], ['2025-06-01', 30]],
         ];
         yield 'a flight more, and it is no longer told' => [
-            ['2026-05-04' => 11, '2025-11-10' => 20],
-            ['2025-11-10', '2025-11-09'],
-            [['2025-11-10', 11]],
+            ['2026-05-04' => 11, '2025-11-10' => 20], ['2025-11-10', '2025-11-09'], [['2025-11-10', 11]],
         ];
         yield 'flights of the day itself do not count' => [
-            ['2026-05-05' => 3, '2026-05-04' => 2],
-            ['2026-05-05', '2026-05-04'],
+            ['2026-05-05' => 3, '2026-05-04' => 2], ['2026-05-05', '2026-05-04'],
             [['2026-05-05', 0], ['2026-05-04', 3]],
         ];
         yield 'an aircraft that does not fly: two years at most'
@@ -151,9 +147,7 @@ final class HistoryAndSlotsTest extends WorldCase
         $card = Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
         $card->update(
             [
-                'planned_start' => $from,
-                'planned_end' => $until,
-                'independent_inspection' => $inspected,
+                'planned_start' => $from, 'planned_end' => $until, 'independent_inspection' => $inspected,
                 'needs' => ['airframe' => 1],
             ],
         );
@@ -164,8 +158,7 @@ final class HistoryAndSlotsTest extends WorldCase
     {
         $card = Card::where('title', 'Gear extension by hand pump')->whereNot('state', Card::CLOSED)->firstOrFail();
         $card->update([
-            'planned_start' => '2026-05-05T13:00:00Z', 'planned_end' => '2026-05-05T15:00:00Z',
-            'state' => Card::SIGNED,
+            'planned_start' => '2026-05-05T13:00:00Z', 'planned_end' => '2026-05-05T15:00:00Z', 'state' => Card::SIGNED,
         ]);
         self::assertSame([['duplicate', 0.5]], $this->slots($card->id));
         $card->update(['state' => Card::CLOSED]);

@@ -97,13 +97,11 @@ final class PackTest extends WorldCase
             'Skarnholm bay 2', ['start' => '2026-05-03', 'end' => '2026-05-04', 'hours' => 10], 'which is past',
         ];
         yield 'on a visit' => [
-            'Skarnholm bay 2',
-            ['start' => '2026-05-24', 'end' => '2026-05-28', 'hours' => 10],
+            'Skarnholm bay 2', ['start' => '2026-05-24', 'end' => '2026-05-28', 'hours' => 10],
             'QA-VFB stands in Skarnholm bay 2 from Thu 21 May to Mon 25 May',
         ];
         yield 'on another slot' => [
-            'Skarnholm bay 2',
-            ['start' => '2026-06-05', 'end' => '2026-06-06', 'hours' => 10],
+            'Skarnholm bay 2', ['start' => '2026-06-05', 'end' => '2026-06-06', 'hours' => 10],
             'already has a free slot from Mon 1 Jun to Fri 5 Jun',
         ];
         yield 'no hours' => [

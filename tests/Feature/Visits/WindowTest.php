@@ -16,7 +16,7 @@ final class WindowTest extends WorldCase
 {
     public function test_the_windows_tell_the_story_and_can_be_judged_otherwise(): void
     {
-        $window = $this->as('ines', 'GET', $this->visitCalled('Block check', '/window'))->json();
+        $window = $this->as('ines', 'GET', $this->block('/window'))->json();
         self::assertSame('watch', $window['verdict']);
         self::assertStringContainsString('act while there is time. 14 findings so far', $window['sentence']);
         self::assertSame(7, count($window['days']));
@@ -24,7 +24,7 @@ final class WindowTest extends WorldCase
         foreach ($window['levers'] as $lever) {
             self::assertGreaterThanOrEqual($window['chance'], $lever['chance'], $lever['what']);
         }
-        $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as('ines', 'POST', $this->visitCalled('Block check', '/window'), [
+        $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as('ines', 'POST', $this->block('/window'), [
             'look_until' => $look, 'prior' => $prior, 'reason' => 'an old aircraft',
         ]);
         $worse = $judge(['per_hundred' => 30, 'worth_hours' => 200])->assertOk()->json();
@@ -43,13 +43,13 @@ final class WindowTest extends WorldCase
             'The look window must end between Wed 29 Apr and Thu 14 May. Nothing was saved.',
         );
         $judge(['per_hundred' => -1, 'worth_hours' => 5])->assertStatus(422);
-        $this->as('ines', 'POST', $this->visitCalled('Block check', '/window'), ['look_until' => null, 'prior' => null, 'reason' => ''])
+        $this->as('ines', 'POST', $this->block('/window'), ['look_until' => null, 'prior' => null, 'reason' => ''])
             ->assertStatus(422)->assertJsonValidationErrors('reason');
     }
 
     public function test_progress_adds_up(): void
     {
-        $p = $this->as('mika', 'GET', $this->visitCalled('Block check', '/progress'))->json();
+        $p = $this->as('mika', 'GET', $this->block('/progress'))->json();
         $closed = Card::where('visit_id', 1)->whereNotNull('closed_at')->get();
         self::assertSame($closed->count(), array_sum(array_column($p['days'], 'closed')));
         self::assertEqualsWithDelta($closed->sum('spent'), array_sum(array_column($p['days'], 'spent')), 1e-6);
@@ -59,7 +59,11 @@ final class WindowTest extends WorldCase
         );
         self::assertSame($p['openFindings'], end($p['days'])['openFindings']);
         self::assertSame('watch', $p['verdict'], 'a third more than planned');
-        self::assertSame([], $this->as('mika', 'GET', $this->visitCalled('12-month check', '/progress'))->json('days'), 'not begun');
+        self::assertSame(
+            [],
+            $this->as('mika', 'GET', $this->visitCalled('12-month check', '/progress'))->json('days'),
+            'not begun',
+        );
     }
 
     public function test_a_released_visit_teaches_the_next(): void

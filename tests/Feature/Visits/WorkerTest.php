@@ -24,11 +24,8 @@ final class WorkerTest extends WorldCase
             $pipes,
             base_path(),
             [
-                ...getenv(),
-                'DB_DATABASE' => $this->database,
-                'APP_ENV' => 'production',
-                'APP_KEY' => (string) config('app.key'),
-                'QUEUE_CONNECTION' => 'database',
+                ...getenv(), 'DB_DATABASE' => $this->database, 'APP_ENV' => 'production',
+                'APP_KEY' => (string) config('app.key'), 'QUEUE_CONNECTION' => 'database',
             ],
         );
         self::assertIsResource($process);
@@ -41,8 +38,8 @@ final class WorkerTest extends WorldCase
         $plan = static fn(): string
             => (string) Card::orderBy('id')->get(['id', 'planned_start', 'planned_end', 'on_chain'])->toJson();
         $before = $plan();
-        $version = (int) $this->as('ines', 'GET', $this->visitCalled('Block check', '/board'))->json('version');
-        $run = (int) $this->as('ines', 'POST', $this->visitCalled('Block check', '/plan'), ['seconds' => 20, 'version' => $version])
+        $version = (int) $this->as('ines', 'GET', $this->block('/board'))->json('version');
+        $run = (int) $this->as('ines', 'POST', $this->block('/plan'), ['seconds' => 20, 'version' => $version])
             ->assertStatus(202)->json('id');
         $worker = $this->worker();
         for ($i = 0; $i < 300 && (int) PlanRun::whereKey($run)->value('tried') === 0; $i++) {

@@ -6,7 +6,7 @@ namespace App\Crew\Show\View;
 
 use OpenApi\Attributes as OA;
 
-/** Something held that has lapsed or soon will, and the planned work it hits. */
+/** A qualification that has lapsed or soon will, and the planned work it hits. */
 #[OA\Schema]
 final readonly class LapseView
 {

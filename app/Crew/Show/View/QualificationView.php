@@ -6,7 +6,7 @@ namespace App\Crew\Show\View;
 
 use OpenApi\Attributes as OA;
 
-/** Something held, with its last valid day and whether it stands. */
+/** A qualification, with its last valid day and whether it stands. */
 #[OA\Schema]
 final readonly class QualificationView
 {

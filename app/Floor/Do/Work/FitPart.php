@@ -106,10 +106,8 @@ final readonly class FitPart implements StepKind
     private function said(string $code, Part $part, ?PartBatch $batch, Step $step): string
     {
         return match ($code) {
-            'not_effective' => "{$part->number} fits ".implode(
-                ', ',
-                $part->effectivity ?? [],
-            )."; {$step->card->aircraft->mark} is {$step->card->aircraft->effectivity}.",
+            'not_effective' => "{$part->number} fits ".implode(', ', $part->effectivity ?? [])
+                ."; {$step->card->aircraft->mark} is {$step->card->aircraft->effectivity}.",
             'shelf_life' => "The shelf life of batch {$batch?->batch} ran out on {$batch?->expires}.",
             'used_before' => "{$part->title} is never used twice: take a new one.",
             default => "Batch {$batch?->batch} holds {$batch?->quantity}; the step needs {$step->spec['quantity']}.",

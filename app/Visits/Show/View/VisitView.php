@@ -20,6 +20,8 @@ final readonly class VisitView
         #[OA\Property] public string $end,
         #[OA\Property] public string $state,
         #[OA\Property] public string $sentence,
+        /** The same behind the visit's title. */
+        #[OA\Property] public string $headline,
         #[OA\Property] public float $hours,
         #[OA\Property] public int $closed,
         #[OA\Property] public int $total,

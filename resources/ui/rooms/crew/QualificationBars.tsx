@@ -7,6 +7,8 @@ type Held = Schemas['QualificationAsked'];
 
 const SPAN = 730;
 
+const noteColour = (state: string): string => (state === 'clear' ? 'text-soft' : stateColour(state));
+
 /** What somebody holds, as bars from today towards its last day, two years across; one that does not lapse has no end. */
 export function QualificationBars({ list, onChoose }: { list: Held[]; onChoose: ((h: Held) => void) | null }) {
     if (list.length === 0) {
@@ -56,9 +58,7 @@ export function QualificationBars({ list, onChoose }: { list: Held[]; onChoose: 
                                     {h.qualification.validUntil ? short(h.qualification.validUntil) : 'no end'}
                                 </span>
                                 {h.qualification.note && (
-                                    <span
-                                        className={`block text-sm ${h.qualification.state === 'clear' ? 'text-soft' : stateColour(h.qualification.state)}`}
-                                    >
+                                    <span className={`block text-sm ${noteColour(h.qualification.state)}`}>
                                         {h.qualification.note}
                                     </span>
                                 )}

@@ -20,7 +20,7 @@ type Body = {
 
 const authorities = { perform: 'works cards', duplicate: 'inspects', certify: 'certifies' };
 
-/** Something held: entered, renewed to another last day, or withdrawn; always with the paper or the reason. */
+/** A qualification: entered, renewed to another last day, or withdrawn; always with the paper or the reason. */
 export function QualificationForm({
     room,
     one,

@@ -1,9 +1,10 @@
 import { DndContext } from '@dnd-kit/core';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { api, type Failure, take } from '../../api/client';
+import { api, take } from '../../api/client';
 import { useSend, useShift } from '../../api/hooks';
 import { touches } from '../../api/keys';
+import { useInTurn } from '../../api/useInTurn';
 import { Button } from '../../parts/Button';
 import { Dragged, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
@@ -35,7 +36,6 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
     const [changed, setChanged] = useState(false);
     const [open, setOpen] = useState<Slot | null>(null);
     const [said, setSaid] = useState<string | null>(null);
-    const [trouble, setTrouble] = useState<Failure | null>(null);
     const at = { base: view.base, date: view.date, shift: view.shift };
     const may = view.may.includes('rota');
     // What the server holds is shown as long as nothing was moved here.
@@ -44,30 +44,14 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
             setView(kept);
         }
     }, [kept, changed]);
-    // One after the other, each from what the last one left: two quick drops are both kept.
-    const shown = useRef(view);
-    shown.current = view;
-    const queue = useRef(Promise.resolve());
-    const [waiting, setWaiting] = useState(0);
-    const judge = (change: (places: Places) => Places, fill: boolean) => {
-        setWaiting((n) => n + 1);
-        queue.current = queue.current.then(async () => {
-            setTrouble(null);
-            try {
-                const next = await take(
-                    api.POST('/api/crew/shift/propose', {
-                        body: { ...at, places: change(placesOf(shown.current)), fill },
-                    }),
-                );
-                shown.current = next;
-                setView(next);
-                setChanged(true);
-            } catch (e) {
-                setTrouble(e as Failure);
-            }
-            setWaiting((n) => n - 1);
-        });
-    };
+    const previews = useInTurn(view, (next) => {
+        setView(next);
+        setChanged(true);
+    });
+    const judge = (change: (places: Places) => Places, fill: boolean) =>
+        previews.ask((of) =>
+            take(api.POST('/api/crew/shift/propose', { body: { ...at, places: change(placesOf(of)), fill } })),
+        );
     const save = useSend(
         (body: { base: string; date: string; shift: string; version: number; places: Places }, headers) =>
             take(api.POST('/api/crew/shift', { body, headers })),
@@ -106,7 +90,12 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
         <Page
             over={<Tabs label="Crew" tabs={crewTabs} />}
             sentence={view.sentence}
-            note={`${view.base}, ${view.hours} local time${view.saved ? '' : '; no crew is saved for it yet'}${changed ? '; what you see is not saved yet' : ''}.${view.proven ? '' : ' The search ended before it could show that nothing is more even.'}`}
+            note={[
+                `${view.base}, ${view.hours} local time`,
+                view.saved ? '' : '; no crew is saved for it yet',
+                changed ? '; what you see is not saved yet.' : '.',
+                view.proven ? '' : ' The search ended before it could show that nothing is more even.',
+            ].join('')}
             actions={
                 <>
                     <Button className="min-h-12" onClick={() => window.print()}>
@@ -126,7 +115,10 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                                 kind="main"
                                 className="min-h-12"
                                 disabled={
-                                    save.isPending || waiting > 0 || (!changed && view.saved) || view.slots.length === 0
+                                    save.isPending ||
+                                    previews.waiting ||
+                                    (!changed && view.saved) ||
+                                    view.slots.length === 0
                                 }
                                 onClick={() => save.mutate({ ...at, version: view.version, places: placesOf(view) })}
                             >
@@ -160,7 +152,7 @@ function ShiftOf({ kept, onGo }: { kept: Shown; onGo: (q: { base: string; date: 
                     onChange={(shift) => onGo({ ...at, shift })}
                 />
             </div>
-            <Trouble error={trouble ?? save.error} />
+            <Trouble error={previews.error ?? save.error} />
             {said && (
                 <p className="mb-3 rounded-lg border-2 border-ochre bg-ochre-wash p-3" role="alert" data-testid="said">
                     {said}

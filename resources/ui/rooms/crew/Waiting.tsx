@@ -13,7 +13,7 @@ import { State } from '../../parts/State';
 
 type Waits = Schemas['WaitingView'];
 
-/** Authorities that were entered and are waits for a second person: a second person looks at the paper and signs for it. */
+/** Authorities that were entered and wait for a second person, who looks at the paper and signs for it. */
 export function Waiting({ room }: { room: Schemas['PersonRoom'] }) {
     const { person, waiting } = room;
     const [chosen, setChosen] = useState<Waits | null>(null);

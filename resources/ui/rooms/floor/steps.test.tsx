@@ -324,7 +324,7 @@ describe('a step worked by hand', () => {
         await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'done' }]));
     });
 
-    it('takes a reading by Enter, with the tool that somebody chose, and leaves it in its field when refused', async () => {
+    it('takes a reading by Enter with the tool that was chosen, and leaves it in its field when refused', async () => {
         const { sent } = worked(step('measurement', { reading }));
         const field = document.querySelector('input[name="entry"]') as HTMLInputElement;
         await userEvent.selectOptions(screen.getByRole('combobox'), 'PG-21');

@@ -1,7 +1,7 @@
 import { useNavigate } from 'react-router';
 import { api, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { keys } from '../../api/keys';
+import { touches } from '../../api/keys';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
 import { typed, useFields } from '../../parts/fields';
@@ -33,7 +33,7 @@ export function EnterTool({ onClose }: { onClose: () => void }) {
         (body: Omit<typeof v, keyof typeof numbers> & typeof numbers, headers) =>
             take(api.POST('/api/tools', { body, headers })),
         (room) => void navigate(`/stores/tools/${room.tool.code}`),
-        { affects: [keys.stores, keys.cards] },
+        { affects: touches.tools },
     );
     return (
         <FormDialog

@@ -3,13 +3,14 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useMe, usePack, useSend } from '../../api/hooks';
+import { useInTurn } from '../../api/useInTurn';
 import { Button } from '../../parts/Button';
 import { Dragged, DropSection, useDragSensors } from '../../parts/drag';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
 import { PackChosen } from './PackChosen';
-import { Chips } from './PackParts';
+import { Chips, type Into, into } from './PackParts';
 import { PackSlot } from './PackSlot';
 import { visitsViews } from './views';
 
@@ -17,7 +18,6 @@ const NOWHERE = 'in no visit';
 
 export type Line = Schemas['PackLine'];
 export type Slot = Schemas['PackSlot'];
-type Into = Record<string, string>;
 
 /** Which due items go into which visit: proposed, moved by hand, and saved only when nothing is overdue or too much. */
 export function Pack() {
@@ -55,21 +55,17 @@ function PackOf({
     const [laid, setLaid] = useState<Schemas['PackView'] | null>(null);
     const [chosen, setChosen] = useState<string | null>(null);
     const pack = laid ?? proposal;
-    const judge = useSend(
-        (into: Into) => take(api.POST('/api/pack', { body: { mark: pack.mark, days, into } })),
-        (out) => setLaid(out),
-        { affects: 'nothing' },
-    );
+    const previews = useInTurn(pack, setLaid);
     const save = useSend(
         (into: Into, headers) => take(api.POST('/api/pack/save', { body: { mark: pack.mark, days, into }, headers })),
         (ids) => void navigate(ids.length === 1 ? `/visits/${ids[0]}` : '/visits'),
     );
-    const into = (): Into => Object.fromEntries(pack.items.flatMap((l) => (l.slot ? [[l.key, l.slot]] : [])));
-    const move = (key: string, slot: string | null) => {
-        const next = into();
-        delete next[key];
-        judge.mutate(slot === null ? next : { ...next, [key]: slot });
-    };
+    const move = (key: string, slot: string | null) =>
+        previews.ask((of) => {
+            const { [key]: _, ...others } = into(of);
+            const laid = slot === null ? others : { ...others, [key]: slot };
+            return take(api.POST('/api/pack', { body: { mark: of.mark, days, into: laid } }));
+        });
     const skipped = skip.split(',').filter(Boolean);
     const line = pack.items.find((l) => l.key === chosen);
     const sensors = useDragSensors();
@@ -106,8 +102,8 @@ function PackOf({
                         {laid && <Button onClick={() => setLaid(null)}>Back to the proposal</Button>}
                         <Button
                             kind="main"
-                            disabled={!pack.maySave || save.isPending}
-                            onClick={() => save.mutate(into())}
+                            disabled={!pack.maySave || save.isPending || previews.waiting}
+                            onClick={() => save.mutate(into(pack))}
                         >
                             Save the visits
                         </Button>
@@ -140,13 +136,13 @@ function PackOf({
                         { value: 180, name: '180 days' },
                     ]}
                 />
-                {judge.isPending && (
+                {previews.waiting && (
                     <span role="status" className="text-soft">
                         Working it out…
                     </span>
                 )}
             </div>
-            <Trouble error={save.error ?? judge.error} />
+            <Trouble error={save.error ?? previews.error} />
             {line && <PackChosen line={line} slots={pack.slots} may={may} onMove={(slot) => move(line.key, slot)} />}
             {pack.items.length === 0 && pack.slots.length === 0 ? (
                 <p className="text-soft">Look further ahead, or open a free slot under Bays.</p>

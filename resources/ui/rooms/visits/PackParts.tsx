@@ -1,8 +1,15 @@
 import { useDraggable } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client';
 import { short } from '../../parts/dates';
 import { State } from '../../parts/State';
 import type { Line, Slot } from './Pack';
+
+export type Into = Record<string, string>;
+
+/** Slot by item, as it is laid. */
+export const into = (pack: Schemas['PackView']): Into =>
+    Object.fromEntries(pack.items.flatMap((l) => (l.slot ? [[l.key, l.slot]] : [])));
 
 type ChipProps = { line: Line; may: boolean; chosen: boolean; onChoose: (key: string) => void; children: ReactNode };
 

@@ -32,7 +32,7 @@ export function Visit() {
                 <VisitPage
                     visit={v}
                     place={`${v.bay} · ${short(v.start, v.start)} to ${short(v.end, v.start)}`}
-                    sentence={`${v.title}: ${v.sentence.charAt(0).toLowerCase()}${v.sentence.slice(1)}`}
+                    sentence={v.headline}
                     actions={
                         <>
                             <a
