@@ -58,7 +58,12 @@ const columns = (today: string): Column<Schemas['DueLine']>[] => [
         id: 'visit',
         header: 'Visit',
         accessorFn: (l) => (l.visit ? `${l.visit}, ${l.visitFrom}` : ''),
-        cell: ({ row: { original: l } }) => l.visit && `${l.visit}, ${short(l.visitFrom ?? '', today)}`,
+        cell: ({ row: { original: l } }) =>
+            l.visit && (
+                <>
+                    {l.visit}, <span className="whitespace-nowrap">{short(l.visitFrom ?? '', today)}</span>
+                </>
+            ),
     },
 ];
 
