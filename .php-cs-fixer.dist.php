@@ -3,7 +3,7 @@
 declare(strict_types=1);
 use PhpCsFixer\Config;
 use PhpCsFixer\Finder;
-use PhpCsFixer\Runner\Parallel\ParallelConfigFactory;
+use PhpCsFixer\Runner\Parallel\ParallelConfig;
 
 $files = Finder::create()->in(
     [
@@ -13,7 +13,7 @@ $files = Finder::create()->in(
 )
     ->exclude('cache')->append([__DIR__.'/artisan', __DIR__.'/server.php', __FILE__]);
 
-$config = (new Config)->setParallelConfig(ParallelConfigFactory::detect())->setRiskyAllowed(true);
+$config = (new Config)->setParallelConfig(new ParallelConfig(2))->setRiskyAllowed(true);
 
 return $config->setFinder($files)->setRules([
     '@PER-CS' => true,

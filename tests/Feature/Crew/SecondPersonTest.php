@@ -110,9 +110,9 @@ final class SecondPersonTest extends WorldCase
     {
         $oda = $this->person('oda');
         $enter = fn(string $value, string $until): TestResponse => $this->as('ines', 'POST', "people/{$oda->id}/qualifications", [
-                'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
-                'until' => $until, 'paper' => 'PD 12',
-            ]);
+            'version' => $oda->refresh()->version, 'do' => 'grant', 'kind' => 'authority', 'value' => $value,
+            'until' => $until, 'paper' => 'PD 12',
+        ]);
         $confirm = fn(string $who, string $stamp, string $pin, string $value = 'duplicate'): TestResponse
             => $this->as(
                 $who,
