@@ -17,6 +17,7 @@ use App\Fleet\Http\WhatIfController;
 use App\Floor\Http\FindingController;
 use App\Floor\Http\FloorController;
 use App\Floor\Http\RegisterController;
+use App\Floor\Http\SayController;
 use App\Library\Http\LibraryController;
 use App\Library\Http\RevisionController;
 use App\Release\Http\ReleaseController;
@@ -107,6 +108,9 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('floor', [FloorController::class, 'index']);
     Route::get('cards/{id}', [FloorController::class, 'show']);
     Route::post('cards/{id}/steps/{no}', [FloorController::class, 'work'])->middleware('once');
+    Route::post('cards/{id}/steps/{no}/remarks', [SayController::class, 'remark'])->middleware('once');
+    Route::post('cards/{id}/waits', [SayController::class, 'wait'])->middleware('once');
+    Route::post('cards/{id}/waits/{wait}/end', [SayController::class, 'goOn'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/preview', [FloorController::class, 'preview']);
     Route::post('cards/{id}/sign', [FloorController::class, 'sign'])->middleware(['throttle:sign', 'once']);
     Route::post('cards/{id}/inspect', [FloorController::class, 'inspect'])->middleware(['throttle:sign', 'once']);

@@ -11,12 +11,20 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Jorvel\Core\Bench\Verdict;
+use Jorvel\Core\Floor\DisturbanceAct;
+use Jorvel\Core\Floor\DisturbedHow;
+use Jorvel\Core\Floor\Handling;
 use Jorvel\Core\Floor\NotNow;
 use Jorvel\Core\Floor\NotSigned;
+use Jorvel\Core\Floor\Proof;
+use Jorvel\Core\Library\AppliesTo;
+use Jorvel\Core\Library\Unmet;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\DeviceOn;
+use Jorvel\Core\Now\Disturbance;
 use Jorvel\Core\Now\LoanOut;
+use Jorvel\Core\Now\NotWhole;
 use Jorvel\Core\Now\PersonAt;
 use Jorvel\Core\Shared\Unit;
 
@@ -148,6 +156,78 @@ final class FloorWords
     public static function said(array $holds): string
     {
         return implode('; ', array_map(static fn(HoldView $h): string => $h->said, $holds));
+    }
+
+    /** Why a step does not apply: "for F1 or F2; this one is F3". */
+    public static function unmet(Unmet $unmet): string
+    {
+        $wanted = implode(' or ', $unmet->wanted);
+        $is = $unmet->is ?? 'none';
+        $said = match ($unmet->by) {
+            AppliesTo::Tail => "it is for {$wanted}; this is {$is}",
+            AppliesTo::Variant => "it is for {$wanted}; this aircraft is {$is}",
+            AppliesTo::Option => "it is for aircraft with {$wanted}; fitted here: {$is}",
+            AppliesTo::Position => "it is for {$wanted}; this is {$is}",
+            AppliesTo::Answer => $is === 'not_applicable'
+                ? 'what it rests on does not apply either'
+                : "it follows the answer {$wanted}; the answer was {$is}",
+        };
+
+        return $unmet->why === null ? $said : "{$said} ({$unmet->why})";
+    }
+
+    /** @return string "leak check", "independent inspection" */
+    public static function proof(Proof $proof): string
+    {
+        return match ($proof) {
+            Proof::Leak => 'leak check', Proof::Bleed => 'bleeding',
+            default => str_replace('_', ' ', $proof->value),
+        };
+    }
+
+    /** "union 2: slackened at 14:02 by Oda Fenn, step 3 of 012-04". */
+    public static function disturbed(Disturbance $d, string $at): string
+    {
+        $place = ($d->step === null ? '' : "step {$d->step} of ")."card {$d->card->number}";
+
+        return "{$d->what}: ".match ($d->act) {
+            DisturbanceAct::Disturbed => $d->how === DisturbedHow::Redone ? 'worked once more' : (string) $d->how?->value,
+            DisturbanceAct::Joined => 'joined',
+            DisturbanceAct::Proven => $d->proof === null ? 'proven' : self::proof($d->proof),
+        }.", {$at}, {$d->by}, {$place}";
+    }
+
+    /** "union 2 is not proven since: leak check". */
+    public static function notWhole(NotWhole $n): string
+    {
+        return $n->joined === null ? "{$n->what} is {$n->last->how?->value} and not joined" : "{$n->what} is not proven "
+            .'since it was last touched: '.implode(', ', array_map(self::proof(...), $n->missing));
+    }
+
+    /** @return list<string> "proves by leak check: union 1, union 2" */
+    public static function handles(?Handling $handling): array
+    {
+        $said = array_map(
+            static fn(array $d): string => "{$d['what']} is {$d['how']->value}; it is proven again by "
+                .Words::list(array_map(self::proof(...), $d['needs'])),
+            array_values(array_filter($handling->disturbs ?? [], static fn(array $d): bool => $d['needs'] !== [])),
+        );
+        if (($handling->joins ?? []) !== []) {
+            $said[] = 'joined with it: '.implode(', ', $handling->joins);
+        }
+        foreach ($handling->proves ?? [] as $p) {
+            $said[] = ucfirst(self::proof($p['by'])).' of '.implode(', ', $p['of']);
+        }
+
+        return $said;
+    }
+
+    /** A controller is told. */
+    public static function waits(string $number, string $title, string $kind, string $what, string $by): string
+    {
+        $for = ['part' => 'a part', 'tool' => 'a tool', 'help' => 'help', 'answer' => 'an answer'][$kind] ?? $kind;
+
+        return "Card {$number}, {$title}, waits for {$for}: {$what}. {$by} says so.";
     }
 
     /** What is said of a reading. */

@@ -22,8 +22,12 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\Acts;
+use Jorvel\Core\Floor\Handling;
 use Jorvel\Core\Floor\How;
+use Jorvel\Core\Floor\StepProgress;
 use Jorvel\Core\Floor\Touch;
+use Jorvel\Core\Library\Applies;
+use Jorvel\Core\Library\Subject;
 use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\StepNow;
@@ -38,7 +42,7 @@ final readonly class LoadCard
         'visit' => [Visit::class, ['id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'released_at']],
         'aircraft' => [Aircraft::class, [
             'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of',
-            'rates', 'conditions', 'week', 'effectivity', 'floor_count',
+            'rates', 'conditions', 'week', 'effectivity', 'floor_count', 'options',
         ]],
         'type' => [
             AircraftType::class,
@@ -197,13 +201,14 @@ final readonly class LoadCard
         ]);
         $this->people->qualifications($card->assignments, 'person_id');
         $first = $card->mustWaitFor();
+        $subject = self::subject($card);
 
         return new CardFile($card, new CardNow(
             self::ref($card),
             new Touch($card->systems, $card->zone),
             $card->independent_inspection,
             $card->revisionCurrent(),
-            array_values($card->steps->map(self::step(...))->all()),
+            array_values($card->steps->map(static fn(Step $s): StepNow => self::step($s, $subject))->all()),
             array_map(strval(...), $card->performers()),
             array_values(array_map(
                 strval(...),
@@ -221,19 +226,46 @@ final readonly class LoadCard
         ), $card->aircraft->floor_count);
     }
 
-    public static function step(Step $step): StepNow
+    /** What its steps are asked to apply to: the aircraft, and what was answered so far. */
+    private static function subject(Card $card): Subject
     {
-        $acts = $step->spec['acts'] ?? null;
+        $answers = [];
+        foreach ($card->steps as $step) {
+            $id = $step->spec['id'] ?? null;
+            if ($id !== null && $step->settled()) {
+                $answers[$id] = $step->state === Step::DONE
+                    ? (string) ($step->result['answer'] ?? $step->result['counted'] ?? 'done')
+                    : 'not_applicable';
+            }
+        }
+
+        return new Subject($card->aircraft->mark, $card->aircraft->effectivity, $card->aircraft->options ?? [], $answers);
+    }
+
+    /** @param Subject|null $on null where nobody asks whether it applies */
+    public static function step(Step $step, ?Subject $on = null): StepNow
+    {
+        $spec = $step->spec;
+        $acts = $spec['acts'] ?? null;
+        $each = $spec['each'] ?? null;
 
         return new StepNow(
             $step->no,
             $step->kind,
             $step->title,
-            $step->state === Step::DONE,
+            $step->settled(),
             $step->started_at === null ? null : $step->started_at,
             $acts === null ? null : Acts::on(How::from($acts['how']), $acts['systems'], $acts['with'] ?? []),
-            $step->spec['ends'] ?? [],
-            $step->spec['group'] ?? null,
+            $spec['ends'] ?? [],
+            $each === null ? $spec['group'] ?? null : "each {$each['title']}",
+            $each['position'] ?? null,
+            $step->state === StepProgress::NotApplicable,
+            $on === null || ! isset($spec['applies'])
+                ? null
+                : Applies::of($spec['applies'])->unmet($on, $each['position'] ?? null),
+            Handling::of($spec),
+            $spec['id'] ?? null,
+            array_values(array_filter([$spec['mark'] ?? null, $spec['applies']['answer']['step'] ?? null])),
         );
     }
 

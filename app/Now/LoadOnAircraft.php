@@ -7,11 +7,15 @@ namespace App\Now;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\CardProgress;
+use Jorvel\Core\Floor\DisturbanceAct;
+use Jorvel\Core\Floor\DisturbedHow;
 use Jorvel\Core\Floor\How;
+use Jorvel\Core\Floor\Proof;
 use Jorvel\Core\Floor\Touch;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\DeviceOn;
+use Jorvel\Core\Now\Disturbance;
 use Jorvel\Core\Now\LoanOut;
 use Jorvel\Core\Now\OnAircraft;
 use Jorvel\Core\Now\PersonAt;
@@ -48,8 +52,10 @@ final class LoadOnAircraft
             ->unionAll($this->acting($ids))
             ->unionAll($this->loans($ids))
             ->unionAll($this->begun($ids))
+            ->unionAll($this->disturbed($ids, false))
+            ->unionAll($this->disturbed($ids, true))
             ->orderBy('placed')->orderBy('row_id')->get();
-        $on = array_fill_keys($ids, ['person' => [], 'device' => [], 'act' => [], 'loan' => [], 'begun' => []]);
+        $on = array_fill_keys($ids, ['person' => [], 'device' => [], 'act' => [], 'loan' => [], 'begun' => [], 'disturbed' => []]);
         foreach ($rows as $row) {
             $more = json_decode($row->more, true, 8, JSON_THROW_ON_ERROR);
             $on[(int) $row->aircraft_id][$row->what][] = match ($row->what) {
@@ -64,6 +70,7 @@ final class LoadOnAircraft
                     $more['name'],
                     Instant::parse($more['out_at']),
                 ),
+                'disturbed' => self::disturbance($row, $more),
                 default => self::card($row),
             };
         }
@@ -75,6 +82,7 @@ final class LoadOnAircraft
                 $of['act'],
                 $of['loan'],
                 $of['begun'],
+                $of['disturbed'],
             ),
             $on,
         );
@@ -142,6 +150,35 @@ final class LoadOnAircraft
             ->whereIn('cards.state', [CardProgress::InWork->value, CardProgress::Signed->value]);
 
         return self::part($query, 'begun', 'cards.id', "''", []);
+    }
+
+    /**
+     * What is not known to be whole again: of the aircraft itself, or of the components that are fitted to it now.
+     *
+     * @param list<int> $ids
+     */
+    private function disturbed(array $ids, bool $fitted): Builder
+    {
+        $query = DB::table('disturbances')->join('cards', 'cards.id', '=', 'disturbances.card_id')
+            ->join('visits', 'visits.id', '=', 'cards.visit_id')
+            ->join('people', 'people.id', '=', 'disturbances.person_id')
+            ->leftJoin('steps', 'steps.id', '=', 'disturbances.step_id')
+            ->where(['disturbances.settled' => false, 'disturbances.stands' => true]);
+        $fitted
+            ? $query->join('tenures', 'tenures.component_id', '=', 'disturbances.component_id')
+                ->whereNull('tenures.to_date')->whereIn('tenures.aircraft_id', $ids)
+            : $query->whereNull('disturbances.component_id')->whereIn('disturbances.aircraft_id', $ids);
+        self::part($query, 'disturbed', 'disturbances.id', "''", [
+            'what' => 'disturbances.what', 'act' => 'disturbances.act', 'how' => 'disturbances.how',
+            'needs' => 'disturbances.needs', 'proof' => 'disturbances.proof', 'no' => 'steps.no',
+            'name' => 'people.name', 'at' => 'disturbances.at', 'component' => 'disturbances.component_id',
+        ]);
+        if ($fitted) {
+            // The card may be of the aircraft that the component came from.
+            $query->columns[0] = 'tenures.aircraft_id';
+        }
+
+        return $query;
     }
 
     /** @param list<int> $ids */
@@ -214,6 +251,24 @@ final class LoadOnAircraft
             Instant::parse($more['since']),
             (bool) $more['running'],
             $more['name'],
+        );
+    }
+
+    /** @param array<string, mixed> $more */
+    private static function disturbance(stdClass $row, array $more): Disturbance
+    {
+        return new Disturbance(
+            (int) $row->row_id,
+            $more['what'],
+            DisturbanceAct::from($more['act']),
+            $more['how'] === null ? null : DisturbedHow::from($more['how']),
+            array_map(Proof::from(...), self::list($more['needs'])),
+            $more['proof'] === null ? null : Proof::from($more['proof']),
+            self::card($row),
+            $more['no'],
+            $more['name'],
+            Instant::parse($more['at']),
+            $more['component'] === null ? null : (string) $more['component'],
         );
     }
 

@@ -123,7 +123,7 @@ final readonly class LoadVisit
         return new CardState(
             (string) $card->id,
             $card->state === Card::CLOSED,
-            $card->steps->where('state', '!=', Step::DONE)->count(),
+            $card->steps->where('state', Step::OPEN)->count(),
             $card->independent_inspection,
             array_map(strval(...), $card->performers()),
             $card->inspected_by === null ? null : (string) $card->inspected_by,

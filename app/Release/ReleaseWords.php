@@ -18,6 +18,7 @@ final class ReleaseWords
     private const BLOCKERS = [
         'person_at' => 'is at the aircraft',
         'part_missing' => 'was taken off, and nothing is in its place',
+        'not_whole' => 'was disturbed and is not whole again',
         'begun_elsewhere' => 'is begun and not closed',
         'card_open' => 'is not closed', 'steps_open' => 'has steps not done',
         'duplicate_missing' => 'needs its independent inspection',

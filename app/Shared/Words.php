@@ -88,6 +88,18 @@ final class Words
         };
     }
 
+    /**
+     * "a", "a and b", "a, b and c".
+     *
+     * @param list<string> $things
+     */
+    public static function list(array $things): string
+    {
+        $last = array_pop($things);
+
+        return $things === [] ? (string) $last : implode(', ', $things)." and {$last}";
+    }
+
     /** "1 day", "12 days". */
     public static function count(int $many, string $one, ?string $more = null): string
     {

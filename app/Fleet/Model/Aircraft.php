@@ -30,6 +30,7 @@ use Jorvel\Core\Shared\Day;
  * @property Day $counters_as_of
  * @property array<string, float> $rates mean use per calendar day, where there is no week's pattern
  * @property array<string, list<float>>|null $week by counter, Monday to Sunday
+ * @property list<string>|null $options that are fitted to it, by the names that card templates use
  * @property list<string> $conditions harsh conditions of its own role, beside those of its base
  * @property-read AircraftType $type
  * @property-read Fleet $fleet
@@ -55,6 +56,7 @@ final class Aircraft extends Model
         'rates' => AsCounters::class,
         'week' => 'array',
         'conditions' => 'array',
+        'options' => 'array',
     ];
 
     /** @return BelongsTo<AircraftType, $this> */

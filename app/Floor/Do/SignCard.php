@@ -12,6 +12,7 @@ use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
 use App\Now\CardFile;
 use App\Now\CommitOnFloor;
+use App\Now\LoadCard;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -32,6 +33,8 @@ final readonly class SignCard
         private Records $records,
         private ToolDesk $desk,
         private CommitOnFloor $commit,
+        private Disturb $disturb,
+        private Standings $standings,
     ) {}
 
     /**
@@ -140,6 +143,7 @@ final readonly class SignCard
                     'state' => Card::CLOSED,
                 ]);
                 $this->settle($card);
+                $this->disturb->inspected($by, $card);
                 $this->records->write(
                     $by,
                     'card.inspected',
@@ -170,7 +174,7 @@ final readonly class SignCard
             $file->requireVersion($version);
             $card = $file->card;
             $step = $card->steps->firstWhere('no', $no);
-            if ($step === null || $step->kind !== 'inspection' || $step->state === Step::DONE) {
+            if ($step === null || $step->kind !== 'inspection' || $step->settled()) {
                 throw Refused::because(
                     "Step {$no} of card {$card->number} is not waiting for an independent inspection.",
                 );
@@ -181,9 +185,10 @@ final readonly class SignCard
                 throw Refused::because("Step {$before} comes first: there is nothing to inspect yet.");
             }
             $this->requireInspected($by, $card, $step->spec['covers'], $covers);
+            $this->standings->requireJoined($file, LoadCard::step($step));
             $by->requireSignature($stamp, $pin);
 
-            return function () use ($by, $card, $step): void {
+            return function () use ($by, $card, $step, $file): void {
                 $step->fill([
                     'state' => Step::DONE,
                     'done_by' => $by->id,
@@ -191,6 +196,7 @@ final readonly class SignCard
                     'result' => ['covers' => $step->spec['covers']],
                 ])
                     ->save();
+                $this->disturb->done($by, $file, $step);
                 $this->records->write(
                     $by,
                     'step.inspected',

@@ -15,9 +15,12 @@ use App\Shared\Clock;
 use App\Shared\Refused;
 use Jorvel\Core\Floor\Interlock;
 use Jorvel\Core\Floor\StayAway;
+use Jorvel\Core\Floor\Wholeness;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\DeviceOn;
+use Jorvel\Core\Now\NotWhole;
 use Jorvel\Core\Now\PersonAt;
+use Jorvel\Core\Now\StepNow;
 
 /**
  * What stands at an aircraft against a step, or against coming to a card, each with the way to it; what it is, the core
@@ -48,6 +51,22 @@ final readonly class Standings
                 'Stay away from it now: '.FloorWords::said($away)
                     .'. You begin here when that has ended. Nothing was changed.',
             );
+        }
+    }
+
+    /** @throws Refused for a proof of something that is apart: it would prove nothing */
+    public function requireJoined(CardFile $file, StepNow $is): void
+    {
+        $joins = $is->handling->joins ?? [];
+        $apart = Wholeness::apart(
+            $file->now->on->notWhole(),
+            array_values(array_diff($is->handling?->proven() ?? [], $joins)),
+        );
+        if ($apart !== []) {
+            throw Refused::because('Still apart: '.implode('; ', array_map(
+                fn(NotWhole $n): string => FloorWords::disturbed($n->last, $this->clock->time($n->last->at)),
+                $apart,
+            )).'. A proof counts only after it is joined; nothing was saved.');
         }
     }
 

@@ -19,6 +19,7 @@ use Jorvel\Core\Bench\LimitKind;
 use Jorvel\Core\Bench\LimitResult;
 use Jorvel\Core\Bench\Readable;
 use Jorvel\Core\Bench\ReadingLimit;
+use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\Entered;
 use Jorvel\Core\Shared\Input;
 use Jorvel\Core\Shared\Quantity;
@@ -43,10 +44,15 @@ final readonly class TakeReading
         string $toolCode,
         ReadingKind $kind = ReadingKind::Reading,
         int $run = 1,
+        string $note = '',
     ): Taken {
         $tool = $this->tool($spec, $toolCode);
         $result = $this->judge($spec, $entry, $tool);
         $this->requireHere($step, $tool);
+        if ($result->verdict === Verdict::Pass && self::unusual($spec, $result->value) && $note === '') {
+            throw Refused::because('Legal, and unusual: '.Words::number($result->value, 4)
+                .' lies outside what is advised. Say in a few words what you think of it. Nothing was saved.');
+        }
 
         return new Taken(
             $spec['point'],
@@ -59,7 +65,20 @@ final readonly class TakeReading
             $result->reasons,
             $kind,
             $run,
+            $note,
         );
+    }
+
+    /**
+     * Inside its limit and outside the band that is advised: legal, and worth a word.
+     *
+     * @param array<string, mixed> $spec
+     */
+    public static function unusual(array $spec, float $value): bool
+    {
+        $advised = $spec['advised'] ?? [];
+
+        return $value < ($advised['min'] ?? -INF) || $value > ($advised['max'] ?? INF);
     }
 
     /**
@@ -91,6 +110,7 @@ final readonly class TakeReading
                 'step' => $step->no, 'point' => $t->point, 'phase' => $t->kind, 'entered' => $t->entry,
                 'value' => $t->value,
                 'unit' => $t->unit, 'tool' => $t->tool?->code, 'verdict' => $t->verdict,
+                ...($t->note === '' ? [] : ['note' => $t->note]),
             ]);
         }
     }

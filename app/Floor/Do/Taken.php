@@ -26,5 +26,6 @@ final readonly class Taken
         public array $reasons = [],
         public ReadingKind $kind = ReadingKind::Reading,
         public int $run = 1,
+        public string $note = '',
     ) {}
 }

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Work\Circuit;
 use App\Floor\Do\Work\StepKinds;
 use App\Floor\FloorWords;
 use App\Floor\Model\ActingRow;
 use App\Floor\Model\Card;
 use App\Floor\Model\Presence;
-use App\Floor\Model\Reading;
-use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
 use App\Now\CardFile;
 use App\Now\CommitOnFloor;
@@ -19,14 +18,13 @@ use App\Now\LoadCard;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
-use App\Stores\Do\Goods;
-use App\Stores\Model\FittedPart;
 use App\Visits\Model\Visit;
 use Closure;
 use Jorvel\Core\Floor\Lasting;
+use Jorvel\Core\Floor\MayNotApply;
 use Jorvel\Core\Floor\NotNow;
 use Jorvel\Core\Floor\StepOrder;
-use Jorvel\Core\Floor\TakeBack;
+use Jorvel\Core\Floor\StepProgress;
 use Jorvel\Core\Now\StepNow;
 
 /**
@@ -44,7 +42,8 @@ final readonly class WorkStep
         private Standings $standings,
         private FitToWork $fit,
         private CommitOnFloor $commit,
-        private Goods $goods,
+        private Disturb $disturb,
+        private TakeStepBack $back,
     ) {}
 
     /**
@@ -55,11 +54,16 @@ final readonly class WorkStep
         $by->loadMissing('qualifications');
 
         return ($this->commit)($cardId, function (CardFile $file) use ($by, $no, $in): Closure {
-            $file->requireVersion($in->version);
+            // The points of a circuit are seen by several people at once, each point once.
+            if (! in_array($in->do, Circuit::ONE, true)) {
+                $file->requireVersion($in->version);
+            }
             $this->requireWorkable($file, $by);
             $step = $file->step($no);
             $writes = match (true) {
-                $in->do === 'take_back' => $this->takeBack($by, $file, $step, $in->note),
+                $in->do === 'take_back' => $this->back->ask($by, $file, $step, $in->note, false),
+                $in->do === 'again' => $this->back->ask($by, $file, $step, $in->note, true),
+                $in->do === 'not_applicable' => $this->notApplicable($by, $file, $step, $in->note),
                 $in->do === 'stop' => $this->breakOff($by, $file, $step, $in->note),
                 default => $this->work($by, $file, $step, $in),
             };
@@ -99,18 +103,17 @@ final readonly class WorkStep
     private function work(Person $by, CardFile $file, Step $step, StepInput $in): array
     {
         $again = $in->do === 'call' && $step->kind === 'rollcall';
-        if ($step->state === Step::DONE && ! $again) {
-            throw Refused::because("Step {$step->no} is already done. Take it back first if it was wrong.");
-        }
-        $before = StepOrder::blocking($file->now->order(), $step->no);
-        if ($before !== null) {
-            throw Refused::because("Step {$before} comes first: this card is worked in order.");
+        $is = $this->turn($file, $step, $again);
+        if ($is->unmet !== null) {
+            throw Refused::because("Step {$step->no} does not apply here: ".FloorWords::unmet($is->unmet)
+                .'. Say so at the step; it is not done.');
         }
         $kind = $this->kinds->of($step->kind);
         if (! in_array($in->do, $kind->answers(), true)) {
             throw Refused::because("Step {$step->no} ({$step->kind}) cannot be answered with \"{$in->do}\".");
         }
         $this->standings->requireFree($by, $file, $step);
+        $this->standings->requireJoined($file, $is);
         $worked = $kind->ask($by, $step, $in);
         $now = (string) $this->clock->now();
         $writes = [...$worked->writes, ...$this->acting($by, $file, $step, $in->do, $worked, $now)];
@@ -122,6 +125,7 @@ final readonly class WorkStep
                 'done_at' => $now,
             ])
                 ->save();
+            $writes[] = fn() => $this->disturb->done($by, $file, $step);
             $writes[] = fn() => $this->records->write(
                 $by,
                 'step.done',
@@ -131,6 +135,58 @@ final readonly class WorkStep
         }
 
         return $writes;
+    }
+
+    /** @throws Refused unless it is open and its turn */
+    private function turn(CardFile $file, Step $step, bool $again = false): StepNow
+    {
+        if ($step->settled() && ! $again) {
+            throw Refused::because("Step {$step->no} is already "
+                .($step->state === Step::DONE ? 'done' : 'answered').'. Take it back first if it was wrong.');
+        }
+        $before = StepOrder::blocking($file->now->order(), $step->no);
+        if ($before !== null) {
+            throw Refused::because("Step {$before} comes first: this card is worked in order.");
+        }
+
+        return $file->now->step($step->no) ?? LoadCard::step($step);
+    }
+
+    /**
+     * That a step does not apply, with the reason: the template's own, or, where it asks for none, a person's.
+     *
+     * @return list<Closure(): mixed>
+     */
+    private function notApplicable(Person $by, CardFile $file, Step $step, string $note): array
+    {
+        $is = $this->turn($file, $step);
+        if ($is->unmet === null && ! MayNotApply::by($file->now, $is)) {
+            throw Refused::because("Step {$step->no} keeps people or the aircraft safe, or shows that it is: it is "
+                .'worked, or the card is not. Ask the controller; nothing was changed.');
+        }
+        if ($step->started_at !== null) {
+            throw Refused::because("Step {$step->no} runs. Break it off first; nothing was changed.");
+        }
+        $why = $is->unmet === null ? $note : ucfirst(FloorWords::unmet($is->unmet)).($note === '' ? '' : "; {$note}");
+        if ($why === '') {
+            throw Refused::because('Say why it does not apply; that stands on the card in place of the work.');
+        }
+        $now = (string) $this->clock->now();
+
+        return [
+            static fn() => $step->fill([
+                'state' => StepProgress::NotApplicable,
+                'result' => ['why' => $why],
+                'done_by' => $by->id,
+                'done_at' => $now,
+            ])->save(),
+            fn() => $this->records->write(
+                $by,
+                'step.not_applicable',
+                "card:{$step->card_id}",
+                ['step' => $step->no, 'why' => $why],
+            ),
+        ];
     }
 
     /**
@@ -200,7 +256,7 @@ final readonly class WorkStep
      */
     private function breakOff(Person $by, CardFile $file, Step $step, string $why): array
     {
-        if ($step->state === Step::DONE || $step->started_at === null) {
+        if ($step->settled() || $step->started_at === null) {
             throw Refused::because("Step {$step->no} does not run; there is nothing to break off.");
         }
         if ($why === '') {
@@ -221,102 +277,5 @@ final readonly class WorkStep
                 ['step' => $step->no, 'why' => $why],
             ),
         ];
-    }
-
-    /**
-     * The first entry stays in the record; what was proven by the step, or rests on it, falls with it.
-     *
-     * @return list<Closure(): mixed>
-     */
-    private function takeBack(Person $by, CardFile $file, Step $step, string $why): array
-    {
-        if ($step->state !== Step::DONE) {
-            throw Refused::because("Step {$step->no} is not done; there is nothing to take back.");
-        }
-        if ($step->kind === 'inspection') {
-            throw Refused::because('An inspection stands until something that it looked at is taken back.');
-        }
-        if ($why === '') {
-            throw Refused::because('Say why the step is taken back; the first entry stays in the record.');
-        }
-        $device = $this->device($step);
-        $falls = $file->card->steps->whereIn('no', TakeBack::falls($file->now, $step->no))->values();
-        $now = (string) $this->clock->now();
-        $opened = [$step, ...$falls->all()];
-
-        return [
-            fn() => $this->partsOff($by, $step, $why),
-            static fn() => Reading::whereIn('step_id', array_column($opened, 'id'))->update(['stands' => false]),
-            static fn() => FittedPart::where('step_id', $step->id)->update(['stands' => false]),
-            static fn() => $step->kind === 'safing_fit' ? $device?->update([
-                'removed_by' => $by->id,
-                'removed_at' => $now,
-                'void_why' => $why,
-            ]) : null,
-            static fn()
-                => $step->kind === 'safing_remove'
-                    ? $device?->update(['removed_by' => null, 'removed_at' => null])
-                    : null,
-            static fn() => array_map(static fn(Step $s) => $s->open(), $opened),
-            fn() => $this->records->write($by, 'step.taken_back', "card:{$step->card_id}", [
-                'step' => $step->no, 'why' => $why,
-                ...($device === null ? [] : ['device' => $device->id]),
-                ...($falls->isEmpty() ? [] : ['fell' => $falls->pluck('no')->all()]),
-            ]),
-        ];
-    }
-
-    /**
-     * The device that a step put on the register, or took off it; the entry is corrected, and the register says what is
-     * there.
-     */
-    private function device(Step $step): ?SafingDevice
-    {
-        if ($step->kind === 'safing_remove') {
-            return $this->off(SafingDevice::find($step->result['device'] ?? 0));
-        }
-        $device = $step->kind === 'safing_fit'
-            ? SafingDevice::where('fitted_step_id', $step->id)->whereNull('void_why')->orderByDesc('id')->first()
-            : null;
-        if ($device !== null && $device->removed_at !== null) {
-            throw Refused::because(
-                "{$device->kind}, {$device->place}, is taken off already. Take that step back first, if it is "
-                    .'still on.',
-            );
-        }
-
-        return $device;
-    }
-
-    /** What was taken off goes back on the register, unless its step has put another one there since. */
-    private function off(?SafingDevice $device): ?SafingDevice
-    {
-        $again = $device !== null && SafingDevice::where('fitted_step_id', $device->fitted_step_id)
-            ->whereNull('removed_at')
-            ->exists();
-        if ($again) {
-            throw Refused::because(
-                "{$device->kind}, {$device->place}, was fitted again since, and is on the register. Nothing was "
-                    .'changed.',
-            );
-        }
-
-        return $device;
-    }
-
-    /** A part comes off with its step, and the store is told; what is never used twice is spent. */
-    private function partsOff(Person $by, Step $step, string $why): void
-    {
-        $standing = FittedPart::with(['part', 'batch'])->where(['step_id' => $step->id, 'stands' => true]);
-        foreach ($standing->whereNotNull('batch_id')->get() as $fitted) {
-            if ($fitted->batch !== null) {
-                $this->goods->cameOff(
-                    $by,
-                    $fitted->batch,
-                    "{$fitted->quantity} off again at card {$step->card->number}, step {$step->no}: {$why}"
-                        .($fitted->part->one_time ? '; spent' : '; bring it back, or scrap it'),
-                );
-            }
-        }
     }
 }

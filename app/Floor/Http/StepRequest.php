@@ -19,8 +19,9 @@ final class StepRequest extends CardRequest
     {
         return [
             'version' => 'required|integer',
-            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,stop,take_back',
-            'entry' => 'sometimes|nullable|string|max:40',
+            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,stop,take_back,'
+                .'again,not_applicable,answer,mark,meet,point,point_back',
+            'entry' => 'sometimes|nullable|string|max:80',
             'entries' => 'sometimes|array',
             'entries.*' => 'nullable|string|max:40',
             'tool' => 'sometimes|nullable|string|max:40',

@@ -262,7 +262,7 @@ final class Card extends Model
     /** The step that is worked next; null when all are done. Load `steps` first. */
     public function nextStep(): ?Step
     {
-        return $this->steps->first(static fn(Step $s): bool => $s->state !== Step::DONE);
+        return $this->steps->first(static fn(Step $s): bool => ! $s->settled());
     }
 
     /** Nothing is left to work on it: closed, or only to be inspected. */
@@ -298,7 +298,7 @@ final class Card extends Model
         return $this->worked()
             ? 0.0
             : $this->hours
-                * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', Step::DONE)->count() / ($steps + 1));
+                * ($steps === 0 ? 1.0 : 1 - $this->steps->where('state', '!=', Step::OPEN)->count() / ($steps + 1));
     }
 
     /** Whether the manual still stands at the revision the card was written from. */

@@ -46,6 +46,12 @@ final class Step extends Model
         'done_at' => AsInstant::class,
         'spec' => 'array', 'result' => 'array'];
 
+    /** Nothing is left to do at it: done, or answered as not applicable. */
+    public function settled(): bool
+    {
+        return $this->state->settled();
+    }
+
     /**
      * What a reading of this step is judged by: the step's own, or, on a rigging sheet, that of one of its points.
      *

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Floor\Show;
 
-use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
 use App\Crew\Model\RotaDay;
 use App\Floor\Do\FitToWork;
@@ -12,7 +11,6 @@ use App\Floor\Do\HandCardOver;
 use App\Floor\Do\SafingRegister;
 use App\Floor\Do\SignCard;
 use App\Floor\Do\Standings;
-use App\Floor\Do\Work\CallClear;
 use App\Floor\FloorWords;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
@@ -20,39 +18,31 @@ use App\Floor\Model\Finding;
 use App\Floor\Model\Reading;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
+use App\Floor\Model\Stoppage;
 use App\Floor\Show\View\CardView;
 use App\Floor\Show\View\FindingView;
 use App\Floor\Show\View\HandoverView;
 use App\Floor\Show\View\HoldView;
 use App\Floor\Show\View\LoanView;
-use App\Floor\Show\View\MoveView;
 use App\Floor\Show\View\PartView;
 use App\Floor\Show\View\PresenceView;
-use App\Floor\Show\View\ReadingView;
-use App\Floor\Show\View\RunView;
 use App\Floor\Show\View\SafingView;
-use App\Floor\Show\View\StepView;
+use App\Floor\Show\View\StoppageView;
 use App\Floor\Show\View\ToolView;
 use App\Library\Show\ShowRevisions;
 use App\Now\CardFile;
 use App\Now\Directory;
 use App\Now\LoadCard;
 use App\Shared\Clock;
-use App\Shared\Words;
 use App\Stores\Model\Part;
 use App\Stores\Model\Tool;
 use App\Stores\Model\ToolState;
 use App\Stores\Show\View\BatchView;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Jorvel\Core\Floor\StepOrder;
-use Jorvel\Core\Floor\StepPlace;
-use Jorvel\Core\Floor\TakeBack;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\LoanOut;
 use Jorvel\Core\Now\PersonAt;
-use Jorvel\Core\Shared\Instant;
-use Jorvel\Core\Shared\Unit;
 
 /** One card with everything on it. */
 final readonly class ShowCard
@@ -67,6 +57,8 @@ final readonly class ShowCard
         private FitToWork $fit,
         private LoadCard $load,
         private Directory $people,
+        private ShowProofs $proofs,
+        private ShowStep $steps,
     ) {}
 
     public function card(int $id, Person $me): CardView
@@ -96,7 +88,6 @@ final readonly class ShowCard
         $inspectWhy = $inspection ? $this->floor->inspectWhy($card, $me) : null;
         $workWhy = $me->can('work', $card) && ! $card->worked() ? $this->fit->why($me, $card) : null;
         $left = $card->handovers->first();
-        $order = $file->now->order();
         $may = array_keys(array_filter([
             'work' => $me->can('work', $card) && $workWhy === null,
             'hand' => $me->can('work', $card),
@@ -175,9 +166,7 @@ final readonly class ShowCard
                 $left->taker?->name,
             ),
             $card->worked() ? '' : $this->handOver->state($file),
-            array_values(
-                $card->steps->map(fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order))->all(),
-            ),
+            $this->steps->all($file, $holds),
             array_values(
                 $card->findings
                     ->map(fn(Finding $f): FindingView => $this->finding($f, $card->aircraft->mark, $card))
@@ -197,6 +186,8 @@ final readonly class ShowCard
                 $file->now->on->loansOf((string) $card->id),
             ),
             $this->revisions->questions($card->template->manual, $card->template->section),
+            $this->waits($card),
+            $this->proofs->open($file->now->on),
         );
     }
 
@@ -322,25 +313,6 @@ final readonly class ShowCard
         )->map(static fn(Person $p): string => $p->name)->all());
     }
 
-    /**
-     * The calls of a roll-call with their local time, and whether each still stands.
-     *
-     * @return array<string, mixed>
-     */
-    private function result(Step $step): array
-    {
-        $result = $step->result ?? [];
-        foreach ($result['calls'] ?? [] as $place => $call) {
-            $at = Instant::parse($call['at']);
-            $result['calls'][$place] += [
-                'said' => 'called at '.$this->clock->time($at),
-                'stands' => $this->clock->now()->epoch() - $at->epoch() <= CallClear::stands($step),
-            ];
-        }
-
-        return $result;
-    }
-
     /** @param list<HoldView> $holds of the next step */
     private function sentence(Card $card, ?Step $next, array $holds): string
     {
@@ -360,99 +332,19 @@ final readonly class ShowCard
         };
     }
 
-    /**
-     * @param list<HoldView> $holds
-     * @param list<StepPlace> $order of the card
-     */
-    private function step(CardFile $file, Step $step, array $holds, array $order): StepView
+    /** @return list<StoppageView> */
+    private function waits(Card $card): array
     {
-        $card = $file->card;
-        $before = $step->state === Step::DONE ? null : StepOrder::blocking($order, $step->no);
-        $held = $step->started_at === null ? null : max(
-            0,
-            $this->clock->now()->epoch() - $step->started_at->epoch(),
-        );
+        $waits = Stoppage::with(['person', 'step'])->where('card_id', $card->id)->whereNull('ended_at')->orderBy('id');
 
-        return new StepView(
-            $step->no,
-            $step->kind,
-            $step->title,
-            $step->text,
-            (object) $step->spec,
-            $step->state->value,
-            $before === null ? null : "Step {$before} comes first.",
-            $step->acts(),
-            $holds,
-            $step->state === Step::DONE ? TakeBack::falls($file->now, $step->no) : [],
-            $step->started_at === null ? null : (string) $step->started_at,
-            $held,
-            (object) $this->result($step),
-            $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
-            $step->done_at === null ? null : $this->clock->local($step->done_at),
-            array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
-                $r->point,
-                $r->kind->value,
-                $r->run,
-                $r->value,
-                Unit::parse($r->unit)->label(),
-                $r->verdict,
-                FloorWords::reading($r->verdict, $r->margin, $r->unit),
-                $r->tool?->code,
-                $r->taker->name,
-                $this->clock->local($r->at),
-                $r->stands,
-            ))->all()),
-            array_values($step->runs->map(fn(RigRun $r): RunView => $this->run($step, $r))->all()),
-        );
-    }
-
-    private function run(Step $step, RigRun $run): RunView
-    {
-        $adjusters = array_column($step->spec['adjusters'], null, 'id');
-        $points = array_column($step->spec['points'], 'title', 'id');
-        $moves = array_map(static function (array $m) use ($adjusters): MoveView {
-            // A card made before its template was checked for it may lack a title or unit; what was read on it is shown
-            // all the same.
-            [$title, $unit] = [
-                $adjusters[$m['adjuster']]['title'] ?? $m['adjuster'],
-                $adjusters[$m['adjuster']]['unit'] ?? '',
-            ];
-            $way = match ($m['direction']) {
-                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter',
-                'raise' => 'up', default => 'down',
-            };
-
-            return new MoveView(
-                $m['adjuster'],
-                $title,
-                $m['amount'],
-                $unit,
-                $m['direction'],
-                trim(Words::number($m['amount'], 2)." {$unit}")." {$way}",
-            );
-        }, $run->solution['moves']);
-        $unmet = array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['unmet']);
-        $sentence = match (true) {
-            $moves === [] && $unmet === []
-                => 'All readings are inside. Nothing needs turning; read once more to confirm.',
-            $unmet !== [] => 'The adjusters cannot bring everything in. Outside stays: '.implode(', ', $unmet).'.',
-            default => (
-                count($moves) === 1 ? 'One adjuster brings' : count($moves).' adjusters bring'
-            ).' every reading inside its limits.',
-        };
-
-        return new RunView(
-            $run->no,
-            (object) $run->as_found,
-            (object) $run->solution['predicted'],
-            (object) ($run->as_left ?? []),
-            $run->as_left !== null,
-            $run->solution['within'],
-            $moves,
-            array_values(array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['recheck'])),
-            $unmet,
-            $sentence,
-        );
+        return array_values($waits->get()->map(fn(Stoppage $w): StoppageView => new StoppageView(
+            $w->id,
+            $w->kind,
+            $w->what,
+            $w->step?->no,
+            $w->person->name,
+            $this->clock->local($w->since),
+        ))->all());
     }
 
     /**

@@ -123,7 +123,7 @@ final readonly class ShowFloor
             return null;
         }
         $inspections = $card->steps->where('kind', 'inspection');
-        $step = $inspections->first(static fn(Step $s): bool => $s->state !== Step::DONE);
+        $step = $inspections->first(static fn(Step $s): bool => ! $s->settled());
         // An inspection in mid-card, once done, is the card's.
         if ($step === null && ($inspections->isNotEmpty() || ! $card->independent_inspection)) {
             return null;
@@ -155,7 +155,7 @@ final readonly class ShowFloor
                 ? null
                 : "{$left->person->name}, ".$this->clock->time($left->at).": {$left->said}",
             array_values($card->presences->map(static fn(Presence $p): string => $p->person->name)->all()),
-            $card->steps->where('state', Step::DONE)->count(),
+            $card->steps->where('state', '!=', Step::OPEN)->count(),
             $card->steps->count(),
             $card->zone,
             $card->visit->title,

@@ -19,6 +19,7 @@ use App\Floor\Show\View\RegisterView;
 use App\Now\LoadOnAircraft;
 use App\Shared\Clock;
 use App\Shared\Words;
+use App\Visits\Model\Visit;
 use Jorvel\Core\Now\PersonAt;
 
 /** The safing registers: what is fitted where, since when, by whom, and what takes it off. */
@@ -29,6 +30,7 @@ final readonly class ShowRegister
         private SafingRegister $register,
         private LoadOnAircraft $load,
         private ShowCard $cards,
+        private ShowProofs $proofs,
     ) {}
 
     public function all(): RegistersView
@@ -85,9 +87,13 @@ final readonly class ShowRegister
                 );
             }
         }
-        $people = $this->load->on($aircraft->id)->people;
+        $on = $this->load->on($aircraft->id);
+        $people = $on->people;
+        $open = $this->proofs->open($on);
         $many = count($devices);
         $lost = array_filter($devices, static fn($d): bool => $d->remover === null && $d->carriedBy === null);
+        $apart = $open === [] ? '' : ' '.Words::count(count($open), 'thing was', 'things were')
+            .' disturbed and not proven since.';
         $sentence = match (true) {
             $many === 0 => "Nothing is fitted to {$aircraft->mark}.",
             $lost !== [] => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; no step "
@@ -97,7 +103,7 @@ final readonly class ShowRegister
                 ).'.',
             default => Words::count($many, 'thing is', 'things are')." fitted to {$aircraft->mark}; each has a step "
                 .'that takes it off.',
-        };
+        }.$apart;
 
         return new RegisterView(
             $aircraft->mark,
@@ -116,6 +122,10 @@ final readonly class ShowRegister
             $aircraft->type->outline === null ? null : new DrawingView((object) $aircraft->type->outline, $marks),
             $undrawn,
             $this->clock->local($this->clock->now()),
+            $open,
+            $this->proofs->offers($aircraft, $on),
+            $open === [] ? null : Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)
+                ->orderByDesc('state')->orderBy('start')->value('id'),
         );
     }
 }

@@ -203,7 +203,7 @@ final readonly class AcceptRevision
 
     private function rebuild(Card $card, CardTemplate $template): void
     {
-        if ($card->worked() || $card->steps->contains('state', Step::DONE)) {
+        if ($card->worked() || $card->steps->contains(static fn(Step $s): bool => $s->settled())) {
             throw Refused::because(
                 "Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the "
                     .'steps stand, or have the controller take the task into another card.',

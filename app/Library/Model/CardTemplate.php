@@ -9,6 +9,7 @@ use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Jorvel\Core\Library\Steps;
 use Jorvel\Core\Visits\VisitStage;
 
 /**
@@ -89,7 +90,13 @@ final class CardTemplate extends Model
             'card_id' => $cardId, 'no' => $i + 1, 'kind' => $s['kind'], 'title' => $s['title'],
             'text' => $s['text'] ?? '',
             'spec' => json_encode((object) ($s['spec'] ?? []), JSON_THROW_ON_ERROR), 'state' => Step::OPEN,
-        ], $this->steps, array_keys($this->steps));
+        ], $this->expanded(), array_keys($this->expanded()));
+    }
+
+    /** @return list<array<string, mixed>> its steps as a card has them, each block at each of its positions */
+    public function expanded(): array
+    {
+        return Steps::expand($this->steps);
     }
 
     /** @return array<string, int> people by skill */
@@ -102,7 +109,7 @@ final class CardTemplate extends Model
     public function toolKinds(): array
     {
         $kinds = [];
-        foreach ($this->steps as $step) {
+        foreach ($this->expanded() as $step) {
             $kinds[] = $step['spec']['reading']['tool_kind'] ?? $step['spec']['real']['tool_kind']
                 ?? $step['spec']['tool_kind'] ?? null;
         }

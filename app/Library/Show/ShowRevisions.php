@@ -178,7 +178,7 @@ final readonly class ShowRevisions
                 $c->version,
                 $c->state->value,
                 $by[$c->template_id]->revision === $by[$c->template_id]->revisionInForce(),
-                $c->steps->contains('state', Step::DONE),
+                $c->steps->contains(static fn(Step $s): bool => $s->settled()),
             ))
             ->all());
     }

@@ -58,7 +58,7 @@ final class AgainstRecords
     {
         $done = [];
         $records = DB::table('records')->whereIn('what', [
-            'step.done', 'step.inspected', 'step.taken_back', 'card.reread',
+            'step.done', 'step.inspected', 'step.not_applicable', 'step.taken_back', 'step.again', 'card.reread',
         ])->orderBy('id')->lazy(500);
         foreach ($records as $r) {
             $data = json_decode($r->data, true);
@@ -72,8 +72,9 @@ final class AgainstRecords
             foreach ([$data['step'], ...($data['fell'] ?? [])] as $no) {
                 unset($done[$r->subject][$no]);
             }
-            if ($r->what !== 'step.taken_back') {
-                $done[$r->subject][$data['step']] = [$r->who, $r->at];
+            if ($r->what !== 'step.taken_back' && $r->what !== 'step.again') {
+                $state = $r->what === 'step.not_applicable' ? 'not_applicable' : 'done';
+                $done[$r->subject][$data['step']] = [$r->who, $r->at, $state];
             }
         }
         $found = [];
@@ -84,9 +85,9 @@ final class AgainstRecords
                 ->get(['cards.id', 'cards.number', 'no', 'steps.state', 'done_at', 'name', 'stamp'])
                 ->keyBy(static fn(\stdClass $s): string => "card:{$s->id}/{$s->no}");
             foreach ($some as $card => $steps) {
-                foreach ($steps as $no => [$who, $at]) {
+                foreach ($steps as $no => [$who, $at, $state]) {
                     $row = $rows->get("{$card}/{$no}");
-                    if ($row?->state !== 'done' || $who !== "{$row->name} ({$row->stamp})"
+                    if ($row?->state !== $state || $who !== "{$row->name} ({$row->stamp})"
                         || ! self::same($row->done_at, $at)) {
                         $found[] = "Step {$no} of ".($row === null ? $card : "card {$row->number}")
                             ." is not as it was: {$who} did it at {$at}.";

@@ -20,6 +20,7 @@ use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\DeviceOn;
 use Jorvel\Core\Now\LoanOut;
+use Jorvel\Core\Now\NotWhole;
 use Jorvel\Core\Now\OnAircraft;
 use Jorvel\Core\Now\PersonAt;
 use Jorvel\Core\Release\CardState;
@@ -128,6 +129,7 @@ final readonly class Readiness
             'not_authorised' => [$certifier->name, '/crew'],
             'tool_out' => self::loan($on, $id),
             'part_missing' => self::missing($visit, $id),
+            'not_whole' => $this->notWhole($visit, $on, $id),
             default => in_array('recheck_open', $codes, true) ? $this->recheck($visit, $id) : $this
                 ->cardName($visit, $id),
         };
@@ -136,7 +138,7 @@ final readonly class Readiness
             $codes[0],
             $codes,
             $title,
-            $codes[0] === 'system_live' ? '' : ReleaseWords::blocker($codes),
+            in_array($codes[0], ['system_live', 'not_whole'], true) ? '' : ReleaseWords::blocker($codes),
             $link,
         );
     }
@@ -183,6 +185,18 @@ final readonly class Readiness
         $gone = $visit->aircraft->emptied->firstOrFail('id', $id);
 
         return ["{$gone->component->name()}, {$gone->position},", "/fleet/{$visit->aircraft->mark}"];
+    }
+
+    /** @return array{string, string} what is not whole, with what happened to it, and the register with what proves it */
+    private function notWhole(Visit $visit, OnAircraft $on, int $id): array
+    {
+        $open = collect($on->notWhole())->firstOrFail(static fn(NotWhole $n): bool => $n->last->id === $id);
+        $last = substr(FloorWords::disturbed($open->last, $this->clock->time($open->last->at)), strlen($open->what) + 2);
+
+        return [
+            ucfirst(FloorWords::notWhole($open))." ({$last})",
+            "/floor/registers/{$visit->aircraft->mark}",
+        ];
     }
 
     /** @return array{string, string} the tool's page while nobody opened the re-checks, the card's otherwise */

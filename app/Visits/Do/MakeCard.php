@@ -39,7 +39,7 @@ final readonly class MakeCard
         $independent = $own['independent_inspection']
             ?? $template->independent_inspection
             || $covers !== []
-            || in_array('inspection', array_column($template->steps, 'kind'), true);
+            || in_array('inspection', array_column($template->expanded(), 'kind'), true);
         $card = Card::create([
             'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
             'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title,

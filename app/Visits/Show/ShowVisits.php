@@ -141,7 +141,7 @@ final readonly class ShowVisits
             $card->skill,
             $card->hours,
             $card->zone,
-            $card->steps->where('state', Step::DONE)->count(),
+            $card->steps->where('state', '!=', Step::OPEN)->count(),
             $card->steps->count(),
             $card->assignments->map(static fn(Assignment $a): AssignedView => new AssignedView(
                 $a->person_id,

@@ -10,8 +10,8 @@ final class StepOrder
     /**
      * The first step that must be done before another may be; null when that one is free.
      *
-     * Steps of one group are worked in any order, but only once all before the group are done; a free step is asked at
-     * any time after those before it and holds nothing up.
+     * Steps of one group are worked in any order, but only once all before the group are done; those of one lane of it
+     * in their order. A free step is asked at any time after those before it and holds nothing up.
      *
      * @param list<StepPlace> $steps in the card's order
      *
@@ -19,19 +19,26 @@ final class StepOrder
      */
     public static function blocking(array $steps, int $wanted): ?int
     {
-        $group = null;
+        $is = null;
         foreach ($steps as $step) {
-            $group = $step->no === $wanted ? $step->group : $group;
+            $is = $step->no === $wanted ? $step : $is;
         }
         foreach ($steps as $step) {
             if ($step->no === $wanted) {
                 return null;
             }
-            if (! $step->done && ! $step->free && ($group === null || $step->group !== $group)) {
+            if (! $step->done && ! $step->free && ! self::beside($step, $is)) {
                 return $step->no;
             }
         }
 
         return null;
+    }
+
+    /** Of one group, and not of one lane of it. */
+    private static function beside(StepPlace $step, ?StepPlace $wanted): bool
+    {
+        return $wanted?->group !== null && $step->group === $wanted->group
+            && ($step->lane === null || $step->lane !== $wanted->lane);
     }
 }

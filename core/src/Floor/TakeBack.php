@@ -19,11 +19,12 @@ final class TakeBack
     private const DOING = ['instruction', 'part', 'torque', 'count', 'rig', 'tool'];
 
     /** What shows that it is as it should be. */
-    private const PROVING = ['measurement', 'torque', 'timing', 'count', 'compare', 'hold', 'test', 'rig'];
+    private const PROVING = ['measurement', 'torque', 'timing', 'count', 'compare', 'hold', 'test', 'rig', 'answer', 'meet'];
 
     /**
      * The steps after it that fall with it: every inspection that came after it; when it did something to the aircraft,
-     * every proof; and when it put a system under power or pressure, what ended that.
+     * every proof, but for those of another position of its block; when it disturbed or joined something, what proves
+     * that; what uses its answer or its mark; and when it put a system under power or pressure, what ended that.
      *
      * @return list<int> numbers, in the card's order; without its own
      *
@@ -34,11 +35,24 @@ final class TakeBack
         $back = $card->step($no);
         $doing = $back !== null && in_array($back->kind, self::DOING, true);
         $falls = array_filter($card->steps, static fn(StepNow $s): bool => $s->no > $no && $s->done
-            && ($s->kind === 'inspection'
-                || ($doing && in_array($s->kind, self::PROVING, true))
+            && (($s->kind === 'inspection' && ! self::elsewhere($s, $back))
+                || ($doing && in_array($s->kind, self::PROVING, true) && ! self::elsewhere($s, $back))
+                || self::rests($s, $back)
                 || self::ends($s, $back)));
 
         return array_values(array_map(static fn(StepNow $s): int => $s->no, $falls));
+    }
+
+    /** At another position of the same block. */
+    private static function elsewhere(StepNow $step, ?StepNow $of): bool
+    {
+        return $of?->lane !== null && $step->lane !== null && $step->group === $of->group && $step->lane !== $of->lane;
+    }
+
+    private static function rests(StepNow $step, ?StepNow $of): bool
+    {
+        return ($of?->id !== null && in_array($of->id, $step->restsOn, true))
+            || array_intersect($of?->handling?->touches() ?? [], $step->handling?->proven() ?? []) !== [];
     }
 
     private static function ends(StepNow $step, ?StepNow $of): bool

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Now;
 
+use Jorvel\Core\Floor\Wholeness;
+
 /**
  * Everything that is at an aircraft at this moment, on whatever card of whatever visit: people, devices and open lines,
  * systems being acted on, tools and rags that are out, and the cards that somebody has begun.
@@ -16,6 +18,7 @@ final readonly class OnAircraft
      * @param list<Acting> $acting the first begun first
      * @param list<LoanOut> $loans
      * @param list<CardRef> $begun in work or signed, not closed
+     * @param list<Disturbance> $disturbances of it and what is fitted to it, of everything that is not whole
      */
     public function __construct(
         public array $people = [],
@@ -23,7 +26,14 @@ final readonly class OnAircraft
         public array $acting = [],
         public array $loans = [],
         public array $begun = [],
+        public array $disturbances = [],
     ) {}
+
+    /** @return list<NotWhole> what was disturbed and is not joined, or not proven since @pure */
+    public function notWhole(): array
+    {
+        return Wholeness::missing($this->disturbances);
+    }
 
     /** @return list<LoanOut> out on one card @pure */
     public function loansOf(string $cardId): array

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Jorvel\Core\Now;
 
 use Jorvel\Core\Floor\Acts;
+use Jorvel\Core\Floor\Handling;
 use Jorvel\Core\Floor\StepPlace;
+use Jorvel\Core\Library\Unmet;
 use Jorvel\Core\Shared\Instant;
 
 /** One step of a card as it stands. */
@@ -16,6 +18,12 @@ final readonly class StepNow
      * @param Acts|null $acts what it does to a system
      * @param list<string> $ends systems that are without power or pressure again once it is done
      * @param string|null $group steps of one group are worked in any order among themselves
+     * @param string|null $lane of a group: in order within it
+     * @param bool $done nothing is left to do at it
+     * @param bool $notApplicable it was answered so
+     * @param Unmet|null $unmet why it does not apply to this aircraft
+     * @param Handling|null $handling what it disturbs, joins and proves
+     * @param list<string> $restsOn ids of the steps whose answers or marks it uses
      */
     public function __construct(
         public int $no,
@@ -26,6 +34,12 @@ final readonly class StepNow
         public ?Acts $acts = null,
         public array $ends = [],
         public ?string $group = null,
+        public ?string $lane = null,
+        public bool $notApplicable = false,
+        public ?Unmet $unmet = null,
+        public ?Handling $handling = null,
+        public ?string $id = null,
+        public array $restsOn = [],
     ) {}
 
     /** A hold or a test that goes on at this moment. @pure */
@@ -37,6 +51,6 @@ final readonly class StepNow
     /** @pure */
     public function place(): StepPlace
     {
-        return new StepPlace($this->no, $this->done, $this->kind === 'finding_prompt', $this->group);
+        return new StepPlace($this->no, $this->done, $this->kind === 'finding_prompt', $this->group, $this->lane);
     }
 }

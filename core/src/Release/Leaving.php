@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Release;
 
 use Jorvel\Core\Now\CardRef;
+use Jorvel\Core\Now\NotWhole;
 use Jorvel\Core\Now\OnAircraft;
 
 /**
@@ -17,10 +18,12 @@ enum Leaving: string
     case SystemLive = 'system_live';
     case BegunElsewhere = 'begun_elsewhere';
     case PartMissing = 'part_missing';
+    case NotWhole = 'not_whole';
 
     /**
      * People at any card of it, systems that run or are live, cards of other visits that were begun and are not closed,
-     * and places from which a component was taken with none fitted since.
+     * places from which a component was taken with none fitted since, and what was disturbed and is not joined or not
+     * proven since.
      *
      * @param list<string> $missing ids of the places
      *
@@ -37,6 +40,7 @@ enum Leaving: string
             [self::SystemLive, array_column($on->acting, 'id')],
             [self::BegunElsewhere, array_column($elsewhere, 'id')],
             [self::PartMissing, $missing],
+            [self::NotWhole, array_map(static fn(NotWhole $n): int => $n->last->id, $on->notWhole())],
         ];
         foreach ($found as [$code, $ids]) {
             foreach ($ids as $id) {

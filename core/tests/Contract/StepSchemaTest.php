@@ -83,7 +83,7 @@ final class StepSchemaTest extends TestCase
                 'torque', 'reading', (object) ['point' => 'p'], 'spec.reading.limit',
             ],
             ['timing', 'reading', null, 'spec.reading'], ['count', 'counts', null, 'spec.counts'],
-            ['count', 'min', -1, 'spec.min'], ['count', 'max', 2.5, 'spec.max'],
+            ['count', 'min', -1, 'spec.min'], ['count', 'fraction', 0.3, 'spec.fraction'],
             [
                 'hold', 'hold', (object) ['seconds' => 0, 'what' => 'x'], 'spec.hold.seconds',
             ], ['compare', 'within', -1, 'spec.within'], ['compare', 'real', (object) [], 'spec.real.title'],

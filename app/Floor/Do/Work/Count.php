@@ -10,6 +10,7 @@ use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Records;
 use App\Shared\Refused;
+use Jorvel\Core\Floor\Counted;
 
 /** Strokes or turns by hand, counted; a count outside its bounds is kept and leaves the step open. */
 final readonly class Count implements StepKind
@@ -23,13 +24,13 @@ final readonly class Count implements StepKind
 
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        if (preg_match('/^[0-9]{1,5}$/D', trim($in->entry)) !== 1) {
-            throw Refused::because(
-                "Enter how many {$step->spec['counts']} it took, as a whole number. Nothing was saved.",
-            );
-        }
-        $counted = (int) $in->entry;
-        $within = $counted >= ($step->spec['min'] ?? 0) && $counted <= ($step->spec['max'] ?? PHP_INT_MAX);
+        $part = (float) ($step->spec['fraction'] ?? 1);
+        $counted = Counted::parse($in->entry, $part) ?? throw Refused::because(
+            "Enter how many {$step->spec['counts']} it took, ".($part === 1.0
+                ? 'as a whole number'
+                : 'in steps of 1/'.(int) round(1 / $part).': 1.5 or 1 1/2').'. Nothing was saved.',
+        );
+        $within = Counted::within($counted, $step->spec['min'] ?? null, $step->spec['max'] ?? null);
         $result = ['counted' => $counted, 'verdict' => $within ? 'pass' : 'fail'];
 
         return $within ? Worked::done($result) : Worked::open(

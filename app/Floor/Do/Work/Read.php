@@ -22,9 +22,9 @@ final readonly class Read implements StepKind
 
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool);
+        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool, note: $in->note);
         $commit = fn() => $this->readings->commit($by, $step, $taken);
 
-        return $taken->verdict === 'pass' ? Worked::done([], $commit) : Worked::open($commit);
+        return $taken->verdict === 'pass' ? Worked::done($in->note === '' ? [] : ['note' => $in->note], $commit) : Worked::open($commit);
     }
 }

@@ -16,7 +16,8 @@ final readonly class StepKinds
         'count' => Count::class, 'hold' => Hold::class, 'compare' => Compare::class, 'part' => FitPart::class,
         'tool' => UseTool::class,
         'safing_fit' => FitDevice::class, 'safing_remove' => RemoveDevice::class, 'rollcall' => CallClear::class,
-        'test' => Test::class,
+        'test' => Test::class, 'answer' => Answer::class, 'mark' => Mark::class, 'meet' => Meet::class,
+        'circuit' => Circuit::class,
     ];
 
     public function __construct(private Container $container) {}

@@ -26,7 +26,7 @@ final readonly class Test implements StepKind
             return $this->holding->start($by, $step);
         }
         $this->holding->requireOver($step, (int) $step->spec['hold']['seconds']);
-        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool);
+        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool, note: $in->note);
         $commit = fn() => $this->readings->commit($by, $step, $taken);
 
         return $taken->verdict === 'pass' ? Worked::done([], $commit) : Worked::open(

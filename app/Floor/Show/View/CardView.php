@@ -71,5 +71,9 @@ final readonly class CardView
         #[OA\Property(type: 'array', items: new OA\Items(ref: LoanView::class))] public array $loans,
         /** @var list<QuestionView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionView::class))] public array $questions,
+        /** @var list<StoppageView> what it waits for */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoppageView::class))] public array $waits,
+        /** @var list<NotWholeView> on its aircraft */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NotWholeView::class))] public array $notWhole,
     ) {}
 }

@@ -22,5 +22,11 @@ final readonly class RegisterView
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $undrawn,
         #[OA\Property] public string $asOf,
+        /** @var list<NotWholeView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NotWholeView::class))] public array $notWhole,
+        /** @var list<ProofOfferView> the least work that proves it */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ProofOfferView::class))] public array $offers,
+        /** the visit that a card may be put on */
+        #[OA\Property] public ?int $visitId,
     ) {}
 }

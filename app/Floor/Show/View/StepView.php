@@ -32,5 +32,17 @@ final readonly class StepView
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class))] public array $readings,
         /** @var list<RunView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: RunView::class))] public array $runs,
+        /** why the template does not mean this aircraft or position by it */
+        #[OA\Property] public ?string $notFor,
+        /** whether a person may say that it does not apply */
+        #[OA\Property] public bool $mayNotApply,
+        /** @var list<PointView> of a circuit */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PointView::class))] public array $points,
+        /** @var list<RemarkView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RemarkView::class))] public array $remarks,
+        /** the mark that it wants met, with its unit */
+        #[OA\Property] public ?string $mark,
+        /** @var list<string> what it disturbs, joins and proves */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $handles,
     ) {}
 }

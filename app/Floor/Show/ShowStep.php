@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Show;
+
+use App\Bench\Model\RigRun;
+use App\Floor\Do\Work\CallClear;
+use App\Floor\Do\Work\Meet;
+use App\Floor\FloorWords;
+use App\Floor\Model\CircuitPoint;
+use App\Floor\Model\Reading;
+use App\Floor\Model\Remark;
+use App\Floor\Model\Step;
+use App\Floor\Show\View\HoldView;
+use App\Floor\Show\View\MoveView;
+use App\Floor\Show\View\PointView;
+use App\Floor\Show\View\ReadingView;
+use App\Floor\Show\View\RemarkView;
+use App\Floor\Show\View\RunView;
+use App\Floor\Show\View\StepView;
+use App\Now\CardFile;
+use App\Now\LoadCard;
+use App\Shared\Clock;
+use App\Shared\Words;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Floor\MayNotApply;
+use Jorvel\Core\Floor\StepOrder;
+use Jorvel\Core\Floor\StepPlace;
+use Jorvel\Core\Floor\TakeBack;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Unit;
+
+/** The steps of a card, each with what was entered at it. */
+final readonly class ShowStep
+{
+    public function __construct(private Clock $clock) {}
+
+    /**
+     * @param array<int, list<HoldView>> $holds by step number
+     *
+     * @return list<StepView>
+     */
+    public function all(CardFile $file, array $holds): array
+    {
+        $order = $file->now->order();
+        $card = $file->card;
+        $rounds = $card->steps->where('kind', 'circuit')->pluck('id');
+        $beside = [
+            Remark::with('person')->where('card_id', $card->id)->orderBy('id')->get(),
+            $rounds->isEmpty() ? CircuitPoint::make()->newCollection() : CircuitPoint::with('person')
+                ->whereIn('step_id', $rounds)->where('stands', true)->get(),
+        ];
+
+        return array_values($card->steps->map(
+            fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order, $beside),
+        )->all());
+    }
+
+    /**
+     * @param Collection<int, CircuitPoint> $said
+     *
+     * @return list<PointView> in the order of the round
+     */
+    private function points(Step $step, Collection $said): array
+    {
+        $of = $said->keyBy('point');
+
+        return array_map(function (array $p) use ($of): PointView {
+            $is = $of->get($p['id']);
+            $found = $is !== null && str_starts_with($is->entry, 'F');
+
+            return new PointView(
+                (string) $p['id'],
+                $p['place'],
+                $is === null ? 'open' : ($found ? 'found' : ($is->verdict === 'pass' ? 'seen' : 'failed')),
+                $is->entry ?? '',
+                $is?->verdict,
+                $is === null ? null : "{$is->person->name} ({$is->person->stamp})",
+                $is === null ? null : $this->clock->local($is->at),
+            );
+        }, $step->spec['points']);
+    }
+
+    /** The mark that a step wants met, as it was noted. */
+    private static function mark(Step $step): ?string
+    {
+        $made = Meet::markOf($step);
+        $mark = $made?->result['mark'] ?? null;
+
+        return match (true) {
+            $made === null || $mark === null => null,
+            isset($made->spec['unit']) => Words::number((float) $mark, 4).' '.Unit::parse($made->spec['unit'])->label(),
+            default => (string) $mark,
+        };
+    }
+
+    /**
+     * The calls of a roll-call with their local time, and whether each still stands.
+     *
+     * @return array<string, mixed>
+     */
+    private function result(Step $step): array
+    {
+        $result = $step->result ?? [];
+        foreach ($result['calls'] ?? [] as $place => $call) {
+            $at = Instant::parse($call['at']);
+            $result['calls'][$place] += [
+                'said' => 'called at '.$this->clock->time($at),
+                'stands' => $this->clock->now()->epoch() - $at->epoch() <= CallClear::stands($step),
+            ];
+        }
+
+        return $result;
+    }
+
+    /**
+     * @param list<HoldView> $holds
+     * @param list<StepPlace> $order of the card
+     * @param array{Collection<int, Remark>, Collection<int, CircuitPoint>} $beside of the card
+     */
+    private function step(CardFile $file, Step $step, array $holds, array $order, array $beside): StepView
+    {
+        $card = $file->card;
+        $is = $file->now->step($step->no) ?? LoadCard::step($step);
+        [$remarks, $points] = $beside;
+        $before = $step->settled() ? null : StepOrder::blocking($order, $step->no);
+        $held = $step->started_at === null ? null : max(
+            0,
+            $this->clock->now()->epoch() - $step->started_at->epoch(),
+        );
+
+        return new StepView(
+            $step->no,
+            $step->kind,
+            $step->title,
+            $step->text,
+            (object) $step->spec,
+            $step->state->value,
+            $before === null ? null : "Step {$before} comes first.",
+            $step->acts(),
+            $holds,
+            $step->settled() ? TakeBack::falls($file->now, $step->no) : [],
+            $step->started_at === null ? null : (string) $step->started_at,
+            $held,
+            (object) $this->result($step),
+            $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
+            $step->done_at === null ? null : $this->clock->local($step->done_at),
+            array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
+                $r->point,
+                $r->kind->value,
+                $r->run,
+                $r->value,
+                Unit::parse($r->unit)->label(),
+                $r->verdict,
+                FloorWords::reading($r->verdict, $r->margin, $r->unit),
+                $r->tool?->code,
+                $r->taker->name,
+                $this->clock->local($r->at),
+                $r->stands,
+            ))->all()),
+            array_values($step->runs->map(fn(RigRun $r): RunView => $this->run($step, $r))->all()),
+            $step->settled() || $is->unmet === null ? null : ucfirst(FloorWords::unmet($is->unmet)).'.',
+            ! $step->settled() && MayNotApply::by($file->now, $is),
+            $step->kind === 'circuit' ? $this->points($step, $points->where('step_id', $step->id)) : [],
+            array_values($remarks->where('step_id', $step->id)->map(fn(Remark $r): RemarkView => new RemarkView(
+                $r->text,
+                "{$r->person->name} ({$r->person->stamp})",
+                $this->clock->local($r->at),
+            ))->all()),
+            $step->kind === 'meet' ? self::mark($step) : null,
+            FloorWords::handles($is->handling),
+        );
+    }
+
+    private function run(Step $step, RigRun $run): RunView
+    {
+        $adjusters = array_column($step->spec['adjusters'], null, 'id');
+        $points = array_column($step->spec['points'], 'title', 'id');
+        $moves = array_map(static function (array $m) use ($adjusters): MoveView {
+            // A card made before its template was checked for it may lack a title or unit; what was read on it is shown
+            // all the same.
+            [$title, $unit] = [
+                $adjusters[$m['adjuster']]['title'] ?? $m['adjuster'],
+                $adjusters[$m['adjuster']]['unit'] ?? '',
+            ];
+            $way = match ($m['direction']) {
+                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter',
+                'raise' => 'up', default => 'down',
+            };
+
+            return new MoveView(
+                $m['adjuster'],
+                $title,
+                $m['amount'],
+                $unit,
+                $m['direction'],
+                trim(Words::number($m['amount'], 2)." {$unit}")." {$way}",
+            );
+        }, $run->solution['moves']);
+        $unmet = array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['unmet']);
+        $sentence = match (true) {
+            $moves === [] && $unmet === []
+                => 'All readings are inside. Nothing needs turning; read once more to confirm.',
+            $unmet !== [] => 'The adjusters cannot bring everything in. Outside stays: '.implode(', ', $unmet).'.',
+            default => (
+                count($moves) === 1 ? 'One adjuster brings' : count($moves).' adjusters bring'
+            ).' every reading inside its limits.',
+        };
+
+        return new RunView(
+            $run->no,
+            (object) $run->as_found,
+            (object) $run->solution['predicted'],
+            (object) ($run->as_left ?? []),
+            $run->as_left !== null,
+            $run->solution['within'],
+            $moves,
+            array_values(array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['recheck'])),
+            $unmet,
+            $sentence,
+        );
+    }
+}

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Library;
+
+use Jorvel\Core\Bench\LimitKind;
+use Jorvel\Core\Shared\Input;
+use Jorvel\Core\Shared\InputError;
+use Jorvel\Core\Shared\Unit;
+
+/** What the steps of a template say of one another and of numbers: names that exist, and earlier; limits that can be met. */
+final class StepRefs
+{
+    /**
+     * @param list<array<string, mixed>> $steps of the shape of core/schema/step.json
+     *
+     * @return list<InputError> each at its place
+     */
+    public static function faults(array $steps): array
+    {
+        $faults = [];
+        /** @var array<string, array<string, mixed>> $known by id */
+        $known = [];
+        /** @var list<array<string, mixed>> $worked in the card's order, as far as it is read */
+        $worked = [];
+        $made = array_filter($steps, static fn(array $s): bool => isset($s['spec']['made']));
+        foreach ($steps as $i => $step) {
+            $block = $step['kind'] === 'each';
+            $inside = $known;
+            foreach ($block ? $step['spec']['steps'] : [$step] as $k => $one) {
+                $at = $block ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}";
+                foreach (self::ofOne($one, $inside, $worked, $made === []) as $fault) {
+                    $faults[] = $fault->under($at);
+                }
+                $id = $one['spec']['id'] ?? null;
+                if ($id !== null) {
+                    if (isset($inside[$id])) {
+                        $faults[] = InputError::usedTwice("{$at}.spec.id", $id);
+                    }
+                    $inside[$id] = $one;
+                }
+                $worked[] = $one;
+            }
+            // What a block names is not known outside of it: there it is several things.
+            $known = $block ? $known : $inside;
+            $worked = $block ? Steps::expand(array_slice($steps, 0, $i + 1)) : $worked;
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param array<string, mixed> $step
+     * @param array<string, array<string, mixed>> $known
+     * @param list<array<string, mixed>> $worked
+     *
+     * @return list<InputError>
+     */
+    private static function ofOne(array $step, array $known, array $worked, bool $strict): array
+    {
+        $spec = $step['spec'] ?? [];
+        $faults = [...self::numbers($step, $spec)];
+        $of = $spec['applies']['answer']['step'] ?? null;
+        if ($of !== null && ! isset($known[$of])) {
+            $faults[] = InputError::notAmong('spec.applies.answer.step', 'steps before it', $of);
+        }
+        if ($step['kind'] === 'meet' && ($known[$spec['mark']]['kind'] ?? null) !== 'mark') {
+            $faults[] = InputError::notAmong('spec.mark', 'marks made before it', $spec['mark']);
+        }
+        if ($step['kind'] === 'meet' && isset($known[$spec['mark']]['spec']['unit']) && ! isset($spec['within'])) {
+            $faults[] = InputError::missing('spec.within');
+        }
+        if ($step['kind'] === 'safing_remove' && ! isset($spec['made'])) {
+            $fitted = is_string($spec['of']) ? $known[$spec['of']] ?? null : $worked[$spec['of'] - 1] ?? null;
+            if (($fitted['kind'] ?? null) !== 'safing_fit' && $strict) {
+                $faults[] = InputError::at('spec.of', 'is no step before it that fits something');
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param array<string, mixed> $step
+     * @param array<string, mixed> $spec
+     *
+     * @return list<InputError>
+     */
+    private static function numbers(array $step, array $spec): array
+    {
+        $faults = [];
+        foreach (['min', 'max'] as $end) {
+            $number = $spec[$end] ?? null;
+            $part = $spec['fraction'] ?? 1;
+            if ($number !== null && $step['kind'] === 'count' && fmod((float) $number, (float) $part) !== 0.0) {
+                $faults[] = InputError::at("spec.{$end}", $part === 1
+                    ? 'must be a whole number, or the step says of which fraction'
+                    : "must be a multiple of {$part}");
+            }
+        }
+        if (($spec['min'] ?? 0) > ($spec['max'] ?? INF)) {
+            $faults[] = InputError::reversed('spec.min');
+        }
+        if (isset($spec['reading'])) {
+            $faults = [...$faults, ...self::reading($spec['reading'])];
+        }
+        foreach (array_filter(['spec.unit' => $spec['unit'] ?? null], is_string(...)) as $place => $unit) {
+            try {
+                Unit::parse($unit);
+            } catch (InputError $e) {
+                $faults[] = $e->under($place);
+            }
+        }
+        if ($step['kind'] === 'circuit') {
+            $faults = [...$faults, ...self::circuit($spec)];
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param array<string, mixed> $reading
+     *
+     * @return list<InputError>
+     */
+    private static function reading(array $reading): array
+    {
+        try {
+            $limit = LimitKind::limit(Input::of((object) $reading['limit'], 'limit'));
+        } catch (InputError $e) {
+            return [$e->under('spec.reading')];
+        }
+        $faults = [];
+        foreach ($reading['advised'] ?? [] as $end => $number) {
+            if ($number < ($limit->low ?? -INF) || $number > ($limit->high ?? INF)) {
+                $faults[] = InputError::at("spec.reading.advised.{$end}", 'lies outside the limit');
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     *
+     * @return list<InputError>
+     */
+    private static function circuit(array $spec): array
+    {
+        $faults = [];
+        $ids = array_count_values(array_map(strval(...), array_column($spec['points'], 'id')));
+        foreach ($spec['points'] as $i => $point) {
+            if ($ids[$point['id']] > 1) {
+                $faults[] = InputError::usedTwice("spec.points.{$i}.id", (string) $point['id']);
+            }
+        }
+        $needs = ['count' => 'counts', 'reading' => 'reading'][$spec['ask']] ?? null;
+        if ($needs !== null && ! isset($spec[$needs])) {
+            $faults[] = InputError::missing("spec.{$needs}");
+        }
+
+        return $faults;
+    }
+}

@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Library;
+
+use Jorvel\Core\Contract\Schema;
+use Jorvel\Core\Shared\InputError;
+
+/**
+ * The steps of a card template as they are written, and the steps of a card as they are worked.
+ *
+ * A block "each" is written once and worked for each of its positions: its steps stand in the card as often as it has
+ * positions, in order within one position and in any order among them. `{position}` in a text is the position. A step is
+ * named by its `id`, or by its number in the card; inside a block an `id` means the step of the same position.
+ */
+final class Steps
+{
+    /** Steps that a card may come to. */
+    private const MOST = 800;
+
+    /**
+     * The steps of a card, numbered from 1 in this order.
+     *
+     * @param list<array<string, mixed>> $steps as written, without faults
+     *
+     * @return list<array<string, mixed>> none of them a block; a step of a block has `spec.each`: `title`, `position`,
+     *   `n`, `of`
+     *
+     * @pure
+     */
+    public static function expand(array $steps): array
+    {
+        $out = [];
+        foreach ($steps as $step) {
+            $out = [...$out, ...$step['kind'] === 'each' ? self::block($step) : [$step]];
+        }
+        $numbers = [];
+        foreach ($out as $i => $step) {
+            if (isset($step['spec']['id'])) {
+                $numbers[$step['spec']['id']] = $i + 1;
+            }
+        }
+
+        return array_map(static function (array $step) use ($numbers): array {
+            $of = $step['spec']['of'] ?? null;
+            if (is_string($of) && isset($numbers[$of])) {
+                $step['spec']['of'] = $numbers[$of];
+            }
+
+            return $step;
+        }, $out);
+    }
+
+    /** The id of a step of a block, at one position. @pure */
+    public static function at(string $id, string $position): string
+    {
+        return "{$id}@{$position}";
+    }
+
+    /**
+     * @param array<string, mixed> $block
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function block(array $block): array
+    {
+        $positions = $block['spec']['positions'];
+        $own = array_column(array_column($block['spec']['steps'], 'spec'), 'id');
+        $out = [];
+        foreach ($positions as $i => $position) {
+            foreach ($block['spec']['steps'] as $step) {
+                $step = self::filled($step, $position);
+                $step['spec'] = self::renamed($step['spec'] ?? [], $own, $position);
+                $step['spec']['each'] = [
+                    'title' => $block['title'],
+                    'position' => $position,
+                    'n' => $i + 1,
+                    'of' => count($positions),
+                ];
+                $out[] = $step;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Its texts with the position in them.
+     *
+     * @param array<string, mixed> $values
+     *
+     * @return array<string, mixed>
+     */
+    private static function filled(array $values, string $position): array
+    {
+        array_walk_recursive($values, static function (mixed &$value) use ($position): void {
+            $value = is_string($value) ? str_replace('{position}', $position, $value) : $value;
+        });
+
+        return $values;
+    }
+
+    /**
+     * Its own id, and those of its block that it names, at its position.
+     *
+     * @param array<string, mixed> $spec
+     * @param list<string> $own ids of the block
+     *
+     * @return array<string, mixed>
+     */
+    private static function renamed(array $spec, array $own, string $position): array
+    {
+        $name = static fn(mixed $id): mixed => in_array($id, $own, true) ? self::at($id, $position) : $id;
+        foreach (['id', 'of', 'mark'] as $field) {
+            if (isset($spec[$field])) {
+                $spec[$field] = $name($spec[$field]);
+            }
+        }
+        if (isset($spec['applies']['answer'])) {
+            $spec['applies']['answer']['step'] = $name($spec['applies']['answer']['step']);
+        }
+
+        return $spec;
+    }
+
+    /**
+     * Everything that the steps of a template have against them, each at its place (`steps.3.spec.of`).
+     *
+     * @param mixed $steps decoded JSON, objects as objects
+     *
+     * @return list<InputError>
+     */
+    public static function faults(mixed $steps): array
+    {
+        if (! is_array($steps) || $steps === []) {
+            return [InputError::empty('steps')];
+        }
+        $faults = [];
+        foreach (array_values($steps) as $i => $step) {
+            foreach (Schema::faults('step', $step) as $fault) {
+                $faults[] = $fault->under("steps.{$i}");
+            }
+        }
+
+        return $faults !== [] ? $faults : self::amongThemselves(
+            json_decode((string) json_encode(array_values($steps)), true),
+        );
+    }
+
+    /**
+     * @param list<array<string, mixed>> $steps
+     *
+     * @return list<InputError>
+     */
+    private static function amongThemselves(array $steps): array
+    {
+        $faults = [];
+        foreach ($steps as $i => $step) {
+            $inner = $step['kind'] === 'each' ? $step['spec']['steps'] : [];
+            foreach (self::ofBlock($inner) as $fault) {
+                $faults[] = $fault->under("steps.{$i}.spec");
+            }
+        }
+        $many = count(self::expand($steps));
+        if ($many > self::MOST) {
+            $faults[] = InputError::at('steps', "come to {$many}; a card has at most ".self::MOST);
+        }
+
+        return [...$faults, ...StepRefs::faults($steps)];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $inner
+     *
+     * @return list<InputError>
+     */
+    private static function ofBlock(array $inner): array
+    {
+        $faults = [];
+        foreach ($inner as $k => $step) {
+            if ($step['kind'] === 'each') {
+                $faults[] = InputError::at("steps.{$k}.kind", 'a block cannot stand in a block');
+            }
+            if (isset($step['spec']['group'])) {
+                $faults[] = InputError::at("steps.{$k}.spec.group", 'has no meaning in a block');
+            }
+        }
+
+        return $faults;
+    }
+}
