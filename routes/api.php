@@ -85,6 +85,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('plan-runs/{id}/cancel', [BoardController::class, 'cancel']);
     Route::get('visits/{id}/plan.csv', [BoardController::class, 'csv']);
     Route::get('visits/{id}/plan.ics', [BoardController::class, 'calendar']);
+    Route::post('visits/{id}/cards', [VisitController::class, 'addCard'])->middleware('once');
     Route::post('findings/{id}/card', [VisitController::class, 'fixCard'])->middleware('once');
     Route::get('cards/{id}/candidates', [VisitController::class, 'candidates']);
     Route::post('cards/{id}/assignments', [VisitController::class, 'assign'])->middleware('once');

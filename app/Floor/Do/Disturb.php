@@ -11,6 +11,8 @@ use App\Floor\Model\Step;
 use App\Now\CardFile;
 use App\Now\LoadOnAircraft;
 use App\Shared\Clock;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\DisturbanceAct;
 use Jorvel\Core\Floor\DisturbedHow;
 use Jorvel\Core\Floor\Handling;
@@ -89,7 +91,8 @@ final readonly class Disturb
             return;
         }
         $rows->update(['stands' => false]);
-        DisturbanceRow::where('aircraft_id', $aircraftId)->whereIn('what', $what)->update(['settled' => false]);
+        DisturbanceRow::whereIn('what', $what)->where(static fn($q) => $q->where('aircraft_id', $aircraftId)
+            ->orWhereIn('component_id', self::fitted($aircraftId)))->update(['settled' => false]);
         $this->settle($aircraftId, $what);
     }
 
@@ -110,10 +113,22 @@ final readonly class Disturb
         DisturbanceRow::create([
             'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'step_id' => $stepId, 'what' => $what,
             'person_id' => $by->id, 'at' => (string) $this->clock->now(),
-            'component_id' => DisturbanceRow::where(['what' => $what, 'settled' => false, 'stands' => true])
-                ->where('aircraft_id', $card->aircraft_id)->whereNotNull('component_id')->value('component_id'),
+            'component_id' => $this->componentOf($card->aircraft_id, $what),
             ...$of,
         ]);
+    }
+
+    /** The component that something which is not whole is of, wherever it was fitted when it was disturbed. */
+    private function componentOf(int $aircraftId, string $what): ?int
+    {
+        return DisturbanceRow::where(['what' => $what, 'settled' => false, 'stands' => true])
+            ->whereIn('component_id', self::fitted($aircraftId))->value('component_id');
+    }
+
+    /** Components that are fitted to an aircraft now. */
+    private static function fitted(int $aircraftId): Builder
+    {
+        return DB::table('tenures')->whereNull('to_date')->where('aircraft_id', $aircraftId)->select('component_id');
     }
 
     /**

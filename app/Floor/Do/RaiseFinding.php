@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Work\Circuit;
 use App\Floor\Model\Card;
+use App\Floor\Model\CircuitPoint;
 use App\Floor\Model\Finding;
+use App\Floor\Model\Step;
 use App\Floor\Show\SystemHistory;
 use App\Now\FloorCount;
 use App\Shared\Clock;
@@ -32,6 +35,7 @@ final readonly class RaiseFinding
                         .'found, or at none.',
                 );
             }
+            $round = $new->point === null ? null : self::round($card, $new);
             FloorCount::up($card->aircraft_id);
             $chapter = $new->chapter ?? $card->chapter();
             $before = $this->history->samePlace($card->aircraft, $chapter, $new->place);
@@ -46,10 +50,31 @@ final readonly class RaiseFinding
             $this->records->write($by, 'finding.raised', "finding:{$finding->id}", [
                 'number' => $finding->number, 'card' => $card->number, 'place' => $new->place, 'extent' => $new->extent,
                 'severity' => $new->severity, 'repeat_of' => $before?->number,
+                ...($round === null ? [] : ['step' => $round->no, 'point' => $new->point]),
             ]);
+            if ($round !== null) {
+                CircuitPoint::where(['step_id' => $round->id, 'point' => $new->point])->update(['stands' => false]);
+                CircuitPoint::create([
+                    'step_id' => $round->id, 'point' => $new->point, 'entry' => $finding->number, 'verdict' => 'fail',
+                    'person_id' => $by->id, 'at' => (string) $this->clock->now(),
+                ]);
+            }
 
             return $finding;
         });
+    }
+
+    /** @throws Refused for a point of a round that is none, or is done */
+    private static function round(Card $card, NewFinding $new): Step
+    {
+        $step = $card->steps->first(static fn(Step $s): bool => $s->no === $new->step && $s->kind === 'circuit');
+        if ($step === null || $step->settled()) {
+            throw Refused::because('There is no round here with an open point of that name. Raise it at no point; '
+                .'nothing was raised.');
+        }
+        Circuit::place($step, (string) $new->point);
+
+        return $step;
     }
 
     /**

@@ -77,7 +77,7 @@ final readonly class TakeStepBack
                     ? $device?->update(['removed_by' => null, 'removed_at' => null])
                     : null,
             fn() => $again
-                ? $this->redo($by, $file, $step)
+                ? $this->redo($by, $file, $step, $ids)
                 : $this->disturb->void($file->card->aircraft_id, $ids),
             static fn() => array_map(static fn(Step $s) => $s->open(), $opened),
             fn() => $this->records->write(
@@ -93,12 +93,24 @@ final readonly class TakeStepBack
         ];
     }
 
-    /** What the step touched or proved was done, and is not as it was proven from this moment on. */
-    private function redo(Person $by, CardFile $file, Step $step): void
+    /**
+     * What the step joined or tightened was done, and is not as it was proven from this moment on; a proof that is only
+     * taken once more touches nothing, and is missing itself.
+     *
+     * @param list<int> $ids of the steps that are opened
+     */
+    private function redo(Person $by, CardFile $file, Step $step, array $ids): void
     {
+        $this->disturb->void($file->card->aircraft_id, array_values(array_diff($ids, [$step->id])));
         $handling = LoadCard::step($step)->handling;
-        foreach (array_unique([...$handling->joins ?? [], ...$handling?->proven() ?? []]) as $what) {
+        $touched = $step->kind === 'torque'
+            ? [...$handling->joins ?? [], ...$handling?->proven() ?? []]
+            : $handling->joins ?? [];
+        foreach (array_unique($touched) as $what) {
             $this->disturb->redone($by, $file, $step, $what, self::provenOf($file, $what));
+        }
+        if ($touched === []) {
+            $this->disturb->void($file->card->aircraft_id, [$step->id]);
         }
     }
 

@@ -23,6 +23,7 @@ use App\Shared\Http\ViewRequest;
 use App\Shared\Refused;
 use App\Stores\Do\ToolDesk;
 use Illuminate\Http\JsonResponse;
+use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\InputError;
 
 /** The room Floor: cards and their steps. */
@@ -66,6 +67,7 @@ final class FloorController
                 $result->verdict->value,
                 FloorWords::reading($result->verdict->value, $result->margin, $result->unit->value),
                 $result->value,
+                $result->verdict === Verdict::Pass && TakeReading::unusual($spec, $result->value),
             ),
         );
     }

@@ -32,6 +32,7 @@ final class RaiseRequest extends CardRequest
             'severity' => ['sometimes', Rule::enum(Severity::class)],
             'chapter' => ['sometimes', 'nullable', 'string', 'regex:/^\d{2}(-\d{2})?$/'],
             'step' => 'sometimes|nullable|integer|min:1',
+            'point' => 'sometimes|nullable|string|max:20',
             'spot' => 'sometimes|nullable|array:view,x,y',
             'spot.view' => 'required_with:spot|'.self::SPOT['view'],
             'spot.x' => 'required_with:spot|'.self::SPOT['x'],
@@ -72,6 +73,7 @@ final class RaiseRequest extends CardRequest
                 )),
                 $sketch,
             )) : null,
+            $this->input('point') === null ? null : $this->string('point')->value(),
         );
     }
 }

@@ -9,6 +9,7 @@ use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
+use App\Visits\Do\AddCard;
 use App\Visits\Do\Assign;
 use App\Visits\Do\BeginVisit;
 use App\Visits\Do\CreateVisit;
@@ -50,6 +51,24 @@ final class VisitController
         Gate::authorize('begin', Visit::class);
 
         return new JsonResponse($read->one($begin($request->person(), $id)->id));
+    }
+
+    #[Api('addCard', VisitView::class, 'The visit with the card', status: 201)]
+    public function addCard(
+        int $id,
+        AddCardRequest $request,
+        AddCard $add,
+        PlanVisit $plan,
+        ShowVisits $read,
+    ): JsonResponse {
+        $card = $add($request->person(), $id, $request->integer('template'));
+        $plan(
+            $card->visit()->with('aircraft.type')->firstOrFail(),
+            $request->person(),
+            "{$card->number} was put on it",
+        );
+
+        return new JsonResponse($read->one($card->visit_id), 201);
     }
 
     #[Api('fixCard', VisitView::class, 'The visit with the card', status: 201)]

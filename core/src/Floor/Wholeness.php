@@ -67,9 +67,9 @@ final class Wholeness
                     $needs[$proof->value] = $proof;
                 }
                 $before = [...$before, ...array_values($proven)];
+                // What was only worked once more is not apart by that; and what was apart is so still.
+                $joined = $e->how === DisturbedHow::Redone && ($last === null || $joined !== null) ? $e : null;
                 $last = $e;
-                // What was only worked once more was never apart.
-                $joined = $e->how === DisturbedHow::Redone ? $e : null;
                 $proven = [];
             } elseif ($last !== null && $e->act === DisturbanceAct::Joined) {
                 $joined ??= $e;

@@ -96,7 +96,9 @@ export function entered(w: Waiting): string {
  */
 export const mayWait = (step: { acts: string | null; kind: string }, answer: string): boolean =>
     step.acts === null &&
-    ['done', 'read', 'count', 'compare', 'fit', 'use'].includes(answer) &&
+    ['done', 'read', 'count', 'compare', 'fit', 'use', 'answer', 'mark', 'meet', 'point', 'not_applicable'].includes(
+        answer,
+    ) &&
     !['hold', 'test', 'rig', 'rollcall', 'inspection', 'safing_fit'].includes(step.kind);
 
 class Queue {

@@ -138,6 +138,18 @@ describe('the safing register', () => {
             device(2, { openLine: true, against: ['*'], remover: null, removerCard: null, removerStep: null }),
             device(3, { carriedBy: 'F0003', remover: null }),
         ],
+        notWhole: [
+            {
+                what: 'union 2',
+                apart: false,
+                said: 'Union 2 is not proven since.',
+                chain: ['slackened, today, Oda, step 3 of card 001-04', 'joined'],
+                missing: ['leak check'],
+                link: '/floor/4?step=3',
+            },
+        ],
+        offers: [{ title: 'SKV-1, Leak run', link: null, template: 9, hours: 1.5, proves: 'leak check of union 2' }],
+        visitId: 3,
     };
 
     it('leads from each thing to the step that takes it off, and says where nothing does', () => {
@@ -157,6 +169,9 @@ describe('the safing register', () => {
         expect(words.match(/no step takes it off/g)).toHaveLength(1);
         expect(words).toContain('Not on the drawing: Cap, somewhere.');
         expect(html.match(/data-view="/g)).toHaveLength(3);
+        expect(words).toContain('Unproven Union 2 is not proven since.');
+        expect(words).toContain('SKV-1, Leak run (1.5 h) leak check of union 2 Put it on the visit');
+        expect(html).toContain('href="/floor/4?step=3"');
     });
 });
 

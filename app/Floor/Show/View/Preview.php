@@ -14,5 +14,7 @@ final readonly class Preview
         #[OA\Property] public string $verdict,
         #[OA\Property] public string $said,
         #[OA\Property] public ?float $value,
+        /** legal, and outside what is advised: a word is asked with it */
+        #[OA\Property] public bool $unusual = false,
     ) {}
 }

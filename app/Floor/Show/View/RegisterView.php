@@ -26,7 +26,7 @@ final readonly class RegisterView
         #[OA\Property(type: 'array', items: new OA\Items(ref: NotWholeView::class))] public array $notWhole,
         /** @var list<ProofOfferView> the least work that proves it */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ProofOfferView::class))] public array $offers,
-        /** the visit that a card may be put on */
+        /** the visit that whoever looks may put a card on */
         #[OA\Property] public ?int $visitId,
     ) {}
 }

@@ -10,6 +10,7 @@ import { Entry } from '../../parts/Entry';
 import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
+import { NotWhole } from './NotWhole';
 import { useClear } from './useClear';
 
 type Card = Schemas['CardView'];
@@ -47,6 +48,7 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
                     </li>
                 ))}
             </ul>
+            <NotWhole open={card.notWhole} mark={card.mark} />
             {card.there.length > 0 && (
                 <>
                     <h2 className="mt-5 font-semibold">At this card</h2>

@@ -14,7 +14,9 @@ import { Causes } from './Causes';
 import { Given, HandOver } from './HandOver';
 import { Raise } from './Raise';
 import { Sign } from './Sign';
+import { Waits } from './StepMore';
 import { StepWork } from './StepWork';
+import type { Point } from './useStep';
 
 export type CardData = Schemas['CardView'];
 
@@ -30,11 +32,11 @@ function CardOf({ card }: { card: CardData }) {
     const [handing, setHanding] = useState(false);
     const waiting = useWaiting().filter((w) => w.card === card.id);
     const [conflict, setConflict] = useState<string | null>(null);
-    const [raising, setRaising] = useState(false);
+    const [raising, setRaising] = useState<'card' | Point | null>(null);
     const [signing, setSigning] = useState<'sign' | 'inspect' | null>(null);
     // What was chosen stays until the card moves on; then the next open step comes up by itself.
     const here = waiting.flatMap((w) => (w.refused === null && w.what === 'step' ? [w.no] : []));
-    const next = card.steps.find((s) => s.state !== 'done' && !here.includes(s.no))?.no ?? null;
+    const next = card.steps.find((s) => s.state === 'open' && !here.includes(s.no))?.no ?? null;
     const [shown, setShown] = useState(next);
     if (shown !== next) {
         setShown(next);
@@ -55,7 +57,7 @@ function CardOf({ card }: { card: CardData }) {
     const [before, setBefore] = useState(stands);
     if (before !== stands) {
         setBefore(stands);
-        if (before === `${step?.no} open` && step?.state === 'done') {
+        if (before === `${step?.no} open` && step?.state !== 'open') {
             setChosen(null);
         }
     }
@@ -111,6 +113,7 @@ function CardOf({ card }: { card: CardData }) {
                         {card.may.includes('begin') && <BeginVisit card={card} />}
                     </div>
                 )}
+                <Waits card={card} />
                 <Live card={card} />
                 <Underway card={card} />
                 <Given card={card} />
@@ -120,7 +123,8 @@ function CardOf({ card }: { card: CardData }) {
                         card={card}
                         step={step}
                         may={mayWork}
-                        onWrong={() => setRaising(true)}
+                        onWrong={() => setRaising('card')}
+                        onWrongAt={setRaising}
                         onConflict={(said) => {
                             setChosen(step.no);
                             setConflict(said);
@@ -131,8 +135,15 @@ function CardOf({ card }: { card: CardData }) {
                 )}
                 <Defers />
             </div>
-            <Beside card={card} onRaise={() => setRaising(true)} />
-            {raising && <Raise card={card} step={step?.no ?? null} onClose={() => setRaising(false)} />}
+            <Beside card={card} onRaise={() => setRaising('card')} />
+            {raising && (
+                <Raise
+                    card={card}
+                    step={step?.no ?? null}
+                    point={raising === 'card' ? undefined : raising}
+                    onClose={() => setRaising(null)}
+                />
+            )}
             {signing && <Sign card={card} what={signing} onClose={() => setSigning(null)} />}
             {handing && <HandOver card={card} onClose={() => setHanding(false)} />}
         </main>

@@ -44,8 +44,12 @@ export function Steps({
                 {card.steps.map((s, i) => {
                     const group = s.spec.group as string | undefined;
                     const first = group !== undefined && card.steps[i - 1]?.spec.group !== group;
+                    const each = eachOf(s);
+                    const before = card.steps[i - 1];
+                    const position = each !== undefined && each.position !== (before && eachOf(before)?.position);
                     return (
-                        <li key={s.no} className={group ? 'border-l-2 border-slate pl-1' : ''}>
+                        <li key={s.no} className={group || each ? 'border-l-2 border-slate pl-1' : ''}>
+                            {each && position && <Position card={card} each={each} />}
                             {first && <span className="block pl-2 text-xs text-soft">in any order:</span>}
                             <button
                                 type="button"
@@ -53,7 +57,7 @@ export function Steps({
                                 data-state={here.includes(s.no) ? 'waiting' : s.state}
                                 aria-current={at === s.no ? 'step' : undefined}
                                 onClick={() => onChoose(s.no)}
-                                className={`grid min-h-12 w-full grid-cols-[1.3rem_1.6rem_1fr] items-center rounded-lg border px-2 text-left ${at === s.no ? 'border-ink bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'} ${s.state === 'done' ? 'text-soft' : ''}`}
+                                className={`grid min-h-12 w-full grid-cols-[1.3rem_1.6rem_1fr] items-center rounded-lg border px-2 text-left ${at === s.no ? 'border-ink bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'} ${s.state !== 'open' ? 'text-soft' : ''} ${s.state === 'not_applicable' ? 'line-through decoration-1' : ''}`}
                             >
                                 <Margin step={s} waits={here.includes(s.no)} />
                                 <span className="font-mono text-sm">{s.no}</span>
@@ -65,6 +69,25 @@ export function Steps({
             </ol>
             <Handing card={card} onHand={onHand} />
         </aside>
+    );
+}
+
+type Each = { title: string; position: string; n: number; of: number };
+const eachOf = (s: Schemas['StepView']): Each | undefined => s.spec.each as Each | undefined;
+
+/** One position of a block, with how many of them are through. */
+function Position({ card, each }: { card: CardData; each: Each }) {
+    const open = card.steps.filter((s) => eachOf(s)?.title === each.title && s.state === 'open');
+    const left = new Set(open.map((s) => eachOf(s)?.position));
+    return (
+        <span className="mt-1 block pl-2 text-xs text-soft">
+            {each.n === 1 && (
+                <b className="block text-ink">
+                    {each.title}: {each.of - left.size} of {each.of}, in any order
+                </b>
+            )}
+            {each.position}
+        </span>
     );
 }
 
@@ -80,6 +103,13 @@ function Margin({ step, waits }: { step: Schemas['StepView']; waits: boolean }) 
     }
     if (step.state === 'done') {
         return <DoneMark />;
+    }
+    if (step.state === 'not_applicable') {
+        return (
+            <span className="font-mono text-xs text-soft">
+                n/a<span className="sr-only">: not applicable</span>
+            </span>
+        );
     }
     if (step.holds.length > 0) {
         return (

@@ -17,6 +17,7 @@ import { PhotoPick } from '../../parts/PhotoPick';
 import { Glyph } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { Sketch, type Strokes } from './Sketch';
+import type { Point } from './useStep';
 
 type Severity = 'minor' | 'major' | 'critical';
 
@@ -30,16 +31,18 @@ const severities: { value: Severity; name: string }[] = [
 export function Raise({
     card,
     step,
+    point,
     onClose,
 }: {
     card: Schemas['CardView'];
     step: number | null;
+    point?: Point;
     onClose: () => void;
 }) {
     const client = useQueryClient();
     const me = useMe().data;
     const register = useRegister(card.mark);
-    const { values, bind } = useFields({ place: '', extent: '', chapter: card.chapter });
+    const { values, bind } = useFields({ place: point?.place ?? '', extent: '', chapter: card.chapter });
     const [severity, setSeverity] = useState<Severity>('minor');
     const [spot, setSpot] = useState<Spot | null>(null);
     const [sketch, setSketch] = useState<Strokes>([]);
@@ -105,6 +108,7 @@ export function Raise({
             severity,
             ...(values.chapter.trim() === '' ? {} : { chapter: values.chapter.trim() }),
             ...(step === null ? {} : { step }),
+            ...(point === undefined ? {} : { point: point.id }),
             ...(spot ? { spot } : {}),
             ...(sketch.length > 0 ? { sketch } : {}),
         });

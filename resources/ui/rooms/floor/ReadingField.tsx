@@ -63,11 +63,15 @@ type Props = {
     tool: string;
     onTool: (code: string) => void;
     onSave: () => void;
+    /** Told what the server said of it: legal, and outside what is advised. */
+    onUnusual?: (on: boolean) => void;
 };
 
 /** One reading: the scale, the field with its unit fixed, the verdict as one types, the tool. */
-export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, onSave }: Props) {
+export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, onSave, onUnusual }: Props) {
     const preview = usePreview(card, step, entry, tool);
+    const unusual = preview?.unusual === true;
+    useEffect(() => onUnusual?.(unusual), [onUnusual, unusual]);
     const field = useRef<HTMLInputElement>(null);
     useEffect(() => field.current?.focus(), []);
     const unit = unitLabel(spec.limit.unit);

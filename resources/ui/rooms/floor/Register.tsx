@@ -6,6 +6,7 @@ import { Drawing, type Outline } from '../../parts/Drawing';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
+import { Unproven } from './NotWhole';
 import { floorTabs } from './tabs';
 
 /** The aircraft that something is fitted to. */
@@ -111,6 +112,7 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
                     </ol>
                 </div>
             </div>
+            {r.notWhole.length > 0 && <Unproven r={r} />}
             {r.people.length > 0 && (
                 <Section title={`At work on ${r.mark} now`}>
                     <ul>

@@ -5,12 +5,18 @@ import { State } from '../../parts/State';
 import { RigSheet } from '../bench/RigSheet';
 import { Causes } from './Causes';
 import { Fixes } from './Fixes';
+import { NotForThis } from './NotApplicable';
+import { StepMore } from './StepMore';
+import { AnswerStep } from './steps/Answer';
+import { CircuitStep } from './steps/Circuit';
 import { CompareStep } from './steps/Compare';
 import { ConfirmStep } from './steps/Confirm';
 import { CountStep } from './steps/Count';
 import { DoneStep } from './steps/Done';
 import { HoldStep } from './steps/Hold';
 import { InspectionStep } from './steps/Inspection';
+import { MarkStep } from './steps/Mark';
+import { MeetStep } from './steps/Meet';
 import { PartStep } from './steps/Part';
 import { ReadStep } from './steps/Read';
 import { RollCallStep } from './steps/RollCall';
@@ -31,6 +37,10 @@ const controls: Record<string, (props: StepProps) => ReactNode> = {
     rollcall: RollCallStep,
     test: TestStep,
     rig: RigSheet,
+    answer: AnswerStep,
+    circuit: CircuitStep,
+    mark: MarkStep,
+    meet: MeetStep,
 };
 
 /** The step in hand, with the control its kind needs. */
@@ -41,9 +51,10 @@ export function StepWork(props: StepProps) {
         .filter((w) => w.card === card.id);
     const here = mine.find((w) => w.no === step.no);
     // What comes first and waits on this device is worked, as far as this device knows.
-    const before = card.steps.filter((s) => s.no < step.no && s.state !== 'done' && s.kind !== 'finding_prompt');
+    const before = card.steps.filter((s) => s.no < step.no && s.state === 'open' && s.kind !== 'finding_prompt');
     const free = step.held === null || (mine.length > 0 && before.every((s) => mine.some((w) => w.no === s.no)));
     const Control = controls[step.kind] ?? ConfirmStep;
+    const each = step.spec.each as { title: string; position: string; n: number; of: number } | undefined;
     const body = (): ReactNode => {
         if (here) {
             return (
@@ -60,7 +71,7 @@ export function StepWork(props: StepProps) {
                 </p>
             );
         }
-        if (step.state === 'done') {
+        if (step.state !== 'open') {
             return (
                 <>
                     <DoneStep {...props} />
@@ -84,11 +95,22 @@ export function StepWork(props: StepProps) {
                 </p>
             );
         }
+        if (step.notFor !== null) {
+            return <NotForThis {...props} />;
+        }
         return step.holds.length > 0 ? null : <Control {...props} />;
     };
     return (
         <div className="mt-2" data-testid={`step-${step.no}`}>
             <Fixes card={card} />
+            {each !== undefined && (
+                <p className="mt-2 text-[1.05rem] font-semibold" data-testid="position">
+                    {each.title}: {each.position}{' '}
+                    <span className="font-normal text-soft">
+                        ({each.n} of {each.of})
+                    </span>
+                </p>
+            )}
             {step.kind === 'caution' ? (
                 <div className="mt-4 text-[1.15rem]">
                     <Caution level={(step.spec.level as 'warning' | 'caution') ?? 'caution'} title={step.title}>
@@ -101,19 +123,47 @@ export function StepWork(props: StepProps) {
                     <p className="mt-1 text-[1.05rem] text-soft">{step.text}</p>
                 </>
             )}
-            {step.acts && step.state !== 'done' && (
+            <About step={step} />
+            {step.acts && step.state === 'open' && (
                 <p className="mt-2">
                     This step <b>{step.acts}</b>.
                 </p>
             )}
-            {!free && step.state !== 'done' && (
+            {!free && step.state === 'open' && (
                 <p className="mt-4 rounded-lg border-2 border-dashed border-slate p-3">
                     <State state="waiting" word="Held." /> {step.held}
                 </p>
             )}
             {step.holds.length > 0 && free && <Held step={step} />}
-            {(free || step.state === 'done') && body()}
+            {(free || step.state !== 'open') && body()}
+            <StepMore {...props} />
         </div>
+    );
+}
+
+/** What is known about a step beside its words: the label on the panel, what it does to what is proven, and why it is there. */
+function About({ step }: { step: StepProps['step'] }) {
+    return (
+        <>
+            {step.spec.label !== undefined && (
+                <p className="mt-1">
+                    On the panel: <b className="font-mono">{String(step.spec.label)}</b>
+                </p>
+            )}
+            {step.handles.map((h) => (
+                <p key={h} className="mt-1 text-soft">
+                    {h}.
+                </p>
+            ))}
+            {step.spec.why !== undefined && (
+                <details className="mt-1 text-soft">
+                    <summary className="min-h-9 cursor-pointer py-1 underline underline-offset-4">
+                        Why this step is here
+                    </summary>
+                    <p className="max-w-2xl pb-2 text-ink">{String(step.spec.why)}</p>
+                </details>
+            )}
+        </>
     );
 }
 

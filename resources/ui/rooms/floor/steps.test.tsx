@@ -40,6 +40,12 @@ const step = (kind: string, spec: Record<string, unknown>, more: Partial<Step> =
     doneAt: null,
     readings: [],
     runs: [],
+    notFor: null,
+    mayNotApply: false,
+    points: [],
+    remarks: [],
+    mark: null,
+    handles: [],
     ...more,
 });
 
@@ -163,6 +169,20 @@ describe('each kind of step has its own control', () => {
             ],
         ],
         ['tool', { tool_kind: 'pressure gauge' }, ['Take this tool', 'PG-21']],
+        ['count', { counts: 'turns', fraction: 0.25 }, ['1/4 more']],
+        [
+            'answer',
+            {
+                graded: true,
+                choices: [
+                    { id: 'free', title: 'free', verdict: 'pass' },
+                    { id: 'binding', title: 'binding', verdict: 'fail' },
+                ],
+            },
+            ['free', 'binding', 'Save the answer'],
+        ],
+        ['mark', { what: 'Threads showing', unit: 'mm' }, ['Threads showing', 'mm', 'Marked']],
+        ['meet', { mark: 'threads', within: 0.3 }, ['Marked:', 'nothing']],
         ['rollcall', { places: ['nose', 'tail'], stands: 300 }, ['5 minutes', '0 of 2 clear']],
         [
             'test',
@@ -245,6 +265,41 @@ describe('each kind of step has its own control', () => {
             expect(drawn(step(kind, {}, done))).toContain('Take this step back');
         }
         expect(drawn(step('inspection', {}, done))).not.toContain('Take this step back');
+    });
+
+    it('goes round the points of a circuit: the next large, the others with who saw them', () => {
+        const point = (id: string, state: string, entry = ''): Schemas['PointView'] => ({
+            id,
+            place: `place ${id}`,
+            state,
+            entry,
+            verdict: null,
+            by: state === 'open' ? null : 'Aki (T31)',
+            at: null,
+        });
+        const round = (points: Schemas['PointView'][]) =>
+            drawn(step('circuit', { ask: 'count', counts: 'strokes', min: 2, product: 'grease' }, { points }));
+        const html = round([point('a', 'seen', '3'), point('b', 'failed', '1'), point('c', 'open')]);
+        const words = html.replaceAll(/<[^>]+>/g, ' ').replaceAll(/\s+/g, ' ');
+        expect(words).toContain('1 of 3 seen; with grease');
+        expect(words).toContain('Kept: 1, outside');
+        expect(html).toContain('aria-label="strokes, at least 2 at place b"');
+        expect(html).toMatch(/data-point="a"[^>]*disabled/);
+        expect(words).not.toContain('All 3 seen');
+        expect(round([point('a', 'seen'), point('b', 'found', 'F0012')])).toContain('>All 2 seen');
+    });
+
+    it('says of a step that is not meant for this aircraft only that it does not apply', () => {
+        const html = drawn(step('count', { counts: 'strokes' }, { notFor: 'It is for K2; this aircraft is K1.' }));
+        expect(html).toContain('It is for K2; this aircraft is K1.');
+        expect(html).toContain('Not applicable');
+        expect(html).not.toContain('Save the count');
+        expect(drawn(step('instruction', {}, { mayNotApply: true }))).toContain('Does not apply');
+        expect(drawn(step('instruction', {}))).not.toContain('Does not apply');
+        const said = { state: 'not_applicable', doneBy: 'Oda Fenn (T27)', doneAt: 'today', result: { why: 'no door' } };
+        expect(drawn(step('instruction', {}, said)).replaceAll('<!-- -->', '')).toContain(
+            ': no door. Said by Oda Fenn',
+        );
     });
 
     it('draws a sketch from strokes that run from nought to one', () => {

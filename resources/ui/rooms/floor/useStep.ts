@@ -6,11 +6,15 @@ import { askWho, keys, readAnew } from '../../api/keys';
 import { type Body, mayWait, queue, versionAfter } from '../../api/queue';
 import { sendStep, useWaiting } from '../../api/useQueue';
 
+/** One point of a round, at which something may be wrong. */
+export type Point = { id: string; place: string };
+
 export type StepProps = {
     card: Schemas['CardView'];
     step: Schemas['StepView'];
     may: boolean;
     onWrong: () => void;
+    onWrongAt?: (point: Point) => void;
     onConflict: (said: string) => void;
 };
 

@@ -5,7 +5,12 @@ import { type StepProps, useStep } from '../useStep';
 
 /** Strokes or turns by hand: one big key to count with, or the space bar; the number can be typed, too. */
 export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
-    const { counts, min, max } = step.spec as { counts: string; min?: number; max?: number };
+    const { counts, min, max, fraction } = step.spec as {
+        counts: string;
+        min?: number;
+        max?: number;
+        fraction?: number;
+    };
     const send = useStep({ card, step, onConflict });
     const [entry, setEntry] = useState('0');
     const count = () => setEntry((v) => String((Number(v) || 0) + 1));
@@ -46,11 +51,20 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
                 >
                     One more <kbd className="ml-1 font-mono text-sm font-normal text-soft">Space</kbd>
                 </button>
+                {fraction !== undefined && (
+                    <button
+                        type="button"
+                        onClick={() => setEntry((v) => String((Number(v) || 0) + fraction))}
+                        className="min-h-32 min-w-32 rounded-xl border-2 border-ink bg-sheet px-5 text-[1.2rem] font-semibold active:bg-shade"
+                    >
+                        1/{Math.round(1 / fraction)} more
+                    </button>
+                )}
                 <label className="flex w-56 flex-col justify-center rounded-xl border-2 border-ink bg-sheet px-4">
                     <span className="text-soft">{counts}</span>
                     <input
                         name="entry"
-                        inputMode="numeric"
+                        inputMode="decimal"
                         value={entry}
                         onChange={(e) => setEntry(e.target.value)}
                         onKeyDown={(e) => e.key === 'Enter' && save()}

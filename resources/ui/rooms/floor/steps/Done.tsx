@@ -3,8 +3,9 @@ import { Button } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
 import { State } from '../../../parts/State';
 import { band, type LimitSpec } from '../../../parts/scale';
-import type { ReadingSpec } from '../ReadingField';
+import { type ReadingSpec, unitLabel } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
+import { PointList } from './Circuit';
 
 const results: Record<string, (r: Record<string, unknown>) => string> = {
     counted: (r) => `Counted ${String(r.counted)}.`,
@@ -13,6 +14,11 @@ const results: Record<string, (r: Record<string, unknown>) => string> = {
         r.again ? 'The one that was there.' : `Batch ${String(r.batch)}, ${String(r.quantity)} ${String(r.part)}.`,
     tool: (r) => `With ${String(r.tool)}.`,
     covers: (r) => `Looked at: ${(r.covers as string[]).join(', ')}.`,
+    said: (r) => `${String(r.said)}.`,
+    mark: (r) => `Marked: ${String(r.mark)}${r.unit ? ` ${unitLabel(String(r.unit))}` : ''}.`,
+    met: (r) => `Met: ${String(r.met)}${r.unit ? ` ${unitLabel(String(r.unit))}, off by ${String(r.off)}` : ''}.`,
+    points: (r) => `All ${String(r.points)} points.`,
+    note: (r) => `Remarked: ${String(r.note)}.`,
     calls: (r) =>
         `Called clear: ${Object.entries(r.calls as Record<string, { name: string }>)
             .map(([place, c]) => `${place} (${c.name})`)
@@ -23,12 +29,22 @@ const results: Record<string, (r: Record<string, unknown>) => string> = {
 export function DoneStep({ card, step, may, onConflict }: StepProps) {
     const send = useStep({ card, step, onConflict });
     const [why, setWhy] = useState('');
-    const [asking, setAsking] = useState(false);
+    const [asking, setAsking] = useState<'take_back' | 'again' | null>(null);
     return (
         <div className="mt-5">
             <p>
-                <State state="clear" word="Done" /> by {step.doneBy}, {step.doneAt}.
+                {step.state === 'not_applicable' ? (
+                    <>
+                        <State state="waiting" word="Not applicable" />: {String(step.result.why)}. Said by{' '}
+                        {step.doneBy}, {step.doneAt}.
+                    </>
+                ) : (
+                    <>
+                        <State state="clear" word="Done" /> by {step.doneBy}, {step.doneAt}.
+                    </>
+                )}
             </p>
+            {step.kind === 'circuit' && <PointList points={step.points} />}
             {Object.entries(results).map(([key, say]) => key in step.result && <p key={key}>{say(step.result)}</p>)}
             {step.readings.length > 0 && (
                 <table className="mt-3 text-left">
@@ -61,10 +77,10 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                             {step.fallsWith.length === 1 ? 'rests' : 'rest'} on this one.
                         </p>
                     )}
-                    {asking && step.kind === 'safing_fit' && (
+                    {asking === 'take_back' && step.kind === 'safing_fit' && (
                         <p className="mb-2">Only if it is not on. The register then says so.</p>
                     )}
-                    {asking && step.kind === 'safing_remove' && (
+                    {asking === 'take_back' && step.kind === 'safing_remove' && (
                         <p className="mb-2">
                             Only if it is still on. It stands in the register again, and holds what it held.
                         </p>
@@ -80,25 +96,33 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                             className="flex max-w-xl gap-2"
                             onSubmit={(e) => {
                                 e.preventDefault();
-                                send.mutate({ do: 'take_back', note: why });
+                                send.mutate({ do: asking, note: why });
                             }}
                         >
                             <input
                                 autoFocus
                                 value={why}
                                 onChange={(e) => setWhy(e.target.value)}
-                                aria-label="Why it is taken back"
+                                aria-label={asking === 'again' ? 'Why it is done again' : 'Why it is taken back'}
                                 placeholder="Why? The first entry stays in the record."
                                 className="h-12 flex-1 rounded-lg border-2 border-soft bg-sheet px-3"
                             />
                             <Button big type="submit" disabled={why === '' || send.isPending}>
-                                Take back
+                                {asking === 'again' ? 'Open it again' : 'Take back'}
                             </Button>
                         </form>
                     ) : (
-                        <Button kind="quiet" onClick={() => setAsking(true)}>
-                            Take this step back
-                        </Button>
+                        <>
+                            <Button kind="quiet" onClick={() => setAsking('take_back')}>
+                                Take this step back
+                            </Button>
+                            {step.state === 'done' &&
+                                !['caution', 'safing_fit', 'safing_remove'].includes(step.kind) && (
+                                    <Button kind="quiet" onClick={() => setAsking('again')}>
+                                        Do it once more
+                                    </Button>
+                                )}
+                        </>
                     )}
                     <Trouble error={send.error} />
                 </div>

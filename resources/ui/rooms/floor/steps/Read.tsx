@@ -11,7 +11,9 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
     const [entry, setEntry] = useState('');
     const [tool, setTool] = useTool(card, spec.tool_kind ?? '');
     const last = step.readings.filter((r) => r.stands).at(-1);
-    const save = () => send.mutate({ do: 'read', entry, tool });
+    const [note, setNote] = useState('');
+    const [unusual, setUnusual] = useState(false);
+    const save = () => send.mutate({ do: 'read', entry, tool, ...(unusual && note.trim() !== '' ? { note } : {}) });
     return (
         <>
             <ReadingField
@@ -23,7 +25,19 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
                 tool={tool}
                 onTool={setTool}
                 onSave={save}
+                onUnusual={setUnusual}
             />
+            {unusual && (
+                <label className="mt-3 block max-w-2xl">
+                    <span className="mb-1 block">Legal, and outside what is advised: what do you think of it?</span>
+                    <input
+                        name="note"
+                        value={note}
+                        onChange={(e) => setNote(e.target.value)}
+                        className="h-12 w-full rounded-lg border-2 border-soft bg-sheet px-3"
+                    />
+                </label>
+            )}
             {last && last.verdict !== 'pass' && (
                 <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
                     Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Jorvel\Core\Tests\Library;
+
+use Jorvel\Core\Library\Applies;
+use Jorvel\Core\Library\AppliesTo;
+use Jorvel\Core\Library\Steps;
+use Jorvel\Core\Library\Subject;
+use Jorvel\Core\Library\Unmet;
+use Jorvel\Core\Shared\InputError;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The steps of a template: what is written, what a card has of it, and what is wrong with it. */
+final class StepsTest extends TestCase
+{
+    /** @return list<\stdClass> */
+    private static function steps(string ...$json): array
+    {
+        return array_map(static fn(string $s): \stdClass => json_decode($s, false, 32, JSON_THROW_ON_ERROR), array_values($json));
+    }
+
+    /** @param array<string, mixed> $spec */
+    private static function step(string $kind, array $spec = [], string $title = 'a step'): string
+    {
+        return (string) json_encode(['kind' => $kind, 'title' => $title, 'spec' => (object) $spec]);
+    }
+
+    public function test_a_block_is_worked_at_each_of_its_positions_with_its_own_names(): void
+    {
+        $steps = self::steps(
+            self::step('instruction'),
+            self::step('each', ['positions' => ['left', 'right'], 'steps' => [
+                ['kind' => 'safing_fit', 'title' => 'Pin {position}', 'spec' => [
+                    'id' => 'pin', 'device' => 'pin', 'place' => '{position} door', 'flag' => 'red',
+                    'disturbs' => [['what' => '{position} door', 'how' => 'opened', 'proofs' => ['travel']]],
+                ]],
+                ['kind' => 'safing_remove', 'title' => 'Off', 'spec' => ['of' => 'pin', 'joins' => ['{position} door']]],
+                ['kind' => 'answer', 'title' => 'Feel', 'spec' => [
+                    'id' => 'feel', 'choices' => [
+                        ['id' => 'a', 'title' => 'a', 'verdict' => 'pass'], ['id' => 'b', 'title' => 'b', 'verdict' => 'fail'],
+                    ],
+                ]],
+                ['kind' => 'instruction', 'title' => 'So', 'spec' => ['applies' => ['answer' => ['step' => 'feel', 'is' => ['b']]]]],
+            ]], 'Doors'),
+            self::step('instruction', [], 'last'),
+        );
+        self::assertSame([], self::said(Steps::faults($steps)));
+        $out = Steps::expand(json_decode((string) json_encode($steps), true));
+        self::assertCount(10, $out);
+        self::assertSame('Pin right', $out[5]['title']);
+        self::assertSame('right door', $out[5]['spec']['disturbs'][0]['what']);
+        self::assertSame([2, 6], [$out[2]['spec']['of'], $out[6]['spec']['of']]);
+        self::assertSame('feel@right', $out[8]['spec']['applies']['answer']['step']);
+        self::assertSame(['title' => 'Doors', 'position' => 'right', 'n' => 2, 'of' => 2], $out[8]['spec']['each']);
+        self::assertArrayNotHasKey('each', $out[9]['spec']);
+    }
+
+    /**
+     * @param list<InputError> $faults
+     *
+     * @return list<string>
+     */
+    private static function said(array $faults): array
+    {
+        return array_map(static fn(InputError $e): string => $e->path, $faults);
+    }
+
+    /** @return iterable<string, array{list<string>, list<string>}> steps, and where their faults are */
+    public static function faulty(): iterable
+    {
+        $choices = [['id' => 'a', 'title' => 'a', 'verdict' => 'pass'], ['id' => 'b', 'title' => 'b', 'verdict' => 'fail']];
+        $each = static fn(array ...$steps): string
+            => self::step('each', ['positions' => ['l', 'r'], 'steps' => $steps], 'Doors');
+        $reading = static fn(array $limit, array $more = []): array
+            => ['reading' => ['point' => 'p', 'limit' => $limit, ...$more]];
+        yield 'none' => [[], ['steps']];
+        yield 'a shape' => [[self::step('instruction'), self::step('count')], ['steps.1.spec.counts']];
+        yield 'a name twice' => [
+            [self::step('mark', ['id' => 'm', 'what' => 'x']), self::step('answer', ['id' => 'm', 'choices' => $choices])],
+            ['steps.1.spec.id'],
+        ];
+        yield 'an answer that comes later' => [
+            [self::step('instruction', ['applies' => ['answer' => ['step' => 'q', 'is' => ['a']]]]),
+                self::step('answer', ['id' => 'q', 'choices' => $choices])],
+            ['steps.0.spec.applies.answer.step'],
+        ];
+        yield 'a mark that was not made' => [[self::step('meet', ['mark' => 'm'])], ['steps.0.spec.mark']];
+        yield 'a mark with a unit and no tolerance' => [
+            [self::step('mark', ['id' => 'm', 'what' => 'x', 'unit' => 'mm']), self::step('meet', ['mark' => 'm'])],
+            ['steps.1.spec.within'],
+        ];
+        yield 'a unit that is none' => [[self::step('mark', ['what' => 'x', 'unit' => 'ells'])], ['steps.0.spec.unit']];
+        yield 'what was never fitted' => [[self::step('safing_remove', ['of' => 1])], ['steps.0.spec.of']];
+        yield 'halves that are not counted' => [[self::step('count', ['counts' => 'turns', 'max' => 1.5])], ['steps.0.spec.max']];
+        yield 'thirds' => [[self::step('count', ['counts' => 'turns', 'min' => 0.3, 'fraction' => 0.25])], ['steps.0.spec.min']];
+        yield 'a count upside down' => [[self::step('count', ['counts' => 'turns', 'min' => 3, 'max' => 2])], ['steps.0.spec.min']];
+        yield 'a limit upside down' => [
+            [self::step('measurement', $reading(['kind' => 'range', 'unit' => 'bar', 'min' => 3, 'max' => 2]))],
+            ['steps.0.spec.reading.limit'],
+        ];
+        yield 'advice outside the limit' => [
+            [self::step('measurement', $reading(
+                ['kind' => 'max', 'unit' => 'bar', 'max' => 2],
+                ['advised' => ['min' => 1, 'max' => 2.5]],
+            ))],
+            ['steps.0.spec.reading.advised.max'],
+        ];
+        yield 'a round with one place twice, and nothing to count' => [
+            [self::step('circuit', ['ask' => 'count', 'points' => [
+                ['id' => '1', 'place' => 'a'], ['id' => '1', 'place' => 'b'],
+            ]])],
+            ['steps.0.spec.points.0.id', 'steps.0.spec.points.1.id', 'steps.0.spec.counts'],
+        ];
+        yield 'a block in a block, and a group in one' => [
+            [$each(
+                ['kind' => 'each', 'title' => 'x', 'spec' => ['positions' => ['a'], 'steps' => [['kind' => 'instruction', 'title' => 't']]]],
+                ['kind' => 'instruction', 'title' => 't', 'spec' => ['group' => 'g']],
+            )],
+            ['steps.0.spec.steps.0.kind', 'steps.0.spec.steps.1.spec.group'],
+        ];
+        yield 'inside a block, at its place' => [
+            [$each(['kind' => 'instruction', 'title' => 't'], ['kind' => 'meet', 'title' => 't', 'spec' => ['mark' => 'm']])],
+            ['steps.0.spec.steps.1.spec.mark'],
+        ];
+        yield 'from outside of the block, where it is several' => [
+            [$each(['kind' => 'mark', 'title' => 't', 'spec' => ['id' => 'm', 'what' => 'x']]), self::step('meet', ['mark' => 'm'])],
+            ['steps.1.spec.mark'],
+        ];
+        $many = array_map(static fn(int $i): string => "p{$i}", range(1, 60));
+        yield 'more than a card has' => [
+            array_fill(0, 14, self::step('each', ['positions' => $many, 'steps' => [['kind' => 'instruction', 'title' => 't']]])),
+            ['steps'],
+        ];
+    }
+
+    /**
+     * @param list<string> $steps
+     * @param list<string> $paths
+     */
+    #[DataProvider('faulty')]
+    public function test_every_fault_is_named_at_its_place(array $steps, array $paths): void
+    {
+        self::assertSame($paths, self::said(Steps::faults(self::steps(...$steps))));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string|null}> a condition, and by what it is not met */
+    public static function conditions(): iterable
+    {
+        yield 'this tail' => [['tail' => ['QA-VFA', 'QA-VFC']], null];
+        yield 'another tail' => [['tail' => ['QA-VFA']], 'tail: QA-VFC'];
+        yield 'this variant' => [['variant' => ['K1']], null];
+        yield 'another variant' => [['variant' => ['K2'], 'why' => 'bulletin 4'], 'variant: K1'];
+        yield 'fitted' => [['option' => ['skis', 'cargo hook']], null];
+        yield 'not fitted' => [['option' => ['skis']], 'option: cargo hook, winch'];
+        yield 'this position' => [['position' => ['left']], null];
+        yield 'another position' => [['position' => ['right']], 'position: left'];
+        yield 'answered so' => [['answer' => ['step' => 'kind', 'is' => ['wet']]], null];
+        yield 'answered otherwise' => [['answer' => ['step' => 'kind', 'is' => ['dry']]], 'answer: wet'];
+        yield 'not answered yet' => [['answer' => ['step' => 'other', 'is' => ['dry']]], null];
+        yield 'all of them' => [['tail' => ['QA-VFC'], 'variant' => ['K2']], 'variant: K1'];
+    }
+
+    /** @param array<string, mixed> $spec */
+    #[DataProvider('conditions')]
+    public function test_what_a_step_applies_to(array $spec, ?string $unmet): void
+    {
+        $on = new Subject('QA-VFC', 'K1', ['cargo hook', 'winch'], ['kind' => 'wet']);
+        $is = Applies::of($spec)->unmet($on, 'left');
+        self::assertSame($unmet, $is === null ? null : "{$is->by->value}: {$is->is}");
+        self::assertSame($unmet === null ? null : $spec['why'] ?? null, $is?->why);
+    }
+
+    public function test_outside_of_a_block_no_position_is_met_and_a_condition_without_values_is_none(): void
+    {
+        $is = Applies::of(['position' => ['left']])->unmet(new Subject('QA-VFC', 'K1'));
+        self::assertEquals(new Unmet(AppliesTo::Position, ['left'], null), $is);
+        $this->expectExceptionObject(InputError::empty('variant'));
+        Applies::of(['variant' => []]);
+    }
+}

@@ -1,0 +1,423 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Floor;
+
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\ComponentTenure;
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
+use App\Floor\Model\CircuitPoint;
+use App\Floor\Model\DisturbanceRow;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\Manual;
+use App\Library\Model\ProgrammeItem;
+use App\Shared\Clock;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Jorvel\Core\Library\Steps;
+use Jorvel\Core\Shared\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\Feature\WorldCase;
+
+/** What a card can say: every kind worked to pass and to fail, and what holds for the whole aircraft. */
+final class CardLanguageTest extends WorldCase
+{
+    private int $visit = 0;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        app(Clock::class)->start(Instant::parse('2026-05-05T08:20:00Z'));
+    }
+
+    /**
+     * A card of a template of its own on one visit of QA-VFC, with people on it.
+     *
+     * @param list<array<string, mixed>> $steps
+     * @param array<string, mixed> $more of the template
+     */
+    private function card(array $steps, array $more = [], string ...$people): Card
+    {
+        self::assertSame([], Steps::faults(json_decode((string) json_encode(array_map(
+            static fn(array $s): array => [...$s, 'spec' => (object) ($s['spec'] ?? [])],
+            $steps,
+        )))), 'the template has no faults');
+        $manual = Manual::where('code', 'AM-SKV')->firstOrFail();
+        $template = CardTemplate::create([
+            'type_id' => Aircraft::where('mark', 'QA-VFC')->valueOrFail('type_id'), 'manual_id' => $manual->id,
+            'code' => 'SKV-T'.CardTemplate::max('id'), 'title' => 'A test', 'chapter' => '35',
+            'revision' => $manual->revision, 'skill' => 'airframe', 'hours' => 1.0, 'zone' => 'flight deck',
+            'independent_inspection' => false, 'covers' => [], 'stage' => 'look', 'section' => '35-11', 'method' => '',
+            'steps' => $steps, 'systems' => ['oxygen'], ...$more,
+        ]);
+        $this->visit = $this->visit !== 0 ? $this->visit : (int) $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFC', 'title' => 'Tests', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06',
+            'items' => [ProgrammeItem::where('code', '61-21')->valueOrFail('id')],
+        ])->assertCreated()->json('id');
+        $this->as('ines', 'POST', "visits/{$this->visit}/cards", ['template' => $template->id])->assertCreated();
+        $card = Card::where(['visit_id' => $this->visit, 'template_id' => $template->id])->firstOrFail();
+        foreach ($people === [] ? ['oda'] : $people as $login) {
+            Assignment::create(['card_id' => $card->id, 'person_id' => $this->person($login)->id, 'role' => 'perform']);
+        }
+
+        return $card;
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return TestResponse<Response>
+     */
+    private function work(Card $card, int $no, string $do = 'done', array $more = [], string $who = 'oda'): TestResponse
+    {
+        return $this->as($who, 'POST', "cards/{$card->id}/steps/{$no}", [
+            'version' => $card->refresh()->version, 'do' => $do, ...$more,
+        ]);
+    }
+
+    /** @return array<string, mixed> one step as the card shows it */
+    private function step(Card $card, int $no): array
+    {
+        return $this->as('oda', 'GET', "cards/{$card->id}")->assertOk()->json('steps.'.($no - 1));
+    }
+
+    /**
+     * @return iterable<string, array{list<array<string, mixed>>, string, array<string, mixed>, string, array<string,
+     *   mixed>, string}> steps, of which the last is worked: what fails and what is said, what passes and what is said
+     */
+    public static function kinds(): iterable
+    {
+        $reading = ['point' => 'bottle', 'limit' => ['kind' => 'range', 'unit' => 'bar', 'min' => 90, 'max' => 130],
+            'advised' => ['min' => 110]];
+        yield 'a count in quarters' => [
+            [['kind' => 'count', 'title' => 'Turns', 'spec' => ['counts' => 'turns', 'min' => 1, 'max' => 2, 'fraction' => 0.25]]],
+            'count', ['entry' => '2 1/4'], 'fail', ['entry' => '1 3/4'], '1.75',
+        ];
+        yield 'an answer' => [
+            [['kind' => 'answer', 'title' => 'Feel', 'spec' => ['graded' => true, 'choices' => [
+                ['id' => 'free', 'title' => 'free', 'verdict' => 'pass'],
+                ['id' => 'stiff', 'title' => 'stiff', 'verdict' => 'pass', 'unusual' => true],
+                ['id' => 'binding', 'title' => 'binding', 'verdict' => 'fail'],
+            ]]]],
+            'answer', ['entry' => 'binding'], 'binding', ['entry' => 'stiff', 'note' => 'cold soaked'], 'cold soaked',
+        ];
+        yield 'a mark in words' => [
+            [
+                ['kind' => 'mark', 'title' => 'Index', 'spec' => ['id' => 'line', 'what' => 'Index line']],
+                ['kind' => 'meet', 'title' => 'Met', 'spec' => ['mark' => 'line']],
+            ],
+            'meet', ['entry' => ''], '422', ['entry' => 'met'], 'red across the flats',
+        ];
+        yield 'a mark in millimetres' => [
+            [
+                ['kind' => 'mark', 'title' => 'Threads', 'spec' => ['id' => 'line', 'what' => 'Threads', 'unit' => 'mm']],
+                ['kind' => 'meet', 'title' => 'Met', 'spec' => ['mark' => 'line', 'within' => 0.3]],
+            ],
+            'meet', ['entry' => '12.9'], 'fail', ['entry' => '12.2'], '12.5',
+        ];
+        yield 'a legal reading outside of what is advised' => [
+            [['kind' => 'measurement', 'title' => 'Bottle', 'spec' => ['reading' => $reading]]],
+            'read', ['entry' => '100'], '422', ['entry' => '100', 'note' => 'used on the last flight'], 'used on the last',
+        ];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $steps
+     * @param array<string, mixed> $bad
+     * @param array<string, mixed> $good
+     */
+    #[DataProvider('kinds')]
+    public function test_each_kind_is_worked_to_fail_and_to_pass(
+        array $steps,
+        string $do,
+        array $bad,
+        string $failed,
+        array $good,
+        string $passed,
+    ): void {
+        $card = $this->card($steps);
+        $no = count($steps);
+        if ($no === 2) {
+            $this->work($card, 1, 'mark', ['entry' => ''])->assertStatus(422);
+            $unit = $steps[0]['spec']['unit'] ?? null;
+            $this->work($card, 1, 'mark', ['entry' => $unit === null ? 'red across the flats' : '12.5'])->assertOk();
+        }
+        $answer = $this->work($card, $no, $do, $bad);
+        if ($failed === '422') {
+            $answer->assertStatus(422);
+        } else {
+            $answer->assertOk();
+            self::assertStringContainsString($failed, (string) json_encode($answer->json('steps.'.($no - 1).'.result')));
+        }
+        self::assertSame('open', $this->step($card, $no)['state']);
+        $this->work($card, $no, $do, $good)->assertOk();
+        $step = $this->step($card, $no);
+        self::assertSame('done', $step['state']);
+        self::assertStringContainsString($passed, (string) json_encode($step['result']));
+        $this->work($card, $no, 'take_back', ['note' => 'wrong card'])->assertOk();
+        self::assertSame([], (array) $this->step($card, $no)['result']);
+        $this->artisan('jorvel:verify')->assertSuccessful();
+    }
+
+    public function test_a_preview_says_that_a_legal_reading_is_unusual(): void
+    {
+        $card = $this->card(iterator_to_array(self::kinds())['a legal reading outside of what is advised'][0]);
+        $said = fn(string $entry): array => $this->as('oda', 'POST', "cards/{$card->id}/steps/1/preview", ['entry' => $entry])
+            ->assertOk()->json();
+        self::assertSame([true, false, false], [
+            $said('100')['unusual'], $said('120')['unusual'], $said('80')['unusual'],
+        ]);
+    }
+
+    public function test_what_does_not_apply_is_said_so_with_its_reason_and_a_name_and_is_not_done(): void
+    {
+        $card = $this->card([
+            ['kind' => 'answer', 'title' => 'Bottle', 'spec' => ['id' => 'bottle', 'choices' => [
+                ['id' => 'steel', 'title' => 'steel', 'verdict' => 'pass'], ['id' => 'wound', 'title' => 'wound', 'verdict' => 'pass'],
+            ]]],
+            ['kind' => 'instruction', 'title' => 'Look at the winding', 'spec' => [
+                'applies' => ['answer' => ['step' => 'bottle', 'is' => ['wound']], 'why' => 'steel has none'],
+            ]],
+            ['kind' => 'instruction', 'title' => 'Winch', 'spec' => ['applies' => ['option' => ['winch']]]],
+            ['kind' => 'rollcall', 'title' => 'Clear', 'spec' => ['places' => ['nose']]],
+        ]);
+        $this->work($card, 1, 'answer', ['entry' => 'steel'])->assertOk();
+        self::assertStringContainsString('steel has none', (string) $this->step($card, 2)['notFor']);
+        $said = $this->work($card, 2)->assertStatus(422)->json('message');
+        self::assertStringContainsString('does not apply here', $said);
+        $this->work($card, 2, 'not_applicable')->assertOk();
+        $this->work($card, 3, 'not_applicable')->assertOk();
+        $two = $this->step($card, 2);
+        self::assertSame(['not_applicable', $this->person('oda')->name.' (T27)'], [$two['state'], $two['doneBy']]);
+        self::assertStringContainsString('follows the answer wound', $two['result']['why']);
+        self::assertStringContainsString('fitted here: none', $this->step($card, 3)['result']['why']);
+        // What keeps people safe is worked, whatever anybody says.
+        $this->work($card, 4, 'not_applicable', ['note' => 'nobody is there'])->assertStatus(422);
+        $this->artisan('jorvel:verify')->assertSuccessful();
+        // The answer taken back takes along what followed from it, and no more.
+        $this->work($card, 1, 'take_back', ['note' => 'it is wound'])->assertOk();
+        self::assertSame(['open', 'open', 'not_applicable'], array_column(
+            array_slice($this->as('oda', 'GET', "cards/{$card->id}")->json('steps'), 0, 3),
+            'state',
+        ));
+        $this->work($card, 1, 'answer', ['entry' => 'wound'])->assertOk();
+        self::assertNull($this->step($card, 2)['notFor']);
+        $this->work($card, 2, 'not_applicable')->assertStatus(422);
+        $this->work($card, 2, 'not_applicable', ['note' => 'winding is under the bracket'])->assertOk();
+    }
+
+    public function test_a_block_is_worked_position_by_position_in_any_order(): void
+    {
+        $card = $this->card([
+            ['kind' => 'each', 'title' => 'Each mask', 'spec' => ['positions' => ['left', 'right', 'spare'], 'steps' => [
+                ['kind' => 'instruction', 'title' => 'Open the {position} box'],
+                ['kind' => 'count', 'title' => 'Flow', 'spec' => ['counts' => 'breaths', 'min' => 3]],
+            ]]],
+            ['kind' => 'instruction', 'title' => 'Close up'],
+        ]);
+        self::assertSame(
+            ['Open the right box', ['title' => 'Each mask', 'position' => 'right', 'n' => 2, 'of' => 3]],
+            [$this->step($card, 3)['title'], $this->step($card, 3)['spec']['each']],
+        );
+        $this->work($card, 4, 'count', ['entry' => '3'])->assertStatus(422);
+        foreach ([5, 3] as $no) {
+            $this->work($card, $no)->assertOk();
+        }
+        $this->work($card, 6, 'count', ['entry' => '4'])->assertOk();
+        $this->work($card, 7)->assertStatus(422)->assertJsonPath('message', 'Step 1 comes first: this card is worked in order.');
+    }
+
+    public function test_a_round_is_seen_point_by_point_by_several_people_over_several_shifts(): void
+    {
+        $points = array_map(static fn(int $i): array => ['id' => "n{$i}", 'place' => "nipple {$i}"], range(1, 4));
+        $card = $this->card([
+            ['kind' => 'circuit', 'title' => 'Nipples', 'spec' => [
+                'ask' => 'count', 'counts' => 'strokes', 'min' => 2, 'max' => 6, 'product' => 'JV grease', 'points' => $points,
+            ]],
+        ], [], 'oda', 'bram');
+        $version = $card->version;
+        $point = fn(string $who, array $entries): TestResponse => $this->as($who, 'POST', "cards/{$card->id}/steps/1", [
+            'version' => $version, 'do' => 'point', 'entries' => $entries,
+        ]);
+        $point('oda', ['n1' => '3', 'n2' => '1'])->assertOk();
+        // Somebody with an older picture of the card sees another point: nobody is in their way.
+        app(Clock::class)->start(Instant::parse('2026-05-05T16:20:00Z'));
+        $point('bram', ['n3' => '4'])->assertOk();
+        $said = $point('bram', ['n1' => '2'])->assertStatus(422)->json('message');
+        self::assertStringContainsString('nipple 1 was seen by '.$this->person('oda')->name, $said);
+        $point('bram', ['n9' => '2'])->assertStatus(422);
+        $point('bram', ['n4' => 'two'])->assertStatus(422);
+        self::assertStringContainsString('2 of 4', $this->work($card, 1)->assertStatus(422)->json('message'));
+        $point('oda', ['n2' => '2'])->assertOk();
+        // The last one does not take grease: it is found, at the very point, and the round goes on.
+        $raised = ['place' => 'nipple 4', 'extent' => 'blocked', 'step' => 1, 'point' => 'n4'];
+        $this->as('bram', 'POST', "cards/{$card->id}/findings", [...$raised, 'point' => 'n7'])->assertStatus(422);
+        $found = $this->as('bram', 'POST', "cards/{$card->id}/findings", $raised)->assertOk()->json('findings.0.number');
+        $shown = $this->step($card, 1)['points'];
+        self::assertSame(['seen', 'seen', 'seen', 'found'], array_column($shown, 'state'));
+        self::assertSame(['3', '2', '4', $found], array_column($shown, 'entry'));
+        self::assertStringContainsString('Bram', $shown[2]['by']);
+        $back = ['version' => 0, 'do' => 'point_back', 'entries' => ['n3' => '']];
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/1", $back)->assertStatus(422);
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/1", [...$back, 'note' => 'wrong nipple'])->assertOk();
+        $point('oda', ['n3' => '5'])->assertOk();
+        $this->work($card, 1)->assertOk();
+        self::assertSame(6, CircuitPoint::count(), 'what was entered first is still there');
+        $this->artisan('jorvel:verify')->assertSuccessful();
+    }
+
+    /** @return list<array<string, mixed>> a union is slackened, joined and torqued here */
+    private static function union(): array
+    {
+        return [
+            ['kind' => 'instruction', 'title' => 'Slacken', 'spec' => ['disturbs' => [[
+                'what' => 'union 2', 'how' => 'slackened', 'proofs' => ['torque', 'leak', 'independent_inspection'],
+            ]]]],
+            ['kind' => 'instruction', 'title' => 'Tighten', 'spec' => [
+                'joins' => ['union 2'], 'proves' => [['by' => 'torque', 'of' => ['union 2']]],
+            ]],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function leakRun(): array
+    {
+        return [['kind' => 'instruction', 'title' => 'Leak run', 'spec' => ['proves' => [['by' => 'leak', 'of' => ['union 2']]]]]];
+    }
+
+    /** @return list<string> what the register says is not whole */
+    private function open(): array
+    {
+        return array_column($this->as('ines', 'GET', 'registers/QA-VFC')->assertOk()->json('notWhole'), 'said');
+    }
+
+    public function test_what_was_parted_keeps_the_aircraft_until_it_is_proven_after_the_last_touch(): void
+    {
+        $line = $this->card(self::union(), ['independent_inspection' => true, 'covers' => ['torque']]);
+        $run = $this->card(self::leakRun());
+        $this->work($run, 1)->assertOk();
+        $this->work($line, 1)->assertOk();
+        self::assertSame(['Union 2 is slackened and not joined.'], $this->open());
+        // The leak run of before is no proof, and none can be made while it is apart.
+        $this->work($run, 1, 'again', ['note' => 'the union was slackened'])->assertOk();
+        self::assertStringContainsString('Still apart: union 2', $this->work($run, 1)->assertStatus(422)->json('message'));
+        $this->work($line, 2)->assertOk();
+        self::assertSame(['Union 2 is not proven since it was last touched: leak check, independent inspection.'], $this->open());
+        $blockers = $this->as('tor', 'GET', "release/{$this->visit}")->assertOk()->json('blockers');
+        $codes = array_column($blockers, null, 'code');
+        self::assertStringContainsString('independent inspection', $codes['not_whole']['title']);
+        self::assertSame('/floor/registers/QA-VFC', $codes['not_whole']['link']);
+        // The run that is open would prove it: nothing else is proposed.
+        $offers = $this->as('ines', 'GET', 'registers/QA-VFC')->json('offers');
+        self::assertSame(["/floor/{$run->id}"], array_column($offers, 'link'));
+        $this->work($run, 1)->assertOk();
+        $sign = fn(string $who, Card $card, string $stamp, string $pin, string $how, array $more = []): TestResponse
+            => $this->as($who, 'POST', "cards/{$card->id}/{$how}", [
+                'version' => $card->refresh()->version, 'stamp' => $stamp, 'pin' => $pin, ...$more,
+            ]);
+        $sign('oda', $line, 'T27', '2741', 'sign')->assertOk();
+        $sign('runa', $line, 'I04', '4410', 'inspect', ['covers' => ['torque']])->assertOk();
+        self::assertSame([], $this->open());
+        self::assertSame(0, DisturbanceRow::where('settled', false)->where('stands', true)->where('id', '>', 1)->count());
+    }
+
+    public function test_worked_once_more_it_is_proven_once_more_and_taken_back_it_is_as_if_it_had_not_been(): void
+    {
+        $steps = [...self::union(), ...self::leakRun()];
+        $steps[0]['spec']['disturbs'][0]['proofs'] = ['torque', 'leak'];
+        $card = $this->card($steps);
+        foreach ([1, 2, 3] as $no) {
+            $this->work($card, $no)->assertOk();
+        }
+        self::assertSame([], $this->open());
+        $this->work($card, 2, 'again')->assertStatus(422);
+        $this->work($card, 2, 'again', ['note' => 'bubbles at union 2'])->assertOk();
+        self::assertSame('open', $this->step($card, 3)['state'], 'the leak run falls with it');
+        self::assertSame(['Union 2 is not proven since it was last touched: torque, leak check.'], $this->open());
+        $this->work($card, 2)->assertOk();
+        $this->work($card, 3)->assertOk();
+        self::assertSame([], $this->open());
+        // The leak run was entered for another aircraft: what it proved is unproven again, though it had been settled.
+        $this->work($card, 3, 'take_back', ['note' => 'that was QA-VFD'])->assertOk();
+        self::assertSame(['Union 2 is not proven since it was last touched: leak check.'], $this->open());
+        $this->work($card, 2, 'take_back', ['note' => 'not tightened yet'])->assertOk();
+        $this->work($card, 1, 'take_back', ['note' => 'it was union 3'])->assertOk();
+        self::assertSame([], array_filter($this->open(), static fn(string $s): bool => str_contains($s, 'slackened')));
+        $this->artisan('jorvel:verify')->assertSuccessful();
+    }
+
+    public function test_what_is_of_a_component_goes_where_the_component_goes(): void
+    {
+        $tenure = ComponentTenure::where('aircraft_id', Aircraft::where('mark', 'QA-VFC')->valueOrFail('id'))
+            ->whereNull('to_date')->orderBy('id')->firstOrFail();
+        $steps = self::union();
+        $steps[0]['spec']['disturbs'][0]['component'] = true;
+        $card = $this->card($steps);
+        $card->update(['component_id' => $tenure->component_id]);
+        $this->work($card, 1)->assertOk();
+        self::assertCount(1, $this->open());
+        $to = Aircraft::where('mark', 'QA-VFD')->firstOrFail();
+        $tenure->update(['aircraft_id' => $to->id, 'position' => 'where it came to']);
+        self::assertSame([], $this->open());
+        $there = $this->as('ines', 'GET', 'registers/QA-VFD')->json('notWhole.0');
+        self::assertSame('Union 2 is slackened and not joined.', $there['said']);
+        // Joined and proven there, on a card of that aircraft.
+        $card->update(['aircraft_id' => $to->id, 'independent_inspection' => false]);
+        $this->work($card, 2)->assertOk();
+        self::assertSame([$tenure->component_id], DisturbanceRow::orderBy('id')->pluck('component_id')->unique()->all());
+        self::assertStringContainsString(
+            'leak check',
+            $this->as('ines', 'GET', 'registers/QA-VFD')->json('notWhole.0.said'),
+        );
+    }
+
+    public function test_the_shortest_proof_is_put_on_the_visit_from_the_register(): void
+    {
+        $steps = self::union();
+        $steps[0]['spec']['disturbs'][0]['proofs'] = ['leak'];
+        $line = $this->card($steps);
+        $run = $this->card(self::leakRun(), ['code' => 'SKV-LEAK', 'title' => 'Leak run']);
+        $run->withdraw();
+        $this->work($line, 1)->assertOk();
+        $this->work($line, 2)->assertOk();
+        $register = $this->as('ines', 'GET', 'registers/QA-VFC')->json();
+        self::assertSame(['SKV-LEAK, Leak run', 'leak check of union 2'], [
+            $register['offers'][0]['title'], $register['offers'][0]['proves'],
+        ]);
+        self::assertNull($this->as('oda', 'GET', 'registers/QA-VFC')->json('visitId'), 'a technician plans no visit');
+        $put = ['template' => $register['offers'][0]['template']];
+        $this->as('oda', 'POST', "visits/{$register['visitId']}/cards", $put)->assertForbidden();
+        $this->as('ines', 'POST', "visits/{$register['visitId']}/cards", $put)->assertCreated();
+        $this->as('ines', 'POST', "visits/{$register['visitId']}/cards", $put)->assertStatus(422);
+        $other = CardTemplate::where('code', 'TRK-GVI')->valueOrFail('id');
+        $this->as('ines', 'POST', "visits/{$register['visitId']}/cards", ['template' => $other])->assertStatus(422);
+        $released = Visit::where('state', Visit::RELEASED)->valueOrFail('id');
+        $this->as('ines', 'POST', "visits/{$released}/cards", $put)->assertStatus(422);
+    }
+
+    public function test_a_word_is_added_and_the_controller_hears_at_once_what_a_card_waits_for(): void
+    {
+        $card = $this->card([['kind' => 'instruction', 'title' => 'Do']]);
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/1/remarks", ['text' => 'clip was bent'])->assertOk();
+        self::assertSame('clip was bent', $this->step($card, 1)['remarks'][0]['text']);
+        $wait = ['kind' => 'part', 'what' => '2 clips JV-3511-09', 'step' => 1];
+        $this->as('oda', 'POST', "cards/{$card->id}/waits", [...$wait, 'kind' => 'tea'])->assertStatus(422);
+        $shown = $this->as('oda', 'POST', "cards/{$card->id}/waits", $wait)->assertOk()->json('waits.0');
+        self::assertSame(['part', '2 clips JV-3511-09', 1], [$shown['kind'], $shown['what'], $shown['step']]);
+        $this->as('oda', 'POST', "cards/{$card->id}/waits", $wait)->assertStatus(422);
+        $told = DB::table('notices')->where('person_id', $this->person('ines')->id)->orderByDesc('id')->value('said');
+        self::assertStringContainsString('waits for a part: 2 clips JV-3511-09', $told);
+        $this->as('mika', 'POST', "cards/{$card->id}/waits/{$shown['id']}/end")->assertForbidden();
+        $this->as('ines', 'POST', "cards/{$card->id}/waits/{$shown['id']}/end")->assertOk()->assertJsonPath('waits', []);
+        $this->as('ines', 'POST', "cards/{$card->id}/waits/{$shown['id']}/end")->assertStatus(422);
+        $this->work($card, 1)->assertOk();
+        $this->as('oda', 'POST', "cards/{$card->id}/sign", [
+            'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741',
+        ])->assertOk();
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/1/remarks", ['text' => 'too late'])->assertStatus(422);
+    }
+}
