@@ -18,6 +18,7 @@ use App\Floor\Http\FindingController;
 use App\Floor\Http\FloorController;
 use App\Floor\Http\RegisterController;
 use App\Floor\Http\SayController;
+use App\Library\Http\CardController;
 use App\Library\Http\LibraryController;
 use App\Library\Http\RevisionController;
 use App\Release\Http\ReleaseController;
@@ -150,6 +151,17 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('library', [LibraryController::class, 'index']);
     Route::get('library/programmes/{type}', [LibraryController::class, 'programme']);
     Route::get('library/programmes/{type}/file.{form}', [LibraryController::class, 'file'])->where('form', 'json|csv');
+    Route::get('library/card-sets/{type}/file.{form}', [CardController::class, 'file'])->where('form', 'json');
+    Route::get('library/card-choices/{type}', [CardController::class, 'choices']);
+    Route::post('library/card-sets/{type}/preview', [CardController::class, 'preview']);
+    Route::post('library/card-sets/{type}/drafts', [CardController::class, 'save'])->middleware('once');
+    Route::post('library/card-sets/{type}/bulk', [CardController::class, 'bulk'])->middleware('once');
+    Route::post('library/drafts/{id}/check', [CardController::class, 'check'])->middleware(['throttle:sign', 'once']);
+    Route::post('library/drafts/{id}/force', [CardController::class, 'force'])->middleware(['throttle:sign', 'once']);
+    Route::post('library/drafts/{id}/discard', [CardController::class, 'discard'])->middleware('once');
+    Route::get('library/card-versions/{type}/{from}/{to}/{code}', [CardController::class, 'compare'])
+        ->where('code', '[A-Za-z0-9/-]+');
+    Route::get('library/cards/{type}/{code}', [CardController::class, 'show'])->where('code', '[A-Za-z0-9/-]+');
     Route::get('library/manuals/{code}', [RevisionController::class, 'show']);
     Route::post('library/templates/{id}/reread', [RevisionController::class, 'template'])->middleware('once');
     Route::post('cards/{id}/reread', [RevisionController::class, 'card'])->middleware('once');

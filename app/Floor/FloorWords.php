@@ -222,6 +222,26 @@ final class FloorWords
         return $said;
     }
 
+    /**
+     * Whom a step is meant for: "Only for F1 or F2".
+     *
+     * @param array<string, mixed> $applies as in core/schema/step.json
+     */
+    public static function appliesTo(array $applies): string
+    {
+        $said = [];
+        foreach ($applies as $by => $values) {
+            $said[] = match ($by) {
+                'why' => "because {$values}",
+                'answer' => 'where the answer was '.implode(' or ', $values['is']),
+                'option' => 'with '.implode(' or ', $values),
+                default => implode(' or ', $values),
+            };
+        }
+
+        return 'Only for '.implode(', ', $said);
+    }
+
     /** A controller is told. */
     public static function waits(string $number, string $title, string $kind, string $what, string $by): string
     {

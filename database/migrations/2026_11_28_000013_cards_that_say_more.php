@@ -42,6 +42,7 @@ return new class extends Migration {
             $t->index(['component_id', 'settled', 'stands']);
             $t->index('card_id');
             $t->index('step_id');
+            $t->index('person_id');
         });
         Schema::create('circuit_points', static function (Blueprint $t): void {
             $t->id();
@@ -55,6 +56,8 @@ return new class extends Migration {
             $t->string('at');
             $t->boolean('stands')->default(true);
             $t->index(['step_id', 'stands']);
+            $t->index('tool_id');
+            $t->index('person_id');
         });
         Schema::create('remarks', static function (Blueprint $t): void {
             $t->id();
@@ -64,6 +67,8 @@ return new class extends Migration {
             $t->text('text');
             $t->string('at');
             $t->index('card_id');
+            $t->index('step_id');
+            $t->index('person_id');
         });
         Schema::create('stoppages', static function (Blueprint $t): void {
             $t->id();
@@ -76,6 +81,9 @@ return new class extends Migration {
             $t->foreignId('ended_by')->nullable()->constrained('people');
             $t->string('ended_at')->nullable();
             $t->index(['card_id', 'ended_at']);
+            $t->index('step_id');
+            $t->index('person_id');
+            $t->index('ended_by');
         });
     }
 

@@ -46,6 +46,8 @@ const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals')
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
 const Release = room(() => import('./rooms/release/Release'), 'Release');
 const Library = room(() => import('./rooms/library/Library'), 'Library');
+const LibraryCard = room(() => import('./rooms/library/LibraryCard'), 'LibraryCard');
+const CardEdit = room(() => import('./rooms/library/CardEdit'), 'CardEdit');
 const Programme = room(() => import('./rooms/library/Programme'), 'Programme');
 const Stores = room(() => import('./rooms/stores/Stores'), 'Stores');
 const Practice = room(() => import('./rooms/practice/Practice'), 'Practice');
@@ -114,6 +116,8 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/release" element={<Releases />} />
                                 <Route path="/release/:id" element={<Release />} />
                                 <Route path="/library" element={<Library />} />
+                                <Route path="/library/cards/:type/*" element={<LibraryCard />} />
+                                <Route path="/library/write/:type/*" element={<CardEdit />} />
                                 <Route path="/library/programme/:type" element={<Programme />} />
                                 <Route path="/stores" element={<Stores />} />
                                 <Route path="/library/manuals/:code" element={<Manual />} />

@@ -9,6 +9,7 @@ use App\Crew\Model\Person;
 use App\Crew\Show\View\Me;
 use App\Deferrals\Model\Deferral;
 use App\Fleet\Model\Fleet;
+use App\Library\Model\CardTemplate;
 use App\Library\Model\Import;
 use App\Shared\Clock;
 use App\Shared\Http\Api;
@@ -96,7 +97,7 @@ final class SessionController
     private static function me(Person $p): Me
     {
         $may = array_keys(array_filter([
-            'bring' => $p->can('bring', Import::class), 'plan' => $p->can('plan', Visit::class),
+            'bring' => $p->can('bring', Import::class), 'write' => $p->can('write', CardTemplate::class), 'plan' => $p->can('plan', Visit::class),
             'edit' => $p->can('edit', Fleet::class), 'read' => $p->can('read', Fleet::class),
             'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
         ]));

@@ -57,6 +57,8 @@ use Jorvel\Core\Visits\VisitStage;
  * @property list<array{place: string, who: string}> $positions
  * @property list<string> $panels that must be open for it
  * @property array<string, string>|null $configuration of the aircraft that it needs
+ * @property list<string>|null $ground equipment that it needs
+ * @property int $template_version the version of its template that it was made from
  * @property list<string> $tools kinds
  * @property list<string> $systems of the aircraft that whoever works it has their hands in
  * @property list<string> $covers what its independent inspection looks at
@@ -114,7 +116,7 @@ final class Card extends Model
         'closed_at' => AsInstant::class,
         'independent_inspection' => 'boolean',
         'hours' => 'float', 'needs' => 'array', 'positions' => 'array', 'panels' => 'array',
-        'configuration' => 'array', 'tools' => 'array',
+        'configuration' => 'array', 'tools' => 'array', 'ground' => 'array',
         'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
     ];
 

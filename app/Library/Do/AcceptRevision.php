@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\DB;
 /** A card template or an open card is read again after a revision and accepted, by name and with a note. */
 final readonly class AcceptRevision
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private CardDesk $desk) {}
 
     /**
      * @param string $outcome `stands`: its steps hold; `new`: the revision's method for every fleet; `both`: the
@@ -47,6 +47,7 @@ final readonly class AcceptRevision
                 $template->update($template->stays_until === null ? ['revision' => $now] : ['stays_until' => $now]);
             } else {
                 $proposed = $this->proposed($template, $from);
+                $before = $template->replicate(['id']);
                 $outcome === 'new'
                     ? $template->update([
                         'revision' => $now,
@@ -55,6 +56,9 @@ final readonly class AcceptRevision
                         'stays_until' => null,
                     ])
                     : $this->both($template, $proposed, $fleets, $now);
+                if ($outcome === 'new') {
+                    $this->desk->changed($by, $before, $template, "revision {$now}: {$note}");
+                }
             }
             Reread::create([
                 'template_id' => $template->id,

@@ -47,6 +47,7 @@ final readonly class BringIn
         private BringRevision $revisions,
         private FlyingQuestions $questions,
         private CommitUnmoved $commit,
+        private BringCards $cards,
     ) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
@@ -108,6 +109,7 @@ final readonly class BringIn
             ImportKind::Flying => $this->applyFlying($by, $import),
             ImportKind::Sectors => $this->applySectors($import),
             ImportKind::Revision => $this->revisions->apply(RevisionFile::read($import->payload)),
+            ImportKind::Cards => $this->cards->apply($by, TemplateFile::read($import->payload), $import->name),
             default => $this->applyProgramme($import),
         };
         $import->update(['state' => ImportState::Applied]);
@@ -130,6 +132,7 @@ final readonly class BringIn
             ImportKind::Flying => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
             ImportKind::Sectors => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
             ImportKind::Revision => $this->revisions->compare(RevisionFile::read($payload)),
+            ImportKind::Cards => $this->cards->compare(TemplateFile::read($payload)),
             default => $this->compareProgramme(self::programme($kind, $payload)),
         };
     }

@@ -14,4 +14,15 @@ final class CardTemplatePolicy
     {
         return $person->holds(Role::Controller, Role::Inspector, Role::Certifier);
     }
+
+    /** Cards are written, and checked, by the same. */
+    public function write(Person $person): bool
+    {
+        return $this->reread($person);
+    }
+
+    public function force(Person $person): bool
+    {
+        return $person->holds(Role::Controller, Role::Certifier);
+    }
 }

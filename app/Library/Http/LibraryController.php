@@ -7,7 +7,9 @@ namespace App\Library\Http;
 use App\Fleet\Model\AircraftType;
 use App\Library\Do\BringIn;
 use App\Library\Do\ProgrammeFile;
+use App\Library\LibraryWords;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\CardVersion;
 use App\Library\Model\Import;
 use App\Library\Model\ImportKind;
 use App\Library\Model\Manual;
@@ -21,6 +23,7 @@ use App\Library\Show\View\TemplateView;
 use App\Shared\Http\Api;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Jorvel\Core\Library\CardState;
 
 /** The room Library: programme, manuals, card templates, and what is brought in. */
 final class LibraryController
@@ -32,6 +35,9 @@ final class LibraryController
         $types = AircraftType::withCount('items')->orderBy('code')->get();
         $codes = $types->pluck('code', 'id');
         $stale = $templates->filter(static fn(CardTemplate $t): bool => $t->revision !== $t->revisionInForce());
+        $drafts = CardVersion::whereIn('state', [CardState::Draft, CardState::Checked])->get()->mapWithKeys(
+            static fn(CardVersion $v): array => ["{$v->type_id} {$v->code}" => LibraryWords::state($v->state)],
+        )->all();
         $sentence = match ($stale->count()) {
             0 => 'Every card template stands at its manual\'s revision.',
             1 => "{$stale->first()?->code} must be re-read: its manual has a newer revision.",
@@ -79,9 +85,10 @@ final class LibraryController
                             $t->manual->code,
                             $t->revision,
                             $t->revision === $t->revisionInForce() ? 'clear' : 'stop',
-                            count($t->steps),
+                            count($t->expanded()),
                             $t->hours,
                             $t->independent_inspection,
+                            $drafts["{$t->type_id} {$t->code}"] ?? null,
                         ),
                 )->all(),
             ),

@@ -43,6 +43,10 @@ use Jorvel\Core\Visits\VisitStage;
  * @property int|null $of_id the template that it is another method of
  * @property int|null $stays_until up to which revision of its manual it is known to stay at its own, as the approved
  * data of its fleets says
+ * @property int $version of its own text: {@see CardVersion}
+ * @property list<string>|null $panels that must be open for it, besides those of its item
+ * @property list<string>|null $ground equipment that it needs: jacks, stands, a rig
+ * @property list<string>|null $after codes of cards that come before it in the same visit
  * @property-read Manual $manual
  * @property-read Collection<int, CardTemplate> $methods other methods of the same task
  */
@@ -60,6 +64,9 @@ final class CardTemplate extends Model
         'positions' => 'array',
         'configuration' => 'array',
         'parts' => 'array',
+        'panels' => 'array',
+        'ground' => 'array',
+        'after' => 'array',
     ];
 
     /** @return BelongsTo<Manual, $this> */

@@ -12,4 +12,5 @@ enum ImportKind: string
     case Revision = 'revision';
     case Flying = 'flying';
     case Sectors = 'sectors';
+    case Cards = 'cards';
 }

@@ -72,4 +72,69 @@ final class Paper extends TCPDF
         $this->SetY(max($after, $this->GetY()) + 1);
         $this->SetFont('dejavusans', '', 9);
     }
+
+    /** A warning, boxed, before its step. */
+    public function box(string $text): void
+    {
+        $this->Ln(1);
+        $this->SetFont('dejavusans', 'B', 9);
+        $this->MultiCell(0, 0, $text, 1, 'L');
+        $this->SetFont('dejavusans', '', 9);
+    }
+
+    /**
+     * One step: its number, what to do, blanks or what was entered, and a box for the stamp.
+     *
+     * @param list<string> $asked
+     * @param list<string> $entered
+     */
+    public function step(int $no, string $title, string $text, array $asked, array $entered, bool $done): void
+    {
+        $this->startTransaction();
+        $page = $this->getPage();
+        $this->stepLines($no, $title, $text, $asked, $entered, $done);
+        // A step is not torn apart where it fits on one page.
+        if ($this->getPage() === $page + 1 && $this->GetY() < 160) {
+            $this->rollbackTransaction(true);
+            $this->AddPage();
+            $this->stepLines($no, $title, $text, $asked, $entered, $done);
+
+            return;
+        }
+        $this->commitTransaction();
+    }
+
+    /**
+     * @param list<string> $asked
+     * @param list<string> $entered
+     */
+    private function stepLines(int $no, string $title, string $text, array $asked, array $entered, bool $done): void
+    {
+        $this->Ln(1.5);
+        $top = $this->GetY();
+        $from = $this->getPage();
+        $this->SetFont('dejavusans', 'B', 9);
+        $this->MultiCell(10, 0, (string) $no, 0, 'R', false, 0);
+        $this->SetX(30);
+        $this->MultiCell(138, 0, $title, 0, 'L');
+        $this->SetFont('dejavusans', '', 9);
+        foreach (array_filter([$text, ...$asked]) as $line) {
+            $this->SetX(30);
+            $this->MultiCell(138, 0, $line, 0, 'L');
+        }
+        foreach ($entered as $line) {
+            $this->SetX(34);
+            $this->MultiCell(134, 0, $line, 0, 'L');
+        }
+        if (! $done) {
+            $bottom = [$this->getPage(), $this->GetY()];
+            $this->setPage($from);
+            $this->Rect(172, $top, 20, 9);
+            $this->setPage($bottom[0]);
+            $this->SetY(max($bottom[1], $bottom[0] === $from ? $top + 10 : 0));
+        }
+        $this->SetDrawColor(190);
+        $this->Line(18, $this->GetY() + 0.8, 192, $this->GetY() + 0.8);
+        $this->SetDrawColor(0);
+    }
 }

@@ -5,19 +5,23 @@ declare(strict_types=1);
 namespace App\Release\Show;
 
 use App\Floor\Model\Card;
+use App\Floor\Model\CircuitPoint;
 use App\Floor\Model\Reading;
 use App\Floor\Model\ReadingKind;
+use App\Floor\Model\Remark;
 use App\Floor\Model\Step;
+use App\Floor\StepWords;
 use App\Release\Model\Certificate;
 use App\Shared\Clock;
+use App\Stores\Model\FittedPart;
 use App\Visits\Model\Visit;
+use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Instant;
-use Jorvel\Core\Shared\Unit;
 
 /** The certificate and the card pack, as PDF. */
 final readonly class PrintPapers
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private StepWords $words) {}
 
     /** The certificate as it was signed: from its own words, whatever has become of the aircraft since. */
     public function certificate(Certificate $certificate): string
@@ -65,29 +69,47 @@ final readonly class PrintPapers
         return (string) $pdf->Output('', 'S');
     }
 
-    /** Every card with its steps, limits, and either what was recorded or blanks to fill in. */
-    public function cards(Visit $visit): string
+    /**
+     * Every card with its steps, limits, and either what was recorded or blanks to fill in.
+     *
+     * @param list<int> $only ids of cards; all of the visit where empty
+     */
+    public function cards(Visit $visit, array $only = []): string
     {
         $visit->load([
             'aircraft.type',
+            'cards' => static fn($q) => $only === [] ? $q : $q->whereIn('id', $only),
             'cards.steps.doer',
+            'cards.steps.runs',
             'cards.readings.tool',
             'cards.template.manual',
             'cards.signer',
             'cards.inspector',
+            'cards.findings',
         ]);
+        $ids = $visit->cards->modelKeys();
+        $beside = [
+            'parts' => FittedPart::with(['part', 'batch'])->whereIn('card_id', $ids)->where('stands', true)->get(),
+            'points' => CircuitPoint::with('person')->where('stands', true)
+                ->whereIn('step_id', Step::whereIn('card_id', $ids)->where('kind', 'circuit')->select('id'))->get(),
+            'remarks' => Remark::with('person')->whereIn('card_id', $ids)->orderBy('id')->get(),
+        ];
         $pdf = Paper::titled("Cards {$visit->aircraft->mark}", "{$visit->aircraft->mark} · {$visit->title}");
         foreach ($visit->cards as $n => $card) {
             if ($n > 0) {
                 $pdf->AddPage();
             }
-            $this->card($pdf, $visit, $card);
+            $this->card($pdf, $visit, $card, array_map(
+                static fn(Collection $of): Collection => $of->groupBy('step_id'),
+                $beside,
+            ));
         }
 
         return (string) $pdf->Output('', 'S');
     }
 
-    private function card(Paper $pdf, Visit $visit, Card $card): void
+    /** @param array<string, Collection<int, Collection<int, mixed>>> $beside by step */
+    private function card(Paper $pdf, Visit $visit, Card $card, array $beside): void
     {
         $pdf->write2DBarcode("JORVEL CARD {$card->number}", 'QRCODE,M', 172, 14, 20, 20);
         $pdf->SetRightMargin(44);
@@ -98,10 +120,15 @@ final readonly class PrintPapers
             "{$card->template->manual->code}, chapter {$card->template->chapter}, revision {$card->revision}",
         );
         $pdf->entry('Zone, skill, hours', "{$card->zone}, {$card->skill}, {$card->hours} h");
+        foreach (['Needs' => $card->ground, 'Panels' => $card->panels, 'Tools' => $card->tools] as $label => $list) {
+            if (($list ?? []) !== []) {
+                $pdf->entry($label, implode(', ', $list));
+            }
+        }
         $pdf->SetRightMargin(18);
         $pdf->Ln(3);
         foreach ($card->steps as $step) {
-            $this->step($pdf, $card, $step);
+            $this->step($pdf, $card, $step, $beside);
         }
         $pdf->Ln(4);
         $pdf->entry(
@@ -124,63 +151,30 @@ final readonly class PrintPapers
         }
     }
 
-    private function step(Paper $pdf, Card $card, Step $step): void
+    /** @param array<string, Collection<int, Collection<int, mixed>>> $beside by step */
+    private function step(Paper $pdf, Card $card, Step $step, array $beside): void
     {
         if ($step->kind === 'caution') {
-            $pdf->SetFont('dejavusans', 'B', 9);
-            $pdf->MultiCell(
-                0,
-                0,
-                strtoupper((string) ($step->spec['level'] ?? 'caution')).": {$step->title}. {$step->text}",
-                1,
-                'L',
-            );
-            $pdf->SetFont('dejavusans', '', 9);
+            $pdf->box(strtoupper((string) ($step->spec['level'] ?? 'caution')).": {$step->title}. {$step->text}");
         }
-        $limit = $step->spec['reading']['limit'] ?? null;
-        $points = $step->spec['points'] ?? [];
-        $asked = match (true) {
-            $limit !== null => ' ['.self::limit($limit).']',
-            $points !== [] => ' ['.implode(
-                '; ',
-                array_map(
-                    static fn(array $p): string
-                        => "{$p['title']} {$p['min']} to {$p['max']} ".Unit::parse($p['unit'])->label(),
-                    $points,
-                ),
-            ).']',
-            default => '',
-        };
-        $readings = $card->readings->where('step_id', $step->id)
-            ->filter(static fn(Reading $r): bool => $r->stands || $r->kind === ReadingKind::AsFound)
-            ->map(
-                static fn(Reading $r): string
-                    => ($r->kind === ReadingKind::Reading ? '' : str_replace('_', '-', $r->kind->value).' ')
-                        ."{$r->point} = {$r->value} {$r->unit} ({$r->verdict}, {$r->tool?->code})",
-            );
-        $done = $step->state === Step::DONE ? "{$step->doer?->name} ({$step->doer?->stamp})" : '__________';
-        $blank = $readings->isEmpty() && $asked !== '' ? '  reading: __________' : '';
-        $pdf->entry(
-            (string) $step->no,
-            ($step->kind === 'caution' ? 'Read and understood' : $step->title.$asked).$blank,
+        $of = static fn(string $what): Collection => $beside[$what]->get($step->id, collect());
+        $entered = $this->words->entered(
+            $step,
+            $card->readings->where('step_id', $step->id)
+                ->filter(static fn(Reading $r): bool => $r->stands || $r->kind === ReadingKind::AsFound),
+            $of('parts'),
+            $of('points'),
+            $of('remarks'),
+            $card->findings->where('step_no', $step->no),
         );
-        if ($readings->isNotEmpty()) {
-            $pdf->entry('', $readings->implode(', '));
-        }
-        $pdf->entry('', $done);
-    }
-
-    /** @param array<string, mixed> $limit */
-    private static function limit(array $limit): string
-    {
-        $unit = Unit::parse($limit['unit'])->label();
-
-        return match ($limit['kind']) {
-            'min' => "at least {$limit['min']} {$unit}",
-            'max' => "at most {$limit['max']} {$unit}",
-            'range' => "{$limit['min']} to {$limit['max']} {$unit}",
-            default => "{$limit['nominal']} +{$limit['plus']} −{$limit['minus']} {$unit}",
-        };
+        $pdf->step(
+            $step->no,
+            $step->kind === 'caution' ? 'Read and understood' : $step->title,
+            $step->kind === 'caution' ? '' : $step->text,
+            $step->settled() ? [] : $this->words->asked($step),
+            $entered,
+            $step->settled(),
+        );
     }
 
     private function signature(?string $name, ?string $stamp, ?Instant $at): string

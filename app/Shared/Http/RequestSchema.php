@@ -82,6 +82,7 @@ final class RequestSchema
             isset($inner['*']) => ['type' => 'object', 'additionalProperties' => self::one($inner['*'])],
             $inner !== [] => self::object($at),
             in_array('file', $rules, true) => ['type' => 'string', 'format' => 'binary'],
+            $type === 'object' => ['type' => 'object', 'additionalProperties' => true],
             default => ['type' => $type],
         };
         $few = self::few($at['rules'] ?? []);

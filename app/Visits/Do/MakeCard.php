@@ -30,7 +30,7 @@ final readonly class MakeCard
         ?string $chapter = null,
     ): Card {
         $template = self::methodFor($template, $visit);
-        $panels = $own['panels'] ?? [];
+        $panels = array_values(array_unique([...$own['panels'] ?? [], ...$template->panels ?? []]));
         // What a visit makes by itself, panels and jacks, is no work on the system.
         $covers = $own['covers'] ?? $template->covers
             ?? ($template->makes === null
@@ -47,6 +47,7 @@ final readonly class MakeCard
             'hours' => $template->hours, 'zone' => $template->zone, 'state' => Card::OPEN, 'version' => 1,
             'stage' => $template->stage, 'makes' => $template->makes, 'needs' => $template->people(),
             'positions' => $template->positions, 'tools' => $template->toolKinds(),
+            'ground' => $template->ground, 'template_version' => $template->version,
             ...$own,
             'independent_inspection' => $independent,
             'covers' => $independent && $covers === [] ? self::USUAL : $covers,

@@ -11,6 +11,7 @@ use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Visits\VisitOrder;
+use Jorvel\Core\Visits\VisitStage;
 use Jorvel\Core\Visits\VisitTask;
 
 /**
@@ -75,7 +76,7 @@ final readonly class VisitFrame
                 ],
             );
         }
-        $this->order($visit->cards()->with('finding')->get());
+        $this->order($visit->cards()->with(['finding', 'template:id,code,after'])->get());
     }
 
     /** @param Collection<int, Card> $cards */
@@ -87,7 +88,10 @@ final readonly class VisitFrame
             $c->panels,
             $c->configuration['jacks'] ?? null,
             in_array($c->makes, ['induct', 'safe', 'last', 'fix', 'recheck'], true) ? null : $c->makes,
-            $c->finding === null ? [] : [(string) $c->finding->card_id],
+            [
+                ...$c->finding === null ? [] : [(string) $c->finding->card_id],
+                ...self::before($c, $cards),
+            ],
         ))->all()));
         $ids = $cards->modelKeys();
         DB::table('card_waits')->whereIn('card_id', $ids)->delete();
@@ -100,5 +104,23 @@ final readonly class VisitFrame
         foreach (array_chunk($rows, 300) as $some) {
             DB::table('card_waits')->insert($some);
         }
+    }
+
+    /**
+     * What the template itself puts before a card, where the stages of the visit do not have it the other way round.
+     *
+     * @param Collection<int, Card> $cards
+     *
+     * @return list<string> ids
+     */
+    private static function before(Card $card, Collection $cards): array
+    {
+        $stage = static fn(Card $c): int => (int) array_search($c->stage, VisitStage::cases(), true);
+        $first = $cards->whereIn('template.code', $card->template->after ?? [])->filter(
+            static fn(Card $c): bool => $stage($c) <= $stage($card)
+                && ! in_array($card->template->code, $c->template->after ?? [], true),
+        );
+
+        return array_values($first->map(static fn(Card $c): string => (string) $c->id)->all());
     }
 }

@@ -61,6 +61,26 @@ export const useProgramme = (type: string) =>
         queryKey: keys.programme(type),
         queryFn: () => take(api.GET('/api/library/programmes/{type}', { params: { path: { type } } })),
     });
+export const useCardTemplate = (type: string, code: string) =>
+    useQuery<Schemas['CardRoom'], Failure>({
+        queryKey: keys.template(type, code),
+        queryFn: () => take(api.GET('/api/library/cards/{type}/{code}', { params: { path: { type, code } } })),
+    });
+export const useCardChoices = (type: string) =>
+    useQuery<Schemas['CardChoices'], Failure>({
+        queryKey: keys.cardChoices(type),
+        queryFn: () => take(api.GET('/api/library/card-choices/{type}', { params: { path: { type } } })),
+    });
+export const useCardChanges = (type: string, code: string, from: number, to: number) =>
+    useQuery<Schemas['CardChange'][], Failure>({
+        queryKey: keys.cardChanges(type, code, from, to),
+        queryFn: () =>
+            take(
+                api.GET('/api/library/card-versions/{type}/{from}/{to}/{code}', {
+                    params: { path: { type, code, from: String(from), to: String(to) } },
+                }),
+            ),
+    });
 export const useVisits = () =>
     useQuery<Schemas['VisitsView'], Failure>({ queryKey: keys.visits, queryFn: () => take(api.GET('/api/visits')) });
 export const useVisit = (id: number) =>

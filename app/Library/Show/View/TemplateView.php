@@ -21,5 +21,6 @@ final readonly class TemplateView
         #[OA\Property] public int $steps,
         #[OA\Property] public float $hours,
         #[OA\Property] public bool $independentInspection,
+        #[OA\Property] public ?string $draft,
     ) {}
 }

@@ -87,7 +87,8 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
     });
     // A key that bounces sends once, also before the button has had time to go grey.
     const mutate: typeof send.mutate = (...answer) => {
-        if (client.isMutating({ mutationKey }) === 0) {
+        // A card that is only looked at while it is written has no number yet, and is worked by nobody.
+        if (card.id !== 0 && client.isMutating({ mutationKey }) === 0) {
             send.mutate(...answer);
         }
     };

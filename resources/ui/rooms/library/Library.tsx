@@ -1,10 +1,13 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useLibrary, useMe } from '../../api/hooks';
+import { Button } from '../../parts/Button';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { BringIn } from './BringIn';
+import { Bulk } from './Bulk';
 
 const columns: Column<Schemas['TemplateView']>[] = [
     {
@@ -19,11 +22,24 @@ const columns: Column<Schemas['TemplateView']>[] = [
         id: 'code',
         header: 'Card',
         accessorKey: 'code',
-        cell: ({ row }) => <span className="font-mono">{row.original.code}</span>,
+        cell: ({ row }) => (
+            <Link
+                className="font-mono whitespace-nowrap underline underline-offset-4"
+                to={`/library/cards/${row.original.type}/${row.original.code}`}
+            >
+                {row.original.code}
+            </Link>
+        ),
     },
     { id: 'title', header: 'Title', accessorKey: 'title' },
     { id: 'manual', header: 'Written from', accessorFn: (t) => `${t.manual} rev. ${t.revision}` },
     { id: 'steps', header: 'Steps', accessorKey: 'steps' },
+    {
+        id: 'draft',
+        header: 'Being written',
+        accessorFn: (t) => t.draft ?? '',
+        cell: ({ row }) => row.original.draft && <State state="watch" word={row.original.draft} />,
+    },
     { id: 'hours', header: 'Hours', accessorKey: 'hours' },
     {
         id: 'independentInspection',
@@ -67,7 +83,12 @@ export function Library() {
                             ))}
                         </Section>
                     </div>
-                    <Section title="Card templates">
+                    <Section
+                        title="Card templates"
+                        aside={
+                            <CardActions types={room.programmes.map((p) => p.type)} writes={may.includes('write')} />
+                        }
+                    >
                         <Table
                             name="card-templates"
                             rows={room.templates}
@@ -78,5 +99,33 @@ export function Library() {
                 </Page>
             )}
         </Wait>
+    );
+}
+
+/** New cards, many at once, and every card of a type as a file. */
+function CardActions({ types, writes }: { types: string[]; writes: boolean }) {
+    const [bulk, setBulk] = useState(false);
+    return (
+        <span className="flex flex-wrap items-baseline gap-x-4 text-sm">
+            {types.map((t) => (
+                <span key={t} className="flex gap-2">
+                    <b className="font-mono">{t}</b>
+                    {writes && (
+                        <Link className="underline underline-offset-4" to={`/library/write/${t}`}>
+                            new card
+                        </Link>
+                    )}
+                    <a className="underline underline-offset-4" href={`/api/library/card-sets/${t}/file.json`} download>
+                        JSON
+                    </a>
+                </span>
+            ))}
+            {writes && (
+                <Button kind="quiet" className="text-sm" onClick={() => setBulk(true)}>
+                    change many
+                </Button>
+            )}
+            {bulk && <Bulk types={types} onClose={() => setBulk(false)} />}
+        </span>
     );
 }

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Show;
+
+use App\Floor\FloorWords;
+use App\Floor\Model\Step;
+use App\Floor\Show\View\CardPreview;
+use App\Floor\Show\View\FaultView;
+use App\Floor\Show\View\PointView;
+use App\Floor\Show\View\StepView;
+use App\Floor\StepWords;
+use App\Library\LibraryWords;
+use Jorvel\Core\Floor\Handling;
+use Jorvel\Core\Library\Steps;
+use Jorvel\Core\Shared\InputError;
+
+/** A card as the technician would get it, while it is being written: its steps on the tablet, and on paper. */
+final readonly class PreviewCard
+{
+    public function __construct(private StepWords $paper) {}
+
+    /**
+     * @param array<string, mixed> $body as far as it is written
+     * @param list<InputError> $faults that it has; a step that has one is not shown, the others are
+     */
+    public function of(array $body, array $faults): CardPreview
+    {
+        $steps = is_array($body['steps'] ?? null) ? array_values($body['steps']) : [];
+        $places = $sound = [];
+        foreach ($steps as $i => $step) {
+            $bad = array_filter($faults, static fn(InputError $e): bool => str_starts_with("{$e->path}.", "steps.{$i}."));
+            $shown = $bad === [] ? $step : [
+                'kind' => 'instruction',
+                'title' => is_string($step['title'] ?? null) ? $step['title'] : '',
+                'text' => 'Shown as soon as it has no fault.',
+            ];
+            $inner = $shown['kind'] === 'each' ? array_keys($shown['spec']['steps']) : [];
+            $places = [...$places, ...$shown['kind'] === 'each'
+                ? array_merge(...array_map(
+                    static fn(): array => array_map(static fn(int $k): string => "{$i}.{$k}", $inner),
+                    $shown['spec']['positions'],
+                ))
+                : [(string) $i]];
+            $sound[] = $shown;
+        }
+        $views = $paper = [];
+        $expanded = Steps::expand($sound);
+        foreach ($expanded as $i => $step) {
+            $row = (new Step)->forceFill([
+                'no' => $i + 1, 'kind' => $step['kind'], 'title' => $step['title'], 'text' => $step['text'] ?? '',
+                'spec' => $step['spec'] ?? [], 'state' => Step::OPEN, 'result' => null,
+            ]);
+            $views[] = self::view($row);
+            $paper[] = implode("\n", $this->paper->asked($row));
+        }
+
+        return new CardPreview(
+            array_map(static fn(InputError $e): FaultView => new FaultView(
+                $e->path,
+                LibraryWords::place($e->path, $steps),
+                $e->getMessage(),
+            ), $faults),
+            $faults === [] ? LibraryWords::leaves($expanded) : [],
+            $views,
+            $paper,
+            $places,
+        );
+    }
+
+    private static function view(Step $step): StepView
+    {
+        $applies = $step->spec['applies'] ?? null;
+
+        return new StepView(
+            no: $step->no,
+            kind: $step->kind,
+            title: $step->title,
+            text: $step->text,
+            spec: (object) $step->spec,
+            state: Step::OPEN->value,
+            held: null,
+            acts: $step->acts(),
+            holds: [],
+            fallsWith: [],
+            startedAt: null,
+            heldFor: null,
+            result: (object) [],
+            doneBy: null,
+            doneAt: null,
+            readings: [],
+            runs: [],
+            notFor: null,
+            mayNotApply: false,
+            points: array_map(
+                static fn(array $p): PointView => new PointView($p['id'], $p['place'], 'open', '', null, null, null),
+                $step->kind === 'circuit' ? $step->spec['points'] : [],
+            ),
+            remarks: [],
+            mark: null,
+            handles: [
+                ...FloorWords::handles(Handling::of($step->spec)),
+                ...$applies === null ? [] : [FloorWords::appliesTo($applies)],
+            ],
+        );
+    }
+}

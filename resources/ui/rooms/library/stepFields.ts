@@ -1,0 +1,179 @@
+import type { Schemas } from '../../api/client';
+
+/** A field of a step: where its value stands under `spec`, and how it is entered. */
+export type Field = {
+    at: string;
+    label: string;
+    as: 'text' | 'long' | 'number' | 'lines' | 'pick' | 'suggest' | 'yes' | 'points' | 'rows';
+    /** The values of a choice, or the list of the server's that has them. */
+    of?: readonly string[] | keyof Schemas['CardChoices'];
+    hint?: string;
+    rows?: readonly Field[];
+    /** Only while another field has one of these values. */
+    when?: [string, readonly string[]];
+};
+
+const field = (at: string, label: string, as: Field['as'] = 'text', more: Partial<Field> = {}): Field => ({
+    at,
+    label,
+    as,
+    ...more,
+});
+
+const limits = (at: string): Field[] => {
+    const when = (...kinds: string[]): Partial<Field> => ({ when: [`${at}.limit.kind`, kinds] });
+    return [
+        field(`${at}.point`, 'What is read'),
+        field(`${at}.tool_kind`, 'Tool', 'suggest', { of: 'tools' }),
+        field(`${at}.limit.kind`, 'Limit', 'pick', { of: ['range', 'min', 'max', 'nominal'] }),
+        field(`${at}.limit.unit`, 'Unit', 'pick', { of: 'units' }),
+        field(`${at}.limit.min`, 'At least', 'number', when('range', 'min')),
+        field(`${at}.limit.max`, 'At most', 'number', when('range', 'max')),
+        field(`${at}.limit.nominal`, 'Nominal', 'number', when('nominal')),
+        field(`${at}.limit.plus`, 'Plus', 'number', when('nominal')),
+        field(`${at}.limit.minus`, 'Minus', 'number', when('nominal')),
+        field(`${at}.decision`, 'Judged', 'pick', { of: ['simple', 'guarded'] }),
+        field(`${at}.advised.min`, 'Advised from', 'number'),
+        field(`${at}.advised.max`, 'Advised to', 'number'),
+    ];
+};
+
+const hold = [
+    field('hold.seconds', 'Seconds', 'number'),
+    field('hold.what', 'Held how', 'text', { hint: 'steady within 1 bar' }),
+];
+
+/** What each kind of step holds, in the order in which it is thought of: docs/steps.md. */
+export const fields: Record<string, Field[]> = {
+    caution: [field('level', 'Level', 'pick', { of: ['warning', 'caution'] })],
+    instruction: [],
+    finding_prompt: [],
+    measurement: limits('reading'),
+    torque: limits('reading'),
+    timing: limits('reading'),
+    count: [
+        field('counts', 'What is counted', 'text', { hint: 'strokes' }),
+        field('min', 'At least', 'number'),
+        field('max', 'At most', 'number'),
+        field('fraction', 'In parts of', 'pick', { of: ['', '0.5', '0.25', '0.125', '0.0625'] }),
+    ],
+    answer: [
+        field('choices', 'Answers, in their order', 'rows', {
+            rows: [
+                field('id', 'Name'),
+                field('title', 'Says'),
+                field('verdict', 'Verdict', 'pick', { of: ['pass', 'fail'] }),
+                field('unusual', 'Unusual', 'yes'),
+            ],
+        }),
+        field('graded', 'They are grades, best first', 'yes'),
+    ],
+    circuit: [
+        field('ask', 'At each point', 'pick', { of: ['tick', 'count', 'reading'] }),
+        field('points', 'Points, one a line; "id, place" from a CSV file is taken as well', 'points'),
+        field('product', 'With', 'text', { hint: 'the grease, by its specification' }),
+        field('counts', 'What is counted', 'text', { when: ['ask', ['count']] }),
+        field('min', 'At least', 'number', { when: ['ask', ['count']] }),
+        field('max', 'At most', 'number', { when: ['ask', ['count']] }),
+        ...limits('reading').map((f): Field => ({ ...f, when: f.when ?? ['ask', ['reading']] })),
+    ],
+    mark: [
+        field('what', 'What is marked', 'text', { hint: 'threads showing at the rear bolt' }),
+        field('unit', 'Unit, if it is a number', 'pick', { of: 'units' }),
+    ],
+    meet: [
+        field('mark', 'The mark, by its name', 'text', { hint: 'the name of the step that made it' }),
+        field('within', 'Within', 'number'),
+    ],
+    hold,
+    compare: [
+        field('point', 'What is compared'),
+        field('unit', 'Unit', 'pick', { of: 'units' }),
+        field('within', 'Within', 'number'),
+        field('shown.title', 'Shown by'),
+        field('real.title', 'Really, at'),
+        field('real.tool_kind', 'Tool', 'suggest', { of: 'tools' }),
+    ],
+    part: [
+        field('part', 'Part', 'suggest', { of: 'parts' }),
+        field('quantity', 'How many', 'number'),
+        field('position', 'Where'),
+        field('seat', 'Look at seat and groove first', 'yes'),
+        field('lubricate', 'Lubricated with'),
+    ],
+    tool: [field('tool_kind', 'Tool', 'suggest', { of: 'tools' }), field('for', 'For')],
+    safing_fit: [
+        field('device', 'Device'),
+        field('place', 'Place'),
+        field('flag', 'Flag'),
+        field('against', 'Against, one a line', 'lines', { hint: 'systems; * for all' }),
+        field('open_line', 'It leaves a line or a connector open', 'yes'),
+        field('storage', 'Where what comes off is kept'),
+    ],
+    safing_remove: [
+        field('of', 'What which step fitted', 'text', { hint: 'its name, or its number' }),
+        field('made', 'On which card of the visit', 'pick', { of: ['', 'safe', 'raise'] }),
+    ],
+    rollcall: [field('places', 'Places, one a line', 'lines'), field('stands', 'A call stands for, seconds', 'number')],
+    test: [
+        field('setup', 'Set up, one a line', 'lines'),
+        ...hold,
+        ...limits('reading'),
+        field('restore', 'Put back, one a line', 'lines'),
+    ],
+    inspection: [field('covers', 'What is looked at, one a line', 'lines')],
+    each: [field('positions', 'Positions, one a line', 'lines', { hint: 'door 1 left' })],
+    rig: [],
+};
+
+export const kinds = Object.keys(fields);
+
+/** What any step may have besides, folded away until it is wanted. */
+export const common: { title: string; fields: Field[] }[] = [
+    {
+        title: 'For whom',
+        fields: [
+            field('applies.tail', 'Aircraft, one a line', 'lines'),
+            field('applies.variant', 'Effectivity codes, one a line', 'lines'),
+            field('applies.option', 'Fitted options, one a line', 'lines'),
+            field('applies.position', 'Positions of the block, one a line', 'lines'),
+            field('applies.answer.step', 'After the answer to, by its name'),
+            field('applies.answer.is', 'if that was, one a line', 'lines'),
+            field('applies.why', 'Because'),
+        ],
+    },
+    {
+        title: 'What it disturbs, joins and proves',
+        fields: [
+            field('disturbs', 'Disturbs', 'rows', {
+                rows: [
+                    field('what', 'What'),
+                    field('how', 'How', 'pick', { of: 'hows' }),
+                    field('proofs', 'Proven again by, one a line', 'lines', { of: 'proofs' }),
+                ],
+            }),
+            field('joins', 'Joins, one a line', 'lines'),
+            field('proves', 'Proves', 'rows', {
+                rows: [field('by', 'By', 'pick', { of: 'proofs' }), field('of', 'Of what, one a line', 'lines')],
+            }),
+        ],
+    },
+    {
+        title: 'What it does to a system',
+        fields: [
+            field('acts.how', 'It', 'pick', { of: ['', 'energises', 'moves', 'pressurises'] }),
+            field('acts.systems', 'Systems, one a line', 'lines', { of: 'systems' }),
+            field('acts.with', 'Devices that may be on meanwhile, one a line', 'lines'),
+            field('ends', 'Systems that are dead again after it, one a line', 'lines', { of: 'systems' }),
+        ],
+    },
+    {
+        title: 'Why, label, name',
+        fields: [
+            field('why', 'Why the step is there', 'long'),
+            field('label', 'Label on the panel'),
+            field('id', 'Name, for other steps', 'text', { hint: 'small letters and figures' }),
+            field('group', 'Worked in any order with others of', 'text'),
+        ],
+    },
+];
