@@ -245,9 +245,15 @@ final class FloorWords
     /** A controller is told. */
     public static function waits(string $number, string $title, string $kind, string $what, string $by): string
     {
+        return "Card {$number}, {$title}, ".self::stopped($kind, $what).". {$by} says so.";
+    }
+
+    /** "waits for a tool: the long grease gun". */
+    public static function stopped(string $kind, string $what): string
+    {
         $for = ['part' => 'a part', 'tool' => 'a tool', 'help' => 'help', 'answer' => 'an answer'][$kind] ?? $kind;
 
-        return "Card {$number}, {$title}, waits for {$for}: {$what}. {$by} says so.";
+        return "waits for {$for}: {$what}";
     }
 
     /** What is said of a reading. */

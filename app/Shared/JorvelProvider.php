@@ -72,6 +72,9 @@ final class JorvelProvider extends ServiceProvider
         Route::pattern('id', '[0-9]{1,18}');
         Route::pattern('card', '[0-9]{1,18}');
         Route::pattern('no', '[0-9]{1,6}');
+        Route::pattern('wait', '[0-9]{1,18}');
+        Route::pattern('from', '[0-9]{1,6}');
+        Route::pattern('to', '[0-9]{1,6}');
         RateLimiter::for('sign-in', static fn(Request $r): array => [
             Limit::perMinute(8)->by('login:'.mb_strtolower(
                 is_string($r->input('login')) ? $r->input('login') : '',

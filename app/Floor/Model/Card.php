@@ -76,6 +76,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property-read Collection<int, Card> $waitsFor
  * @property-read Collection<int, CardPart> $parts
  * @property-read Collection<int, Presence> $presences
+ * @property-read Collection<int, Stoppage> $stoppages
  * @property-read Collection<int, Handover> $handovers the last one first
  * @property-read Handover|null $openHandover that nobody has taken over yet
  * @property-read Collection<int, CardHand> $hands everybody who ever had a hand in it
@@ -232,6 +233,12 @@ final class Card extends Model
     public function loans(): HasMany
     {
         return $this->hasMany(ToolLoan::class)->whereNull('in_at')->orderBy('id');
+    }
+
+    /** @return HasMany<Stoppage, $this> what it waits for now */
+    public function stoppages(): HasMany
+    {
+        return $this->hasMany(Stoppage::class)->whereNull('ended_at')->orderBy('id');
     }
 
     /** @return HasMany<Recheck, $this> where its readings rest on a recalled tool */

@@ -9,6 +9,7 @@ use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
+use App\Floor\Model\Stoppage;
 use App\Floor\Show\View\CardRow;
 use App\Floor\Show\View\FloorView;
 use App\Shared\Clock;
@@ -29,6 +30,7 @@ final readonly class ShowFloor
             'hands',
             'assignments',
             'presences.person',
+            'stoppages',
             'handovers' => static fn($q) => $q->whereNull('taken_at')->with('person'),
             'template.manual',
             'waitsFor:id,number,title,state',
@@ -159,6 +161,9 @@ final readonly class ShowFloor
             $card->steps->count(),
             $card->zone,
             $card->visit->title,
+            $card->stoppages->map(
+                static fn(Stoppage $s): string => FloorWords::stopped($s->kind, $s->what),
+            )->implode('; ') ?: null,
         );
     }
 }

@@ -129,6 +129,7 @@ final readonly class ShowCards
 
         return new CardChoices(
             array_values(Manual::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
+            (int) Manual::where('type_id', $type->id)->orderBy('code')->value('revision'),
             array_values(Zone::where('type_id', $type->id)->orderBy('name')->pluck('name')->push('whole aircraft', 'outside')
                 ->unique()->all()),
             array_values($templates->pluck('skill')->unique()->sort()->all()),

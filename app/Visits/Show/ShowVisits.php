@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Visits\Show;
 
+use App\Floor\FloorWords;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Step;
+use App\Floor\Model\Stoppage;
 use App\Shared\Clock;
 use App\Stores\Model\CardPart;
 use App\Visits\Model\Visit;
@@ -53,11 +55,16 @@ final readonly class ShowVisits
     public function one(int $id): VisitView
     {
         $visit = $this->query()
-            ->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding'])
+            ->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding', 'cards.stoppages'])
             ->findOrFail($id);
         $short = $visit->state === Visit::RELEASED ? [] : $this->shortages->of($visit, $visit->cards);
         $cards = array_values($visit->cards->map(
-            fn(Card $c): VisitCard => $this->card($c, $short[$c->id] ?? []),
+            fn(Card $c): VisitCard => $this->card($c, [
+                ...$c->stoppages->map(
+                    static fn(Stoppage $s): string => FloorWords::stopped($s->kind, $s->what),
+                )->all(),
+                ...$short[$c->id] ?? [],
+            ]),
         )->all());
         $carded = $visit->cards->pluck('finding_id')->filter();
         $open = Finding::with('card')->whereIn('card_id', $visit->cards->modelKeys())

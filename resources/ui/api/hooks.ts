@@ -77,7 +77,7 @@ export const useCardChanges = (type: string, code: string, from: number, to: num
         queryFn: () =>
             take(
                 api.GET('/api/library/card-versions/{type}/{from}/{to}/{code}', {
-                    params: { path: { type, code, from: String(from), to: String(to) } },
+                    params: { path: { type, code, from, to } },
                 }),
             ),
     });

@@ -54,6 +54,7 @@ const row = (number: string, more: Partial<Schemas['CardRow']> = {}): Schemas['C
     steps: 4,
     zone: 'tail',
     visit: 'Block check',
+    stopped: null,
     ...more,
 });
 

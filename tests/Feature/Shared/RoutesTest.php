@@ -231,6 +231,6 @@ final class RoutesTest extends WorldCase
         ])->assertStatus(429);
         $this->postJson('/api/sign-in', ['login' => 'ines', 'password' => 'hangar-demo'], [
             'Referer' => 'http://localhost',
-        ])->assertOk()->assertJsonPath('may', ['bring', 'plan', 'edit', 'read', 'defer']);
+        ])->assertOk()->assertJsonPath('may', ['bring', 'write', 'plan', 'edit', 'read', 'defer']);
     }
 }

@@ -37,8 +37,8 @@ final class VisitTest extends WorldCase
         );
         foreach ($visit->cards as $card) {
             $template = $card->template;
-            self::assertSame(array_column($template->steps, 'title'), $card->steps->pluck('title')->all());
-            self::assertSame(range(1, count($template->steps)), $card->steps->pluck('no')->all());
+            self::assertSame(array_column($template->expanded(), 'title'), $card->steps->pluck('title')->all());
+            self::assertSame(range(1, count($template->expanded())), $card->steps->pluck('no')->all());
             self::assertSame([Card::OPEN, $template->revision, $template->independent_inspection], [
                 $card->state, $card->revision, $card->independent_inspection,
             ]);

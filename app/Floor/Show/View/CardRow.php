@@ -28,5 +28,6 @@ final readonly class CardRow
         #[OA\Property] public int $steps,
         #[OA\Property] public string $zone,
         #[OA\Property] public string $visit,
+        #[OA\Property] public ?string $stopped,
     ) {}
 }

@@ -13,6 +13,8 @@ final readonly class CardChoices
     public function __construct(
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $manuals,
+        /** of the first of them */
+        #[OA\Property] public int $revision,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $zones,
         /** @var list<string> */

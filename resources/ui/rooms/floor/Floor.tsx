@@ -143,11 +143,13 @@ function Cards({ title, cards, inspector }: { title: string; cards: Schemas['Car
                 {cards.map((c) => {
                     const [state, word] = c.hold
                         ? ['stop', 'held']
-                        : c.inspection
-                          ? ['waiting', 'to inspect']
-                          : c.handedOver
-                            ? ['watch', 'handed over']
-                            : (cardStates[c.state] ?? ['clear', c.state]);
+                        : c.stopped
+                          ? ['waiting', 'waits']
+                          : c.inspection
+                            ? ['waiting', 'to inspect']
+                            : c.handedOver
+                              ? ['watch', 'handed over']
+                              : (cardStates[c.state] ?? ['clear', c.state]);
                     return (
                         <li key={c.id}>
                             <Link
@@ -161,6 +163,7 @@ function Cards({ title, cards, inspector }: { title: string; cards: Schemas['Car
                                     <span className="font-mono text-sm text-soft">{c.number}</span> <b>{c.title}</b>
                                     <span className="block truncate text-sm text-soft">
                                         {c.hold ??
+                                            c.stopped ??
                                             (inspector && c.inspectWhy ? `not you: ${c.inspectWhy}` : null) ??
                                             c.handedOver ??
                                             (inspector && c.inspectNext ? `inspection ${c.inspectNext}` : null) ??

@@ -108,11 +108,11 @@ function WaitFor({ card, step, onClose }: StepProps & { onClose: () => void }) {
             onSend={() => send.mutate({ kind, what, step: step.no })}
             onClose={onClose}
         >
-            <Choice label="Waits for" value={kind} options={kinds} onChange={setKind} />
+            <Choice big label="Waits for" value={kind} options={kinds} onChange={setKind} />
             <label className="mt-3 block">
                 <span className="mb-1 block font-semibold">Which, and how many</span>
                 <input
-                    name="what"
+                    name="lack"
                     autoFocus
                     value={what}
                     onChange={(e) => setWhat(e.target.value)}
@@ -129,7 +129,7 @@ export function Waits({ card }: { card: StepProps['card'] }) {
     const send = useSend((wait: number, headers) =>
         take(
             api.POST('/api/cards/{id}/waits/{wait}/end', {
-                params: { path: { id: card.id, wait: String(wait) } },
+                params: { path: { id: card.id, wait } },
                 headers,
             }),
         ),

@@ -25,7 +25,7 @@ function NewCard({ type }: { type: string }) {
                 <Editor
                     type={type}
                     choices={choices}
-                    start={blankCard(choices.manuals[0] ?? '')}
+                    start={blankCard(choices.manuals[0] ?? '', choices.revision)}
                     draft={null}
                     note=""
                 />
@@ -67,7 +67,7 @@ function Editor({ type, choices, start, draft, note }: Props) {
     const preview = useCardPreview(type, body);
     const faults = preview?.faults ?? [];
     return (
-        <main className="flex h-[calc(100vh-3rem)] min-w-0 flex-1 flex-col" onKeyDown={e.onKey}>
+        <main className="flex h-[calc(100vh-3rem)] min-w-0 flex-1 flex-col">
             <Bar type={type} e={e} />
             <div className="px-4">
                 <Trouble error={e.send.error} />

@@ -11,6 +11,7 @@ export function CardText({
     long,
     suggest,
     fault,
+    first,
     onChange,
 }: {
     label: string;
@@ -20,6 +21,8 @@ export function CardText({
     long?: boolean;
     suggest?: readonly string[];
     fault?: string;
+    /** One writes here first. */
+    first?: boolean;
     onChange: (v: string) => void;
 }) {
     const id = useId();
@@ -58,6 +61,7 @@ export function CardText({
                     name={name}
                     className={`${look} h-10`}
                     placeholder={hint}
+                    autoFocus={first}
                     list={suggest ? `${id}-list` : undefined}
                     autoComplete="off"
                     value={typed}

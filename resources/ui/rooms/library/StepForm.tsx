@@ -47,6 +47,7 @@ export function StepForm({
             <Text
                 label="Title"
                 name="title"
+                first={step.title === ''}
                 value={step.title}
                 fault={of('title')}
                 onChange={(v) => onChange({ ...step, title: v }, 'title')}

@@ -136,11 +136,11 @@ export function redone<T>(h: History<T>): History<T> {
     return now === undefined ? h : { past: [...h.past, h.now], now, next };
 }
 
-export const blankCard = (manual: string): Body => ({
+export const blankCard = (manual: string, revision: number): Body => ({
     code: '',
     title: '',
     manual,
-    revision: 1,
+    revision,
     chapter: '',
     section: '',
     skill: 'airframe',

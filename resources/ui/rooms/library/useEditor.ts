@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { touches } from '../../api/keys';
@@ -109,7 +109,11 @@ export function useEditor(type: string, start: Body, draft: number | null, befor
             choose({ i: at.i, k });
         }
     };
+    // Wherever one is on the page: what was in hand may be gone with its field.
     const onKey = (e: KeyboardEvent) => {
+        if (e.target instanceof HTMLElement && e.target.closest('[role=dialog]')) {
+            return;
+        }
         const command = e.ctrlKey || e.metaKey;
         const rows = listed(body.steps);
         const n = at === null ? -1 : rows.findIndex((r) => same(r.at, at));
@@ -128,6 +132,10 @@ export function useEditor(type: string, start: Body, draft: number | null, befor
             run();
         }
     };
+    useEffect(() => {
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    });
     return {
         body,
         step,
@@ -151,7 +159,6 @@ export function useEditor(type: string, start: Body, draft: number | null, befor
         fresh,
         double,
         fill,
-        onKey,
     };
 }
 
