@@ -65,6 +65,7 @@ final readonly class LoadCard
                 'section',
                 'method',
                 'stays_until',
+                'unchanged_until',
                 'of_id',
             ],
         ],

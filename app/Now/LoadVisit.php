@@ -128,7 +128,8 @@ final readonly class LoadVisit
             array_map(strval(...), $card->performers()),
             $card->inspected_by === null ? null : (string) $card->inspected_by,
             array_values($recheck),
-            $card->revisionCurrent(),
+            // What was closed was closed by the revision that was in force then.
+            $card->state === Card::CLOSED || $card->revisionCurrent(),
         );
     }
 }

@@ -8,7 +8,9 @@ use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\Manual;
 use App\Library\Model\Reread;
+use App\Library\Show\ShowRevisions;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -25,8 +27,10 @@ final readonly class AcceptRevision
      * @param string $outcome `stands`: its steps hold; `new`: the revision's method for every fleet; `both`: the
      *   revision's method for the fleets named, the present one for the others
      * @param list<string> $fleets codes, for `both`
+     * @param list<string> $seen warnings that went with the revision, each read and acknowledged
      *
-     * @throws Refused when it is current, or the revision proposes no method for it
+     * @throws Refused when it is current, when the revision proposes no method for it, or a warning that went was not
+     *   acknowledged
      */
     public function template(
         Person $by,
@@ -34,12 +38,18 @@ final readonly class AcceptRevision
         string $outcome,
         string $note,
         array $fleets = [],
+        array $seen = [],
     ): void {
-        DB::transaction(function () use ($by, $template, $outcome, $note, $fleets): void {
-            $template->refresh()->load('manual.revisions');
+        DB::transaction(function () use ($by, $template, $outcome, $note, $fleets, $seen): void {
+            $template->refresh()->load('manual.revisions.passages');
             $now = $template->manual->revision;
             if ($template->revision === $template->revisionInForce()) {
                 throw Refused::because("{$template->code} stands at revision {$template->revision} already.");
+            }
+            $unseen = array_diff(ShowRevisions::lost($template->manual, $template), $seen);
+            if ($unseen !== []) {
+                throw Refused::because('A warning went with this revision, and nobody has said that they saw it: '
+                    .implode(' · ', $unseen).' Nothing was changed.');
             }
             $from = $template->revision;
             if ($outcome === 'stands') {
@@ -80,8 +90,30 @@ final readonly class AcceptRevision
                     'outcome' => $outcome,
                     'note' => $note,
                     'fleets' => $fleets,
+                    ...($seen === [] ? [] : ['warnings gone' => $seen]),
                 ],
             );
+        });
+    }
+
+    /**
+     * Several templates, and open cards of them, at once: under one name and one note, that their steps stand.
+     *
+     * @param list<int> $templates ids
+     * @param array<array-key, int> $cards the version that was seen, by id
+     * @param list<string> $seen as for one template
+     *
+     * @throws Refused for the first that cannot be; then none is
+     */
+    public function many(Person $by, Manual $manual, array $templates, array $cards, string $note, array $seen): void
+    {
+        DB::transaction(function () use ($by, $manual, $templates, $cards, $note, $seen): void {
+            foreach (CardTemplate::where('manual_id', $manual->id)->whereIn('id', $templates)->orderBy('code')->get() as $t) {
+                $this->template($by, $t, 'stands', $note, seen: $seen);
+            }
+            foreach (Card::whereIn('id', array_keys($cards))->orderBy('id')->get() as $card) {
+                $this->card($by, $card, (int) $cards[$card->id], 'stands', $note);
+            }
         });
     }
 

@@ -10,6 +10,7 @@ use App\Library\Show\View\ChangeView;
 use App\Shared\Refused;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Contract\Schema;
+use Jorvel\Core\Library\RevisionReach;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
@@ -97,6 +98,22 @@ final readonly class RevisionFile
         }
 
         return $bad;
+    }
+
+    /** @return Collection<int, CardTemplate> whose passage it changes, or that it brings a method for */
+    public function touched(): Collection
+    {
+        $changed = array_values(array_map(
+            static fn(array $p): string => $p['section'],
+            array_filter($this->passages, fn(array $p): bool
+                => $this->manual->passage($this->manual->revision, $p['section'])?->text !== $p['text']),
+        ));
+        $methods = array_column($this->methods, 'of');
+
+        return $this->templates->filter(
+            static fn(CardTemplate $t): bool => RevisionReach::touches($t->section, $changed)
+                || in_array($t->code, $methods, true),
+        )->values();
     }
 
     /** @return list<ChangeView> passages that are new, changed or withdrawn, and methods */

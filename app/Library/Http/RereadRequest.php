@@ -23,6 +23,8 @@ final class RereadRequest extends RoomRequest
             'note' => 'required|string|max:2000',
             'fleets' => 'sometimes|list',
             'fleets.*' => 'string|exists:fleets,code',
+            'seen' => 'sometimes|list|max:200',
+            'seen.*' => 'string|max:5000',
         ];
     }
 }

@@ -37,9 +37,25 @@ final class RevisionController
             $request->string('outcome')->value(),
             $request->string('note')->value(),
             array_values(array_map(strval(...), $request->array('fleets'))),
+            array_values(array_map(strval(...), $request->array('seen'))),
         );
 
         return new JsonResponse($read->manual($template->manual->code, $request->person()));
+    }
+
+    #[Api('rereadMany', ManualRoom::class, 'The manual with all of them accepted')]
+    public function many(string $code, RereadManyRequest $request, AcceptRevision $accept, ShowRevisions $read): JsonResponse
+    {
+        $accept->many(
+            $request->person(),
+            Manual::where('code', $code)->firstOrFail(),
+            array_values(array_map(intval(...), $request->array('templates'))),
+            array_map(intval(...), $request->array('cards')),
+            $request->string('note')->value(),
+            array_values(array_map(strval(...), $request->array('seen'))),
+        );
+
+        return new JsonResponse($read->manual($code, $request->person()));
     }
 
     #[Api('rereadCard', CardView::class, 'The card, accepted')]

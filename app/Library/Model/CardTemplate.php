@@ -47,6 +47,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property list<string>|null $panels that must be open for it, besides those of its item
  * @property list<string>|null $ground equipment that it needs: jacks, stands, a rig
  * @property list<string>|null $after codes of cards that come before it in the same visit
+ * @property int|null $unchanged_until up to which revision of its manual its passage is known to be the same
  * @property-read Manual $manual
  * @property-read Collection<int, CardTemplate> $methods other methods of the same task
  */
@@ -82,12 +83,14 @@ final class CardTemplate extends Model
     }
 
     /**
-     * The revision that it has to be written from: its manual's, unless it stays at its own and that was looked at
-     * since. Load `manual` first.
+     * The revision that it has to be written from: its manual's, unless its passage is the same since, or it stays at
+     * its own and that was looked at. Load `manual` first.
      */
     public function revisionInForce(): int
     {
-        return $this->stays_until === $this->manual->revision ? $this->revision : $this->manual->revision;
+        $now = $this->manual->revision;
+
+        return $this->stays_until === $now || $this->unchanged_until === $now ? $this->revision : $now;
     }
 
     /** @return list<array<string, mixed>> its steps as rows of a card */

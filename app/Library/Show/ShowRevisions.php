@@ -27,6 +27,7 @@ use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Jorvel\Core\Library\RevisionReach;
 use Jorvel\Core\Library\TextDiff;
 
 /** A manual with its revisions, old text beside new, and what must be re-read. */
@@ -122,6 +123,23 @@ final readonly class ShowRevisions
         return $views;
     }
 
+    /** @return list<string> warnings that a template's passage had at its revision and has not now, or that a method drops */
+    public static function lost(Manual $manual, CardTemplate $t): array
+    {
+        $lost = RevisionReach::lost(
+            $manual->passage($t->revision, $t->section)->text ?? '',
+            $manual->passage($manual->revision, $t->section)->text ?? '',
+        );
+        foreach ($manual->revisions->where('revision', '>', $t->revision) as $r) {
+            $method = $r->methodFor($t);
+            if ($method !== null) {
+                return [...$lost, ...RevisionReach::lostSteps($t->steps, $method['steps'])];
+            }
+        }
+
+        return $lost;
+    }
+
     private function template(CardTemplate $t, Manual $manual, ?Reread $reread): MarkedTemplate
     {
         $marked = $t->revision !== $t->revisionInForce();
@@ -151,6 +169,12 @@ final readonly class ShowRevisions
                 ? null
                 : "{$reread->person->name}, ".$this->clock->local($reread->at).": {$reread->note}",
             $marked && $old !== $new ? self::pieces($old ?? '', $new ?? '') : [],
+            $marked ? self::lost($manual, $t) : [],
+            $marked ? array_map(
+                static fn(array $c): string => "Step {$c['step']}, {$c['title']}, still says {$c['figure']}; "
+                    .'the passage no longer does.',
+                RevisionReach::contradicted($old ?? '', $new ?? '', $t->steps),
+            ) : [],
         );
     }
 
@@ -168,7 +192,7 @@ final readonly class ShowRevisions
             ->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))
             ->orderBy('id')
             ->get()
-            ->filter(static fn(Card $c): bool => $c->revision !== $by[$c->template_id]->revisionInForce())
+            ->filter(static fn(Card $c): bool => $c->state !== Card::CLOSED && $c->revision !== $by[$c->template_id]->revisionInForce())
             ->map(static fn(Card $c): MarkedCard => new MarkedCard(
                 $c->id,
                 $c->number,

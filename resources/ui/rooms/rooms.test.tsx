@@ -198,6 +198,8 @@ describe('a manual', () => {
             { kind: 'gone', text: ' one' },
             { kind: 'new', text: ' both' },
         ],
+        lost: ['Never alone.'],
+        contradicts: ['Step 2 still says 0.4; the passage no longer does.'],
         ...more,
     });
     const room = (may: string[]): Schemas['ManualRoom'] => ({

@@ -6,6 +6,8 @@ namespace Tests\Feature\Floor;
 
 use App\Floor\Model\Card;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\Manual;
+use App\Library\Show\ShowRevisions;
 use App\Shared\Records;
 use App\Stores\Model\ToolLoan;
 use App\Stores\Model\ToolRecall;
@@ -67,9 +69,12 @@ final class FloorRecordsTest extends WorldCase
             static fn(): array => [
                 'tor', 'POST',
                 'library/templates/'.CardTemplate::where('code', 'TRK-76-22')->value('id').'/reread',
-                ['outcome' => 'stands', 'note' => 'read'],
+                ['outcome' => 'stands', 'note' => 'read', 'seen' => ShowRevisions::lost(
+                    Manual::with('revisions.passages')->where('code', 'BM-TRK')->firstOrFail(),
+                    CardTemplate::where('code', 'TRK-76-22')->firstOrFail(),
+                )],
             ],
-            'template.reread', 'Tor Aldis (X02)', ['code', 'from', 'to', 'outcome', 'note', 'fleets'],
+            'template.reread', 'Tor Aldis (X02)', ['code', 'from', 'to', 'outcome', 'note', 'fleets', 'warnings gone'],
         ];
         yield 'a question' => [
             static fn(): array

@@ -21,6 +21,14 @@ final class RevisionTest extends WorldCase
         return CardTemplate::where('code', 'TRK-76-22')->firstOrFail();
     }
 
+    /** @return list<string> warnings that the new method of the change-over check drops */
+    private function lost(): array
+    {
+        $templates = $this->as('ines', 'GET', 'library/manuals/BM-TRK')->json('templates');
+
+        return array_column($templates, null, 'code')['TRK-76-22']['lost'];
+    }
+
     private function held(): Card
     {
         return Card::where('template_id', $this->template()->id)->where('state', Card::OPEN)->firstOrFail();
@@ -61,7 +69,7 @@ final class RevisionTest extends WorldCase
     {
         $template = $this->template();
         $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", [
-            'outcome' => 'new', 'note' => 'both engines now',
+            'outcome' => 'new', 'note' => 'both engines now', 'seen' => $this->lost(),
         ])->assertOk();
         self::assertSame([7, 'both engines', 6], [
             $template->refresh()->revision, $template->method, count($template->steps),
@@ -90,8 +98,9 @@ final class RevisionTest extends WorldCase
     public function test_a_card_that_is_begun_is_accepted_as_it_stands_and_loses_nothing(): void
     {
         $template = $this->template();
-        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])
-            ->assertOk();
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'new', 'note' => 'n', 'seen' => $this->lost(),
+        ])->assertOk();
         $card = $this->held();
         Step::where(['card_id' => $card->id, 'no' => 1])->update(['state' => Step::DONE]);
         $refused = $this->as('ivo', 'POST', "cards/{$card->id}/reread", [
@@ -132,12 +141,13 @@ final class RevisionTest extends WorldCase
     {
         $template = $this->template();
         $other = DB::table('fleets')->insertGetId(['code' => 'school', 'name' => 'Coast school']);
-        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'both', 'note' => 'n'])
-            ->assertStatus(422)->assertJsonFragment(
-                ['message' => 'Say which fleets work by the new method; the others keep the present one.'],
-            );
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
-            'outcome' => 'both', 'note' => 'the school only', 'fleets' => ['school'],
+            'outcome' => 'both', 'note' => 'n', 'seen' => $this->lost(),
+        ])->assertStatus(422)->assertJsonFragment(
+            ['message' => 'Say which fleets work by the new method; the others keep the present one.'],
+        );
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'both', 'note' => 'the school only', 'fleets' => ['school'], 'seen' => $this->lost(),
         ])->assertOk();
         self::assertSame([6, 7], [$template->refresh()->revision, $template->stays_until]);
         // The held card's own method is in force for its fleet again.
@@ -159,7 +169,9 @@ final class RevisionTest extends WorldCase
 
         // A later revision marks both, also the one that is held; each is read again for itself.
         $file = [
-            'manual' => 'BM-TRK', 'revision' => 8, 'issued' => '2026-05-05', 'summary' => 'Cooling.', 'passages' => [],
+            'manual' => 'BM-TRK', 'revision' => 8, 'issued' => '2026-05-05', 'summary' => 'Cooling.', 'passages' => [
+                ['section' => '76-22', 'title' => 'Change-over', 'text' => 'Cool for three minutes.'],
+            ],
         ];
         $look = $this->as('ines', 'POST', 'library/imports', [
             'kind' => 'revision', 'name' => 'rev8.json', 'text' => json_encode($file),
@@ -170,10 +182,10 @@ final class RevisionTest extends WorldCase
             (string) $this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'),
         );
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
-            'outcome' => 'both', 'note' => 'n', 'fleets' => ['coast'],
+            'outcome' => 'both', 'note' => 'n', 'fleets' => ['coast'], 'seen' => $this->lost(),
         ])->assertStatus(422);
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
-            'outcome' => 'stands', 'note' => 'our data still names revision 6',
+            'outcome' => 'stands', 'note' => 'our data still names revision 6', 'seen' => $this->lost(),
         ])->assertOk();
         self::assertSame([6, 8], [$template->refresh()->revision, $template->stays_until]);
         self::assertNull($this->as('ivo', 'GET', "cards/{$this->held()->id}")->json('held'));
@@ -198,7 +210,7 @@ final class RevisionTest extends WorldCase
         $template = $this->template();
         $card = $this->held();
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
-            'outcome' => 'both', 'note' => 'this fleet', 'fleets' => ['coast'],
+            'outcome' => 'both', 'note' => 'this fleet', 'fleets' => ['coast'], 'seen' => $this->lost(),
         ])->assertOk();
         self::assertStringContainsString(
             'must be re-read',
@@ -218,26 +230,6 @@ final class RevisionTest extends WorldCase
         self::assertSame([null, 7, 'both engines', 6], [
             $view['held'], $view['revision'], $view['method'], count($view['steps']),
         ]);
-    }
-
-    public function test_a_closed_card_that_a_later_revision_blocks_is_accepted_as_it_stands_and_lets_the_release_go_on(): void
-    {
-        $template = $this->template();
-        $card = $this->held();
-        Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('ivo')->id]);
-        $card->update(['state' => Card::CLOSED, 'independent_inspection' => false]);
-        $codes = fn(): array
-            => array_column($this->as('wenna', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
-        self::assertContains('revision_stale', $codes());
-        $this->as('wenna', 'POST', "library/templates/{$template->id}/reread", ['outcome' => 'new', 'note' => 'n'])
-            ->assertOk();
-        $this->as('wenna', 'POST', "cards/{$card->id}/reread", [
-            'version' => $card->refresh()->version, 'outcome' => 'new', 'note' => 'n',
-        ])->assertStatus(422);
-        $this->as('wenna', 'POST', "cards/{$card->id}/reread", [
-            'version' => $card->version, 'outcome' => 'stands', 'note' => 'worked before it was issued',
-        ])->assertOk()->assertJsonPath('state', 'closed');
-        self::assertNotContains('revision_stale', $codes());
     }
 
     public function test_a_revision_is_brought_in_looked_at_first_and_marks_what_cites_it(): void
@@ -268,7 +260,7 @@ final class RevisionTest extends WorldCase
         );
         $this->as('ines', 'POST', "library/imports/{$look['id']}/apply")->assertOk();
         $room = $this->as('ines', 'GET', 'library/manuals/AM-SKV')->json();
-        self::assertSame([13, 29], [
+        self::assertSame([13, 2], [
             $room['revision'], count(array_filter($room['templates'], static fn(array $t): bool => $t['marked'])),
         ]);
         self::assertSame(
@@ -279,8 +271,8 @@ final class RevisionTest extends WorldCase
             ),
             'what it does not name goes on',
         );
-        $untouched = array_column($room['templates'], 'textState', 'code')['SKV-27-31'];
-        self::assertSame('its text is the same', $untouched);
+        $marked = array_column($room['templates'], 'marked', 'code');
+        self::assertSame([false, true, true], [$marked['SKV-27-31'], $marked['SKV-61-21'], $marked['SKV-29-14']]);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -345,5 +337,74 @@ final class RevisionTest extends WorldCase
             'Only after the second.',
             array_column($this->as('ivo', 'GET', "cards/{$card->id}")->json('questions'), 'answer'),
         );
+    }
+
+    /** @param array<string, mixed> $more */
+    private function bring(int $revision, string $section, string $text, array $more = []): void
+    {
+        $look = $this->as('ines', 'POST', 'library/imports', [
+            'kind' => 'revision', 'name' => "rev{$revision}.json", 'text' => json_encode([
+                'manual' => 'TM-OLN', 'revision' => $revision, 'issued' => '2026-05-05', 'summary' => 'x',
+                'passages' => [['section' => $section, 'title' => 'T', 'text' => $text]], ...$more,
+            ]),
+        ])->assertOk()->json();
+        $this->as('ines', 'POST', "library/imports/{$look['id']}/apply")->assertOk();
+    }
+
+    /** @return list<string> codes of the templates of TM-OLN that are to be re-read */
+    private function marked(): array
+    {
+        $templates = $this->as('ines', 'GET', 'library/manuals/TM-OLN')->assertOk()->json('templates');
+
+        return array_column(array_filter($templates, static fn(array $t): bool => $t['marked']), 'code');
+    }
+
+    public function test_another_sections_change_stops_nothing_and_closed_work_stands_by_what_was_in_force(): void
+    {
+        $flaps = Card::where('title', 'Flap travel timing')->where('state', Card::IN_WORK)->firstOrFail();
+        $held = fn(): mixed => $this->as('stig', 'GET', "cards/{$flaps->id}")->json('held');
+        $this->bring(6, '32-31', 'Pump evenly. Never stand under a door.');
+        self::assertSame(['OLN-32-31'], $this->marked());
+        self::assertNull($held());
+        // Revisions of other sections come one after another, and it still stands; then comes one of its own.
+        $this->bring(7, '78-31', 'Lock it.');
+        self::assertNull($held());
+        self::assertSame(['OLN-32-31', 'OLN-78-31'], $this->marked(), 'what was to be re-read is so still');
+        $this->bring(8, '27', 'Flight controls: all surfaces clear.');
+        self::assertStringContainsString('TM-OLN is at revision 8', (string) $held());
+        self::assertContains('OLN-27-51', $this->marked());
+        $codes = function () use ($flaps): array {
+            $blockers = $this->as('tor', 'GET', "release/{$flaps->visit_id}")->json('blockers');
+            $of = array_filter($blockers, static fn(array $b): bool => str_starts_with($b['link'], "/floor/{$flaps->id}"));
+
+            return array_merge(...array_column($of, 'codes') ?: [[]]);
+        };
+        self::assertContains('revision_stale', $codes());
+        $flaps->update(['state' => Card::CLOSED]);
+        self::assertNotContains('revision_stale', $codes());
+    }
+
+    public function test_a_warning_that_went_is_acknowledged_and_figures_that_a_step_contradicts_are_named(): void
+    {
+        $this->bring(6, '27-51', 'Never run the flaps with a door open. Play at most 0.4 mm. Flaps run in 9 to 14 seconds.');
+        $this->as('ines', 'POST', 'library/manuals/TM-OLN/reread', [
+            'templates' => CardTemplate::where('code', 'OLN-27-51')->pluck('id')->all(), 'note' => 'read',
+        ])->assertOk();
+        $this->bring(7, '27-51', 'Play at most 0.3 mm. Flaps run in 9 to 13 seconds.');
+        $template = CardTemplate::where('code', 'OLN-27-51')->firstOrFail();
+        $shown = array_column($this->as('ines', 'GET', 'library/manuals/TM-OLN')->json('templates'), null, 'code')['OLN-27-51'];
+        self::assertSame(['Never run the flaps with a door open.'], $shown['lost']);
+        self::assertStringContainsString('still says 14', implode(' ', $shown['contradicts']));
+        $read = ['outcome' => 'stands', 'note' => 'read'];
+        $said = $this->as('ines', 'POST', "library/templates/{$template->id}/reread", $read)->assertStatus(422)->json('message');
+        self::assertStringContainsString('Never run the flaps with a door open.', $said);
+        $this->as('ines', 'POST', 'library/manuals/TM-OLN/reread', ['templates' => [$template->id], 'note' => 'read'])
+            ->assertStatus(422);
+        $cards = Card::where('template_id', $template->id)->whereIn('state', [Card::OPEN, Card::IN_WORK])->pluck('version', 'id');
+        $this->as('ines', 'POST', 'library/manuals/TM-OLN/reread', [
+            'templates' => [$template->id], 'cards' => $cards->all(), 'note' => 'with the desk', 'seen' => $shown['lost'],
+        ])->assertOk();
+        self::assertSame([], $this->marked());
+        self::assertSame([7], Card::whereIn('id', $cards->keys())->pluck('revision')->unique()->values()->all());
     }
 }

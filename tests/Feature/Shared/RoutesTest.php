@@ -75,6 +75,7 @@ final class RoutesTest extends WorldCase
             'GET registers' => self::EVERYBODY, 'GET registers/QA-VFA' => self::EVERYBODY,
             "POST {$card}/reread" => ['ines', 'oda', 'runa', 'tor'], 'GET library/manuals/BM-TRK' => self::EVERYBODY,
             'POST library/templates/1/reread' => ['ines', 'runa', 'tor'],
+            'POST library/manuals/BM-TRK/reread' => ['ines', 'runa', 'tor'],
             'POST library/manuals/BM-TRK/questions' => ['ines', 'oda', 'runa', 'tor'],
             'POST library/questions/1/answer' => ['ines', 'runa', 'tor'],
             'GET tools/CT-03' => self::EVERYBODY, 'POST tools' => ['ines', 'runa', 'tor'],

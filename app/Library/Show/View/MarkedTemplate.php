@@ -31,5 +31,9 @@ final readonly class MarkedTemplate
         #[OA\Property] public ?string $reread,
         /** @var list<DiffPiece> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: DiffPiece::class))] public array $pieces,
+        /** @var list<string> warnings of the old text that the new one has not: each is acknowledged */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $lost,
+        /** @var list<string> figures that its steps hold and the passage no longer says */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $contradicts,
     ) {}
 }

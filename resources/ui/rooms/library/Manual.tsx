@@ -7,6 +7,7 @@ import { short } from '../../parts/dates';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Beside } from './ManualDiff';
+import { Many } from './ManualMany';
 import { Questions } from './ManualQuestions';
 import { Accept, Reread } from './ManualReread';
 
@@ -22,6 +23,7 @@ function ManualOf({ room }: { room: Room }) {
     const [reading, setReading] = useState<Schemas['MarkedTemplate'] | null>(null);
     const [accepting, setAccepting] = useState<Schemas['MarkedCard'] | null>(null);
     const [all, setAll] = useState(false);
+    const [many, setMany] = useState(false);
     const marked = room.templates.filter((t) => t.marked);
     // What a marked template already shows is not told twice.
     const changed = room.passages.filter((p) => p.state !== 'same' && !marked.some((t) => t.section === p.section));
@@ -34,7 +36,14 @@ function ManualOf({ room }: { room: Room }) {
             }
             sentence={room.sentence}
             note={`${room.title}, revision ${room.revision}${room.revisions[0] ? `, issued ${short(room.revisions[0].issued)}: ${room.revisions[0].summary}` : ''}`}
-            actions={<Button onClick={() => window.print()}>Print</Button>}
+            actions={
+                <>
+                    {room.may.includes('reread') && marked.length + room.cards.length > 1 && (
+                        <Button onClick={() => setMany(true)}>Accept many</Button>
+                    )}
+                    <Button onClick={() => window.print()}>Print</Button>
+                </>
+            }
         >
             {marked.map((t) => (
                 <div key={t.id} className="mb-3 rounded-xl border-2 border-rust bg-sheet p-4" data-template={t.code}>
@@ -56,6 +65,16 @@ function ManualOf({ room }: { room: Room }) {
                     {t.pieces.length > 0 && (
                         <Beside pieces={t.pieces} old={`revision ${t.revision}`} now={`revision ${room.revision}`} />
                     )}
+                    {t.lost.map((w) => (
+                        <p key={w} className="mt-2">
+                            <State state="stop" word="A warning went" />: “{w}”
+                        </p>
+                    ))}
+                    {t.contradicts.map((c) => (
+                        <p key={c} className="mt-1">
+                            <State state="watch" word="Another figure" />: {c}
+                        </p>
+                    ))}
                     {t.proposed && (
                         <p className="mt-2">
                             The revision brings a method for it: <b>{t.proposed}</b>.
@@ -138,6 +157,7 @@ function ManualOf({ room }: { room: Room }) {
                 </ul>
             </Section>
             {reading && <Reread template={reading} room={room} onClose={() => setReading(null)} />}
+            {many && <Many room={room} onClose={() => setMany(false)} />}
             {accepting && <Accept card={accepting} onClose={() => setAccepting(null)} />}
         </Page>
     );

@@ -4,6 +4,7 @@ import { useSend } from '../../api/hooks';
 import type { Room } from './Manual';
 import { Agree, type Option, type Outcome } from './ManualAgree';
 import { Beside, Steps } from './ManualDiff';
+import { allSeen, Lost } from './ManualLost';
 
 export function Reread({
     template,
@@ -16,8 +17,9 @@ export function Reread({
 }) {
     const [both, setBoth] = useState(false);
     const [fleets, setFleets] = useState<string[]>([]);
+    const [seen, setSeen] = useState<string[]>([]);
     const send = useSend(
-        (body: { outcome: Outcome; note: string; fleets?: string[] }, headers) =>
+        (body: { outcome: Outcome; note: string; fleets?: string[]; seen: string[] }, headers) =>
             take(
                 api.POST('/api/library/templates/{id}/reread', {
                     params: { path: { id: template.id } },
@@ -55,7 +57,7 @@ export function Reread({
             first={null}
             busy={send.isPending}
             error={send.error}
-            ready={!both || fleets.length > 0}
+            ready={(!both || fleets.length > 0) && allSeen([template], seen)}
             reads={
                 <>
                     {template.pieces.length > 0 && (
@@ -74,9 +76,10 @@ export function Reread({
                 </>
             }
             onPick={(o) => setBoth(o === 'both')}
-            onSend={(outcome, note) => send.mutate({ outcome, note, ...(outcome === 'both' ? { fleets } : {}) })}
+            onSend={(outcome, note) => send.mutate({ outcome, note, seen, ...(outcome === 'both' ? { fleets } : {}) })}
             onClose={onClose}
         >
+            <Lost templates={[template]} seen={seen} onSeen={setSeen} />
             {both && (
                 <fieldset>
                     <legend className="font-semibold">Fleets whose approved data has the new method</legend>
