@@ -48,6 +48,9 @@ try {
     $ines->go('/visits/pack?mark=QA-VFC')->find('[data-slot]');
     $shot($ines, '19-pack');
 
+    $ines->go('/library/write/SKV/SKV-35-11')->see('No fault')->click('[data-row="6"]')->see('Close the bottle valve');
+    $shot($ines, '15-card-editor');
+
     $oda = (new Visitor($stage->browser(), $stage->url))->signIn('oda');
     $oda->go('/floor')->see('Mine');
     $shot($oda, '08-floor');
@@ -91,9 +94,6 @@ try {
     $ines->go('/fleet/bottles')->find('[data-testid="bottle"]');
     $shot($ines, '17-bottles');
     $tor->go('/fleet')->find('[data-mark]');
-    $tor->browser->executeScript("localStorage.setItem('jorvel.theme', 'night')");
-    $tor->go('/fleet')->find('[data-mark]');
-    $shot($tor, '15-fleet-night');
     echo count(glob("{$folder}/*.png") ?: [])," pictures in docs/screenshots/\n";
 } finally {
     $stage->close();
