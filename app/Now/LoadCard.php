@@ -27,6 +27,8 @@ use Jorvel\Core\Floor\How;
 use Jorvel\Core\Floor\StepProgress;
 use Jorvel\Core\Floor\Touch;
 use Jorvel\Core\Library\Applies;
+use Jorvel\Core\Library\Flowing;
+use Jorvel\Core\Library\Steps;
 use Jorvel\Core\Library\Subject;
 use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\CardRef;
@@ -266,8 +268,26 @@ final readonly class LoadCard
                 : Applies::of($spec['applies'])->unmet($on, $each['position'] ?? null),
             Handling::of($spec),
             $spec['id'] ?? null,
-            array_values(array_filter([$spec['mark'] ?? null, $spec['applies']['answer']['step'] ?? null])),
+            self::restsOn($spec),
         );
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     *
+     * @return list<string> ids of the steps whose answers, marks or readings it uses
+     */
+    private static function restsOn(array $spec): array
+    {
+        $names = [$spec['mark'] ?? null, $spec['applies']['answer']['step'] ?? null];
+        foreach (Flowing::expressions($spec['reading']['limit'] ?? []) as $expression) {
+            foreach ($expression->names as $name) {
+                $names[] = isset($spec['each']) ? Steps::at($name, $spec['each']['position']) : null;
+                $names[] = $name;
+            }
+        }
+
+        return array_values(array_filter($names));
     }
 
     private static function ref(Card $card): CardRef

@@ -9,15 +9,19 @@ use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
 /**
- * The rules stand on nothing but themselves; only the contract's schema check may use the schema library. Run by
- * PHPStan.
+ * The rules stand on nothing but themselves; only the contract's schema check may use the schema library, and only the
+ * expressions of a card the expression library. Run by PHPStan.
  */
 final class Architecture
 {
     public function test_core_depends_on_nothing(): Rule
     {
         return PHPat::rule()->classes(Selector::inNamespace('Jorvel\Core'))
-            ->excluding(Selector::inNamespace('Jorvel\Core\Tests'), Selector::classname('Jorvel\Core\Contract\Schema'))
+            ->excluding(
+                Selector::inNamespace('Jorvel\Core\Tests'),
+                Selector::classname('Jorvel\Core\Contract\Schema'),
+                Selector::classname('Jorvel\Core\Library\Expression'),
+            )
             ->canOnlyDependOn()->classes(Selector::inNamespace('Jorvel\Core'))
             ->because('the rules of the work are tested and trusted on their own');
     }
@@ -26,6 +30,16 @@ final class Architecture
     {
         return PHPat::rule()->classes(Selector::classname('Jorvel\Core\Contract\Schema'))->canOnlyDependOn()
             ->classes(Selector::inNamespace('Jorvel\Core'), Selector::inNamespace('Opis\JsonSchema'))
+            ->because('one library, in one place');
+    }
+
+    public function test_the_expressions_use_only_the_expression_library(): Rule
+    {
+        return PHPat::rule()->classes(Selector::classname('Jorvel\Core\Library\Expression'))->canOnlyDependOn()
+            ->classes(
+                Selector::inNamespace('Jorvel\Core'),
+                Selector::inNamespace('Symfony\Component\ExpressionLanguage'),
+            )
             ->because('one library, in one place');
     }
 }

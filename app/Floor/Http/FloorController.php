@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
+use App\Floor\Do\Flows;
 use App\Floor\Do\HandCardOver;
 use App\Floor\Do\SignCard;
 use App\Floor\Do\TakeReading;
@@ -48,14 +49,19 @@ final class FloorController
     }
 
     #[Api('previewReading', Preview::class, 'What would be said of it; nothing is kept')]
-    public function preview(int $id, int $no, PreviewRequest $request, TakeReading $readings): JsonResponse
-    {
+    public function preview(
+        int $id,
+        int $no,
+        PreviewRequest $request,
+        TakeReading $readings,
+        Flows $flows,
+    ): JsonResponse {
         $step = Step::where(['card_id' => $id, 'no' => $no])->firstOrFail();
-        $spec = $step->readingSpec($request->string('point')->value());
-        if ($spec === []) {
-            return new JsonResponse(new Preview('invalid', "Step {$no} takes no such reading.", null));
-        }
         try {
+            $spec = $flows->spec($step, $request->string('point')->value());
+            if ($spec === []) {
+                return new JsonResponse(new Preview('invalid', "Step {$no} takes no such reading.", null));
+            }
             $tool = $readings->tool($spec, $request->string('tool')->value());
             $result = $readings->judge($spec, $request->string('entry')->value(), $tool);
         } catch (Refused|InputError $e) {

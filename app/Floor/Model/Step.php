@@ -61,7 +61,11 @@ final class Step extends Model
     {
         $found = array_column($this->spec['points'] ?? [], null, 'id')[$point] ?? null;
 
-        return $found === null ? $this->spec['reading'] ?? [] : [
+        $own = $this->spec['reading'] ?? [];
+        // Once it is done, a limit that flowed is the one that it was judged by.
+        $limit = $this->result['limit'] ?? null;
+
+        return $found === null ? ($limit === null ? $own : [...$own, 'limit' => $limit]) : [
             'point' => $found['id'],
             'tool_kind' => $this->spec['tool_kind'],
             'limit' => ['kind' => 'range', 'unit' => $found['unit'], 'min' => $found['min'], 'max' => $found['max']],

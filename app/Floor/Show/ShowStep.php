@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Show;
 
 use App\Bench\Model\RigRun;
+use App\Floor\Do\Flows;
 use App\Floor\Do\Work\CallClear;
 use App\Floor\Do\Work\Meet;
 use App\Floor\FloorWords;
@@ -34,7 +35,7 @@ use Jorvel\Core\Shared\Unit;
 /** The steps of a card, each with what was entered at it. */
 final readonly class ShowStep
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private Flows $flows) {}
 
     /**
      * @param array<int, list<HoldView>> $holds by step number
@@ -135,7 +136,7 @@ final readonly class ShowStep
             $step->kind,
             $step->title,
             $step->text,
-            (object) $step->spec,
+            (object) $this->flows->shown($step),
             $step->state->value,
             $before === null ? null : "Step {$before} comes first.",
             $step->acts(),

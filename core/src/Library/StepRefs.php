@@ -60,7 +60,7 @@ final class StepRefs
     private static function ofOne(array $step, array $known, array $worked, bool $strict): array
     {
         $spec = $step['spec'] ?? [];
-        $faults = [...self::numbers($step, $spec)];
+        $faults = [...self::numbers($step, $spec), ...self::flows($spec, $known)];
         $of = $spec['applies']['answer']['step'] ?? null;
         if ($of !== null && ! isset($known[$of])) {
             $faults[] = InputError::notAmong('spec.applies.answer.step', 'steps before it', $of);
@@ -79,6 +79,56 @@ final class StepRefs
         }
 
         return $faults;
+    }
+
+    /**
+     * Names in the expressions of a limit: steps before it that yield a number, in a unit of the limit's dimension.
+     *
+     * @param array<string, mixed> $spec
+     * @param array<string, array<string, mixed>> $known
+     *
+     * @return list<InputError>
+     */
+    private static function flows(array $spec, array $known): array
+    {
+        $limit = $spec['reading']['limit'] ?? [];
+        $faults = [];
+        try {
+            $expressions = Flowing::expressions($limit);
+        } catch (InputError $e) {
+            return [$e->under('spec.reading.limit')];
+        }
+        foreach ($expressions as $field => $expression) {
+            foreach ($expression->names as $name) {
+                $of = $known[(string) preg_replace('/^'.Flowing::LAST.'/', '', $name)] ?? $known[$name] ?? null;
+                $unit = self::unitOf($of);
+                if ($unit === null) {
+                    $faults[] = InputError::notAmong("spec.reading.limit.{$field}", 'readings before it', $name);
+                } elseif ($unit !== '' && Unit::tryFrom($unit)?->dimension() !== Unit::tryFrom($limit['unit'])?->dimension()) {
+                    $faults[] = InputError::at(
+                        "spec.reading.limit.{$field}",
+                        "{$name} is in {$unit}; the limit is in {$limit['unit']}",
+                    );
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * The unit of the number that a step yields; the empty one for a count; null for a step that yields none.
+     *
+     * @param array<string, mixed>|null $step
+     */
+    private static function unitOf(?array $step): ?string
+    {
+        return match ($step['kind'] ?? null) {
+            'measurement', 'torque', 'timing', 'test' => (string) $step['spec']['reading']['limit']['unit'],
+            'mark' => isset($step['spec']['unit']) ? (string) $step['spec']['unit'] : null,
+            'count' => '',
+            default => null,
+        };
     }
 
     /**
@@ -127,6 +177,12 @@ final class StepRefs
     private static function reading(array $reading): array
     {
         try {
+            // What flows is known only at the aircraft; its names and units are looked at here.
+            if (array_filter(array_diff_key($reading['limit'], ['kind' => 0, 'unit' => 0]), is_string(...)) !== []) {
+                Unit::parse($reading['limit']['unit']);
+
+                return [];
+            }
             $limit = LimitKind::limit(Input::of((object) $reading['limit'], 'limit'));
         } catch (InputError $e) {
             return [$e->under('spec.reading')];

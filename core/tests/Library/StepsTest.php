@@ -6,6 +6,8 @@ namespace Jorvel\Core\Tests\Library;
 
 use Jorvel\Core\Library\Applies;
 use Jorvel\Core\Library\AppliesTo;
+use Jorvel\Core\Library\Expression;
+use Jorvel\Core\Library\Flowing;
 use Jorvel\Core\Library\Steps;
 use Jorvel\Core\Library\Subject;
 use Jorvel\Core\Library\Unmet;
@@ -129,6 +131,15 @@ final class StepsTest extends TestCase
             [$each(['kind' => 'mark', 'title' => 't', 'spec' => ['id' => 'm', 'what' => 'x']]), self::step('meet', ['mark' => 'm'])],
             ['steps.1.spec.mark'],
         ];
+        $flows = static fn(string $min, string $unit = 'bar'): array => [
+            self::step('measurement', ['id' => 'found', ...$reading(['kind' => 'min', 'unit' => 'psi', 'min' => 4])]),
+            self::step('measurement', $reading(['kind' => 'min', 'unit' => $unit, 'min' => $min])),
+        ];
+        yield 'a limit over an earlier reading, in another unit of its dimension' => [$flows('max(found, last_found) * 0.9'), []];
+        yield 'over one of another dimension' => [$flows('found', 'mm'), ['steps.1.spec.reading.limit.min']];
+        yield 'over none' => [$flows('foumd - 2'), ['steps.1.spec.reading.limit.min']];
+        yield 'no expression' => [$flows('found -'), ['steps.1.spec.reading.limit.min']];
+        yield 'more than numbers' => [$flows('constant("PHP_OS")'), ['steps.1.spec.reading.limit.min']];
         $many = array_map(static fn(int $i): string => "p{$i}", range(1, 60));
         yield 'more than a card has' => [
             array_fill(0, 14, self::step('each', ['positions' => $many, 'steps' => [['kind' => 'instruction', 'title' => 't']]])),
@@ -179,5 +190,42 @@ final class StepsTest extends TestCase
         self::assertEquals(new Unmet(AppliesTo::Position, ['left'], null), $is);
         $this->expectExceptionObject(InputError::empty('variant'));
         Applies::of(['variant' => []]);
+    }
+
+    /** @return iterable<array{string, array<string, float>, float|string}> an expression, values, and what it comes to or is refused with */
+    public static function expressions(): iterable
+    {
+        yield ['2.5', [], 2.5];
+        yield ['found - 2.5', ['found' => 97.0], 94.5];
+        yield ['max(left, right) - min(left, right)', ['left' => 33.0, 'right' => 39.0], 6.0];
+        yield ['abs(a - b) / 2', ['a' => 1.0, 'b' => 4.0], 1.5];
+        yield ['a / b', ['a' => 1.0, 'b' => 0.0], 'divides by 0'];
+        yield ['a + b', ['a' => 1.0], 'needs b'];
+        yield ['system("ls")', [], 'must be numbers'];
+        yield ['constant(1)', [], 'is no expression'];
+        yield ['a b', ['a' => 1.0, 'b' => 1.0], 'is no expression'];
+        yield ['', [], 'must be numbers'];
+    }
+
+    /** @param array<string, float> $values */
+    #[DataProvider('expressions')]
+    public function test_an_expression_comes_to_a_number_or_says_why_not(string $text, array $values, float|string $is): void
+    {
+        try {
+            self::assertSame($is, Expression::of($text)->value($values));
+        } catch (InputError $e) {
+            self::assertStringContainsString((string) $is, $e->getMessage());
+        }
+    }
+
+    public function test_a_limit_is_resolved_in_its_own_unit(): void
+    {
+        $limit = ['kind' => 'range', 'unit' => 'bar', 'min' => 'a', 'max' => 'a + 1'];
+        self::assertSame(['a'], Flowing::waitsFor($limit, []));
+        $resolved = Flowing::resolve($limit, ['a' => [100.0, 'kPa']]);
+        self::assertEqualsWithDelta([1.0, 2.0], [$resolved['min'], $resolved['max']], 1e-9);
+        self::assertSame($resolved, Flowing::resolve($resolved, []));
+        $this->expectExceptionObject(InputError::at('min', 'a is in mm; the limit is in bar'));
+        Flowing::resolve($limit, ['a' => [100.0, 'mm']]);
     }
 }

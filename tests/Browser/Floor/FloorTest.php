@@ -217,6 +217,10 @@ final class FloorTest extends BrowserCase
         $ines = self::$ines->go('/library/manuals/BM-TRK');
         $ines->press('I read it again')->find('textarea[name="note"]');
         $ines->browser->findElement(WebDriverBy::xpath('//label[contains(., "for every fleet")]'))->click();
+        $ines->see('warnings went');
+        foreach ($ines->browser->findElements(WebDriverBy::cssSelector('[data-testid="lost"] input')) as $seen) {
+            $seen->click();
+        }
         $ines->find('textarea[name="note"]')->sendKeys('Both engines run now; the other takes up the load.');
         $ines->press('Accept, under my name')->press('Accept it')->find('textarea[name="note"]')
             ->sendKeys('Steps made anew.');

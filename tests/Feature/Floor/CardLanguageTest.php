@@ -420,4 +420,60 @@ final class CardLanguageTest extends WorldCase
         ])->assertOk();
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1/remarks", ['text' => 'too late'])->assertStatus(422);
     }
+
+    public function test_a_limit_flows_from_an_earlier_reading_from_the_same_position_and_from_the_last_card(): void
+    {
+        $reading = static fn(string $point, array $limit): array => ['reading' => ['point' => $point, 'limit' => $limit]];
+        $steps = [
+            ['kind' => 'measurement', 'title' => 'Found', 'spec' => [
+                'id' => 'found', ...$reading('found', ['kind' => 'range', 'unit' => 'bar', 'min' => 90, 'max' => 130]),
+            ]],
+            ['kind' => 'measurement', 'title' => 'After', 'spec' => $reading('after', [
+                'kind' => 'range', 'unit' => 'bar', 'min' => 'found - 2.5', 'max' => 'found',
+            ])],
+            ['kind' => 'each', 'title' => 'Each side', 'spec' => ['positions' => ['left', 'right'], 'steps' => [
+                ['kind' => 'mark', 'title' => 'Droop {position}', 'spec' => ['id' => 'droop', 'what' => 'droop', 'unit' => 'deg']],
+                ['kind' => 'measurement', 'title' => 'Travel {position}', 'spec' => $reading('{position} travel', [
+                    'kind' => 'min', 'unit' => 'deg', 'min' => 'droop + 10',
+                ])],
+            ]]],
+            ['kind' => 'measurement', 'title' => 'Again', 'spec' => $reading('again', [
+                'kind' => 'max', 'unit' => 'bar', 'max' => 'last_found + 5',
+            ])],
+        ];
+        $card = $this->card($steps);
+        self::assertSame(['found'], $this->step($card, 2)['spec']['reading']['pending']);
+        $this->as('oda', 'POST', "cards/{$card->id}/steps/2/preview", ['entry' => '96'])->assertOk()
+            ->assertJsonPath('verdict', 'invalid');
+        $this->work($card, 1, 'read', ['entry' => '97'])->assertOk();
+        self::assertEquals(
+            ['kind' => 'range', 'unit' => 'bar', 'min' => 94.5, 'max' => 97],
+            $this->step($card, 2)['spec']['reading']['limit'],
+        );
+        $this->work($card, 2, 'read', ['entry' => '94'])->assertOk();
+        self::assertSame('open', $this->step($card, 2)['state']);
+        $this->work($card, 2, 'read', ['entry' => '95'])->assertOk();
+        $this->work($card, 3, 'mark', ['entry' => '1.4'])->assertOk();
+        $this->work($card, 5, 'mark', ['entry' => '3'])->assertOk();
+        $this->work($card, 4, 'read', ['entry' => '11.3'])->assertOk();
+        self::assertSame('open', $this->step($card, 4)['state'], 'the left side has its own droop');
+        $this->work($card, 4, 'read', ['entry' => '11.4'])->assertOk();
+        $this->work($card, 6, 'read', ['entry' => '13.5'])->assertOk();
+        self::assertSame(['done', 'done'], [$this->step($card, 4)['state'], $this->step($card, 6)['state']]);
+        // The last one rests on a card that there was not yet.
+        $said = $this->work($card, 7, 'read', ['entry' => '97'])->assertStatus(422)->json('message');
+        self::assertStringContainsString('last_found, which is not read yet', $said);
+        // What was read first is taken back: what took its limit from it falls.
+        self::assertContains(2, $this->step($card, 1)['fallsWith']);
+        $this->work($card, 1, 'take_back', ['note' => 'wrong gauge'])->assertOk();
+        self::assertSame('open', $this->step($card, 2)['state']);
+        $this->work($card, 1, 'read', ['entry' => '100'])->assertOk();
+        $card->update(['state' => Card::CLOSED]);
+        $next = Card::create([...$card->refresh()->only([
+            'visit_id', 'aircraft_id', 'template_id', 'title', 'revision', 'skill', 'hours', 'zone',
+            'independent_inspection', 'stage', 'positions', 'systems', 'covers', 'panels', 'tools',
+        ]), 'number' => 'X-1', 'state' => Card::OPEN, 'version' => 1]);
+        $next->steps()->insert($card->template->stepRows($next->id));
+        self::assertEquals(105, $this->step($next, 7)['spec']['reading']['limit']['max']);
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Flows;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\TakeReading;
 use App\Floor\Do\Worked;
@@ -13,7 +14,7 @@ use App\Floor\Model\Step;
 /** A reading against a limit: a measurement, a torque, a timing. */
 final readonly class Read implements StepKind
 {
-    public function __construct(private TakeReading $readings) {}
+    public function __construct(private TakeReading $readings, private Flows $flows) {}
 
     public function answers(): array
     {
@@ -22,9 +23,12 @@ final readonly class Read implements StepKind
 
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool, note: $in->note);
+        $spec = $this->flows->spec($step);
+        $taken = $this->readings->ask($step, $spec, $in->entry, $in->tool, note: $in->note);
         $commit = fn() => $this->readings->commit($by, $step, $taken);
 
-        return $taken->verdict === 'pass' ? Worked::done($in->note === '' ? [] : ['note' => $in->note], $commit) : Worked::open($commit);
+        return $taken->verdict === 'pass'
+            ? Worked::done([...Flows::kept($step, $spec), ...$in->note === '' ? [] : ['note' => $in->note]], $commit)
+            : Worked::open($commit);
     }
 }

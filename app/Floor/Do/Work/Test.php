@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Flows;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\TakeReading;
 use App\Floor\Do\Worked;
@@ -13,7 +14,7 @@ use App\Floor\Model\Step;
 /** An operational test: set up, hold, read; a reading that fails begins it anew. */
 final readonly class Test implements StepKind
 {
-    public function __construct(private Holding $holding, private TakeReading $readings) {}
+    public function __construct(private Holding $holding, private TakeReading $readings, private Flows $flows) {}
 
     public function answers(): array
     {
@@ -26,10 +27,11 @@ final readonly class Test implements StepKind
             return $this->holding->start($by, $step);
         }
         $this->holding->requireOver($step, (int) $step->spec['hold']['seconds']);
-        $taken = $this->readings->ask($step, $step->readingSpec(), $in->entry, $in->tool, note: $in->note);
+        $spec = $this->flows->spec($step);
+        $taken = $this->readings->ask($step, $spec, $in->entry, $in->tool, note: $in->note);
         $commit = fn() => $this->readings->commit($by, $step, $taken);
 
-        return $taken->verdict === 'pass' ? Worked::done([], $commit) : Worked::open(
+        return $taken->verdict === 'pass' ? Worked::done(Flows::kept($step, $spec), $commit) : Worked::open(
             $commit,
             static fn() => $step->fill(['started_at' => null])->save(),
         );

@@ -5,7 +5,15 @@ import { short } from '../../parts/dates';
 import { Scale } from '../../parts/Scale';
 import { band, drawn, type LimitSpec } from '../../parts/scale';
 
-export type ReadingSpec = { point: string; tool_kind?: string; limit: LimitSpec; decision?: string };
+export type ReadingSpec = {
+    point: string;
+    tool_kind?: string;
+    limit: LimitSpec;
+    decision?: string;
+    /** Names of what the limit waits for, and the expressions that it came from. */
+    pending?: string[];
+    from?: Record<string, string>;
+};
 
 const labels: Record<string, string> = { Nm: 'N·m', lbf_in: 'lbf·in', lbf_ft: 'lbf·ft', deg: '°', C: '°C', F: '°F' };
 export const unitLabel = (unit: string): string => labels[unit] ?? unit;

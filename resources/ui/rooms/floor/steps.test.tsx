@@ -364,7 +364,7 @@ describe('a step worked by hand', () => {
         expect(sent).toEqual([]);
         fireEvent.keyDown(window, { key: 'Enter' });
         fireEvent.keyDown(window, { key: 'Enter' });
-        await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'done' }]));
+        await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'done' }]), { timeout: 8000 });
         expect(await screen.findByText('Somebody else changed this card.')).toBeTruthy();
     });
 

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { useMe } from '../../api/hooks';
 import { askWho, keys, readAnew } from '../../api/keys';
@@ -97,7 +97,8 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
 
 /** Enter confirms, unless something is being typed; held down it confirms once. */
 export function useEnter(run: () => void, on: boolean) {
-    useEffect(() => {
+    // Laid with the page, so that a key that comes with the button's going green is not lost.
+    useLayoutEffect(() => {
         const onKey = (e: KeyboardEvent) => {
             const t = e.target;
             if (

@@ -14,8 +14,20 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
     const [note, setNote] = useState('');
     const [unusual, setUnusual] = useState(false);
     const save = () => send.mutate({ do: 'read', entry, tool, ...(unusual && note.trim() !== '' ? { note } : {}) });
+    if (spec.pending) {
+        return (
+            <p className="mt-5 text-soft" data-testid="pending">
+                Its limit comes from what is read before: {spec.pending.join(', ')}.
+            </p>
+        );
+    }
     return (
         <>
+            {spec.from && (
+                <p className="mt-3 text-soft">
+                    Its limit comes from what was read before: {Object.values(spec.from).join(' to ')}.
+                </p>
+            )}
             <ReadingField
                 card={card}
                 step={step}
