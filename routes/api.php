@@ -110,6 +110,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('floor', [FloorController::class, 'index']);
     Route::get('cards/{id}', [FloorController::class, 'show']);
     Route::post('cards/{id}/steps/{no}', [FloorController::class, 'work'])->middleware('once');
+    Route::post('cards/{id}/steps/{no}/points', [FloorController::class, 'points'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/remarks', [SayController::class, 'remark'])->middleware('once');
     Route::post('cards/{id}/waits', [SayController::class, 'wait'])->middleware('once');
     Route::post('cards/{id}/waits/{wait}/end', [SayController::class, 'goOn'])->middleware('once');

@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Crew\Model\Person;
+use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Stores\Model\ToolRecall;
 use App\Stores\Show\ShowStores;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\Response;
 
 /**
  * The figures of Floor and Stores, in a demo world of its own: opening a card of sixty steps, the verdict on a reading,
@@ -29,6 +32,11 @@ final readonly class FloorFigures
     private const READINGS = 200_000;
 
     private const TOOLS = 50;
+
+    /** Steps of a long card, and points of the round among them. */
+    private const LONG = 200;
+
+    private const POINTS = 400;
 
     /** @return iterable<Figure> */
     public function measure(): iterable
@@ -58,6 +66,7 @@ final readonly class FloorFigures
             ),
             50.0,
         );
+        yield from $this->round();
         $recall = $this->readings($card);
         $read = app(ShowStores::class);
         $found = 0;
@@ -87,6 +96,63 @@ final readonly class FloorFigures
         $first = Step::where(['card_id' => $card->id, 'no' => 3])->firstOrFail();
         for ($no = Step::where('card_id', $card->id)->max('no') + 1; $no <= self::STEPS; $no++) {
             Step::create([...$first->only(['card_id', 'kind', 'title', 'text', 'spec', 'state']), 'no' => $no]);
+        }
+
+        return $card->id;
+    }
+
+    /** @return iterable<Figure> a card of 200 steps with a round of 400 points: opened, and a point of it ticked */
+    private function round(): iterable
+    {
+        $id = $this->longCard();
+        Inside::as('oda');
+        yield self::figure(
+            'opening a card of 200 steps with a round of 400 points at the server, median of 15',
+            $this->median(static fn() => self::requireOk(Inside::ask('GET', "cards/{$id}")), 15),
+            150.0,
+        );
+        $point = 0;
+        yield self::figure(
+            'ticking a point of that round at the server, median of 25',
+            $this->median(static function () use ($id, &$point): void {
+                $point++;
+                self::requireOk(Inside::ask('POST', "cards/{$id}/steps/1/points", [
+                    'do' => 'point', 'entries' => ["n{$point}" => 'seen'],
+                ]));
+            }, 25),
+            40.0,
+        );
+    }
+
+    private static function requireOk(Response $response): void
+    {
+        if ($response->getStatusCode() !== 200) {
+            throw new \RuntimeException((string) $response->getContent());
+        }
+    }
+
+    private function longCard(): int
+    {
+        $like = Card::where('number', '001-01')->firstOrFail();
+        $card = Card::create([
+            ...Arr::except($like->getAttributes(), ['id', 'begun_at', 'closed_at', 'signed_by', 'signed_at']),
+            'number' => '001-R', 'state' => Card::OPEN, 'version' => 1, 'systems' => [], 'covers' => [],
+            'needs' => null, 'positions' => [], 'panels' => [], 'configuration' => null, 'tools' => [], 'ground' => null,
+        ]);
+        Assignment::create([
+            'card_id' => $card->id, 'person_id' => Person::where('login', 'oda')->valueOrFail('id'), 'role' => 'perform',
+        ]);
+        $points = array_map(
+            static fn(int $i): array => ['id' => "n{$i}", 'place' => "nipple {$i}"],
+            range(1, self::POINTS),
+        );
+        for ($no = 1; $no <= self::LONG; $no++) {
+            Step::create([
+                'card_id' => $card->id, 'no' => $no, 'state' => Step::OPEN, 'text' => 'As the manual says.',
+                ...$no === 1
+                    ? ['kind' => 'circuit', 'title' => 'Nipples', 'spec' => ['ask' => 'tick', 'points' => $points]]
+                    : ['kind' => 'instruction', 'title' => "Step {$no}", 'spec' => []],
+            ]);
         }
 
         return $card->id;

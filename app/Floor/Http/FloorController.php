@@ -14,8 +14,10 @@ use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Floor\Show\ShowCard;
 use App\Floor\Show\ShowFloor;
+use App\Floor\Show\ShowStep;
 use App\Floor\Show\View\CardView;
 use App\Floor\Show\View\FloorView;
+use App\Floor\Show\View\PointsView;
 use App\Floor\Show\View\Preview;
 use App\Now\CardFile;
 use App\Shared\Http\Api;
@@ -46,6 +48,14 @@ final class FloorController
     public function work(int $id, int $no, StepRequest $request, WorkStep $work, ShowCard $read): JsonResponse
     {
         return $this->answer($work($request->person(), $id, $no, $request->step()), $request, $read);
+    }
+
+    #[Api('workPoints', PointsView::class, 'The round as it now stands')]
+    public function points(int $id, int $no, PointRequest $request, WorkStep $work, ShowStep $read): JsonResponse
+    {
+        $file = $work($request->person(), $id, $no, $request->step());
+
+        return new JsonResponse(new PointsView($file->card->version, $read->round($file, $file->step($no))));
     }
 
     #[Api('previewReading', Preview::class, 'What would be said of it; nothing is kept')]

@@ -9,6 +9,7 @@ use App\Floor\Do\Flows;
 use App\Floor\Do\Work\CallClear;
 use App\Floor\Do\Work\Meet;
 use App\Floor\FloorWords;
+use App\Floor\Model\Card;
 use App\Floor\Model\CircuitPoint;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Remark;
@@ -46,16 +47,36 @@ final readonly class ShowStep
     {
         $order = $file->now->order();
         $card = $file->card;
-        $rounds = $card->steps->where('kind', 'circuit')->pluck('id');
-        $beside = [
-            Remark::with('person')->where('card_id', $card->id)->orderBy('id')->get(),
-            $rounds->isEmpty() ? CircuitPoint::make()->newCollection() : CircuitPoint::with('person')
-                ->whereIn('step_id', $rounds)->where('stands', true)->get(),
-        ];
+        $beside = self::beside($card);
 
         return array_values($card->steps->map(
             fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order, $beside),
         )->all());
+    }
+
+    /** One round after something was said of its points; nothing else of the card has changed by that. */
+    public function round(CardFile $file, Step $step): StepView
+    {
+        $step->setRelation('runs', $step->newCollection());
+        $file->card->setRelation('readings', $step->newCollection());
+
+        return $this->step($file, $step, [], $file->now->order(), self::beside($file->card, $step));
+    }
+
+    /**
+     * @param Step|null $of only of this step
+     *
+     * @return array{Collection<int, Remark>, Collection<int, CircuitPoint>} remarks, and points of rounds that stand
+     */
+    private static function beside(Card $card, ?Step $of = null): array
+    {
+        $rounds = $of === null ? $card->steps->where('kind', 'circuit')->pluck('id') : collect([$of->id]);
+
+        return [
+            Remark::with('person')->where('card_id', $card->id)->orderBy('id')->get(),
+            $rounds->isEmpty() ? collect() : CircuitPoint::with('person')
+                ->whereIn('step_id', $rounds)->where('stands', true)->get(),
+        ];
     }
 
     /**

@@ -33,6 +33,21 @@ export const sendStep = (w: Pick<WaitingStep, 'card' | 'no' | 'body' | 'key'>) =
         }),
     );
 
+/** A point of a round: only the round comes back, not the whole card. */
+export const sendPoint = (w: Pick<WaitingStep, 'card' | 'no' | 'body' | 'key'>) =>
+    take(
+        api.POST('/api/cards/{id}/steps/{no}/points', {
+            params: { path: { id: w.card, no: w.no } },
+            body: {
+                do: w.body.do === 'point_back' ? 'point_back' : 'point',
+                entries: w.body.entries ?? {},
+                tool: w.body.tool,
+                note: w.body.note,
+            },
+            headers: { 'Idempotency-Key': w.key },
+        }),
+    );
+
 export const sendFinding = (card: number, body: FindingBody, key: string) =>
     take(
         api.POST('/api/cards/{id}/findings', {

@@ -265,8 +265,16 @@ final class CardLanguageTest extends WorldCase
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1", $back)->assertStatus(422);
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1", [...$back, 'note' => 'wrong nipple'])->assertOk();
         $point('oda', ['n3' => '5'])->assertOk();
+        // The same by the way that answers with the round alone.
+        $light = fn(string $do, array $more): TestResponse => $this->as('bram', 'POST', "cards/{$card->id}/steps/1/points", [
+            'do' => $do, 'entries' => ['n1' => '4'], ...$more,
+        ]);
+        $light('point', [])->assertStatus(422);
+        $light('point_back', ['note' => 'counted again'])->assertOk()->assertJsonPath('step.points.0.state', 'open');
+        $seen = $light('point', [])->assertOk()->assertJsonPath('step.points.0.entry', '4');
+        self::assertSame($card->refresh()->version, $seen->json('version'));
         $this->work($card, 1)->assertOk();
-        self::assertSame(6, CircuitPoint::count(), 'what was entered first is still there');
+        self::assertSame(7, CircuitPoint::count(), 'what was entered first is still there');
         $this->artisan('jorvel:verify')->assertSuccessful();
     }
 

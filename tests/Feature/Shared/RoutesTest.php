@@ -87,6 +87,7 @@ final class RoutesTest extends WorldCase
             'GET release' => self::EVERYBODY, 'GET release/1' => self::EVERYBODY, 'POST release/1' => ['tor'],
             'GET release/{released}/certificate.pdf' => self::EVERYBODY, 'GET release/1/cards.pdf' => self::EVERYBODY,
             'POST visits/99/cards' => ['ines'],
+            "POST {$card}/steps/3/points" => ['oda'],
             "POST {$card}/steps/3/remarks" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/waits" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/waits/99/end" => ['ines', 'oda', 'runa', 'tor'],

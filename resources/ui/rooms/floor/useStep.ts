@@ -4,7 +4,7 @@ import { api, Failure, type Schemas, take } from '../../api/client';
 import { useMe } from '../../api/hooks';
 import { askWho, keys, readAnew } from '../../api/keys';
 import { type Body, mayWait, queue, versionAfter } from '../../api/queue';
-import { sendStep, useWaiting } from '../../api/useQueue';
+import { sendPoint, sendStep, useWaiting } from '../../api/useQueue';
 
 /** One point of a round, at which something may be wrong. */
 export type Point = { id: string; place: string };
@@ -17,6 +17,8 @@ export type StepProps = {
     onWrongAt?: (point: Point) => void;
     onConflict: (said: string) => void;
 };
+
+const isPoint = (answer: { do: Body['do'] }): boolean => answer.do === 'point' || answer.do === 'point_back';
 
 /**
  * Sends an answer to a step; the card that comes back is shown as it is. Without a connection, what may wait is kept on this
@@ -47,6 +49,11 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
                 return save();
             }
             try {
+                if (isPoint(answer)) {
+                    const { version, step: round } = await sendPoint({ card: card.id, no: step.no, body, key });
+                    const now = client.getQueryData<Schemas['CardView']>(keys.card(card.id)) ?? card;
+                    return { ...now, version, steps: now.steps.map((s) => (s.no === round.no ? round : s)) };
+                }
                 return await sendStep({ card: card.id, no: step.no, body, key });
             } catch (e) {
                 if (e instanceof Failure && e.saved) {
@@ -66,10 +73,11 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
                 throw e;
             }
         },
-        onSuccess: (out) => {
+        onSuccess: (out, answer) => {
             if (out !== null) {
                 client.setQueryData(keys.card(card.id), out);
-                readAnew(client, 'everything', keys.card(card.id));
+                // A point of a round concerns nobody else.
+                readAnew(client, isPoint(answer) ? [] : 'everything', keys.card(card.id));
             }
         },
         onError: (error, body) => {
