@@ -13,6 +13,7 @@ use App\Floor\Model\Finding;
 use App\Floor\Model\Handover;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Reading;
+use App\Floor\Model\Stoppage;
 use App\Now\CardFile;
 use App\Now\CommitOnFloor;
 use App\Shared\Clock;
@@ -24,6 +25,7 @@ use Closure;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardNow;
 use Jorvel\Core\Now\DeviceOn;
+use Jorvel\Core\Now\NotWhole;
 use Jorvel\Core\Now\PersonAt;
 
 /**
@@ -197,6 +199,16 @@ final readonly class HandCardOver
                 'Still fitted',
                 array_map(static fn(DeviceOn $d): string => "{$d->kind}, {$d->place}", self::devicesOf($now)),
             ),
+            self::list('Not whole', array_map(
+                static fn(NotWhole $n): string => FloorWords::notWhole($n),
+                array_values(array_filter(
+                    $now->on->notWhole(),
+                    static fn(NotWhole $n): bool => $n->last->card->id === $now->ref->id,
+                )),
+            )),
+            self::list('It', array_values($card->loadMissing('stoppages')->stoppages->map(
+                static fn(Stoppage $s): string => FloorWords::stopped($s->kind, $s->what),
+            )->all())),
             self::list(
                 'Out of limits',
                 array_values($bad->map(static fn(Reading $r): string => "{$r->point} {$r->value} {$r->unit}")->all()),

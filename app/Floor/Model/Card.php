@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\ProgrammeItem;
+use App\Library\Model\Reread;
 use App\Shared\AsInstant;
 use App\Shared\Model;
 use App\Shared\Refused;
@@ -295,8 +296,19 @@ final class Card extends Model
         $this->parts()->delete();
         $this->assignments()->delete();
         CardHand::where('card_id', $this->id)->delete();
-        $this->steps()->delete();
+        foreach ([Stoppage::class, Presence::class, Reread::class] as $beside) {
+            $beside::where('card_id', $this->id)->delete();
+        }
+        $this->dropSteps();
         $this->delete();
+    }
+
+    /** Its steps, none of which is done, go, and what was remarked at them; the record keeps both. */
+    public function dropSteps(): void
+    {
+        Stoppage::where('card_id', $this->id)->update(['step_id' => null]);
+        Remark::where('card_id', $this->id)->delete();
+        $this->steps()->delete();
     }
 
     /** Hours of work left, by the steps that are done; load `steps` first. */

@@ -245,7 +245,7 @@ final readonly class AcceptRevision
                     .'steps stand, or have the controller take the task into another card.',
             );
         }
-        $card->steps()->delete();
+        $card->dropSteps();
         Step::insert($template->stepRows($card->id));
     }
 }

@@ -24,7 +24,7 @@ final class MayNotApply
         $what = [...$step->handling->joins ?? [], ...$step->handling?->proven() ?? []];
         foreach ($card->steps as $other) {
             $disturbs = array_column($other->handling->disturbs ?? [], 'what');
-            if (! $other->notApplicable && array_intersect($disturbs, $what) !== []) {
+            if ($other->no !== $step->no && ! $other->notApplicable && array_intersect($disturbs, $what) !== []) {
                 return false;
             }
         }

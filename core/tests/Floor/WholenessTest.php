@@ -248,6 +248,8 @@ final class WholenessTest extends TestCase
             $card->steps,
         );
         self::assertSame([true, false, false, true, false], $may(self::card($plain)));
+        $both = self::step(9, 'part', $handling([...$disturbs, 'joins' => ['u']]));
+        self::assertTrue(MayNotApply::by(self::card([$both]), $both), 'what it alone takes off and puts on');
         // Once nothing is parted, there is nothing to join; unless it stands apart from somewhere else.
         $plain[3] = self::step(4, 'instruction', [...$handling($disturbs), 'notApplicable' => true]);
         self::assertTrue($may(self::card($plain))[4]);

@@ -309,6 +309,11 @@ final class CardLanguageTest extends WorldCase
         $run = $this->card(self::leakRun());
         $this->work($run, 1)->assertOk();
         $this->work($line, 1)->assertOk();
+        // Whoever takes the card over reads it first.
+        self::assertStringContainsString(
+            'Not whole: union 2 is slackened and not joined.',
+            $this->as('oda', 'GET', "cards/{$line->id}")->json('stateNow'),
+        );
         self::assertSame(['Union 2 is slackened and not joined.'], $this->open());
         // The leak run of before is no proof, and none can be made while it is apart.
         $this->work($run, 1, 'again', ['note' => 'the union was slackened'])->assertOk();
@@ -483,5 +488,26 @@ final class CardLanguageTest extends WorldCase
         ]), 'number' => 'X-1', 'state' => Card::OPEN, 'version' => 1]);
         $next->steps()->insert($card->template->stepRows($next->id));
         self::assertEquals(105, $this->step($next, 7)['spec']['reading']['limit']['max']);
+    }
+
+    public function test_a_card_with_a_word_and_a_wait_on_it_is_made_anew_and_taken_out_of_its_visit(): void
+    {
+        $card = $this->card([['kind' => 'instruction', 'title' => 'Do']]);
+        $say = function () use ($card): void {
+            $this->as('oda', 'POST', "cards/{$card->id}/steps/1/remarks", ['text' => 'the panel is painted shut'])->assertOk();
+            $this->as('oda', 'POST', "cards/{$card->id}/waits", ['kind' => 'help', 'what' => 'a painter', 'step' => 1]);
+        };
+        $say();
+        self::assertStringContainsString('waits for help: a painter', $this->as('oda', 'GET', "cards/{$card->id}")->json('stateNow'));
+        CardTemplate::whereKey($card->template_id)->update(['revision' => 11]);
+        $card->update(['revision' => 10]);
+        DB::table('card_templates')->where('id', $card->template_id)->update(['stays_until' => 12]);
+        $this->as('oda', 'POST', "cards/{$card->id}/reread", [
+            'version' => $card->refresh()->version, 'outcome' => 'new', 'note' => 'read',
+        ])->assertOk()->assertJsonPath('waits.0.what', 'a painter');
+        $say();
+        $card->refresh()->withdraw();
+        self::assertNull(Card::find($card->id));
+        $this->artisan('jorvel:verify')->assertSuccessful();
     }
 }
