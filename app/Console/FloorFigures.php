@@ -137,10 +137,12 @@ final readonly class FloorFigures
         $card = Card::create([
             ...Arr::except($like->getAttributes(), ['id', 'begun_at', 'closed_at', 'signed_by', 'signed_at']),
             'number' => '001-R', 'state' => Card::OPEN, 'version' => 1, 'systems' => [], 'covers' => [],
-            'needs' => null, 'positions' => [], 'panels' => [], 'configuration' => null, 'tools' => [], 'ground' => null,
+            'needs' => null, 'positions' => [], 'panels' => [], 'configuration' => null, 'tools' => [],
+            'ground' => null,
         ]);
         Assignment::create([
-            'card_id' => $card->id, 'person_id' => Person::where('login', 'oda')->valueOrFail('id'), 'role' => 'perform',
+            'card_id' => $card->id, 'role' => 'perform',
+            'person_id' => Person::where('login', 'oda')->valueOrFail('id'),
         ]);
         $points = array_map(
             static fn(int $i): array => ['id' => "n{$i}", 'place' => "nipple {$i}"],

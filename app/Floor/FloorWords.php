@@ -191,7 +191,9 @@ final class FloorWords
         $place = ($d->step === null ? '' : "step {$d->step} of ")."card {$d->card->number}";
 
         return "{$d->what}: ".match ($d->act) {
-            DisturbanceAct::Disturbed => $d->how === DisturbedHow::Redone ? 'worked once more' : (string) $d->how?->value,
+            DisturbanceAct::Disturbed => $d->how === DisturbedHow::Redone
+                ? 'worked once more'
+                : (string) $d->how?->value,
             DisturbanceAct::Joined => 'joined',
             DisturbanceAct::Proven => $d->proof === null ? 'proven' : self::proof($d->proof),
         }.", {$at}, {$d->by}, {$place}";
@@ -200,8 +202,10 @@ final class FloorWords
     /** "union 2 is not proven since: leak check". */
     public static function notWhole(NotWhole $n): string
     {
-        return $n->joined === null ? "{$n->what} is {$n->last->how?->value} and not joined" : "{$n->what} is not proven "
-            .'since it was last touched: '.implode(', ', array_map(self::proof(...), $n->missing));
+        return $n->joined === null
+            ? "{$n->what} is {$n->last->how?->value} and not joined"
+            : "{$n->what} is not proven since it was last touched: "
+                .implode(', ', array_map(self::proof(...), $n->missing));
     }
 
     /** @return list<string> "proves by leak check: union 1, union 2" */

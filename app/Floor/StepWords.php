@@ -78,7 +78,10 @@ final readonly class StepWords
                     .(isset($spec['storage']) ? ".   Kept: {$spec['storage']}" : ''),
             ],
             'safing_remove' => ["What step {$spec['of']} fitted: □ removed, flag with it"],
-            'rollcall' => array_map(static fn(string $p): string => "{$p}: □ clear, name ".self::BLANK, $spec['places']),
+            'rollcall' => array_map(
+                static fn(string $p): string => "{$p}: □ clear, name ".self::BLANK,
+                $spec['places'],
+            ),
             'test' => [
                 'Set up: '.implode('; ', $spec['setup']),
                 "Hold {$spec['hold']['seconds']} s, {$spec['hold']['what']}",
@@ -109,7 +112,9 @@ final readonly class StepWords
             ucfirst($reading['point']).' ['.self::limit($reading['limit']).']   reading: '.self::BLANK.' '
                 .self::unit($reading['limit']['unit']),
             $advised === [] ? '' : 'Advised'.self::between($advised).'; outside of it a word is asked: '.self::BLANK,
-            isset($reading['tool_kind']) ? ucfirst($reading['tool_kind']).': '.self::BLANK.'   checked until ______' : '',
+            isset($reading['tool_kind'])
+                ? ucfirst($reading['tool_kind']).': '.self::BLANK.'   checked until ______'
+                : '',
         ]));
     }
 
@@ -175,7 +180,8 @@ final readonly class StepWords
             ...$readings->map(fn(Reading $r): string => $this->reading($r))->all(),
             ...$step->runs->flatMap(static fn(RigRun $r): array => self::turned($step, $r))->all(),
             ...$parts->map(static fn(FittedPart $f): string => "{$f->quantity} × {$f->part->number} {$f->part->title}, "
-                ."{$f->position}, ".($f->batch === null ? 'the one that was there' : "batch {$f->batch->batch}"))->all(),
+                ."{$f->position}, "
+                .($f->batch === null ? 'the one that was there' : "batch {$f->batch->batch}"))->all(),
             ...$this->points($step, $points),
             ...$this->said($step, $result),
             ...$this->remarks($remarks),
@@ -258,7 +264,8 @@ final readonly class StepWords
     private function remarks(Collection $remarks): array
     {
         return array_values($remarks->map(
-            fn(Remark $r): string => "Remark: {$r->text}  {$r->person->name} ({$r->person->stamp}), ".$this->clock->local($r->at),
+            fn(Remark $r): string => "Remark: {$r->text}  {$r->person->name} ({$r->person->stamp}), "
+                .$this->clock->local($r->at),
         )->all());
     }
 

@@ -242,7 +242,9 @@ final readonly class LoadCard
             }
         }
 
-        return new Subject($card->aircraft->mark, $card->aircraft->effectivity, $card->aircraft->options ?? [], $answers);
+        $craft = $card->aircraft;
+
+        return new Subject($craft->mark, $craft->effectivity, $craft->options ?? [], $answers);
     }
 
     /** @param Subject|null $on null where nobody asks whether it applies */

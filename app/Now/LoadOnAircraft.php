@@ -55,7 +55,9 @@ final class LoadOnAircraft
             ->unionAll($this->disturbed($ids, false))
             ->unionAll($this->disturbed($ids, true))
             ->orderBy('placed')->orderBy('row_id')->get();
-        $on = array_fill_keys($ids, ['person' => [], 'device' => [], 'act' => [], 'loan' => [], 'begun' => [], 'disturbed' => []]);
+        $on = array_fill_keys($ids, [
+            'person' => [], 'device' => [], 'act' => [], 'loan' => [], 'begun' => [], 'disturbed' => [],
+        ]);
         foreach ($rows as $row) {
             $more = json_decode($row->more, true, 8, JSON_THROW_ON_ERROR);
             $on[(int) $row->aircraft_id][$row->what][] = match ($row->what) {

@@ -29,7 +29,8 @@ return new class extends Migration {
             $t->foreignId('component_id')->nullable()->constrained('components');
             $t->string('what');
             $t->enum('act', ['disturbed', 'joined', 'proven']);
-            $t->enum('how', ['parted', 'slackened', 'opened', 'turned', 'removed', 'disconnected', 'redone'])->nullable();
+            $t->enum('how', ['parted', 'slackened', 'opened', 'turned', 'removed', 'disconnected', 'redone'])
+                ->nullable();
             $t->json('needs')->nullable();
             $t->enum('proof', $kinds)->nullable();
             $t->foreignId('card_id')->constrained('cards');
@@ -89,8 +90,8 @@ return new class extends Migration {
 
     private function stepsAnew(string $was, string $is): void
     {
-        $made = static fn(string $type): array => DB::table('sqlite_master')->where(['type' => $type, 'tbl_name' => 'steps'])
-            ->whereNotNull('sql')->pluck('sql', 'name')->all();
+        $made = static fn(string $type): array => DB::table('sqlite_master')
+            ->where(['type' => $type, 'tbl_name' => 'steps'])->whereNotNull('sql')->pluck('sql', 'name')->all();
         $sql = $made('table')['steps'];
         if (! str_contains($sql, $was)) {
             throw new RuntimeException("The table of steps is not the one that this change knows: {$sql}");

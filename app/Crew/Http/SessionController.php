@@ -97,7 +97,8 @@ final class SessionController
     private static function me(Person $p): Me
     {
         $may = array_keys(array_filter([
-            'bring' => $p->can('bring', Import::class), 'write' => $p->can('write', CardTemplate::class), 'plan' => $p->can('plan', Visit::class),
+            'bring' => $p->can('bring', Import::class), 'write' => $p->can('write', CardTemplate::class),
+            'plan' => $p->can('plan', Visit::class),
             'edit' => $p->can('edit', Fleet::class), 'read' => $p->can('read', Fleet::class),
             'defer' => $p->can('defer', Deferral::class), 'release' => $p->can('release', Visit::class),
         ]));

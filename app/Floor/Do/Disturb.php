@@ -48,7 +48,7 @@ final readonly class Disturb
         $this->settle($file->card->aircraft_id, [...$handling->touches(), ...$handling->proven()]);
     }
 
-    /** A whole card was inspected by somebody else: that is the independent inspection of everything that it touched. */
+    /** A whole card was inspected by somebody else: the independent inspection of everything that it touched. */
     public function inspected(Person $by, Card $card): void
     {
         $touched = [];

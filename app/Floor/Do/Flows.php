@@ -12,7 +12,7 @@ use App\Shared\Refused;
 use Jorvel\Core\Library\Flowing;
 use Jorvel\Core\Library\Steps;
 
-/** Limits that flow from earlier readings of a card, or from those of the last card of its kind on the same aircraft. */
+/** Limits that flow from earlier readings of a card, or from those of the last card of its kind on its aircraft. */
 final readonly class Flows
 {
     /**

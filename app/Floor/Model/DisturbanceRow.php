@@ -19,7 +19,7 @@ use Jorvel\Core\Now\Disturbance;
  * @property int $card_id
  * @property int|null $step_id
  * @property bool $stands false once its step was taken back
- * @property bool $settled it is whole again since; a help for reading, worked out anew with everything that happens to it
+ * @property bool $settled it is whole again since; a help for reading, worked out anew with all that happens
  */
 final class DisturbanceRow extends Model
 {

@@ -30,7 +30,10 @@ final readonly class PreviewCard
         $steps = is_array($body['steps'] ?? null) ? array_values($body['steps']) : [];
         $places = $sound = [];
         foreach ($steps as $i => $step) {
-            $bad = array_filter($faults, static fn(InputError $e): bool => str_starts_with("{$e->path}.", "steps.{$i}."));
+            $bad = array_filter(
+                $faults,
+                static fn(InputError $e): bool => str_starts_with("{$e->path}.", "steps.{$i}."),
+            );
             $shown = $bad === [] ? $step : [
                 'kind' => 'instruction',
                 'title' => is_string($step['title'] ?? null) ? $step['title'] : '',

@@ -44,7 +44,10 @@ final readonly class ShowProofs
             $n->joined === null,
             ucfirst(FloorWords::notWhole($n)).'.',
             [
-                ...array_map(static fn(Disturbance $d): string => $line($d).' (from before, and no proof now)', $n->before),
+                ...array_map(
+                    static fn(Disturbance $d): string => $line($d).' (from before, and no proof now)',
+                    $n->before,
+                ),
                 $line($n->last),
                 ...$n->joined === null || $n->joined === $n->last ? [] : [$line($n->joined)],
                 ...array_map($line, $n->proven),
@@ -82,7 +85,8 @@ final readonly class ShowProofs
         }
         foreach ($this->templates($aircraft) as $template) {
             $id = "template {$template->id}";
-            $offers[] = new ProofOffer($id, $template->hours, self::proves(array_column($template->expanded(), 'spec')));
+            $proves = self::proves(array_column($template->expanded(), 'spec'));
+            $offers[] = new ProofOffer($id, $template->hours, $proves);
             $views[$id] = fn(string $said): ProofOfferView => new ProofOfferView(
                 "{$template->code}, {$template->title}",
                 null,
@@ -108,7 +112,8 @@ final readonly class ShowProofs
     {
         return Card::with('steps')->where('aircraft_id', $aircraft->id)
             ->whereIn('state', [Card::OPEN, Card::IN_WORK])
-            ->whereHas('steps', static fn($q) => $q->where('state', Step::OPEN->value)->where('spec', 'like', '%"proves"%'))
+            ->whereHas('steps', static fn($q) => $q->where('state', Step::OPEN->value)
+                ->where('spec', 'like', '%"proves"%'))
             ->orderBy('id')->get();
     }
 
@@ -143,7 +148,8 @@ final readonly class ShowProofs
     {
         $said = [];
         foreach ($missing as $what => $proofs) {
-            $given = array_filter($proofs, static fn(Proof $p): bool => in_array($p, $offer->proves[$what] ?? [], true));
+            $of = $offer->proves[$what] ?? [];
+            $given = array_filter($proofs, static fn(Proof $p): bool => in_array($p, $of, true));
             if ($given !== []) {
                 $said[] = Words::list(array_values(array_map(FloorWords::proof(...), $given)))." of {$what}";
             }

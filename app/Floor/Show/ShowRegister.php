@@ -124,8 +124,10 @@ final readonly class ShowRegister
             $this->clock->local($this->clock->now()),
             $open,
             $this->proofs->offers($aircraft, $on),
-            $open === [] || ! $me->can('plan', Visit::class) ? null : Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)
-                ->orderBy('state')->orderBy('start')->value('id'),
+            $open === [] || ! $me->can('plan', Visit::class)
+                ? null
+                : Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)
+                    ->orderBy('state')->orderBy('start')->value('id'),
         );
     }
 }

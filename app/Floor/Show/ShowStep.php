@@ -168,19 +168,7 @@ final readonly class ShowStep
             (object) $this->result($step),
             $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
             $step->done_at === null ? null : $this->clock->local($step->done_at),
-            array_values($card->readings->where('step_id', $step->id)->map(fn(Reading $r): ReadingView => new ReadingView(
-                $r->point,
-                $r->kind->value,
-                $r->run,
-                $r->value,
-                Unit::parse($r->unit)->label(),
-                $r->verdict,
-                FloorWords::reading($r->verdict, $r->margin, $r->unit),
-                $r->tool?->code,
-                $r->taker->name,
-                $this->clock->local($r->at),
-                $r->stands,
-            ))->all()),
+            array_values($card->readings->where('step_id', $step->id)->map($this->reading(...))->all()),
             array_values($step->runs->map(fn(RigRun $r): RunView => $this->run($step, $r))->all()),
             $step->settled() || $is->unmet === null ? null : ucfirst(FloorWords::unmet($is->unmet)).'.',
             ! $step->settled() && MayNotApply::by($file->now, $is),
@@ -192,6 +180,23 @@ final readonly class ShowStep
             ))->all()),
             $step->kind === 'meet' ? self::mark($step) : null,
             FloorWords::handles($is->handling),
+        );
+    }
+
+    private function reading(Reading $r): ReadingView
+    {
+        return new ReadingView(
+            $r->point,
+            $r->kind->value,
+            $r->run,
+            $r->value,
+            Unit::parse($r->unit)->label(),
+            $r->verdict,
+            FloorWords::reading($r->verdict, $r->margin, $r->unit),
+            $r->tool?->code,
+            $r->taker->name,
+            $this->clock->local($r->at),
+            $r->stands,
         );
     }
 

@@ -108,7 +108,8 @@ final readonly class AcceptRevision
     public function many(Person $by, Manual $manual, array $templates, array $cards, string $note, array $seen): void
     {
         DB::transaction(function () use ($by, $manual, $templates, $cards, $note, $seen): void {
-            foreach (CardTemplate::where('manual_id', $manual->id)->whereIn('id', $templates)->orderBy('code')->get() as $t) {
+            $of = CardTemplate::where('manual_id', $manual->id)->whereIn('id', $templates);
+            foreach ($of->orderBy('code')->get() as $t) {
                 $this->template($by, $t, 'stands', $note, seen: $seen);
             }
             foreach (Card::whereIn('id', array_keys($cards))->orderBy('id')->get() as $card) {

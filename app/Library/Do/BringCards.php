@@ -29,10 +29,18 @@ final readonly class BringCards
                 continue;
             }
             if (CardVersion::openOf($file->type->id, $card['code']) !== null) {
-                $bad[] = ['line' => $card['code'], 'message' => 'has a draft already; bring that in force or discard it'];
+                $bad[] = [
+                    'line' => $card['code'],
+                    'message' => 'has a draft already; bring that in force or discard it',
+                ];
             }
             if ($differ === null) {
-                $changes[] = new ChangeView("{$card['code']} {$card['title']}", 'new card', '', count($card['steps']).' steps');
+                $changes[] = new ChangeView(
+                    "{$card['code']} {$card['title']}",
+                    'new card',
+                    '',
+                    count($card['steps']).' steps',
+                );
             }
             foreach ($differ ?? [] as $d) {
                 $changes[] = new ChangeView(

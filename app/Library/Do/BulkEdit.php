@@ -25,7 +25,8 @@ final readonly class BulkEdit
 
     public function look(AircraftType $type, string $what, string $from, string $to): BulkView
     {
-        $rows = $this->touched($type, $what, $from, $to)->map(static function (CardTemplate $t) use ($what, $from, $to): BulkRow {
+        $touched = $this->touched($type, $what, $from, $to);
+        $rows = $touched->map(static function (CardTemplate $t) use ($what, $from, $to): BulkRow {
             $open = CardVersion::openOf($t->type_id, $t->code);
 
             return new BulkRow(

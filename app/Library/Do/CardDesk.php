@@ -87,7 +87,9 @@ final readonly class CardDesk
     {
         $draft->requireVersion($seen);
         if ($draft->state !== CardState::Checked) {
-            throw Refused::because("{$draft->code} comes in force once somebody else has checked it. Nothing was changed.");
+            throw Refused::because(
+                "{$draft->code} comes in force once somebody else has checked it. Nothing was changed.",
+            );
         }
         // What it names may have gone since it was checked.
         $this->requireSound($draft);

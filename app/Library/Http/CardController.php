@@ -117,7 +117,9 @@ final class CardController
         ];
 
         return new JsonResponse(
-            $request->boolean('save') ? $bulk->apply($request->person(), $of, ...$change) : $bulk->look($of, ...$change),
+            $request->boolean('save')
+                ? $bulk->apply($request->person(), $of, ...$change)
+                : $bulk->look($of, ...$change),
         );
     }
 

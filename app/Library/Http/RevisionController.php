@@ -44,8 +44,12 @@ final class RevisionController
     }
 
     #[Api('rereadMany', ManualRoom::class, 'The manual with all of them accepted')]
-    public function many(string $code, RereadManyRequest $request, AcceptRevision $accept, ShowRevisions $read): JsonResponse
-    {
+    public function many(
+        string $code,
+        RereadManyRequest $request,
+        AcceptRevision $accept,
+        ShowRevisions $read,
+    ): JsonResponse {
         $accept->many(
             $request->person(),
             Manual::where('code', $code)->firstOrFail(),

@@ -88,7 +88,9 @@ final readonly class ShowCards
 
     private function sentence(string $code, ?CardTemplate $template, ?CardVersion $draft): string
     {
-        $is = $template === null ? "{$code} is not in force yet" : "{$code} is in force as version {$template->version}";
+        $is = $template === null
+            ? "{$code} is not in force yet"
+            : "{$code} is in force as version {$template->version}";
 
         return match ($draft?->state) {
             null => "{$is}.",
@@ -130,8 +132,8 @@ final readonly class ShowCards
         return new CardChoices(
             array_values(Manual::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
             (int) Manual::where('type_id', $type->id)->orderBy('code')->value('revision'),
-            array_values(Zone::where('type_id', $type->id)->orderBy('name')->pluck('name')->push('whole aircraft', 'outside')
-                ->unique()->all()),
+            array_values(Zone::where('type_id', $type->id)->orderBy('name')->pluck('name')
+                ->push('whole aircraft', 'outside')->unique()->all()),
             array_values($templates->pluck('skill')->unique()->sort()->all()),
             array_values(Tool::distinct()->orderBy('kind')->pluck('kind')->all()),
             array_values(Part::orderBy('number')->get()->map(

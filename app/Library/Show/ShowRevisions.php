@@ -123,7 +123,7 @@ final readonly class ShowRevisions
         return $views;
     }
 
-    /** @return list<string> warnings that a template's passage had at its revision and has not now, or that a method drops */
+    /** @return list<string> warnings that a template's passage had and has not now, or that a new method drops */
     public static function lost(Manual $manual, CardTemplate $t): array
     {
         $lost = RevisionReach::lost(
@@ -192,7 +192,8 @@ final readonly class ShowRevisions
             ->whereHas('visit', static fn(Builder $q) => $q->whereNot('state', Visit::RELEASED))
             ->orderBy('id')
             ->get()
-            ->filter(static fn(Card $c): bool => $c->state !== Card::CLOSED && $c->revision !== $by[$c->template_id]->revisionInForce())
+            ->filter(static fn(Card $c): bool => $c->state !== Card::CLOSED
+                && $c->revision !== $by[$c->template_id]->revisionInForce())
             ->map(static fn(Card $c): MarkedCard => new MarkedCard(
                 $c->id,
                 $c->number,

@@ -187,11 +187,12 @@ final readonly class Readiness
         return ["{$gone->component->name()}, {$gone->position},", "/fleet/{$visit->aircraft->mark}"];
     }
 
-    /** @return array{string, string} what is not whole, with what happened to it, and the register with what proves it */
+    /** @return array{string, string} what is not whole, with what happened to it; the register has what proves it */
     private function notWhole(Visit $visit, OnAircraft $on, int $id): array
     {
         $open = collect($on->notWhole())->firstOrFail(static fn(NotWhole $n): bool => $n->last->id === $id);
-        $last = substr(FloorWords::disturbed($open->last, $this->clock->time($open->last->at)), strlen($open->what) + 2);
+        $said = FloorWords::disturbed($open->last, $this->clock->time($open->last->at));
+        $last = substr($said, strlen($open->what) + 2);
 
         return [
             ucfirst(FloorWords::notWhole($open))." ({$last})",

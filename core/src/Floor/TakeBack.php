@@ -19,7 +19,9 @@ final class TakeBack
     private const DOING = ['instruction', 'part', 'torque', 'count', 'rig', 'tool'];
 
     /** What shows that it is as it should be. */
-    private const PROVING = ['measurement', 'torque', 'timing', 'count', 'compare', 'hold', 'test', 'rig', 'answer', 'meet'];
+    private const PROVING = [
+        'measurement', 'torque', 'timing', 'count', 'compare', 'hold', 'test', 'rig', 'answer', 'meet',
+    ];
 
     /**
      * The steps after it that fall with it: every inspection that came after it; when it did something to the aircraft,

@@ -34,7 +34,8 @@ final class CardNotes
         foreach ($steps as $i => $step) {
             $handling = Handling::of($step['spec'] ?? []);
             foreach ($handling->disturbs ?? [] as $d) {
-                $events[] = self::event(count($events), $i + 1, $d['what'], DisturbanceAct::Disturbed, $d['how'], $d['needs']);
+                $id = count($events);
+                $events[] = self::event($id, $i + 1, $d['what'], DisturbanceAct::Disturbed, $d['how'], $d['needs']);
             }
             foreach ($handling->joins ?? [] as $what) {
                 $events[] = self::event(count($events), $i + 1, $what, DisturbanceAct::Joined);

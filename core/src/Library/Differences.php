@@ -14,8 +14,8 @@ final class Differences
      * @param array<string, mixed> $old as in core/schema/card.json
      * @param array<string, mixed> $new
      *
-     * @return list<array{at: string, was: mixed, is: mixed}> null for what is not there; `at` names a field, or a step by
-     *   its number in the new version, or in the old one where it went
+     * @return list<array{at: string, was: mixed, is: mixed}> null for what is not there; `at` names a field, or a
+     *   step by its number in the new version, or in the old one where it went
      *
      * @pure
      */

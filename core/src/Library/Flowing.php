@@ -54,7 +54,10 @@ final class Flowing
      */
     public static function waitsFor(array $limit, array $read): array
     {
-        $names = array_merge(...array_map(static fn(Expression $e): array => $e->names, array_values(self::expressions($limit))));
+        $names = array_merge(...array_map(
+            static fn(Expression $e): array => $e->names,
+            array_values(self::expressions($limit)),
+        ));
 
         return array_values(array_unique(array_diff($names, array_keys($read))));
     }

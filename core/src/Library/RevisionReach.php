@@ -11,7 +11,8 @@ namespace Jorvel\Core\Library;
 final class RevisionReach
 {
     /** What a sentence that keeps somebody from harm begins with, or has in it. */
-    private const WARNS = '/\b(warning|caution|danger|never|do not|does not|must not|nobody|before anybody|clear before|stop at once)\b/i';
+    private const WARNS = '/\b(warning|caution|danger|never|do not|does not|must not|nobody|before anybody|clear before'
+        .'|stop at once)\b/i';
 
     /**
      * Whether a passage is among those that changed: itself, one inside it, or one that it stands in.

@@ -9,7 +9,7 @@ use Jorvel\Core\Shared\Input;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Unit;
 
-/** What the steps of a template say of one another and of numbers: names that exist, and earlier; limits that can be met. */
+/** What the steps of a template say of one another: names that exist, and earlier; and numbers that can be met. */
 final class StepRefs
 {
     /**
@@ -102,9 +102,10 @@ final class StepRefs
             foreach ($expression->names as $name) {
                 $of = $known[(string) preg_replace('/^'.Flowing::LAST.'/', '', $name)] ?? $known[$name] ?? null;
                 $unit = self::unitOf($of);
+                $differs = Unit::tryFrom((string) $unit)?->dimension() !== Unit::tryFrom($limit['unit'])?->dimension();
                 if ($unit === null) {
                     $faults[] = InputError::notAmong("spec.reading.limit.{$field}", 'readings before it', $name);
-                } elseif ($unit !== '' && Unit::tryFrom($unit)?->dimension() !== Unit::tryFrom($limit['unit'])?->dimension()) {
+                } elseif ($unit !== '' && $differs) {
                     $faults[] = InputError::at(
                         "spec.reading.limit.{$field}",
                         "{$name} is in {$unit}; the limit is in {$limit['unit']}",

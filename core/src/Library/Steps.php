@@ -11,8 +11,8 @@ use Jorvel\Core\Shared\InputError;
  * The steps of a card template as they are written, and the steps of a card as they are worked.
  *
  * A block "each" is written once and worked for each of its positions: its steps stand in the card as often as it has
- * positions, in order within one position and in any order among them. `{position}` in a text is the position. A step is
- * named by its `id`, or by its number in the card; inside a block an `id` means the step of the same position.
+ * positions, in order within one position and in any order among them. `{position}` in a text is the position. A step
+ * is named by its `id`, or by its number in the card; inside a block an `id` means the step of the same position.
  */
 final class Steps
 {

@@ -122,7 +122,9 @@ final readonly class Circuit implements StepKind
             return [$result->verdict->value, $result->value];
         }
         $counted = Counted::parse($entry, 1.0)
-            ?? throw Refused::because("{$place}: enter how many {$spec['counts']}, as a whole number. Nothing was saved.");
+            ?? throw Refused::because(
+                "{$place}: enter how many {$spec['counts']}, as a whole number. Nothing was saved.",
+            );
 
         return [Counted::within($counted, $spec['min'] ?? null, $spec['max'] ?? null) ? 'pass' : 'fail', $counted];
     }
