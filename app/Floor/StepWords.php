@@ -30,9 +30,11 @@ final readonly class StepWords
     /**
      * The lines of a step that is still to be worked.
      *
+     * @param bool $begun some points of the round that it is are seen: each has its own line among what was entered
+     *
      * @return list<string>
      */
-    public function asked(Step $step): array
+    public function asked(Step $step, bool $begun = false): array
     {
         $each = $step->spec['each'] ?? null;
 
@@ -42,7 +44,7 @@ final readonly class StepWords
             isset($step->spec['applies']) ? FloorWords::appliesTo($step->spec['applies']).'.  □ not applicable' : '',
             $step->acts() === null ? '' : 'This step '.$step->acts().'.',
             ...array_map(static fn(string $h): string => "{$h}.", FloorWords::handles(Handling::of($step->spec))),
-            ...self::blanks($step->kind, $step->spec),
+            ...$begun ? array_slice(self::roundBlanks($step->spec), 0, 1) : self::blanks($step->kind, $step->spec),
         ]));
     }
 
@@ -143,7 +145,7 @@ final readonly class StepWords
                     static fn(array $p): string => "{$blank} {$p['place']}",
                     $some,
                 )),
-                array_chunk($spec['points'], 3),
+                array_chunk($spec['points'], $spec['ask'] === 'tick' ? 3 : 2),
             ),
         ];
     }
@@ -248,7 +250,7 @@ final readonly class StepWords
         $lines = [count($step->spec['points']).' points, '.$points->count().' seen'];
         foreach ($step->spec['points'] as $p) {
             $is = $said->get($p['id']);
-            $lines[] = "{$p['place']}: ".($is === null ? 'open' : trim(($is->entry === 'seen' ? '' : "{$is->entry} ")
+            $lines[] = "{$p['place']}: ".($is === null ? '______' : trim(($is->entry === 'seen' ? '' : "{$is->entry} ")
                 .($is->verdict === 'pass' ? '' : 'not as it should be ')
                 ."{$is->person->name} ({$is->person->stamp}), ".$this->clock->local($is->at)));
         }

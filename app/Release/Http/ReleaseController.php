@@ -47,10 +47,13 @@ final class ReleaseController
         return self::pdf($papers->certificate($certificate), "{$certificate->number}.pdf");
     }
 
-    /** The card pack as PDF. */
-    public function cards(int $id, PrintPapers $papers): Response
+    /** The card pack as PDF: every card of the visit, or those that are asked for, `?cards=12,14`. */
+    public function cards(int $id, ViewRequest $request, PrintPapers $papers): Response
     {
-        return self::pdf($papers->cards(Visit::findOrFail($id)), "cards-{$id}.pdf");
+        $asked = $request->string('cards')->value();
+        $only = $asked === '' ? [] : array_map(intval(...), explode(',', $asked));
+
+        return self::pdf($papers->cards(Visit::findOrFail($id), $only), "cards-{$id}.pdf");
     }
 
     private static function pdf(string $contents, string $name): Response

@@ -171,7 +171,9 @@ final readonly class PrintPapers
             $step->no,
             $step->kind === 'caution' ? 'Read and understood' : $step->title,
             $step->kind === 'caution' ? '' : $step->text,
-            $step->settled() ? [] : $this->words->asked($step),
+            $step->settled()
+                ? []
+                : $this->words->asked($step, $step->kind === 'circuit' && $of('points')->isNotEmpty()),
             $entered,
             $step->settled(),
         );

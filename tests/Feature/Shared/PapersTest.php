@@ -42,6 +42,10 @@ final class PapersTest extends WorldCase
         self::assertStringContainsString('CAUTION: Read before you start.', $text);
         self::assertStringContainsString('Oda Fenn (T27)', $text, 'steps already done carry who did them');
         self::assertStringContainsString('Independent inspection ______', $text);
+        $card = $visit->cards->firstOrFail();
+        $one = $this->text((string) $this->as('mika', 'GET', "release/{$visit->id}/cards.pdf?cards={$card->id}")->getContent());
+        self::assertStringContainsString("{$card->number} {$card->title}", $one);
+        self::assertStringNotContainsString($visit->cards->last()->number, $one);
     }
 
     public function test_the_certificate_names_work_what_is_carried_and_who_signed(): void

@@ -36,7 +36,15 @@ export function Steps({
                 <Link to={`/library/manuals/${card.manual}`} className="whitespace-nowrap underline underline-offset-4">
                     {card.manual}
                 </Link>{' '}
-                {card.section} rev. {card.revision}
+                {card.section} rev. {card.revision} ·{' '}
+                <a
+                    className="underline underline-offset-4 print:hidden"
+                    href={`/api/release/${card.visitId}/cards.pdf?cards=${card.id}`}
+                    target="_blank"
+                    rel="noreferrer"
+                >
+                    print
+                </a>
                 {card.method && <span className="block">method: {card.method}</span>}
             </p>
             <h2 className="mt-1 mb-3 text-[1.15rem] leading-snug font-semibold">{card.title}</h2>
