@@ -166,6 +166,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('library/manuals/{code}', [RevisionController::class, 'show']);
     Route::post('library/templates/{id}/reread', [RevisionController::class, 'template'])->middleware('once');
     Route::post('library/manuals/{code}/reread', [RevisionController::class, 'many'])->middleware('once');
+    Route::post('cards/{id}/renew', [RevisionController::class, 'renew'])->middleware('once');
     Route::post('cards/{id}/reread', [RevisionController::class, 'card'])->middleware('once');
     Route::post('library/manuals/{code}/questions', [RevisionController::class, 'ask'])->middleware('once');
     Route::post('library/questions/{id}/answer', [RevisionController::class, 'answer'])->middleware('once');

@@ -68,6 +68,7 @@ final readonly class LoadCard
                 'method',
                 'stays_until',
                 'unchanged_until',
+                'version',
                 'of_id',
             ],
         ],

@@ -29,6 +29,7 @@ use App\Floor\Show\View\PresenceView;
 use App\Floor\Show\View\SafingView;
 use App\Floor\Show\View\StoppageView;
 use App\Floor\Show\View\ToolView;
+use App\Library\Do\RenewCard;
 use App\Library\Show\ShowRevisions;
 use App\Now\CardFile;
 use App\Now\Directory;
@@ -188,6 +189,7 @@ final readonly class ShowCard
             $this->revisions->questions($card->template->manual, $card->template->section),
             $this->waits($card),
             $this->proofs->open($file->now->on),
+            $card->state === Card::OPEN && RenewCard::newer($card, $card->template) ? $card->template->version : null,
         );
     }
 

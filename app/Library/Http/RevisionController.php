@@ -9,6 +9,7 @@ use App\Floor\Show\ShowCard;
 use App\Floor\Show\View\CardView;
 use App\Library\Do\AcceptRevision;
 use App\Library\Do\AskDesk;
+use App\Library\Do\RenewCard;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\Manual;
 use App\Library\Model\Question;
@@ -60,6 +61,14 @@ final class RevisionController
         );
 
         return new JsonResponse($read->manual($code, $request->person()));
+    }
+
+    #[Api('renewCard', CardView::class, 'The card with the text in force')]
+    public function renew(int $id, RenewRequest $request, RenewCard $renew, ShowCard $read): JsonResponse
+    {
+        $renew($request->person(), $id, $request->integer('version'));
+
+        return new JsonResponse($read->card($id, $request->person()));
     }
 
     #[Api('rereadCard', CardView::class, 'The card, accepted')]

@@ -102,6 +102,12 @@ final class CardTest extends WorldCase
         $template = CardTemplate::where('code', self::CODE)->firstOrFail();
         self::assertSame([2, 'Drain the sump'], [$template->version, $template->steps[array_key_last($template->steps)]['title']]);
         self::assertSame($before, $made->steps()->pluck('title')->all(), 'a card that is made keeps its text');
+        self::assertSame(2, $this->as('oda', 'GET', "cards/{$made->id}")->json('newer'));
+        $renew = ['version' => $made->refresh()->version];
+        $this->as('ines', 'POST', "cards/{$made->id}/renew", ['version' => 0])->assertStatus(409);
+        $this->as('ines', 'POST', "cards/{$made->id}/renew", $renew)->assertOk()->assertJsonPath('newer', null);
+        self::assertSame('Drain the sump', $made->steps()->pluck('title')->last());
+        $this->as('ines', 'POST', "cards/{$made->id}/renew", ['version' => $made->refresh()->version])->assertStatus(422);
         $states = CardVersion::where('code', self::CODE)->orderBy('no')->get()->map(
             static fn(CardVersion $v): string => $v->state->value,
         )->all();

@@ -73,6 +73,7 @@ final class RoutesTest extends WorldCase
             'POST findings/{finding}/photos' => ['ines', 'oda', 'runa', 'tor'],
             'POST findings/{finding}/spot' => ['ines', 'oda', 'runa', 'tor'], 'GET photos/99' => self::EVERYBODY,
             'GET registers' => self::EVERYBODY, 'GET registers/QA-VFA' => self::EVERYBODY,
+            "POST {$card}/renew" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/reread" => ['ines', 'oda', 'runa', 'tor'], 'GET library/manuals/BM-TRK' => self::EVERYBODY,
             'POST library/templates/1/reread' => ['ines', 'runa', 'tor'],
             'POST library/manuals/BM-TRK/reread' => ['ines', 'runa', 'tor'],

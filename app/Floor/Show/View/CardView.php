@@ -75,5 +75,7 @@ final readonly class CardView
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoppageView::class))] public array $waits,
         /** @var list<NotWholeView> on its aircraft */
         #[OA\Property(type: 'array', items: new OA\Items(ref: NotWholeView::class))] public array $notWhole,
+        /** version of its text that is in force, where nobody has begun it and it was made from an older one */
+        #[OA\Property] public ?int $newer,
     ) {}
 }

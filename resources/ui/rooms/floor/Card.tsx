@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import type { Schemas } from '../../api/client';
-import { useCard } from '../../api/hooks';
+import { api, type Schemas, take } from '../../api/client';
+import { useCard, useSend } from '../../api/hooks';
 import { useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
-import { Defers, Wait } from '../../parts/Page';
+import { Defers, Trouble, Wait } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
 import { BeginVisit } from './BeginVisit';
 import { Beside } from './Beside';
@@ -113,6 +113,7 @@ function CardOf({ card }: { card: CardData }) {
                         {card.may.includes('begin') && <BeginVisit card={card} />}
                     </div>
                 )}
+                <Newer card={card} />
                 <Waits card={card} />
                 <Live card={card} />
                 <Underway card={card} />
@@ -147,6 +148,37 @@ function CardOf({ card }: { card: CardData }) {
             {signing && <Sign card={card} what={signing} onClose={() => setSigning(null)} />}
             {handing && <HandOver card={card} onClose={() => setHanding(false)} />}
         </main>
+    );
+}
+
+/** The text of the card was written anew since it was made, and nobody has begun it. */
+function Newer({ card }: { card: CardData }) {
+    const send = useSend((version: number, headers) =>
+        take(api.POST('/api/cards/{id}/renew', { params: { path: { id: card.id } }, body: { version }, headers })),
+    );
+    return card.newer === null ? null : (
+        <section
+            className="mt-3 rounded-lg border-2 border-ochre bg-ochre-wash px-4 py-2"
+            role="status"
+            data-testid="newer"
+        >
+            <p className="flex items-center justify-between gap-3">
+                <span>
+                    <State state="watch" word={`Version ${card.newer} is in force`} />: this card was made from an older
+                    text, and is not begun.
+                </span>
+                {card.may.includes('raise') && (
+                    <Button
+                        className="min-h-12 shrink-0"
+                        disabled={send.isPending}
+                        onClick={() => send.mutate(card.version)}
+                    >
+                        Take the new text
+                    </Button>
+                )}
+            </p>
+            <Trouble error={send.error} />
+        </section>
     );
 }
 

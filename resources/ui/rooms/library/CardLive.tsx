@@ -187,5 +187,6 @@ const stand = (type: string, body: Body, preview: Preview): Schemas['CardView'] 
         findings: [],
         waits: [],
         notWhole: [],
+        newer: null,
         title: body.title,
     }) as unknown as Schemas['CardView'];

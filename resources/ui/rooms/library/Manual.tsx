@@ -67,7 +67,7 @@ function ManualOf({ room }: { room: Room }) {
                     )}
                     {t.lost.map((w) => (
                         <p key={w} className="mt-2">
-                            <State state="stop" word="A warning went" />: “{w}”
+                            <State state="stop" word="A warning went, or was reworded" />: “{w}”
                         </p>
                     ))}
                     {t.contradicts.map((c) => (

@@ -22,7 +22,11 @@ export function Lost({
                     <legend className="px-1 font-semibold">
                         <State
                             state="stop"
-                            word={lost.length === 1 ? 'A warning went' : `${lost.length} warnings went`}
+                            word={
+                                lost.length === 1
+                                    ? 'A warning went, or was reworded'
+                                    : `${lost.length} warnings went, or were reworded`
+                            }
                         />
                     </legend>
                     {lost.map((w) => (

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library\Do;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Floor\Model\Step;
+use App\Library\Model\CardTemplate;
+use App\Now\FloorCount;
+use App\Shared\Records;
+use App\Shared\Refused;
+use Illuminate\Support\Facades\DB;
+
+/** A card that nobody has begun takes the text that is in force now; its people, parts and place in the visit stay. */
+final readonly class RenewCard
+{
+    public function __construct(private Records $records) {}
+
+    /** @throws Refused for a card that is begun, or has the text in force already */
+    public function __invoke(Person $by, int $cardId, int $version): Card
+    {
+        return DB::transaction(function () use ($by, $cardId, $version): Card {
+            $card = Card::with(['template.manual', 'steps'])->findOrFail($cardId);
+            $card->requireVersion($version);
+            if ($card->state !== Card::OPEN || $card->steps->contains(static fn(Step $s): bool => $s->settled())) {
+                throw Refused::because("Card {$card->number} is begun; it keeps the text that it was made from.");
+            }
+            $template = $card->template;
+            if (! self::newer($card, $template)) {
+                throw Refused::because("Card {$card->number} has the text that is in force already.");
+            }
+            FloorCount::up($card->aircraft_id);
+            $card->dropSteps();
+            Step::insert($template->stepRows($card->id));
+            $was = $card->template_version;
+            $card->update([
+                'template_version' => $template->version, 'revision' => $template->revision,
+                'tools' => $template->toolKinds(), 'ground' => $template->ground, 'version' => $card->version + 1,
+            ]);
+            $this->records->write($by, 'card.renewed', "card:{$card->id}", [
+                'number' => $card->number, 'template' => $template->code, 'from' => $was, 'to' => $template->version,
+            ]);
+
+            return $card;
+        });
+    }
+
+    /** Whether a card was made from an older text than its template has now. */
+    public static function newer(Card $card, CardTemplate $template): bool
+    {
+        return $template->version > $card->template_version;
+    }
+}
