@@ -83,7 +83,7 @@ final class BaseDay
         }
         foreach (['QC-TAC', 'QA-VFC', 'Q-403'] as $mark) {
             $aircraft = (int) DB::scalar('select id from aircraft where mark = ?', [$mark]);
-            foreach ($mark === 'QA-VFC' ? [['29-14', '27-31'], ['61-21']] : (
+            foreach ($mark === 'QA-VFC' ? [['29-14', '27-31'], ['61-21', '28-21']] : (
                 $mark === 'QC-TAC' ? [['35-12']] : []
             ) as $n => $codes) {
                 $items = array_map(
@@ -458,7 +458,11 @@ final class BaseDay
         if ($step->started_at !== null && mt_rand(0, 4) === 0) {
             return ['stop', ['note' => 'leak']];
         }
-        $limit = $step->spec['reading']['limit'] ?? [];
+        // A limit that flows is somewhere near what was read first.
+        $limit = array_map(
+            static fn(mixed $v): mixed => is_string($v) && str_contains($v, 'before') ? 120 : $v,
+            $step->spec['reading']['limit'] ?? [],
+        );
         $aim = (string) round(
             (float) (
                 $limit['nominal'] ?? (
@@ -481,7 +485,7 @@ final class BaseDay
         return match ($step->kind) {
             'count' => [
                 'count',
-                ['entry' => $good ? (string) intdiv(($step->spec['min'] ?? 4) + ($step->spec['max'] ?? 60), 2) : '700'],
+                ['entry' => $good ? (string) ($step->spec['min'] ?? min(4, $step->spec['max'] ?? 4)) : '700'],
             ],
             'compare' => [
                 'compare',
@@ -489,6 +493,16 @@ final class BaseDay
             ],
             'measurement', 'torque',
             'timing' => ['read', ['entry' => $good ? $aim : '99', 'tool' => $tool[$kind] ?? '']],
+            'answer' => ['answer', ['note' => 'seen', 'entry' => array_column(
+                array_filter($step->spec['choices'], static fn(array $c): bool => ($c['verdict'] === 'pass') === $good),
+                'id',
+            )[0] ?? 'none']],
+            'mark' => ['mark', ['entry' => '2']],
+            'meet' => ['meet', ['entry' => isset($step->spec['within']) ? ($good ? '2' : '9') : 'met']],
+            'circuit' => mt_rand(0, 4) === 0 ? ['done', []] : ['point', ['entries' => array_fill_keys(
+                array_column($step->spec['points'], 'id'),
+                $step->spec['ask'] === 'tick' ? 'seen' : (string) ($step->spec['min'] ?? 1),
+            )]],
             'hold' => [$step->started_at === null ? 'start' : 'done', []],
             'test' => $step->started_at === null ? ['start', []] : [
                 'read', ['entry' => $good ? $aim : '99', 'tool' => $tool[$kind] ?? ''],
@@ -667,6 +681,11 @@ final class BaseDay
             DB::update(
                 "update steps set state = 'open', done_by = null, done_at = null, result = null, started_at = null "
                     .'where card_id in (select id from cards where visit_id = ?)',
+                [$of->visit_id],
+            );
+            DB::update(
+                'update circuit_points set stands = 0 where step_id in (select s.id from steps s join cards c on c.id = '
+                    .'s.card_id where c.visit_id = ?)',
                 [$of->visit_id],
             );
             DB::delete('delete from card_hands where card_id in (select id from cards where visit_id = ?)', [

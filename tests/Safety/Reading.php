@@ -167,15 +167,45 @@ final class Reading
             'a device is on' => $count('select count(*) from safing_devices where aircraft_id = ? and removed_at is '
                 .'null and carried_by is null') > 0,
             'a system is live' => $count('select count(*) from acting where aircraft_id = ? and ended_at is null') > 0,
+            'something is not whole' => self::notWhole($aircraft),
             'a finding is open' => $count("select count(*) from findings where aircraft_id = ? and state = 'open'") > 0,
         ]));
+    }
+
+    /** Something was disturbed and is not joined since, or lacks a proof from after that; what was whole once is not asked again. */
+    private static function notWhole(int $aircraft): bool
+    {
+        $rows = DB::select(
+            'select id, what, act, how, needs, proof from disturbances where aircraft_id = ? and stands order by id',
+            [$aircraft],
+        );
+        $owed = $joined = $asked = [];
+        foreach ($rows as $r) {
+            if ($r->act === 'disturbed') {
+                $joined[$r->what] = $r->how === 'redone' && ($joined[$r->what] ?? ! isset($owed[$r->what]));
+                // Whatever was ever asked for since it was last whole is asked for from the beginning.
+                $asked[$r->what] = array_unique([...$asked[$r->what] ?? [], ...json_decode($r->needs ?? '[]', true)]);
+                $owed[$r->what] = $asked[$r->what];
+            } elseif (isset($owed[$r->what])) {
+                $joined[$r->what] = $r->act === 'joined' ? true : $joined[$r->what] ?? false;
+                $owed[$r->what] = $r->act === 'proven' && $joined[$r->what]
+                    ? array_diff($owed[$r->what], [$r->proof])
+                    : $owed[$r->what];
+            }
+            if (isset($owed[$r->what]) && $owed[$r->what] === [] && $joined[$r->what]) {
+                unset($owed[$r->what], $joined[$r->what], $asked[$r->what]);
+            }
+        }
+
+        return $owed !== [];
     }
 
     /** @return list<int> who did anything on a card, by the records, which nothing takes back */
     public static function hands(int $card): array
     {
         $kinds = "'step.done', 'step.taken_back', 'step.broken_off', 'step.hold_started', 'step.called_clear', "
-            ."'step.counted', 'reading.taken', 'rig.computed', 'rig.as_left'";
+            ."'step.counted', 'step.answered', 'step.points', 'step.not_met', 'step.not_applicable', 'step.again', "
+            ."'reading.taken', 'rig.computed', 'rig.as_left'";
 
         return array_map(
             static fn(stdClass $r): int => (int) $r->id,
