@@ -178,9 +178,11 @@ export function ToolPick({
                 {chosen
                     ? (chosen.why ??
                       `${chosen.title}, checked until ${short(chosen.calDue)}, reads to ${chosen.resolution} ${unitLabel(chosen.unit)}`)
-                    : tools.length === 0
-                      ? `no ${kind} in the store`
-                      : `Choose the ${kind} in your hand.`}
+                    : card.id === 0
+                      ? 'The tool in hand is chosen here.'
+                      : tools.length === 0
+                        ? `no ${kind} in the store`
+                        : `Choose the ${kind} in your hand.`}
             </span>
         </div>
     );
