@@ -97,6 +97,9 @@ use Jorvel\Core\Visits\VisitStage;
  */
 final class Card extends Model
 {
+    /** {@see $makes} of a card that measures again what a withdrawn tool measured. */
+    public const RECHECK = 'recheck';
+
     public const OPEN = CardProgress::Open;
 
     public const IN_WORK = CardProgress::InWork;

@@ -337,13 +337,13 @@ final readonly class ShowCard
     /** @return list<StoppageView> */
     private function waits(Card $card): array
     {
-        $waits = Stoppage::with(['person', 'step'])->where('card_id', $card->id)->whereNull('ended_at')->orderBy('id');
+        $card->loadMissing('stoppages.person');
 
-        return array_values($waits->get()->map(fn(Stoppage $w): StoppageView => new StoppageView(
+        return array_values($card->stoppages->map(fn(Stoppage $w): StoppageView => new StoppageView(
             $w->id,
             $w->kind,
             $w->what,
-            $w->step?->no,
+            $card->steps->find($w->step_id)?->no,
             $w->person->name,
             $this->clock->local($w->since),
         ))->all());

@@ -6,7 +6,6 @@ namespace App\Library\Do;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
-use App\Floor\Model\Step;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\Manual;
 use App\Library\Model\Reread;
@@ -14,6 +13,7 @@ use App\Library\Show\ShowRevisions;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Visits\Do\RemakeCard;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
@@ -21,7 +21,12 @@ use Illuminate\Support\Facades\DB;
 /** A card template or an open card is read again after a revision and accepted, by name and with a note. */
 final readonly class AcceptRevision
 {
-    public function __construct(private Clock $clock, private Records $records, private CardDesk $desk) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private CardDesk $desk,
+        private RemakeCard $remake,
+    ) {}
 
     /**
      * @param string $outcome `stands`: its steps hold; `new`: the revision's method for every fleet; `both`: the
@@ -143,7 +148,7 @@ final readonly class AcceptRevision
             }
             $from = $card->revision;
             if ($outcome === 'new') {
-                $this->rebuild($card, $template);
+                ($this->remake)($card, $template);
             }
             $card->update(['revision' => $template->revision, 'version' => $card->version + 1]);
             Reread::create([
@@ -236,17 +241,5 @@ final readonly class AcceptRevision
         )
             ->whereHas('aircraft.fleet', static fn(Builder $q) => $q->whereIn('code', $fleets))
             ->update(['template_id' => $other->id]);
-    }
-
-    private function rebuild(Card $card, CardTemplate $template): void
-    {
-        if ($card->worked() || $card->steps->contains(static fn(Step $s): bool => $s->settled())) {
-            throw Refused::because(
-                "Card {$card->number} has steps done. They cannot be made anew: finish it under a note that the "
-                    .'steps stand, or have the controller take the task into another card.',
-            );
-        }
-        $card->dropSteps();
-        Step::insert($template->stepRows($card->id));
     }
 }

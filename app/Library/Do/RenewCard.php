@@ -8,15 +8,15 @@ use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Library\Model\CardTemplate;
-use App\Now\FloorCount;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Visits\Do\RemakeCard;
 use Illuminate\Support\Facades\DB;
 
-/** A card that nobody has begun takes the text that is in force now; its people, parts and place in the visit stay. */
+/** A card that nobody has begun takes the text that is in force now: {@see RemakeCard}. */
 final readonly class RenewCard
 {
-    public function __construct(private Records $records) {}
+    public function __construct(private RemakeCard $remake, private Records $records) {}
 
     /** @throws Refused for a card that is begun, or has the text in force already */
     public function __invoke(Person $by, int $cardId, int $version): Card
@@ -31,14 +31,9 @@ final readonly class RenewCard
             if (! self::newer($card, $template)) {
                 throw Refused::because("Card {$card->number} has the text that is in force already.");
             }
-            FloorCount::up($card->aircraft_id);
-            $card->dropSteps();
-            Step::insert($template->stepRows($card->id));
             $was = $card->template_version;
-            $card->update([
-                'template_version' => $template->version, 'revision' => $template->revision,
-                'tools' => $template->toolKinds(), 'ground' => $template->ground, 'version' => $card->version + 1,
-            ]);
+            ($this->remake)($card, $template);
+            $card->update(['version' => $card->version + 1]);
             $this->records->write($by, 'card.renewed', "card:{$card->id}", [
                 'number' => $card->number, 'template' => $template->code, 'from' => $was, 'to' => $template->version,
             ]);
@@ -47,9 +42,12 @@ final readonly class RenewCard
         });
     }
 
-    /** Whether a card was made from an older text than its template has now. */
+    /**
+     * Whether a card was made from an older text than its template has now. What is checked again after a tool was
+     * withdrawn has the steps of another card, and no text of its own.
+     */
     public static function newer(Card $card, CardTemplate $template): bool
     {
-        return $template->version > $card->template_version;
+        return $card->makes !== Card::RECHECK && $template->version > $card->template_version;
     }
 }

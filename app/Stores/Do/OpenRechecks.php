@@ -92,7 +92,7 @@ final readonly class OpenRechecks
             $again = clone $template;
             $again->steps = [$template->steps[0], ...$this->steps($card, $rows[$card->id] ?? collect())];
             $made = ($this->make)($visit, $again, ++$n, [
-                'title' => "Re-check after {$recall->tool->code}: {$card->title}", 'makes' => 'recheck',
+                'title' => "Re-check after {$recall->tool->code}: {$card->title}", 'makes' => Card::RECHECK,
                 'stage' => VisitStage::Test, 'skill' => $card->skill, 'needs' => [$card->skill => 1],
                 'hours' => max(0.5, 0.25 * (count($again->steps) - 1)), 'zone' => $card->zone,
                 'independent_inspection' => $card->independent_inspection,

@@ -30,21 +30,38 @@ final readonly class MakeCard
         ?string $chapter = null,
     ): Card {
         $template = self::methodFor($template, $visit);
+        $card = Card::create([
+            'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
+            'number' => sprintf('%03d-%02d', $visit->id, $n), 'state' => Card::OPEN, 'version' => 1,
+            ...self::row($visit, $template, $own, $chapter),
+        ]);
+        self::fill($card, $template);
+
+        return $card;
+    }
+
+    /**
+     * What a card has from the text of its template: also when it takes a newer one.
+     *
+     * @param array<string, mixed> $own as above
+     *
+     * @return array<string, mixed> columns of `cards`
+     */
+    public static function row(Visit $visit, CardTemplate $template, array $own, ?string $chapter): array
+    {
         $panels = array_values(array_unique([...$own['panels'] ?? [], ...$template->panels ?? []]));
         // What a visit makes by itself, panels and jacks, is no work on the system.
         $covers = $own['covers'] ?? $template->covers
             ?? ($template->makes === null
                 ? $visit->aircraft->loadMissing('type')->type->inspectedOn($chapter ?? $template->chapter)
                 : []);
-        $independent = $own['independent_inspection']
-            ?? $template->independent_inspection
+        $independent = ($own['independent_inspection'] ?? $template->independent_inspection)
             || $covers !== []
             || in_array('inspection', array_column($template->expanded(), 'kind'), true);
-        $card = Card::create([
-            'visit_id' => $visit->id, 'aircraft_id' => $visit->aircraft_id, 'template_id' => $template->id,
-            'number' => sprintf('%03d-%02d', $visit->id, $n), 'title' => $template->title,
-            'revision' => $template->revision, 'skill' => $template->skill,
-            'hours' => $template->hours, 'zone' => $template->zone, 'state' => Card::OPEN, 'version' => 1,
+
+        return [
+            'title' => $template->title, 'revision' => $template->revision, 'skill' => $template->skill,
+            'hours' => $template->hours, 'zone' => $template->zone,
             'stage' => $template->stage, 'makes' => $template->makes, 'needs' => $template->people(),
             'positions' => $template->positions, 'tools' => $template->toolKinds(),
             'ground' => $template->ground, 'template_version' => $template->version,
@@ -56,7 +73,12 @@ final readonly class MakeCard
                 ...$template->configuration ?? [],
                 ...$own['configuration'] ?? [],
             ] ?: null,
-        ]);
+        ];
+    }
+
+    /** The steps of a card that has none, and the parts that it reserves. */
+    public static function fill(Card $card, CardTemplate $template): void
+    {
         Step::insert($template->stepRows($card->id));
         if ($template->parts !== null) {
             $ids = Part::whereIn('number', array_keys($template->parts))->pluck('id', 'number');
@@ -70,8 +92,6 @@ final readonly class MakeCard
                 $template->parts,
             ));
         }
-
-        return $card;
     }
 
     /**

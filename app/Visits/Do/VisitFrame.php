@@ -87,7 +87,7 @@ final readonly class VisitFrame
             $c->stage,
             $c->panels,
             $c->configuration['jacks'] ?? null,
-            in_array($c->makes, ['induct', 'safe', 'last', 'fix', 'recheck'], true) ? null : $c->makes,
+            in_array($c->makes, ['induct', 'safe', 'last', 'fix', Card::RECHECK], true) ? null : $c->makes,
             [
                 ...$c->finding === null ? [] : [(string) $c->finding->card_id],
                 ...self::before($c, $cards),

@@ -6,9 +6,12 @@ namespace Tests\Feature\Library;
 
 use App\Fleet\Model\AircraftType;
 use App\Floor\Model\Card;
+use App\Floor\Model\Remark;
+use App\Library\Do\RenewCard;
 use App\Library\Do\TemplateFile;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\CardVersion;
+use App\Library\Model\Panel;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -80,6 +83,10 @@ final class CardTest extends WorldCase
         $before = $made->steps()->pluck('title')->all();
         $body = $this->body();
         $body['steps'][] = ['kind' => 'count', 'title' => 'Drain the sump', 'text' => '', 'spec' => ['counts' => 'cups', 'max' => 2]];
+        $panel = Panel::where('type_id', $made->aircraft->type_id)->whereNotIn('code', $made->panels)->value('code');
+        [$title, $hours] = [$made->title, $made->hours];
+        $body = [...$body, 'independent_inspection' => true, 'covers' => ['locking'], 'panels' => [$panel]];
+        self::assertFalse($made->independent_inspection, 'the card as it is needs no second person');
         $room = $this->save('runa', $body, note: 'the sump was missing')->assertOk()->json();
         self::assertSame([self::CODE.' is in force as version 1; version 2 is being written.', 'draft', ['write']], [
             $room['sentence'], $room['draftState'], $room['may'],
@@ -103,18 +110,35 @@ final class CardTest extends WorldCase
         self::assertSame([2, 'Drain the sump'], [$template->version, $template->steps[array_key_last($template->steps)]['title']]);
         self::assertSame($before, $made->steps()->pluck('title')->all(), 'a card that is made keeps its text');
         self::assertSame(2, $this->as('oda', 'GET', "cards/{$made->id}")->json('newer'));
+        $this->as('oda', 'POST', "cards/{$made->id}/steps/2/remarks", ['text' => 'The sump is behind the pump.'])
+            ->assertOk();
         $renew = ['version' => $made->refresh()->version];
         $this->as('ines', 'POST', "cards/{$made->id}/renew", ['version' => 0])->assertStatus(409);
         $this->as('ines', 'POST', "cards/{$made->id}/renew", $renew)->assertOk()->assertJsonPath('newer', null);
         self::assertSame('Drain the sump', $made->steps()->pluck('title')->last());
+        // It asks for all that the text asks: the second person, and the panel, which the visit opens and closes.
+        $made->refresh();
+        self::assertSame([true, ['locking'], $title, $hours, 2], [
+            $made->independent_inspection, $made->covers, $made->title, $made->hours, $made->template_version,
+        ]);
+        self::assertContains($panel, $made->panels);
+        $opens = $made->visit->cards()->where('makes', "open:{$panel}")->firstOrFail();
+        self::assertContains($opens->id, $made->waitsFor->modelKeys(), 'the panel comes before it');
+        self::assertSame([2], $made->steps()->whereIn('id', Remark::where('card_id', $made->id)->pluck('step_id'))
+            ->pluck('no')->all(), 'what was said at a step stays at it');
+        $again = $made->replicate()->fill(['makes' => Card::RECHECK, 'template_version' => 1]);
+        self::assertFalse(RenewCard::newer($again, $template), 'a re-check has the steps of another card');
         $this->as('ines', 'POST', "cards/{$made->id}/renew", ['version' => $made->refresh()->version])->assertStatus(422);
         $states = CardVersion::where('code', self::CODE)->orderBy('no')->get()->map(
             static fn(CardVersion $v): string => $v->state->value,
         )->all();
         self::assertSame(['replaced', 'in_force'], $states);
         $changes = $this->as('mika', 'GET', 'library/card-versions/SKV/1/2/'.self::CODE)->assertOk()->json();
-        self::assertSame(['step 2', 'step '.count($body['steps'])], array_column($changes, 'at'));
-        self::assertSame(['', 'count: Drain the sump. counts cups; max 2'], [$changes[1]['was'], $changes[1]['is']]);
+        self::assertSame(
+            ['independent inspection', 'covers', 'panels', 'step 2', 'step '.count($body['steps'])],
+            array_column($changes, 'at'),
+        );
+        self::assertSame(['', 'count: Drain the sump. counts cups; max 2'], [$changes[4]['was'], $changes[4]['is']]);
         $this->artisan('jorvel:verify')->assertSuccessful();
         // What was in force once is changed by nobody, whatever way they come.
         $this->expectExceptionMessage('stands as it is');
