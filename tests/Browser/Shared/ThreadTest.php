@@ -261,7 +261,7 @@ final class ThreadTest extends BrowserCase
         ));
         foreach ([
             'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0021'],
-            'cards' => ['Governor mounting nuts', '20.5 Nm', 'Runa Vale'],
+            'cards' => ['Governor mounting nuts', '20.5 N·m', 'Runa Vale'],
         ] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript(
                 "const done = arguments[0]; fetch('/api/release/".self::$visit
