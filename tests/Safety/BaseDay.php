@@ -684,8 +684,8 @@ final class BaseDay
                 [$of->visit_id],
             );
             DB::update(
-                'update circuit_points set stands = 0 where step_id in (select s.id from steps s join cards c on c.id = '
-                    .'s.card_id where c.visit_id = ?)',
+                'update circuit_points set stands = 0 where step_id in (select s.id from steps s '
+                    .'join cards c on c.id = s.card_id where c.visit_id = ?)',
                 [$of->visit_id],
             );
             DB::delete('delete from card_hands where card_id in (select id from cards where visit_id = ?)', [

@@ -64,17 +64,15 @@ final readonly class CardDesk
     /** @throws Refused unless it is a draft without faults, of others */
     public function check(Person $by, CardVersion $draft, int $seen, string $stamp, string $pin): void
     {
-        $draft->requireVersion($seen);
-        if ($draft->state !== CardState::Draft) {
-            throw Refused::because("{$draft->code} is no draft any more. Nothing was changed.");
-        }
-        if (in_array($by->id, $draft->writers, true)) {
-            throw Refused::because('You wrote at this draft; somebody else checks it. Nothing was changed.');
-        }
-        $this->requireSound($draft);
-        $by->requireSignature($stamp, $pin);
-        DB::transaction(function () use ($by, $draft): void {
-            $draft->refresh()->requireVersion($draft->version);
+        self::asSeen($draft, $seen, function () use ($by, $draft, $stamp, $pin): void {
+            if ($draft->state !== CardState::Draft) {
+                throw Refused::because("{$draft->code} is no draft any more. Nothing was changed.");
+            }
+            if (in_array($by->id, $draft->writers, true)) {
+                throw Refused::because('You wrote at this draft; somebody else checks it. Nothing was changed.');
+            }
+            $this->requireSound($draft);
+            $by->requireSignature($stamp, $pin);
             $draft->update([
                 'state' => CardState::Checked, 'checked_by' => $by->id, 'checked_at' => (string) $this->clock->now(),
             ]);
@@ -83,42 +81,37 @@ final readonly class CardDesk
     }
 
     /** @throws Refused unless it is checked */
-    public function force(Person $by, CardVersion $draft, int $seen, string $stamp, string $pin): CardTemplate
+    public function force(Person $by, CardVersion $draft, int $seen, string $stamp, string $pin): void
     {
-        $draft->requireVersion($seen);
-        if ($draft->state !== CardState::Checked) {
-            throw Refused::because(
-                "{$draft->code} comes in force once somebody else has checked it. Nothing was changed.",
-            );
-        }
-        // What it names may have gone since it was checked.
-        $this->requireSound($draft);
-        $by->requireSignature($stamp, $pin);
-
-        return DB::transaction(function () use ($by, $draft): CardTemplate {
+        self::asSeen($draft, $seen, function () use ($by, $draft, $stamp, $pin): void {
+            if ($draft->state !== CardState::Checked) {
+                throw Refused::because(
+                    "{$draft->code} comes in force once somebody else has checked it. Nothing was changed.",
+                );
+            }
+            // What it names may have gone since it was checked.
+            $this->requireSound($draft);
+            $by->requireSignature($stamp, $pin);
             CardVersion::where(['type_id' => $draft->type_id, 'code' => $draft->code, 'state' => CardState::InForce])
                 ->update(['state' => CardState::Replaced]);
             $draft->update([
                 'state' => CardState::InForce, 'forced_by' => $by->id, 'forced_at' => (string) $this->clock->now(),
             ]);
-            $template = CardTemplate::updateOrCreate(
+            CardTemplate::updateOrCreate(
                 ['type_id' => $draft->type_id, 'code' => $draft->code],
                 [...TemplateFile::row($draft->body, $draft->type_id), 'version' => $draft->no],
             );
             $this->record($by, 'template.in_force', $draft);
-
-            return $template;
         });
     }
 
     /** @throws Refused unless it is still open */
     public function discard(Person $by, CardVersion $draft, int $seen): void
     {
-        $draft->requireVersion($seen);
-        if (! $draft->state->open()) {
-            throw Refused::because("{$draft->code} is no draft any more. Nothing was changed.");
-        }
-        DB::transaction(function () use ($by, $draft): void {
+        self::asSeen($draft, $seen, function () use ($by, $draft): void {
+            if (! $draft->state->open()) {
+                throw Refused::because("{$draft->code} is no draft any more. Nothing was changed.");
+            }
             $draft->update(['state' => CardState::Discarded]);
             $this->record($by, 'template.discarded', $draft);
         });
@@ -177,6 +170,21 @@ final readonly class CardDesk
         $this->record($by, 'template.drafted', $draft);
 
         return $draft;
+    }
+
+    /**
+     * One step of a draft's life, on the draft as it stands in the transaction: what was written meanwhile is seen.
+     *
+     * @param \Closure(): void $step
+     *
+     * @throws Refused for whoever saw an older one
+     */
+    private static function asSeen(CardVersion $draft, int $seen, \Closure $step): void
+    {
+        DB::transaction(static function () use ($draft, $seen, $step): void {
+            $draft->refresh()->requireVersion($seen);
+            $step();
+        });
     }
 
     private function next(int $typeId, string $code): int

@@ -10,6 +10,7 @@ use App\Fleet\Model\ComponentTenure;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\ProgrammeItem;
 use App\Shared\Csv;
+use App\Shared\JsonFile;
 use App\Shared\Refused;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Contract\Schema;
@@ -43,14 +44,7 @@ final readonly class ProgrammeFile
     /** @throws Refused with every line that is wrong */
     public static function read(string $text): self
     {
-        try {
-            $data = json_decode($text, false, 512, JSON_THROW_ON_ERROR);
-        } catch (\JsonException $e) {
-            throw Refused::lines(
-                'The file is not JSON. Nothing was changed.',
-                [['line' => 'file', 'message' => $e->getMessage()]],
-            );
-        }
+        $data = JsonFile::read($text);
         try {
             Schema::check('programme', $data);
         } catch (InputError $e) {

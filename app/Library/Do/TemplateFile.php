@@ -9,6 +9,7 @@ use App\Library\Model\CardTemplate;
 use App\Library\Model\Manual;
 use App\Library\Model\Panel;
 use App\Library\Model\Zone;
+use App\Shared\JsonFile;
 use App\Shared\Refused;
 use App\Stores\Model\Part;
 use Jorvel\Core\Contract\Schema;
@@ -123,14 +124,7 @@ final readonly class TemplateFile
     /** @throws Refused with every fault of every card */
     public static function read(string $text): self
     {
-        try {
-            $data = json_decode($text, false, 512, JSON_THROW_ON_ERROR);
-        } catch (\JsonException $e) {
-            throw Refused::lines(
-                'The file is not JSON. Nothing was changed.',
-                [['line' => 'file', 'message' => $e->getMessage()]],
-            );
-        }
+        $data = JsonFile::read($text);
         if (! is_object($data) || ! is_string($data->type ?? null) || ! is_array($data->cards ?? null)) {
             throw Refused::lines(
                 'The file is no set of cards. Nothing was changed.',

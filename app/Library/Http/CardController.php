@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library\Http;
 
+use App\Crew\Model\Person;
 use App\Fleet\Model\AircraftType;
 use App\Floor\Show\PreviewCard;
 use App\Floor\Show\View\CardPreview;
@@ -18,6 +19,7 @@ use App\Library\Show\View\CardChoices;
 use App\Library\Show\View\CardRoom;
 use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
+use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
@@ -70,31 +72,13 @@ final class CardController
     #[Api('checkCard', CardRoom::class, 'The card, checked')]
     public function check(int $id, CardStateRequest $request, CardDesk $desk, ShowCards $read): JsonResponse
     {
-        $draft = $this->draft($id);
-        $desk->check(
-            $request->person(),
-            $draft,
-            $request->integer('version'),
-            $request->string('stamp')->value(),
-            $request->string('pin')->value(),
-        );
-
-        return new JsonResponse($read->one($draft->type->code, $draft->code, $request->person()));
+        return $this->signed($id, $request, $desk->check(...), $read);
     }
 
     #[Api('forceCard', CardRoom::class, 'The card, in force')]
     public function force(int $id, CardStateRequest $request, CardDesk $desk, ShowCards $read): JsonResponse
     {
-        $draft = $this->draft($id);
-        $desk->force(
-            $request->person(),
-            $draft,
-            $request->integer('version'),
-            $request->string('stamp')->value(),
-            $request->string('pin')->value(),
-        );
-
-        return new JsonResponse($read->one($draft->type->code, $draft->code, $request->person()));
+        return $this->signed($id, $request, $desk->force(...), $read);
     }
 
     #[Api('discardCard', CardRoom::class, 'The card without its draft')]
@@ -132,6 +116,21 @@ final class CardController
             'Content-Type' => 'application/json',
             'Content-Disposition' => "attachment; filename=\"cards-{$of->code}.json\"",
         ]);
+    }
+
+    /** @param Closure(Person, CardVersion, int, string, string): void $step */
+    private function signed(int $id, CardStateRequest $request, Closure $step, ShowCards $read): JsonResponse
+    {
+        $draft = $this->draft($id);
+        $step(
+            $request->person(),
+            $draft,
+            $request->integer('version'),
+            $request->string('stamp')->value(),
+            $request->string('pin')->value(),
+        );
+
+        return new JsonResponse($read->one($draft->type->code, $draft->code, $request->person()));
     }
 
     private function type(string $code): AircraftType

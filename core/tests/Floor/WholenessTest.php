@@ -39,7 +39,11 @@ final class WholenessTest extends TestCase
         return new Disturbance(
             $id,
             $what,
-            $how === null ? ($act === 'joined' ? DisturbanceAct::Joined : DisturbanceAct::Proven) : DisturbanceAct::Disturbed,
+            match (true) {
+                $how !== null => DisturbanceAct::Disturbed,
+                $act === 'joined' => DisturbanceAct::Joined,
+                default => DisturbanceAct::Proven,
+            },
             $how,
             $how === null || $more === '' ? [] : array_map(Proof::from(...), explode(',', $more)),
             $how === null && $act !== 'joined' ? Proof::from($act) : null,
@@ -50,7 +54,7 @@ final class WholenessTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{list<string>, array<string, string>}> what happens, and what is missing by what */
+    /** @return iterable<string, array{list<string>, array<string, string>}> what happens, what is missing by what */
     public static function courses(): iterable
     {
         $leak = 'u slackened torque,leak';
@@ -60,7 +64,9 @@ final class WholenessTest extends TestCase
         yield 'half proven' => [[$leak, 'u joined', 'u torque'], ['u' => 'leak']];
         yield 'whole' => [[$leak, 'u joined', 'u torque', 'u leak'], []];
         yield 'in another order' => [[$leak, 'u joined', 'u leak', 'u torque'], []];
-        yield 'a proof while apart is none' => [[$leak, 'u leak', 'u joined', 'u torque'], ['u' => 'leak; before: leak']];
+        yield 'a proof while apart is none' => [
+            [$leak, 'u leak', 'u joined', 'u torque'], ['u' => 'leak; before: leak'],
+        ];
         yield 'a proof of what was whole is none later' => [['u leak', $leak, 'u joined', 'u torque'], ['u' => 'leak']];
         yield 'apart again after it was proven' => [
             [$leak, 'u joined', 'u torque', 'u parted bleed', 'u joined', 'u bleed'],
@@ -178,7 +184,10 @@ final class WholenessTest extends TestCase
         self::assertSame(['half'], $among($offer('half', 3, 'a:torque'), $offer('none', 0, 'c:leak a:travel')));
         self::assertSame([], $among());
         // Of many, everything that any of them gives is still given.
-        $many = array_map(static fn(int $i): ProofOffer => $offer("x{$i}", 1 + $i, ['a:leak', 'a:torque', 'b:leak'][$i % 3]), range(0, 19));
+        $many = array_map(
+            static fn(int $i): ProofOffer => $offer("x{$i}", 1 + $i, ['a:leak', 'a:torque', 'b:leak'][$i % 3]),
+            range(0, 19),
+        );
         self::assertSame(['x0', 'x1', 'x2'], ShortestProof::among($open, $many));
     }
 
@@ -217,8 +226,16 @@ final class WholenessTest extends TestCase
             self::step(6, 'answer', ['id' => 'kind']),
             self::step(7, 'instruction', ['restsOn' => ['kind'], 'notApplicable' => true]),
             self::step(8, 'instruction', ['handling' => Handling::of(['joins' => ['u']])]),
-            self::step(9, 'instruction', ['handling' => Handling::of(['proves' => [['by' => 'leak', 'of' => ['u', 'v']]]])]),
-            self::step(10, 'instruction', ['handling' => Handling::of(['proves' => [['by' => 'leak', 'of' => ['v']]]])]),
+            self::step(
+                9,
+                'instruction',
+                ['handling' => Handling::of(['proves' => [['by' => 'leak', 'of' => ['u', 'v']]]])],
+            ),
+            self::step(
+                10,
+                'instruction',
+                ['handling' => Handling::of(['proves' => [['by' => 'leak', 'of' => ['v']]]])],
+            ),
         ]);
         self::assertSame([2, 3, 6], TakeBack::falls($card, 1));
         self::assertSame([7], TakeBack::falls($card, 6));
@@ -229,7 +246,10 @@ final class WholenessTest extends TestCase
     {
         $place = static fn(int $no, ?string $lane = null, bool $done = false): StepPlace
             => new StepPlace($no, $done, false, $lane === null ? null : 'each door', $lane);
-        $steps = [$place(1, done: true), $place(2, 'left'), $place(3, 'left'), $place(4, 'right'), $place(5, 'right'), $place(6)];
+        $steps = [
+            $place(1, done: true), $place(2, 'left'), $place(3, 'left'), $place(4, 'right'), $place(5, 'right'),
+            $place(6),
+        ];
         $blocking = static fn(int $no): ?int => StepOrder::blocking($steps, $no);
         self::assertSame([null, 2, null, 4, 2], array_map($blocking, [2, 3, 4, 5, 6]));
     }
@@ -241,7 +261,8 @@ final class WholenessTest extends TestCase
         $plain = [
             self::step(1, 'instruction', ['done' => false]), self::step(2, 'rollcall', ['done' => false]),
             self::step(3, 'instruction', ['done' => false, 'ends' => ['fuel']]),
-            self::step(4, 'instruction', $handling($disturbs)), self::step(5, 'instruction', $handling(['joins' => ['u']])),
+            self::step(4, 'instruction', $handling($disturbs)),
+            self::step(5, 'instruction', $handling(['joins' => ['u']])),
         ];
         $may = static fn(CardNow $card): array => array_map(
             static fn(StepNow $s): bool => MayNotApply::by($card, $s),

@@ -38,8 +38,12 @@ final class RevisionReachTest extends TestCase
     {
         $old = 'Fit the lock before anybody reaches in. Read it midway. Never turn the shaft by hand! Torque to 24.';
         yield 'nothing went' => [$old, $old, []];
-        yield 'moved and marked otherwise' => [$old, 'NEVER turn the shaft, by hand. Torque to 26. Fit the lock before anybody reaches in', []];
-        yield 'one went' => [$old, 'Fit the lock before anybody reaches in. Torque to 24.', ['Never turn the shaft by hand!']];
+        yield 'moved and marked otherwise' => [
+            $old, 'NEVER turn the shaft, by hand. Torque to 26. Fit the lock before anybody reaches in', [],
+        ];
+        yield 'one went' => [
+            $old, 'Fit the lock before anybody reaches in. Torque to 24.', ['Never turn the shaft by hand!'],
+        ];
         yield 'all went' => [$old, '', ['Fit the lock before anybody reaches in.', 'Never turn the shaft by hand!']];
         yield 'reworded is gone, and told' => ['Do not touch it.', 'Touch it gently.', ['Do not touch it.']];
         yield 'nothing was there' => ['', 'Never do this.', []];
@@ -61,9 +65,15 @@ final class RevisionReachTest extends TestCase
                 'reading' => ['point' => 'p', 'limit' => ['kind' => 'max', 'unit' => 'mm', 'max' => 0.4]],
             ]],
             ['kind' => 'instruction', 'title' => 'Run for 9 to 14 s'],
-            ['kind' => 'rig', 'title' => 'Rig', 'spec' => ['points' => [['id' => 'a', 'min' => 0.4, 'max' => 7]], 'adjusters' => [['step' => 14]]]],
+            [
+                'kind' => 'rig', 'title' => 'Rig',
+                'spec' => ['points' => [['id' => 'a', 'min' => 0.4, 'max' => 7]], 'adjusters' => [['step' => 14]]],
+            ],
         ];
-        self::assertSame(['Hot. Gloves.'], RevisionReach::lostSteps($steps, [['kind' => 'instruction', 'title' => 'Hot. Gloves.']]));
+        self::assertSame(
+            ['Hot. Gloves.'],
+            RevisionReach::lostSteps($steps, [['kind' => 'instruction', 'title' => 'Hot. Gloves.']]),
+        );
         self::assertSame([], RevisionReach::lostSteps($steps, [$caution]));
         $found = RevisionReach::contradicted(
             'Play is at most 0,4 mm on jack 27-51. From 9 to 14 seconds.',
@@ -78,7 +88,9 @@ final class RevisionReachTest extends TestCase
 
     public function test_two_versions_differ_step_by_step_and_what_is_put_in_between_moves_nothing(): void
     {
-        $step = static fn(string $title, string $text = ''): array => ['kind' => 'instruction', 'title' => $title, 'text' => $text];
+        $step = static fn(string $title, string $text = ''): array => [
+            'kind' => 'instruction', 'title' => $title, 'text' => $text,
+        ];
         $old = ['code' => 'X', 'hours' => 2, 'steps' => [$step('a'), $step('b'), $step('c'), $step('d')]];
         $say = static fn(array $new): array => array_map(
             static fn(array $d): string => "{$d['at']}: ".($d['was'] === null ? '+' : ($d['is'] === null ? '-' : '~')),
@@ -86,9 +98,15 @@ final class RevisionReachTest extends TestCase
         );
         self::assertSame([], $say($old));
         self::assertSame(['hours: ~', 'zone: +'], $say([...$old, 'hours' => 3, 'zone' => 'z']));
-        self::assertSame(['step 2: +'], $say([...$old, 'steps' => [$step('a'), $step('n'), $step('b'), $step('c'), $step('d')]]));
+        self::assertSame(
+            ['step 2: +'],
+            $say([...$old, 'steps' => [$step('a'), $step('n'), $step('b'), $step('c'), $step('d')]]),
+        );
         self::assertSame(['step 3 of before: -'], $say([...$old, 'steps' => [$step('a'), $step('b'), $step('d')]]));
-        self::assertSame(['step 3: ~'], $say([...$old, 'steps' => [$step('a'), $step('b'), $step('c', 'more'), $step('d')]]));
+        self::assertSame(
+            ['step 3: ~'],
+            $say([...$old, 'steps' => [$step('a'), $step('b'), $step('c', 'more'), $step('d')]]),
+        );
         self::assertSame(
             ['step 1 of before: -', 'step 2: ~', 'step 4: +'],
             $say([...$old, 'steps' => [$step('b'), $step('c', 'more'), $step('d'), $step('e')]]),
@@ -103,7 +121,10 @@ final class RevisionReachTest extends TestCase
             ['kind' => 'instruction', 'title' => 'part', 'spec' => [
                 'disturbs' => [['what' => 'u', 'how' => 'parted', 'proofs' => ['leak', 'torque']]],
             ]],
-            ['kind' => 'torque', 'title' => 'join', 'spec' => ['joins' => ['u'], 'proves' => [['by' => 'torque', 'of' => ['u']]]]],
+            [
+                'kind' => 'torque', 'title' => 'join',
+                'spec' => ['joins' => ['u'], 'proves' => [['by' => 'torque', 'of' => ['u']]]],
+            ],
             ['kind' => 'safing_remove', 'title' => 'cap off', 'spec' => ['of' => 2]],
         ];
         self::assertSame([1], CardNotes::leftFitted($steps));

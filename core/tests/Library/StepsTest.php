@@ -21,7 +21,10 @@ final class StepsTest extends TestCase
     /** @return list<\stdClass> */
     private static function steps(string ...$json): array
     {
-        return array_map(static fn(string $s): \stdClass => json_decode($s, false, 32, JSON_THROW_ON_ERROR), array_values($json));
+        return array_map(
+            static fn(string $s): \stdClass => json_decode($s, false, 32, JSON_THROW_ON_ERROR),
+            array_values($json),
+        );
     }
 
     /** @param array<string, mixed> $spec */
@@ -39,13 +42,20 @@ final class StepsTest extends TestCase
                     'id' => 'pin', 'device' => 'pin', 'place' => '{position} door', 'flag' => 'red',
                     'disturbs' => [['what' => '{position} door', 'how' => 'opened', 'proofs' => ['travel']]],
                 ]],
-                ['kind' => 'safing_remove', 'title' => 'Off', 'spec' => ['of' => 'pin', 'joins' => ['{position} door']]],
+                [
+                    'kind' => 'safing_remove', 'title' => 'Off',
+                    'spec' => ['of' => 'pin', 'joins' => ['{position} door']],
+                ],
                 ['kind' => 'answer', 'title' => 'Feel', 'spec' => [
                     'id' => 'feel', 'choices' => [
-                        ['id' => 'a', 'title' => 'a', 'verdict' => 'pass'], ['id' => 'b', 'title' => 'b', 'verdict' => 'fail'],
+                        ['id' => 'a', 'title' => 'a', 'verdict' => 'pass'],
+                        ['id' => 'b', 'title' => 'b', 'verdict' => 'fail'],
                     ],
                 ]],
-                ['kind' => 'instruction', 'title' => 'So', 'spec' => ['applies' => ['answer' => ['step' => 'feel', 'is' => ['b']]]]],
+                [
+                    'kind' => 'instruction', 'title' => 'So',
+                    'spec' => ['applies' => ['answer' => ['step' => 'feel', 'is' => ['b']]]],
+                ],
             ]], 'Doors'),
             self::step('instruction', [], 'last'),
         );
@@ -73,7 +83,9 @@ final class StepsTest extends TestCase
     /** @return iterable<string, array{list<string>, list<string>}> steps, and where their faults are */
     public static function faulty(): iterable
     {
-        $choices = [['id' => 'a', 'title' => 'a', 'verdict' => 'pass'], ['id' => 'b', 'title' => 'b', 'verdict' => 'fail']];
+        $choices = [
+            ['id' => 'a', 'title' => 'a', 'verdict' => 'pass'], ['id' => 'b', 'title' => 'b', 'verdict' => 'fail'],
+        ];
         $each = static fn(array ...$steps): string
             => self::step('each', ['positions' => ['l', 'r'], 'steps' => $steps], 'Doors');
         $reading = static fn(array $limit, array $more = []): array
@@ -81,7 +93,10 @@ final class StepsTest extends TestCase
         yield 'none' => [[], ['steps']];
         yield 'a shape' => [[self::step('instruction'), self::step('count')], ['steps.1.spec.counts']];
         yield 'a name twice' => [
-            [self::step('mark', ['id' => 'm', 'what' => 'x']), self::step('answer', ['id' => 'm', 'choices' => $choices])],
+            [
+                self::step('mark', ['id' => 'm', 'what' => 'x']),
+                self::step('answer', ['id' => 'm', 'choices' => $choices]),
+            ],
             ['steps.1.spec.id'],
         ];
         yield 'an answer that comes later' => [
@@ -96,9 +111,15 @@ final class StepsTest extends TestCase
         ];
         yield 'a unit that is none' => [[self::step('mark', ['what' => 'x', 'unit' => 'ells'])], ['steps.0.spec.unit']];
         yield 'what was never fitted' => [[self::step('safing_remove', ['of' => 1])], ['steps.0.spec.of']];
-        yield 'halves that are not counted' => [[self::step('count', ['counts' => 'turns', 'max' => 1.5])], ['steps.0.spec.max']];
-        yield 'thirds' => [[self::step('count', ['counts' => 'turns', 'min' => 0.3, 'fraction' => 0.25])], ['steps.0.spec.min']];
-        yield 'a count upside down' => [[self::step('count', ['counts' => 'turns', 'min' => 3, 'max' => 2])], ['steps.0.spec.min']];
+        yield 'halves that are not counted' => [
+            [self::step('count', ['counts' => 'turns', 'max' => 1.5])], ['steps.0.spec.max'],
+        ];
+        yield 'thirds' => [
+            [self::step('count', ['counts' => 'turns', 'min' => 0.3, 'fraction' => 0.25])], ['steps.0.spec.min'],
+        ];
+        yield 'a count upside down' => [
+            [self::step('count', ['counts' => 'turns', 'min' => 3, 'max' => 2])], ['steps.0.spec.min'],
+        ];
         yield 'a limit upside down' => [
             [self::step('measurement', $reading(['kind' => 'range', 'unit' => 'bar', 'min' => 3, 'max' => 2]))],
             ['steps.0.spec.reading.limit'],
@@ -118,31 +139,48 @@ final class StepsTest extends TestCase
         ];
         yield 'a block in a block, and a group in one' => [
             [$each(
-                ['kind' => 'each', 'title' => 'x', 'spec' => ['positions' => ['a'], 'steps' => [['kind' => 'instruction', 'title' => 't']]]],
+                [
+                    'kind' => 'each', 'title' => 'x',
+                    'spec' => ['positions' => ['a'], 'steps' => [['kind' => 'instruction', 'title' => 't']]],
+                ],
                 ['kind' => 'instruction', 'title' => 't', 'spec' => ['group' => 'g']],
             )],
             ['steps.0.spec.steps.0.kind', 'steps.0.spec.steps.1.spec.group'],
         ];
         yield 'inside a block, at its place' => [
-            [$each(['kind' => 'instruction', 'title' => 't'], ['kind' => 'meet', 'title' => 't', 'spec' => ['mark' => 'm']])],
+            [
+                $each(
+                    ['kind' => 'instruction', 'title' => 't'],
+                    ['kind' => 'meet', 'title' => 't', 'spec' => ['mark' => 'm']],
+                ),
+            ],
             ['steps.0.spec.steps.1.spec.mark'],
         ];
         yield 'from outside of the block, where it is several' => [
-            [$each(['kind' => 'mark', 'title' => 't', 'spec' => ['id' => 'm', 'what' => 'x']]), self::step('meet', ['mark' => 'm'])],
+            [
+                $each(['kind' => 'mark', 'title' => 't', 'spec' => ['id' => 'm', 'what' => 'x']]),
+                self::step('meet', ['mark' => 'm']),
+            ],
             ['steps.1.spec.mark'],
         ];
         $flows = static fn(string $min, string $unit = 'bar'): array => [
             self::step('measurement', ['id' => 'found', ...$reading(['kind' => 'min', 'unit' => 'psi', 'min' => 4])]),
             self::step('measurement', $reading(['kind' => 'min', 'unit' => $unit, 'min' => $min])),
         ];
-        yield 'a limit over an earlier reading, in another unit of its dimension' => [$flows('max(found, last_found) * 0.9'), []];
+        yield 'a limit over an earlier reading, in another unit of its dimension' => [
+            $flows('max(found, last_found) * 0.9'), [],
+        ];
         yield 'over one of another dimension' => [$flows('found', 'mm'), ['steps.1.spec.reading.limit.min']];
         yield 'over none' => [$flows('foumd - 2'), ['steps.1.spec.reading.limit.min']];
         yield 'no expression' => [$flows('found -'), ['steps.1.spec.reading.limit.min']];
         yield 'more than numbers' => [$flows('constant("PHP_OS")'), ['steps.1.spec.reading.limit.min']];
         $many = array_map(static fn(int $i): string => "p{$i}", range(1, 60));
         yield 'more than a card has' => [
-            array_fill(0, 14, self::step('each', ['positions' => $many, 'steps' => [['kind' => 'instruction', 'title' => 't']]])),
+            array_fill(
+                0,
+                14,
+                self::step('each', ['positions' => $many, 'steps' => [['kind' => 'instruction', 'title' => 't']]]),
+            ),
             ['steps'],
         ];
     }
@@ -192,7 +230,10 @@ final class StepsTest extends TestCase
         Applies::of(['variant' => []]);
     }
 
-    /** @return iterable<array{string, array<string, float>, float|string}> an expression, values, and what it comes to or is refused with */
+    /**
+     * @return iterable<array{string, array<string, float>, float|string}> an expression, values, and what it comes to or
+     *   is refused with
+     */
     public static function expressions(): iterable
     {
         yield ['2.5', [], 2.5];
@@ -209,8 +250,11 @@ final class StepsTest extends TestCase
 
     /** @param array<string, float> $values */
     #[DataProvider('expressions')]
-    public function test_an_expression_comes_to_a_number_or_says_why_not(string $text, array $values, float|string $is): void
-    {
+    public function test_an_expression_comes_to_a_number_or_says_why_not(
+        string $text,
+        array $values,
+        float|string $is,
+    ): void {
         try {
             self::assertSame($is, Expression::of($text)->value($values));
         } catch (InputError $e) {

@@ -47,7 +47,11 @@ final class CardTest extends BrowserCase
     {
         $ines = self::$ines->go('/library');
         $ines->click('a[href="/library/write/SKV"]')->find('[data-testid="faults"]');
-        foreach (['code' => 'SKV-35-90', 'title' => 'Oxygen union check', 'section' => '35-90', 'chapter' => '35'] as $name => $text) {
+        foreach (
+            [
+                'code' => 'SKV-35-90', 'title' => 'Oxygen union check', 'section' => '35-90', 'chapter' => '35',
+            ] as $name => $text
+        ) {
             $ines->type($name, $text);
         }
         $ines->see('step 2, title');
@@ -71,10 +75,19 @@ final class CardTest extends BrowserCase
         // Doubled, moved up past its twin, and taken out.
         $this->keys($ines, WebDriverKeys::CONTROL, 'd', WebDriverKeys::CONTROL);
         $ines->find('[data-row="3"][aria-current="step"]');
-        $this->keys($ines, WebDriverKeys::CONTROL, WebDriverKeys::ALT, WebDriverKeys::ARROW_UP, WebDriverKeys::ALT, WebDriverKeys::CONTROL);
+        $this->keys(
+            $ines,
+            WebDriverKeys::CONTROL,
+            WebDriverKeys::ALT,
+            WebDriverKeys::ARROW_UP,
+            WebDriverKeys::ALT,
+            WebDriverKeys::CONTROL,
+        );
         $ines->find('[data-row="2"][aria-current="step"]');
         $ines->press('Remove');
-        self::until(static fn(): bool => count($ines->browser->findElements(WebDriverBy::cssSelector('[data-row]'))) === 3);
+        self::until(
+            static fn(): bool => count($ines->browser->findElements(WebDriverBy::cssSelector('[data-row]'))) === 3,
+        );
         $ines->click('[data-row="1"]');
         $ines->browser->findElement(WebDriverBy::xpath('//summary[contains(., "disturbs")]'))->click();
         $ines->press('One more', '//fieldset[legend="Disturbs"]')->type('what', 'union 9');
@@ -154,7 +167,11 @@ final class CardTest extends BrowserCase
         $oda->see('Kept: 40, outside')->press('Something is wrong here')->find('[role="dialog"]');
         self::assertSame('nose gear, drag strut upper', $oda->find('input[name="place"]')->getAttribute('value'));
         $oda->type('extent', 'takes grease without end')->press('Raise', '//form');
-        self::until(static fn(): bool => self::number("select count(*) from circuit_points where entry like 'F%' and stands") > 0);
+        self::until(
+            static fn(): bool => self::number(
+                "select count(*) from circuit_points where entry like 'F%' and stands",
+            ) > 0,
+        );
         $oda->go("/floor/{$card}")->find('[data-point="n3"][data-state="found"]');
         $oda->see('3 of 19')->press('It waits for')->find('[role="dialog"]');
         $oda->press('a tool', '//form')->type('lack', 'the long grease gun')->press('It waits', '//form')

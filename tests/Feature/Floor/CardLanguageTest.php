@@ -94,7 +94,12 @@ final class CardLanguageTest extends WorldCase
         $reading = ['point' => 'bottle', 'limit' => ['kind' => 'range', 'unit' => 'bar', 'min' => 90, 'max' => 130],
             'advised' => ['min' => 110]];
         yield 'a count in quarters' => [
-            [['kind' => 'count', 'title' => 'Turns', 'spec' => ['counts' => 'turns', 'min' => 1, 'max' => 2, 'fraction' => 0.25]]],
+            [
+                [
+                    'kind' => 'count', 'title' => 'Turns',
+                    'spec' => ['counts' => 'turns', 'min' => 1, 'max' => 2, 'fraction' => 0.25],
+                ],
+            ],
             'count', ['entry' => '2 1/4'], 'fail', ['entry' => '1 3/4'], '1.75',
         ];
         yield 'an answer' => [
@@ -114,14 +119,18 @@ final class CardLanguageTest extends WorldCase
         ];
         yield 'a mark in millimetres' => [
             [
-                ['kind' => 'mark', 'title' => 'Threads', 'spec' => ['id' => 'line', 'what' => 'Threads', 'unit' => 'mm']],
+                [
+                    'kind' => 'mark', 'title' => 'Threads',
+                    'spec' => ['id' => 'line', 'what' => 'Threads', 'unit' => 'mm'],
+                ],
                 ['kind' => 'meet', 'title' => 'Met', 'spec' => ['mark' => 'line', 'within' => 0.3]],
             ],
             'meet', ['entry' => '12.9'], 'fail', ['entry' => '12.2'], '12.5',
         ];
         yield 'a legal reading outside of what is advised' => [
             [['kind' => 'measurement', 'title' => 'Bottle', 'spec' => ['reading' => $reading]]],
-            'read', ['entry' => '100'], '422', ['entry' => '100', 'note' => 'used on the last flight'], 'used on the last',
+            'read', ['entry' => '100'], '422',
+            ['entry' => '100', 'note' => 'used on the last flight'], 'used on the last',
         ];
     }
 
@@ -151,7 +160,10 @@ final class CardLanguageTest extends WorldCase
             $answer->assertStatus(422);
         } else {
             $answer->assertOk();
-            self::assertStringContainsString($failed, (string) json_encode($answer->json('steps.'.($no - 1).'.result')));
+            self::assertStringContainsString(
+                $failed,
+                (string) json_encode($answer->json('steps.'.($no - 1).'.result')),
+            );
         }
         self::assertSame('open', $this->step($card, $no)['state']);
         $this->work($card, $no, $do, $good)->assertOk();
@@ -166,7 +178,12 @@ final class CardLanguageTest extends WorldCase
     public function test_a_preview_says_that_a_legal_reading_is_unusual(): void
     {
         $card = $this->card(iterator_to_array(self::kinds())['a legal reading outside of what is advised'][0]);
-        $said = fn(string $entry): array => $this->as('oda', 'POST', "cards/{$card->id}/steps/1/preview", ['entry' => $entry])
+        $said = fn(string $entry): array => $this->as(
+            'oda',
+            'POST',
+            "cards/{$card->id}/steps/1/preview",
+            ['entry' => $entry],
+        )
             ->assertOk()->json();
         self::assertSame([true, false, false], [
             $said('100')['unusual'], $said('120')['unusual'], $said('80')['unusual'],
@@ -177,7 +194,8 @@ final class CardLanguageTest extends WorldCase
     {
         $card = $this->card([
             ['kind' => 'answer', 'title' => 'Bottle', 'spec' => ['id' => 'bottle', 'choices' => [
-                ['id' => 'steel', 'title' => 'steel', 'verdict' => 'pass'], ['id' => 'wound', 'title' => 'wound', 'verdict' => 'pass'],
+                ['id' => 'steel', 'title' => 'steel', 'verdict' => 'pass'],
+                ['id' => 'wound', 'title' => 'wound', 'verdict' => 'pass'],
             ]]],
             ['kind' => 'instruction', 'title' => 'Look at the winding', 'spec' => [
                 'applies' => ['answer' => ['step' => 'bottle', 'is' => ['wound']], 'why' => 'steel has none'],
@@ -213,10 +231,13 @@ final class CardLanguageTest extends WorldCase
     public function test_a_block_is_worked_position_by_position_in_any_order(): void
     {
         $card = $this->card([
-            ['kind' => 'each', 'title' => 'Each mask', 'spec' => ['positions' => ['left', 'right', 'spare'], 'steps' => [
-                ['kind' => 'instruction', 'title' => 'Open the {position} box'],
-                ['kind' => 'count', 'title' => 'Flow', 'spec' => ['counts' => 'breaths', 'min' => 3]],
-            ]]],
+            ['kind' => 'each', 'title' => 'Each mask', 'spec' => [
+                'positions' => ['left', 'right', 'spare'],
+                'steps' => [
+                    ['kind' => 'instruction', 'title' => 'Open the {position} box'],
+                    ['kind' => 'count', 'title' => 'Flow', 'spec' => ['counts' => 'breaths', 'min' => 3]],
+                ],
+            ]],
             ['kind' => 'instruction', 'title' => 'Close up'],
         ]);
         self::assertSame(
@@ -228,7 +249,10 @@ final class CardLanguageTest extends WorldCase
             $this->work($card, $no)->assertOk();
         }
         $this->work($card, 6, 'count', ['entry' => '4'])->assertOk();
-        $this->work($card, 7)->assertStatus(422)->assertJsonPath('message', 'Step 1 comes first: this card is worked in order.');
+        $this->work($card, 7)->assertStatus(422)->assertJsonPath(
+            'message',
+            'Step 1 comes first: this card is worked in order.',
+        );
     }
 
     public function test_a_round_is_seen_point_by_point_by_several_people_over_several_shifts(): void
@@ -236,7 +260,8 @@ final class CardLanguageTest extends WorldCase
         $points = array_map(static fn(int $i): array => ['id' => "n{$i}", 'place' => "nipple {$i}"], range(1, 4));
         $card = $this->card([
             ['kind' => 'circuit', 'title' => 'Nipples', 'spec' => [
-                'ask' => 'count', 'counts' => 'strokes', 'min' => 2, 'max' => 6, 'product' => 'JV grease', 'points' => $points,
+                'ask' => 'count', 'counts' => 'strokes', 'min' => 2, 'max' => 6, 'product' => 'JV grease',
+                'points' => $points,
             ]],
         ], [], 'oda', 'bram');
         $version = $card->version;
@@ -256,7 +281,8 @@ final class CardLanguageTest extends WorldCase
         // The last one does not take grease: it is found, at the very point, and the round goes on.
         $raised = ['place' => 'nipple 4', 'extent' => 'blocked', 'step' => 1, 'point' => 'n4'];
         $this->as('bram', 'POST', "cards/{$card->id}/findings", [...$raised, 'point' => 'n7'])->assertStatus(422);
-        $found = $this->as('bram', 'POST', "cards/{$card->id}/findings", $raised)->assertOk()->json('findings.0.number');
+        $found = $this->as('bram', 'POST', "cards/{$card->id}/findings", $raised)
+            ->assertOk()->json('findings.0.number');
         $shown = $this->step($card, 1)['points'];
         self::assertSame(['seen', 'seen', 'seen', 'found'], array_column($shown, 'state'));
         self::assertSame(['3', '2', '4', $found], array_column($shown, 'entry'));
@@ -266,7 +292,8 @@ final class CardLanguageTest extends WorldCase
         $this->as('oda', 'POST', "cards/{$card->id}/steps/1", [...$back, 'note' => 'wrong nipple'])->assertOk();
         $point('oda', ['n3' => '5'])->assertOk();
         // The same by the way that answers with the round alone.
-        $light = fn(string $do, array $more): TestResponse => $this->as('bram', 'POST', "cards/{$card->id}/steps/1/points", [
+        $path = "cards/{$card->id}/steps/1/points";
+        $light = fn(string $do, array $more): TestResponse => $this->as('bram', 'POST', $path, [
             'do' => $do, 'entries' => ['n1' => '4'], ...$more,
         ]);
         $light('point', [])->assertStatus(422);
@@ -294,7 +321,12 @@ final class CardLanguageTest extends WorldCase
     /** @return list<array<string, mixed>> */
     private static function leakRun(): array
     {
-        return [['kind' => 'instruction', 'title' => 'Leak run', 'spec' => ['proves' => [['by' => 'leak', 'of' => ['union 2']]]]]];
+        return [
+            [
+                'kind' => 'instruction', 'title' => 'Leak run',
+                'spec' => ['proves' => [['by' => 'leak', 'of' => ['union 2']]]],
+            ],
+        ];
     }
 
     /** @return list<string> what the register says is not whole */
@@ -317,9 +349,15 @@ final class CardLanguageTest extends WorldCase
         self::assertSame(['Union 2 is slackened and not joined.'], $this->open());
         // The leak run of before is no proof, and none can be made while it is apart.
         $this->work($run, 1, 'again', ['note' => 'the union was slackened'])->assertOk();
-        self::assertStringContainsString('Still apart: union 2', $this->work($run, 1)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'Still apart: union 2',
+            $this->work($run, 1)->assertStatus(422)->json('message'),
+        );
         $this->work($line, 2)->assertOk();
-        self::assertSame(['Union 2 is not proven since it was last touched: leak check, independent inspection.'], $this->open());
+        self::assertSame(
+            ['Union 2 is not proven since it was last touched: leak check, independent inspection.'],
+            $this->open(),
+        );
         $blockers = $this->as('tor', 'GET', "release/{$this->visit}")->assertOk()->json('blockers');
         $codes = array_column($blockers, null, 'code');
         self::assertStringContainsString('independent inspection', $codes['not_whole']['title']);
@@ -335,7 +373,10 @@ final class CardLanguageTest extends WorldCase
         $sign('oda', $line, 'T27', '2741', 'sign')->assertOk();
         $sign('runa', $line, 'I04', '4410', 'inspect', ['covers' => ['torque']])->assertOk();
         self::assertSame([], $this->open());
-        self::assertSame(0, DisturbanceRow::where('settled', false)->where('stands', true)->where('id', '>', 1)->count());
+        self::assertSame(
+            0,
+            DisturbanceRow::where('settled', false)->where('stands', true)->where('id', '>', 1)->count(),
+        );
     }
 
     public function test_worked_once_more_it_is_proven_once_more_and_taken_back_it_is_as_if_it_had_not_been(): void
@@ -381,7 +422,10 @@ final class CardLanguageTest extends WorldCase
         // Joined and proven there, on a card of that aircraft.
         $card->update(['aircraft_id' => $to->id, 'independent_inspection' => false]);
         $this->work($card, 2)->assertOk();
-        self::assertSame([$tenure->component_id], DisturbanceRow::orderBy('id')->pluck('component_id')->unique()->all());
+        self::assertSame(
+            [$tenure->component_id],
+            DisturbanceRow::orderBy('id')->pluck('component_id')->unique()->all(),
+        );
         self::assertStringContainsString(
             'leak check',
             $this->as('ines', 'GET', 'registers/QA-VFD')->json('notWhole.0.said'),
@@ -425,7 +469,8 @@ final class CardLanguageTest extends WorldCase
         $told = DB::table('notices')->where('person_id', $this->person('ines')->id)->orderByDesc('id')->value('said');
         self::assertStringContainsString('waits for a part: 2 clips JV-3511-09', $told);
         $this->as('mika', 'POST', "cards/{$card->id}/waits/{$shown['id']}/end")->assertForbidden();
-        $this->as('ines', 'POST', "cards/{$card->id}/waits/{$shown['id']}/end")->assertOk()->assertJsonPath('waits', []);
+        $this->as('ines', 'POST', "cards/{$card->id}/waits/{$shown['id']}/end")
+            ->assertOk()->assertJsonPath('waits', []);
         $this->as('ines', 'POST', "cards/{$card->id}/waits/{$shown['id']}/end")->assertStatus(422);
         $this->work($card, 1)->assertOk();
         $this->as('oda', 'POST', "cards/{$card->id}/sign", [
@@ -436,7 +481,9 @@ final class CardLanguageTest extends WorldCase
 
     public function test_a_limit_flows_from_an_earlier_reading_from_the_same_position_and_from_the_last_card(): void
     {
-        $reading = static fn(string $point, array $limit): array => ['reading' => ['point' => $point, 'limit' => $limit]];
+        $reading = static fn(string $point, array $limit): array => [
+            'reading' => ['point' => $point, 'limit' => $limit],
+        ];
         $steps = [
             ['kind' => 'measurement', 'title' => 'Found', 'spec' => [
                 'id' => 'found', ...$reading('found', ['kind' => 'range', 'unit' => 'bar', 'min' => 90, 'max' => 130]),
@@ -445,7 +492,10 @@ final class CardLanguageTest extends WorldCase
                 'kind' => 'range', 'unit' => 'bar', 'min' => 'found - 2.5', 'max' => 'found',
             ])],
             ['kind' => 'each', 'title' => 'Each side', 'spec' => ['positions' => ['left', 'right'], 'steps' => [
-                ['kind' => 'mark', 'title' => 'Droop {position}', 'spec' => ['id' => 'droop', 'what' => 'droop', 'unit' => 'deg']],
+                [
+                    'kind' => 'mark', 'title' => 'Droop {position}',
+                    'spec' => ['id' => 'droop', 'what' => 'droop', 'unit' => 'deg'],
+                ],
                 ['kind' => 'measurement', 'title' => 'Travel {position}', 'spec' => $reading('{position} travel', [
                     'kind' => 'min', 'unit' => 'deg', 'min' => 'droop + 10',
                 ])],
@@ -494,11 +544,15 @@ final class CardLanguageTest extends WorldCase
     {
         $card = $this->card([['kind' => 'instruction', 'title' => 'Do']]);
         $say = function () use ($card): void {
-            $this->as('oda', 'POST', "cards/{$card->id}/steps/1/remarks", ['text' => 'the panel is painted shut'])->assertOk();
+            $this->as('oda', 'POST', "cards/{$card->id}/steps/1/remarks", ['text' => 'the panel is painted shut'])
+                ->assertOk();
             $this->as('oda', 'POST', "cards/{$card->id}/waits", ['kind' => 'help', 'what' => 'a painter', 'step' => 1]);
         };
         $say();
-        self::assertStringContainsString('waits for help: a painter', $this->as('oda', 'GET', "cards/{$card->id}")->json('stateNow'));
+        self::assertStringContainsString(
+            'waits for help: a painter',
+            $this->as('oda', 'GET', "cards/{$card->id}")->json('stateNow'),
+        );
         CardTemplate::whereKey($card->template_id)->update(['revision' => 11]);
         $card->update(['revision' => 10]);
         DB::table('card_templates')->where('id', $card->template_id)->update(['stays_until' => 12]);

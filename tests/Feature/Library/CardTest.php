@@ -7,14 +7,17 @@ namespace Tests\Feature\Library;
 use App\Fleet\Model\AircraftType;
 use App\Floor\Model\Card;
 use App\Floor\Model\Remark;
+use App\Library\Do\CardDesk;
 use App\Library\Do\RenewCard;
 use App\Library\Do\TemplateFile;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\CardVersion;
 use App\Library\Model\Panel;
+use App\Shared\Refused;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Jorvel\Core\Library\CardState;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\WorldCase;
@@ -62,7 +65,10 @@ final class CardTest extends WorldCase
             foreach ($rows as $i => $template) {
                 $row = TemplateFile::row($file->cards[$i], $type->id);
                 self::assertEquals(
-                    array_filter($template->only(array_keys($row)), static fn(mixed $v): bool => $v !== null && $v !== []),
+                    array_filter(
+                        $template->only(array_keys($row)),
+                        static fn(mixed $v): bool => $v !== null && $v !== [],
+                    ),
                     array_filter(
                         [...$row, 'stage' => $template->stage],
                         static fn(mixed $v): bool => $v !== null && $v !== [],
@@ -82,7 +88,9 @@ final class CardTest extends WorldCase
         $made = Card::whereHas('template', static fn($q) => $q->where('code', self::CODE))->firstOrFail();
         $before = $made->steps()->pluck('title')->all();
         $body = $this->body();
-        $body['steps'][] = ['kind' => 'count', 'title' => 'Drain the sump', 'text' => '', 'spec' => ['counts' => 'cups', 'max' => 2]];
+        $body['steps'][] = [
+            'kind' => 'count', 'title' => 'Drain the sump', 'text' => '', 'spec' => ['counts' => 'cups', 'max' => 2],
+        ];
         $panel = Panel::where('type_id', $made->aircraft->type_id)->whereNotIn('code', $made->panels)->value('code');
         [$title, $hours] = [$made->title, $made->hours];
         $body = [...$body, 'independent_inspection' => true, 'covers' => ['locking'], 'panels' => [$panel]];
@@ -107,7 +115,10 @@ final class CardTest extends WorldCase
         $this->sign('ines', 'force', $id, $version + 1)->assertOk()
             ->assertJsonPath('sentence', self::CODE.' is in force as version 2.');
         $template = CardTemplate::where('code', self::CODE)->firstOrFail();
-        self::assertSame([2, 'Drain the sump'], [$template->version, $template->steps[array_key_last($template->steps)]['title']]);
+        self::assertSame(
+            [2, 'Drain the sump'],
+            [$template->version, $template->steps[array_key_last($template->steps)]['title']],
+        );
         self::assertSame($before, $made->steps()->pluck('title')->all(), 'a card that is made keeps its text');
         self::assertSame(2, $this->as('oda', 'GET', "cards/{$made->id}")->json('newer'));
         $this->as('oda', 'POST', "cards/{$made->id}/steps/2/remarks", ['text' => 'The sump is behind the pump.'])
@@ -128,7 +139,8 @@ final class CardTest extends WorldCase
             ->pluck('no')->all(), 'what was said at a step stays at it');
         $again = $made->replicate()->fill(['makes' => Card::RECHECK, 'template_version' => 1]);
         self::assertFalse(RenewCard::newer($again, $template), 'a re-check has the steps of another card');
-        $this->as('ines', 'POST', "cards/{$made->id}/renew", ['version' => $made->refresh()->version])->assertStatus(422);
+        $this->as('ines', 'POST', "cards/{$made->id}/renew", ['version' => $made->refresh()->version])
+            ->assertStatus(422);
         $states = CardVersion::where('code', self::CODE)->orderBy('no')->get()->map(
             static fn(CardVersion $v): string => $v->state->value,
         )->all();
@@ -143,6 +155,21 @@ final class CardTest extends WorldCase
         // What was in force once is changed by nobody, whatever way they come.
         $this->expectExceptionMessage('stands as it is');
         DB::table('card_versions')->where('code', self::CODE)->update(['body' => '{}']);
+    }
+
+    public function test_a_text_written_meanwhile_is_not_checked_by_whoever_read_the_older_one(): void
+    {
+        $this->save('runa', $this->body())->assertOk();
+        $read = CardVersion::where(['code' => self::CODE, 'state' => CardState::Draft])->firstOrFail();
+        $seen = $read->version;
+        $this->save('runa', [...$this->body(), 'hours' => 9], $seen)->assertOk();
+        try {
+            app(CardDesk::class)->check($this->person('ines'), $read, $seen, 'C01', '1101');
+            self::fail('checked what she had not read');
+        } catch (Refused $e) {
+            self::assertStringContainsString('while you had it open', $e->getMessage());
+        }
+        self::assertSame(CardState::Draft, $read->refresh()->state);
     }
 
     public function test_a_warning_that_went_is_pointed_out(): void
@@ -177,7 +204,10 @@ final class CardTest extends WorldCase
             'section' => '99-1', 'skill' => 'airframe', 'hours' => 1, 'zone' => 'cellar', 'stage' => 'look',
             'panels' => ['P999'], 'after' => ['SKV-XX'], 'parts' => ['JV-0' => 1],
             'steps' => [
-                ['kind' => 'part', 'title' => 'Fit', 'text' => '', 'spec' => ['part' => 'JV-0', 'quantity' => 1, 'position' => 'x']],
+                [
+                    'kind' => 'part', 'title' => 'Fit', 'text' => '',
+                    'spec' => ['part' => 'JV-0', 'quantity' => 1, 'position' => 'x'],
+                ],
             ],
         ];
         $room = $this->save('ines', $body)->assertOk()->json();
@@ -188,12 +218,16 @@ final class CardTest extends WorldCase
             array_column($lines, 'line'),
         );
         $this->save('ines', ['title' => 'no number'])->assertStatus(422);
-        $whole = [...$body, 'revision' => 12, 'zone' => 'cabin', 'steps' => [['kind' => 'instruction', 'title' => 'Do', 'text' => '']]];
+        $whole = [
+            ...$body, 'revision' => 12, 'zone' => 'cabin',
+            'steps' => [['kind' => 'instruction', 'title' => 'Do', 'text' => '']],
+        ];
         unset($whole['panels'], $whole['after'], $whole['parts']);
         $this->save('ines', $whole, 1)->assertOk();
         $this->sign('runa', 'check', $room['draftId'], 2)->assertOk();
         $this->sign('ines', 'force', $room['draftId'], 2)->assertOk();
-        $visit = Visit::whereHas('aircraft', static fn($q) => $q->where('mark', 'QA-VFC'))->whereNot('state', Visit::RELEASED)
+        $visit = Visit::whereHas('aircraft', static fn($q) => $q->where('mark', 'QA-VFC'))
+            ->whereNot('state', Visit::RELEASED)
             ->first()->id ?? Visit::where('title', 'Block check')->valueOrFail('id');
         $id = CardTemplate::where('code', 'SKV-99-1')->valueOrFail('id');
         $this->as('ines', 'POST', "visits/{$visit}/cards", ['template' => $id])->assertCreated();
@@ -219,17 +253,25 @@ final class CardTest extends WorldCase
         self::assertSame(['Open left', 'Open right', 'Read'], array_column($good['steps'], 'title'));
         self::assertSame(['0.0', '0.0', '1'], $good['places']);
         self::assertStringContainsString('P [at most 2 bar]   reading: __________ bar', $good['paper'][2]);
-        self::assertStringContainsString('Step 2 disturbs right door; no later step joins it.', implode(' ', $good['leaves']));
+        self::assertStringContainsString(
+            'Step 2 disturbs right door; no later step joins it.',
+            implode(' ', $good['leaves']),
+        );
         $steps[1]['spec']['reading']['limit']['kind'] = 'range';
         $bad = $look($steps);
         self::assertSame(['steps.1.spec.reading.limit.min', 'step 3, reading, limit, min'], [
             $bad['faults'][0]['path'], $bad['faults'][0]['place'],
         ]);
-        self::assertSame(['Open left', 'Open right', 'Read'], array_column($bad['steps'], 'title'), 'the others are shown');
+        self::assertSame(
+            ['Open left', 'Open right', 'Read'],
+            array_column($bad['steps'], 'title'),
+            'the others are shown',
+        );
         self::assertSame('instruction', $bad['steps'][2]['kind']);
         // Whatever is sent, it is answered, and by its place.
         foreach ([[], ['steps' => 'x'], ['steps' => [7]], ['steps' => [['kind' => 'each']]]] as $odd) {
-            $this->as('ines', 'POST', 'library/card-sets/SKV/preview', ['body' => ['code' => 'X', ...$odd]])->assertOk();
+            $this->as('ines', 'POST', 'library/card-sets/SKV/preview', ['body' => ['code' => 'X', ...$odd]])
+                ->assertOk();
         }
     }
 
@@ -260,7 +302,10 @@ final class CardTest extends WorldCase
 
             return;
         }
-        self::assertCount(1, array_filter($rows->assertOk()->json('rows'), static fn(array $r): bool => $r['why'] !== null));
+        self::assertCount(
+            1,
+            array_filter($rows->assertOk()->json('rows'), static fn(array $r): bool => $r['why'] !== null),
+        );
         $draft = CardVersion::where(['code' => $codes[1], 'state' => 'draft'])->firstOrFail();
         self::assertStringNotContainsString($from, (string) json_encode($draft->body));
         self::assertStringContainsString($to, (string) json_encode($draft->body));
@@ -293,7 +338,11 @@ final class CardTest extends WorldCase
         self::assertSame(['step 1', 'hours'], array_column($view['changes'], 'what'));
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply")->assertOk();
         self::assertSame(2, CardVersion::where('state', 'draft')->count());
-        self::assertNotSame(2.5, CardTemplate::where('code', 'SKV-25-61')->valueOrFail('hours'), 'nothing is in force by it');
+        self::assertNotSame(
+            2.5,
+            CardTemplate::where('code', 'SKV-25-61')->valueOrFail('hours'),
+            'nothing is in force by it',
+        );
         $bring($text($cards))->assertStatus(422);
     }
 
@@ -303,7 +352,8 @@ final class CardTest extends WorldCase
         CardTemplate::where('code', 'SKV-25-61')->firstOrFail()->update([
             'after' => ['SKV-28-21'], 'panels' => ['P1'], 'ground' => ['work stand'],
         ]);
-        $items = DB::table('programme_items')->whereIn('template_id', CardTemplate::whereIn('code', ['SKV-28-21', 'SKV-25-61'])
+        $items = DB::table('programme_items')
+            ->whereIn('template_id', CardTemplate::whereIn('code', ['SKV-28-21', 'SKV-25-61'])
             ->select('id'))->pluck('id')->all();
         $visit = $this->as('ines', 'POST', 'visits', [
             'mark' => 'QA-VFC', 'title' => 'Two', 'bay' => 'line', 'start' => '2026-05-06', 'end' => '2026-05-07',

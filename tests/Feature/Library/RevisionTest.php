@@ -375,7 +375,10 @@ final class RevisionTest extends WorldCase
         self::assertContains('OLN-27-51', $this->marked());
         $codes = function () use ($flaps): array {
             $blockers = $this->as('tor', 'GET', "release/{$flaps->visit_id}")->json('blockers');
-            $of = array_filter($blockers, static fn(array $b): bool => str_starts_with($b['link'], "/floor/{$flaps->id}"));
+            $of = array_filter(
+                $blockers,
+                static fn(array $b): bool => str_starts_with($b['link'], "/floor/{$flaps->id}"),
+            );
 
             return array_merge(...array_column($of, 'codes') ?: [[]]);
         };
@@ -386,23 +389,34 @@ final class RevisionTest extends WorldCase
 
     public function test_a_warning_that_went_is_acknowledged_and_figures_that_a_step_contradicts_are_named(): void
     {
-        $this->bring(6, '27-51', 'Never run the flaps with a door open. Play at most 0.4 mm. Flaps run in 9 to 14 seconds.');
+        $this->bring(
+            6,
+            '27-51',
+            'Never run the flaps with a door open. Play at most 0.4 mm. Flaps run in 9 to 14 seconds.',
+        );
         $this->as('ines', 'POST', 'library/manuals/TM-OLN/reread', [
             'templates' => CardTemplate::where('code', 'OLN-27-51')->pluck('id')->all(), 'note' => 'read',
         ])->assertOk();
         $this->bring(7, '27-51', 'Play at most 0.3 mm. Flaps run in 9 to 13 seconds.');
         $template = CardTemplate::where('code', 'OLN-27-51')->firstOrFail();
-        $shown = array_column($this->as('ines', 'GET', 'library/manuals/TM-OLN')->json('templates'), null, 'code')['OLN-27-51'];
+        $shown = array_column(
+            $this->as('ines', 'GET', 'library/manuals/TM-OLN')->json('templates'),
+            null,
+            'code',
+        )['OLN-27-51'];
         self::assertSame(['Never run the flaps with a door open.'], $shown['lost']);
         self::assertStringContainsString('still says 14', implode(' ', $shown['contradicts']));
         $read = ['outcome' => 'stands', 'note' => 'read'];
-        $said = $this->as('ines', 'POST', "library/templates/{$template->id}/reread", $read)->assertStatus(422)->json('message');
+        $said = $this->as('ines', 'POST', "library/templates/{$template->id}/reread", $read)
+            ->assertStatus(422)->json('message');
         self::assertStringContainsString('Never run the flaps with a door open.', $said);
         $this->as('ines', 'POST', 'library/manuals/TM-OLN/reread', ['templates' => [$template->id], 'note' => 'read'])
             ->assertStatus(422);
-        $cards = Card::where('template_id', $template->id)->whereIn('state', [Card::OPEN, Card::IN_WORK])->pluck('version', 'id');
+        $cards = Card::where('template_id', $template->id)->whereIn('state', [Card::OPEN, Card::IN_WORK])
+            ->pluck('version', 'id');
         $this->as('ines', 'POST', 'library/manuals/TM-OLN/reread', [
-            'templates' => [$template->id], 'cards' => $cards->all(), 'note' => 'with the desk', 'seen' => $shown['lost'],
+            'templates' => [$template->id], 'cards' => $cards->all(), 'note' => 'with the desk',
+            'seen' => $shown['lost'],
         ])->assertOk();
         self::assertSame([], $this->marked());
         self::assertSame([7], Card::whereIn('id', $cards->keys())->pluck('revision')->unique()->values()->all());

@@ -43,7 +43,9 @@ final class PapersTest extends WorldCase
         self::assertStringContainsString('Oda Fenn (T27)', $text, 'steps already done carry who did them');
         self::assertStringContainsString('Independent inspection ______', $text);
         $card = $visit->cards->firstOrFail();
-        $one = $this->text((string) $this->as('mika', 'GET', "release/{$visit->id}/cards.pdf?cards={$card->id}")->getContent());
+        $one = $this->text(
+            (string) $this->as('mika', 'GET', "release/{$visit->id}/cards.pdf?cards={$card->id}")->getContent(),
+        );
         self::assertStringContainsString("{$card->number} {$card->title}", $one);
         self::assertStringNotContainsString($visit->cards->last()->number, $one);
     }

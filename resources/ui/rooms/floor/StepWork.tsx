@@ -141,7 +141,7 @@ export function StepWork(props: StepProps) {
     );
 }
 
-/** What is known about a step beside its words: the label on the panel, what it does to what is proven, and why it is there. */
+/** What is known about a step beside its words: the label on the panel, what it does to what is proven, and why. */
 function About({ step }: { step: StepProps['step'] }) {
     return (
         <>

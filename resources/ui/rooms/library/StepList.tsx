@@ -4,7 +4,7 @@ import { Dragged, useDragSensors } from '../../parts/drag';
 import { Glyph } from '../../parts/State';
 import { type At, key, listed, numberOf, type Step, same } from './card';
 
-/** The steps of a card as a list: chosen by a click or the arrows, dragged to another place, moved by Alt and the arrows. */
+/** The steps of a card as a list: chosen by a click or Alt and the arrows, dragged, or moved with Ctrl besides. */
 export function StepList({
     steps,
     at,

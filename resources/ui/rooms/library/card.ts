@@ -1,4 +1,4 @@
-/** A card while it is written: plain values, and what is done to them. Nothing here judges; the server names every fault. */
+/** A card while it is written: plain values, and what is done to them. The server alone judges it. */
 
 export type Step = { kind: string; title: string; text?: string; spec?: Record<string, unknown> };
 export type Body = Record<string, unknown> & { steps: Step[] };
