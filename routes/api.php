@@ -14,13 +14,17 @@ use App\Fleet\Http\ComponentController;
 use App\Fleet\Http\FleetController;
 use App\Fleet\Http\FlyingController;
 use App\Fleet\Http\WhatIfController;
+use App\Floor\Http\DamageController;
 use App\Floor\Http\FindingController;
 use App\Floor\Http\FloorController;
+use App\Floor\Http\LineController;
 use App\Floor\Http\RegisterController;
 use App\Floor\Http\SayController;
 use App\Library\Http\CardController;
+use App\Library\Http\LessonController;
 use App\Library\Http\LibraryController;
 use App\Library\Http\RevisionController;
+use App\Release\Http\LineReleaseController;
 use App\Release\Http\ReleaseController;
 use App\Shared\ComputeController;
 use App\Stores\Http\PartController;
@@ -108,10 +112,27 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
 
     // Floor
     Route::get('floor', [FloorController::class, 'index']);
+    Route::get('damage/{mark}', [DamageController::class, 'show']);
+    Route::post('cards/{id}/damages', [DamageController::class, 'enter'])->middleware('once');
+    Route::post('damages/{id}/looks', [DamageController::class, 'look'])->middleware('once');
+    Route::post('damages/{id}/settle', [DamageController::class, 'settle'])->middleware('once');
+    Route::get('line', [LineController::class, 'index']);
+    Route::post('line', [LineController::class, 'begin'])->middleware('once');
+    Route::post('line/{id}/leave', [LineController::class, 'leave'])->middleware('once');
+    Route::get('line/{id}', [LineReleaseController::class, 'show']);
+    Route::post('line/{id}/good', [LineReleaseController::class, 'sign'])->middleware(['throttle:sign', 'once']);
     Route::get('cards/{id}', [FloorController::class, 'show']);
     Route::post('cards/{id}/steps/{no}', [FloorController::class, 'work'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/points', [FloorController::class, 'points'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/remarks', [SayController::class, 'remark'])->middleware('once');
+    Route::post('cards/{id}/steps/{no}/here', [SayController::class, 'here'])->middleware('once');
+    Route::post(
+        'cards/{id}/steps/{no}/briefed',
+        [SayController::class, 'briefed'],
+    )->middleware(['throttle:sign', 'once']);
+    Route::post('cards/{id}/lessons', [SayController::class, 'learn'])->middleware('once');
+    Route::post('cards/{id}/lessons/read', [SayController::class, 'read'])->middleware('once');
+    Route::post('cards/{id}/steps/{no}/photos', [SayController::class, 'photo']);
     Route::post('cards/{id}/waits', [SayController::class, 'wait'])->middleware('once');
     Route::post('cards/{id}/waits/{wait}/end', [SayController::class, 'goOn'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/preview', [FloorController::class, 'preview']);
@@ -157,6 +178,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('library/card-sets/{type}/preview', [CardController::class, 'preview']);
     Route::post('library/card-sets/{type}/drafts', [CardController::class, 'save'])->middleware('once');
     Route::post('library/card-sets/{type}/bulk', [CardController::class, 'bulk'])->middleware('once');
+    Route::post('library/lessons/{id}', [LessonController::class, 'decide'])->middleware('once');
     Route::post('library/drafts/{id}/check', [CardController::class, 'check'])->middleware(['throttle:sign', 'once']);
     Route::post('library/drafts/{id}/force', [CardController::class, 'force'])->middleware(['throttle:sign', 'once']);
     Route::post('library/drafts/{id}/discard', [CardController::class, 'discard'])->middleware('once');

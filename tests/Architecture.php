@@ -24,7 +24,7 @@ final class Architecture
         'Visits' => ['Crew', 'Fleet'],
         'Library' => ['Fleet', 'Visits'],
         'Stores' => ['Visits'],
-        'Floor' => ['Library', 'Stores'],
+        'Floor' => ['Fleet', 'Visits', 'Library', 'Stores'],
         'Bench' => ['Floor'],
         'Release' => ['Deferrals', 'Stores', 'Fleet'],
     ];

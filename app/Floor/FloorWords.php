@@ -9,6 +9,7 @@ use App\Floor\Model\Step;
 use App\Floor\Show\View\HoldView;
 use App\Shared\Clock;
 use App\Shared\Words;
+use App\Stores\Model\PartBatch;
 use App\Visits\Model\Visit;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\DisturbanceAct;
@@ -36,6 +37,8 @@ final class FloorWords
     {
         return match ($why) {
             NotNow::Worked => "Card {$card->number} is signed; its steps stand as they are.",
+            NotNow::Over => "\"{$card->visit->title}\" is over; nobody works at card {$card->number} any more. "
+                .'Nothing was changed.',
             NotNow::Waits => "Card {$card->number} waits for ".self::waitsFor($card).'. That is worked first; '
                 .'nothing was changed here.',
             NotNow::ToReRead => "Card {$card->number} was written from "
@@ -258,6 +261,42 @@ final class FloorWords
         $for = ['part' => 'a part', 'tool' => 'a tool', 'help' => 'help', 'answer' => 'an answer'][$kind] ?? $kind;
 
         return "waits for {$for}: {$what}";
+    }
+
+    /**
+     * Why a product does not go in.
+     *
+     * @param array<string, mixed> $spec of the step
+     */
+    public static function productRefused(string $code, PartBatch $batch, array $spec, int $wanted): string
+    {
+        $part = $batch->part;
+
+        return match ($code) {
+            'never_meets' => "{$part->title} must never meet {$spec['system']}: keep it away, hands and rags as well.",
+            'other_product' => "Batch {$batch->batch} is {$part->title}, "
+                .($part->specification ?? 'of no specification')."; this step needs {$spec['product']}.",
+            'shelf_life' => "The shelf life of batch {$batch->batch} ran out on {$batch->expires}.",
+            default => "Batch {$batch->batch} holds {$batch->quantity} {$part->unit}; the step needs {$wanted}.",
+        };
+    }
+
+    /**
+     * "0.7 L in: 0.056 L per flight hour, usually 0.021; more than use explains, look for a leak".
+     *
+     * @param array<string, mixed> $said what a step put in, with its `rate`
+     * @param array<string, mixed> $spec of the step
+     */
+    public static function uplift(array $said, array $spec): string
+    {
+        $system = $spec['each']['position'] ?? $spec['system'];
+        $unit = Unit::parse($said['unit'])->label();
+        $usual = $said['usual'] ?? null;
+
+        return ucfirst("{$system}, ").Words::number((float) $said['quantity'], 3)." {$unit} in: "
+            .Words::number((float) $said['rate'], 3)." {$unit} per flight hour"
+            .($usual === null ? ', too few before to compare' : ', usually '.Words::number((float) $usual, 3))
+            .(($said['leak'] ?? false) ? '; more than twice that is no use: look for a leak.' : '.');
     }
 
     /** What is said of a reading. */

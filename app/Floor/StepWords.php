@@ -74,16 +74,26 @@ final readonly class StepWords
                     .(($spec['seat'] ?? false) ? '   □ seat and groove looked at' : '')
                     .(isset($spec['lubricate']) ? "   □ lubricated with {$spec['lubricate']}" : ''),
             ],
+            'exchange' => [
+                "{$spec['component']} at {$spec['position']}:   {$of('serial off')}   tag ______   goes to ______",
+                $of('serial on'),
+                ...array_map(
+                    static fn(array $h): string => "{$h['count']} × {$h['what']}:   off ______   on ______",
+                    $spec['hardware'] ?? [],
+                ),
+            ],
+            'consumable' => [
+                "{$spec['product']} into {$spec['system']}".self::between($spec).':   '
+                    .(($spec['drained'] ?? false) ? $of('drained', self::unit($spec['unit'])).'   ' : '')
+                    .$of('put in', self::unit($spec['unit']))."   {$of('batch')}",
+            ],
             'tool' => [$of($spec['tool_kind'])],
             'safing_fit' => [
                 "{$spec['device']}, {$spec['place']}, {$spec['flag']}: □ fitted"
                     .(isset($spec['storage']) ? ".   Kept: {$spec['storage']}" : ''),
             ],
             'safing_remove' => ["What step {$spec['of']} fitted: □ removed, flag with it"],
-            'rollcall' => array_map(
-                static fn(string $p): string => "{$p}: □ clear, name ".self::BLANK,
-                $spec['places'],
-            ),
+            'rollcall' => self::callBlanks($spec),
             'test' => [
                 'Set up: '.implode('; ', $spec['setup']),
                 "Hold {$spec['hold']['seconds']} s, {$spec['hold']['what']}",
@@ -102,6 +112,25 @@ final readonly class StepWords
     }
 
     /**
+     * @param array<string, mixed> $spec
+     *
+     * @return list<string>
+     */
+    private static function callBlanks(array $spec): array
+    {
+        return array_values(array_filter([
+            isset($spec['stop']) ? "The words that mean stop: {$spec['stop']}" : '',
+            ...array_map(static fn(string $line): string => "• {$line}", $spec['briefing'] ?? []),
+            isset($spec['signs']) ? "Read by whoever is at {$spec['signs']}:   stamp ".self::BLANK : '',
+            ...array_map(
+                static fn(string $p): string => "{$p}".(($spec['lead'] ?? '') === $p ? ' (leads)' : '')
+                    .': □ clear, name '.self::BLANK,
+                $spec['places'],
+            ),
+        ]));
+    }
+
+    /**
      * @param array<string, mixed> $reading
      *
      * @return list<string>
@@ -111,8 +140,10 @@ final readonly class StepWords
         $advised = $reading['advised'] ?? [];
 
         return array_values(array_filter([
-            ucfirst($reading['point']).' ['.self::limit($reading['limit']).']   reading: '.self::BLANK.' '
-                .self::unit($reading['limit']['unit']),
+            ucfirst($reading['point']).' ['.self::limit($reading['limit'])
+                .(isset($reading['gauge']) ? ', at the reference temperature' : '').']   reading: '.self::BLANK.' '
+                .self::unit($reading['limit']['unit'])
+                .(isset($reading['gauge']) ? '   at ______ °C' : ''),
             $advised === [] ? '' : 'Advised'.self::between($advised).'; outside of it a word is asked: '.self::BLANK,
             isset($reading['tool_kind'])
                 ? ucfirst($reading['tool_kind']).': '.self::BLANK.'   checked until ______'
@@ -215,8 +246,43 @@ final readonly class StepWords
             $step->kind === 'mark' && isset($r['mark']) ? "Marked: {$r['mark']}{$unit}" : '',
             isset($r['met']) ? "Met: {$r['met']}{$unit}".(isset($r['off']) ? ", off by {$r['off']}{$unit}" : '') : '',
             isset($r['note']) ? "Remarked: {$r['note']}" : '',
+            ...self::wentThrough($step, $r),
             ...$calls,
+            isset($r['brief']) ? "Briefing read and signed: {$r['brief']['name']} ({$r['brief']['stamp']})" : '',
         ]));
+    }
+
+    /**
+     * What came off and went on, what was put in, and what the gauge showed.
+     *
+     * @param array<string, mixed> $r
+     *
+     * @return list<string>
+     */
+    public static function wentThrough(Step $step, array $r): array
+    {
+        $out = [];
+        if ($step->kind === 'exchange' && isset($r['on'])) {
+            $off = $r['off'] === null ? 'none was there' : "serial {$r['off']}";
+            $out[] = "Off: {$off}.   On: serial {$r['on']}.";
+            foreach ($r['hardware'] ?? [] as $what => $n) {
+                $out[] = "{$what}: ".(isset($n['off']) ? "{$n['off']} off, " : '').($n['on'] ?? 0).' on';
+            }
+        }
+        if ($step->kind === 'consumable' && isset($r['quantity'])) {
+            $unit = self::unit($r['unit']);
+            $out[] = ($r['drained'] > 0 ? Words::number((float) $r['drained'], 3)." {$unit} drained, " : '')
+                .Words::number((float) $r['quantity'], 3)." {$unit} in"
+                .(isset($r['batch']) ? ": {$r['title']}, batch {$r['batch']}" : '');
+        }
+        if (isset($r['gauge'])) {
+            $g = $r['gauge'];
+            $out[] = "Gauge of {$g['serial']}: ".Words::number((float) $g['shown'], 2).' '.self::unit($g['unit'])
+                .' at '.Words::number((float) $g['temp_c'], 1).' °C, judged as at '
+                .Words::number((float) $g['reference_c'], 0).' °C';
+        }
+
+        return $out;
     }
 
     private function reading(Reading $r): string
@@ -266,7 +332,8 @@ final readonly class StepWords
     private function remarks(Collection $remarks): array
     {
         return array_values($remarks->map(
-            fn(Remark $r): string => "Remark: {$r->text}  {$r->person->name} ({$r->person->stamp}), "
+            fn(Remark $r): string => ($r->photo_id === null ? 'Remark' : "Photo {$r->photo_id}")
+                .": {$r->text}  {$r->person->name} ({$r->person->stamp}), "
                 .$this->clock->local($r->at),
         )->all());
     }

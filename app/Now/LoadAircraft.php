@@ -9,6 +9,7 @@ use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\ComponentTenure;
 use App\Fleet\Model\ItemStatus;
 use App\Floor\Model\Card;
+use App\Floor\Model\Damage;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
 use App\Library\Model\ProgrammeItem;
@@ -23,6 +24,7 @@ use Jorvel\Core\Fleet\Takes;
 use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Now\AircraftNow;
 use Jorvel\Core\Now\BottleNow;
+use Jorvel\Core\Now\DamageNow;
 use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Now\OnAircraft;
 use Jorvel\Core\Now\PartGone;
@@ -57,6 +59,7 @@ final class LoadAircraft
     {
         return Aircraft::query()->with([
             ...self::rows(), 'type.items', 'fleet', 'home', 'deferrals.listedItem', 'tenures.component.readings',
+            'damages.looks',
         ]);
     }
 
@@ -206,6 +209,9 @@ final class LoadAircraft
                 $v->cards->flatMap(static fn(Card $c): array => $takes?->stops(...self::on($c)) ?? [])->all(),
             ))->all()),
             $this->on[$aircraft],
+            $items === null ? [] : array_values($aircraft->damages->map(
+                static fn(Damage $d): DamageNow => $d->now(),
+            )->all()),
         );
     }
 

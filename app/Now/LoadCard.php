@@ -41,7 +41,9 @@ final readonly class LoadCard
      * What a card belongs to, with the columns that are read: a template without its steps, which the card has copied.
      */
     public const ONE = [
-        'visit' => [Visit::class, ['id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'released_at']],
+        'visit' => [Visit::class, [
+            'id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'kind', 'released_at',
+        ]],
         'aircraft' => [Aircraft::class, [
             'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of',
             'rates', 'conditions', 'week', 'effectivity', 'floor_count', 'options',
@@ -227,6 +229,7 @@ final readonly class LoadCard
             ),
             $this->aircraft->on($card->aircraft_id),
             $card->visit->daysEarly($this->clock->today()),
+            $card->visit->state === Visit::RELEASED,
         ), $card->aircraft->floor_count);
     }
 

@@ -28,7 +28,7 @@ final readonly class PreparedItem
     ) {}
 
     /**
-     * A programme under no harsh condition.
+     * What of a programme falls due, under no harsh condition.
      *
      * @param iterable<ProgrammeItem> $programme
      *
@@ -38,6 +38,10 @@ final readonly class PreparedItem
     {
         $out = [];
         foreach ($programme as $item) {
+            // What is done on the line falls due to nobody: it is good until a day, or it is not.
+            if ($item->line !== null) {
+                continue;
+            }
             $out[] = new self($item->id, $item->component, $item->due(), 1.0, null, $item);
         }
 

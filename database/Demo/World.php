@@ -18,11 +18,15 @@ use App\Fleet\Model\Fleet;
 use App\Floor\Do\TakeReading;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
+use App\Floor\Model\Damage;
+use App\Floor\Model\DamageLook;
 use App\Floor\Model\Finding;
+use App\Floor\Model\LineValidity;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
 use App\Library\Do\ProgrammeFile;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\Lesson;
 use App\Library\Model\Manual;
 use App\Library\Model\ManualRevision;
 use App\Library\Model\ProgrammeItem;
@@ -80,6 +84,7 @@ final readonly class World
                 $this->tools();
                 $this->checks();
                 $this->story();
+                $this->line();
             });
             $this->clock->start($now);
             $this->records->write(
@@ -376,6 +381,8 @@ final readonly class World
                 ...array_intersect_key($row, array_flip(['number', 'title', 'place'])),
                 'one_time' => $row['one_time'] === 'yes',
                 'effectivity' => $row['effectivity'] === '' ? null : explode(' ', $row['effectivity']),
+                'specification' => $row['specification'] ?: null, 'unit' => $row['unit'] ?: null,
+                'never' => $row['never'] === '' ? null : explode(' ', $row['never']),
             ]);
             if ($row['ordered'] !== '') {
                 $part->orders()->create(['quantity' => (int) $row['ordered'], 'expected' => $row['expected']]);
@@ -428,6 +435,62 @@ final readonly class World
                 ->orderByDesc('date')
                 ->firstOrFail();
             $this->recalls->open($found->person, $tool, $found->date, $found->note);
+        }
+    }
+
+    /** What was signed on the line these last days, and what went wrong at some cards once. */
+    private function line(): void
+    {
+        $people = Person::pluck('id', 'login');
+        $aircraft = Aircraft::with('type')->get()->keyBy('mark');
+        foreach (self::csv('line.csv') as $row) {
+            $craft = $aircraft[$row['mark']];
+            $item = ProgrammeItem::where(['type_id' => $craft->type_id, 'code' => $row['code']])->firstOrFail();
+            $day = substr($row['at'], 0, 10);
+            $visit = Visit::create([
+                'aircraft_id' => $craft->id, 'title' => $item->title, 'bay' => Visit::LINE, 'kind' => Visit::CHECK,
+                'start' => $day, 'end' => $day, 'state' => Visit::RELEASED, 'released_at' => $row['at'],
+            ]);
+            LineValidity::create([
+                'aircraft_id' => $craft->id, 'item_id' => $item->id, 'visit_id' => $visit->id,
+                'until' => $row['until'], 'person_id' => $people[$row['by']], 'at' => $row['at'],
+            ]);
+        }
+        foreach (self::json('damages.json') as $n => $d) {
+            $this->damage($aircraft[$d['mark']], $n + 1, $d, $people->all());
+        }
+        foreach (self::json('lessons.json') as $l) {
+            Lesson::create([
+                'template_id' => CardTemplate::where('code', $l['card'])->valueOrFail('id'), 'text' => $l['text'],
+                'proposed_by' => $people[$l['by']], 'proposed_at' => $l['at'],
+                'state' => isset($l['accepted_by']) ? Lesson::ACCEPTED : Lesson::PROPOSED,
+                'decided_by' => isset($l['accepted_by']) ? $people[$l['accepted_by']] : null,
+                'decided_at' => $l['accepted_at'] ?? null,
+            ]);
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $d
+     * @param array<string, int> $people
+     */
+    private function damage(Aircraft $aircraft, int $n, array $d, array $people): void
+    {
+        $settled = isset($d['state']);
+        $damage = Damage::create([
+            'aircraft_id' => $aircraft->id, 'number' => sprintf('D%04d', $n), 'kind' => $d['kind'],
+            'place' => $d['place'], 'spot' => $d['spot'], 'limits' => $d['limits'], 'source' => $d['source'],
+            'every_fh' => $d['every_fh'] ?? null, 'every_days' => $d['every_days'] ?? null,
+            'state' => $d['state'] ?? Damage::OPEN, 'settled_how' => $d['how'] ?? null,
+            'settled_by' => $settled ? $people[$d['looks'][0]['by']] : null,
+            'settled_at' => $settled ? "{$d['looks'][0]['date']}T15:00:00Z" : null,
+        ]);
+        foreach ($d['looks'] as $l) {
+            DamageLook::create([
+                ...array_intersect_key($l, array_flip(['date', 'length', 'depth', 'edge', 'fastener', 'note'])),
+                'damage_id' => $damage->id, 'person_id' => $people[$l['by']], 'at' => "{$l['date']}T09:00:00Z",
+                'fh' => round($aircraft->counters['fh'] - $l['ago'], 1),
+            ]);
         }
     }
 

@@ -38,6 +38,9 @@ const Shift = room(() => import('./rooms/crew/Shift'), 'Shift');
 const Manual = room(() => import('./rooms/library/Manual'), 'Manual');
 const Parts = room(() => import('./rooms/stores/Parts'), 'Parts');
 const Part = room(() => import('./rooms/stores/Part'), 'Part');
+const DamageMap = room(() => import('./rooms/floor/DamageMap'), 'DamageMap');
+const Line = room(() => import('./rooms/floor/Line'), 'Line');
+const Units = room(() => import('./rooms/stores/Units'), 'Units');
 const Out = room(() => import('./rooms/stores/Out'), 'Out');
 const Tool = room(() => import('./rooms/stores/Tool'), 'Tool');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
@@ -107,6 +110,8 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/crew/shift" element={<Shift />} />
                                 <Route path="/crew/people/:id" element={<Person />} />
                                 <Route path="/floor" element={<Floor />} />
+                                <Route path="/floor/damage/:mark" element={<DamageMap />} />
+                                <Route path="/floor/line" element={<Line />} />
                                 <Route path="/floor/registers" element={<Registers />} />
                                 <Route path="/floor/registers/:mark" element={<Register />} />
                                 <Route path="/floor/findings/:id" element={<Finding />} />
@@ -123,6 +128,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/library/manuals/:code" element={<Manual />} />
                                 <Route path="/stores/parts" element={<Parts />} />
                                 <Route path="/stores/parts/:number" element={<Part />} />
+                                <Route path="/stores/units" element={<Units />} />
                                 <Route path="/stores/out" element={<Out />} />
                                 <Route path="/stores/tools/:code" element={<Tool />} />
                                 <Route path="/practice" element={<Practice />} />

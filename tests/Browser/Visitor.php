@@ -122,6 +122,23 @@ final readonly class Visitor
         return (string) $this->browser->executeScript('return document.body.innerText');
     }
 
+    /**
+     * Does by the API what is not the point of the thread.
+     *
+     * @param array<string, mixed> $body
+     */
+    public function post(string $path, array $body): void
+    {
+        $said = $this->browser->executeAsyncScript(
+            'const [path, body, done] = arguments; const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1];
+             fetch(path, { method: "POST", body: JSON.stringify(body), headers: { Accept: "application/json",
+             "Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(token),
+             "Idempotency-Key": crypto.randomUUID() } }).then((r) => done(r.status))',
+            ["/api/{$path}", $body],
+        );
+        in_array($said, [200, 201], true) || throw new RuntimeException("{$path} is answered {$said}.");
+    }
+
     public function shot(string $path): void
     {
         // Its letters are there, and nothing moves any more.

@@ -39,8 +39,8 @@ try {
     $visit = basename((string) parse_url($ines->browser->getCurrentURL(), PHP_URL_PATH));
     $ines->press('Assign')->find('[data-person="T27"]');
     $ines->click('[data-person="T27"] button')->see('one card is open');
-    $ines->go('/visits')->find('[data-testid="sentence"]');
-    $shot($ines, '06-visits');
+    $ines->go('/floor/damage/QA-VFA')->find('[data-damage]');
+    $shot($ines, '18-damage');
     $ines->go('/visits/1/board')->find('[data-board-card]');
     $shot($ines, '07-board');
     $ines->go('/visits/1/window')->find('[data-lever]');
@@ -87,8 +87,8 @@ try {
     $shot($ines, '05-shift');
     $ines->go('/library/manuals/BM-TRK')->find('[data-template]');
     $shot($ines, '10-read-again');
-    $ines->go('/stores/tools/CT-03')->find('[data-testid="recall"]');
-    $shot($ines, '18-recall');
+    $ines->go('/floor/line')->find('[data-line]');
+    $shot($ines, '06-line');
     $ines->go('/fleet/stagger')->find('[data-stagger]');
     $shot($ines, '16-stagger');
     $ines->go('/fleet/bottles')->find('[data-testid="bottle"]');

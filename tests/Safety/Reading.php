@@ -173,8 +173,8 @@ final class Reading
     }
 
     /**
-     * Something was disturbed and is not joined since, or lacks a proof from after that; what was whole once is not asked
-     * again.
+     * Something was disturbed and is not joined since, or lacks a proof from after that; what was whole once is
+     * not asked again.
      */
     private static function notWhole(int $aircraft): bool
     {

@@ -99,7 +99,7 @@ final readonly class ShowMoment
     {
         $cards = static fn(Builder $q): Builder => $q->from('cards')->whereColumn('cards.visit_id', 'visits.id');
 
-        return DB::table('visits')->where('state', '!=', self::RELEASED)
+        return DB::table('visits')->where('state', '!=', self::RELEASED)->where('kind', 'visit')
             ->whereExists($cards)
             ->whereNotExists(
                 static fn(Builder $q) => $cards($q)->where('cards.state', '!=', CardProgress::Closed->value),

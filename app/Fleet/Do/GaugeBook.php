@@ -21,7 +21,11 @@ final readonly class GaugeBook
 {
     public function __construct(private Clock $clock, private Records $records) {}
 
-    /** @throws Refused for a reading that cannot be one, or is older than the last */
+    /**
+     * @param int|null $step of the card that read it
+     *
+     * @throws Refused for a reading that cannot be one, or is older than the last
+     */
     public function add(
         Person $by,
         int $componentId,
@@ -29,8 +33,17 @@ final readonly class GaugeBook
         float $pressure,
         float $tempC,
         bool $replaced,
+        ?int $step = null,
     ): Component {
-        return DB::transaction(function () use ($by, $componentId, $date, $pressure, $tempC, $replaced): Component {
+        return DB::transaction(function () use (
+            $by,
+            $componentId,
+            $date,
+            $pressure,
+            $tempC,
+            $replaced,
+            $step,
+        ): Component {
             $component = $this->component($componentId);
             $last = $component->readings->last();
             $this->require($component, $date, $pressure, $tempC);
@@ -40,7 +53,11 @@ final readonly class GaugeBook
                         .'instead. Nothing was saved.',
                 );
             }
-            $this->write($by, $component, compact('date', 'pressure', 'replaced') + ['temp_c' => $tempC]);
+            $this->write($by, $component, [
+                ...compact('date', 'pressure', 'replaced'),
+                'temp_c' => $tempC,
+                ...$step === null ? [] : ['step_id' => $step],
+            ]);
 
             return $component->load('readings');
         });
@@ -84,6 +101,18 @@ final readonly class GaugeBook
 
             return $component->load('readings');
         });
+    }
+
+    /**
+     * What steps read falls with them; what was corrected since stands by itself.
+     *
+     * @param list<int> $steps
+     */
+    public function takeBack(Person $by, array $steps, string $why): void
+    {
+        foreach (PressureReading::whereIn('step_id', $steps)->where('current', true)->get() as $reading) {
+            $this->correct($by, $reading->id, null, null, $why);
+        }
     }
 
     private function component(int $id): Component

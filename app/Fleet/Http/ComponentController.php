@@ -46,6 +46,7 @@ final class ComponentController
                     is_string($mark) && $mark !== '' ? $mark : null,
                     $request->string('position')->value(),
                     $request->string('reason')->value(),
+                    $request->tag(),
                     $request->string('stamp')->value(),
                     $request->string('pin')->value(),
                 ),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Fleet\Model;
 
 use App\Deferrals\Model\Deferral;
+use App\Floor\Model\Damage;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
 use App\Shared\AsCounters;
@@ -37,6 +38,7 @@ use Jorvel\Core\Shared\Day;
  * @property-read Base|null $home
  * @property-read Collection<int, ComponentTenure> $tenures what is fitted now
  * @property-read Collection<int, ComponentTenure> $emptied what was taken off last where nothing stands now
+ * @property-read Collection<int, Damage> $damages those that are open
  * @property-read Collection<int, Sector> $sectors
  * @property-read Collection<int, Visit> $visits
  * @property-read Collection<int, Deferral> $deferrals
@@ -94,6 +96,15 @@ final class Aircraft extends Model
                 ->whereColumn('later.id', '>', 'tenures.id'));
 
         return $emptied->orderBy('position');
+    }
+
+    /** @return HasMany<Damage, $this> those that are open */
+    public function damages(): HasMany
+    {
+        $open = $this->hasMany(Damage::class);
+        $open->where('state', Damage::OPEN);
+
+        return $open->orderBy('id');
     }
 
     /** @return HasMany<Sector, $this> */

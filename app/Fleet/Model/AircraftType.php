@@ -55,7 +55,7 @@ final class AircraftType extends Model
     public function items(): HasMany
     {
         $inForce = $this->hasMany(ProgrammeItem::class, 'type_id');
-        $inForce->where('withdrawn', false);
+        $inForce->where('withdrawn', false)->whereNull('line');
 
         return $inForce->orderBy('code');
     }

@@ -10,6 +10,7 @@ use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Jorvel\Core\Fleet\ComponentTag;
 use Jorvel\Core\Fleet\Depletion;
 use Jorvel\Core\Fleet\DepletionResult;
 use Jorvel\Core\Fleet\GasReading;
@@ -32,6 +33,8 @@ use Jorvel\Core\Shared\Unit;
  * @property array{unit: string, minimum: float, expected?: float, reference?: float}|null $gauge of a bottle or an
  * accumulator
  * @property string|null $place where it lies while it is not fitted
+ * @property ComponentTag $tag of one that is not fitted
+ * @property string|null $tag_why
  * @property-read ComponentTenure|null $tenure where it is fitted now
  * @property-read Collection<int, ComponentTenure> $tenures
  * @property-read Collection<int, PressureReading> $readings those that stand, by date
@@ -41,7 +44,9 @@ final class Component extends Model
 {
     protected $casts = [
         'entry_date' => AsDay::class,
-        'counters' => AsCounters::class, 'accrues' => 'array', 'gauge' => 'array'];
+        'counters' => AsCounters::class, 'accrues' => 'array', 'gauge' => 'array', 'tag' => ComponentTag::class];
+
+    protected $attributes = ['tag' => 'serviceable'];
 
     /** @return HasOne<ComponentTenure, $this> */
     public function tenure(): HasOne

@@ -25,6 +25,7 @@ use Jorvel\Core\Shared\Instant;
  * @property bool $current it stands: not taken back, not corrected
  * @property int|null $corrects_id
  * @property string|null $reason
+ * @property int|null $step_id of the card that read it
  * @property Instant $at
  * @property-read Component $component
  * @property-read Person|null $person

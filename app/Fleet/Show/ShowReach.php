@@ -13,6 +13,7 @@ use App\Fleet\Show\View\Bracket;
 use App\Fleet\Show\View\Fuse;
 use App\Fleet\Show\View\ReachRow;
 use App\Fleet\Show\View\StopView;
+use App\Floor\Model\Damage;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
@@ -131,6 +132,7 @@ final readonly class ShowReach
         [$of, $key] = explode(':', $driver->id, 2);
         [$kind, $title, $detail, $item] = match ($of) {
             'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
+            'damage' => $this->damage($aircraft->damages->firstOrFail('id', (int) $key)),
             'part' => $this->part($aircraft->emptied->firstOrFail('id', (int) $key)),
             'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
             default => $this->item(
@@ -153,6 +155,17 @@ final readonly class ShowReach
     private function deferral(Deferral $deferral): array
     {
         return ['deferral', $deferral->listedItem->title, "deferred, category {$deferral->category}", null];
+    }
+
+    /** @return array{string, string, string, null} */
+    private function damage(Damage $damage): array
+    {
+        return [
+            'calendar',
+            "Look again at {$damage->number}, {$damage->kind}",
+            $damage->place,
+            null,
+        ];
     }
 
     /** @return array{string, string, string, null} */

@@ -7,12 +7,14 @@ namespace App\Floor\Do;
 use App\Crew\Model\Person;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Photo;
+use App\Floor\Model\Remark;
+use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps a photo of a finding on disk, once its bytes are what they claim to be. */
+/** Keeps a photo, of a finding or at a step, on disk, once its bytes are what they claim to be. */
 final readonly class CommitPhoto
 {
     /** Eight megabytes. */
@@ -36,19 +38,7 @@ final readonly class CommitPhoto
     /** @throws Refused for what is no picture, too large, or broken; the finding stays as it is */
     public function __invoke(Person $by, Finding $finding, string $bytes): Photo
     {
-        if (strlen($bytes) > self::MOST_BYTES) {
-            throw Refused::because('The photo is larger than 8 MB. Take it smaller; the finding itself is saved.');
-        }
-        $size = @getimagesizefromstring($bytes);
-        [$ending, $mime] = self::KINDS[$size[2] ?? 0] ?? throw Refused::because(
-            'This is no JPEG, PNG or WebP picture. The finding itself is saved.',
-        );
-        if ($size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > self::MOST_PIXELS) {
-            throw Refused::because(
-                'The picture is empty or has more than 60 million pixels. The finding itself is saved.',
-            );
-        }
-        $sha = hash('sha256', $bytes);
+        [$sha, $ending, $mime] = self::looked($bytes, 'The finding itself is saved.');
 
         return DB::transaction(function () use ($by, $finding, $bytes, $sha, $ending, $mime): Photo {
             if ($finding->refresh()->state === Finding::FIXED) {
@@ -58,16 +48,7 @@ final readonly class CommitPhoto
             if ($kept !== null) {
                 return $kept;
             }
-            self::store("{$sha}.{$ending}", $bytes);
-            $photo = Photo::create([
-                'finding_id' => $finding->id,
-                'person_id' => $by->id,
-                'file' => "{$sha}.{$ending}",
-                'mime' => $mime,
-                'bytes' => strlen($bytes),
-                'sha256' => $sha,
-                'at' => (string) $this->clock->now(),
-            ]);
+            $photo = $this->save($by, $finding->id, $bytes, "{$sha}.{$ending}", $mime);
             $this->records->write(
                 $by,
                 'finding.photo',
@@ -77,6 +58,72 @@ final readonly class CommitPhoto
 
             return $photo;
         });
+    }
+
+    /**
+     * A photo at a step: as it was found, or as it was left, with a word.
+     *
+     * @throws Refused for what is no picture, on a card that is signed, or a photo that is there already
+     */
+    public function atStep(Person $by, Step $step, string $text, string $bytes): Remark
+    {
+        [$sha, $ending, $mime] = self::looked($bytes, 'Nothing was saved.');
+
+        return DB::transaction(function () use ($by, $step, $text, $bytes, $sha, $ending, $mime): Remark {
+            $step->load('card');
+            if ($step->card->worked()) {
+                throw Refused::because("Card {$step->card->number} is signed; what it shows stays as it is.");
+            }
+            if (Remark::where('step_id', $step->id)->whereRelation('photo', 'sha256', $sha)->exists()) {
+                throw Refused::because('That photo is at this step already. Nothing was saved.');
+            }
+            $photo = $this->save($by, null, $bytes, "{$sha}.{$ending}", $mime);
+            $remark = Remark::create([
+                'card_id' => $step->card_id, 'step_id' => $step->id, 'person_id' => $by->id, 'text' => $text,
+                'photo_id' => $photo->id, 'at' => (string) $this->clock->now(),
+            ]);
+            $this->records->write($by, 'step.photo', "card:{$step->card_id}", [
+                'step' => $step->no, 'text' => $text, 'sha256' => $sha, 'bytes' => strlen($bytes),
+            ]);
+
+            return $remark;
+        });
+    }
+
+    /**
+     * @param string $else what is true of the rest when it is refused
+     *
+     * @return array{string, string, string} its hash, ending and kind
+     */
+    private static function looked(string $bytes, string $else): array
+    {
+        if (strlen($bytes) > self::MOST_BYTES) {
+            throw Refused::because("The photo is larger than 8 MB. Take it smaller. {$else}");
+        }
+        $size = @getimagesizefromstring($bytes);
+        [$ending, $mime] = self::KINDS[$size[2] ?? 0] ?? throw Refused::because(
+            "This is no JPEG, PNG or WebP picture. {$else}",
+        );
+        if ($size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > self::MOST_PIXELS) {
+            throw Refused::because("The picture is empty or has more than 60 million pixels. {$else}");
+        }
+
+        return [hash('sha256', $bytes), $ending, $mime];
+    }
+
+    private function save(Person $by, ?int $finding, string $bytes, string $file, string $mime): Photo
+    {
+        self::store($file, $bytes);
+
+        return Photo::create([
+            'finding_id' => $finding,
+            'person_id' => $by->id,
+            'file' => $file,
+            'mime' => $mime,
+            'bytes' => strlen($bytes),
+            'sha256' => hash('sha256', $bytes),
+            'at' => (string) $this->clock->now(),
+        ]);
     }
 
     private static function store(string $name, string $bytes): void
@@ -90,7 +137,7 @@ final readonly class CommitPhoto
         if (file_put_contents($beside, $bytes) !== strlen($bytes) || ! rename($beside, "{$folder}/{$name}")) {
             @unlink($beside);
             throw Refused::because(
-                'The photo could not be written to disk. The finding itself is saved; tell whoever keeps the server.',
+                'The photo could not be written to disk. All else is saved; tell whoever keeps the server.',
             );
         }
     }

@@ -64,7 +64,10 @@ final readonly class Flows
         $read = $this->read($step);
         $waits = Flowing::waitsFor($limit, $read);
         $reading = $waits === []
-            ? ['limit' => Flowing::resolve($limit, $read), 'from' => array_filter($limit, is_string(...))]
+            ? [
+                'limit' => Flowing::resolve($limit, $read),
+                'from' => array_intersect_key($limit, Flowing::expressions($limit)),
+            ]
             : ['pending' => $waits];
 
         return [...$step->spec, 'reading' => [...$step->spec['reading'], ...$reading]];
@@ -79,11 +82,29 @@ final readonly class Flows
             ->whereNot('id', $step->card_id)->orderByDesc('id')->first();
         $out = $last === null ? [] : self::of($last, $position, Flowing::LAST);
 
+        $sister = $position === null ? null : self::sister($step->card, $step->spec['each']['title'], $position);
+        if ($sister !== null) {
+            $out = [...$out, ...self::of($step->card, $sister, Flowing::OTHER, own: true)];
+        }
+
         return [...$out, ...self::of($step->card, $position, '')];
     }
 
-    /** @return array<string, array{float, string}> */
-    private static function of(Card $card, ?string $position, string $prefix): array
+    /** The other position of a block that has two. */
+    private static function sister(Card $card, string $title, string $position): ?string
+    {
+        $positions = $card->steps->map(static fn(Step $s): mixed => $s->spec['each'] ?? null)->filter()
+            ->where('title', $title)->pluck('position')->unique()->values();
+
+        return $positions->count() === 2 ? $positions->first(static fn(string $p): bool => $p !== $position) : null;
+    }
+
+    /**
+     * @param bool $own only what belongs to that position
+     *
+     * @return array<string, array{float, string}>
+     */
+    private static function of(Card $card, ?string $position, string $prefix, bool $own = false): array
     {
         $read = Reading::where(['card_id' => $card->id, 'stands' => true, 'kind' => ReadingKind::Reading])
             ->orderBy('id')->get()->keyBy('step_id');
@@ -99,7 +120,11 @@ final readonly class Flows
                 default => null,
             };
             // Inside a block a name is the step of the same position.
-            $name = $position !== null && str_ends_with((string) $id, Steps::at('', $position))
+            $here = $position !== null && str_ends_with((string) $id, Steps::at('', $position));
+            if ($own && ! $here) {
+                continue;
+            }
+            $name = $here
                 ? substr((string) $id, 0, -strlen(Steps::at('', $position)))
                 : (string) $id;
             if ($value !== null) {

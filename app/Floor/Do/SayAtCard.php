@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
-use App\Crew\Model\Role;
 use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Remark;
@@ -13,7 +12,6 @@ use App\Floor\Model\Stoppage;
 use App\Now\CardFile;
 use App\Now\CommitOnFloor;
 use App\Shared\Clock;
-use App\Shared\Notices;
 use App\Shared\Records;
 use App\Shared\Refused;
 use Closure;
@@ -25,7 +23,7 @@ final readonly class SayAtCard
         private Clock $clock,
         private Records $records,
         private CommitOnFloor $commit,
-        private Notices $notices,
+        private TellControllers $tell,
     ) {}
 
     /** @throws Refused on a card that is closed */
@@ -75,13 +73,11 @@ final readonly class SayAtCard
                 $this->records->write($by, 'card.waits', "card:{$card->id}", [
                     'number' => $card->number, 'for' => $kind, 'what' => $what, 'step' => $step?->no,
                 ]);
-                foreach (Person::where('role', Role::Controller)->whereNot('id', $by->id)->pluck('id') as $controller) {
-                    $this->notices->tell(
-                        $controller,
-                        FloorWords::waits($card->number, $card->title, $kind, $what, $by->name),
-                        "/floor/{$card->id}",
-                    );
-                }
+                ($this->tell)(
+                    $by,
+                    $card,
+                    FloorWords::waits($card->number, $card->title, $kind, $what, $by->name),
+                );
             };
         });
     }

@@ -10,8 +10,8 @@ final readonly class StepInput
     /**
      * @param int $version of the card as the sender saw it
      * @param string $do `done`, `start`, `read`, `count`, `compare`, `call`, `fit`, `use`, `as_found`, `as_left`,
-     *   `answer`, `mark`, `meet`, `point`, `point_back`, `stop` (break off what runs), `take_back`, `again` (do once
-     *   more) or `not_applicable`
+     *   `answer`, `mark`, `meet`, `point`, `point_back`, `unit_off`, `unit_on`, `unit_back`,
+     *   `fill`, `stop` (break off what runs), `take_back`, `again` (do once more) or `not_applicable`
      * @param string $entry a reading as typed
      * @param array<string, string> $entries readings as typed, by point
      * @param string $tool code of the tool that took it

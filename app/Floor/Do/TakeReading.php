@@ -14,6 +14,7 @@ use App\Shared\Refused;
 use App\Shared\Words;
 use App\Stores\Do\ToolDesk;
 use App\Stores\Model\Tool;
+use Closure;
 use Jorvel\Core\Bench\Limit;
 use Jorvel\Core\Bench\LimitKind;
 use Jorvel\Core\Bench\LimitResult;
@@ -35,6 +36,8 @@ final readonly class TakeReading
      * @param array<string, mixed> $spec `{point, limit, tool_kind?, decision?}`; without a kind of tool it is read by
      *   eye or by the clock
      *
+     * @param (Closure(Quantity): Quantity)|null $as what a reading comes to, which is judged in its place
+     *
      * @throws Refused when the tool may not be used, or cannot have shown it
      */
     public function ask(
@@ -45,9 +48,10 @@ final readonly class TakeReading
         ReadingKind $kind = ReadingKind::Reading,
         int $run = 1,
         string $note = '',
+        ?Closure $as = null,
     ): Taken {
         $tool = $this->tool($spec, $toolCode);
-        $result = $this->judge($spec, $entry, $tool);
+        $result = $this->judge($spec, $entry, $tool, $as);
         $this->requireHere($step, $tool);
         if ($result->verdict === Verdict::Pass && self::unusual($spec, $result->value) && $note === '') {
             throw Refused::because('Legal, and unusual: '.Words::number($result->value, 4)
@@ -117,10 +121,11 @@ final readonly class TakeReading
 
     /**
      * @param array<string, mixed> $spec
+     * @param (Closure(Quantity): Quantity)|null $as
      *
      * @throws Refused when the tool cannot have shown it
      */
-    public function judge(array $spec, string $entry, ?Tool $tool): LimitResult
+    public function judge(array $spec, string $entry, ?Tool $tool, ?Closure $as = null): LimitResult
     {
         $limit = self::limit($spec);
         $reading = Entered::parse($entry, $limit->unit);
@@ -129,7 +134,7 @@ final readonly class TakeReading
         }
 
         return Limit::judge(
-            $reading,
+            $as === null ? $reading : $as($reading),
             $limit,
             $this->clock->today(),
             $tool?->instrument(),

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Work\ExchangeUnit;
+use App\Floor\Do\Work\FillIn;
 use App\Floor\Model\CircuitPoint;
+use App\Floor\Model\Exchange;
 use App\Floor\Model\Reading;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
@@ -31,6 +34,9 @@ final readonly class TakeStepBack
         private Records $records,
         private Goods $goods,
         private Disturb $disturb,
+        private Gauges $gauges,
+        private ExchangeUnit $exchange,
+        private FillIn $filled,
     ) {}
 
     /**
@@ -57,6 +63,7 @@ final readonly class TakeStepBack
                 : 'Say why the step is taken back; the first entry stays in the record.');
         }
         $device = $this->device($step);
+        $ofKind = $this->ofKind($by, $step, $why, $again);
         $falls = $file->card->steps->whereIn('no', TakeBack::falls($file->now, $step->no))->values();
         $now = (string) $this->clock->now();
         $opened = [$step, ...$falls->all()];
@@ -64,6 +71,8 @@ final readonly class TakeStepBack
 
         return [
             fn() => $this->partsOff($by, $step, $why),
+            $ofKind,
+            fn() => $this->gauges->takeBack($by, array_values(array_filter($opened, self::readsGauge(...))), $why),
             static fn() => Reading::whereIn('step_id', $ids)->update(['stands' => false]),
             static fn() => CircuitPoint::whereIn('step_id', $ids)->update(['stands' => false]),
             static fn() => FittedPart::where('step_id', $step->id)->update(['stands' => false]),
@@ -91,6 +100,24 @@ final readonly class TakeStepBack
                 ],
             ),
         ];
+    }
+
+    /** What came on, off or in with it, by its kind. */
+    private function ofKind(Person $by, Step $step, string $why, bool $again): Closure
+    {
+        return match (true) {
+            $step->state !== Step::DONE => static fn() => null,
+            $step->kind === 'exchange' => $again
+                ? static fn() => Exchange::where('step_id', $step->id)->update(['stands' => false])
+                : $this->exchange->back($by, $step, $why),
+            $step->kind === 'consumable' => fn() => $this->filled->back($by, $step, $why),
+            default => static fn() => null,
+        };
+    }
+
+    private static function readsGauge(Step $step): bool
+    {
+        return isset($step->spec['reading']['gauge']);
     }
 
     /**

@@ -10,8 +10,10 @@ use App\Floor\Do\Work\StepKinds;
 use App\Floor\FloorWords;
 use App\Floor\Model\ActingRow;
 use App\Floor\Model\Card;
+use App\Floor\Model\Exchange;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
+use App\Library\Do\Lessons;
 use App\Now\CardFile;
 use App\Now\CommitOnFloor;
 use App\Now\LoadCard;
@@ -44,6 +46,7 @@ final readonly class WorkStep
         private CommitOnFloor $commit,
         private Disturb $disturb,
         private TakeStepBack $back,
+        private Lessons $lessons,
     ) {}
 
     /**
@@ -96,6 +99,9 @@ final readonly class WorkStep
             throw Refused::because(FloorWords::notNow($why, $file->card, $this->clock));
         }
         $this->fit->requireFit($by, $file->card);
+        if (! in_array((string) $by->id, $file->now->hands, true)) {
+            $this->lessons->requireRead($by, $file->card->template);
+        }
         $this->standings->requireQuiet($by, $file);
     }
 
@@ -166,6 +172,10 @@ final readonly class WorkStep
         }
         if ($step->started_at !== null) {
             throw Refused::because("Step {$step->no} runs. Break it off first; nothing was changed.");
+        }
+        if ($step->kind === 'exchange' && Exchange::of($step) !== null) {
+            throw Refused::because("A unit is off at step {$step->no}: put one on, or say that it did not come off. "
+                .'Nothing was changed.');
         }
         $why = $is->unmet === null ? $note : ucfirst(FloorWords::unmet($is->unmet)).($note === '' ? '' : "; {$note}");
         if ($why === '') {

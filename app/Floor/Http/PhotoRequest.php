@@ -25,12 +25,22 @@ final class PhotoRequest extends CardRequest
     /** @return array<string, string> */
     public function messages(): array
     {
+        return self::says('The finding itself is saved.');
+    }
+
+    /**
+     * @param string $else what is true of the rest when a photo is refused
+     *
+     * @return array<string, string>
+     */
+    public static function says(string $else): array
+    {
         $most = (string) ini_get('upload_max_filesize');
 
         return [
             'photo.uploaded' => "The photo did not arrive whole: this server takes at most {$most} at once. Take it "
-                .'smaller; the finding itself is saved.',
-            'photo.max' => 'The photo is larger than 8 MB. Take it smaller; the finding itself is saved.',
+                ."smaller. {$else}",
+            'photo.max' => "The photo is larger than 8 MB. Take it smaller. {$else}",
         ];
     }
 }

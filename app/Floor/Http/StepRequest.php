@@ -20,10 +20,10 @@ final class StepRequest extends CardRequest
         return [
             'version' => 'required|integer',
             'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,stop,take_back,'
-                .'again,not_applicable,answer,mark,meet,point,point_back',
+                .'again,not_applicable,answer,mark,meet,point,point_back,unit_off,unit_on,unit_back,fill',
             'entry' => 'sometimes|nullable|string|max:80',
             'entries' => 'sometimes|array',
-            'entries.*' => 'nullable|string|max:40',
+            'entries.*' => 'nullable|string|max:80',
             'tool' => 'sometimes|nullable|string|max:40',
             'note' => 'sometimes|nullable|string|max:500',
         ];

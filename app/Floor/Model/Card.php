@@ -125,10 +125,13 @@ final class Card extends Model
         'systems' => 'array', 'covers' => 'array', 'first' => 'boolean', 'on_chain' => 'boolean', 'spent' => 'float',
     ];
 
-    /** @return BelongsTo<Visit, $this> */
+    /** @return BelongsTo<Visit, $this> also a check on the line */
     public function visit(): BelongsTo
     {
-        return $this->belongsTo(Visit::class);
+        $visit = $this->belongsTo(Visit::class);
+        $visit->withoutGlobalScope('visits');
+
+        return $visit;
     }
 
     /** @return BelongsTo<Aircraft, $this> */

@@ -9,10 +9,10 @@ use App\Shared\Model;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * A photo of a finding, on disk under its own hash.
+ * A photo of a finding, or one that goes with a word at a step, on disk under its own hash.
  *
  * @property int $id
- * @property int $finding_id
+ * @property int|null $finding_id
  * @property int $person_id
  * @property string $file within the photos' folder
  * @property string $mime

@@ -18,7 +18,9 @@ use Jorvel\Core\Shared\Instant;
  * @property int $step_id
  * @property int $person_id
  * @property string $text
+ * @property int|null $photo_id taken with it
  * @property Instant $at
+ * @property-read Photo|null $photo
  * @property-read Person $person
  */
 final class Remark extends Model
@@ -29,5 +31,11 @@ final class Remark extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Photo, $this> */
+    public function photo(): BelongsTo
+    {
+        return $this->belongsTo(Photo::class);
     }
 }

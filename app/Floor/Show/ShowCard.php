@@ -26,19 +26,24 @@ use App\Floor\Show\View\HoldView;
 use App\Floor\Show\View\LoanView;
 use App\Floor\Show\View\PartView;
 use App\Floor\Show\View\PresenceView;
+use App\Floor\Show\View\ProductView;
 use App\Floor\Show\View\SafingView;
 use App\Floor\Show\View\StoppageView;
 use App\Floor\Show\View\ToolView;
 use App\Library\Do\RenewCard;
+use App\Library\Model\Lesson;
 use App\Library\Show\ShowRevisions;
+use App\Library\Show\View\LessonView;
 use App\Now\CardFile;
 use App\Now\Directory;
 use App\Now\LoadCard;
 use App\Shared\Clock;
 use App\Stores\Model\Part;
+use App\Stores\Model\PartBatch;
 use App\Stores\Model\Tool;
 use App\Stores\Model\ToolState;
 use App\Stores\Show\View\BatchView;
+use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Now\Acting;
@@ -189,6 +194,9 @@ final readonly class ShowCard
             $this->revisions->questions($card->template->manual, $card->template->section),
             $this->waits($card),
             $this->proofs->open($file->now->on),
+            $this->products($card),
+            $card->visit->kind === Visit::CHECK,
+            $this->lessons($file, $me),
             $card->state === Card::OPEN && RenewCard::newer($card, $card->template) ? $card->template->version : null,
         );
     }
@@ -398,5 +406,34 @@ final readonly class ShowCard
                     BatchView::all($p->batches, $today),
                 ))
                 ->all());
+    }
+
+    /** @return list<LessonView> for whoever has no hand in it yet */
+    private function lessons(CardFile $file, Person $me): array
+    {
+        return in_array((string) $me->id, $file->now->hands, true) ? [] : array_values(
+            Lesson::unread($me->id, $file->card->template_id)
+                ->map(fn(Lesson $l): LessonView => LessonView::of($l, $this->clock, $me->id))->all(),
+        );
+    }
+
+    /** @return list<ProductView> */
+    private function products(Card $card): array
+    {
+        $wanted = $card->steps->where('kind', 'consumable')->map(static fn(Step $s): string => $s->spec['product']);
+        $today = $this->clock->today();
+
+        return $wanted->isEmpty() ? [] : array_values(PartBatch::with('part')
+            ->whereHas('part', static fn(Builder $q) => $q->whereIn('specification', $wanted->unique()))
+            ->orderBy('expires')->orderBy('batch')->get()
+            ->map(static fn(PartBatch $b): ProductView => new ProductView(
+                (string) $b->part->specification,
+                $b->batch,
+                $b->part->title,
+                trim("{$b->quantity} {$b->part->unit}"),
+                $b->expires === null ? null : (string) $b->expires,
+                $b->part->never ?? [],
+                $b->spent($today),
+            ))->all());
     }
 }

@@ -14,6 +14,7 @@ use App\Floor\Model\CircuitPoint;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Remark;
 use App\Floor\Model\Step;
+use App\Floor\Show\View\ExchangeView;
 use App\Floor\Show\View\HoldView;
 use App\Floor\Show\View\MoveView;
 use App\Floor\Show\View\PointView;
@@ -21,6 +22,7 @@ use App\Floor\Show\View\ReadingView;
 use App\Floor\Show\View\RemarkView;
 use App\Floor\Show\View\RunView;
 use App\Floor\Show\View\StepView;
+use App\Floor\StepWords;
 use App\Now\CardFile;
 use App\Now\LoadCard;
 use App\Shared\Clock;
@@ -36,7 +38,12 @@ use Jorvel\Core\Shared\Unit;
 /** The steps of a card, each with what was entered at it. */
 final readonly class ShowStep
 {
-    public function __construct(private Clock $clock, private Flows $flows) {}
+    public function __construct(
+        private Clock $clock,
+        private Flows $flows,
+        private ShowExchange $exchanges,
+        private ShowBefore $before,
+    ) {}
 
     /**
      * @param array<int, list<HoldView>> $holds by step number
@@ -48,9 +55,19 @@ final readonly class ShowStep
         $order = $file->now->order();
         $card = $file->card;
         $beside = self::beside($card);
+        $exchanges = $this->exchanges->of($card);
+        $before = $this->before->of($card);
 
         return array_values($card->steps->map(
-            fn(Step $s): StepView => $this->step($file, $s, $holds[$s->no] ?? [], $order, $beside),
+            fn(Step $s): StepView => $this->step(
+                $file,
+                $s,
+                $holds[$s->no] ?? [],
+                $order,
+                $beside,
+                $exchanges[$s->no] ?? null,
+                $before[$s->no] ?? null,
+            ),
         )->all());
     }
 
@@ -141,8 +158,15 @@ final readonly class ShowStep
      * @param list<StepPlace> $order of the card
      * @param array{Collection<int, Remark>, Collection<int, CircuitPoint>} $beside of the card
      */
-    private function step(CardFile $file, Step $step, array $holds, array $order, array $beside): StepView
-    {
+    private function step(
+        CardFile $file,
+        Step $step,
+        array $holds,
+        array $order,
+        array $beside,
+        ?ExchangeView $exchange = null,
+        ?string $last = null,
+    ): StepView {
         $card = $file->card;
         $is = $file->now->step($step->no) ?? LoadCard::step($step);
         [$remarks, $points] = $beside;
@@ -177,9 +201,14 @@ final readonly class ShowStep
                 $r->text,
                 "{$r->person->name} ({$r->person->stamp})",
                 $this->clock->local($r->at),
+                $r->photo_id === null ? null : "/api/photos/{$r->photo_id}",
             ))->all()),
             $step->kind === 'meet' ? self::mark($step) : null,
             FloorWords::handles($is->handling),
+            $exchange,
+            isset($step->result['rate']) ? FloorWords::uplift($step->result, $step->spec) : null,
+            $step->settled() ? StepWords::wentThrough($step, $step->result ?? []) : [],
+            $last,
         );
     }
 

@@ -26,6 +26,7 @@ use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
+use BackedEnum;
 use Closure;
 use Jorvel\Core\Shared\Day;
 
@@ -367,6 +368,7 @@ final readonly class BringIn
         ];
         foreach (ProgrammeItem::OPTIONAL as $field) {
             $value = $item->{$field};
+            $value = $value instanceof BackedEnum ? $value->value : $value;
             if ($value !== null && $value !== [] && $value !== false) {
                 $words[] = "{$field} ".(is_array($value) ? implode(
                     ', ',

@@ -15,6 +15,7 @@ use App\Shared\Refused;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Contract\Schema;
 use Jorvel\Core\Fleet\DueKind;
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Input;
 use Jorvel\Core\Shared\InputError;
 
@@ -144,6 +145,8 @@ final readonly class ProgrammeFile
                     $item->template->code, $item->component, $item->phase ? 'yes' : '', $item->withdrawn ? 'yes' : '',
                     implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours,
                     implode(' ', $item->access ?? []), self::pairs($item->configuration ?? []),
+                    $item->line?->value, $item->validity, $item->from === null ? null : (string) $item->from,
+                    $item->phase_in,
                     $l['unit'], $l['interval'], $l['threshold'] ?? null,
                     ...array_map(
                         static fn(string $k): mixed => $l['tolerance'][$k] ?? null,
@@ -165,6 +168,8 @@ final readonly class ProgrammeFile
             'component' => $item->component, 'phase' => $item->phase ?: null, 'withdrawn' => $item->withdrawn ?: null,
             'includes' => $item->includes ?: null, 'harsh' => $item->harsh ?: null, 'hours' => $item->hours,
             'access' => $item->access ?: null, 'configuration' => $item->configuration ?: null,
+            'line' => $item->line?->value, 'validity' => $item->validity,
+            'from' => $item->from === null ? null : (string) $item->from, 'phase_in' => $item->phase_in,
         ], static fn(mixed $v): bool => $v !== null);
     }
 
@@ -260,11 +265,41 @@ final readonly class ProgrammeFile
                 );
             }
         }
+        $faults = [...$faults, ...self::ofLine($row)];
         foreach ($row->includes ?? [] as $i => $code) {
             if (! in_array($code, $known, true) || $code === $row->code) {
                 $faults[] = InputError::at("includes.{$i}", "there is no other item \"{$code}\"");
             }
         }
+        return $faults;
+    }
+
+    /**
+     * What is done on the line has nothing to do with a visit, and what comes into force has a day that there is.
+     *
+     * @return list<InputError>
+     */
+    private static function ofLine(\stdClass $row): array
+    {
+        $faults = [];
+        if (isset($row->line)) {
+            foreach (['component', 'phase', 'includes', 'access', 'from', 'phase_in'] as $field) {
+                if (isset($row->{$field})) {
+                    $faults[] = InputError::at($field, 'has no meaning for a check on the line');
+                }
+            }
+        } elseif (isset($row->validity)) {
+            $faults[] = InputError::at('validity', 'is of a check on the line; this item falls due');
+        }
+        if (isset($row->phase_in) && ! isset($row->from)) {
+            $faults[] = InputError::missing('from');
+        }
+        try {
+            isset($row->from) && Day::parse($row->from);
+        } catch (InputError $e) {
+            $faults[] = $e->under('from');
+        }
+
         return $faults;
     }
 
@@ -284,6 +319,8 @@ final readonly class ProgrammeFile
             'withdrawn' => $row->withdrawn ?? false,
             'includes' => $row->includes ?? [], 'harsh' => $array($row->harsh ?? null), 'hours' => $row->hours ?? null,
             'access' => $row->access ?? [], 'configuration' => $array($row->configuration ?? null),
+            'line' => $row->line ?? null, 'validity' => $row->validity ?? (isset($row->line) ? 0 : null),
+            'from' => $row->from ?? null, 'phase_in' => $row->phase_in ?? null,
         ]);
     }
 
@@ -320,7 +357,9 @@ final readonly class ProgrammeFile
         }
         $row = array_map(trim(...), array_combine($head, $cells));
         $item = (object) array_filter(
-            array_intersect_key($row, array_flip(['code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component'])),
+            array_intersect_key($row, array_flip([
+                'code', 'title', 'chapter', 'rule', 'rebase', 'card', 'component', 'line', 'from',
+            ])),
             static fn(string $v): bool => $v !== '',
         );
         foreach (['phase', 'withdrawn'] as $field) {
@@ -339,8 +378,10 @@ final readonly class ProgrammeFile
                 $item->{$field} = self::unpair($field, $row[$field]);
             }
         }
-        if (($row['hours'] ?? '') !== '') {
-            $item->hours = self::number('hours', $row['hours']);
+        foreach (['hours', 'validity', 'phase_in'] as $field) {
+            if (($row[$field] ?? '') !== '') {
+                $item->{$field} = self::number($field, $row[$field]);
+            }
         }
         $limit = (object) ['unit' => $row['unit'], 'interval' => self::number('interval', $row['interval'])];
         if (($row['threshold'] ?? '') !== '') {

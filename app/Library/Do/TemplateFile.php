@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library\Do;
 
 use App\Fleet\Model\AircraftType;
+use App\Fleet\Model\ComponentTenure;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\Manual;
 use App\Library\Model\Panel;
@@ -213,7 +214,10 @@ final readonly class TemplateFile
             $faults[] = InputError::notAmong("parts.{$number}", 'parts in the store', (string) $number);
         }
 
-        return [...$faults, ...self::partsOfSteps($card->steps)];
+        return [
+            ...$faults, ...self::partsOfSteps($card->steps), ...self::unitsOfSteps($type, $card->steps),
+            ...self::productsOfSteps($card->steps),
+        ];
     }
 
     /**
@@ -223,14 +227,7 @@ final readonly class TemplateFile
      */
     private static function partsOfSteps(array $steps): array
     {
-        $at = [];
-        foreach ($steps as $i => $step) {
-            foreach ($step->kind === 'each' ? $step->spec->steps : [$step] as $k => $one) {
-                if ($one->kind === 'part') {
-                    $at[$step->kind === 'each' ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}"] = $one->spec->part;
-                }
-            }
-        }
+        $at = array_map(static fn(\stdClass $s): string => $s->spec->part, self::ofKind($steps, 'part'));
         $known = Part::whereIn('number', array_values($at))->pluck('number')->all();
         $faults = [];
         foreach ($at as $place => $number) {
@@ -240,5 +237,105 @@ final readonly class TemplateFile
         }
 
         return $faults;
+    }
+
+    /**
+     * A unit is exchanged, or its gauge read, where the type has a place for it.
+     *
+     * @param array<array-key, \stdClass> $steps
+     *
+     * @return list<InputError>
+     */
+    private static function unitsOfSteps(AircraftType $type, array $steps): array
+    {
+        $gauges = array_filter(
+            self::ofKind($steps, 'measurement'),
+            static fn(\stdClass $s): bool => isset($s->spec->reading->gauge),
+        );
+        $units = self::ofKind($steps, 'exchange');
+        if ($gauges === [] && $units === []) {
+            return [];
+        }
+        $faults = [];
+        $fitted = ComponentTenure::with('component')->whereRelation('craft', 'type_id', $type->id)->get();
+        foreach ($units as $place => $step) {
+            $places = $fitted->filter(
+                static fn(ComponentTenure $t): bool => $t->component->kind === $step->spec->component,
+            )->pluck('position');
+            if ($places->isEmpty()) {
+                $faults[] = InputError::notAmong(
+                    "{$place}.spec.component",
+                    "units of the {$type->code}",
+                    $step->spec->component,
+                );
+            } elseif (! $places->contains($step->spec->position)) {
+                $faults[] = InputError::notAmong(
+                    "{$place}.spec.position",
+                    'places of its kind: '.$places->unique()->sort()->implode(', '),
+                    $step->spec->position,
+                );
+            }
+        }
+        $read = $fitted->filter(static fn(ComponentTenure $t): bool => $t->component->gauge !== null)
+            ->pluck('position')->unique();
+        foreach ($gauges as $place => $step) {
+            if (! $read->contains($step->spec->reading->gauge->position)) {
+                $faults[] = InputError::notAmong(
+                    "{$place}.spec.reading.gauge.position",
+                    'places with a gauge: '.$read->sort()->implode(', '),
+                    $step->spec->reading->gauge->position,
+                );
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * What is put in is in the store by its specification, and may meet the system.
+     *
+     * @param array<array-key, \stdClass> $steps
+     *
+     * @return list<InputError>
+     */
+    private static function productsOfSteps(array $steps): array
+    {
+        $faults = [];
+        foreach (self::ofKind($steps, 'consumable') as $place => $step) {
+            $parts = Part::where('specification', $step->spec->product)->get();
+            $may = $parts->reject(static fn(Part $p): bool => in_array($step->spec->system, $p->never ?? [], true));
+            if ($parts->isEmpty()) {
+                $faults[] = InputError::notAmong(
+                    "{$place}.spec.product",
+                    'specifications in the store',
+                    $step->spec->product,
+                );
+            } elseif ($may->isEmpty()) {
+                $faults[] = InputError::at("{$place}.spec.product", "must never meet {$step->spec->system}");
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * The steps of a kind, also those in a block.
+     *
+     * @param array<array-key, \stdClass> $steps
+     *
+     * @return array<string, \stdClass> by their place
+     */
+    private static function ofKind(array $steps, string $kind): array
+    {
+        $at = [];
+        foreach ($steps as $i => $step) {
+            foreach ($step->kind === 'each' ? $step->spec->steps : [$step] as $k => $one) {
+                if ($one->kind === $kind) {
+                    $at[$step->kind === 'each' ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}"] = $one;
+                }
+            }
+        }
+
+        return $at;
     }
 }

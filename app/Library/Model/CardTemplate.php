@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library\Model;
 
+use App\Fleet\Model\AircraftType;
 use App\Floor\Model\Step;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
@@ -48,6 +49,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property list<string>|null $ground equipment that it needs: jacks, stands, a rig
  * @property list<string>|null $after codes of cards that come before it in the same visit
  * @property int|null $unchanged_until up to which revision of its manual its passage is known to be the same
+ * @property-read AircraftType $type
  * @property-read Manual $manual
  * @property-read Collection<int, CardTemplate> $methods other methods of the same task
  */
@@ -69,6 +71,12 @@ final class CardTemplate extends Model
         'ground' => 'array',
         'after' => 'array',
     ];
+
+    /** @return BelongsTo<AircraftType, $this> */
+    public function type(): BelongsTo
+    {
+        return $this->belongsTo(AircraftType::class);
+    }
 
     /** @return BelongsTo<Manual, $this> */
     public function manual(): BelongsTo

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Library\Model;
 
+use App\Shared\AsDay;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Fleet\Allowance;
 use Jorvel\Core\Fleet\DueItem;
 use Jorvel\Core\Fleet\DueLimit;
 use Jorvel\Core\Fleet\HarshUse;
+use Jorvel\Core\Fleet\LineCheck;
 use Jorvel\Core\Fleet\Rebase;
 use Jorvel\Core\Fleet\Rule;
+use Jorvel\Core\Shared\Day;
 
 /**
  * A programme item of a type: what must be done, and how often.
@@ -34,6 +37,10 @@ use Jorvel\Core\Fleet\Rule;
  * @property float|null $hours where they differ from its card's
  * @property list<string> $access panels to be opened
  * @property array<string, string>|null $configuration of the aircraft that it needs: power, jacks, hydraulics
+ * @property LineCheck|null $line it is done on the line, without a visit; null where it falls due and goes into one
+ * @property int|null $validity of a check on the line: days after the one on which it is signed
+ * @property Day|null $from in force from this day: what an aircraft flew before makes it due no sooner
+ * @property int|null $phase_in days from then until it must be done for the first time
  * @property-read CardTemplate $template
  */
 final class ProgrammeItem extends Model
@@ -48,6 +55,10 @@ final class ProgrammeItem extends Model
         'hours',
         'access',
         'configuration',
+        'line',
+        'validity',
+        'from',
+        'phase_in',
     ];
 
     protected $casts = [
@@ -59,6 +70,10 @@ final class ProgrammeItem extends Model
         'hours' => 'float',
         'access' => 'array',
         'configuration' => 'array',
+        'line' => LineCheck::class,
+        'validity' => 'integer',
+        'from' => AsDay::class,
+        'phase_in' => 'integer',
     ];
 
     /** @var array<string, DueItem> never done, by factor */
@@ -77,11 +92,16 @@ final class ProgrammeItem extends Model
      */
     public function due(float $factor = 1.0): DueItem
     {
-        return $this->never[(string) $factor] ??= DueItem::of(
+        return $this->never[(string) $factor] ??= $this->phased(DueItem::of(
             Rule::from($this->rule),
             Rebase::from($this->rebase),
             array_map(self::limit(...), $this->limits),
-        )->shortened($factor);
+        ))->shortened($factor);
+    }
+
+    private function phased(DueItem $item): DueItem
+    {
+        return $this->from === null ? $item : $item->phasedIn($this->from, $this->phase_in ?? 0);
     }
 
     /** @param array<string, mixed> $l */

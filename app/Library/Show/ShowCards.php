@@ -6,16 +6,19 @@ namespace App\Library\Show;
 
 use App\Crew\Model\Person;
 use App\Fleet\Model\AircraftType;
+use App\Fleet\Model\ComponentTenure;
 use App\Library\Do\TemplateFile;
 use App\Library\LibraryWords;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\CardVersion;
+use App\Library\Model\Lesson;
 use App\Library\Model\Manual;
 use App\Library\Model\Panel;
 use App\Library\Model\Zone;
 use App\Library\Show\View\CardChange;
 use App\Library\Show\View\CardChoices;
 use App\Library\Show\View\CardRoom;
+use App\Library\Show\View\LessonView;
 use App\Library\Show\View\VersionView;
 use App\Shared\Clock;
 use App\Stores\Model\Part;
@@ -62,6 +65,10 @@ final readonly class ShowCards
                 'check' => $writes && $draft?->state === CardState::Draft && ! in_array($me->id, $draft->writers, true),
                 'force' => $draft?->state === CardState::Checked && $me->can('force', CardTemplate::class),
             ])),
+            $template === null ? [] : array_values(Lesson::with('proposer', 'decider')
+                ->where('template_id', $template->id)
+                ->orderByRaw("state = 'proposed' desc")->orderByDesc('id')->get()
+                ->map(fn(Lesson $l): LessonView => LessonView::of($l, $this->clock, $me->id))->all()),
             $this->choices($type),
         );
     }
@@ -129,6 +136,8 @@ final readonly class ShowCards
     {
         $templates = CardTemplate::where('type_id', $type->id)->orderBy('code')->get(['code', 'title', 'skill']);
 
+        $fitted = ComponentTenure::with('component')->whereRelation('craft', 'type_id', $type->id)->get();
+
         return new CardChoices(
             array_values(Manual::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
             (int) Manual::where('type_id', $type->id)->orderBy('code')->value('revision'),
@@ -145,6 +154,11 @@ final readonly class ShowCards
             array_column(Unit::cases(), 'value'),
             array_column(Proof::cases(), 'value'),
             array_values(array_diff(array_column(DisturbedHow::cases(), 'value'), [DisturbedHow::Redone->value])),
+            array_values($fitted->map(static fn(ComponentTenure $t): string => $t->component->kind)
+                ->unique()->sort()->all()),
+            array_values($fitted->pluck('position')->unique()->sort()->all()),
+            array_values(Part::whereNotNull('specification')->distinct()->orderBy('specification')
+                ->pluck('specification')->all()),
         );
     }
 }

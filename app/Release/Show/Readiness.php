@@ -16,6 +16,7 @@ use App\Shared\Memo;
 use App\Stores\Do\Recalls;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Builder;
+use Jorvel\Core\Crew\Role;
 use Jorvel\Core\Now\Acting;
 use Jorvel\Core\Now\CardRef;
 use Jorvel\Core\Now\DeviceOn;
@@ -58,12 +59,17 @@ final readonly class Readiness
         ]);
     }
 
-    /** @return list<BlockerView> empty when it may be released by this person */
-    public function blockers(Visit $visit, Person $certifier): array
+    /**
+     * @param Role $as what whoever signs must be allowed to
+     * @param string|null $skill that goes with it
+     *
+     * @return list<BlockerView> empty when it may be released by this person
+     */
+    public function blockers(Visit $visit, Person $certifier, Role $as = Role::Certify, ?string $skill = null): array
     {
         $aircraft = $visit->aircraft;
-        $unfit = $certifier->qualified()->unfit('certify', $aircraft->type->code, null, $this->clock->today());
-        $lapsed = $unfit === 'no_authority' || $unfit === 'expired:certify';
+        $unfit = $certifier->qualified()->unfit($as->value, $aircraft->type->code, $skill, $this->clock->today());
+        $lapsed = $unfit === 'no_authority' || $unfit === "expired:{$as->value}";
         $doubt = $this->recalls->unopened($aircraft->id)->keyBy('card_id');
         $now = $this->load->withoutDue($aircraft);
         $cards = $visit->cards->map(

@@ -20,7 +20,8 @@ final readonly class CommitPart
     public function __construct(private Clock $clock, private Records $records) {}
 
     /**
-     * @param array{title: string, place: string, one_time: bool, effectivity: list<string>|null} $as
+     * @param array<string, mixed> $as `title`, `place`, `one_time`, `effectivity`, and of a product `specification`,
+     *   `unit`, `never`
      *
      * @throws Refused for a number that is there, or an effectivity that no aircraft has
      */
@@ -40,7 +41,8 @@ final readonly class CommitPart
     }
 
     /**
-     * @param array{title: string, place: string, one_time: bool, effectivity: list<string>|null} $as
+     * @param array<string, mixed> $as `title`, `place`, `one_time`, `effectivity`, and of a product `specification`,
+     *   `unit`, `never`
      *
      * @throws Refused for an effectivity that no aircraft has
      */

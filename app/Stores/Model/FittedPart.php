@@ -33,27 +33,11 @@ use Jorvel\Core\Shared\Instant;
  */
 final class FittedPart extends Model
 {
+    use OfBatch;
+
     protected $casts = [
         'at' => AsInstant::class,
         'again' => 'boolean', 'stands' => 'boolean'];
-
-    /** @return BelongsTo<Part, $this> */
-    public function part(): BelongsTo
-    {
-        return $this->belongsTo(Part::class);
-    }
-
-    /** @return BelongsTo<PartBatch, $this> */
-    public function batch(): BelongsTo
-    {
-        return $this->belongsTo(PartBatch::class);
-    }
-
-    /** @return BelongsTo<Person, $this> */
-    public function person(): BelongsTo
-    {
-        return $this->belongsTo(Person::class);
-    }
 
     /** @return BelongsTo<Card, $this> */
     public function card(): BelongsTo

@@ -17,13 +17,16 @@ use Jorvel\Core\Shared\Day;
  * @property string $title
  * @property string $place
  * @property list<string>|null $effectivity codes of the tails it fits; every tail where null
+ * @property string|null $specification of a fluid, a grease, a sealant or a gas
+ * @property string|null $unit in which its batches are counted; pieces where null
+ * @property list<string>|null $never systems that it must never meet
  * @property bool $one_time a seal, packing, locking wire or split pin, never used twice
  * @property-read Collection<int, PartBatch> $batches
  * @property-read Collection<int, PartOrder> $orders
  */
 final class Part extends Model
 {
-    protected $casts = ['effectivity' => 'array', 'one_time' => 'boolean'];
+    protected $casts = ['effectivity' => 'array', 'never' => 'array', 'one_time' => 'boolean'];
 
     /** @return HasMany<PartBatch, $this> */
     public function batches(): HasMany

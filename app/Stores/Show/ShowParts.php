@@ -165,6 +165,9 @@ final readonly class ShowParts
             self::STATES[$stock->code],
             $this->said($stock, $p, $order !== null),
             $p->place,
+            $p->specification,
+            $p->unit,
+            $p->never ?? [],
         );
     }
 

@@ -121,6 +121,10 @@ final readonly class PlanVisit
         ?Instant $from = null,
         int $rounds = self::ROUNDS,
     ): void {
+        if ($visit->kind === Visit::CHECK) {
+            // A check on the line is worked where and when somebody stands there.
+            return;
+        }
         $from ??= $this->clock->now();
         try {
             $ask = $this->ask($visit, $from);

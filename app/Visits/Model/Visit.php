@@ -8,6 +8,7 @@ use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
 use App\Shared\AsDay;
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -22,6 +23,8 @@ use Jorvel\Core\Visits\VisitProgress;
  * @property int $aircraft_id
  * @property string $title
  * @property string $bay
+ * @property string $kind `visit`; `line` for a check on the line, which is none: only who asks for it by
+ *   {@see onLine()} or by its card finds it
  * @property Day $start
  * @property Day $end
  * @property VisitProgress $state
@@ -45,6 +48,19 @@ final class Visit extends Model
     public const IN_WORK = VisitProgress::InWork;
 
     public const RELEASED = VisitProgress::Released;
+
+    public const CHECK = 'line';
+
+    protected static function booted(): void
+    {
+        self::addGlobalScope('visits', static fn(Builder $q) => $q->where('visits.kind', '!=', self::CHECK));
+    }
+
+    /** @return Builder<Visit> checks on the line */
+    public static function onLine(): Builder
+    {
+        return self::withoutGlobalScope('visits')->where('visits.kind', self::CHECK);
+    }
 
     /** Days until it is planned to begin, while nobody has begun it; else 0. */
     public function daysEarly(Day $today): int

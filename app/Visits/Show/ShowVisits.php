@@ -56,7 +56,7 @@ final readonly class ShowVisits
     {
         $visit = $this->query()
             ->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding', 'cards.stoppages'])
-            ->findOrFail($id);
+            ->withoutGlobalScope('visits')->findOrFail($id);
         $short = $visit->state === Visit::RELEASED ? [] : $this->shortages->of($visit, $visit->cards);
         $cards = array_values($visit->cards->map(
             fn(Card $c): VisitCard => $this->card($c, [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Contract;
 
 use Jorvel\Core\Shared\InputError;
+use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
@@ -72,6 +73,7 @@ final class Schema
         return match (true) {
             $error->subErrors() !== [] => $under,
             $error->keyword() === 'additionalProperties' => self::additional($error),
+            $error->keyword() === 'required' => self::missing($error),
             default => [self::leaf($error)],
         };
     }
@@ -93,6 +95,17 @@ final class Schema
         );
     }
 
+    /** @return list<InputError> */
+    private static function missing(ValidationError $error): array
+    {
+        $path = $error->data()->fullPath();
+
+        return array_map(
+            static fn(string $field): InputError => InputError::missing(implode('.', [...$path, $field])),
+            array_values((array) $error->args()['missing']),
+        );
+    }
+
     private static function leaf(ValidationError $error): InputError
     {
         $path = implode('.', $error->data()->fullPath());
@@ -107,7 +120,6 @@ final class Schema
         );
 
         return match ($error->keyword()) {
-            'required' => InputError::missing($under((string) (array_values((array) $args['missing'])[0] ?? ''))),
             'type' => InputError::at($path, 'must be '.self::article($args['expected'])),
             'enum' => InputError::at($path, 'must be one of '.$list($error->schema()->info()->data()->enum ?? [])),
             'const' => InputError::at($path, 'must be '.$list($error->schema()->info()->data()->const ?? null)),
@@ -118,7 +130,12 @@ final class Schema
             'propertyNames' => InputError::at($path, 'has an empty name'),
             'minItems', 'maxItems' => InputError::at($path, 'must have '.($args['min'] ?? $args['max']).' entries'),
             'uniqueItems' => InputError::at($path, 'has the same entry twice'),
-            default => InputError::at($path, rtrim($error->message(), '.')),
+            'maxLength' => InputError::at($path, "has {$args['length']} characters; at most {$args['max']}"),
+            'pattern' => InputError::at(
+                $path,
+                'must be '.($error->schema()->info()->data()->{'$comment'} ?? 'of the form '.$args['pattern']),
+            ),
+            default => InputError::at($path, rtrim((new ErrorFormatter)->formatErrorMessage($error), '.')),
         };
     }
 

@@ -49,8 +49,37 @@ final class Due
                 $warnDays,
             ) : self::counter($flying, $item->rebase, $last, $limit, $warnDays);
         }
+        if ($last === null && $item->firstBy !== null) {
+            $limits = self::phasedIn($flying, $item->firstBy, $limits, $warnDays);
+        }
 
         return DueResult::combine($item->rule, $limits);
+    }
+
+    /**
+     * What would have been due before a new item's first day is due on that day.
+     *
+     * @param list<LimitDue> $limits
+     *
+     * @return list<LimitDue>
+     *
+     * @pure
+     */
+    private static function phasedIn(Flying $flying, Day $first, array $limits, int $warnDays): array
+    {
+        $left = $flying->asOf->daysUntil($first);
+        $status = match (true) {
+            $left < 0 => DueStatus::Overdue,
+            $left <= $warnDays => DueStatus::DueSoon,
+            default => DueStatus::Ok,
+        };
+        $then = new LimitDue('days', $first, $first, $left, 0, $first, $first, $status);
+
+        return array_map(
+            static fn(LimitDue $l): LimitDue => ($l->latest !== null && $l->latest->number < $first->number)
+                || ($l->status === DueStatus::Overdue && $left >= 0) ? $then : $l,
+            $limits,
+        );
     }
 
     /** @pure */

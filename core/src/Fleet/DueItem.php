@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
 /** A programme item as it stands on one aircraft: its limits, how they combine, and when it was last done. */
 final readonly class DueItem
 {
-    /** @param list<DueLimit> $limits */
+    /**
+     * @param list<DueLimit> $limits
+     * @param Day|null $firstBy while it was never done, it is not due before this day: an item that is new
+     */
     private function __construct(
         public Rule $rule,
         public Rebase $rebase,
         public array $limits,
         public ?LastDone $last,
+        public ?Day $firstBy = null,
     ) {}
 
     /**
@@ -55,6 +60,20 @@ final readonly class DueItem
             $this->rebase,
             array_map(static fn(DueLimit $l): DueLimit => $l->shortened($factor), $this->limits),
             $this->last,
+            $this->firstBy,
         );
+    }
+
+    /**
+     * The same item as one that came into force on a day, with so many days until it must be done for the first time:
+     * what an aircraft flew before that makes it due no sooner.
+     *
+     * @param int $within days, 0 or more
+     *
+     * @pure
+     */
+    public function phasedIn(Day $from, int $within): self
+    {
+        return new self($this->rule, $this->rebase, $this->limits, $this->last, $from->plusDays($within));
     }
 }

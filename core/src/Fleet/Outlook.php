@@ -87,6 +87,12 @@ final readonly class Outlook
         foreach ($bottles as $due) {
             yield new Stop('usage', $due->bottle->stop(), $due->last);
         }
+        foreach ($aircraft->damages as $damage) {
+            $last = $damage->lookBy($aircraft->flying);
+            if ($last !== null) {
+                yield new Stop('usage', $damage->stop(), $last);
+            }
+        }
         foreach ($aircraft->deferrals as $deferral) {
             $last = $clocks[$deferral->id]->forecastLast;
             if ($last !== null) {

@@ -10,6 +10,8 @@ use Jorvel\Core\Now\CardNow;
 enum NotNow: string
 {
     case Worked = 'worked';
+    /** Its visit, or its check on the line, is over. */
+    case Over = 'over';
     case Waits = 'waits';
     case ToReRead = 'to_re_read';
     case HandedOver = 'handed_over';
@@ -20,6 +22,7 @@ enum NotNow: string
     {
         return match (true) {
             $card->state()->worked() => self::Worked,
+            $card->over => self::Over,
             $card->waitsFor !== null => self::Waits,
             $card->daysEarly > 0 => self::Early,
             default => self::ofAnyEntry($card),

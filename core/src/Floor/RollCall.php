@@ -28,4 +28,31 @@ final class RollCall
                 => ! isset($calls[$place]) || $now->epoch() - $calls[$place]->epoch() > $seconds,
         ));
     }
+
+    /**
+     * Whether the briefing is signed by whoever stands now at the place that signs it; a signature of somebody who
+     * stood there before is none.
+     *
+     * @param array<array-key, string> $standing ids of the people at their places
+     * @param string|null $signs the place that signs; null where there is no briefing
+     * @param string|null $signed id of whoever signed it
+     *
+     * @pure
+     */
+    public static function briefed(array $standing, ?string $signs, ?string $signed): bool
+    {
+        return $signs === null || ($signed !== null && ($standing[$signs] ?? null) === $signed);
+    }
+
+    /**
+     * Whether somebody may confirm that all are ready: whoever leads, where a place is the lead's.
+     *
+     * @param array<array-key, string> $standing
+     *
+     * @pure
+     */
+    public static function confirms(array $standing, ?string $lead, string $who): bool
+    {
+        return $lead === null || ($standing[$lead] ?? null) === $who;
+    }
 }

@@ -15,6 +15,9 @@ final class Flowing
     /** A reading of the last card of the same kind. */
     public const LAST = 'last_';
 
+    /** The same reading at the other of two positions: the sister's value. */
+    public const OTHER = 'other_';
+
     /**
      * The expressions of a limit, by the field that each stands in; empty where all its numbers are numbers.
      *

@@ -30,7 +30,13 @@ final class StepRefs
             $inside = $known;
             foreach ($block ? $step['spec']['steps'] : [$step] as $k => $one) {
                 $at = $block ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}";
-                foreach (self::ofOne($one, $inside, $worked, $made === []) as $fault) {
+                foreach (self::ofOne(
+                    $one,
+                    $inside,
+                    $worked,
+                    $made === [],
+                    $block && count($step['spec']['positions']) === 2,
+                ) as $fault) {
                     $faults[] = $fault->under($at);
                 }
                 $id = $one['spec']['id'] ?? null;
@@ -54,16 +60,26 @@ final class StepRefs
      * @param array<string, mixed> $step
      * @param array<string, array<string, mixed>> $known
      * @param list<array<string, mixed>> $worked
+     * @param bool $strict what is removed was fitted on this card
+     * @param bool $sister it stands in a block of two positions
      *
      * @return list<InputError>
      */
-    private static function ofOne(array $step, array $known, array $worked, bool $strict): array
+    private static function ofOne(array $step, array $known, array $worked, bool $strict, bool $sister): array
     {
         $spec = $step['spec'] ?? [];
-        $faults = [...self::numbers($step, $spec), ...self::flows($spec, $known)];
+        $faults = [...self::numbers($step, $spec), ...self::flows($spec, $known, $sister)];
         $of = $spec['applies']['answer']['step'] ?? null;
         if ($of !== null && ! isset($known[$of])) {
             $faults[] = InputError::notAmong('spec.applies.answer.step', 'steps before it', $of);
+        }
+        foreach ($step['kind'] === 'rollcall' ? ['lead', 'signs'] : [] as $who) {
+            if (isset($spec[$who]) && ! in_array($spec[$who], $spec['places'], true)) {
+                $faults[] = InputError::notAmong("spec.{$who}", 'places of the roll-call', $spec[$who]);
+            }
+        }
+        if (isset($spec['briefing']) !== isset($spec['signs'])) {
+            $faults[] = InputError::missing(isset($spec['briefing']) ? 'spec.signs' : 'spec.briefing');
         }
         if ($step['kind'] === 'meet' && ($known[$spec['mark']]['kind'] ?? null) !== 'mark') {
             $faults[] = InputError::notAmong('spec.mark', 'marks made before it', $spec['mark']);
@@ -89,7 +105,7 @@ final class StepRefs
      *
      * @return list<InputError>
      */
-    private static function flows(array $spec, array $known): array
+    private static function flows(array $spec, array $known, bool $sister): array
     {
         $limit = $spec['reading']['limit'] ?? [];
         $faults = [];
@@ -100,7 +116,8 @@ final class StepRefs
         }
         foreach ($expressions as $field => $expression) {
             foreach ($expression->names as $name) {
-                $of = $known[(string) preg_replace('/^'.Flowing::LAST.'/', '', $name)] ?? $known[$name] ?? null;
+                $from = $sister ? '(?:'.Flowing::LAST.'|'.Flowing::OTHER.')' : Flowing::LAST;
+                $of = $known[(string) preg_replace("/^{$from}/", '', $name)] ?? $known[$name] ?? null;
                 $unit = self::unitOf($of);
                 $differs = Unit::tryFrom((string) $unit)?->dimension() !== Unit::tryFrom($limit['unit'])?->dimension();
                 if ($unit === null) {
@@ -163,8 +180,33 @@ final class StepRefs
                 $faults[] = $e->under($place);
             }
         }
+        $faults = [...$faults, ...self::dimensions($step, $spec)];
         if ($step['kind'] === 'circuit') {
             $faults = [...$faults, ...self::circuit($spec)];
+        }
+
+        return $faults;
+    }
+
+    /**
+     * A gauge shows a pressure, and is read by a measurement; what is put in is a volume or a mass.
+     *
+     * @param array<string, mixed> $step
+     * @param array<string, mixed> $spec
+     *
+     * @return list<InputError>
+     */
+    private static function dimensions(array $step, array $spec): array
+    {
+        $of = static fn(mixed $unit): ?string => Unit::tryFrom((string) $unit)?->dimension();
+        $faults = [];
+        if (isset($spec['reading']['gauge']) && $step['kind'] !== 'measurement') {
+            $faults[] = InputError::at('spec.reading.gauge', 'is read by a measurement');
+        } elseif (isset($spec['reading']['gauge']) && $of($spec['reading']['limit']['unit']) !== 'pressure') {
+            $faults[] = InputError::at('spec.reading.limit.unit', 'is no unit of pressure, which a gauge shows');
+        }
+        if ($step['kind'] === 'consumable' && ! in_array($of($spec['unit']), ['volume', 'mass', null], true)) {
+            $faults[] = InputError::at('spec.unit', 'is no unit of volume or mass');
         }
 
         return $faults;

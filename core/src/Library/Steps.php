@@ -138,7 +138,7 @@ final class Steps
         }
         $faults = [];
         foreach (array_values($steps) as $i => $step) {
-            foreach (Schema::faults('step', $step) as $fault) {
+            foreach (self::ofStep($step) as $fault) {
                 $faults[] = $fault->under("steps.{$i}");
             }
         }
@@ -146,6 +146,24 @@ final class Steps
         return $faults !== [] ? $faults : self::amongThemselves(
             json_decode((string) json_encode(array_values($steps)), true),
         );
+    }
+
+    /**
+     * What is wrong with the words of a step is said together with what is wrong with the rest of it.
+     *
+     * @return list<InputError>
+     */
+    private static function ofStep(mixed $step): array
+    {
+        $faults = Schema::faults('step', $step);
+        $words = array_filter($faults, static fn(InputError $e): bool => in_array($e->path, ['title', 'text'], true));
+        if (! $step instanceof \stdClass || $words === [] || count($words) < count($faults)) {
+            return $faults;
+        }
+        $rest = clone $step;
+        [$rest->title, $rest->text] = ['-', ''];
+
+        return [...$faults, ...Schema::faults('step', $rest)];
     }
 
     /**

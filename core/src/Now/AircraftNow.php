@@ -24,6 +24,7 @@ final readonly class AircraftNow
      * @param list<DeferralNow> $deferrals those that are open
      * @param array<array-key, FindingProgress> $findings by id
      * @param list<VisitSpan> $visits not released yet, with what they take
+     * @param list<DamageNow> $damages that are looked at again
      */
     public function __construct(
         public string $id,
@@ -35,6 +36,7 @@ final readonly class AircraftNow
         public array $findings,
         public array $visits,
         public OnAircraft $on,
+        public array $damages = [],
     ) {}
 
     /** @return list<ItemNow> @pure */

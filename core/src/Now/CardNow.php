@@ -21,6 +21,7 @@ final readonly class CardNow
      * @param string|null $leftBy who handed it over, while nobody has taken it over
      * @param CardRef|null $waitsFor what must be worked before anybody begins
      * @param int $daysEarly days until its visit is planned to begin, while nobody has begun that; else 0
+     * @param bool $over its visit is released, or its check on the line was left
      */
     public function __construct(
         public CardRef $ref,
@@ -34,6 +35,7 @@ final readonly class CardNow
         public ?CardRef $waitsFor,
         public OnAircraft $on,
         public int $daysEarly = 0,
+        public bool $over = false,
     ) {}
 
     /** @pure */

@@ -66,6 +66,29 @@ final class FloorRulesTest extends TestCase
         self::assertSame([], RollCall::missing([], [], $now, 0));
     }
 
+    /** @return iterable<string, array{string|null, string|null, bool}> who signs, who signed, and if that stands */
+    public static function briefings(): iterable
+    {
+        yield 'none is asked' => [null, null, true];
+        yield 'not signed' => ['nose', null, false];
+        yield 'by whoever is there' => ['nose', '7', true];
+        yield 'by somebody who was there before' => ['nose', '8', false];
+        yield 'nobody is there' => ['tail', '7', false];
+    }
+
+    #[DataProvider('briefings')]
+    public function test_a_briefing_stands_while_its_signer_does(?string $signs, ?string $signed, bool $stands): void
+    {
+        self::assertSame($stands, RollCall::briefed(['nose' => '7', 'wing' => '9'], $signs, $signed));
+    }
+
+    public function test_whoever_leads_confirms(): void
+    {
+        foreach ([[null, '9', true], ['nose', '7', true], ['nose', '9', false], ['tail', '7', false]] as $case) {
+            self::assertSame($case[2], RollCall::confirms(['nose' => '7', 'wing' => '9'], $case[0], $case[1]));
+        }
+    }
+
     /** @return iterable<string, array{string, int, bool, bool}> day, flights since, by days, by flights */
     public static function recents(): iterable
     {

@@ -91,6 +91,7 @@ final class WholeAircraftTest extends TestCase
             $more['left'] ?? null,
             $more['waits'] ?? null,
             $on,
+            over: $more['over'] ?? false,
         );
     }
 
@@ -238,6 +239,7 @@ final class WholeAircraftTest extends TestCase
         yield 'free' => [[], null, null];
         yield 'signed' => [['state' => CardProgress::Signed], NotNow::Worked, null];
         yield 'closed' => [['state' => CardProgress::Closed], NotNow::Worked, null];
+        yield 'of a visit that is over' => [['over' => true, 'waits' => self::ref('2')], NotNow::Over, null];
         yield 'waits' => [['waits' => self::ref('2')], NotNow::Waits, null];
         yield 'to be re-read' => [['current' => false], NotNow::ToReRead, NotNow::ToReRead];
         yield 'signed, to be re-read'

@@ -104,6 +104,11 @@ final class StepsTest extends TestCase
                 self::step('answer', ['id' => 'q', 'choices' => $choices])],
             ['steps.0.spec.applies.answer.step'],
         ];
+        yield 'a row with nothing in it, at a step without a title' => [
+            [self::step('instruction', ['disturbs' => [['what' => '']]], '')],
+            ['steps.0.title', 'steps.0.spec.disturbs.0.how', 'steps.0.spec.disturbs.0.proofs',
+                'steps.0.spec.disturbs.0.what'],
+        ];
         yield 'a mark that was not made' => [[self::step('meet', ['mark' => 'm'])], ['steps.0.spec.mark']];
         yield 'a mark with a unit and no tolerance' => [
             [self::step('mark', ['id' => 'm', 'what' => 'x', 'unit' => 'mm']), self::step('meet', ['mark' => 'm'])],
@@ -195,6 +200,18 @@ final class StepsTest extends TestCase
         self::assertSame($paths, self::said(Steps::faults(self::steps(...$steps))));
     }
 
+    public function test_what_is_said_of_a_fault_has_its_values_in_it(): void
+    {
+        $said = array_map(
+            static fn(InputError $e): string => "{$e->path} {$e->getMessage()}",
+            Steps::faults(self::steps(self::step('mark', ['id' => 'Line 1', 'what' => str_repeat('x', 300)]))),
+        );
+        self::assertSame([
+            'steps.0.spec.what has 300 characters; at most 200',
+            'steps.0.spec.id must be small letters, digits and _, a letter first, 40 at most',
+        ], $said);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string|null}> a condition, and by what it is not met */
     public static function conditions(): iterable
     {
@@ -231,7 +248,7 @@ final class StepsTest extends TestCase
     }
 
     /**
-     * @return iterable<array{string, array<string, float>, float|string}> an expression, values, and what it comes to or
+     * @return iterable<array{string, array<string, float>, float|string}> an expression, values, what it comes to or
      *   is refused with
      */
     public static function expressions(): iterable

@@ -125,6 +125,18 @@ export const usePhases = (query: { type?: string; months: number; phases: number
     });
 export const useFloor = () =>
     useQuery<Schemas['FloorView'], Failure>({ queryKey: keys.floor, queryFn: () => take(api.GET('/api/floor')) });
+export const useDamage = (mark: string) =>
+    useQuery<Schemas['DamageMapView'], Failure>({
+        queryKey: keys.damage(mark),
+        queryFn: () => take(api.GET('/api/damage/{mark}', { params: { path: { mark } } })),
+    });
+export const useLine = () =>
+    useQuery<Schemas['LineView'], Failure>({ queryKey: keys.line, queryFn: () => take(api.GET('/api/line')) });
+export const useLineSign = (id: number) =>
+    useQuery<Schemas['LineSignView'], Failure>({
+        queryKey: [...keys.line, id],
+        queryFn: () => take(api.GET('/api/line/{id}', { params: { path: { id } } })),
+    });
 export const cardQuery = (id: number) =>
     queryOptions<Schemas['CardView'], Failure>({
         queryKey: keys.card(id),

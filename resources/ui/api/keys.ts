@@ -30,6 +30,8 @@ export const keys = {
     bays: ['visits', 'bays'],
     phases: (query: object) => ['visits', 'phases', query],
     floor: ['floor'],
+    line: ['line'],
+    damage: (mark: string) => ['damage', mark],
     cards: ['cards'],
     card: (id: number) => ['cards', id],
     finding: (id: number) => ['findings', id],

@@ -1,4 +1,4 @@
-import { type Band, domain, place, ticks } from './scale';
+import { type Band, domain, place, ticks, within } from './scale';
 
 type Needle = { name: string; value: number; look: 'found' | 'predicted' | 'good' };
 
@@ -12,9 +12,6 @@ const segment = (from: number, to: number, r: number): string => {
     const [x2, y2] = at(to, r);
     return `M${x1} ${y1}A${r} ${r} 0 0 1 ${x2} ${y2}`;
 };
-
-const within = ({ low, high }: Band): string =>
-    low === null ? `at most ${high}` : high === null ? `at least ${low}` : `${low} to ${high}`;
 
 /** An angle drawn as an angle: the limit as a band on the arc, each reading as a needle, the prediction dashed. */
 export function Arc({ title, unit, limit, needles }: { title: string; unit: string; limit: Band; needles: Needle[] }) {

@@ -1,4 +1,5 @@
 import type { ButtonHTMLAttributes } from 'react';
+import { Link, type LinkProps } from 'react-router';
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
     kind?: 'main' | 'plain' | 'quiet';
@@ -28,5 +29,17 @@ export function Button({ kind = 'plain', big, hint, className = '', children, ..
             {children}
             {hint && <kbd className="ml-2 font-mono text-[0.85em] font-normal opacity-80">{hint}</kbd>}
         </button>
+    );
+}
+
+/** A way to another page that is pressed like a button; under a glove 48 px high. */
+export function ButtonLink({ big = true, className = '', ...rest }: LinkProps & { big?: boolean }) {
+    return (
+        <Link
+            {...rest}
+            className={`inline-flex items-center rounded-lg border border-ink bg-sheet font-semibold ${
+                big ? 'min-h-12 px-4' : 'min-h-9 px-3.5 pointer-coarse:min-h-12'
+            } ${className}`}
+        />
     );
 }

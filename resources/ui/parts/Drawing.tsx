@@ -4,6 +4,8 @@ import { stateColour } from './State';
 export type View = 'side' | 'top' | 'front';
 type Line = { p: [number, number][]; c: number; s: number; k: string };
 export type Outline = { length: number; half: number; height: number; side: Line[]; top: Line[]; front: Line[] };
+/** A place that is marked on one view only. */
+export type Dot = { id: number; no: string; name: string; state: string; view: View; x: number; y: number };
 export type Mark = { id: number; no: number; name: string; state: string; x: number; y: number; z: number };
 
 const names: Record<View, string> = { side: 'from the left', top: 'from above', front: 'from the front' };
@@ -51,11 +53,13 @@ const looks: Record<string, string> = {
 export function Drawing({
     outline,
     marks = [],
+    dots = [],
     spot,
     onPick,
 }: {
     outline: Outline;
     marks?: Mark[];
+    dots?: Dot[];
     spot?: { view: View; x: number; y: number } | null;
     onPick?: (spot: { view: View; x: number; y: number }) => void;
 }) {
@@ -115,8 +119,11 @@ export function Drawing({
                             strokeLinejoin="round"
                         />
                     ))}
-                    {marks.map((m) => {
-                        const [a, b] = onView(view, m);
+                    {[
+                        ...marks.map((m) => ({ ...m, at: onView(view, m) })),
+                        ...dots.filter((d) => d.view === view).map((d) => ({ ...d, at: [d.x, -d.y] as const })),
+                    ].map((m) => {
+                        const [a, b] = m.at;
                         return (
                             <g key={m.id} className={stateColour(m.state)}>
                                 <title>{`${m.no}: ${m.name}`}</title>

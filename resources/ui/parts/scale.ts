@@ -22,6 +22,10 @@ export function band(limit: LimitSpec): Band {
     };
 }
 
+/** A band in words: `3 to 5`, `at least 3`, `at most 5`; nothing where neither end is given. */
+export const within = ({ low, high }: Band): string =>
+    low === null ? (high === null ? '' : `at most ${high}`) : high === null ? `at least ${low}` : `${low} to ${high}`;
+
 /** The ends of the drawing: the band with as much again on both sides, from nought where only a most is given, and room for every value shown. */
 export function domain({ low, high }: Band, values: number[] = []): [number, number] {
     if (low === null && high !== null && high > 0) {

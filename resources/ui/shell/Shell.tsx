@@ -75,7 +75,7 @@ export function Shell({ children }: { children: ReactNode }) {
         window.location.assign('/');
     };
     return (
-        <div className="min-h-screen">
+        <div className="min-h-screen has-data-fills:flex has-data-fills:h-screen has-data-fills:flex-col">
             {!signedIn && <SignIn over />}
             <TopLine
                 name={me.data?.name ?? ''}
@@ -111,7 +111,7 @@ export function Shell({ children }: { children: ReactNode }) {
                     <OwnSecrets me={me.data} onClose={() => setSecrets(false)} />
                 </Suspense>
             )}
-            <div className="flex">
+            <div className="flex has-data-fills:min-h-0 has-data-fills:flex-1 has-data-fills:overflow-clip">
                 <RoomList />
                 {children}
             </div>

@@ -30,19 +30,6 @@ final class CardTest extends BrowserCase
             ->click();
     }
 
-    /** @param array<string, mixed> $body */
-    private function send(Visitor $who, string $path, array $body): void
-    {
-        $said = $who->browser->executeAsyncScript(
-            'const [path, body, done] = arguments; const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1];
-             fetch(path, { method: "POST", body: JSON.stringify(body), headers: { Accept: "application/json",
-             "Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(token),
-             "Idempotency-Key": crypto.randomUUID() } }).then((r) => done(r.status))',
-            ["/api/{$path}", $body],
-        );
-        self::assertContains($said, [200, 201], $path);
-    }
-
     public function test_a_card_is_written_by_keyboard_with_every_fault_named_and_undone(): void
     {
         $ines = self::$ines->go('/library');
@@ -91,6 +78,8 @@ final class CardTest extends BrowserCase
         $ines->click('[data-row="1"]');
         $ines->browser->findElement(WebDriverBy::xpath('//summary[contains(., "disturbs")]'))->click();
         $ines->press('One more', '//fieldset[legend="Disturbs"]')->type('what', 'union 9');
+        $ines->see('to put right')->click('select[name="how"] option[value="parted"]');
+        $ines->click('input[name="proofs"][value="leak"]');
         $ines->see('Step 2 disturbs union 9; no later step joins it.');
         $ines->click('[data-row="2"]');
         $ines->browser->findElement(WebDriverBy::xpath('//summary[contains(., "disturbs")]'))->click();
@@ -116,23 +105,7 @@ final class CardTest extends BrowserCase
 
     public function test_it_is_worked_and_what_it_leaves_unproven_stands_on_the_register(): void
     {
-        $type = self::number("select id from aircraft_types where code = 'SKV'");
-        $item = self::number("select id from programme_items where code = '61-21' and type_id = {$type}");
-        $this->send(self::$ines, 'visits', [
-            'mark' => 'QA-VFC', 'title' => 'Oxygen', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06',
-            'items' => [$item],
-        ]);
-        $visit = self::number("select id from visits where title = 'Oxygen'");
-        $oda = self::number("select id from people where login = 'oda'");
-        foreach (['SKV-35-90', 'SKV-LUB'] as $code) {
-            $this->send(self::$ines, "visits/{$visit}/cards", [
-                'template' => self::number("select id from card_templates where code = '{$code}'"),
-            ]);
-            $card = self::number("select max(id) from cards where visit_id = {$visit}");
-            $this->send(self::$ines, "cards/{$card}/assignments", ['person' => $oda, 'role' => 'perform']);
-        }
-        $first = self::number("select c.id from cards c join card_templates t on t.id = c.template_id
-            where t.code = 'SKV-35-90'");
+        [$first] = self::visit(self::$ines, 'Oxygen', 'QA-VFC', ['SKV-35-90', 'SKV-LUB'], 'oda');
         $oda = self::visitor('oda', tablet: true);
         $oda->go("/floor/{$first}")->find('[data-testid="step-1"]');
         $oda->see('I have read this warning')->browser
@@ -148,6 +121,7 @@ final class CardTest extends BrowserCase
         $oda->find('input[aria-label="Why it is done again"]')->sendKeys('the nut moved');
         $oda->press('Open it again', '//form')->see('Save the count');
         $oda->see('the nut was dry');
+        self::assertSame('open', self::scalar("select state from steps where card_id = {$first} and no = 3"));
     }
 
     public function test_a_round_is_gone_by_enter_and_a_point_that_is_wrong_is_found_there(): void

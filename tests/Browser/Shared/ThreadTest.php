@@ -63,7 +63,7 @@ final class ThreadTest extends BrowserCase
         $ines->see('Applying this changes 2 items')->see('new item')->see('350 ldg')->see('320 ldg');
         $ines->press('Apply')->see('Applied: 2 items changed.');
         self::assertSame(
-            '89',
+            '92',
             self::scalar('select count(*) from programme_items i join aircraft_types t on t.id = i.type_id where '
                 ."t.code = 'SKV'"),
         );

@@ -30,6 +30,7 @@ final class SignatureTest extends WorldCase
         yield 'a finding deferred' => ['defer', 'ines', 'C01', '1101'];
         yield 'a component moved' => ['move', 'ines', 'C01', '1101'];
         yield 'an aircraft released' => ['release', 'tor', 'X02', '5520'];
+        yield 'a check on the line' => ['line', 'aki', 'T35', '3581'];
         yield 'a code for a PIN' => ['code', 'tor', 'X02', '5520'];
     }
 
@@ -56,6 +57,24 @@ final class SignatureTest extends WorldCase
         self::assertTrue($signed());
     }
 
+    /** A daily, worked by Aki and signed; only that it is good is not. @return int its check */
+    private function lineCheck(): int
+    {
+        $item = DB::table('programme_items')->where('line', 'daily')
+            ->where('type_id', DB::table('aircraft')->where('mark', 'Q-402')->value('type_id'))->value('id');
+        $card = $this->as('aki', 'POST', 'line', ['mark' => 'Q-402', 'item' => $item])->assertCreated();
+        $aki = $this->person('aki')->id;
+        Step::where('card_id', $card->json('id'))->update(['state' => Step::DONE, 'done_by' => $aki]);
+        DB::table('card_hands')->insert([
+            'card_id' => $card->json('id'), 'person_id' => $aki, 'since' => '2026-05-05T10:00:00Z',
+        ]);
+        Card::whereKey($card->json('id'))->update([
+            'state' => Card::CLOSED, 'signed_by' => $aki, 'signed_at' => '2026-05-05T10:20:00Z',
+        ]);
+
+        return (int) $card->json('visitId');
+    }
+
     /** @return array{string, Closure(): array<string, mixed>, Closure(): bool} path, body, and whether it was signed */
     private function door(string $door): array
     {
@@ -80,7 +99,14 @@ final class SignatureTest extends WorldCase
             ]);
         }
 
+        $line = $door === 'line' ? $this->lineCheck() : 0;
+
         return match ($door) {
+            'line' => [
+                "line/{$line}/good",
+                static fn(): array => [],
+                static fn(): bool => DB::table('validities')->where('visit_id', $line)->exists(),
+            ],
             'sign' => [
                 "cards/{$card->id}/sign",
                 static fn(): array => ['version' => $card->refresh()->version, 'spent' => 2],

@@ -270,7 +270,7 @@ final class FlyingTest extends WorldCase
                 $craft('QA-VFD')['components'],
                 'serial',
                 'position',
-            )['engine 1'].' at engine 1. Take that off first; nothing was moved.',
+            )['engine 1'].' at engine 1. Take that off first. Nothing was moved.',
         );
         $move(null, 'Skarnholm store', $other)->assertOk();
         $move('QA-VFD', 'engine 1')->assertOk();

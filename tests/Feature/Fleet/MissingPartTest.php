@@ -68,6 +68,19 @@ final class MissingPartTest extends WorldCase
         );
     }
 
+    public function test_a_tagged_unit_is_fitted_to_nothing_until_its_tag_is_changed_by_name(): void
+    {
+        $bottle = $this->bottle('QA-VFE');
+        self::assertSame('', $this->move($bottle, ['tag' => 'unserviceable']));
+        $onto = fn(): string => $this->move($bottle, ['mark' => 'QA-VFE', 'position' => 'crew oxygen']);
+        self::assertStringContainsString('is tagged unserviceable: test due. It is not fitted', $onto());
+        self::assertStringContainsString('is not fitted to anything', $this->move($bottle, ['tag' => 'unserviceable']));
+        $stored = array_column((array) $this->as('ines', 'GET', 'components')->json(), null, 'id')[$bottle];
+        self::assertSame(['unserviceable', false], [$stored['tagged'], $stored['serviceable']]);
+        self::assertSame('', $this->move($bottle, ['tag' => 'serviceable', 'reason' => 'valve changed']));
+        self::assertSame('', $onto());
+    }
+
     public function test_an_aircraft_without_it_does_not_fly_and_is_not_released(): void
     {
         $row = fn(string $mark): array

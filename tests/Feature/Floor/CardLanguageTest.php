@@ -15,6 +15,7 @@ use App\Library\Model\Manual;
 use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Library\Steps;
@@ -563,5 +564,372 @@ final class CardLanguageTest extends WorldCase
         $card->refresh()->withdraw();
         self::assertNull(Card::find($card->id));
         $this->artisan('jorvel:verify')->assertSuccessful();
+    }
+
+    /** @return array<string, mixed> */
+    private function fitted(string $position = 'crew oxygen'): array
+    {
+        return ComponentTenure::with('component')->whereRelation('craft', 'mark', 'QA-VFC')->whereNull('to_date')
+            ->where('position', $position)->first()?->component->only(['id', 'serial']) ?? [];
+    }
+
+    public function test_a_unit_comes_off_by_its_plate_and_another_goes_on_with_what_goes_over(): void
+    {
+        $card = $this->card([['kind' => 'exchange', 'title' => 'Crew oxygen bottle', 'spec' => [
+            'component' => 'oxygen bottle', 'position' => 'crew oxygen',
+            'hardware' => [['what' => 'clamp', 'count' => 2]],
+        ]]]);
+        $was = $this->fitted();
+        $off = static fn(array $more = []): array => ['entry' => $was['serial'], 'note' => 'test due', 'entries' => [
+            'tag' => 'time_expired', 'to' => 'oxygen shop', 'clamp' => '2', ...$more,
+        ]];
+        foreach (
+            [
+                [['entry' => 'BO999', ...array_diff_key($off(), ['entry' => 0])], 'The plate says BO999'],
+                [$off(['tag' => 'green']), 'Which tag'], [$off(['to' => '']), 'Say where it goes'],
+                [$off(['clamp' => 'two']), 'Count clamp off'],
+                [$off(['clamp' => '1']), '1 × clamp came off; 2 belong'],
+                [[...$off(), 'note' => ''], 'Say why it comes off'],
+            ] as [$body, $why]
+        ) {
+            $said = (string) $this->work($card, 1, 'unit_off', $body)->assertStatus(422)->json('message');
+            self::assertStringContainsString($why, $said);
+        }
+        $this->work($card, 1, 'unit_on', ['entry' => 'BO201', 'entries' => ['clamp' => '2']])->assertStatus(422);
+        self::assertSame($was, $this->fitted(), 'nothing moved so far');
+
+        // It comes off; the place is empty, and everybody knows.
+        $this->work($card, 1, 'unit_off', $off())->assertOk();
+        self::assertSame([], $this->fitted());
+        self::assertSame('open', $this->step($card, 1)['state']);
+        self::assertStringContainsString('tagged time expired: test due', $this->step($card, 1)['exchange']['off']);
+        $blocks = (string) $this->as('tor', 'GET', "release/{$this->visit}")->assertOk()->getContent();
+        self::assertStringContainsString('crew oxygen', $blocks);
+        // While it is off, the step is not said to be nothing.
+        $this->work($card, 1, 'not_applicable', ['note' => 'no bottle here'])->assertStatus(422);
+        // An entry that was wrong is taken back with its reason.
+        $this->work($card, 1, 'unit_back')->assertStatus(422);
+        $this->work($card, 1, 'unit_back', ['note' => 'wrong aircraft'])->assertOk();
+        self::assertSame($was, $this->fitted());
+
+        $this->work($card, 1, 'unit_off', $off())->assertOk();
+        foreach (
+            [
+                [$was['serial'], '2', 'is tagged time expired'], ['BO777', '2', 'There is no oxygen bottle BO777'],
+                ['BO201', '1', '1 × clamp on; 2 belong there'], ['', '2', 'Read the serial'],
+                [$this->fittedTo('QA-VFA'), '2', 'is fitted to QA-VFA'],
+            ] as [$serial, $clamps, $why]
+        ) {
+            $said = $this->work($card, 1, 'unit_on', ['entry' => $serial, 'entries' => ['clamp' => $clamps]])
+                ->assertStatus(422)->json('message');
+            self::assertStringContainsString($why, (string) $said);
+        }
+        $this->work($card, 1, 'unit_on', ['entry' => 'BO201', 'entries' => ['clamp' => '2']])->assertOk();
+        self::assertSame('BO201', $this->fitted()['serial']);
+        self::assertSame('done', $this->step($card, 1)['state']);
+        // Taken back, both stand where they stood.
+        $this->work($card, 1, 'take_back', ['note' => 'another card'])->assertOk();
+        self::assertSame($was, $this->fitted());
+        self::assertNull(ComponentTenure::whereRelation('component', 'serial', 'BO201')->whereNull('to_date')->first());
+    }
+
+    private function fittedTo(string $mark): string
+    {
+        return (string) ComponentTenure::with('component')->whereRelation('craft', 'mark', $mark)->whereNull('to_date')
+            ->where('position', 'crew oxygen')->firstOrFail()->component->serial;
+    }
+
+    public function test_a_reading_of_a_gauge_is_judged_at_its_temperature_and_is_that_of_the_trend(): void
+    {
+        $card = $this->card([['kind' => 'measurement', 'title' => 'Bottle', 'spec' => ['reading' => [
+            'point' => 'bottle', 'gauge' => ['position' => 'crew oxygen'],
+            'limit' => ['kind' => 'min', 'unit' => 'bar', 'min' => 95],
+        ]]]]);
+        $id = (int) $this->fitted()['id'];
+        $last = fn(): array => (array) DB::table('pressure_readings')->where(['component_id' => $id, 'current' => 1])
+            ->orderByDesc('id')->first(['pressure', 'temp_c', 'step_id']);
+        $before = $last();
+        $this->work($card, 1, 'read', ['entry' => '91,5'])->assertStatus(422);
+        self::assertSame($before, $last());
+        // Too low also at the reference temperature: kept, and in the trend.
+        $this->work($card, 1, 'read', ['entry' => '88', 'entries' => ['temp' => '3']])->assertOk();
+        self::assertSame('open', $this->step($card, 1)['state']);
+        self::assertSame(88.0, (float) $last()['pressure']);
+        // 91.5 bar at 3 °C is 97.6 at 21 °C; the reading before it no longer stands.
+        $this->work($card, 1, 'read', ['entry' => '91,5', 'entries' => ['temp' => '3']])->assertOk();
+        $step = $this->step($card, 1);
+        self::assertSame('done', $step['state']);
+        self::assertEqualsWithDelta(97.5, $step['readings'][count($step['readings']) - 1]['value'], 0.11);
+        self::assertSame(91.5, (float) $last()['pressure']);
+        self::assertSame(1, DB::table('pressure_readings')->where('current', 1)->whereNotNull('step_id')->count());
+        $this->work($card, 1, 'take_back', ['note' => 'the other gauge'])->assertOk();
+        self::assertSame($before, $last());
+    }
+
+    public function test_what_goes_into_a_system_is_of_its_specification_and_never_meets_what_it_must_not(): void
+    {
+        $step = static fn(string $product, string $system): array => [
+            'kind' => 'consumable', 'title' => 'Fill',
+            'spec' => [
+                'product' => $product, 'system' => $system, 'unit' => 'L', 'max' => 2, 'drained' => true,
+                'uplift' => true,
+            ],
+        ];
+        $card = $this->card([$step('engine oil EO-2', 'engine'), $step('engine oil EO-2', 'oxygen')]);
+        $fill = fn(int $no, string $entry, string $batch, string $drained = '0'): TestResponse => $this->work(
+            $card,
+            $no,
+            'fill',
+            ['entry' => $entry, 'entries' => ['batch' => $batch, 'drained' => $drained]],
+        );
+        foreach (
+            [
+                ['0.7', '', 'Choose the batch'], ['0.7', 'G40-A', 'this step needs engine oil EO-2'],
+                ['2.5', 'O20-A', 'more than 2 L'], ['-1', 'O20-A', 'not below 0'],
+                ['0.7', 'O20-A', 'enter a reading', ''],
+            ] as $case
+        ) {
+            self::assertStringContainsString(
+                $case[2],
+                (string) $fill(1, $case[0], $case[1], $case[3] ?? '0')->assertStatus(422)->json('message'),
+            );
+        }
+        $left = static fn(): int => (int) DB::table('part_batches')->where('batch', 'O20-A')->value('quantity');
+        $had = $left();
+        $fill(1, '0,7', 'O20-A', '0.2')->assertOk();
+        self::assertSame($had - 700, $left(), 'the store counts millilitres');
+        self::assertSame('O20-A', $this->step($card, 1)['result']['batch']);
+        self::assertStringContainsString('must never meet oxygen', (string) $fill(2, '0.1', 'O20-A')->json('message'));
+        // Nothing was needed: that is an answer, and needs no batch.
+        $fill(2, '0', '')->assertOk();
+        self::assertSame(1, DB::table('fillings')->where('stands', 1)->count());
+        $this->work($card, 1, 'take_back', ['note' => 'the other engine'])->assertOk();
+        self::assertSame(0, DB::table('fillings')->where('stands', 1)->count());
+        self::assertSame($had - 700, $left(), 'what was poured is not in the can; it is counted');
+    }
+
+    public function test_an_uplift_above_use_is_told_as_a_leak_to_the_controllers(): void
+    {
+        $card = $this->card([['kind' => 'each', 'title' => 'Each engine', 'spec' => [
+            'positions' => ['engine 1', 'engine 2'],
+            'steps' => [['kind' => 'consumable', 'title' => 'Oil', 'spec' => [
+                'product' => 'engine oil EO-2', 'system' => 'engine', 'unit' => 'L', 'uplift' => true,
+            ]]],
+        ]]]);
+        $aircraft = Aircraft::where('mark', 'QA-VFC')->firstOrFail();
+        foreach ([50, 40, 30, 20, 10] as $ago) {
+            DB::table('fillings')->insert([
+                'step_id' => $card->steps->first()?->id, 'card_id' => $card->id, 'aircraft_id' => $aircraft->id,
+                'part_id' => DB::table('parts')->where('number', 'JV-OIL-20')->value('id'),
+                'batch_id' => DB::table('part_batches')->where('batch', 'O20-A')->value('id'), 'system' => 'engine',
+                'position' => 'engine 2', 'quantity' => 0.2, 'unit' => 'L', 'uplift' => 1,
+                'flown' => $aircraft->counters['fh'] - $ago,
+                'person_id' => $this->person('oda')->id, 'at' => '2026-05-01T08:00:00Z', 'stands' => 1,
+            ]);
+        }
+        $told = fn(): string => (string) json_encode($this->as('ines', 'GET', 'moment')->json('notices'));
+        $fill = fn(int $no): TestResponse => $this->work($card, $no, 'fill', [
+            'entry' => '0.7', 'entries' => ['batch' => 'O20-A'],
+        ]);
+        // Each engine is told by its own: the first has none before it.
+        $fill(1)->assertOk();
+        self::assertNull($this->step($card, 1)['uplift']);
+        $fill(2)->assertOk();
+        self::assertStringContainsString(
+            'Engine 2, 0.7 L in: 0.07 L per flight hour, usually 0.02; more than twice that is no use',
+            (string) $this->step($card, 2)['uplift'],
+        );
+        self::assertStringContainsString('QA-VFC: Engine 2, 0.7 L in', $told());
+    }
+
+    public function test_the_library_refuses_units_gauges_and_products_that_there_are_not(): void
+    {
+        $body = static fn(array $steps): array => ['body' => [
+            'code' => 'SKV-35-91', 'title' => 'A test', 'chapter' => '35', 'section' => '35-11', 'manual' => 'AM-SKV',
+            'revision' => 4, 'skill' => 'airframe', 'hours' => 1, 'zone' => 'flight deck', 'stage' => 'look',
+            'steps' => $steps,
+        ]];
+        $said = (string) json_encode($this->as('ines', 'POST', 'library/card-sets/SKV/preview', $body([
+            ['kind' => 'exchange', 'title' => 'A', 'spec' => ['component' => 'raft', 'position' => 'cabin']],
+            ['kind' => 'exchange', 'title' => 'B', 'spec' => ['component' => 'oxygen bottle', 'position' => 'cabin']],
+            ['kind' => 'measurement', 'title' => 'C', 'spec' => ['reading' => [
+                'point' => 'p', 'gauge' => ['position' => 'engine 1'],
+                'limit' => ['kind' => 'min', 'unit' => 'bar', 'min' => 1],
+            ]]],
+            ['kind' => 'consumable', 'title' => 'D',
+                'spec' => ['product' => 'jam', 'system' => 'oxygen', 'unit' => 'L']],
+            ['kind' => 'consumable', 'title' => 'E', 'spec' => [
+                'product' => 'grease GR-4', 'system' => 'oxygen', 'unit' => 'L',
+            ]],
+        ]))->assertOk()->json('faults'));
+        foreach (
+            [
+                'steps.0.spec.component', 'places of its kind: crew oxygen', 'steps.2.spec.reading.gauge.position',
+                'steps.3.spec.product', 'must never meet oxygen',
+            ] as $fault
+        ) {
+            self::assertStringContainsString($fault, $said);
+        }
+    }
+
+    public function test_a_movement_has_a_lead_people_at_their_places_and_a_briefing_signed_at_the_controls(): void
+    {
+        $card = $this->card([
+            ['kind' => 'instruction', 'title' => 'Look round', 'spec' => []],
+            ['kind' => 'rollcall', 'title' => 'Before the surfaces move', 'spec' => [
+                'places' => ['flight deck', 'left wing', 'tail'], 'lead' => 'left wing', 'signs' => 'flight deck',
+                'stop' => 'STOP STOP', 'briefing' => ['Slowly to each stop', 'Nothing is forced'], 'stands' => 600,
+            ]],
+        ]);
+        $here = fn(string $who, string $place): TestResponse => $this->as(
+            $who,
+            'POST',
+            "cards/{$card->id}/steps/2/here",
+            ['place' => $place],
+        );
+        $brief = fn(string $who, string $stamp, string $pin): TestResponse => $this->as(
+            $who,
+            'POST',
+            "cards/{$card->id}/steps/2/briefed",
+            ['stamp' => $stamp, 'pin' => $pin],
+        );
+        $says = static fn(TestResponse $r, string $why) => self::assertStringContainsString(
+            $why,
+            (string) $r->assertStatus(422)->json('message'),
+        );
+        $says($here('bram', 'flight deck'), 'Step 1 comes first');
+        $this->work($card, 1)->assertOk();
+        $says($here('bram', 'nose'), 'is not a place of this roll-call');
+        // Nobody but a viewer is kept from saying where they stand; each on a device of their own.
+        $here('bram', 'flight deck')->assertOk();
+        $says($here('bram', 'tail'), 'stands at one place');
+        $here('runa', 'tail')->assertOk();
+        $says($brief('runa', 'I04', '4410'), 'signed by whoever is at flight deck: that is Bram');
+        $says($this->work($card, 2, 'done'), 'Not called clear, or too long ago: left wing');
+        // The lead may be called by whoever works the card, or call themselves.
+        $this->work($card, 2, 'call', ['entry' => 'left wing', 'note' => $this->person('oda')->name])->assertOk();
+        $says($this->work($card, 2, 'done'), 'Whoever is at flight deck has not read and signed the briefing');
+        $bram = $this->person('bram');
+        $says($brief('bram', $bram->stamp, '9999'), 'wrong');
+        $brief('bram', $bram->stamp, '1966')->assertOk();
+        self::assertSame($bram->name, $this->step($card, 2)['result']['brief']['name']);
+        // Somebody else at the controls has not read it.
+        $this->work($card, 2, 'call', ['entry' => 'flight deck', 'note' => $this->person('pia')->name])->assertOk();
+        $says($this->work($card, 2, 'done'), 'has not read and signed');
+        $here('bram', 'flight deck')->assertOk();
+        // The lead confirms, nobody else.
+        $this->work($card, 2, 'call', ['entry' => 'left wing', 'note' => $this->person('pia')->name])->assertOk();
+        $says($this->work($card, 2, 'done'), 'leads, at left wing, and confirms');
+        $here('oda', 'left wing')->assertOk();
+        $this->work($card, 2, 'done')->assertOk();
+        self::assertTrue($this->step($card, 2)['result']['calls']['left wing']['own']);
+        // It is called again while what it is for goes on; the briefing is over.
+        $here('bram', 'flight deck')->assertOk();
+        $says($brief('bram', $bram->stamp, '1966'), 'is over');
+    }
+
+    public function test_what_went_wrong_once_is_proposed_accepted_by_another_and_read_before_the_next_begins(): void
+    {
+        $card = $this->card([['kind' => 'instruction', 'title' => 'A', 'spec' => []]], [], 'oda', 'bram');
+        $code = $card->template->code;
+        $learn = fn(string $who, string $text): TestResponse => $this->as(
+            $who,
+            'POST',
+            "cards/{$card->id}/lessons",
+            ['text' => $text],
+        );
+        $learn('oda', 'too short')->assertStatus(422);
+        $learn('oda', 'The nut looks tight and is not: turn it by hand first.')->assertOk();
+        $learn('oda', 'The nut looks tight and is not: turn it by hand first.')->assertStatus(422);
+        $room = fn(string $who): array => (array) $this->as($who, 'GET', "library/cards/SKV/{$code}")->json('lessons');
+        $id = $room('ines')[0]['id'];
+        // A proposal is nobody's to read yet; the technician does not accept it, nor does whoever proposed it.
+        self::assertSame([], $this->as('bram', 'GET', "cards/{$card->id}")->json('lessons'));
+        $decide = fn(string $who, array $body): TestResponse => $this->as($who, 'POST', "library/lessons/{$id}", $body);
+        $decide('oda', ['accept' => true])->assertForbidden();
+        $decide('ines', ['accept' => false])->assertStatus(422);
+        $decide('ines', ['accept' => true])->assertOk();
+        $decide('ines', ['accept' => false, 'why' => 'no'])->assertStatus(422);
+        self::assertStringContainsString('accepted by Ines', $room('runa')[0]['decided']);
+        self::assertStringContainsString(
+            'accepted what you proposed',
+            (string) json_encode($this->as('oda', 'GET', 'moment')->json('notices')),
+        );
+        // Whoever takes the card reads it once, and then never again.
+        self::assertCount(1, $this->as('bram', 'GET', "cards/{$card->id}")->json('lessons'));
+        self::assertStringContainsString(
+            'Read first what went wrong',
+            (string) $this->work($card, 1, 'done', [], 'bram')->assertStatus(422)->json('message'),
+        );
+        $read = $this->as('bram', 'POST', "cards/{$card->id}/lessons/read")->assertOk();
+        self::assertSame([], $read->json('lessons'));
+        $this->work($card, 1, 'done', [], 'bram')->assertOk();
+        self::assertSame(1, DB::table('lesson_reads')->count());
+    }
+
+    public function test_a_photo_at_a_step_stands_with_its_words_until_the_card_is_signed(): void
+    {
+        $card = $this->card([['kind' => 'mark', 'title' => 'A', 'spec' => ['what' => 'Position of the lever']]]);
+        $image = UploadedFile::fake()->image('lever.png', 40, 30);
+        $send = fn(UploadedFile $file, string $when): TestResponse => $this->as(
+            'oda',
+            'POST',
+            "cards/{$card->id}/steps/1/photos",
+            ['photo' => $file, 'when' => $when, 'text' => 'lever at the gate'],
+        );
+        $send(UploadedFile::fake()->create('notes.txt', 3), 'as_found')->assertStatus(422);
+        $send($image, 'later')->assertStatus(422);
+        $send($image, 'as_found')->assertOk();
+        $send($image, 'as_found')->assertStatus(422);
+        $remark = $this->step($card, 1)['remarks'][0];
+        self::assertSame('As found: lever at the gate', $remark['text']);
+        $this->as('runa', 'GET', substr($remark['photo'], 5))->assertOk()->assertHeader('content-type', 'image/png');
+        Card::whereKey($card->id)->update(['state' => Card::SIGNED]);
+        $send(UploadedFile::fake()->image('other.png', 41, 30), 'as_left')->assertStatus(422);
+    }
+
+    public function test_a_step_is_told_how_it_felt_last_time_what_is_usual_and_what_its_sister_reads(): void
+    {
+        $reading = static fn(array $limit): array => ['point' => 'arm', 'limit' => [
+            'unit' => 'deg', ...$limit,
+        ], 'advised' => ['min' => 61]];
+        $free = $reading(['kind' => 'range', 'min' => 'other_arm - 0.5', 'max' => 'other_arm + 0.5']);
+        $steps = [
+            ['kind' => 'answer', 'title' => 'Feel', 'spec' => ['graded' => true, 'choices' => [
+                ['id' => 'free', 'title' => 'free', 'verdict' => 'pass'],
+                ['id' => 'stiff', 'title' => 'stiff', 'verdict' => 'pass'],
+            ]]],
+            ['kind' => 'each', 'title' => 'Each', 'spec' => ['positions' => ['engine 1', 'engine 2'], 'steps' => [
+                ['kind' => 'measurement', 'title' => 'Arm', 'spec' => [
+                    'id' => 'arm', 'reading' => $reading(['kind' => 'range', 'min' => 55, 'max' => 70]),
+                ]],
+                ['kind' => 'measurement', 'title' => 'Arm, matched', 'spec' => [
+                    'reading' => array_diff_key($free, ['advised' => 0]),
+                ]],
+            ]]],
+        ];
+        // A third position has no sister; that is said while it is written.
+        $three = $steps;
+        $three[1]['spec']['positions'][] = 'engine 3';
+        self::assertNotSame([], Steps::faults(json_decode((string) json_encode($three))));
+        $card = $this->card($steps);
+        self::assertNull($this->step($card, 1)['before']);
+        $this->work($card, 1, 'answer', ['entry' => 'stiff'])->assertOk();
+        $this->work($card, 2, 'read', ['entry' => '61.2'])->assertOk();
+        // The sister is not read yet: her value is what this one waits for.
+        $this->work($card, 3, 'read', ['entry' => '61.2'])->assertStatus(422);
+        $this->work($card, 4, 'read', ['entry' => '62.9'])->assertOk();
+        $this->work($card, 3, 'read', ['entry' => '61.2'])->assertOk();
+        self::assertSame('open', $this->step($card, 3)['state'], 'it is not within half a degree of 62.9');
+        $this->work($card, 3, 'read', ['entry' => '62.5'])->assertOk();
+        self::assertSame('done', $this->step($card, 3)['state']);
+        $this->work($card, 5, 'read', ['entry' => '61.5'])->assertOk();
+        Card::whereKey($card->id)->update(['state' => Card::CLOSED]);
+
+        $this->as('ines', 'POST', "visits/{$this->visit}/cards", ['template' => $card->template_id])->assertCreated();
+        $next = Card::where('template_id', $card->template_id)->orderByDesc('id')->firstOrFail();
+        Assignment::create(['card_id' => $next->id, 'person_id' => $this->person('oda')->id, 'role' => 'perform']);
+        self::assertStringStartsWith('Last time: stiff, ', $this->step($next, 1)['before']);
+        self::assertStringStartsWith("The fleet's last 4: 61.2 to 62.9 ", $this->step($next, 2)['before']);
     }
 }

@@ -178,7 +178,8 @@ final class FloorRecordsTest extends WorldCase
                 'ines', 'POST', 'parts',
                 ['number' => 'JV-1', 'title' => 't', 'place' => 'p', 'one_time' => false, 'effectivity' => null],
             ],
-            'part.entered', 'Ines Maro (C01)', ['number', 'title', 'place', 'one_time', 'effectivity'],
+            'part.entered', 'Ines Maro (C01)',
+            ['number', 'title', 'place', 'one_time', 'effectivity', 'specification', 'unit', 'never'],
         ];
         yield 'a part changed' => [
             static fn(): array

@@ -143,14 +143,14 @@ final class RefusedTest extends WorldCase
     /** A card from 14 to 22 h leaves nothing for the certificate of an aircraft that is ready at 22 h. */
     public function test_a_shift_gives_nobody_more_hours_than_it_has(): void
     {
-        self::card('001-26')->update(
+        self::card('001-25')->update(
             ['planned_start' => '2026-05-05T12:00:00Z', 'planned_end' => '2026-05-05T20:00:00Z'],
         );
         Card::where('visit_id', 15)->update([
             'planned_start' => '2026-05-05T19:00:00Z', 'planned_end' => '2026-05-05T20:00:00Z',
         ]);
         $tor = $this->person('tor')->id;
-        $work = self::card('001-26')->id.':perform:airframe:1';
+        $work = self::card('001-25')->id.':perform:airframe:1';
         $at = ['base' => 'Skarnholm', 'date' => '2026-05-05', 'shift' => 'late', 'version' => 0];
         $said = fn(array $places): ?array => $this->as('ines', 'POST', 'crew/shift', [...$at, 'places' => $places])
             ->json('lines.*.message');

@@ -25,7 +25,7 @@ use Tests\Feature\WorldCase;
 /** Cards written here: draft, checked by a second person, in force by name; every version kept. */
 final class CardTest extends WorldCase
 {
-    private const CODE = 'SKV-28-21';
+    private const CODE = 'SKV-32-42';
 
     /** @return array<string, mixed> the card in force, as its file has it */
     private function body(string $code = self::CODE): array
@@ -85,7 +85,8 @@ final class CardTest extends WorldCase
 
     public function test_a_draft_is_checked_by_a_second_person_and_comes_in_force_by_name(): void
     {
-        $made = Card::whereHas('template', static fn($q) => $q->where('code', self::CODE))->firstOrFail();
+        $made = Card::whereHas('template', static fn($q) => $q->where('code', self::CODE))
+            ->where('state', Card::OPEN)->firstOrFail();
         $before = $made->steps()->pluck('title')->all();
         $body = $this->body();
         $body['steps'][] = [
@@ -280,7 +281,7 @@ final class CardTest extends WorldCase
     {
         yield 'a kind of tool' => ['tool_kind', 'feeler gauge', 'micrometer', ['SKV-32-42', 'SKV-35-11']];
         yield 'a product' => ['product', 'grease JV-G20', 'grease JV-G21', ['SKV-LUB']];
-        yield 'a part, in its list too' => ['part', 'JV-3511-03', 'JV-7611-14', ['SKV-35-11']];
+        yield 'a part, in its list too' => ['part', 'JV-3511-03', 'JV-7611-14', ['SKV-35-11', 'SKV-35-21']];
     }
 
     /** @param list<string> $codes */
@@ -327,7 +328,7 @@ final class CardTest extends WorldCase
         $bad = $cards;
         $bad[0]['steps'][1] = ['kind' => 'count', 'title' => 'x'];
         $bad[1]['zone'] = 'attic';
-        self::assertSame(['SKV-28-21, steps.1.spec', 'SKV-25-61, zone'], array_column(
+        self::assertSame(['SKV-32-42, steps.1.spec', 'SKV-25-61, zone'], array_column(
             $bring($text($bad))->assertStatus(422)->json('lines'),
             'line',
         ));

@@ -68,7 +68,7 @@ final class ImportTest extends WorldCase
             self::assertSame($place, $this->look('programme', $bad)->assertStatus(422)->json('lines.0.line'), $bad);
         }
         self::assertSame(
-            88,
+            91,
             ProgrammeItem::whereHas('template', static fn($q) => $q->where('code', 'like', 'SKV%'))->count(),
         );
     }

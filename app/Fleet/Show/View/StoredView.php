@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Fleet\Show\View;
 
+use App\Fleet\ComponentWords;
 use App\Fleet\Model\Component;
 use App\Fleet\Show\ShowFleet;
+use Jorvel\Core\Fleet\ComponentTag;
 use OpenApi\Attributes as OA;
 
 /** A component that is not fitted, or has just been moved. */
@@ -20,6 +22,11 @@ final readonly class StoredView
         #[OA\Property] public string $serial,
         #[OA\Property] public ?string $place,
         #[OA\Property] public string $counters,
+        #[OA\Property] public string $tag,
+        /** how the tag reads */
+        #[OA\Property] public string $tagged,
+        #[OA\Property] public bool $serviceable,
+        #[OA\Property] public ?string $tagWhy,
     ) {}
 
     public static function of(Component $c): self
@@ -32,6 +39,10 @@ final readonly class StoredView
             $c->serial,
             $c->place,
             ShowFleet::amounts($c->counters),
+            $c->tag->value,
+            ComponentWords::tag($c->tag),
+            $c->tag === ComponentTag::Serviceable,
+            $c->tag_why,
         );
     }
 }

@@ -28,7 +28,13 @@ final readonly class CallClear implements StepKind
 
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
-        return $in->do === 'done' ? $this->confirm($step) : $this->call($by, $step, trim($in->entry), trim($in->note));
+        if ($in->do === 'done') {
+            return $this->confirm($by, $step);
+        }
+        $place = trim($in->entry);
+        self::requirePlace($step, $place);
+
+        return $this->stand($by, $step, $place, $this->person(trim($in->note), $place));
     }
 
     /**
@@ -48,14 +54,15 @@ final readonly class CallClear implements StepKind
         return (int) ($step->spec['stands'] ?? config('jorvel.call_stands_seconds'));
     }
 
-    private function call(Person $by, Step $step, string $place, string $who): Worked
+    /**
+     * Somebody stands at a place and it is clear: called by whoever works the card, or said by themselves, on a device
+     * of their own.
+     *
+     * @throws Refused for a place that it has not, or somebody who stands at another
+     */
+    public function stand(Person $by, Step $step, string $place, Person $there): Worked
     {
-        if (! in_array($place, $step->spec['places'], true)) {
-            throw Refused::because(
-                "\"{$place}\" is not a place of this roll-call: ".implode(', ', $step->spec['places']).'.',
-            );
-        }
-        $there = $this->person($who, $place);
+        self::requirePlace($step, $place);
         $calls = $step->result['calls'] ?? [];
         foreach ($calls as $other => $call) {
             if ($other !== $place && ($call['person'] ?? null) === $there->id && $this->stillStands($step, $call)) {
@@ -66,10 +73,13 @@ final readonly class CallClear implements StepKind
             }
         }
         $now = (string) $this->clock->now();
-        $calls[$place] = ['person' => $there->id, 'name' => $there->name, 'at' => $now];
+        $calls[$place] = [
+            'person' => $there->id, 'name' => $there->name, 'at' => $now,
+            ...$there->id === $by->id ? ['own' => true] : [],
+        ];
 
         return Worked::open(
-            static fn() => $step->fill(['result' => ['calls' => $calls]])->save(),
+            static fn() => $step->fill(['result' => [...$step->result ?? [], 'calls' => $calls]])->save(),
             fn() => $this->records->write(
                 $by,
                 'step.called_clear',
@@ -83,6 +93,15 @@ final readonly class CallClear implements StepKind
                 "/floor/{$step->card_id}?step={$step->no}",
             ),
         );
+    }
+
+    private static function requirePlace(Step $step, string $place): void
+    {
+        if (! in_array($place, $step->spec['places'], true)) {
+            throw Refused::because(
+                "\"{$place}\" is not a place of this roll-call: ".implode(', ', $step->spec['places']).'.',
+            );
+        }
     }
 
     /** Somebody of the crew, by name or stamp. */
@@ -108,13 +127,53 @@ final readonly class CallClear implements StepKind
         return $this->clock->now()->epoch() - Instant::parse((string) $call['at'])->epoch() <= self::stands($step);
     }
 
-    private function confirm(Step $step): Worked
+    /**
+     * Whoever stands where the briefing is signed has read it, and the words that mean stop.
+     *
+     * @throws Refused for anybody else, or a wrong signature
+     */
+    public function brief(Person $by, Step $step, string $stamp, string $pin): Worked
+    {
+        $signs = $step->spec['signs'] ?? throw Refused::because('This roll-call has no briefing to sign.');
+        $there = $step->result['calls'][$signs] ?? null;
+        if (($there['person'] ?? null) !== $by->id) {
+            throw Refused::because("The briefing is signed by whoever is at {$signs}: "
+                .($there === null ? 'nobody is called there yet' : "that is {$there['name']}").'. Nothing was signed.');
+        }
+        $by->requireSignature($stamp, $pin);
+        $brief = [
+            'person' => $by->id, 'name' => $by->name, 'stamp' => $by->stamp, 'at' => (string) $this->clock->now(),
+        ];
+
+        return Worked::open(
+            static fn() => $step->fill(['result' => [...$step->result ?? [], 'brief' => $brief]])->save(),
+            fn() => $this->records->write($by, 'step.briefed', "card:{$step->card_id}", [
+                'step' => $step->no, 'place' => $signs, 'stamp' => $by->stamp, 'stop' => $step->spec['stop'] ?? null,
+                'read' => $step->spec['briefing'],
+            ]),
+        );
+    }
+
+    private function confirm(Person $by, Step $step): Worked
     {
         $missing = $this->missing($step);
         if ($missing !== []) {
             throw Refused::because(
                 'Not called clear, or too long ago: '.implode(', ', $missing).'. Nothing moves until every place is.',
             );
+        }
+        $standing = array_map(static fn(array $c): string => (string) $c['person'], $step->result['calls'] ?? []);
+        $signs = $step->spec['signs'] ?? null;
+        $signed = $step->result['brief']['person'] ?? null;
+        $whose = $signed === null ? null : (string) $signed;
+        if (! RollCall::briefed($standing, $signs, $whose)) {
+            throw Refused::because("Whoever is at {$signs} has not read and signed the briefing. Nothing moves before "
+                .'that.');
+        }
+        $lead = $step->spec['lead'] ?? null;
+        if (! RollCall::confirms($standing, $lead, (string) $by->id)) {
+            throw Refused::because("{$step->result['calls'][$lead]['name']} leads, at {$lead}, and confirms that all "
+                .'are ready. Nothing was confirmed.');
         }
 
         return Worked::done($step->result ?? []);

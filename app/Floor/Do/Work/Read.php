@@ -6,15 +6,20 @@ namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
 use App\Floor\Do\Flows;
+use App\Floor\Do\Gauges;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\TakeReading;
 use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
+use Jorvel\Core\Shared\Quantity;
 
-/** A reading against a limit: a measurement, a torque, a timing. */
+/**
+ * A reading against a limit: a measurement, a torque, a timing. One of a bottle's gauge is judged as it would be at its
+ * reference temperature, and is the reading of the bottle's trend as well.
+ */
 final readonly class Read implements StepKind
 {
-    public function __construct(private TakeReading $readings, private Flows $flows) {}
+    public function __construct(private TakeReading $readings, private Flows $flows, private Gauges $gauges) {}
 
     public function answers(): array
     {
@@ -24,11 +29,26 @@ final readonly class Read implements StepKind
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $spec = $this->flows->spec($step);
-        $taken = $this->readings->ask($step, $spec, $in->entry, $in->tool, note: $in->note);
-        $commit = fn() => $this->readings->commit($by, $step, $taken);
+        $gauge = isset($spec['gauge']) ? $this->gauges->ask($step, $spec, $in) : null;
+        $taken = $this->readings->ask(
+            $step,
+            $spec,
+            $in->entry,
+            $in->tool,
+            note: $in->note,
+            as: $gauge === null ? null : static fn(Quantity $shown): Quantity => $gauge->atReference(),
+        );
+        $writes = [fn() => $this->readings->commit($by, $step, $taken)];
+        if ($gauge !== null) {
+            $writes[] = fn() => $this->gauges->commit($by, $step, $gauge);
+        }
 
         return $taken->verdict === 'pass'
-            ? Worked::done([...Flows::kept($step, $spec), ...$in->note === '' ? [] : ['note' => $in->note]], $commit)
-            : Worked::open($commit);
+            ? Worked::done([
+                ...Flows::kept($step, $spec),
+                ...$in->note === '' ? [] : ['note' => $in->note],
+                ...$gauge === null ? [] : ['gauge' => $gauge->read()],
+            ], ...$writes)
+            : Worked::open(...$writes);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Show\View;
 
+use App\Library\Show\View\LessonView;
 use App\Library\Show\View\QuestionView;
 use OpenApi\Attributes as OA;
 
@@ -75,6 +76,12 @@ final readonly class CardView
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoppageView::class))] public array $waits,
         /** @var list<NotWholeView> on its aircraft */
         #[OA\Property(type: 'array', items: new OA\Items(ref: NotWholeView::class))] public array $notWhole,
+        /** @var list<ProductView> batches of what its steps put in */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ProductView::class))] public array $products,
+        /** it is a check on the line, signed good by itself */
+        #[OA\Property] public bool $line,
+        /** @var list<LessonView> what went wrong here once, and you have not read */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonView::class))] public array $lessons,
         /** version of its text that is in force, where nobody has begun it and it was made from an older one */
         #[OA\Property] public ?int $newer,
     ) {}

@@ -14,5 +14,7 @@ final readonly class RemarkView
         #[OA\Property] public string $text,
         #[OA\Property] public string $by,
         #[OA\Property] public string $at,
+        /** a photo taken with it */
+        #[OA\Property] public ?string $photo,
     ) {}
 }

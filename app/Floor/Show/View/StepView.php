@@ -44,5 +44,13 @@ final readonly class StepView
         #[OA\Property] public ?string $mark,
         /** @var list<string> what it disturbs, joins and proves */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $handles,
+        /** of a step that exchanges a unit */
+        #[OA\Property] public ?ExchangeView $exchange = null,
+        /** what an uplift says of use and leaks */
+        #[OA\Property] public ?string $uplift = null,
+        /** @var list<string> what came off, went on or in, and what a gauge showed */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $went = [],
+        /** how it felt last time, or what the fleet usually reads there */
+        #[OA\Property] public ?string $before = null,
     ) {}
 }

@@ -35,5 +35,11 @@ final readonly class CardChoices
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $proofs,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $hows,
+        /** @var list<string> kinds of unit that are fitted to the type */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $components,
+        /** @var list<string> where they stand */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $positions,
+        /** @var list<string> specifications of fluids, greases, sealants, gases */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $products,
     ) {}
 }

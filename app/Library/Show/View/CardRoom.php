@@ -26,6 +26,8 @@ final readonly class CardRoom
         #[OA\Property(type: 'array', items: new OA\Items(ref: VersionView::class))] public array $versions,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
+        /** @var list<LessonView> what went wrong at it once: those to be decided first */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LessonView::class))] public array $lessons,
         #[OA\Property(ref: CardChoices::class)] public CardChoices $choices,
     ) {}
 }

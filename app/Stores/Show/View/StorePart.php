@@ -25,5 +25,10 @@ final readonly class StorePart
         #[OA\Property] public string $state,
         #[OA\Property] public string $said,
         #[OA\Property] public string $place,
+        /** of a fluid, a grease, a sealant or a gas */
+        #[OA\Property] public ?string $specification,
+        #[OA\Property] public ?string $unit,
+        /** @var list<string> systems that it must never meet */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $never,
     ) {}
 }

@@ -9,6 +9,7 @@ import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
 import { Page, Section, Wait } from '../../parts/Page';
 import { Tabs } from '../../parts/Tabs';
+import { capital } from '../../parts/words';
 import { Days } from './Days';
 import { Lapses } from './Lapses';
 import { type As, PersonFields } from './PersonFields';
@@ -67,7 +68,7 @@ function PersonOf({ room }: { room: Room }) {
             <Section title="Rest and days off">
                 {room.rest.map((r) => (
                     <p key={r} className="py-1 text-ochre">
-                        {r.charAt(0).toUpperCase() + r.slice(1)}.
+                        {capital(r)}.
                     </p>
                 ))}
                 {p.away.map((a) => (

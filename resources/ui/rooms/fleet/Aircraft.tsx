@@ -98,7 +98,10 @@ function AircraftOf({ aircraft }: { aircraft: Schemas['AircraftView'] }) {
                         >
                             what if?
                         </Link>
-                    )}
+                    )}{' '}
+                    <Link className="text-sm underline underline-offset-4" to={`/floor/damage/${aircraft.mark}`}>
+                        damage map
+                    </Link>
                 </div>
                 <div className="noprint ml-auto self-end">
                     <Choice

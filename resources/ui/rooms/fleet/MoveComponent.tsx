@@ -6,6 +6,7 @@ import { FormDialog } from '../../parts/FormDialog';
 import { useFields } from '../../parts/fields';
 import { Pick } from '../../parts/Pick';
 import { isSigned, type Signed, StampAndPin, unsigned } from '../../parts/StampAndPin';
+import { TagPick, type UnitTag } from '../../parts/TagPick';
 import type { Fitted } from './Components';
 
 type MoveFormProps = {
@@ -24,8 +25,10 @@ type MoveFormProps = {
 /** Where it goes, why, and whose signature stands for it. */
 function MoveForm({ title, action, id, mark, place, hint, onClose, children }: MoveFormProps) {
     const [signed, setSigned] = useState(unsigned);
+    const [tag, setTag] = useState<UnitTag | ''>('');
+    const stored = mark === null;
     const send = useSend(
-        (body: { mark: string | null; position: string; reason: string } & Signed, headers) =>
+        (body: { mark: string | null; position: string; reason: string; tag?: UnitTag } & Signed, headers) =>
             take(api.POST('/api/components/{id}/move', { params: { path: { id } }, body, headers })),
         onClose,
     );
@@ -34,13 +37,20 @@ function MoveForm({ title, action, id, mark, place, hint, onClose, children }: M
         <FormDialog
             title={title}
             action={action}
-            ready={id !== 0 && values.position !== '' && values.reason !== '' && isSigned(signed)}
+            ready={
+                id !== 0 &&
+                values.position !== '' &&
+                values.reason !== '' &&
+                (!stored || tag !== '') &&
+                isSigned(signed)
+            }
             send={send}
-            onSend={() => send.mutate({ mark, ...values, ...signed })}
+            onSend={() => send.mutate({ mark, ...values, ...(tag === '' ? {} : { tag }), ...signed })}
             onClose={onClose}
         >
             {children}
-            <Field label={mark === null ? 'Shelf' : 'Position'} hint={hint} {...bind('position')} />
+            <Field label={stored ? 'Shelf' : 'Position'} hint={hint} {...bind('position')} />
+            {stored && <TagPick tag={tag} onTag={setTag} />}
             <Field label="Why" {...bind('reason')} />
             <StampAndPin signed={signed} onSigned={setSigned} />
         </FormDialog>
@@ -99,11 +109,32 @@ export function Fit({ aircraft, onClose }: { aircraft: Schemas['AircraftView']; 
             <Pick label="From the store" name="component" big value={id} onChange={setId}>
                 <option value="0">choose one</option>
                 {stored.map((c) => (
-                    <option key={c.id} value={c.id}>
+                    <option key={c.id} value={c.id} disabled={!c.serviceable}>
                         {c.title} {c.serial}, {c.counters || 'calendar only'}, {c.place}
+                        {c.serviceable ? '' : `, ${c.tagged}`}
                     </option>
                 ))}
             </Pick>
+        </MoveForm>
+    );
+}
+
+/** What the tag of a unit in the store says, once it has been looked at. */
+export function Retag({ unit, onClose }: { unit: Schemas['StoredView']; onClose: () => void }) {
+    const place = useFields({ position: unit.place ?? '', reason: '' });
+    return (
+        <MoveForm
+            title={`Change the tag of ${unit.title} ${unit.serial}`}
+            action="Change the tag"
+            id={unit.id}
+            mark={null}
+            place={place}
+            onClose={onClose}
+        >
+            <p className="text-soft">
+                Now: {unit.tagged}
+                {unit.tagWhy ? `, ${unit.tagWhy}` : ''}. What it was worked under stands on its own paper.
+            </p>
         </MoveForm>
     );
 }

@@ -55,7 +55,15 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
                     <People card={card} />
                 </>
             )}
-            <h2 className="mt-5 font-semibold">Findings on this card</h2>
+            <div className="mt-5 flex items-baseline justify-between">
+                <h2 className="font-semibold">Findings on this card</h2>
+                <Link
+                    to={`/floor/damage/${card.mark}?card=${card.id}`}
+                    className="-my-3 inline-flex min-h-12 items-center px-2 text-sm underline underline-offset-4"
+                >
+                    damage
+                </Link>
+            </div>
             {card.findings.length + waiting.length === 0 && <p className="mt-1 text-sm text-soft">None yet.</p>}
             <ul className="mt-1 divide-y divide-rule">
                 {card.findings.map((f) => (

@@ -1,20 +1,19 @@
 import { useEffect, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { api, type Schemas, take } from '../../api/client';
-import { useCard, useSend } from '../../api/hooks';
+import { useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useCard } from '../../api/hooks';
 import { useWaiting } from '../../api/useQueue';
-import { Button } from '../../parts/Button';
-import { Defers, Trouble, Wait } from '../../parts/Page';
+import { Button, ButtonLink } from '../../parts/Button';
+import { Defers, Wait } from '../../parts/Page';
 import { Glyph, State } from '../../parts/State';
 import { BeginVisit } from './BeginVisit';
 import { Beside } from './Beside';
 import { Ended } from './CardEnded';
+import { Lessons, Live, Newer, Underway, Waits } from './CardNotices';
 import { Steps } from './CardSteps';
-import { Causes } from './Causes';
 import { Given, HandOver } from './HandOver';
 import { Raise } from './Raise';
 import { Sign } from './Sign';
-import { Waits } from './StepMore';
 import { StepWork } from './StepWork';
 import type { Point } from './useStep';
 
@@ -103,17 +102,15 @@ function CardOf({ card }: { card: CardData }) {
                         </b>{' '}
                         {card.held}
                         {card.revision !== card.revisionNow && (
-                            <Link
-                                to={`/library/manuals/${card.manual}`}
-                                className="mt-2 flex min-h-12 w-fit items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
-                            >
+                            <ButtonLink to={`/library/manuals/${card.manual}`} className="mt-2">
                                 Read it again: old beside new
-                            </Link>
+                            </ButtonLink>
                         )}
                         {card.may.includes('begin') && <BeginVisit card={card} />}
                     </div>
                 )}
                 <Newer card={card} />
+                <Lessons card={card} />
                 <Waits card={card} />
                 <Live card={card} />
                 <Underway card={card} />
@@ -148,72 +145,5 @@ function CardOf({ card }: { card: CardData }) {
             {signing && <Sign card={card} what={signing} onClose={() => setSigning(null)} />}
             {handing && <HandOver card={card} onClose={() => setHanding(false)} />}
         </main>
-    );
-}
-
-/** The text of the card was written anew since it was made, and nobody has begun it. */
-function Newer({ card }: { card: CardData }) {
-    const send = useSend((version: number, headers) =>
-        take(api.POST('/api/cards/{id}/renew', { params: { path: { id: card.id } }, body: { version }, headers })),
-    );
-    return card.newer === null ? null : (
-        <section
-            className="mt-3 rounded-lg border-2 border-ochre bg-ochre-wash px-4 py-2"
-            role="status"
-            data-testid="newer"
-        >
-            <p className="flex items-center justify-between gap-3">
-                <span>
-                    <State state="watch" word={`Version ${card.newer} is in force`} />: this card was made from an older
-                    text, and is not begun.
-                </span>
-                {card.may.includes('raise') && (
-                    <Button
-                        className="min-h-12 shrink-0"
-                        disabled={send.isPending}
-                        onClick={() => send.mutate(card.version)}
-                    >
-                        Take the new text
-                    </Button>
-                )}
-            </p>
-            <Trouble error={send.error} />
-        </section>
-    );
-}
-
-/** What this card itself runs, or left under power or pressure: whoever reads the card reads this first. */
-function Live({ card }: { card: CardData }) {
-    return card.live.length === 0 ? null : (
-        <section
-            className="mt-3 rounded-lg border-2 border-rust bg-rust-wash px-4 py-2"
-            role="status"
-            data-testid="live"
-        >
-            {card.live.map((h) => (
-                <p key={h.said}>
-                    <State state="stop" word="Live" />: {h.said}.
-                </p>
-            ))}
-        </section>
-    );
-}
-
-/** What is moving or under pressure just now where this card's work would be. */
-function Underway({ card }: { card: CardData }) {
-    if (card.underway.length === 0) {
-        return null;
-    }
-    return (
-        <section
-            className="mt-3 mb-4 rounded-lg border-2 border-rust bg-rust-wash p-4"
-            role="alert"
-            data-testid="underway"
-        >
-            <p className="text-[1.1rem] font-semibold">
-                <State state="stop" word="Stay away" /> from it until this has ended. Nothing overrides it.
-            </p>
-            <Causes causes={card.underway} />
-        </section>
     );
 }

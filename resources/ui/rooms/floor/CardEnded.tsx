@@ -1,7 +1,7 @@
-import { Link } from 'react-router';
-import { Button } from '../../parts/Button';
+import { Button, ButtonLink } from '../../parts/Button';
 import { State } from '../../parts/State';
 import type { CardData } from './Card';
+import { LineGood } from './LineGood';
 
 export function Ended({ card, onSign }: { card: CardData; onSign: (what: 'sign' | 'inspect') => void }) {
     const openToSign = card.state === 'in_work' || card.state === 'open';
@@ -36,15 +36,13 @@ export function Ended({ card, onSign }: { card: CardData; onSign: (what: 'sign' 
                         <State state="waiting" word="Not you" />: you cannot inspect this. {card.inspectWhy}
                     </p>
                 )}
-                {card.state === 'closed' && (
-                    <Link
-                        to={`/release/${card.visitId}`}
-                        className="inline-flex min-h-14 items-center rounded-lg border border-ink bg-sheet px-5 font-semibold"
-                    >
+                {card.state === 'closed' && !card.line && (
+                    <ButtonLink to={`/release/${card.visitId}`} className="min-h-14! px-5!">
                         To release
-                    </Link>
+                    </ButtonLink>
                 )}
             </div>
+            {card.line && card.state === 'closed' && <LineGood card={card} />}
         </div>
     );
 }

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { row } from '../../parts/row';
 import { Glyph } from '../../parts/State';
 import type { CardData } from './Card';
 import { Handing } from './HandOver';
@@ -27,7 +28,7 @@ export function Steps({
         <aside className="sticky top-0 flex h-[calc(100vh-2.75rem)] flex-col self-start border-r border-rule px-4 pt-4 pb-3 print:static print:h-auto">
             <p className="text-sm text-soft">
                 <Link
-                    to={`/visits/${card.visitId}`}
+                    to={card.line ? '/floor/line' : `/visits/${card.visitId}`}
                     className="font-mono font-bold text-ink underline underline-offset-4"
                 >
                     {card.mark}
@@ -65,7 +66,9 @@ export function Steps({
                                 data-state={here.includes(s.no) ? 'waiting' : s.state}
                                 aria-current={at === s.no ? 'step' : undefined}
                                 onClick={() => onChoose(s.no)}
-                                className={`grid min-h-12 w-full grid-cols-[1.3rem_1.6rem_1fr] items-center rounded-lg border px-2 text-left ${at === s.no ? 'border-ink bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'} ${s.state !== 'open' ? 'text-soft' : ''} ${s.state === 'not_applicable' ? 'line-through decoration-1' : ''}`}
+                                className={`grid min-h-12 grid-cols-[1.3rem_1.6rem_1fr] ${row(at === s.no)} ${
+                                    s.state !== 'open' ? 'text-soft' : ''
+                                } ${s.state === 'not_applicable' ? 'line-through decoration-1' : ''}`}
                             >
                                 <Margin step={s} waits={here.includes(s.no)} />
                                 <span className="font-mono text-sm">{s.no}</span>

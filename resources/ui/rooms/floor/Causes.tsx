@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { Button } from '../../parts/Button';
+import { Button, ButtonLink } from '../../parts/Button';
 import { FormDialog } from '../../parts/FormDialog';
+import { capital } from '../../parts/words';
 import { useClear } from './useClear';
 
 type Hold = Schemas['HoldView'];
@@ -15,14 +16,9 @@ export function Causes({ causes }: { causes: Hold[] }) {
             <ul className="mt-2 divide-y divide-rule">
                 {causes.map((h) => (
                     <li key={h.said} className="grid grid-cols-[minmax(0,1fr)_17rem] items-center gap-3 py-2">
-                        <span>{h.said.charAt(0).toUpperCase() + h.said.slice(1)}</span>
+                        <span>{capital(h.said)}</span>
                         {h.person === null ? (
-                            <Link
-                                to={h.link}
-                                className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
-                            >
-                                {h.action}
-                            </Link>
+                            <ButtonLink to={h.link}>{h.action}</ButtonLink>
                         ) : (
                             <Button className="min-h-12 px-4 text-left" onClick={() => setAsked(h)}>
                                 {h.action}

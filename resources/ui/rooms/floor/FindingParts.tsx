@@ -1,11 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { Link } from 'react-router';
 import { api, Failure, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { keys, touches } from '../../api/keys';
 import { sendPhoto } from '../../api/useQueue';
-import { Button } from '../../parts/Button';
+import { Button, ButtonLink } from '../../parts/Button';
 import { Drawing, type Outline, type View } from '../../parts/Drawing';
 import { typed } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
@@ -73,12 +72,7 @@ export function Decide({ f }: { f: Detail }) {
         <div className="noprint">
             <div className="flex flex-wrap items-end gap-3">
                 {f.fixCardId !== null && (
-                    <Link
-                        className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
-                        to={`/floor/${f.fixCardId}`}
-                    >
-                        Card {f.fixCard} fixes it
-                    </Link>
+                    <ButtonLink to={`/floor/${f.fixCardId}`}>Card {f.fixCard} fixes it</ButtonLink>
                 )}
                 {f.may.includes('card') && (
                     <form onSubmit={submit} className="flex items-end gap-2">
@@ -103,13 +97,10 @@ export function Decide({ f }: { f: Detail }) {
                     </form>
                 )}
                 {f.may.includes('defer') && (
-                    <Link
-                        className="inline-flex min-h-12 items-center rounded-lg border border-ink bg-sheet px-4 font-semibold"
-                        to="/deferrals"
-                    >
+                    <ButtonLink to="/deferrals">
                         Defer it under {f.options[0]}
                         {f.options.length > 1 && ' or another item'}
-                    </Link>
+                    </ButtonLink>
                 )}
                 {f.fixedHow && (
                     <p>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
-import { FormDialog } from '../../parts/FormDialog';
 import { Trouble } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { Reason } from './Reason';
 import { useDeliberate } from './useDeliberate';
 import { type StepProps, useEnter, useStep } from './useStep';
 
@@ -26,36 +26,23 @@ export function NotForThis({ card, step, onConflict }: StepProps) {
 }
 
 /** Somebody at the aircraft says that a step does not apply, and why. */
-export function SayNotApplicable({ card, step, onConflict }: StepProps) {
+export function SayNotApplicable(props: StepProps) {
     const [open, setOpen] = useState(false);
-    const [why, setWhy] = useState('');
-    const send = useStep({ card, step, onConflict });
     return (
         <>
             <Button kind="quiet" className="min-h-12" onClick={() => setOpen(true)}>
                 Does not apply
             </Button>
             {open && (
-                <FormDialog
-                    title={`Step ${step.no} does not apply`}
+                <Reason
+                    {...props}
+                    title={`Step ${props.step.no} does not apply`}
+                    says="It stands on the card as not applicable, with this reason and your name; it is not done."
+                    asks="Why not?"
                     action="Not applicable"
-                    ready={why.trim() !== ''}
-                    send={send}
-                    onSend={() => send.mutate({ do: 'not_applicable', note: why }, { onSuccess: () => setOpen(false) })}
+                    act="not_applicable"
                     onClose={() => setOpen(false)}
-                >
-                    <p>It stands on the card as not applicable, with this reason and your name; it is not done.</p>
-                    <label className="mt-3 block">
-                        <span className="mb-1 block font-semibold">Why not?</span>
-                        <input
-                            name="why"
-                            autoFocus
-                            value={why}
-                            onChange={(e) => setWhy(e.target.value)}
-                            className="h-12 w-full rounded-lg border-2 border-soft bg-sheet px-3"
-                        />
-                    </label>
-                </FormDialog>
+                />
             )}
         </>
     );

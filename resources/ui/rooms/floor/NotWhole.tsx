@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { Button } from '../../parts/Button';
+import { Button, ButtonLink } from '../../parts/Button';
 import { Section, Trouble } from '../../parts/Page';
 import { State } from '../../parts/State';
 
@@ -50,12 +50,9 @@ export function Unproven({ r }: { r: Schemas['RegisterView'] }) {
                                 ))}
                             </ol>
                         </div>
-                        <Link
-                            to={n.link}
-                            className="inline-flex min-h-12 items-center self-center rounded-lg border border-ink bg-sheet px-3 text-sm font-semibold print:hidden"
-                        >
+                        <ButtonLink to={n.link} className="self-center text-sm print:hidden">
                             to the step
-                        </Link>
+                        </ButtonLink>
                     </li>
                 ))}
             </ul>
@@ -93,12 +90,9 @@ function Offers({ r }: { r: Schemas['RegisterView'] }) {
                             <span className="block text-sm text-soft">{o.proves}</span>
                         </span>
                         {o.link !== null ? (
-                            <Link
-                                to={o.link}
-                                className="inline-flex min-h-12 shrink-0 items-center rounded-lg border border-ink bg-sheet px-3 font-semibold"
-                            >
+                            <ButtonLink to={o.link} className="shrink-0">
                                 work it
-                            </Link>
+                            </ButtonLink>
                         ) : (
                             r.visitId !== null && (
                                 <Button

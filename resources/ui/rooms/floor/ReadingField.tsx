@@ -4,12 +4,14 @@ import { Arc } from '../../parts/Arc';
 import { short } from '../../parts/dates';
 import { Scale } from '../../parts/Scale';
 import { band, drawn, type LimitSpec } from '../../parts/scale';
+import { capital } from '../../parts/words';
 
 export type ReadingSpec = {
     point: string;
     tool_kind?: string;
     limit: LimitSpec;
     decision?: string;
+    gauge?: { position: string };
     /** Names of what the limit waits for, and the expressions that it came from. */
     pending?: string[];
     from?: Record<string, string>;
@@ -159,7 +161,7 @@ export function ToolPick({
     return (
         <div className="mt-3 flex flex-wrap items-center gap-2">
             <label className="flex items-center gap-2">
-                <span>{kind.charAt(0).toUpperCase() + kind.slice(1)}</span>
+                <span>{capital(kind)}</span>
                 <select
                     name="tool"
                     value={tool}

@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useRegister, useRegisters } from '../../api/hooks';
-import { Button } from '../../parts/Button';
+import { Button, ButtonLink } from '../../parts/Button';
 import { Drawing, type Outline } from '../../parts/Drawing';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
@@ -96,12 +96,12 @@ function RegisterOf({ r }: { r: Schemas['RegisterView'] }) {
                                     {d.storage && <span className="block text-sm">Kept: {d.storage}</span>}
                                 </span>
                                 {d.remover ? (
-                                    <Link
+                                    <ButtonLink
                                         to={`/floor/${d.removerCard}?step=${d.removerStep}`}
-                                        className="inline-flex min-h-12 items-center self-center rounded-lg border border-ink bg-sheet px-3 text-sm font-semibold print:min-h-0 print:self-start print:border-0 print:px-0"
+                                        className="self-center text-sm print:min-h-0 print:border-0 print:px-0"
                                     >
                                         off at {d.remover}
-                                    </Link>
+                                    </ButtonLink>
                                 ) : (
                                     <span className="self-center text-sm font-semibold text-rust">
                                         {d.carriedBy ? '' : 'no step takes it off'}

@@ -1,12 +1,12 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { type Asked, api, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
-import { Trouble } from '../../parts/Page';
-import { State } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { SayNotApplicable } from './NotApplicable';
+import { StepPhoto } from './StepPhoto';
 import type { StepProps } from './useStep';
 
 type WaitBody = Asked<'wait'>;
@@ -14,7 +14,7 @@ type WaitBody = Asked<'wait'>;
 /** What can be said at any step: a word, that it waits for something, that it does not apply. */
 export function StepMore(props: StepProps) {
     const { card, step, may } = props;
-    const [asking, setAsking] = useState<'remark' | 'wait' | null>(null);
+    const [asking, setAsking] = useState<'remark' | 'photo' | 'wait' | 'lesson' | null>(null);
     const speaks = card.may.includes('raise') && (card.state === 'open' || card.state === 'in_work');
     return (
         <div className="mt-6" data-testid="more">
@@ -22,6 +22,20 @@ export function StepMore(props: StepProps) {
                 <ul className="max-w-2xl border-l-2 border-slate pl-3">
                     {step.remarks.map((r) => (
                         <li key={r.at + r.text} className="py-1">
+                            {r.photo && (
+                                <a
+                                    href={r.photo}
+                                    target="_blank"
+                                    rel="noreferrer"
+                                    className="mr-3 inline-block align-middle"
+                                >
+                                    <img
+                                        src={r.photo}
+                                        alt={r.text}
+                                        className="h-20 w-28 rounded-lg border border-rule object-cover"
+                                    />
+                                </a>
+                            )}
                             {r.text}{' '}
                             <span className="text-sm text-soft">
                                 {r.by}, {r.at}
@@ -35,22 +49,29 @@ export function StepMore(props: StepProps) {
                     <Button kind="quiet" className="min-h-12" onClick={() => setAsking('remark')}>
                         Add a word
                     </Button>
+                    <Button kind="quiet" className="min-h-12" onClick={() => setAsking('photo')}>
+                        Add a photo
+                    </Button>
                     {step.state === 'open' && (
                         <Button kind="quiet" className="min-h-12" onClick={() => setAsking('wait')}>
                             It waits for …
                         </Button>
                     )}
+                    <Button kind="quiet" className="min-h-12" onClick={() => setAsking('lesson')}>
+                        The next one should know …
+                    </Button>
                     {may && step.mayNotApply && step.notFor === null && <SayNotApplicable {...props} />}
                 </div>
             )}
             {asking === 'remark' && <Word {...props} onClose={() => setAsking(null)} />}
+            {asking === 'photo' && <StepPhoto {...props} onClose={() => setAsking(null)} />}
+            {asking === 'lesson' && <Lesson {...props} onClose={() => setAsking(null)} />}
             {asking === 'wait' && <WaitFor {...props} onClose={() => setAsking(null)} />}
         </div>
     );
 }
 
 function Word({ card, step, onClose }: StepProps & { onClose: () => void }) {
-    const [text, setText] = useState('');
     const send = useSend(
         (body: Asked<'remark'>, headers) =>
             take(
@@ -62,22 +83,61 @@ function Word({ card, step, onClose }: StepProps & { onClose: () => void }) {
             ),
         onClose,
     );
+    return <Words title={`A word at step ${step.no}`} what="What you want to add" send={send} onClose={onClose} />;
+}
+
+/** What went wrong here, so that whoever takes such a card next reads of it first. */
+function Lesson({ card, onClose }: StepProps & { onClose: () => void }) {
+    const send = useSend(
+        (body: Asked<'proposeLesson'>, headers) =>
+            take(api.POST('/api/cards/{id}/lessons', { params: { path: { id: card.id } }, body, headers })),
+        onClose,
+    );
+    return (
+        <Words
+            title="What should the next one know?"
+            what="What went wrong, and how it is done right"
+            send={send}
+            onClose={onClose}
+        >
+            <p className="text-soft">
+                Whoever answers for the cards accepts it; then it is read before such a card is begun.
+            </p>
+        </Words>
+    );
+}
+
+function Words({
+    title,
+    what,
+    send,
+    onClose,
+    children,
+}: {
+    title: string;
+    what: string;
+    send: ReturnType<typeof useSend<{ text: string }, unknown>>;
+    onClose: () => void;
+    children?: ReactNode;
+}) {
+    const [text, setText] = useState('');
     return (
         <FormDialog
-            title={`A word at step ${step.no}`}
+            title={title}
             action="Save"
             ready={text.trim().length > 1}
             send={send}
             onSend={() => send.mutate({ text })}
             onClose={onClose}
         >
+            {children}
             <textarea
                 name="text"
                 autoFocus
                 rows={3}
                 value={text}
                 onChange={(e) => setText(e.target.value)}
-                aria-label="What you want to add"
+                aria-label={what}
                 className="w-full rounded-lg border-2 border-soft bg-sheet p-3"
             />
         </FormDialog>
@@ -109,59 +169,14 @@ function WaitFor({ card, step, onClose }: StepProps & { onClose: () => void }) {
             onClose={onClose}
         >
             <Choice big label="Waits for" value={kind} options={kinds} onChange={setKind} />
-            <label className="mt-3 block">
-                <span className="mb-1 block font-semibold">Which, and how many</span>
-                <input
-                    name="lack"
-                    autoFocus
-                    value={what}
-                    onChange={(e) => setWhat(e.target.value)}
-                    className="h-12 w-full rounded-lg border-2 border-soft bg-sheet px-3"
-                />
-            </label>
+            <Field
+                label="Which, and how many"
+                name="lack"
+                autoFocus
+                value={what}
+                onChange={(e) => setWhat(e.target.value)}
+            />
             <p className="mt-2 text-sm text-soft">The controller is told at once.</p>
         </FormDialog>
-    );
-}
-
-/** What the card waits for, since when, and the way on. */
-export function Waits({ card }: { card: StepProps['card'] }) {
-    const send = useSend((wait: number, headers) =>
-        take(
-            api.POST('/api/cards/{id}/waits/{wait}/end', {
-                params: { path: { id: card.id, wait } },
-                headers,
-            }),
-        ),
-    );
-    return card.waits.length === 0 ? null : (
-        <section
-            className="mt-3 rounded-lg border-2 border-dashed border-slate px-4 py-2"
-            role="status"
-            data-testid="waits"
-        >
-            {card.waits.map((w) => (
-                <p key={w.id} className="flex items-center justify-between gap-3 py-1">
-                    <span>
-                        <State state="waiting" word={`Waits for ${w.kind === 'help' ? 'help' : `the ${w.kind}`}`} />:{' '}
-                        {w.what}.{' '}
-                        <span className="text-sm text-soft">
-                            {w.step !== null && `Step ${w.step}; `}
-                            since {w.since}, {w.by}
-                        </span>
-                    </span>
-                    {card.may.includes('raise') && (
-                        <Button
-                            className="min-h-12 shrink-0"
-                            disabled={send.isPending}
-                            onClick={() => send.mutate(w.id)}
-                        >
-                            It is there
-                        </Button>
-                    )}
-                </p>
-            ))}
-            <Trouble error={send.error} />
-        </section>
     );
 }

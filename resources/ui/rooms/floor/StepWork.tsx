@@ -11,8 +11,10 @@ import { AnswerStep } from './steps/Answer';
 import { CircuitStep } from './steps/Circuit';
 import { CompareStep } from './steps/Compare';
 import { ConfirmStep } from './steps/Confirm';
+import { ConsumableStep } from './steps/Consumable';
 import { CountStep } from './steps/Count';
 import { DoneStep } from './steps/Done';
+import { ExchangeStep } from './steps/Exchange';
 import { HoldStep } from './steps/Hold';
 import { InspectionStep } from './steps/Inspection';
 import { MarkStep } from './steps/Mark';
@@ -33,6 +35,8 @@ const controls: Record<string, (props: StepProps) => ReactNode> = {
     hold: HoldStep,
     compare: CompareStep,
     part: PartStep,
+    exchange: ExchangeStep,
+    consumable: ConsumableStep,
     tool: ToolStep,
     rollcall: RollCallStep,
     test: TestStep,
@@ -81,6 +85,10 @@ export function StepWork(props: StepProps) {
         }
         if (step.kind === 'inspection') {
             return <InspectionStep {...props} />;
+        }
+        // Whoever stands at a place answers a roll-call on a device of their own.
+        if (step.kind === 'rollcall' && !may && step.holds.length === 0) {
+            return <RollCallStep {...props} />;
         }
         if (!may) {
             return (
@@ -150,6 +158,7 @@ function About({ step }: { step: StepProps['step'] }) {
                     On the panel: <b className="font-mono">{String(step.spec.label)}</b>
                 </p>
             )}
+            {step.before && step.state === 'open' && <p className="mt-1">{step.before}.</p>}
             {step.handles.map((h) => (
                 <p key={h} className="mt-1 text-soft">
                     {h}.

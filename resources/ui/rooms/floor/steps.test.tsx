@@ -46,6 +46,10 @@ const step = (kind: string, spec: Record<string, unknown>, more: Partial<Step> =
     remarks: [],
     mark: null,
     handles: [],
+    exchange: null,
+    uplift: null,
+    went: [],
+    before: null,
     ...more,
 });
 
@@ -103,6 +107,17 @@ const card = (one: Step, more: Partial<Card> = {}): Card =>
                     },
                     { batch: 'B-2', quantity: 4, expires: null, usable: true, why: null },
                 ],
+            },
+        ],
+        products: [
+            {
+                specification: 'oil EO-2',
+                batch: 'O-1',
+                title: 'Turbine oil',
+                left: '900 mL',
+                expires: null,
+                never: ['oxygen'],
+                why: null,
             },
         ],
         ...more,
@@ -183,7 +198,27 @@ describe('each kind of step has its own control', () => {
         ],
         ['mark', { what: 'Threads showing', unit: 'mm' }, ['Threads showing', 'mm', 'Marked']],
         ['meet', { mark: 'threads', within: 0.3 }, ['Marked:', 'nothing']],
-        ['rollcall', { places: ['nose', 'tail'], stands: 300 }, ['5 minutes', '0 of 2 clear']],
+        ['rollcall', { places: ['nose', 'tail'], stands: 300 }, ['5 minutes', '0 of 2 clear', 'I am here']],
+        [
+            'rollcall',
+            { places: ['nose', 'tail'], lead: 'tail', signs: 'nose', stop: 'CUT', briefing: ['slowly'] },
+            ['The words that mean stop', 'CUT', 'slowly', 'whoever is at nose signs it', 'leads'],
+        ],
+        [
+            'exchange',
+            { component: 'oxygen bottle', position: 'crew oxygen', hardware: [{ what: 'clamp', count: 2 }] },
+            ['The oxygen bottle stands at crew oxygen', 'Its tag', 'Where it goes', 'Clamp off, of 2', 'It is off'],
+        ],
+        [
+            'consumable',
+            { product: 'oil EO-2', system: 'oxygen', unit: 'L', max: 2, drained: true },
+            ['into oxygen', 'at most 2 L', 'never meets oxygen', 'Drained, L', 'It is in'],
+        ],
+        [
+            'measurement',
+            { reading: { ...reading, gauge: { position: 'crew oxygen' } } },
+            ['Temperature at the bottle', 'the reading of its trend'],
+        ],
         [
             'test',
             { setup: ['a'], restore: ['b'], hold: { seconds: 6, what: 'steady' }, reading },

@@ -1,4 +1,5 @@
 export const floorTabs = [
     { to: '/floor', name: 'Cards', end: true },
+    { to: '/floor/line', name: 'Line' },
     { to: '/floor/registers', name: 'Safing registers' },
 ] as const;

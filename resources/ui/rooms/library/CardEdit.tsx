@@ -1,13 +1,15 @@
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useCardChoices, useCardTemplate } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Trouble, Wait } from '../../parts/Page';
+import { row } from '../../parts/row';
 import { CardHead } from './CardHead';
 import { CardLive, useCardPreview } from './CardLive';
 import { CopySteps } from './CopySteps';
 import { atOf, type Body, blankCard, changed, key } from './card';
+import { EditBar } from './EditBar';
 import { StepForm } from './StepForm';
 import { StepList } from './StepList';
 import { type EditorState, useEditor } from './useEditor';
@@ -67,8 +69,8 @@ function Editor({ type, choices, start, draft, note }: Props) {
     const preview = useCardPreview(type, body);
     const faults = preview?.faults ?? [];
     return (
-        <main className="flex h-[calc(100vh-3rem)] min-w-0 flex-1 flex-col">
-            <Bar type={type} e={e} />
+        <main data-fills="" className="flex min-h-0 min-w-0 flex-1 flex-col">
+            <EditBar type={type} e={e} />
             <div className="px-4">
                 <Trouble error={e.send.error} />
             </div>
@@ -122,38 +124,6 @@ function Editor({ type, choices, start, draft, note }: Props) {
     );
 }
 
-function Bar({ type, e }: { type: string; e: EditorState }) {
-    const go = useNavigate();
-    return (
-        <div className="flex flex-wrap items-center gap-2 border-b border-rule px-4 py-2">
-            <h1 className="mr-auto min-w-0 truncate text-[1.2rem] font-semibold">
-                <span className="font-mono">{String(e.body.code) || 'New card'}</span> {String(e.body.title)}
-                {e.dirty && <span className="ml-2 text-base font-normal text-soft">not saved</span>}
-            </h1>
-            <Button disabled={!e.mayUndo} onClick={e.undo}>
-                Undo
-            </Button>
-            <Button disabled={!e.mayRedo} onClick={e.redo}>
-                Redo
-            </Button>
-            <input
-                aria-label="What is changed, and why"
-                name="note"
-                placeholder="What is changed, and why"
-                className="h-10 w-56 rounded-lg border-2 border-soft bg-sheet px-2.5"
-                value={e.note}
-                onChange={(x) => e.setNote(x.target.value)}
-            />
-            <Button kind="main" hint="Ctrl S" disabled={e.send.isPending} onClick={() => e.send.mutate(null)}>
-                Save the draft
-            </Button>
-            <Button onClick={() => go(e.body.code ? `/library/cards/${type}/${String(e.body.code)}` : '/library')}>
-                {e.dirty ? 'Leave without saving' : 'To the card'}
-            </Button>
-        </div>
-    );
-}
-
 function Left({ e, faults, onCopy }: { e: EditorState; faults: Schemas['FaultView'][]; onCopy: () => void }) {
     const bad = new Set(
         faults.flatMap((f) => {
@@ -168,7 +138,7 @@ function Left({ e, faults, onCopy }: { e: EditorState; faults: Schemas['FaultVie
                     type="button"
                     aria-current={e.at === null ? 'step' : undefined}
                     onClick={() => e.choose(null)}
-                    className={`mb-1 min-h-10 w-full rounded-lg border px-2 text-left ${e.at === null ? 'border-ink bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}
+                    className={`mb-1 min-h-10 ${row(e.at === null)}`}
                 >
                     The card, and what it needs
                 </button>
@@ -180,23 +150,27 @@ function Left({ e, faults, onCopy }: { e: EditorState; faults: Schemas['FaultVie
                     onMove={e.carry}
                 />
             </div>
-            <div className="flex flex-wrap gap-1.5 border-t border-rule px-2 py-2">
-                <Button hint="Ctrl ↵" onClick={e.fresh}>
+            <div className="grid grid-cols-6 gap-1.5 border-t border-rule px-2 py-2 text-sm">
+                <Button className="col-span-3 px-1!" title="Ctrl ↵" onClick={e.fresh}>
                     New step
                 </Button>
-                <Button onClick={onCopy}>Copy from …</Button>
+                <Button className="col-span-3 px-1!" onClick={onCopy}>
+                    Copy …
+                </Button>
                 {e.step && (
                     <>
-                        <Button hint="Ctrl D" onClick={e.double}>
+                        <Button className="col-span-2 px-1!" title="Ctrl D" onClick={e.double}>
                             Double
                         </Button>
-                        <Button aria-label="Up" onClick={() => e.shift(-1)}>
+                        <Button className="px-1!" aria-label="Up" title="Ctrl Alt ↑" onClick={() => e.shift(-1)}>
                             ↑
                         </Button>
-                        <Button aria-label="Down" onClick={() => e.shift(1)}>
+                        <Button className="px-1!" aria-label="Down" title="Ctrl Alt ↓" onClick={() => e.shift(1)}>
                             ↓
                         </Button>
-                        <Button onClick={e.drop}>Remove</Button>
+                        <Button className="col-span-2 px-1!" onClick={e.drop}>
+                            Remove
+                        </Button>
                     </>
                 )}
             </div>

@@ -4,7 +4,8 @@ import { State } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { StepWork } from '../floor/StepWork';
 import type { At, Body } from './card';
-import { atOf, key } from './card';
+import { atOf, key, same } from './card';
+import { standIn } from './standIn';
 
 type Preview = Schemas['CardPreview'];
 
@@ -47,6 +48,12 @@ export function CardLive({
     const here = at === null ? 0 : preview.places.findIndex((p) => p === key(at) || p.startsWith(`${key(at)}.`));
     const step = preview.steps[here];
     const no = here + 1;
+    const bad =
+        at !== null &&
+        preview.faults.some((f) => {
+            const where = atOf(f.path);
+            return where !== null && same(where, at);
+        });
     return (
         <div data-testid="live">
             {preview.faults.length === 0 ? (
@@ -102,14 +109,15 @@ export function CardLive({
             {preview.steps.length === 0 && (
                 <p className="mt-3 text-soft">It is shown as soon as its steps have no fault.</p>
             )}
-            {on === 'tablet' && step && (
+            {on === 'tablet' && step && bad && <p className="mt-3 text-soft">Shown as soon as it has no fault.</p>}
+            {on === 'tablet' && step && !bad && (
                 <div inert className="mt-2 rounded-lg border border-rule bg-paper px-4 pt-2 pb-4" data-testid="tablet">
                     <p className="text-soft">
                         Step {step.no} of {preview.steps.length}
                     </p>
                     <StepWork
                         key={`${step.no} ${step.kind}`}
-                        card={stand(type, body, preview)}
+                        card={standIn(type, body, preview)}
                         step={step}
                         may
                         onWrong={() => undefined}
@@ -157,36 +165,3 @@ function Sheet({ steps, paper, no }: { steps: Preview['steps']; paper: string[];
         </ol>
     );
 }
-
-/** A card that stands in for the one that will be made. */
-const stand = (type: string, body: Body, preview: Preview): Schemas['CardView'] =>
-    ({
-        id: 0,
-        number: '000-00',
-        mark: '',
-        type,
-        effectivity: '',
-        state: 'open',
-        version: 0,
-        held: null,
-        workWhy: null,
-        underway: [],
-        live: [],
-        fixes: null,
-        handover: null,
-        statement: null,
-        crew: [],
-        loans: [],
-        may: [],
-        inspectWhy: null,
-        people: [],
-        steps: preview.steps,
-        safing: [],
-        tools: [],
-        parts: [],
-        findings: [],
-        waits: [],
-        notWhole: [],
-        newer: null,
-        title: body.title,
-    }) as unknown as Schemas['CardView'];

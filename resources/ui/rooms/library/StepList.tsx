@@ -1,6 +1,7 @@
 import { DndContext, type DragEndEvent, useDraggable, useDroppable } from '@dnd-kit/core';
 import { useState } from 'react';
 import { Dragged, useDragSensors } from '../../parts/drag';
+import { row } from '../../parts/row';
 import { Glyph } from '../../parts/State';
 import { type At, key, listed, numberOf, type Step, same } from './card';
 
@@ -88,7 +89,7 @@ function Row({
                 data-row={id}
                 aria-current={on ? 'step' : undefined}
                 onClick={onChoose}
-                className={`grid min-h-10 w-full grid-cols-[1.9rem_minmax(0,1fr)_1rem] items-center rounded-lg border px-1.5 text-left leading-tight ${on ? 'border-ink bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}
+                className={`grid min-h-10 grid-cols-[1.9rem_minmax(0,1fr)_1rem] leading-tight ${row(on)}`}
             >
                 <span className="font-mono text-sm text-soft">{step.kind === 'each' ? '' : no}</span>
                 <span className="min-w-0 py-1">

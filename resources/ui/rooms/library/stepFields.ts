@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 export type Field = {
     at: string;
     label: string;
-    as: 'text' | 'long' | 'number' | 'lines' | 'pick' | 'suggest' | 'yes' | 'points' | 'rows';
+    as: 'text' | 'long' | 'number' | 'lines' | 'pick' | 'suggest' | 'yes' | 'points' | 'rows' | 'some';
     /** The values of a choice, or the list of the server's that has them. */
     of?: readonly string[] | keyof Schemas['CardChoices'];
     hint?: string;
@@ -48,7 +48,11 @@ export const fields: Record<string, Field[]> = {
     caution: [field('level', 'Level', 'pick', { of: ['warning', 'caution'] })],
     instruction: [],
     finding_prompt: [],
-    measurement: limits('reading'),
+    measurement: [
+        ...limits('reading'),
+        field('reading.gauge.position', 'It is the gauge of the unit at', 'suggest', { of: 'positions' }),
+        field('reading.gauge.filled', 'Filled or changed just before', 'yes'),
+    ],
     torque: limits('reading'),
     timing: limits('reading'),
     count: [
@@ -101,6 +105,22 @@ export const fields: Record<string, Field[]> = {
         field('seat', 'Look at seat and groove first', 'yes'),
         field('lubricate', 'Lubricated with'),
     ],
+    exchange: [
+        field('component', 'Unit', 'suggest', { of: 'components' }),
+        field('position', 'Where it stands', 'suggest', { of: 'positions' }),
+        field('hardware', 'What goes over to the new unit', 'rows', {
+            rows: [field('what', 'What'), field('count', 'How many', 'number')],
+        }),
+    ],
+    consumable: [
+        field('product', 'Product, by its specification', 'suggest', { of: 'products' }),
+        field('system', 'Into', 'suggest', { of: 'systems' }),
+        field('unit', 'Unit', 'pick', { of: 'units' }),
+        field('min', 'At least', 'number'),
+        field('max', 'At most', 'number'),
+        field('drained', 'What is drained before is measured', 'yes'),
+        field('uplift', 'Per flight hour: tell use from a leak', 'yes'),
+    ],
     tool: [field('tool_kind', 'Tool', 'suggest', { of: 'tools' }), field('for', 'For')],
     safing_fit: [
         field('device', 'Device'),
@@ -114,7 +134,14 @@ export const fields: Record<string, Field[]> = {
         field('of', 'What which step fitted', 'text', { hint: 'its name, or its number' }),
         field('made', 'On which card of the visit', 'pick', { of: ['', 'safe', 'raise'] }),
     ],
-    rollcall: [field('places', 'Places, one a line', 'lines'), field('stands', 'A call stands for, seconds', 'number')],
+    rollcall: [
+        field('places', 'Places, one a line', 'lines'),
+        field('stands', 'A call stands for, seconds', 'number'),
+        field('lead', 'Who leads stands at'),
+        field('stop', 'The words that mean stop'),
+        field('briefing', 'Briefing, one a line', 'lines'),
+        field('signs', 'It is signed by whoever is at'),
+    ],
     test: [
         field('setup', 'Set up, one a line', 'lines'),
         ...hold,
@@ -149,7 +176,7 @@ export const common: { title: string; fields: Field[] }[] = [
                 rows: [
                     field('what', 'What'),
                     field('how', 'How', 'pick', { of: 'hows' }),
-                    field('proofs', 'Proven again by, one a line', 'lines', { of: 'proofs' }),
+                    field('proofs', 'Proven again by', 'some', { of: 'proofs' }),
                 ],
             }),
             field('joins', 'Joins, one a line', 'lines'),

@@ -15,9 +15,24 @@ import { storeTabs } from './tabs';
 
 type Room = Schemas['PartRoom'];
 
+/** What is known of a part number, in a line. */
+const about = (p: Room['part']): string =>
+    [
+        `${p.stock} usable, ${p.reserved} reserved`,
+        p.place,
+        `fits ${p.effectivity ?? 'every tail'}`,
+        p.oneTime ? 'never used twice' : '',
+        p.specification ? `${p.specification}, in ${p.unit}` : '',
+        p.never.length > 0 ? `never meets ${p.never.join(', ')}` : '',
+    ]
+        .filter(Boolean)
+        .join('; ')
+        .concat('.');
+
 const words: Record<string, string> = {
     in: 'came in',
     fitted: 'taken for an aircraft',
+    off: 'came off again',
     back: 'came back unused',
     counted: 'counted',
     scrapped: 'scrapped',
@@ -110,7 +125,7 @@ function PartOf({ room }: { room: Room }) {
         <Page
             over={<Tabs label="Stores" tabs={storeTabs} />}
             sentence={room.sentence}
-            note={`${p.stock} usable, ${p.reserved} reserved; ${p.place}; fits ${p.effectivity ?? 'every tail'}${p.oneTime ? '; never used twice' : ''}.`}
+            note={about(p)}
             actions={
                 edit && (
                     <>

@@ -5,6 +5,7 @@ import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { capital } from '../../parts/words';
 
 /** One card of the board: what it needs, what it waits for, and what it does to the exit when it slips. */
 export function BoardDetails({
@@ -52,7 +53,7 @@ export function BoardDetails({
                             <State state="stop" word="Late:" /> it should be worked by now.
                         </p>
                     )}
-                    {card.pinned !== null && <p>{card.pinned[0]?.toUpperCase() + card.pinned.slice(1)}.</p>}
+                    {card.pinned !== null && <p>{capital(card.pinned)}.</p>}
                     {card.lacks.map((l) => (
                         <p key={l}>
                             <State state="watch" word="Lacks" /> {l}

@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
+import { Field } from '../../../parts/Field';
 import { type StepProps, useStep } from '../useStep';
+import { Kept } from './Kept';
+import { Keys } from './Keys';
 
 type Choice = { id: string; title: string; verdict: 'pass' | 'fail'; unusual?: boolean };
 
@@ -36,35 +37,26 @@ export function AnswerStep({ card, step, onWrong, onConflict }: StepProps) {
                 ))}
             </div>
             {is?.unusual && (
-                <label className="mt-4 block max-w-2xl">
-                    <span className="mb-1 block">Allowed, and unusual: what did you see?</span>
-                    <input
-                        name="note"
-                        value={note}
-                        onChange={(e) => setNote(e.target.value)}
-                        className="h-12 w-full rounded-lg border-2 border-soft bg-sheet px-3"
-                    />
-                </label>
+                <Field
+                    label="Allowed, and unusual: what did you see?"
+                    name="note"
+                    className="mt-4 max-w-2xl"
+                    value={note}
+                    onChange={(e) => setNote(e.target.value)}
+                />
             )}
             {last.verdict === 'fail' && (
-                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                <Kept>
                     Kept: <b>{last.said}</b>. Find out why, put it right and answer again, or raise a finding.
-                </p>
+                </Kept>
             )}
-            <Trouble error={send.error} />
-            <div className="mt-6 flex gap-3">
-                <Button
-                    kind="main"
-                    big
-                    disabled={send.isPending || is === undefined || (is.unusual && note.trim() === '')}
-                    onClick={save}
-                >
-                    Save the answer
-                </Button>
-                <Button big onClick={onWrong}>
-                    Something is wrong
-                </Button>
-            </div>
+            <Keys
+                send={send}
+                says="Save the answer"
+                ready={is !== undefined && !(is.unusual && note.trim() === '')}
+                onSave={save}
+                onWrong={onWrong}
+            />
         </>
     );
 }

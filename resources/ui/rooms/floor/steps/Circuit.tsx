@@ -3,6 +3,7 @@ import type { Schemas } from '../../../api/client';
 import { Button } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
 import { Glyph } from '../../../parts/State';
+import { within } from '../../../parts/scale';
 import { type ReadingSpec, ToolPick, unitLabel, useTool } from '../ReadingField';
 import { useDeliberate } from '../useDeliberate';
 import { type StepProps, useEnter, useStep } from '../useStep';
@@ -46,7 +47,7 @@ export function CircuitStep(props: StepProps) {
     useEnter(point ? save : done, spec.ask === 'tick' || !point);
     const asked = spec.reading
         ? `${spec.reading.point}, ${unitLabel(spec.reading.limit.unit)}`
-        : `${spec.counts ?? ''}${spec.min === undefined ? '' : `, at least ${spec.min}`}${spec.max === undefined ? '' : `, at most ${spec.max}`}`;
+        : [spec.counts, within({ low: spec.min ?? null, high: spec.max ?? null })].filter(Boolean).join(', ');
     return (
         <>
             <p className="mt-3 text-[1.1rem]" data-testid="round">

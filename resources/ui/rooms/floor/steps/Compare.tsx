@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
 import { ToolPick, unitLabel, useTool } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
+import { Kept } from './Kept';
+import { Keys } from './Keys';
 
 type Spec = { unit: string; within: number; shown: { title: string }; real: { title: string; tool_kind?: string } };
 
@@ -63,26 +63,19 @@ export function CompareStep({ card, step, onWrong, onConflict }: StepProps) {
             </p>
             {spec.real.tool_kind && <ToolPick card={card} kind={spec.real.tool_kind} tool={tool} onTool={setTool} />}
             {last.some((r) => r.verdict === 'fail') && (
-                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                <Kept>
                     Kept: {last.map((r) => `${r.value} ${r.unit}`).join(' and ')}; they differ by more than{' '}
                     {spec.within} {unit}. Find out which one is wrong, then read both again, or raise a finding.
-                </p>
+                </Kept>
             )}
-            <Trouble error={send.error} />
-            <div className="mt-6 flex gap-3">
-                <Button
-                    kind="main"
-                    big
-                    hint="Enter"
-                    disabled={values.shown === '' || values.real === '' || send.isPending}
-                    onClick={save}
-                >
-                    Save both
-                </Button>
-                <Button big onClick={onWrong}>
-                    Something is wrong
-                </Button>
-            </div>
+            <Keys
+                send={send}
+                says="Save both"
+                hint="Enter"
+                ready={values.shown !== '' && values.real !== ''}
+                onSave={save}
+                onWrong={onWrong}
+            />
         </>
     );
 }

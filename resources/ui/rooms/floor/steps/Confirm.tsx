@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
 import { useDeliberate } from '../useDeliberate';
 import { type StepProps, useEnter, useStep } from '../useStep';
+import { Keys } from './Keys';
 import { Tick } from './Part';
 
 const confirmWords: Record<string, string> = {
@@ -58,17 +57,14 @@ export function ConfirmStep({ card, step, onWrong, onConflict }: StepProps) {
                     <Tick checked={said} onChange={setSaid} label={tick} />
                 </div>
             )}
-            <Trouble error={send.error} />
-            <div className="mt-8 flex gap-3">
-                <Button kind="main" big hint="Enter" disabled={!may} onClick={done}>
-                    {confirmWords[step.kind] ?? 'Done'}
-                </Button>
-                {step.kind !== 'caution' && (
-                    <Button big onClick={onWrong}>
-                        Something is wrong
-                    </Button>
-                )}
-            </div>
+            <Keys
+                send={send}
+                says={confirmWords[step.kind] ?? 'Done'}
+                hint="Enter"
+                ready={may}
+                onSave={done}
+                onWrong={step.kind === 'caution' ? undefined : onWrong}
+            />
         </>
     );
 }

@@ -1,7 +1,9 @@
 import { useEffect, useState } from 'react';
 import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
+import { within } from '../../../parts/scale';
 import { type StepProps, useStep } from '../useStep';
+import { Kept } from './Kept';
+import { Keys } from './Keys';
 
 /** Strokes or turns by hand: one big key to count with, or the space bar; the number can be typed, too. */
 export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
@@ -33,14 +35,7 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
     }, []);
     const save = () => send.mutate({ do: 'count', entry });
     const last = step.result as { counted?: number; verdict?: string };
-    const asked =
-        min !== undefined && max !== undefined
-            ? `${min} to ${max}`
-            : min !== undefined
-              ? `at least ${min}`
-              : max !== undefined
-                ? `at most ${max}`
-                : '';
+    const asked = within({ low: min ?? null, high: max ?? null });
     return (
         <>
             <div className="mt-5 flex flex-wrap items-stretch gap-5">
@@ -78,23 +73,22 @@ export function CountStep({ card, step, onWrong, onConflict }: StepProps) {
                 )}
             </div>
             {last.verdict === 'fail' && (
-                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                <Kept>
                     Kept: <b className="font-mono">{last.counted}</b> {counts}, outside {asked}. Find out why, put it
                     right and count again, or raise a finding.
-                </p>
+                </Kept>
             )}
-            <Trouble error={send.error} />
-            <div className="mt-6 flex flex-wrap gap-3">
-                <Button kind="main" big disabled={send.isPending || entry === '' || entry === '0'} onClick={save}>
-                    Save the count
-                </Button>
+            <Keys
+                send={send}
+                says="Save the count"
+                ready={entry !== '' && entry !== '0'}
+                onSave={save}
+                onWrong={onWrong}
+            >
                 <Button big onClick={() => setEntry('0')}>
                     Start again at 0
                 </Button>
-                <Button big onClick={onWrong}>
-                    Something is wrong
-                </Button>
-            </div>
+            </Keys>
         </>
     );
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
 import { State } from '../../../parts/State';
-import { band, type LimitSpec } from '../../../parts/scale';
+import { band, type LimitSpec, within } from '../../../parts/scale';
 import { type ReadingSpec, unitLabel } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
 import { PointList } from './Circuit';
@@ -44,8 +44,13 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                     </>
                 )}
             </p>
+            {step.went.map((line) => (
+                <p key={line}>{line}</p>
+            ))}
+            {step.uplift && <Uplift said={step.uplift} leak={step.result.leak === true} />}
             {step.kind === 'circuit' && <PointList points={step.points} />}
-            {Object.entries(results).map(([key, say]) => key in step.result && <p key={key}>{say(step.result)}</p>)}
+            {step.went.length === 0 &&
+                Object.entries(results).map(([key, say]) => key in step.result && <p key={key}>{say(step.result)}</p>)}
             {step.readings.length > 0 && (
                 <table className="mt-3 text-left">
                     <tbody>
@@ -136,11 +141,18 @@ function Limits({ spec }: { spec: Record<string, unknown> }) {
     if (!limit) {
         return null;
     }
-    const { low, high } = band(limit);
     return (
         <p className="mt-2 text-sm text-soft">
-            Limits: {low === null ? `at most ${high}` : high === null ? `at least ${low}` : `${low} to ${high}`}{' '}
-            {limit.unit}.
+            Limits: {within(band(limit))} {limit.unit}.
+        </p>
+    );
+}
+
+/** What was topped up, beside what is usual. */
+function Uplift({ said, leak }: { said: string; leak: boolean }) {
+    return (
+        <p>
+            <State state={leak ? 'watch' : 'clear'} word={leak ? 'Leak?' : 'Use'} /> {said}
         </p>
     );
 }

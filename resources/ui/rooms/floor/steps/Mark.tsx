@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
 import { unitLabel } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
+import { Keys } from './Keys';
 
 /** What is noted before anything moves: a number with its unit, or a few words. */
 export function MarkStep({ card, step, onConflict }: StepProps) {
@@ -29,17 +28,7 @@ export function MarkStep({ card, step, onConflict }: StepProps) {
                 </span>
             </label>
             <p className="mt-2 text-soft">A later step shows it again and wants it met.</p>
-            <Trouble error={send.error} />
-            <Button
-                kind="main"
-                big
-                hint="Enter"
-                className="mt-6"
-                disabled={entry.trim() === '' || send.isPending}
-                onClick={save}
-            >
-                Marked
-            </Button>
+            <Keys send={send} says="Marked" hint="Enter" ready={entry.trim() !== ''} onSave={save} />
         </>
     );
 }

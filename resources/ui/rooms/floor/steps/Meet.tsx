@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
 import { unitLabel } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
+import { Kept } from './Kept';
+import { Keys } from './Keys';
 import { Tick } from './Part';
 
 /** The mark of an earlier step, to be met again. */
@@ -49,20 +49,12 @@ export function MeetStep({ card, step, onWrong, onConflict }: StepProps) {
                 </div>
             )}
             {last.verdict === 'fail' && (
-                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                <Kept>
                     Kept: <b className="font-mono">{last.met}</b>, off by {last.off}. Set it to the mark and read again,
                     or raise a finding.
-                </p>
+                </Kept>
             )}
-            <Trouble error={send.error} />
-            <div className="mt-6 flex gap-3">
-                <Button kind="main" big disabled={entry.trim() === '' || send.isPending} onClick={save}>
-                    Met
-                </Button>
-                <Button big onClick={onWrong}>
-                    Something is wrong
-                </Button>
-            </div>
+            <Keys send={send} says="Met" ready={entry.trim() !== ''} onSave={save} onWrong={onWrong} />
         </>
     );
 }

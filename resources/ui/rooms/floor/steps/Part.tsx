@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { Button } from '../../../parts/Button';
 import { short } from '../../../parts/dates';
-import { Trouble } from '../../../parts/Page';
 import { Glyph } from '../../../parts/State';
 import { type StepProps, useStep } from '../useStep';
+import { Keys } from './Keys';
 
 type Spec = { part: string; quantity: number; position: string; seat?: boolean; lubricate?: string };
 
@@ -87,15 +86,7 @@ export function PartStep({ card, step, onWrong, onConflict }: StepProps) {
                     <Tick checked={oiled} onChange={setOiled} label={`Lubricated with ${spec.lubricate}`} />
                 )}
             </div>
-            <Trouble error={send.error} />
-            <div className="mt-6 flex gap-3">
-                <Button kind="main" big disabled={send.isPending || (batch === '' && !again)} onClick={fit}>
-                    Fitted
-                </Button>
-                <Button big onClick={onWrong}>
-                    Something is wrong
-                </Button>
-            </div>
+            <Keys send={send} says="Fitted" ready={batch !== '' || again} onSave={fit} onWrong={onWrong} />
         </>
     );
 }

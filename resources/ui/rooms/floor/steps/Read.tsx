@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
+import { Field } from '../../../parts/Field';
 import { ReadingField, type ReadingSpec, useTool } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
+import { Kept } from './Kept';
+import { Keys } from './Keys';
 
 /** One reading against its limit. */
 export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
@@ -13,7 +14,16 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
     const last = step.readings.filter((r) => r.stands).at(-1);
     const [note, setNote] = useState('');
     const [unusual, setUnusual] = useState(false);
-    const save = () => send.mutate({ do: 'read', entry, tool, ...(unusual && note.trim() !== '' ? { note } : {}) });
+    const gauge = spec.gauge;
+    const [temp, setTemp] = useState('');
+    const save = () =>
+        send.mutate({
+            do: 'read',
+            entry,
+            tool,
+            ...(gauge ? { entries: { temp } } : {}),
+            ...(unusual && note.trim() !== '' ? { note } : {}),
+        });
     if (spec.pending) {
         return (
             <p className="mt-5 text-soft" data-testid="pending">
@@ -39,32 +49,40 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
                 onSave={save}
                 onUnusual={setUnusual}
             />
+            {gauge && (
+                <Field
+                    label="Temperature at the bottle, °C"
+                    name="temp"
+                    inputMode="decimal"
+                    className="mt-3 max-w-xs"
+                    hint="It is judged as at the bottle's reference temperature, and is the reading of its trend."
+                    value={temp}
+                    onChange={(e) => setTemp(e.target.value)}
+                />
+            )}
             {unusual && (
-                <label className="mt-3 block max-w-2xl">
-                    <span className="mb-1 block">Legal, and outside what is advised: what do you think of it?</span>
-                    <input
-                        name="note"
-                        value={note}
-                        onChange={(e) => setNote(e.target.value)}
-                        className="h-12 w-full rounded-lg border-2 border-soft bg-sheet px-3"
-                    />
-                </label>
+                <Field
+                    label="Legal, and outside what is advised: what do you think of it?"
+                    name="note"
+                    className="mt-3 max-w-2xl"
+                    value={note}
+                    onChange={(e) => setNote(e.target.value)}
+                />
             )}
             {last && last.verdict !== 'pass' && (
-                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                <Kept>
                     Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right
                     and read again, or raise a finding.
-                </p>
+                </Kept>
             )}
-            <Trouble error={send.error} />
-            <div className="mt-6 flex gap-3">
-                <Button kind="main" big hint="Enter" disabled={entry === '' || send.isPending} onClick={save}>
-                    Save the reading
-                </Button>
-                <Button big onClick={onWrong}>
-                    Something is wrong
-                </Button>
-            </div>
+            <Keys
+                send={send}
+                says="Save the reading"
+                hint="Enter"
+                ready={entry !== '' && (!gauge || temp !== '')}
+                onSave={save}
+                onWrong={onWrong}
+            />
         </>
     );
 }

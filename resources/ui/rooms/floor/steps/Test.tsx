@@ -6,6 +6,7 @@ import { BreakOff } from '../BreakOff';
 import { ReadingField, type ReadingSpec, useTool } from '../ReadingField';
 import { useDeliberate } from '../useDeliberate';
 import { type StepProps, useEnter, useStep } from '../useStep';
+import { Kept } from './Kept';
 import { Ring, useHeld } from './Ring';
 
 type TestSpec = { setup: string[]; restore: string[]; hold: { seconds: number; what: string }; reading: ReadingSpec };
@@ -40,10 +41,10 @@ export function TestStep({ card, step, onWrong, onConflict }: StepProps) {
                 </div>
             </div>
             {last && last.verdict !== 'pass' && (
-                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                <Kept>
                     The last try read <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Put it right,
                     then hold again.
-                </p>
+                </Kept>
             )}
             {over && (
                 <ReadingField

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { Button } from '../../../parts/Button';
-import { Trouble } from '../../../parts/Page';
 import { ReadingField, type ReadingSpec } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
+import { Kept } from './Kept';
+import { Keys } from './Keys';
 
 /** How long something takes: a stopwatch, whose time drops into the field; a time from elsewhere can be typed. */
 export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
@@ -56,26 +56,19 @@ export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
                 onSave={save}
             />
             {last && last.verdict !== 'pass' && (
-                <p className="mt-3 rounded-lg border-2 border-rust bg-rust-wash p-3" role="status">
+                <Kept>
                     Kept: <b className="font-mono">{last.value}</b> {last.unit}, {last.said}. Find out why, put it right
                     and time it again, or raise a finding.
-                </p>
+                </Kept>
             )}
-            <Trouble error={send.error} />
-            <div className="mt-6 flex gap-3">
-                <Button
-                    kind="main"
-                    big
-                    hint="Enter"
-                    disabled={entry === '' || send.isPending || from !== null}
-                    onClick={save}
-                >
-                    Save the time
-                </Button>
-                <Button big onClick={onWrong}>
-                    Something is wrong
-                </Button>
-            </div>
+            <Keys
+                send={send}
+                says="Save the time"
+                hint="Enter"
+                ready={entry !== '' && from === null}
+                onSave={save}
+                onWrong={onWrong}
+            />
         </>
     );
 }

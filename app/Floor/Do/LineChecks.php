@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor\Do;
+
+use App\Crew\Model\Person;
+use App\Fleet\Model\Aircraft;
+use App\Floor\Model\Assignment;
+use App\Floor\Model\Card;
+use App\Floor\Model\Finding;
+use App\Library\Model\ProgrammeItem;
+use App\Now\CommitUnmoved;
+use App\Now\FloorCount;
+use App\Shared\Clock;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Visits\Do\Assign;
+use App\Visits\Do\MakeCard;
+use App\Visits\Model\Visit;
+use Closure;
+use Jorvel\Core\Fleet\LineCheck;
+
+/** Checks on the line: begun at the aircraft by whoever goes round it, without a visit and without a plan. */
+final readonly class LineChecks
+{
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private CommitUnmoved $commit,
+        private MakeCard $make,
+        private Assign $assign,
+        private RaiseFinding $raise,
+    ) {}
+
+    /**
+     * Begins a check, or joins the one that is begun.
+     *
+     * @param NewFinding|null $report what the crew said, where the check follows a report
+     *
+     * @return Card its card
+     *
+     * @throws Refused while the aircraft stands in a visit, for somebody who does not fit, or an item of another type
+     */
+    public function begin(Person $by, string $mark, int $itemId, ?NewFinding $report): Card
+    {
+        return ($this->commit)(function () use ($by, $mark, $itemId, $report): Closure {
+            $aircraft = Aircraft::with('type', 'fleet')->where('mark', $mark)->firstOrFail();
+            $item = ProgrammeItem::with('template')->where(['type_id' => $aircraft->type_id, 'withdrawn' => false])
+                ->whereNotNull('line')->find($itemId)
+                ?? throw Refused::because("{$aircraft->type->code} has no such check on the line. Nothing was begun.");
+            if (($item->line === LineCheck::Report) !== ($report !== null)) {
+                throw Refused::because($report === null
+                    ? 'Enter what the crew said; the check follows that. Nothing was begun.'
+                    : 'What a crew said begins the check that follows a report. Nothing was begun.');
+            }
+            $open = self::openOf($aircraft->id, $item->id);
+            if ($open !== null && $item->line !== LineCheck::Report) {
+                return fn(): Card => $this->join($by, $open);
+            }
+            $visit = Visit::where(['aircraft_id' => $aircraft->id, 'state' => Visit::IN_WORK])->first();
+            if ($visit !== null) {
+                throw Refused::because("{$mark} stands in \"{$visit->title}\": it is looked at there, and its release "
+                    .'says that it is good. Nothing was begun.');
+            }
+
+            return fn(): Card => $this->write($by, $aircraft, $item, $report);
+        });
+    }
+
+    private static function openOf(int $aircraft, int $item): ?Card
+    {
+        return Card::with('assignments', 'steps', 'aircraft.type', 'visit')
+            ->where(['aircraft_id' => $aircraft, 'item_id' => $item])
+            ->whereIn('visit_id', Visit::onLine()->where('visits.state', '!=', Visit::RELEASED)->select('id'))
+            ->orderByDesc('id')->first();
+    }
+
+    private function join(Person $by, Card $card): Card
+    {
+        $on = $card->assignments->contains(static fn(Assignment $a): bool => $a->person_id === $by->id);
+        if (! $on && ! $card->worked()) {
+            $this->assign->add($by, $card, $by->id, 'perform');
+        }
+
+        return $card;
+    }
+
+    private function write(Person $by, Aircraft $aircraft, ProgrammeItem $item, ?NewFinding $report): Card
+    {
+        FloorCount::up($aircraft->id);
+        $today = (string) $this->clock->today();
+        $visit = Visit::create([
+            'aircraft_id' => $aircraft->id, 'title' => $item->title, 'bay' => Visit::LINE, 'kind' => Visit::CHECK,
+            'start' => $today, 'end' => $today, 'state' => Visit::IN_WORK,
+        ]);
+        $visit->setRelation('aircraft', $aircraft);
+        $card = ($this->make)($visit, $item->template, 1, [
+            'item_id' => $item->id, 'title' => $item->title, 'hours' => $item->workHours(),
+        ], $item->chapter);
+        $card->load('aircraft.type', 'assignments', 'steps')->setRelation('visit', $visit);
+        $this->records->write($by, 'line.begun', "card:{$card->id}", [
+            'aircraft' => $aircraft->mark, 'item' => $item->code, 'number' => $card->number,
+        ]);
+        $this->assign->add($by, $card, $by->id, 'perform');
+        if ($report !== null) {
+            $this->raise->raise($by, $card, $report);
+        }
+
+        return $card;
+    }
+
+    /**
+     * A check that was begun by mistake, or at the wrong aircraft, is left; nothing of it was done.
+     *
+     * @throws Refused once something was done or found at it
+     */
+    public function leave(Person $by, int $visitId, string $why): void
+    {
+        ($this->commit)(function () use ($by, $visitId, $why): Closure {
+            $visit = Visit::onLine()->with('cards.steps', 'cards.findings')->findOrFail($visitId);
+            $worked = $visit->cards->contains(static fn(Card $c): bool => $c->begun_at !== null
+                || $c->findings->contains(static fn(Finding $f): bool => $f->state === Finding::OPEN));
+            if ($visit->state === Visit::RELEASED || $worked) {
+                throw Refused::because($visit->state === Visit::RELEASED
+                    ? 'That check is over. Nothing was changed.'
+                    : 'Something was done or found at it: it is finished and signed, or what is open is deferred. '
+                        .'Nothing was changed.');
+            }
+
+            return function () use ($by, $visit, $why): void {
+                FloorCount::up($visit->aircraft_id);
+                Visit::withoutGlobalScope('visits')->whereKey($visit->id)->update([
+                    'state' => Visit::RELEASED, 'released_at' => (string) $this->clock->now(),
+                ]);
+                $this->records->write($by, 'line.left', "visit:{$visit->id}", [
+                    'title' => $visit->title, 'why' => $why,
+                ]);
+            };
+        });
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Release\Http;
+
+use App\Release\Do\SignLine;
+use App\Release\Show\ShowLineSign;
+use App\Release\Show\View\LineSignView;
+use App\Shared\Http\Api;
+use App\Shared\Http\ViewRequest;
+use Illuminate\Http\JsonResponse;
+
+/** Checks on the line, signed good until the end of a day. */
+final class LineReleaseController
+{
+    #[Api('lineSign', LineSignView::class, 'What keeps a check from being signed')]
+    public function show(int $id, ViewRequest $request, ShowLineSign $read): JsonResponse
+    {
+        return new JsonResponse($read->one($id, $request->person()));
+    }
+
+    #[Api('signLine', LineSignView::class, 'Signed')]
+    public function sign(int $id, LineSignRequest $request, SignLine $sign, ShowLineSign $read): JsonResponse
+    {
+        $sign($request->person(), $id, $request->string('stamp')->value(), $request->string('pin')->value());
+
+        return new JsonResponse($read->one($id, $request->person()));
+    }
+}
