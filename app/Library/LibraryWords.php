@@ -165,14 +165,19 @@ final class LibraryWords
             ImportKind::Flying => 'counter',
             ImportKind::Sectors => 'sector',
             ImportKind::Revision => 'passage or method',
+            ImportKind::Follows => 'line of a rule',
             default => 'item',
-        }, $kind === ImportKind::Revision ? 'passages and methods' : null);
+        }, match ($kind) {
+            ImportKind::Revision => 'passages and methods', ImportKind::Follows => 'lines of rules', default => null,
+        });
 
         return match (true) {
             $applied => "Applied: {$what} changed.",
             $kind === ImportKind::Revision => "Applying this changes {$what}; "
                 .Words::count($moved, 'card template or open card', 'card templates and open cards')
                 .' must then be re-read before anyone starts on '.($moved === 1 ? 'it.' : 'them.'),
+            $kind === ImportKind::Follows && $changes > 0 => "Applying this proposes {$what}; somebody else brings them in "
+                .'force.',
             $changes === 0 => 'This file changes nothing: everything in it is already so.',
             default => "Applying this changes {$what}, moves ".Words::count($moved, 'date').' and '
                 .($stops === 0 ? 'no first stop.' : "the first stop of {$stops} aircraft."),

@@ -16,16 +16,20 @@ use App\Fleet\Model\Base;
 use App\Fleet\Model\Component;
 use App\Fleet\Model\Fleet;
 use App\Floor\Do\TakeReading;
+use App\Floor\Do\WhatFollows;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Floor\Model\Damage;
 use App\Floor\Model\DamageLook;
+use App\Floor\Model\Exceedance;
 use App\Floor\Model\Finding;
+use App\Floor\Model\FollowUp;
 use App\Floor\Model\LineValidity;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
 use App\Library\Do\ProgrammeFile;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\FollowRule;
 use App\Library\Model\Lesson;
 use App\Library\Model\Manual;
 use App\Library\Model\ManualRevision;
@@ -71,6 +75,7 @@ final readonly class World
         private FloorStory $floorStory,
         private Recalls $recalls,
         private FreezeCertificate $freeze,
+        private WhatFollows $whatFollows,
     ) {}
 
     public function load(): void
@@ -85,6 +90,7 @@ final readonly class World
                 $this->checks();
                 $this->story();
                 $this->line();
+                $this->follows();
             });
             $this->clock->start($now);
             $this->records->write(
@@ -467,6 +473,42 @@ final readonly class World
                 'decided_by' => isset($l['accepted_by']) ? $people[$l['accepted_by']] : null,
                 'decided_at' => $l['accepted_at'] ?? null,
             ]);
+        }
+    }
+
+    /** Rules of what follows, in force and proposed, and limits that were exceeded these last months. */
+    private function follows(): void
+    {
+        $people = Person::pluck('id', 'login');
+        $of = self::json('follows.json');
+        foreach ($of['rules'] as $r) {
+            FollowRule::create([
+                'type_id' => AircraftType::where('code', $r['type'])->valueOrFail('id'), 'code' => $r['rule']['code'],
+                'version' => 1, 'body' => $r['rule'], 'proposed_by' => $people[$r['by']], 'proposed_at' => $r['at'],
+                'state' => isset($r['decided_by']) ? FollowRule::IN_FORCE : FollowRule::PROPOSED,
+                'decided_by' => isset($r['decided_by']) ? $people[$r['decided_by']] : null,
+                'decided_at' => isset($r['decided_by']) ? $r['decided_at'] : null,
+            ]);
+        }
+        foreach ($of['exceeded'] as $n => $e) {
+            $rule = FollowRule::where('code', $e['rule'])->firstOrFail();
+            $row = $rule->rule()->exceeded?->row($e['peak'], $e['seconds']);
+            Exceedance::create([
+                'number' => sprintf('E%04d', $n + 1), 'rule_id' => $rule->id, 'position' => $e['position'],
+                'aircraft_id' => Aircraft::where('mark', $e['mark'])->valueOrFail('id'), 'peak' => $e['peak'],
+                'seconds' => $e['seconds'], 'source' => $e['source'], 'person_id' => $people[$e['by']],
+                'happened_at' => $e['happened'], 'at' => $e['at'], 'row' => $row->title ?? '',
+                'note' => $e['note'] ?? '',
+            ]);
+        }
+        foreach ($of['opened'] as $o) {
+            $finding = Finding::with('card.aircraft.type', 'card.visit')->where('place', $o['place'])->firstOrFail();
+            $this->whatFollows->from(Person::findOrFail($people[$o['by']]), $finding, $finding->card);
+            foreach ($o['answers'] as $text => [$answer, $by, $at]) {
+                FollowUp::where(['finding_id' => $finding->id, 'text' => $text])->update([
+                    'state' => FollowUp::ANSWERED, 'answer' => $answer, 'person_id' => $people[$by], 'at' => $at,
+                ]);
+            }
         }
     }
 

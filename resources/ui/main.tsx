@@ -39,6 +39,7 @@ const Manual = room(() => import('./rooms/library/Manual'), 'Manual');
 const Parts = room(() => import('./rooms/stores/Parts'), 'Parts');
 const Part = room(() => import('./rooms/stores/Part'), 'Part');
 const DamageMap = room(() => import('./rooms/floor/DamageMap'), 'DamageMap');
+const Limits = room(() => import('./rooms/floor/Limits'), 'Limits');
 const Line = room(() => import('./rooms/floor/Line'), 'Line');
 const Units = room(() => import('./rooms/stores/Units'), 'Units');
 const Out = room(() => import('./rooms/stores/Out'), 'Out');
@@ -49,6 +50,8 @@ const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals')
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
 const Release = room(() => import('./rooms/release/Release'), 'Release');
 const Library = room(() => import('./rooms/library/Library'), 'Library');
+const Follows = room(() => import('./rooms/library/Follows'), 'Follows');
+const FollowEdit = room(() => import('./rooms/library/FollowEdit'), 'FollowEdit');
 const LibraryCard = room(() => import('./rooms/library/LibraryCard'), 'LibraryCard');
 const CardEdit = room(() => import('./rooms/library/CardEdit'), 'CardEdit');
 const Programme = room(() => import('./rooms/library/Programme'), 'Programme');
@@ -111,6 +114,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/crew/people/:id" element={<Person />} />
                                 <Route path="/floor" element={<Floor />} />
                                 <Route path="/floor/damage/:mark" element={<DamageMap />} />
+                                <Route path="/floor/limits" element={<Limits />} />
                                 <Route path="/floor/line" element={<Line />} />
                                 <Route path="/floor/registers" element={<Registers />} />
                                 <Route path="/floor/registers/:mark" element={<Register />} />
@@ -123,6 +127,8 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/library" element={<Library />} />
                                 <Route path="/library/cards/:type/*" element={<LibraryCard />} />
                                 <Route path="/library/write/:type/*" element={<CardEdit />} />
+                                <Route path="/library/follows" element={<Follows />} />
+                                <Route path="/library/follows/:type/write" element={<FollowEdit />} />
                                 <Route path="/library/programme/:type" element={<Programme />} />
                                 <Route path="/stores" element={<Stores />} />
                                 <Route path="/library/manuals/:code" element={<Manual />} />

@@ -6,12 +6,14 @@ namespace Tests\Feature;
 
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
+use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Database\Demo\World;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -101,5 +103,33 @@ abstract class WorldCase extends TestCase
         $body = ['person' => $this->person($login)->id, 'role' => $role];
 
         return $this->as('ines', 'POST', "cards/{$card->id}/assignments", $body);
+    }
+
+    /** The card as if every step of it had been worked, and signed by somebody. */
+    protected function worked(int $card, string $who): Card
+    {
+        $this->stepsDone($card, $who);
+        $is = Card::findOrFail($card);
+        $this->as($who, 'POST', "cards/{$card}/sign", [
+            'version' => $is->version, 'stamp' => $this->person($who)->stamp, 'pin' => $this->pin($who),
+        ])->assertOk();
+
+        return $is->refresh();
+    }
+
+    protected function pin(string $who): string
+    {
+        $people = json_decode((string) file_get_contents(database_path('demo/people.json')), true);
+
+        return (string) array_column($people['people'] ?? $people, 'pin', 'login')[$who];
+    }
+
+    /** As if somebody had worked every step of a card. */
+    protected function stepsDone(int $card, string $who): void
+    {
+        DB::table('steps')->where('card_id', $card)->update(['state' => 'done', 'done_by' => $this->person($who)->id]);
+        DB::table('card_hands')->insertOrIgnore([
+            'card_id' => $card, 'person_id' => $this->person($who)->id, 'since' => (string) app(Clock::class)->now(),
+        ]);
     }
 }

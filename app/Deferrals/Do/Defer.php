@@ -10,6 +10,7 @@ use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\SafingDevice;
+use App\Library\FollowWords;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Shared\Clock;
@@ -61,6 +62,10 @@ final readonly class Defer
                 "Confirm first that the procedure of {$item->code} has been carried out and the placard fitted. "
                     .'Nothing was deferred.',
             );
+        }
+        $waits = $finding->unanswered();
+        if ($waits !== []) {
+            throw Refused::because(FollowWords::waits($finding, $waits));
         }
         if ($finding->fixCard !== null && $finding->fixCard->state !== Card::OPEN) {
             throw Refused::because(

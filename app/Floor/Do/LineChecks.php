@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
+use App\Crew\Model\Role;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
@@ -49,14 +50,14 @@ final readonly class LineChecks
             $item = ProgrammeItem::with('template')->where(['type_id' => $aircraft->type_id, 'withdrawn' => false])
                 ->whereNotNull('line')->find($itemId)
                 ?? throw Refused::because("{$aircraft->type->code} has no such check on the line. Nothing was begun.");
+            $open = self::openOf($aircraft->id, $item->id);
+            if ($open !== null && $report === null) {
+                return fn(): Card => $this->join($by, $open);
+            }
             if (($item->line === LineCheck::Report) !== ($report !== null)) {
                 throw Refused::because($report === null
                     ? 'Enter what the crew said; the check follows that. Nothing was begun.'
                     : 'What a crew said begins the check that follows a report. Nothing was begun.');
-            }
-            $open = self::openOf($aircraft->id, $item->id);
-            if ($open !== null && $item->line !== LineCheck::Report) {
-                return fn(): Card => $this->join($by, $open);
             }
             $visit = Visit::where(['aircraft_id' => $aircraft->id, 'state' => Visit::IN_WORK])->first();
             if ($visit !== null) {
@@ -66,6 +67,35 @@ final readonly class LineChecks
 
             return fn(): Card => $this->write($by, $aircraft, $item, $report);
         });
+    }
+
+    /**
+     * The check after a report, for something that was told elsewhere: by a recorder, by a controller. Whoever works
+     * cards is on it; others leave it to who takes it.
+     *
+     * @return Card|null its card, with the finding raised at it; null for a type without such a check
+     */
+    public function after(Person $by, Aircraft $aircraft, NewFinding $report): ?Card
+    {
+        $item = ProgrammeItem::with('template')->where([
+            'type_id' => $aircraft->type_id, 'withdrawn' => false, 'line' => LineCheck::Report,
+        ])->orderBy('code')->first();
+
+        if ($item === null) {
+            return null;
+        }
+        $open = self::openOf($aircraft->id, $item->id);
+        if ($open !== null) {
+            $this->raise->raise($by, $open, $report);
+        }
+
+        return $open ?? $this->write(
+            $by,
+            $aircraft,
+            $item,
+            $report,
+            with: $by->holds(Role::Technician, Role::Inspector, Role::Certifier),
+        );
     }
 
     private static function openOf(int $aircraft, int $item): ?Card
@@ -86,8 +116,14 @@ final readonly class LineChecks
         return $card;
     }
 
-    private function write(Person $by, Aircraft $aircraft, ProgrammeItem $item, ?NewFinding $report): Card
-    {
+    /** @param bool $with whoever begins it is on it */
+    private function write(
+        Person $by,
+        Aircraft $aircraft,
+        ProgrammeItem $item,
+        ?NewFinding $report,
+        bool $with = true,
+    ): Card {
         FloorCount::up($aircraft->id);
         $today = (string) $this->clock->today();
         $visit = Visit::create([
@@ -102,12 +138,34 @@ final readonly class LineChecks
         $this->records->write($by, 'line.begun', "card:{$card->id}", [
             'aircraft' => $aircraft->mark, 'item' => $item->code, 'number' => $card->number,
         ]);
-        $this->assign->add($by, $card, $by->id, 'perform');
+        if ($with) {
+            $this->assign->add($by, $card, $by->id, 'perform');
+        }
         if ($report !== null) {
             $this->raise->raise($by, $card, $report);
         }
 
         return $card;
+    }
+
+    /**
+     * A card on the line is taken by whoever fits: there is no plan that gives it to somebody.
+     *
+     * @throws Refused for a card of a visit, one that is worked, or somebody who does not fit
+     */
+    public function take(Person $by, int $cardId): Card
+    {
+        return ($this->commit)(function () use ($by, $cardId): Closure {
+            $card = Card::with('assignments', 'steps', 'aircraft.type', 'visit')->findOrFail($cardId);
+            if ($card->visit->kind !== Visit::CHECK || $card->worked()) {
+                throw Refused::because($card->worked()
+                    ? "Card {$card->number} is worked. Nothing was changed."
+                    : "Card {$card->number} belongs to a visit: whoever plans it puts people on it. Nothing was "
+                        .'changed.');
+            }
+
+            return fn(): Card => $this->join($by, $card);
+        });
     }
 
     /**

@@ -23,7 +23,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class RaiseFinding
 {
-    public function __construct(private Clock $clock, private Records $records, private SystemHistory $history) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private SystemHistory $history,
+        private WhatFollows $follows,
+    ) {}
 
     /** @throws Refused for a step that the card has not */
     public function raise(Person $by, Card $card, NewFinding $new): Finding
@@ -52,6 +57,7 @@ final readonly class RaiseFinding
                 'severity' => $new->severity, 'repeat_of' => $before?->number,
                 ...($round === null ? [] : ['step' => $round->no, 'point' => $new->point]),
             ]);
+            $this->follows->from($by, $finding, $card);
             if ($round !== null) {
                 CircuitPoint::where(['step_id' => $round->id, 'point' => $new->point])->update(['stands' => false]);
                 CircuitPoint::create([

@@ -10,6 +10,7 @@ use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
+use App\Library\FollowWords;
 use App\Now\CardFile;
 use App\Now\CommitOnFloor;
 use App\Now\LoadCard;
@@ -67,6 +68,7 @@ final readonly class SignCard
                 throw Refused::because(FloorWords::notSigned($why, $file->now));
             }
             $this->requireFit($by, $card, 'perform', $card->skill, false);
+            self::requireFollowed($card);
             $loans = $this->desk->outOn($card);
             $loans->each(fn(ToolLoan $l) => $this->desk->requireWhole($l, $counted[$l->id] ?? 0));
             $by->requireSignature($stamp, $pin);
@@ -134,6 +136,7 @@ final readonly class SignCard
             }
             $this->requireOpenTo($file);
             $this->requireInspected($by, $card, $card->covers, $covers);
+            self::requireFollowed($card);
             $by->requireSignature($stamp, $pin);
 
             return function () use ($by, $card): void {
@@ -228,6 +231,16 @@ final readonly class SignCard
         $left = array_diff($due, $covers);
         if ($left !== []) {
             throw Refused::because('Not yet looked at: '.implode(', ', $left).'. Nothing was signed.');
+        }
+    }
+
+    /** @throws Refused while something that follows from the finding that it settles is not answered */
+    private static function requireFollowed(Card $card): void
+    {
+        $finding = $card->finding_id === null ? null : $card->finding;
+        $waits = $finding?->unanswered() ?? [];
+        if ($finding !== null && $waits !== []) {
+            throw Refused::because(FollowWords::waits($finding, $waits));
         }
     }
 

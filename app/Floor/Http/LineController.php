@@ -35,6 +35,14 @@ final class LineController
         return new JsonResponse($read->card($card->id, $request->person()), 201);
     }
 
+    #[Api('takeCard', CardView::class, 'The card, with who took it')]
+    public function take(int $id, AtCardRequest $request, LineChecks $line, ShowCard $read): JsonResponse
+    {
+        $line->take($request->person(), $id);
+
+        return new JsonResponse($read->card($id, $request->person()));
+    }
+
     #[Api('leaveLine', LineView::class, 'The aircraft on the line')]
     public function leave(int $id, LeaveLineRequest $request, LineChecks $line, ShowLine $read): JsonResponse
     {

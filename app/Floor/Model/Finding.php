@@ -40,6 +40,7 @@ use Jorvel\Core\Shared\Instant;
  * @property-read Card|null $fixCard
  * @property-read Person $raiser
  * @property-read Collection<int, Photo> $photos
+ * @property-read Collection<int, FollowUp> $followUps
  * @property-read Finding|null $before found at the same place
  */
 final class Finding extends Model
@@ -84,6 +85,19 @@ final class Finding extends Model
     public function fixCard(): HasOne
     {
         return $this->hasOne(Card::class);
+    }
+
+    /** @return HasMany<FollowUp, $this> what follows from it by the rules of Library */
+    public function followUps(): HasMany
+    {
+        return $this->hasMany(FollowUp::class)->orderBy('id');
+    }
+
+    /** @return list<FollowUp> what is answered by name before it is settled */
+    public function unanswered(): array
+    {
+        return array_values($this->followUps()->where('state', FollowUp::OPEN)->get()
+            ->filter(static fn(FollowUp $f): bool => $f->waits())->all());
     }
 
     /** @return BelongsTo<Person, $this> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Show;
 
 use App\Crew\Model\Person;
+use App\Crew\Model\Role;
 use App\Crew\Model\RotaDay;
 use App\Floor\Do\FitToWork;
 use App\Floor\Do\HandCardOver;
@@ -99,6 +100,8 @@ final readonly class ShowCard
             'hand' => $me->can('work', $card),
             'inspect' => $inspection && $me->can('inspect', $card) && $inspectWhy === null,
             'raise' => $me->can('raise', $card),
+            'take' => $card->visit->kind === Visit::CHECK && ! $card->worked() && ! $me->can('work', $card)
+                && $me->holds(Role::Technician, Role::Inspector, Role::Certifier),
             'begin' => $file->now->daysEarly > 0 && $me->can('begin', $card->visit),
         ]));
 

@@ -7,6 +7,7 @@ namespace App\Floor\Show;
 use App\Crew\Model\Person;
 use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Finding;
+use App\Floor\Model\FollowUp;
 use App\Floor\Model\Photo;
 use App\Floor\Show\View\DrawingView;
 use App\Floor\Show\View\FindingDetail;
@@ -20,11 +21,16 @@ use Jorvel\Core\Floor\Recent;
 /** One finding: where it is, what was done to its system before, and what can be done about it. */
 final readonly class ShowFinding
 {
-    public function __construct(private Clock $clock, private ShowCard $cards, private SystemHistory $history) {}
+    public function __construct(
+        private Clock $clock,
+        private ShowCard $cards,
+        private SystemHistory $history,
+        private ShowFollowUps $follows,
+    ) {}
 
     public function one(Finding $finding, Person $me): FindingDetail
     {
-        $finding->load(['raiser', 'photos', 'card.visit', 'aircraft.type', 'fixCard', 'before']);
+        $finding->load(['followUps.person', 'followUps.card', 'followUps.led', 'followUps.rule', 'raiser', 'photos', 'card.visit', 'aircraft.type', 'fixCard', 'before']);
         $today = $this->clock->today();
         $recent = Recent::usual();
         $raised = $finding->raised_at->dayIn($this->clock->zone());
@@ -81,14 +87,19 @@ final readonly class ShowFinding
                 'mark' => $finding->state !== Finding::FIXED && $outline !== null && $me->can('raise', $finding->card),
             ])),
             array_values($listed->map(static fn(ListedItem $i): string => "{$i->code} {$i->title}")->all()),
+            $this->follows->of($finding),
+            $open && $me->can('raise', $finding->card) ? $this->follows->rules($finding) : [],
         );
     }
 
     private function sentence(Finding $f, ?Finding $before, ?PastEvent $suspect): string
     {
         $where = "{$f->number} on {$f->aircraft->mark}, {$f->place}";
+        $waits = $f->followUps->filter(static fn(FollowUp $u): bool => $u->waits())->count();
         $what = match (true) {
             $f->state !== Finding::OPEN => "{$where}: {$f->state->value}.",
+            $waits > 0 => "{$where}: ".Words::count($waits, 'thing follows', 'things follow').' from it and '
+                    .($waits === 1 ? 'is' : 'are').' not answered yet.',
             $f->fixCard !== null => "{$where}: card {$f->fixCard->number} fixes it.",
             default => "{$where}: fix it or defer it.",
         };

@@ -49,6 +49,7 @@ final readonly class BringIn
         private FlyingQuestions $questions,
         private CommitUnmoved $commit,
         private BringCards $cards,
+        private BringFollows $follows,
     ) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
@@ -110,6 +111,7 @@ final readonly class BringIn
             ImportKind::Flying => $this->applyFlying($by, $import),
             ImportKind::Sectors => $this->applySectors($import),
             ImportKind::Revision => $this->revisions->apply(RevisionFile::read($import->payload)),
+            ImportKind::Follows => $this->follows->apply($by, FollowFile::read($import->payload), $import->name),
             ImportKind::Cards => $this->cards->apply($by, TemplateFile::read($import->payload), $import->name),
             default => $this->applyProgramme($import),
         };
@@ -133,6 +135,7 @@ final readonly class BringIn
             ImportKind::Flying => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
             ImportKind::Sectors => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
             ImportKind::Revision => $this->revisions->compare(RevisionFile::read($payload)),
+            ImportKind::Follows => $this->follows->compare(FollowFile::read($payload)),
             ImportKind::Cards => $this->cards->compare(TemplateFile::read($payload)),
             default => $this->compareProgramme(self::programme($kind, $payload)),
         };

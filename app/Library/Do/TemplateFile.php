@@ -7,6 +7,7 @@ namespace App\Library\Do;
 use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\ComponentTenure;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\FollowRule;
 use App\Library\Model\Manual;
 use App\Library\Model\Panel;
 use App\Library\Model\Zone;
@@ -16,6 +17,7 @@ use App\Stores\Model\Part;
 use Jorvel\Core\Contract\Schema;
 use Jorvel\Core\Library\Steps;
 use Jorvel\Core\Shared\InputError;
+use Jorvel\Core\Shared\Unit;
 
 /** Card templates as a file, in and out: `{type, cards: […]}`, each as in core/schema/card.json. */
 final readonly class TemplateFile
@@ -216,7 +218,7 @@ final readonly class TemplateFile
 
         return [
             ...$faults, ...self::partsOfSteps($card->steps), ...self::unitsOfSteps($type, $card->steps),
-            ...self::productsOfSteps($card->steps),
+            ...self::productsOfSteps($card->steps), ...self::limitsOfSteps($type, $card->steps),
         ];
     }
 
@@ -316,6 +318,62 @@ final readonly class TemplateFile
         }
 
         return $faults;
+    }
+
+    /**
+     * A reading that may exceed a limit names a rule in force, of its unit, and a position of it.
+     *
+     * @param array<array-key, \stdClass> $steps
+     *
+     * @return list<InputError>
+     */
+    private static function limitsOfSteps(AircraftType $type, array $steps): array
+    {
+        $faults = [];
+        $rules = null;
+        foreach (self::ofKind($steps, 'measurement') as $place => $step) {
+            $of = $step->spec->reading->exceeds ?? null;
+            if ($of === null) {
+                continue;
+            }
+            $rules ??= FollowRule::inForce($type->id)->get()->keyBy('code')->all();
+            $table = isset($rules[$of->rule]) ? $rules[$of->rule]->rule()->exceeded : null;
+            $unit = Unit::tryFrom((string) $step->spec->reading->limit->unit);
+            $faults[] = match (true) {
+                $table === null => InputError::notAmong(
+                    "{$place}.spec.reading.exceeds.rule",
+                    "limits with a table of the {$type->code}",
+                    $of->rule,
+                ),
+                array_diff(self::positions($steps, $place, $of->position), $table->positions) !== [] => InputError::notAmong(
+                    "{$place}.spec.reading.exceeds.position",
+                    'its positions: '.implode(', ', $table->positions),
+                    $of->position,
+                ),
+                $unit?->dimension() !== $table->unit->dimension() => InputError::at(
+                    "{$place}.spec.reading.limit.unit",
+                    "is of another kind than {$table->unit->label()}, in which {$of->rule} has its limit",
+                ),
+                default => null,
+            };
+        }
+
+        return array_values(array_filter($faults));
+    }
+
+    /**
+     * What a position of a step comes to: in a block, at each of its positions.
+     *
+     * @param array<array-key, \stdClass> $steps
+     *
+     * @return list<string>
+     */
+    private static function positions(array $steps, string $place, string $position): array
+    {
+        return array_map(
+            static fn(string $p): string => str_replace('{position}', $p, $position),
+            array_values($steps[(int) explode('.', $place)[1]]->spec->positions ?? ['']),
+        );
     }
 
     /**

@@ -13,4 +13,5 @@ enum ImportKind: string
     case Flying = 'flying';
     case Sectors = 'sectors';
     case Cards = 'cards';
+    case Follows = 'follows';
 }

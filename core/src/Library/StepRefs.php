@@ -205,6 +205,9 @@ final class StepRefs
         } elseif (isset($spec['reading']['gauge']) && $of($spec['reading']['limit']['unit']) !== 'pressure') {
             $faults[] = InputError::at('spec.reading.limit.unit', 'is no unit of pressure, which a gauge shows');
         }
+        if (isset($spec['reading']['exceeds']) && $step['kind'] !== 'measurement') {
+            $faults[] = InputError::at('spec.reading.exceeds', 'is read by a measurement');
+        }
         if ($step['kind'] === 'consumable' && ! in_array($of($spec['unit']), ['volume', 'mass', null], true)) {
             $faults[] = InputError::at('spec.unit', 'is no unit of volume or mass');
         }

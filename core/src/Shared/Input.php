@@ -116,6 +116,14 @@ final readonly class Input
         return is_array($value) ? array_map(strval(...), array_values($value)) : [];
     }
 
+    /** @return list<list<string>> */
+    public function lists(string $field): array
+    {
+        $of = static fn(mixed $list): array => array_map(strval(...), array_values((array) $list));
+
+        return array_map($of, array_values((array) $this->get($field)));
+    }
+
     /** @return list<float> */
     public function floats(string $field): array
     {

@@ -130,6 +130,16 @@ export const useDamage = (mark: string) =>
         queryKey: keys.damage(mark),
         queryFn: () => take(api.GET('/api/damage/{mark}', { params: { path: { mark } } })),
     });
+export const useExceedances = () =>
+    useQuery<Schemas['ExceedancesView'], Failure>({
+        queryKey: keys.exceedances,
+        queryFn: () => take(api.GET('/api/exceedances')),
+    });
+export const useFollows = () =>
+    useQuery<Schemas['FollowsRoom'], Failure>({
+        queryKey: keys.follows,
+        queryFn: () => take(api.GET('/api/library/follows')),
+    });
 export const useLine = () =>
     useQuery<Schemas['LineView'], Failure>({ queryKey: keys.line, queryFn: () => take(api.GET('/api/line')) });
 export const useLineSign = (id: number) =>

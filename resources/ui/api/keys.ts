@@ -31,6 +31,8 @@ export const keys = {
     phases: (query: object) => ['visits', 'phases', query],
     floor: ['floor'],
     line: ['line'],
+    exceedances: ['exceedances'],
+    follows: ['library', 'follows'],
     damage: (mark: string) => ['damage', mark],
     cards: ['cards'],
     card: (id: number) => ['cards', id],

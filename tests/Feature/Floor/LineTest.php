@@ -49,33 +49,11 @@ final class LineTest extends WorldCase
         return array_column((array) $this->as('oda', 'GET', 'line')->json('rows'), null, 'mark')[$mark];
     }
 
-    /** The card as if every step of it had been worked, and signed by somebody. */
-    private function worked(int $card, string $who): Card
-    {
-        DB::table('steps')->where('card_id', $card)->update(['state' => 'done', 'done_by' => $this->person($who)->id]);
-        DB::table('card_hands')->insertOrIgnore([
-            'card_id' => $card, 'person_id' => $this->person($who)->id, 'since' => '2026-05-05T08:20:00Z',
-        ]);
-        $is = Card::findOrFail($card);
-        $this->as($who, 'POST', "cards/{$card}/sign", [
-            'version' => $is->version, 'stamp' => $this->person($who)->stamp, 'pin' => self::pin($who),
-        ])->assertOk();
-
-        return $is->refresh();
-    }
-
-    private static function pin(string $who): string
-    {
-        $people = json_decode((string) file_get_contents(database_path('demo/people.json')), true);
-
-        return (string) array_column($people['people'] ?? $people, 'pin', 'login')[$who];
-    }
-
     /** @return TestResponse<Response> */
     private function good(string $who, int $visit): TestResponse
     {
         return $this->as($who, 'POST', "line/{$visit}/good", [
-            'stamp' => $this->person($who)->stamp, 'pin' => self::pin($who),
+            'stamp' => $this->person($who)->stamp, 'pin' => $this->pin($who),
         ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Beyond;
 use App\Floor\Do\Flows;
 use App\Floor\Do\Gauges;
 use App\Floor\Do\StepInput;
@@ -15,11 +16,17 @@ use Jorvel\Core\Shared\Quantity;
 
 /**
  * A reading against a limit: a measurement, a torque, a timing. One of a bottle's gauge is judged as it would be at its
- * reference temperature, and is the reading of the bottle's trend as well.
+ * reference temperature, and is the reading of the bottle's trend as well; one beyond a limit with a table is an
+ * exceedance at once.
  */
 final readonly class Read implements StepKind
 {
-    public function __construct(private TakeReading $readings, private Flows $flows, private Gauges $gauges) {}
+    public function __construct(
+        private TakeReading $readings,
+        private Flows $flows,
+        private Gauges $gauges,
+        private Beyond $beyond,
+    ) {}
 
     public function answers(): array
     {
@@ -39,6 +46,10 @@ final readonly class Read implements StepKind
             as: $gauge === null ? null : static fn(Quantity $shown): Quantity => $gauge->atReference(),
         );
         $writes = [fn() => $this->readings->commit($by, $step, $taken)];
+        $beyond = $this->beyond->ask($step, $spec, $taken, $in);
+        if ($beyond !== null) {
+            $writes[] = fn() => $this->beyond->commit($by, $step, $beyond);
+        }
         if ($gauge !== null) {
             $writes[] = fn() => $this->gauges->commit($by, $step, $gauge);
         }

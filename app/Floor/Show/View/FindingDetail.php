@@ -33,5 +33,9 @@ final readonly class FindingDetail
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $may,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $options,
+        /** @var list<FollowUpView> what follows from it */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FollowUpView::class))] public array $follows,
+        /** @var list<RulePick> that may be opened by hand */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RulePick::class))] public array $rules,
     ) {}
 }

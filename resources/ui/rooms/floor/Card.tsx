@@ -9,7 +9,7 @@ import { Glyph, State } from '../../parts/State';
 import { BeginVisit } from './BeginVisit';
 import { Beside } from './Beside';
 import { Ended } from './CardEnded';
-import { Lessons, Live, Newer, Underway, Waits } from './CardNotices';
+import { Lessons, Live, Newer, TakeIt, Underway, Waits } from './CardNotices';
 import { Steps } from './CardSteps';
 import { Given, HandOver } from './HandOver';
 import { Raise } from './Raise';
@@ -109,6 +109,7 @@ function CardOf({ card }: { card: CardData }) {
                         {card.may.includes('begin') && <BeginVisit card={card} />}
                     </div>
                 )}
+                {card.may.includes('take') && <TakeIt card={card} />}
                 <Newer card={card} />
                 <Lessons card={card} />
                 <Waits card={card} />

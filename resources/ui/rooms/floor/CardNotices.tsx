@@ -38,6 +38,29 @@ export function Newer({ card }: { card: Card }) {
     );
 }
 
+/** A card on the line is taken by whoever fits; there is no plan that gives it to somebody. */
+export function TakeIt({ card }: { card: Card }) {
+    const send = useSend((_: null, headers) =>
+        take(api.POST('/api/cards/{id}/take', { params: { path: { id: card.id } }, headers })),
+    );
+    return (
+        <section className="mt-3 rounded-lg border-2 border-rule bg-sheet px-4 py-2" data-testid="take">
+            <p className="flex items-center justify-between gap-3">
+                <span>You are not on this card.</span>
+                <Button
+                    kind="main"
+                    className="min-h-12 shrink-0"
+                    disabled={send.isPending}
+                    onClick={() => send.mutate(null)}
+                >
+                    Take this card
+                </Button>
+            </p>
+            <Trouble error={send.error} />
+        </section>
+    );
+}
+
 /** What this card itself runs, or left under power or pressure: whoever reads the card reads this first. */
 export function Live({ card }: { card: Card }) {
     return card.live.length === 0 ? null : (

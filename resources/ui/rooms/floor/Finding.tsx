@@ -7,6 +7,7 @@ import { Page, Section, Wait } from '../../parts/Page';
 import { Glyph } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { Decide, Photos, Where } from './FindingParts';
+import { FollowUps } from './FollowUps';
 import { strokes } from './Sketch';
 
 export type Detail = Schemas['FindingDetail'];
@@ -83,6 +84,7 @@ function FindingOf({ f }: { f: Detail }) {
                 </p>
             )}
             <Decide f={f} />
+            <FollowUps f={f} />
             <div className="mt-6 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 max-[1150px]:grid-cols-1">
                 {f.drawing && <Where f={f} outline={f.drawing.outline as Outline} />}
                 <div>

@@ -3,7 +3,7 @@ import { set } from 'idb-keyval';
 import { type FormEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Failure, type Schemas } from '../../api/client';
-import { useMe, useRegister } from '../../api/hooks';
+import { useFinding, useMe, useRegister } from '../../api/hooks';
 import { keys, readAnew } from '../../api/keys';
 import { type FindingBody, queue, type Spot } from '../../api/queue';
 import { sendFinding, sendPhoto } from '../../api/useQueue';
@@ -17,15 +17,10 @@ import { PhotoPick } from '../../parts/PhotoPick';
 import { Glyph } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { Sketch, type Strokes } from './Sketch';
+import { severities } from './severities';
 import type { Point } from './useStep';
 
-type Severity = 'minor' | 'major' | 'critical';
-
-const severities: { value: Severity; name: string }[] = [
-    { value: 'minor', name: 'minor' },
-    { value: 'major', name: 'major' },
-    { value: 'critical', name: 'critical' },
-];
+type Severity = (typeof severities)[number]['value'];
 
 /** A finding: where it is, how far it goes, how bad it is; on the drawing, in a photo, in a sketch. */
 export function Raise({
@@ -123,12 +118,13 @@ export function Raise({
                     </p>
                 )}
                 <Trouble error={trouble} />
+                <Following id={raised.id} />
                 <div className="mt-4 flex gap-3">
                     <Link
                         to={`/floor/findings/${raised.id}`}
                         className="inline-flex min-h-14 items-center rounded-lg border border-spruce bg-spruce px-5 font-semibold text-on-spruce"
                     >
-                        What was done there last
+                        To the finding
                     </Link>
                     <Button big onClick={onClose}>
                         Back to the card
@@ -194,5 +190,22 @@ export function Raise({
                 </Button>
             </form>
         </Dialog>
+    );
+}
+
+/** What the rules of Library open from a finding that was just raised. */
+function Following({ id }: { id: number }) {
+    const follows = useFinding(id).data?.follows ?? [];
+    return follows.length === 0 ? null : (
+        <div className="mt-3" data-testid="following">
+            <b>What follows from it</b>
+            <ul className="mt-1 space-y-1">
+                {follows.map((u) => (
+                    <li key={u.id}>
+                        <span className="text-soft">{u.name}:</span> {u.text}
+                    </li>
+                ))}
+            </ul>
+        </div>
     );
 }

@@ -12,6 +12,8 @@ export type ReadingSpec = {
     limit: LimitSpec;
     decision?: string;
     gauge?: { position: string };
+    /** The rule whose limit it may exceed. */
+    exceeds?: { rule: string; position: string };
     /** Names of what the limit waits for, and the expressions that it came from. */
     pending?: string[];
     from?: Record<string, string>;

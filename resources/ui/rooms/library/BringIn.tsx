@@ -5,13 +5,16 @@ import { Section } from '../../parts/Page';
 import { ImportPreview } from './ImportPreview';
 
 type View = Schemas['ImportView'];
-type Kind = 'cards' | 'programme' | 'programme-csv' | 'revision' | 'flying' | 'sectors';
+type Kind = 'cards' | 'follows' | 'programme' | 'programme-csv' | 'revision' | 'flying' | 'sectors';
 
 /** Which kind of file it is, by its name and its head; the server checks it whole. */
 const kindOf = (name: string, text: string): Kind => {
     if (name.toLowerCase().endsWith('.json')) {
         if (/"cards"\s*:/.test(text)) {
             return 'cards';
+        }
+        if (/"rules"\s*:/.test(text)) {
+            return 'follows';
         }
         return /"manual"\s*:/.test(text) && /"passages"\s*:/.test(text) ? 'revision' : 'programme';
     }
@@ -62,7 +65,7 @@ export function BringIn() {
                 <b>
                     {busy
                         ? 'Looking at the file…'
-                        : 'Choose a programme (JSON, CSV), cards or a manual revision (JSON), flying or sectors (CSV)'}
+                        : 'Choose a programme (JSON, CSV), cards, rules or a manual revision (JSON), flying or sectors (CSV)'}
                 </b>
                 <span className="text-soft">
                     It is checked whole and shown first; nothing changes until you apply it.

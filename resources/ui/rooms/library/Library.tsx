@@ -83,6 +83,12 @@ export function Library() {
                             ))}
                         </Section>
                     </div>
+                    <p className="mt-6">
+                        <Link className="font-semibold underline underline-offset-4" to="/library/follows">
+                            What follows
+                        </Link>{' '}
+                        from a finding, or from a limit that was exceeded: questions, further looks, cards, suspects
+                    </p>
                     <Section
                         title="Card templates"
                         aside={

@@ -52,6 +52,8 @@ export const fields: Record<string, Field[]> = {
         ...limits('reading'),
         field('reading.gauge.position', 'It is the gauge of the unit at', 'suggest', { of: 'positions' }),
         field('reading.gauge.filled', 'Filled or changed just before', 'yes'),
+        field('reading.exceeds.rule', 'May exceed the limit of rule', 'text', { hint: 'SKV-X-NP' }),
+        field('reading.exceeds.position', 'at', 'text', { hint: 'engine 1, or {position} in a block' }),
     ],
     torque: limits('reading'),
     timing: limits('reading'),

@@ -16,12 +16,13 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
     const [unusual, setUnusual] = useState(false);
     const gauge = spec.gauge;
     const [temp, setTemp] = useState('');
+    const [seconds, setSeconds] = useState('');
     const save = () =>
         send.mutate({
             do: 'read',
             entry,
             tool,
-            ...(gauge ? { entries: { temp } } : {}),
+            ...(gauge ? { entries: { temp } } : spec.exceeds && seconds !== '' ? { entries: { seconds } } : {}),
             ...(unusual && note.trim() !== '' ? { note } : {}),
         });
     if (spec.pending) {
@@ -58,6 +59,17 @@ export function ReadStep({ card, step, onWrong, onConflict }: StepProps) {
                     hint="It is judged as at the bottle's reference temperature, and is the reading of its trend."
                     value={temp}
                     onChange={(e) => setTemp(e.target.value)}
+                />
+            )}
+            {spec.exceeds && (
+                <Field
+                    label="Beyond the limit for, s"
+                    name="seconds"
+                    inputMode="decimal"
+                    className="mt-3 max-w-xs"
+                    hint="Only where it went beyond: it is recorded at once, and its table says what is inspected."
+                    value={seconds}
+                    onChange={(e) => setSeconds(e.target.value)}
                 />
             )}
             {unusual && (
