@@ -145,6 +145,7 @@ final readonly class StepWords
                 .self::unit($reading['limit']['unit'])
                 .(isset($reading['gauge']) ? '   at ______ °C' : ''),
             $advised === [] ? '' : 'Advised'.self::between($advised).'; outside of it a word is asked: '.self::BLANK,
+            isset($reading['exceeds']) ? 'If it went beyond the limit:   for ______ s' : '',
             isset($reading['tool_kind'])
                 ? ucfirst($reading['tool_kind']).': '.self::BLANK.'   checked until ______'
                 : '',

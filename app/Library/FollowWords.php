@@ -51,7 +51,7 @@ final class FollowWords
         $lines = array_map($of, $rule->then);
         foreach ($rule->exceeded->rows ?? [] as $row) {
             $lines[] = ucfirst(self::row($rule->exceeded, $row->beyond, $row->seconds)).": {$row->title}"
-                .($row->severity === null ? ', recorded and no more' : ", {$row->severity}");
+                .($row->severity === null ? ', no finding' : ", a {$row->severity} finding");
             $lines = [...$lines, ...array_map(static fn(FollowUp $f): string => "\u{2003}{$of($f)}", $row->then)];
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** Rules of what follows from a finding or an exceeded limit, what they opened, and limits that were exceeded. */
@@ -71,5 +72,10 @@ return new class extends Migration {
             $t->index('led_to');
             $t->index('person_id');
         });
+        // An open finding stops an aircraft on the line: what stops it is worked out anew when one is raised or settled.
+        foreach (['insert', 'update'] as $on) {
+            DB::unprepared("create trigger due_findings_{$on} after {$on} on findings begin "
+                .'delete from due_sheets where aircraft_id = new.aircraft_id; end');
+        }
     }
 };

@@ -97,6 +97,17 @@ final readonly class Visitor
         return $this;
     }
 
+    /** One of a list, by its value. */
+    public function choose(string $name, string $value): self
+    {
+        $this->find("select[name=\"{$name}\"]");
+        $this->browser->findElement(WebDriverBy::xpath(
+            "//select[@name='{$name}']/option[@value='{$value}' or normalize-space()='{$value}']",
+        ))->click();
+
+        return $this;
+    }
+
     public function type(string $name, string $text): self
     {
         $field = $this->find("input[name=\"{$name}\"]");

@@ -111,13 +111,13 @@ abstract class WorldCase extends TestCase
         $this->stepsDone($card, $who);
         $is = Card::findOrFail($card);
         $this->as($who, 'POST', "cards/{$card}/sign", [
-            'version' => $is->version, 'stamp' => $this->person($who)->stamp, 'pin' => $this->pin($who),
+            'version' => $is->version, 'stamp' => $this->person($who)->stamp, 'pin' => $this->pinOf($who),
         ])->assertOk();
 
         return $is->refresh();
     }
 
-    protected function pin(string $who): string
+    protected function pinOf(string $who): string
     {
         $people = json_decode((string) file_get_contents(database_path('demo/people.json')), true);
 

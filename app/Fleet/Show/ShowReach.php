@@ -14,6 +14,7 @@ use App\Fleet\Show\View\Fuse;
 use App\Fleet\Show\View\ReachRow;
 use App\Fleet\Show\View\StopView;
 use App\Floor\Model\Damage;
+use App\Floor\Model\Finding;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
@@ -114,6 +115,9 @@ final readonly class ShowReach
         if ($stop->kind === 'part') {
             return "{$mark} must not fly: its {$stop->title} is {$stop->detail}.";
         }
+        if ($stop->kind === 'found') {
+            return "{$mark} must not fly: {$stop->title} is open, {$stop->detail}.";
+        }
         if ($stop->kind === 'deferral' && $stop->days >= 0) {
             return "{$mark} can fly until {$when}: its deferral of {$stop->title} runs out "
                 .Words::fromNow($stop->days).'.';
@@ -133,6 +137,7 @@ final readonly class ShowReach
         [$kind, $title, $detail, $item] = match ($of) {
             'deferral' => $this->deferral($aircraft->deferrals->firstOrFail('id', (int) $key)),
             'damage' => $this->damage($aircraft->damages->firstOrFail('id', (int) $key)),
+            'finding' => $this->finding($aircraft->findings->firstOrFail('id', (int) $key)),
             'part' => $this->part($aircraft->emptied->firstOrFail('id', (int) $key)),
             'bottle' => $this->bottle($aircraft->tenures->firstOrFail('component_id', (int) $key)->component),
             default => $this->item(
@@ -177,6 +182,12 @@ final readonly class ShowReach
             'missing, taken off on '.$this->clock->words($gone->to_date),
             null,
         ];
+    }
+
+    /** @return array{string, string, string, null} */
+    private function finding(Finding $open): array
+    {
+        return ['found', "finding {$open->number}", $open->place, null];
     }
 
     /** @return array{string, string, string, null} */

@@ -58,7 +58,7 @@ final readonly class Exceedances
             FloorCount::up($aircraft->id);
             $number = sprintf('E%04d', (int) Exceedance::max('id') + 1);
             $said = "{$number}, {$new->position}: {$table->quantity} "
-                .FollowWords::exceeded($table, $new->peak, $new->seconds).'. '.$row->title;
+                .FollowWords::exceeded($table, $new->peak, $new->seconds).'. '.ucfirst($row->title).'.';
             $finding = $row->severity === null
                 ? null
                 : $this->finding($by, $aircraft, $rule, $table, $row, $new, $said);

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Release\Show;
 
+use App\Floor\DamageWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\CircuitPoint;
+use App\Floor\Model\Damage;
 use App\Floor\Model\Reading;
 use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Remark;
 use App\Floor\Model\Step;
 use App\Floor\StepWords;
+use App\Library\FollowWords;
 use App\Release\Model\Certificate;
 use App\Shared\Clock;
 use App\Stores\Model\FittedPart;
@@ -85,7 +88,8 @@ final readonly class PrintPapers
             'cards.template.manual',
             'cards.signer',
             'cards.inspector',
-            'cards.findings',
+            'cards.findings.followUps.person',
+            'cards.findings.followUps.card',
         ]);
         $ids = $visit->cards->modelKeys();
         $beside = [
@@ -130,6 +134,12 @@ final readonly class PrintPapers
         foreach ($card->steps as $step) {
             $this->step($pdf, $card, $step, $beside);
         }
+        if ($card->makes === 'induct') {
+            $pdf->part('Damage known before: □ as it was, or measured anew', $this->known($visit));
+        }
+        if ($card->findings->isNotEmpty()) {
+            $pdf->part('Found at this card', $this->found($card));
+        }
         $pdf->Ln(4);
         $pdf->entry(
             'Signed',
@@ -149,6 +159,38 @@ final readonly class PrintPapers
                 ),
             );
         }
+    }
+
+    /** @return list<array{string, string}> open damages of the aircraft, with what the approved data allows */
+    private function known(Visit $visit): array
+    {
+        return array_values(Damage::with('looks')->where(['aircraft_id' => $visit->aircraft_id, 'state' => Damage::OPEN])
+            ->orderBy('id')->get()->map(static fn(Damage $d): array => [
+                "□ {$d->number}, {$d->kind}",
+                "{$d->place}: ".DamageWords::size($d->looks->last()?->size()).'   now: ________ mm',
+            ])->all());
+    }
+
+    /** @return list<array{string, string}> each finding of a card, with what followed from it */
+    private function found(Card $card): array
+    {
+        $lines = [];
+        foreach ($card->findings as $f) {
+            $lines[] = [$f->number, "{$f->place}: {$f->extent} ({$f->severity->value}, {$f->state->value})"];
+            foreach ($f->followUps as $u) {
+                $lines[] = ['', FollowWords::kind($u->kind).": {$u->text}".match (true) {
+                    $u->card !== null => ": card {$u->card->number}",
+                    $u->answer !== '' => ": {$u->answer}, ".$this->signature(
+                        $u->person?->name,
+                        $u->person?->stamp,
+                        $u->at,
+                    ),
+                    $u->waits() => ': ______________________', default => '',
+                }];
+            }
+        }
+
+        return $lines;
     }
 
     /** @param array<string, Collection<int, Collection<int, mixed>>> $beside by step */

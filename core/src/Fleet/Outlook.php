@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Fleet;
 
 use Jorvel\Core\Deferrals\ClockResult;
+use Jorvel\Core\Floor\FindingProgress;
 use Jorvel\Core\Now\AircraftNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
@@ -59,7 +60,7 @@ final readonly class Outlook
         foreach ($aircraft->deferrals as $deferral) {
             $clocks[$deferral->id] = $deferral->clock($now, $aircraft->flying);
         }
-        $stops = self::stops($aircraft, $items, $bottles, $clocks);
+        $stops = self::stops($aircraft, $today, $items, $bottles, $clocks);
 
         return new self($items, $bottles, $clocks, Reach::of($today, $stops, $plans, $warnDays));
     }
@@ -71,8 +72,20 @@ final readonly class Outlook
      *
      * @return iterable<Stop>
      */
-    private static function stops(AircraftNow $aircraft, array $items, array $bottles, array $clocks): iterable
-    {
+    private static function stops(
+        AircraftNow $aircraft,
+        Day $today,
+        array $items,
+        array $bottles,
+        array $clocks,
+    ): iterable {
+        $stands = array_filter($aircraft->visits, static fn(VisitSpan $v): bool => $v->holds($today)) !== [];
+        foreach ($stands ? [] : $aircraft->findings as $id => $state) {
+            if ($state === FindingProgress::Open) {
+                // In a visit its release waits for it; elsewhere nothing else would keep it from flying.
+                yield new Stop('found', "finding:{$id}", $today->plusDays(-1));
+            }
+        }
         foreach ($items as $now) {
             $due = $now->due;
             if ($due->forecast !== null) {

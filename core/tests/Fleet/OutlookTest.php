@@ -14,6 +14,7 @@ use Jorvel\Core\Fleet\Rebase;
 use Jorvel\Core\Fleet\Rule;
 use Jorvel\Core\Fleet\Takes;
 use Jorvel\Core\Fleet\VisitSpan;
+use Jorvel\Core\Floor\FindingProgress;
 use Jorvel\Core\Now\AircraftNow;
 use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Now\PartGone;
@@ -65,6 +66,11 @@ final class OutlookTest extends TestCase
             'watch', 'bottle:7',
         ];
         yield 'in its visit' => [['items' => [self::item('1', 20.0)], 'visits' => $visit(0, 6)], 'waiting', 'item:1'];
+        yield 'an open finding on the line' => [['findings' => ['4' => FindingProgress::Open]], 'stop', 'finding:4'];
+        yield 'a deferred one' => [['findings' => ['4' => FindingProgress::Deferred]], 'clear', null];
+        yield 'an open one in a visit: its release waits for it' => [
+            ['findings' => ['4' => FindingProgress::Open], 'visits' => $visit(0, 6)], 'waiting', null,
+        ];
         yield 'in a visit that should be over' => [
             ['visits' => [VisitSpan::begun($day(-9), $day(-2), $day(1))]], 'waiting', null,
         ];

@@ -158,11 +158,12 @@ export const useCard = (id: number) =>
         // Who and what holds a step changes while somebody waits for it.
         refetchInterval: 15_000,
     });
-export const useFinding = (id: number) =>
-    useQuery<Schemas['FindingDetail'], Failure>({
+export const findingQuery = (id: number) =>
+    queryOptions<Schemas['FindingDetail'], Failure>({
         queryKey: keys.finding(id),
         queryFn: () => take(api.GET('/api/findings/{id}', { params: { path: { id } } })),
     });
+export const useFinding = (id: number) => useQuery(findingQuery(id));
 export const useRegisters = () =>
     useQuery<Schemas['RegistersView'], Failure>({
         queryKey: keys.registers,

@@ -111,7 +111,7 @@ final class FollowsTest extends WorldCase
 
         return $this->as($who, 'POST', "cards/{$card}/sign", [
             'version' => Card::findOrFail($card)->version, 'stamp' => $this->person($who)->stamp,
-            'pin' => $this->pin($who),
+            'pin' => $this->pinOf($who),
         ]);
     }
 
@@ -174,6 +174,10 @@ final class FollowsTest extends WorldCase
         $finding = $of->finding ?? self::fail('no finding');
         $line = array_column((array) $this->as('oda', 'GET', 'line')->json('rows'), null, 'mark')['QA-VFE'];
         self::assertSame(['stop', "finding {$finding->number} is open"], [$line['state'], $line['said']]);
+        self::assertStringContainsString(
+            "must not fly: finding {$finding->number} is open",
+            (string) $this->as('oda', 'GET', 'fleet/QA-VFE')->json('sentence'),
+        );
         // A second one of the same aircraft comes to the same check.
         $visits = Visit::onLine()->count();
         $this->as('ines', 'POST', 'exceedances', [...self::told('103', '8', '11:00'), 'position' => 'engine 1'])

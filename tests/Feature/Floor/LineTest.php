@@ -53,7 +53,7 @@ final class LineTest extends WorldCase
     private function good(string $who, int $visit): TestResponse
     {
         return $this->as($who, 'POST', "line/{$visit}/good", [
-            'stamp' => $this->person($who)->stamp, 'pin' => $this->pin($who),
+            'stamp' => $this->person($who)->stamp, 'pin' => $this->pinOf($who),
         ]);
     }
 

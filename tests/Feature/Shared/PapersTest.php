@@ -42,6 +42,12 @@ final class PapersTest extends WorldCase
         self::assertStringContainsString('CAUTION: Read before you start.', $text);
         self::assertStringContainsString('Oda Fenn (T27)', $text, 'steps already done carry who did them');
         self::assertStringContainsString('Independent inspection ______', $text);
+        self::assertStringContainsString('Damage known before', $text);
+        self::assertStringContainsString(
+            'The same place on the other side: Nothing there, lamp and glass, Oda Fenn (T27)',
+            $text,
+            'what followed from a finding is on the card at which it was found',
+        );
         $card = $visit->cards->firstOrFail();
         $one = $this->text(
             (string) $this->as('mika', 'GET', "release/{$visit->id}/cards.pdf?cards={$card->id}")->getContent(),

@@ -19,7 +19,7 @@ type Card = Schemas['CardView'];
 export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
     const waiting = useWaiting().filter((w) => w.card === card.id && w.what === 'finding');
     return (
-        <aside className="border-l border-rule px-4 pt-4 pb-10 max-[1150px]:col-span-2 max-[1150px]:border-t max-[1150px]:border-l-0">
+        <aside className="border-l border-rule px-4 pt-4 pb-10 max-[1150px]:col-start-2 max-[1150px]:border-t max-[1150px]:border-l-0">
             <div className="flex items-baseline justify-between gap-2">
                 <h2 className="font-semibold">Fitted on {card.mark} now</h2>
                 <Link

@@ -25,7 +25,7 @@ export function Steps({
         list.current?.querySelector(`[data-step="${at}"]`)?.scrollIntoView({ block: 'nearest' });
     }, [at]);
     return (
-        <aside className="sticky top-0 flex h-[calc(100vh-2.75rem)] flex-col self-start border-r border-rule px-4 pt-4 pb-3 print:static print:h-auto">
+        <aside className="sticky top-0 flex h-[calc(100vh-2.75rem)] flex-col self-start border-r border-rule px-4 pt-4 pb-3 max-[1150px]:row-span-2 print:static print:h-auto">
             <p className="text-sm text-soft">
                 <Link
                     to={card.line ? '/floor/line' : `/visits/${card.visitId}`}

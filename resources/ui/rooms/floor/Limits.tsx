@@ -66,7 +66,7 @@ function columns(onNone: (row: Row) => void): Column<Row>[] {
             accessorKey: 'mark',
             cell: ({ row: { original: e } }) => (
                 <>
-                    <Link className="font-mono underline underline-offset-4" to={`/fleet/${e.mark}`}>
+                    <Link className="whitespace-nowrap font-mono underline underline-offset-4" to={`/fleet/${e.mark}`}>
                         {e.mark}
                     </Link>
                     <span className="block text-sm text-soft">{e.position}</span>

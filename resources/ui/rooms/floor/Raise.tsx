@@ -3,7 +3,7 @@ import { set } from 'idb-keyval';
 import { type FormEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Failure, type Schemas } from '../../api/client';
-import { useFinding, useMe, useRegister } from '../../api/hooks';
+import { findingQuery, useFinding, useMe, useRegister } from '../../api/hooks';
 import { keys, readAnew } from '../../api/keys';
 import { type FindingBody, queue, type Spot } from '../../api/queue';
 import { sendFinding, sendPhoto } from '../../api/useQueue';
@@ -88,7 +88,8 @@ export function Raise({
                     return;
                 }
             }
-            if (made?.repeat) {
+            const follows = made ? await client.fetchQuery(findingQuery(made.id)).catch(() => null) : null;
+            if (made?.repeat || (follows?.follows.length ?? 0) > 0) {
                 setRaised(made);
             } else {
                 onClose();

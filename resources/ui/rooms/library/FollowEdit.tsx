@@ -181,7 +181,11 @@ function Words({ words, onWords }: { words: string[]; onWords: (words: string[])
 
 function Beside({ preview }: { preview: Preview | null }) {
     return (
-        <aside className="rounded-xl border border-rule bg-sheet p-4" aria-live="polite" data-testid="beside">
+        <aside
+            className="self-start rounded-xl border border-rule bg-sheet p-4"
+            aria-live="polite"
+            data-testid="beside"
+        >
             <h2 className="font-semibold">What it would do</h2>
             {preview === null && <p className="mt-2 text-soft">Looking at it…</p>}
             {preview?.fault && <p className="mt-2 font-semibold text-rust">{preview.fault}</p>}
