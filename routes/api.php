@@ -23,6 +23,7 @@ use App\Floor\Http\LineController;
 use App\Floor\Http\RegisterController;
 use App\Floor\Http\SayController;
 use App\Library\Http\CardController;
+use App\Library\Http\FigureController;
 use App\Library\Http\FollowController;
 use App\Library\Http\LessonController;
 use App\Library\Http\LibraryController;
@@ -190,6 +191,8 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('library/card-sets/{type}/preview', [CardController::class, 'preview']);
     Route::post('library/card-sets/{type}/drafts', [CardController::class, 'save'])->middleware('once');
     Route::post('library/card-sets/{type}/bulk', [CardController::class, 'bulk'])->middleware('once');
+    Route::get('library/figures/{type}', [FigureController::class, 'index']);
+    Route::post('library/figures/{type}', [FigureController::class, 'save'])->middleware('once');
     Route::get('library/follows', [FollowController::class, 'index']);
     Route::get('library/follows/{type}/file.{form}', [FollowController::class, 'file'])->where('form', 'json');
     Route::post('library/follows/{type}/preview', [FollowController::class, 'preview']);

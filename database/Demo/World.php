@@ -27,8 +27,10 @@ use App\Floor\Model\FollowUp;
 use App\Floor\Model\LineValidity;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
+use App\Library\Do\FigureFile;
 use App\Library\Do\ProgrammeFile;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\Figure;
 use App\Library\Model\FollowRule;
 use App\Library\Model\Lesson;
 use App\Library\Model\Manual;
@@ -85,6 +87,7 @@ final readonly class World
             $this->clock->still($now, function (): void {
                 $this->library();
                 $this->people();
+                $this->figures();
                 $this->aircraft();
                 $this->tools();
                 $this->checks();
@@ -472,6 +475,21 @@ final readonly class World
                 'state' => isset($l['accepted_by']) ? Lesson::ACCEPTED : Lesson::PROPOSED,
                 'decided_by' => isset($l['accepted_by']) ? $people[$l['accepted_by']] : null,
                 'decided_at' => $l['accepted_at'] ?? null,
+            ]);
+        }
+    }
+
+    /** Drawings of one's own, before any card is made that shows them. */
+    private function figures(): void
+    {
+        $people = Person::with('qualifications')->get()->keyBy('login');
+        foreach (self::json('figures.json') as $f) {
+            $file = FigureFile::read((string) file_get_contents(self::path("figures/{$f['file']}")));
+            Figure::create([
+                'type_id' => AircraftType::where('code', $f['type'])->valueOrFail('id'), 'code' => $f['code'],
+                'version' => 1, 'title' => $f['title'], 'mime' => $file->mime, 'width' => $file->width,
+                'height' => $file->height, 'data' => base64_encode($file->bytes),
+                'person_id' => $people[$f['by']]->id, 'at' => $f['at'],
             ]);
         }
     }

@@ -50,6 +50,7 @@ const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals')
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
 const Release = room(() => import('./rooms/release/Release'), 'Release');
 const Library = room(() => import('./rooms/library/Library'), 'Library');
+const Figures = room(() => import('./rooms/library/Figures'), 'Figures');
 const Follows = room(() => import('./rooms/library/Follows'), 'Follows');
 const FollowEdit = room(() => import('./rooms/library/FollowEdit'), 'FollowEdit');
 const LibraryCard = room(() => import('./rooms/library/LibraryCard'), 'LibraryCard');
@@ -127,6 +128,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/library" element={<Library />} />
                                 <Route path="/library/cards/:type/*" element={<LibraryCard />} />
                                 <Route path="/library/write/:type/*" element={<CardEdit />} />
+                                <Route path="/library/figures/:type" element={<Figures />} />
                                 <Route path="/library/follows" element={<Follows />} />
                                 <Route path="/library/follows/:type/write" element={<FollowEdit />} />
                                 <Route path="/library/programme/:type" element={<Programme />} />

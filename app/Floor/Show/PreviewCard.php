@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Show;
 
+use App\Fleet\Model\AircraftType;
 use App\Floor\FloorWords;
 use App\Floor\Model\Step;
 use App\Floor\Show\View\CardPreview;
@@ -12,6 +13,8 @@ use App\Floor\Show\View\PointView;
 use App\Floor\Show\View\StepView;
 use App\Floor\StepWords;
 use App\Library\LibraryWords;
+use App\Library\Model\Figure;
+use App\Library\Show\View\FigureView;
 use Jorvel\Core\Floor\Handling;
 use Jorvel\Core\Library\Steps;
 use Jorvel\Core\Shared\InputError;
@@ -25,7 +28,7 @@ final readonly class PreviewCard
      * @param array<string, mixed> $body as far as it is written
      * @param list<InputError> $faults that it has; a step that has one is not shown, the others are
      */
-    public function of(array $body, array $faults): CardPreview
+    public function of(array $body, array $faults, AircraftType $type): CardPreview
     {
         $steps = is_array($body['steps'] ?? null) ? array_values($body['steps']) : [];
         $places = $sound = [];
@@ -49,7 +52,7 @@ final readonly class PreviewCard
             $sound[] = $shown;
         }
         $views = $paper = [];
-        $expanded = Steps::expand($sound);
+        $expanded = Figure::stamped(Steps::expand($sound), $type->id);
         foreach ($expanded as $i => $step) {
             $row = (new Step)->forceFill([
                 'no' => $i + 1, 'kind' => $step['kind'], 'title' => $step['title'], 'text' => $step['text'] ?? '',
@@ -69,6 +72,8 @@ final readonly class PreviewCard
             $views,
             $paper,
             $places,
+            array_values(Figure::of(array_map(static fn(array $s): array => $s['spec'] ?? [], $expanded), $type->id)
+                ->map(static fn(Figure $f): FigureView => FigureView::of($f, $type->code))->all()),
         );
     }
 

@@ -32,8 +32,10 @@ use App\Floor\Show\View\SafingView;
 use App\Floor\Show\View\StoppageView;
 use App\Floor\Show\View\ToolView;
 use App\Library\Do\RenewCard;
+use App\Library\Model\Figure;
 use App\Library\Model\Lesson;
 use App\Library\Show\ShowRevisions;
+use App\Library\Show\View\FigureView;
 use App\Library\Show\View\LessonView;
 use App\Now\CardFile;
 use App\Now\Directory;
@@ -201,6 +203,9 @@ final readonly class ShowCard
             $card->visit->kind === Visit::CHECK,
             $this->lessons($file, $me),
             $card->state === Card::OPEN && RenewCard::newer($card, $card->template) ? $card->template->version : null,
+            array_values(Figure::of($card->steps->pluck('spec'), $card->template->type_id)->map(
+                static fn(Figure $f): FigureView => FigureView::of($f, $card->aircraft->type->code),
+            )->all()),
         );
     }
 

@@ -7,9 +7,12 @@ namespace App\Library\Do;
 use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\ComponentTenure;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\Figure;
 use App\Library\Model\FollowRule;
 use App\Library\Model\Manual;
+use App\Library\Model\ManualRevision;
 use App\Library\Model\Panel;
+use App\Library\Model\Passage;
 use App\Library\Model\Zone;
 use App\Shared\JsonFile;
 use App\Shared\Refused;
@@ -219,6 +222,7 @@ final readonly class TemplateFile
         return [
             ...$faults, ...self::partsOfSteps($card->steps), ...self::unitsOfSteps($type, $card->steps),
             ...self::productsOfSteps($card->steps), ...self::limitsOfSteps($type, $card->steps),
+            ...self::linksOfSteps($type, $card, $others),
         ];
     }
 
@@ -362,6 +366,44 @@ final readonly class TemplateFile
     }
 
     /**
+     * What a step shows and leads to is there: its figure, another card, a passage of its manual.
+     *
+     * @param list<string> $others
+     *
+     * @return list<InputError>
+     */
+    private static function linksOfSteps(AircraftType $type, \stdClass $card, array $others): array
+    {
+        $figures = $cards = $passages = null;
+        $faults = [];
+        foreach (self::ofKind($card->steps) as $place => $step) {
+            $code = $step->spec->figure->code ?? null;
+            if ($code !== null && ! isset(($figures ??= Figure::latest($type->id))[$code])) {
+                $faults[] = InputError::notAmong("{$place}.spec.figure.code", "figures of the {$type->code}", $code);
+            }
+            foreach ($step->spec->see ?? [] as $i => $see) {
+                if (isset($see->card)) {
+                    $cards ??= [...CardTemplate::where('type_id', $type->id)->pluck('code')->all(), ...$others];
+                    $known = in_array($see->card, $cards, true);
+                } else {
+                    $passages ??= Passage::whereIn('revision_id', ManualRevision::whereIn(
+                        'manual_id',
+                        Manual::where(['type_id' => $type->id, 'code' => $card->manual])->select('id'),
+                    )->select('id'))->pluck('section')->all();
+                    $known = in_array($see->passage, $passages, true);
+                }
+                if (! $known) {
+                    $faults[] = isset($see->card)
+                        ? InputError::notAmong("{$place}.spec.see.{$i}.card", "cards of the {$type->code}", $see->card)
+                        : InputError::notAmong("{$place}.spec.see.{$i}.passage", "passages of {$card->manual}", $see->passage);
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
      * What a position of a step comes to: in a block, at each of its positions.
      *
      * @param array<array-key, \stdClass> $steps
@@ -377,18 +419,18 @@ final readonly class TemplateFile
     }
 
     /**
-     * The steps of a kind, also those in a block.
+     * The steps of a kind, or all of them, also those in a block.
      *
      * @param array<array-key, \stdClass> $steps
      *
      * @return array<string, \stdClass> by their place
      */
-    private static function ofKind(array $steps, string $kind): array
+    private static function ofKind(array $steps, ?string $kind = null): array
     {
         $at = [];
         foreach ($steps as $i => $step) {
             foreach ($step->kind === 'each' ? $step->spec->steps : [$step] as $k => $one) {
-                if ($one->kind === $kind) {
+                if ($kind === null || $one->kind === $kind) {
                     $at[$step->kind === 'each' ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}"] = $one;
                 }
             }

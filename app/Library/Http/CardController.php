@@ -48,11 +48,9 @@ final class CardController
     public function preview(string $type, WriteCardRequest $request, PreviewCard $preview): JsonResponse
     {
         $body = $request->body();
+        $of = $this->type($type);
 
-        return new JsonResponse($preview->of(
-            $body,
-            TemplateFile::faults(TemplateFile::asObject($body), $this->type($type)),
-        ));
+        return new JsonResponse($preview->of($body, TemplateFile::faults(TemplateFile::asObject($body), $of), $of));
     }
 
     #[Api('saveCard', CardRoom::class, 'The card with its draft')]

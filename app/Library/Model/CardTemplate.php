@@ -104,11 +104,13 @@ final class CardTemplate extends Model
     /** @return list<array<string, mixed>> its steps as rows of a card */
     public function stepRows(int $cardId): array
     {
+        $steps = Figure::stamped($this->expanded(), $this->type_id);
+
         return array_map(static fn(array $s, int $i): array => [
             'card_id' => $cardId, 'no' => $i + 1, 'kind' => $s['kind'], 'title' => $s['title'],
             'text' => $s['text'] ?? '',
             'spec' => json_encode((object) ($s['spec'] ?? []), JSON_THROW_ON_ERROR), 'state' => Step::OPEN,
-        ], $this->expanded(), array_keys($this->expanded()));
+        ], $steps, array_keys($steps));
     }
 
     /** @return list<array<string, mixed>> its steps as a card has them, each block at each of its positions */

@@ -11,6 +11,7 @@ use App\Library\Do\TemplateFile;
 use App\Library\LibraryWords;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\CardVersion;
+use App\Library\Model\Figure;
 use App\Library\Model\Lesson;
 use App\Library\Model\Manual;
 use App\Library\Model\Panel;
@@ -159,6 +160,7 @@ final readonly class ShowCards
             array_values($fitted->pluck('position')->unique()->sort()->all()),
             array_values(Part::whereNotNull('specification')->distinct()->orderBy('specification')
                 ->pluck('specification')->all()),
+            array_map(strval(...), array_keys(Figure::latest($type->id))),
         );
     }
 }

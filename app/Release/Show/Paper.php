@@ -105,6 +105,41 @@ final class Paper extends TCPDF
     }
 
     /**
+     * A drawing with its places marked by numbers, and the words of each beneath.
+     *
+     * @param list<array{at: array{float, float}, says: string}> $marks across and down, 0 to 1
+     */
+    public function figure(string $bytes, string $mime, float $ratio, string $title, array $marks): void
+    {
+        $width = min(120.0, 70.0 * $ratio);
+        $height = $width / $ratio;
+        if ($this->GetY() + $height + 12 > 280) {
+            $this->AddPage();
+        }
+        [$x, $y] = [30.0, $this->GetY() + 1.5];
+        $mime === 'image/png'
+            ? $this->Image("@{$bytes}", $x, $y, $width, $height)
+            : $this->ImageSVG("@{$bytes}", $x, $y, $width, $height);
+        $this->Rect($x, $y, $width, $height);
+        $this->SetFont('dejavusans', 'B', 7);
+        foreach ($marks as $n => $mark) {
+            [$cx, $cy] = [$x + $mark['at'][0] * $width, $y + $mark['at'][1] * $height];
+            $this->Circle($cx, $cy, 2.2, 0, 360, 'DF', [], [255, 255, 255]);
+            $this->SetXY($cx - 2.2, $cy - 1.6);
+            $this->Cell(4.4, 3.2, (string) ($n + 1), 0, 0, 'C');
+        }
+        $this->SetFont('dejavusans', '', 8);
+        $this->SetXY($x, $y + $height + 1);
+        $words = array_map(
+            static fn(array $m, int $n): string => str_replace(' ', "\u{00A0}", ($n + 1)." {$m['says']}"),
+            $marks,
+            array_keys($marks),
+        );
+        $this->MultiCell(138, 0, implode('    ', [$title, ...$words]), 0, 'L');
+        $this->SetFont('dejavusans', '', 9);
+    }
+
+    /**
      * @param list<string> $asked
      * @param list<string> $entered
      */

@@ -14,6 +14,7 @@ use App\Floor\Model\Remark;
 use App\Floor\Model\Step;
 use App\Floor\StepWords;
 use App\Library\FollowWords;
+use App\Library\Model\Figure;
 use App\Release\Model\Certificate;
 use App\Shared\Clock;
 use App\Stores\Model\FittedPart;
@@ -98,21 +99,25 @@ final readonly class PrintPapers
                 ->whereIn('step_id', Step::whereIn('card_id', $ids)->where('kind', 'circuit')->select('id'))->get(),
             'remarks' => Remark::with('person')->whereIn('card_id', $ids)->orderBy('id')->get(),
         ];
+        $figures = Figure::of(
+            $visit->cards->flatMap(static fn(Card $c): Collection => $c->steps->pluck('spec')),
+            $visit->aircraft->type_id,
+        )->groupBy(static fn(Figure $f): string => "{$f->code} {$f->version}");
         $pdf = Paper::titled("Cards {$visit->aircraft->mark}", "{$visit->aircraft->mark} · {$visit->title}");
         foreach ($visit->cards as $n => $card) {
             if ($n > 0) {
                 $pdf->AddPage();
             }
-            $this->card($pdf, $visit, $card, array_map(
-                static fn(Collection $of): Collection => $of->groupBy('step_id'),
-                $beside,
-            ));
+            $this->card($pdf, $visit, $card, [
+                ...array_map(static fn(Collection $of): Collection => $of->groupBy('step_id'), $beside),
+                'figures' => $figures,
+            ]);
         }
 
         return (string) $pdf->Output('', 'S');
     }
 
-    /** @param array<string, Collection<int, Collection<int, mixed>>> $beside by step */
+    /** @param array<string, Collection<array-key, Collection<int, mixed>>> $beside by step, figures by code and version */
     private function card(Paper $pdf, Visit $visit, Card $card, array $beside): void
     {
         $pdf->write2DBarcode("JORVEL CARD {$card->number}", 'QRCODE,M', 172, 14, 20, 20);
@@ -193,7 +198,7 @@ final readonly class PrintPapers
         return $lines;
     }
 
-    /** @param array<string, Collection<int, Collection<int, mixed>>> $beside by step */
+    /** @param array<string, Collection<array-key, Collection<int, mixed>>> $beside by step, figures by code and version */
     private function step(Paper $pdf, Card $card, Step $step, array $beside): void
     {
         if ($step->kind === 'caution') {
@@ -219,6 +224,17 @@ final readonly class PrintPapers
             $entered,
             $step->settled(),
         );
+        $shows = $step->spec['figure'] ?? null;
+        $figure = $shows === null ? null : $beside['figures']->get("{$shows['code']} {$shows['version']}")?->first();
+        if ($figure instanceof Figure) {
+            $pdf->figure(
+                (string) base64_decode($figure->data, true),
+                $figure->mime,
+                $figure->width / $figure->height,
+                "{$figure->code}, {$figure->title}.",
+                $shows['marks'] ?? [],
+            );
+        }
     }
 
     private function signature(?string $name, ?string $stamp, ?Instant $at): string

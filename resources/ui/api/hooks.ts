@@ -135,6 +135,11 @@ export const useExceedances = () =>
         queryKey: keys.exceedances,
         queryFn: () => take(api.GET('/api/exceedances')),
     });
+export const useFigures = (type: string) =>
+    useQuery<Schemas['FigureView'][], Failure>({
+        queryKey: keys.figures(type),
+        queryFn: () => take(api.GET('/api/library/figures/{type}', { params: { path: { type } } })),
+    });
 export const useFollows = () =>
     useQuery<Schemas['FollowsRoom'], Failure>({
         queryKey: keys.follows,

@@ -33,6 +33,7 @@ export const keys = {
     line: ['line'],
     exceedances: ['exceedances'],
     follows: ['library', 'follows'],
+    figures: (type: string) => ['library', 'figures', type],
     damage: (mark: string) => ['damage', mark],
     cards: ['cards'],
     card: (id: number) => ['cards', id],

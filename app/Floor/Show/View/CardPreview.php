@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Show\View;
 
+use App\Library\Show\View\FigureView;
 use OpenApi\Attributes as OA;
 
 /** A card that is being written, as the technician would get it. */
@@ -21,5 +22,7 @@ final readonly class CardPreview
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $paper,
         /** @var list<string> where each is written: "3", or "3.1" inside a block */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $places,
+        /** @var list<FigureView> that its steps show */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FigureView::class))] public array $figures,
     ) {}
 }

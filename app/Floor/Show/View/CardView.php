@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Show\View;
 
+use App\Library\Show\View\FigureView;
 use App\Library\Show\View\LessonView;
 use App\Library\Show\View\QuestionView;
 use OpenApi\Attributes as OA;
@@ -84,5 +85,7 @@ final readonly class CardView
         #[OA\Property(type: 'array', items: new OA\Items(ref: LessonView::class))] public array $lessons,
         /** version of its text that is in force, where nobody has begun it and it was made from an older one */
         #[OA\Property] public ?int $newer,
+        /** @var list<FigureView> that its steps show */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FigureView::class))] public array $figures,
     ) {}
 }

@@ -41,5 +41,7 @@ final readonly class CardChoices
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $positions,
         /** @var list<string> specifications of fluids, greases, sealants, gases */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $products,
+        /** @var list<string> */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $figures,
     ) {}
 }

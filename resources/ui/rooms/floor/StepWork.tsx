@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { useWaiting } from '../../api/useQueue';
+import { Figure, type FigureMark } from '../../parts/Figure';
 import { Caution } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { RigSheet } from '../bench/RigSheet';
@@ -26,6 +28,8 @@ import { TestStep } from './steps/Test';
 import { TimingStep } from './steps/Timing';
 import { ToolStep } from './steps/Tool';
 import type { StepProps } from './useStep';
+
+type StepFigureSpec = { code: string; version: number; marks?: FigureMark[] };
 
 const controls: Record<string, (props: StepProps) => ReactNode> = {
     measurement: ReadStep,
@@ -131,7 +135,7 @@ export function StepWork(props: StepProps) {
                     <p className="mt-1 text-[1.05rem] text-soft">{step.text}</p>
                 </>
             )}
-            <About step={step} />
+            <About card={card} step={step} />
             {step.acts && step.state === 'open' && (
                 <p className="mt-2">
                     This step <b>{step.acts}</b>.
@@ -150,9 +154,13 @@ export function StepWork(props: StepProps) {
 }
 
 /** What is known about a step beside its words: the label on the panel, what it does to what is proven, and why. */
-function About({ step }: { step: StepProps['step'] }) {
+function About({ card, step }: Pick<StepProps, 'card' | 'step'>) {
+    const shows = step.spec.figure as StepFigureSpec | undefined;
+    const figure = shows && card.figures.find((f) => f.code === shows.code && f.version === shows.version);
+    const see = (step.spec.see as { card?: string; passage?: string }[] | undefined) ?? [];
     return (
         <>
+            {figure && <Figure figure={figure} marks={shows.marks ?? []} />}
             {step.spec.label !== undefined && (
                 <p className="mt-1">
                     On the panel: <b className="font-mono">{String(step.spec.label)}</b>
@@ -164,6 +172,24 @@ function About({ step }: { step: StepProps['step'] }) {
                     {h}.
                 </p>
             ))}
+            {see.length > 0 && (
+                <p className="mt-1">
+                    See also{' '}
+                    {see.map((s) => (
+                        <Link
+                            key={s.card ?? s.passage}
+                            className="mr-3 inline-flex min-h-9 items-center underline underline-offset-4"
+                            to={
+                                s.card
+                                    ? `/library/cards/${card.type}/${s.card}`
+                                    : `/library/manuals/${card.manual}#${s.passage}`
+                            }
+                        >
+                            {s.card ?? `${card.manual} ${s.passage}`}
+                        </Link>
+                    ))}
+                </p>
+            )}
             {step.spec.why !== undefined && (
                 <details className="mt-1 text-soft">
                     <summary className="min-h-9 cursor-pointer py-1 underline underline-offset-4">

@@ -81,6 +81,7 @@ function Editor({ type, choices, start, draft, note }: Props) {
                         <>
                             <StepForm
                                 key={key(at)}
+                                type={type}
                                 step={step}
                                 at={at.k === null ? `steps.${at.i}` : `steps.${at.i}.spec.steps.${at.k}`}
                                 choices={choices}

@@ -121,6 +121,9 @@ function CardActions({ types, writes }: { types: string[]; writes: boolean }) {
                             new card
                         </Link>
                     )}
+                    <Link className="underline underline-offset-4" to={`/library/figures/${t}`}>
+                        figures
+                    </Link>
                     <a className="underline underline-offset-4" href={`/api/library/card-sets/${t}/file.json`} download>
                         JSON
                     </a>

@@ -79,7 +79,7 @@ function One({ field: f, value, choices, faultAt, set }: Props & { value: unknow
               ? points(v)
               : f.as === 'number'
                 ? number(v)
-                : f.as === 'suggest' && f.of === 'parts'
+                : f.as === 'suggest' && (f.of === 'parts' || f.of === 'cards')
                   ? v.split(' ')[0] || undefined
                   : v || undefined;
     return (

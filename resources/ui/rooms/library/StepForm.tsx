@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { box, CardText as Text } from './CardText';
 import { got, put, type Step } from './card';
 import { SpecFields as Fields } from './SpecFields';
+import { StepFigure } from './StepFigure';
 import { common, fields, kinds } from './stepFields';
 
 type Values = Record<string, unknown>;
@@ -10,12 +11,14 @@ type Faults = Schemas['FaultView'][];
 
 /** One step as it is written: its kind, its words, then what its kind holds; the rest is folded away. */
 export function StepForm({
+    type,
     step,
     at,
     choices,
     faults,
     onChange,
 }: {
+    type: string;
     step: Step;
     at: string;
     choices: Schemas['CardChoices'];
@@ -73,6 +76,9 @@ export function StepForm({
             />
             {step.kind === 'rig' && (
                 <Json spec={spec} onChange={(value) => onChange({ ...step, spec: value }, 'json')} />
+            )}
+            {step.kind !== 'each' && (
+                <StepFigure type={type} spec={spec} choices={choices} fault={of('spec.figure')} set={set} />
             )}
             {step.kind !== 'each' &&
                 common.map((c) => (

@@ -54,7 +54,7 @@ const then = (t: ThenDraft): Body => ({
     kind: t.kind,
     text: t.text.trim(),
     ...(t.kind === 'question' && list(t.choices).length > 0 ? { choices: list(t.choices) } : {}),
-    ...(t.kind === 'card' ? { card: t.card.trim() } : {}),
+    ...(t.kind === 'card' ? { card: t.card.trim().split(' ')[0] } : {}),
     ...(t.kind === 'suspect' ? { chapter: t.chapter.trim() } : {}),
 });
 

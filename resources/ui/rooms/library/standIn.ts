@@ -54,4 +54,5 @@ export const standIn = (type: string, body: Body, preview: Schemas['CardPreview'
     there: [],
     stateNow: '',
     questions: [],
+    figures: preview.figures,
 });

@@ -188,6 +188,17 @@ export const common: { title: string; fields: Field[] }[] = [
         ],
     },
     {
+        title: 'Where it leads',
+        fields: [
+            field('see', 'See also', 'rows', {
+                rows: [
+                    field('card', 'Card', 'suggest', { of: 'cards' }),
+                    field('passage', 'or passage', 'text', { hint: '29-11' }),
+                ],
+            }),
+        ],
+    },
+    {
         title: 'What it does to a system',
         fields: [
             field('acts.how', 'It', 'pick', { of: ['', 'energises', 'moves', 'pressurises'] }),
