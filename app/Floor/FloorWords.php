@@ -327,4 +327,16 @@ final class FloorWords
         return ($parts === [] ? '' : (count($steps) === 1 && count(reset($steps)) === 1 ? 'step ' : 'steps '))
             .implode(', ', $parts);
     }
+
+    /** A time as somebody says it: "1 h 20 min", "under a minute". */
+    public static function lasted(int $seconds): string
+    {
+        $minutes = intdiv($seconds, 60);
+
+        return match (true) {
+            $minutes === 0 => 'under a minute',
+            $minutes < 60 => "{$minutes} min",
+            default => trim(intdiv($minutes, 60).' h '.($minutes % 60 === 0 ? '' : ($minutes % 60).' min')),
+        };
+    }
 }

@@ -127,7 +127,7 @@ final readonly class FloorStory
                     'closed_at' => (string) $at,
                     'spent' => $card->hours,
                 ]);
-            Presence::where('person_id', $by->id)->delete();
+            Presence::leave($by->id, $card->id, (string) $at);
         }
     }
 

@@ -9,6 +9,7 @@ use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
+use App\Floor\Model\FollowUp;
 use App\Floor\Model\SafingDevice;
 use App\Library\FollowWords;
 use App\Now\CommitUnmoved;
@@ -66,6 +67,12 @@ final readonly class Defer
         $waits = $finding->unanswered();
         if ($waits !== []) {
             throw Refused::because(FollowWords::waits($finding, $waits));
+        }
+        $card = $finding->followUps()->with('card')->whereNotNull('card_id')->get()
+            ->first(static fn(FollowUp $f): bool => $f->card?->state !== Card::CLOSED)?->card;
+        if ($card !== null) {
+            throw Refused::because("Card {$card->number} follows from {$finding->number}, as the approved data says: it "
+                .'comes first. Nothing was deferred.');
         }
         if ($finding->fixCard !== null && $finding->fixCard->state !== Card::OPEN) {
             throw Refused::because(

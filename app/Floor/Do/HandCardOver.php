@@ -63,7 +63,7 @@ final readonly class HandCardOver
                     'said' => $said,
                     'at' => (string) $this->clock->now(),
                 ]);
-                Presence::where(['card_id' => $card->id, 'person_id' => $by->id])->delete();
+                Presence::leave($by->id, $card->id, (string) $this->clock->now());
                 $this->records->write(
                     $by,
                     'card.handed_over',
@@ -161,7 +161,7 @@ final readonly class HandCardOver
             }
 
             return function () use ($by, $card, $there, $personId): void {
-                Presence::where(['card_id' => $card->id, 'person_id' => $personId])->delete();
+                Presence::leave($personId, $card->id, (string) $this->clock->now());
                 $this->records->write(
                     $by,
                     'person.clear',

@@ -7,6 +7,7 @@ namespace App\Floor\Do;
 use App\Crew\Model\Person;
 use App\Floor\FloorWords;
 use App\Floor\Model\Card;
+use App\Floor\Model\Clocking;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
@@ -39,7 +40,7 @@ final readonly class SignCard
     ) {}
 
     /**
-     * @param float|null $spent hours that it took; as planned where null
+     * @param float|null $spent hours that it took; as clocked where null, or as planned
      * @param array<array-key, int> $counted what came back of each loan of the card, by loan; all of them, or nothing
      *   is signed
      *
@@ -87,12 +88,12 @@ final readonly class SignCard
         // Where its own steps are inspected, the last of those inspections is the card's.
         $inspected = $card->steps->last(static fn(Step $s): bool => $s->kind === 'inspection');
         $card->fill([
-            'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now, 'spent' => $spent ?? $card->hours,
+            'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now, 'spent' => $spent ?? Clocking::hours($card->id, $this->clock->now()) ?? $card->hours,
             'inspected_by' => $inspected?->done_by, 'inspected_at' => $inspected?->done_at,
             'state' => $card->independent_inspection && $inspected === null ? Card::SIGNED : Card::CLOSED,
         ]);
         // Whoever signs says that they are gone; the others say so themselves.
-        Presence::where(['card_id' => $card->id, 'person_id' => $by->id])->delete();
+        Presence::leave($by->id, $card->id, $now);
         $this->settle($card);
         $this->records->write($by, 'card.signed', "card:{$card->id}", [
             'number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision,

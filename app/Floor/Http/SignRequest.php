@@ -8,7 +8,7 @@ namespace App\Floor\Http;
 final class SignRequest extends CardRequest
 {
     public const SAYS = [
-        'spent' => 'hours that it took; as planned where absent',
+        'spent' => 'hours that it took; as clocked where absent, or as planned',
         'counted' => 'what came back, by loan',
     ];
 

@@ -42,6 +42,14 @@ final class Presence extends Model
         );
     }
 
+    /** From now on somebody is not at this card any more. */
+    public static function leave(int $personId, int $cardId, string $now): void
+    {
+        $of = ['person_id' => $personId, 'card_id' => $cardId];
+        DB::table('clockings')->where($of)->whereNull('until')->update(['until' => $now]);
+        DB::table('presences')->where($of)->delete();
+    }
+
     /** @return BelongsTo<Card, $this> */
     public function card(): BelongsTo
     {

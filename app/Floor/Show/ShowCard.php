@@ -15,12 +15,14 @@ use App\Floor\Do\Standings;
 use App\Floor\FloorWords;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
+use App\Floor\Model\Clocking;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Reading;
 use App\Floor\Model\SafingDevice;
 use App\Floor\Model\Step;
 use App\Floor\Model\Stoppage;
 use App\Floor\Show\View\CardView;
+use App\Floor\Show\View\ClockedView;
 use App\Floor\Show\View\FindingView;
 use App\Floor\Show\View\HandoverView;
 use App\Floor\Show\View\HoldView;
@@ -206,7 +208,26 @@ final readonly class ShowCard
             array_values(Figure::of($card->steps->pluck('spec'), $card->template->type_id)->map(
                 static fn(Figure $f): FigureView => FigureView::of($f, $card->aircraft->type->code),
             )->all()),
+            ...$this->clocked($card),
         );
+    }
+
+    /** @return array{list<ClockedView>, float|null} how long each was at it, and all of them in hours */
+    private function clocked(Card $card): array
+    {
+        $now = $this->clock->now();
+        $of = Clocking::at($card->id)->groupBy('person_id');
+        $seconds = $of->map(static fn(Collection $c): int => $c->sum(static fn(Clocking $k): int => $k->seconds($now)));
+        $hours = round($seconds->sum() / 3600, 1);
+
+        return [
+            array_values($of->map(static fn(Collection $c, int $person): ClockedView => new ClockedView(
+                $c->firstOrFail()->person->name,
+                FloorWords::lasted($seconds[$person] ?? 0),
+                $c->contains(static fn(Clocking $k): bool => $k->until === null),
+            ))->all()),
+            $hours > 0 ? $hours : null,
+        ];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Floor;
 
+use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Card;
 use App\Floor\Model\Exceedance;
 use App\Floor\Model\Finding;
@@ -208,6 +209,14 @@ final class FollowsTest extends WorldCase
         $this->as('ines', 'POST', 'exceedances', [...self::told('107.5', '1'), 'mark' => 'QA-VFC'])->assertCreated();
         $of = Exceedance::with('finding')->orderByDesc('id')->firstOrFail();
         self::assertSame('critical', $of->finding?->severity->value);
+        // What the approved data wants inspected is not carried instead.
+        $listed = ListedItem::where('type_id', $card->template->type_id)->firstOrFail();
+        $listed->update(['chapter' => '61']);
+        FollowUp::where('finding_id', $of->finding_id)->whereIn('kind', ['question', 'look'])->update(['state' => 'answered']);
+        self::assertStringContainsString('it comes first', (string) $this
+            ->as('tor', 'POST', "findings/{$of->finding_id}/defer", [
+                'item' => $listed->id, 'safed' => true, 'carry_safing' => false, 'stamp' => 'X02', 'pin' => '5520',
+            ])->assertStatus(422)->json('message'));
         $blockers = (string) json_encode($this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'));
         self::assertStringContainsString((string) $of->finding->number, $blockers);
         self::assertSame($card->visit_id, Card::where('finding_id', $of->finding_id)->valueOrFail('visit_id'));

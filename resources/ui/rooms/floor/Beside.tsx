@@ -94,6 +94,22 @@ export function Beside({ card, onRaise }: { card: Card; onRaise: () => void }) {
                 </Button>
             )}
             <Out card={card} />
+            {card.clocked.length > 0 && (
+                <>
+                    <h2 className="mt-5 font-semibold">Time on it</h2>
+                    <ul className="mt-1" data-testid="clocked">
+                        {card.clocked.map((c) => (
+                            <li key={c.name} className="flex justify-between gap-2 py-0.5">
+                                <span>{c.name}</span>
+                                <span className={c.on ? 'font-semibold' : 'text-soft'}>
+                                    {c.time}
+                                    {c.on && ', on now'}
+                                </span>
+                            </li>
+                        ))}
+                    </ul>
+                </>
+            )}
             {card.questions.length > 0 && (
                 <>
                     <h2 className="mt-5 font-semibold">Asked about {card.section}</h2>

@@ -26,7 +26,7 @@ export function Sign({
     what: 'sign' | 'inspect';
     onClose: () => void;
 }) {
-    const [spent, setSpent] = useState(String(card.hours));
+    const [spent, setSpent] = useState(String(card.clockedHours ?? card.hours));
     const [back, setBack] = useState<Record<number, string>>({});
     const [seen, setSeen] = useState<string[]>([]);
     const send = useSend(
@@ -77,7 +77,7 @@ export function Sign({
                     inputMode="decimal"
                     required
                     className="mb-3"
-                    hint={`Planned: ${card.hours} h`}
+                    hint={`Planned: ${card.hours} h${card.clockedHours === null ? '' : `; at the card: ${card.clockedHours} h`}`}
                     value={spent}
                     onChange={(e) => setSpent(e.target.value)}
                 />

@@ -55,4 +55,6 @@ export const standIn = (type: string, body: Body, preview: Schemas['CardPreview'
     stateNow: '',
     questions: [],
     figures: preview.figures,
+    clocked: [],
+    clockedHours: null,
 });
