@@ -331,7 +331,7 @@ final class FloorWords
     /** A time as somebody says it: "1 h 20 min", "under a minute". */
     public static function lasted(int $seconds): string
     {
-        $minutes = intdiv($seconds, 60);
+        $minutes = (int) round($seconds / 60);
 
         return match (true) {
             $minutes === 0 => 'under a minute',

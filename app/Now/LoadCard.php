@@ -9,6 +9,7 @@ use App\Fleet\Model\AircraftType;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Floor\Model\CardHand;
+use App\Floor\Model\Clocking;
 use App\Floor\Model\Handover;
 use App\Floor\Model\Step;
 use App\Library\Model\CardTemplate;
@@ -86,6 +87,11 @@ final readonly class LoadCard
             ['id', 'card_id', 'person_id', 'role', 'under_id'],
         ],
         'hands' => [CardHand::class, 'card_hands.card_id = cards.id', ['id', 'card_id', 'person_id', 'since']],
+        'clockings' => [
+            Clocking::class,
+            'clockings.card_id = cards.id',
+            ['id', 'card_id', 'person_id', 'since', 'until'],
+        ],
         'handovers' => [
             Handover::class,
             'handovers.card_id = cards.id',

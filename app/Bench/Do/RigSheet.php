@@ -6,6 +6,7 @@ namespace App\Bench\Do;
 
 use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
+use App\Floor\Do\Disturb;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\Taken;
 use App\Floor\Do\TakeReading;
@@ -22,11 +23,13 @@ use Jorvel\Core\Bench\Rig;
 use Jorvel\Core\Bench\RigMatch;
 use Jorvel\Core\Bench\RigPoint;
 use Jorvel\Core\Bench\Turn;
+use Jorvel\Core\Floor\Handling;
+use Jorvel\Core\Floor\Proof;
 
 /** A rigging sheet: as-found readings in, what to turn out, as-left readings in, until all is within. */
 final readonly class RigSheet implements StepKind
 {
-    public function __construct(private TakeReading $readings, private Records $records) {}
+    public function __construct(private TakeReading $readings, private Records $records, private Disturb $disturb) {}
 
     public function answers(): array
     {
@@ -81,9 +84,29 @@ final readonly class RigSheet implements StepKind
         ];
 
         // Within as it stands: nothing unmet, and nothing to move for that.
-        return $solution['within'] === true && $solution['moves'] === []
+        $within = $solution['within'] === true && $solution['moves'] === [];
+        $writes[] = fn() => $this->turned($by, $step, $run, $within);
+
+        return $within
             ? Worked::done(['run' => $run->no], ...$writes)
             : Worked::open(...$writes, ...$this->begin($by, $step, $run->no + 1, $values));
+    }
+
+    /** What was turned in a run is disturbed until the points are read within, and until what it names besides is done. */
+    private function turned(Person $by, Step $step, RigRun $run, bool $within): void
+    {
+        $titles = array_column($step->spec['adjusters'], 'title', 'id');
+        $of = static fn(RigRun $r): array => array_map(
+            static fn(array $m): string => $titles[$m['adjuster']] ?? $m['adjuster'],
+            $r->solution['moves'],
+        );
+        $all = array_values(array_unique(array_merge(...array_map($of, $step->runs->all()))));
+        $needs = Handling::ofAdjusters($step->spec);
+        $now = [];
+        foreach ($of($run) as $title) {
+            $now[$title] = $needs[$title] ?? [Proof::Reading];
+        }
+        $this->disturb->turned($by, $step->card, $step, $now, $all, $within);
     }
 
     /**

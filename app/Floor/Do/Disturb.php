@@ -48,6 +48,32 @@ final readonly class Disturb
         $this->settle($file->card->aircraft_id, [...$handling->touches(), ...$handling->proven()]);
     }
 
+    /**
+     * Screws and rods of a rigging sheet were turned, and its points read again.
+     *
+     * @param array<string, list<Proof>> $turned what each asks for, by its name; those of this run
+     * @param list<string> $all those of every run of the sheet
+     * @param bool $within every point was within its limits
+     */
+    public function turned(Person $by, Card $card, Step $step, array $turned, array $all, bool $within): void
+    {
+        foreach ($turned as $what => $needs) {
+            $this->write($by, $card, $step->id, $what, [
+                'act' => DisturbanceAct::Disturbed->value,
+                'how' => DisturbedHow::Turned->value,
+                'needs' => array_column($needs, 'value'),
+                'component_id' => $card->component_id,
+            ]);
+            $this->write($by, $card, $step->id, $what, ['act' => DisturbanceAct::Joined->value]);
+        }
+        if ($within) {
+            $this->prove($by, $card, $step->id, Proof::Reading, $all);
+        }
+        if ($all !== []) {
+            $this->settle($card->aircraft_id, $all);
+        }
+    }
+
     /** A whole card was inspected by somebody else: the independent inspection of everything that it touched. */
     public function inspected(Person $by, Card $card): void
     {

@@ -76,6 +76,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property-read Finding|null $finding
  * @property-read Collection<int, Card> $waitsFor
  * @property-read Collection<int, CardPart> $parts
+ * @property-read Collection<int, Clocking> $clockings
  * @property-read Collection<int, Presence> $presences
  * @property-read Collection<int, Stoppage> $stoppages
  * @property-read Collection<int, Handover> $handovers the last one first
@@ -210,6 +211,12 @@ final class Card extends Model
     public function parts(): HasMany
     {
         return $this->hasMany(CardPart::class);
+    }
+
+    /** @return HasMany<Clocking, $this> */
+    public function clockings(): HasMany
+    {
+        return $this->hasMany(Clocking::class)->orderBy('id');
     }
 
     /** @return HasMany<Presence, $this> */

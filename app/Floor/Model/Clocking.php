@@ -7,7 +7,6 @@ namespace App\Floor\Model;
 use App\Crew\Model\Person;
 use App\Shared\AsInstant;
 use App\Shared\Model;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Shared\Instant;
 
@@ -44,11 +43,5 @@ final class Clocking extends Model
             ->sum(static fn(self $c): int => $c->seconds($now)) / 3600, 1);
 
         return $hours > 0 ? $hours : null;
-    }
-
-    /** @return Collection<int, self> of a card, who came first first */
-    public static function at(int $card): Collection
-    {
-        return self::with('person')->where('card_id', $card)->orderBy('id')->get();
     }
 }

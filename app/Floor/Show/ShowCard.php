@@ -216,7 +216,7 @@ final readonly class ShowCard
     private function clocked(Card $card): array
     {
         $now = $this->clock->now();
-        $of = Clocking::at($card->id)->groupBy('person_id');
+        $of = $card->clockings->groupBy('person_id');
         $seconds = $of->map(static fn(Collection $c): int => $c->sum(static fn(Clocking $k): int => $k->seconds($now)));
         $hours = round($seconds->sum() / 3600, 1);
 
@@ -259,7 +259,7 @@ final readonly class ShowCard
         $card->readings->each(static fn(Reading $r) => $r->setRelation('tool', $byId->get($r->tool_id)));
         $this->people->attach([
             'doer' => [$card->steps, 'done_by'], 'taker' => [$card->readings, 'person_id'],
-            'raiser' => [$findings, 'raised_by'],
+            'raiser' => [$findings, 'raised_by'], 'clocked:person' => [$card->clockings, 'person_id'],
             'person' => [$card->handovers, 'person_id'], 'left:taker' => [$card->handovers, 'taken_by'],
             'signer' => [[$card], 'signed_by'], 'inspector' => [[$card], 'inspected_by'],
         ]);

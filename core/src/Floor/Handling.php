@@ -41,6 +41,32 @@ final readonly class Handling
         return $of->disturbs === [] && $of->joins === [] && $of->proves === [] ? null : $of;
     }
 
+    /**
+     * What the adjusters of a rigging sheet ask for once they were turned: that the points are read again, and what each
+     * names besides.
+     *
+     * @param array<string, mixed> $spec of a rigging sheet
+     *
+     * @return array<string, list<Proof>> by the title of the adjuster
+     *
+     * @pure
+     */
+    public static function ofAdjusters(array $spec): array
+    {
+        $needs = [];
+        foreach ($spec['adjusters'] ?? [] as $a) {
+            $needs[(string) $a['title']] = [
+                Proof::Reading,
+                ...array_values(array_filter(
+                    array_map(Proof::from(...), $a['proofs'] ?? []),
+                    static fn(Proof $p): bool => $p !== Proof::Reading,
+                )),
+            ];
+        }
+
+        return $needs;
+    }
+
     /** @return list<string> what it disturbs or joins @pure */
     public function touches(): array
     {

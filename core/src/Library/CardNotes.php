@@ -37,6 +37,13 @@ final class CardNotes
                 $id = count($events);
                 $events[] = self::event($id, $i + 1, $d['what'], DisturbanceAct::Disturbed, $d['how'], $d['needs']);
             }
+            foreach (Handling::ofAdjusters($step['spec'] ?? []) as $what => $needs) {
+                // A screw that is turned is not apart, and the sheet's own readings are its first proof.
+                $how = DisturbedHow::Turned;
+                $events[] = self::event(count($events), $i + 1, $what, DisturbanceAct::Disturbed, $how, $needs);
+                $events[] = self::event(count($events), $i + 1, $what, DisturbanceAct::Joined);
+                $events[] = self::event(count($events), $i + 1, $what, DisturbanceAct::Proven, proof: Proof::Reading);
+            }
             foreach ($handling->joins ?? [] as $what) {
                 $events[] = self::event(count($events), $i + 1, $what, DisturbanceAct::Joined);
             }

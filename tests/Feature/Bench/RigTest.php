@@ -86,6 +86,36 @@ final class RigTest extends WorldCase
         self::assertEquals([$runs[0]->as_left, null], [$runs[1]->as_found, $runs[1]->as_left]);
     }
 
+    public function test_a_screw_that_was_turned_is_whole_once_its_points_are_read_within_and_it_is_locked(): void
+    {
+        $step = Step::where(['card_id' => $this->card->id, 'no' => $this->no])->firstOrFail();
+        $spec = $step->spec;
+        $spec['adjusters'][0]['proofs'] = ['locking'];
+        $step->update(['spec' => $spec]);
+        Step::where(['card_id' => $this->card->id, 'no' => $this->no + 1])->firstOrFail()
+            ->update(['spec' => ['proves' => [['by' => 'locking', 'of' => ['High-speed screw']]]]]);
+        $open = fn(): array => array_column(
+            (array) $this->as('oda', 'GET', "cards/{$this->card->id}")->json('notWhole'),
+            'missing',
+            'what',
+        );
+        $tool = $this->tool();
+        $this->enter('as_found', ['high' => '65.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertOk();
+        self::assertSame([], $open(), 'nothing is turned yet');
+        $this->enter('as_left', ['high' => '64.5', 'pickup' => '22', 'feather' => '86'], $tool)->assertOk();
+        self::assertSame(['High-speed screw'], array_keys($open()));
+        self::assertStringContainsString('reading', (string) json_encode($open()));
+        $this->enter('as_left', ['high' => '62.5', 'pickup' => '22.5', 'feather' => '86'], $tool)->assertOk();
+        self::assertSame('done', $this->shown()['state']);
+        self::assertStringNotContainsString('reading', (string) json_encode($open()));
+        self::assertStringContainsString('lock', (string) json_encode($open()));
+        self::assertStringContainsString('High-speed screw', (string) json_encode(
+            $this->as('tor', 'GET', "release/{$this->card->visit_id}")->json('blockers'),
+        ), 'and the aircraft is not released before');
+        $this->work($this->card, $this->no + 1)->assertOk();
+        self::assertSame([], $open());
+    }
+
     /** @return iterable<string, array{string, array<string, string>, string}> */
     public static function refused(): iterable
     {

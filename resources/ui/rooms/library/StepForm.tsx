@@ -1,12 +1,11 @@
-import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { box, CardText as Text } from './CardText';
 import { got, put, type Step } from './card';
+import { Effects } from './Effects';
 import { SpecFields as Fields } from './SpecFields';
 import { StepFigure } from './StepFigure';
 import { common, fields, kinds } from './stepFields';
 
-type Values = Record<string, unknown>;
 type Faults = Schemas['FaultView'][];
 
 /** One step as it is written: its kind, its words, then what its kind holds; the rest is folded away. */
@@ -74,9 +73,7 @@ export function StepForm({
                 fault={(p) => of(`spec.${p}`)}
                 set={set}
             />
-            {step.kind === 'rig' && (
-                <Json spec={spec} onChange={(value) => onChange({ ...step, spec: value }, 'json')} />
-            )}
+            {step.kind === 'rig' && <Effects spec={spec} fault={of('spec.effects')} set={set} />}
             {step.kind !== 'each' && (
                 <StepFigure type={type} spec={spec} choices={choices} fault={of('spec.figure')} set={set} />
             )}
@@ -96,27 +93,5 @@ export function StepForm({
                     </details>
                 ))}
         </div>
-    );
-}
-
-/** A sheet with many numbers, as its file has it. */
-function Json({ spec, onChange }: { spec: Values; onChange: (spec: Values) => void }) {
-    const [bad, setBad] = useState<string>();
-    return (
-        <Text
-            label="The sheet, as JSON"
-            name="json"
-            long
-            value={JSON.stringify(spec, null, 1)}
-            fault={bad}
-            onChange={(v) => {
-                try {
-                    onChange(JSON.parse(v) as Values);
-                    setBad(undefined);
-                } catch (e) {
-                    setBad(`is not JSON yet: ${(e as Error).message}`);
-                }
-            }}
-        />
     );
 }

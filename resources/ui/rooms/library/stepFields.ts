@@ -152,7 +152,37 @@ export const fields: Record<string, Field[]> = {
     ],
     inspection: [field('covers', 'What is looked at, one a line', 'lines')],
     each: [field('positions', 'Positions, one a line', 'lines', { hint: 'door 1 left' })],
-    rig: [],
+    rig: [
+        field('tool_kind', 'Tool', 'suggest', { of: 'tools' }),
+        field('points', 'Points that are read, in their order', 'rows', {
+            rows: [
+                field('id', 'Name'),
+                field('title', 'Says'),
+                field('unit', 'Unit', 'pick', { of: 'units' }),
+                field('min', 'At least', 'number'),
+                field('max', 'At most', 'number'),
+                field('aim', 'Aim', 'number'),
+            ],
+        }),
+        field('adjusters', 'What is turned, in the order of work', 'rows', {
+            rows: [
+                field('id', 'Name'),
+                field('title', 'Says'),
+                field('unit', 'Counted in', 'text', { hint: 'turns' }),
+                field('step', 'Smallest step', 'number'),
+                field('min', 'From', 'number'),
+                field('max', 'To', 'number'),
+                field('positive', 'More of it is', 'pick', {
+                    of: ['cw', 'ccw', 'lengthen', 'shorten', 'raise', 'lower'],
+                }),
+                field('shape', 'Drawn as', 'text', { hint: 'screw' }),
+                field('proofs', 'Turned, proven besides by', 'some', { of: 'proofs' }),
+            ],
+        }),
+        field('match', 'Points that must match', 'rows', {
+            rows: [field('points', 'Two of them, one a line', 'lines'), field('within', 'Within', 'number')],
+        }),
+    ],
 };
 
 export const kinds = Object.keys(fields);
