@@ -74,7 +74,8 @@ final readonly class ShowStep
     /** One round after something was said of its points; nothing else of the card has changed by that. */
     public function round(CardFile $file, Step $step): StepView
     {
-        $step->setRelation('runs', $step->newCollection());
+        // A round that is not done has nobody who did it.
+        $step->setRelation('runs', $step->newCollection())->setRelation('doer', null);
         $file->card->setRelation('readings', $step->newCollection());
 
         return $this->step($file, $step, [], $file->now->order(), self::beside($file->card, $step));

@@ -38,7 +38,7 @@ final class FleetTest extends BrowserCase
         $order = $ines->browser->executeScript("return [...document.querySelectorAll('[data-mark]')].map(e => "
             .'e.dataset.mark)');
         $ines->press('First to stop');
-        self::assertCount(18, array_unique($order));
+        self::assertCount(20, array_unique($order));
         foreach (['j', 'j', 'v'] as $key) {
             $ines->browser->getKeyboard()->sendKeys($key);
         }

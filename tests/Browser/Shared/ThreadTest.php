@@ -76,7 +76,7 @@ final class ThreadTest extends BrowserCase
         $row = $ines->find('[data-mark="QA-VFC"]')->getText();
         self::assertStringContainsString('Propeller governor check', $row);
         self::assertStringContainsString('41 flight hours', $row, 'the 46.5 h left less the 5.5 h just brought in');
-        self::assertCount(18, $ines->browser->findElements(WebDriverBy::cssSelector('[data-mark]')));
+        self::assertCount(20, $ines->browser->findElements(WebDriverBy::cssSelector('[data-mark]')));
         $ines->click('[data-mark="QA-VFC"]')->see('41 flight hours from now');
         $ines->click('[data-item="27-31"] button[aria-label^="Why"]')->see('keeps the plan: late work gains nothing');
         $ines->click('[data-item="12-31"] button[aria-label^="Why"]')->see('counts from when it was done');

@@ -76,7 +76,7 @@ final class FleetTest extends WorldCase
     {
         $this->as('ines', 'GET', 'fleet');
         $id = Aircraft::where('mark', $mark)->value('id');
-        self::assertSame(18, DB::table('due_sheets')->count());
+        self::assertSame(20, DB::table('due_sheets')->count());
         DB::statement('pragma foreign_keys = off');
         DB::statement($change);
         self::assertSame($drops, DB::table('due_sheets')->where('aircraft_id', $id)->doesntExist());

@@ -14,7 +14,7 @@ final class StoryTest extends WorldCase
     {
         $fleet = $this->as('mika', 'GET', 'fleet')->json();
         $rows = array_column($fleet['rows'], null, 'mark');
-        self::assertCount(18, $rows);
+        self::assertCount(20, $rows);
         self::assertSame(
             'Q-405 can fly until Tue 5 May: its deferral of Gearbox oil temperature repeater runs out today.',
             $fleet['sentence'],

@@ -82,7 +82,7 @@ final class PapersTest extends WorldCase
         @unlink($file);
         self::assertSame(0, Artisan::call('jorvel:backup', ['file' => $file]));
         $copy = new \PDO("sqlite:{$file}");
-        self::assertSame(18, (int) $copy->query('select count(*) from aircraft')->fetchColumn());
+        self::assertSame(20, (int) $copy->query('select count(*) from aircraft')->fetchColumn());
         self::assertSame('ok', $copy->query('pragma integrity_check')->fetchColumn());
         self::assertSame(1, Artisan::call('jorvel:backup', ['file' => $file]));
         self::assertStringContainsString('is there already; nothing was written', Artisan::output());

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Crew\Model\Person;
+use App\Floor\Model\Card;
+use App\Floor\Model\Step;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\ProgrammeItem;
+use App\Shared\Clock;
+use App\Stores\Model\Tool;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Jorvel\Core\Shared\Instant;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Works a card through its doors as whoever is on it would, every step with an answer that is in order. */
+trait WalksCards
+{
+    /**
+     * A card of a template on a visit of its own, with people on it.
+     *
+     * @param string ...$people logins, the first of whom works it
+     */
+    private function cardOf(string $mark, string $template, string ...$people): Card
+    {
+        $of = CardTemplate::where('code', $template)->firstOrFail();
+        $item = ProgrammeItem::where('type_id', $of->type_id)->whereNull('line')->whereNull('component')
+            ->where('template_id', '!=', $of->id)->where('code', 'not like', '05%')->orderBy('id')->firstOrFail();
+        $visit = (int) $this->as('ines', 'POST', 'visits', [
+            'mark' => $mark, 'title' => "Walk {$template}", 'bay' => 'line', 'start' => '2026-05-05',
+            'end' => '2026-05-08', 'items' => [$item->id],
+        ])->assertCreated()->json('id');
+        $this->as('ines', 'POST', "visits/{$visit}/cards", ['template' => $of->id])->assertCreated();
+        Visit::whereKey($visit)->update(['state' => Visit::IN_WORK]);
+        // Only the card itself is the point: what its visit does first is done.
+        Card::where('visit_id', $visit)->where('template_id', '!=', $of->id)->update(['state' => Card::CLOSED]);
+        $card = Card::with('steps')->where(['visit_id' => $visit, 'template_id' => $of->id])->orderByDesc('id')
+            ->firstOrFail();
+        foreach ($people as $who) {
+            $this->assign($card, $who)->assertOk();
+        }
+
+        return $card;
+    }
+
+    /**
+     * Works the steps in their order up to one of them.
+     *
+     * @param string $inspector for the inspections that steps are
+     * @param int|null $until a step that is left, with all after it
+     */
+    private function walk(Card $card, string $who, string $inspector, ?int $until = null): void
+    {
+        foreach ($card->steps()->orderBy('no')->get() as $step) {
+            if ($step->no === $until) {
+                return;
+            }
+            if ($step->settled()) {
+                continue;
+            }
+            $answer = $this->worked1($card, $step, $who, $inspector);
+            self::assertSame(
+                200,
+                $answer->status(),
+                "{$card->number} step {$step->no}, {$step->title}: ".$answer->json('message'),
+            );
+            self::assertTrue($step->refresh()->settled(), "{$card->number} step {$step->no}, {$step->title} is not done");
+        }
+    }
+
+    /** @return TestResponse<Response> the last answer that the step took */
+    private function worked1(Card $card, Step $step, string $who, string $inspector): TestResponse
+    {
+        $spec = $step->spec;
+        $send = fn(string $do, array $more = []): TestResponse => $this->as(
+            $who,
+            'POST',
+            "cards/{$card->id}/steps/{$step->no}",
+            ['version' => Card::findOrFail($card->id)->version, 'do' => $do, ...$more],
+        );
+        $read = fn(array $reading): array => [
+            ...$this->good($card, $reading),
+            'entries' => isset($reading['gauge']) ? ['temp' => '9'] : [],
+        ];
+
+        return match ($step->kind) {
+            'measurement', 'torque', 'timing' => $send('read', $read($spec['reading'])),
+            'count' => $send('count', ['entry' => (string) ($spec['min'] ?? 0)]),
+            'answer' => $send('answer', ['entry' => (string) array_column($spec['choices'], 'id', 'verdict')['pass']]),
+            'mark' => $send('mark', ['entry' => isset($spec['unit']) ? '12.5' : 'red, across the flats']),
+            'meet' => $send('meet', ['entry' => isset($spec['within']) ? '12.6' : 'met']),
+            'compare' => $send('compare', [
+                'entries' => ['shown' => '50', 'real' => '50'],
+                'tool' => isset($spec['real']['tool_kind']) ? $this->toolFor($card, [...$spec['real'], 'limit' => [
+                    'kind' => 'nominal', 'unit' => $spec['unit'], 'nominal' => 50,
+                ]])->code : '',
+            ]),
+            'tool' => $send('use', ['tool' => $this->toolFor($card, $spec)->code]),
+            'hold' => $this->held($send, (int) $spec['hold']['seconds'], 'done', []),
+            'test' => $this->held($send, (int) $spec['hold']['seconds'], 'read', $read($spec['reading'])),
+            'circuit' => $this->round($card, $step, $who, $send),
+            'rollcall' => $this->called($card, $step, $who, $send),
+            'inspection' => $this->as($inspector, 'POST', "cards/{$card->id}/steps/{$step->no}/inspect", [
+                'version' => Card::findOrFail($card->id)->version, 'covers' => $spec['covers'],
+                'stamp' => $this->person($inspector)->stamp, 'pin' => $this->pinOf($inspector),
+            ]),
+            default => $send('done'),
+        };
+    }
+
+    /** @param array<string, mixed> $limit a value that is well inside it */
+    private static function inside(array $limit): float
+    {
+        return match ($limit['kind']) {
+            'range' => round(($limit['min'] + $limit['max']) / 2, 2),
+            'max' => round($limit['max'] > 0 ? $limit['max'] * 0.5 : $limit['max'] - 1, 2),
+            'min' => round($limit['min'] > 0 ? $limit['min'] * 1.1 : $limit['min'] + 1, 2),
+            default => (float) $limit['nominal'],
+        };
+    }
+
+    /**
+     * A tool of its kind that may be used, reads that far, and is in the store or out on this card.
+     *
+     * @param array<string, mixed> $reading
+     */
+    private function toolFor(Card $card, array $reading): Tool
+    {
+        $value = isset($reading['limit']) ? self::inside($reading['limit']) : null;
+        $out = DB::table('tool_loans')->whereNull('in_at')->whereNotNull('tool_id')->pluck('card_id', 'tool_id');
+
+        return Tool::where(['kind' => $reading['tool_kind'], 'state' => 'in'])->where('cal_due', '>', '2026-05-06')
+            ->when($value !== null, static fn($q) => $q->where('low', '<=', $value)->where('high', '>=', $value))
+            ->when(isset($reading['limit']['unit']), static fn($q) => $q->where('unit', $reading['limit']['unit']))
+            ->orderBy('uncertainty')->orderBy('code')->get()
+            ->first(static fn(Tool $t): bool => ($out[$t->id] ?? $card->id) === $card->id)
+            ?? self::fail("no {$reading['tool_kind']} that reads {$value}");
+    }
+
+    /**
+     * A value well inside a reading's limit, as its tool shows it.
+     *
+     * @param array<string, mixed> $reading
+     *
+     * @return array{entry: string, tool: string}
+     */
+    private function good(Card $card, array $reading): array
+    {
+        $value = self::inside($reading['limit']);
+        if (! isset($reading['tool_kind'])) {
+            return ['entry' => (string) $value, 'tool' => ''];
+        }
+        $tool = $this->toolFor($card, $reading);
+        $step = $tool->resolution ?? 0.01;
+
+        return ['entry' => (string) round(round($value / $step) * $step, 4), 'tool' => $tool->code];
+    }
+
+    /**
+     * @param callable(string, array<string, mixed>=): TestResponse<Response> $send
+     * @param array<string, mixed> $more
+     *
+     * @return TestResponse<Response>
+     */
+    private function held(callable $send, int $seconds, string $then, array $more): TestResponse
+    {
+        $begun = $send('start');
+        self::assertSame(200, $begun->status(), (string) $begun->json('message'));
+        $clock = app(Clock::class);
+        $clock->start(Instant::fromEpoch($clock->now()->epoch() + $seconds + 2));
+
+        return $send($then, $more);
+    }
+
+    /**
+     * @param callable(string, array<string, mixed>=): TestResponse<Response> $send
+     *
+     * @return TestResponse<Response>
+     */
+    private function round(Card $card, Step $step, string $who, callable $send): TestResponse
+    {
+        $spec = $step->spec;
+        $entry = match ($spec['ask']) {
+            'count' => (string) $spec['min'], 'reading' => (string) self::inside($spec['reading']['limit']),
+            default => 'seen',
+        };
+        $said = $this->as($who, 'POST', "cards/{$card->id}/steps/{$step->no}/points", [
+            'version' => Card::findOrFail($card->id)->version, 'do' => 'point',
+            'entries' => array_fill_keys(array_column($spec['points'], 'id'), $entry),
+            'tool' => $spec['ask'] === 'reading' ? $this->good($card, $spec['reading'])['tool'] : '',
+        ]);
+        self::assertSame(200, $said->status(), (string) $said->json('message'));
+
+        return $send('done');
+    }
+
+    /**
+     * @param callable(string, array<string, mixed>=): TestResponse<Response> $send
+     *
+     * @return TestResponse<Response>
+     */
+    private function called(Card $card, Step $step, string $who, callable $send): TestResponse
+    {
+        $crew = (array) $this->as($who, 'GET', "cards/{$card->id}")->json('crew');
+        // Whoever works it leads; the others stand where they are called.
+        $names = array_values(array_diff($crew, [$this->person($who)->name]));
+        $last = null;
+        foreach (array_values($step->spec['places']) as $i => $place) {
+            $leads = ($step->spec['lead'] ?? null) === $place;
+            $last = $send('call', ['entry' => $place, 'note' => $leads ? $this->person($who)->name : $names[$i]]);
+            self::assertSame(200, $last->status(), (string) $last->json('message'));
+            if (($step->spec['signs'] ?? null) === $place) {
+                $at = (string) Person::where('name', $names[$i])->valueOrFail('login');
+                $this->as($at, 'POST', "cards/{$card->id}/steps/{$step->no}/briefed", [
+                    'stamp' => $this->person($at)->stamp, 'pin' => $this->pinOf($at),
+                ])->assertOk();
+            }
+        }
+
+        return $step->refresh()->settled() && $last !== null ? $last : $send('done');
+    }
+}
