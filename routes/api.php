@@ -119,6 +119,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('damage/{mark}', [DamageController::class, 'show']);
     Route::post('cards/{id}/damages', [DamageController::class, 'enter'])->middleware('once');
     Route::post('damages/{id}/looks', [DamageController::class, 'look'])->middleware('once');
+    Route::post('damages/{id}/same', [DamageController::class, 'same'])->middleware('once');
     Route::post('damages/{id}/settle', [DamageController::class, 'settle'])->middleware('once');
     Route::get('exceedances', [ExceedanceController::class, 'index']);
     Route::post('exceedances', [ExceedanceController::class, 'enter'])->middleware('once');

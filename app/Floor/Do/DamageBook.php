@@ -72,6 +72,20 @@ final readonly class DamageBook
     }
 
     /**
+     * It was looked at, and is as it was.
+     *
+     * @throws Refused once it is repaired, or on another aircraft
+     */
+    public function same(Person $by, int $id, Card $card): Damage
+    {
+        $last = self::open($id)->looks->last()?->size();
+
+        return $last === null
+            ? throw Refused::because('It was never measured. Measure it now; nothing was entered.')
+            : $this->look($by, $id, $card, $last, 'as it was');
+    }
+
+    /**
      * It is blended or repaired, or was none.
      *
      * @param string $how `blended`, `repaired`, `mistake`

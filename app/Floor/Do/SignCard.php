@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Clocking;
+use App\Floor\Model\Damage;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Presence;
 use App\Floor\Model\Step;
@@ -70,6 +71,7 @@ final readonly class SignCard
             }
             $this->requireFit($by, $card, 'perform', $card->skill, false);
             self::requireFollowed($card);
+            self::requireWalkedRound($card);
             $loans = $this->desk->outOn($card);
             $loans->each(fn(ToolLoan $l) => $this->desk->requireWhole($l, $counted[$l->id] ?? 0));
             $by->requireSignature($stamp, $pin);
@@ -242,6 +244,16 @@ final readonly class SignCard
         $waits = $finding?->unanswered() ?? [];
         if ($finding !== null && $waits !== []) {
             throw Refused::because(FollowWords::waits($finding, $waits));
+        }
+    }
+
+    /** @throws Refused for an induction that has not looked at every damage that is known */
+    private static function requireWalkedRound(Card $card): void
+    {
+        $left = $card->makes === 'induct' ? Damage::notSeenAt($card) : [];
+        if ($left !== []) {
+            throw Refused::because('Not looked at yet: '.Words::list($left).'. Each known damage is looked at on the way '
+                .'round, so that old is told from new: from this card, on the damage map. Nothing was signed.');
         }
     }
 

@@ -11,16 +11,15 @@ use App\Floor\Show\ShowDamage;
 use App\Floor\Show\View\DamageMapView;
 use App\Shared\Http\Api;
 use App\Shared\Http\RoomRequest;
-use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 
 /** The damage map of each aircraft. */
 final class DamageController
 {
     #[Api('damageMap', DamageMapView::class, 'The damage map of an aircraft')]
-    public function show(string $mark, ViewRequest $request, ShowDamage $read): JsonResponse
+    public function show(string $mark, DamageMapRequest $request, ShowDamage $read): JsonResponse
     {
-        return new JsonResponse($read->of($mark, $request->person()));
+        return new JsonResponse($read->of($mark, $request->person(), $request->card()));
     }
 
     #[Api('enterDamage', DamageMapView::class, 'The map with it', 201)]
@@ -45,6 +44,12 @@ final class DamageController
         return $this->map($damage, $request, $read);
     }
 
+    #[Api('sameDamage', DamageMapView::class, 'The map with the look')]
+    public function same(int $id, SameDamageRequest $request, DamageBook $book, ShowDamage $read): JsonResponse
+    {
+        return $this->map($book->same($request->person(), $id, $request->card()), $request, $read);
+    }
+
     #[Api('settleDamage', DamageMapView::class, 'The map without it among the open ones')]
     public function settle(int $id, SettleDamageRequest $request, DamageBook $book, ShowDamage $read): JsonResponse
     {
@@ -60,6 +65,8 @@ final class DamageController
 
     private function map(Damage $damage, RoomRequest $request, ShowDamage $read, int $status = 200): JsonResponse
     {
-        return new JsonResponse($read->of($damage->craft->mark, $request->person()), $status);
+        $card = $request->input('card') === null ? null : $request->integer('card');
+
+        return new JsonResponse($read->of($damage->craft->mark, $request->person(), $card), $status);
     }
 }

@@ -115,6 +115,19 @@ final class Damage extends Model
         );
     }
 
+    /**
+     * What is known of an aircraft and was not looked at from this card: an induction looks at all of it, so that old is
+     * told from new.
+     *
+     * @return list<string> their numbers
+     */
+    public static function notSeenAt(Card $card): array
+    {
+        return array_values(self::where(['aircraft_id' => $card->aircraft_id, 'state' => self::OPEN])
+            ->whereDoesntHave('looks', static fn($q) => $q->where('card_id', $card->id))
+            ->orderBy('id')->pluck('number')->all());
+    }
+
     public function name(): string
     {
         return "{$this->number}, {$this->kind}, {$this->place}";

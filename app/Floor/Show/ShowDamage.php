@@ -25,13 +25,14 @@ final readonly class ShowDamage
 {
     public function __construct(private Clock $clock, private LoadFlying $flying) {}
 
-    public function of(string $mark, Person $me): DamageMapView
+    /** @param int|null $card from which it is looked at */
+    public function of(string $mark, Person $me, ?int $card = null): DamageMapView
     {
         $aircraft = Aircraft::with(['type', ...LoadFlying::with()])->where('mark', $mark)->firstOrFail();
         $flying = $this->flying->of($aircraft);
         $damages = Damage::with('looks.person', 'finding', 'settler')->where('aircraft_id', $aircraft->id)
             ->orderByRaw("state = 'open' desc")->orderBy('id')->get();
-        $views = array_values($damages->map(fn(Damage $d): DamageView => $this->one($d, $flying))->all());
+        $views = array_values($damages->map(fn(Damage $d): DamageView => $this->one($d, $flying, $card))->all());
         $open = $damages->where('state', Damage::OPEN);
         $not = $open->filter(static fn(Damage $d): bool => $d->against() !== [])->count();
         $outline = $aircraft->type->outline;
@@ -54,7 +55,7 @@ final readonly class ShowDamage
         );
     }
 
-    private function one(Damage $d, Flying $flying): DamageView
+    private function one(Damage $d, Flying $flying, ?int $card): DamageView
     {
         $open = $d->state === Damage::OPEN;
         $against = $d->against();
@@ -89,6 +90,7 @@ final readonly class ShowDamage
                 .": {$l->person->name}, {$this->clock->words($l->date)}"
                 .($l->fh === null ? '' : ', at '.Words::number($l->fh, 1).' h')
                 .($l->note === '' ? '' : "; {$l->note}"))->all()),
+            $card !== null && $d->looks->contains(static fn(DamageLook $l): bool => $l->card_id === $card),
         );
     }
 

@@ -125,6 +125,7 @@ final readonly class ShowVisits
             $total,
             $findings,
             $cards,
+            $visit->kind === Visit::CHECK,
         );
     }
 

@@ -125,10 +125,11 @@ export const usePhases = (query: { type?: string; months: number; phases: number
     });
 export const useFloor = () =>
     useQuery<Schemas['FloorView'], Failure>({ queryKey: keys.floor, queryFn: () => take(api.GET('/api/floor')) });
-export const useDamage = (mark: string) =>
+export const useDamage = (mark: string, card: number | null) =>
     useQuery<Schemas['DamageMapView'], Failure>({
-        queryKey: keys.damage(mark),
-        queryFn: () => take(api.GET('/api/damage/{mark}', { params: { path: { mark } } })),
+        queryKey: keys.damage(mark, card),
+        queryFn: () =>
+            take(api.GET('/api/damage/{mark}', { params: { path: { mark }, query: card === null ? {} : { card } } })),
     });
 export const useExceedances = () =>
     useQuery<Schemas['ExceedancesView'], Failure>({

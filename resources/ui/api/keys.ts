@@ -34,7 +34,7 @@ export const keys = {
     exceedances: ['exceedances'],
     follows: ['library', 'follows'],
     figures: (type: string) => ['library', 'figures', type],
-    damage: (mark: string) => ['damage', mark],
+    damage: (mark: string, card: number | null) => ['damage', mark, card],
     cards: ['cards'],
     card: (id: number) => ['cards', id],
     finding: (id: number) => ['findings', id],

@@ -98,6 +98,7 @@ final class RoutesTest extends WorldCase
             'POST library/lessons/99' => ['ines', 'runa', 'tor'],
             'GET damage/QA-VFA' => self::EVERYBODY, "POST {$card}/damages" => ['ines', 'oda', 'runa', 'tor'],
             'POST damages/99/looks' => ['ines', 'oda', 'runa', 'tor'],
+            'POST damages/99/same' => ['ines', 'oda', 'runa', 'tor'],
             'POST damages/99/settle' => ['ines', 'oda', 'runa', 'tor'],
             'GET exceedances' => self::EVERYBODY, 'POST exceedances' => ['ines', 'oda', 'runa', 'tor'],
             'POST exceedances/preview' => ['ines', 'oda', 'runa', 'tor'],

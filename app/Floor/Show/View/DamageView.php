@@ -30,5 +30,7 @@ final readonly class DamageView
         #[OA\Property] public bool $open,
         /** @var list<string> look by look, the last first */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $looks,
+        /** it was looked at from the card that is asked from */
+        #[OA\Property] public bool $here,
     ) {}
 }

@@ -29,5 +29,7 @@ final readonly class VisitView
         #[OA\Property(type: 'array', items: new OA\Items(ref: VisitFinding::class))] public array $findings,
         /** @var list<VisitCard> of one visit; empty in the list of visits */
         #[OA\Property(type: 'array', items: new OA\Items(ref: VisitCard::class))] public array $cards,
+        /** it is a check on the line: no plan, no board, and signed good where it stands */
+        #[OA\Property] public bool $line = false,
     ) {}
 }

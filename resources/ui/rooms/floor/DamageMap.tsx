@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { useDamage } from '../../api/hooks';
+import { api, take } from '../../api/client';
+import { useDamage, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { type Dot, Drawing, type Outline, type View } from '../../parts/Drawing';
-import { Page, Wait } from '../../parts/Page';
+import { Page, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
 import { type DamageRow, LookAgain, NewDamage, Settle, type Spot } from './DamageForms';
@@ -17,7 +18,7 @@ export function DamageMap() {
     const [asking, setAsking] = useState<{ what: 'look' | 'settle'; of: DamageRow } | null>(null);
     const [entering, setEntering] = useState(false);
     return (
-        <Wait query={useDamage(mark)}>
+        <Wait query={useDamage(mark, card)}>
             {(map) => {
                 const open = map.damages.filter((d) => d.open);
                 const may = map.may && card !== null;
@@ -56,7 +57,13 @@ export function DamageMap() {
                         )}
                         <ul className="mt-4 divide-y divide-rule border-y border-rule">
                             {map.damages.map((d) => (
-                                <One key={d.id} damage={d} may={map.may} onAsk={(what) => setAsking({ what, of: d })} />
+                                <One
+                                    key={d.id}
+                                    damage={d}
+                                    card={card}
+                                    may={map.may}
+                                    onAsk={(what) => setAsking({ what, of: d })}
+                                />
                             ))}
                         </ul>
                         {entering && spot && card !== null && (
@@ -91,7 +98,20 @@ const dot = (d: DamageRow): Dot => {
     return { id: d.id, no: String(Number(d.number.slice(1))), name: `${d.kind}, ${d.place}`, state: d.state, ...at };
 };
 
-function One({ damage: d, may, onAsk }: { damage: DamageRow; may: boolean; onAsk: (what: 'look' | 'settle') => void }) {
+function One({
+    damage: d,
+    card,
+    may,
+    onAsk,
+}: {
+    damage: DamageRow;
+    card: number | null;
+    may: boolean;
+    onAsk: (what: 'look' | 'settle') => void;
+}) {
+    const same = useSend((body: { card: number }, headers) =>
+        take(api.POST('/api/damages/{id}/same', { params: { path: { id: d.id } }, body, headers })),
+    );
     return (
         <li className="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] gap-4 py-3" data-damage={d.number}>
             <b className="font-mono text-[1.05rem]">{d.number}</b>
@@ -115,6 +135,7 @@ function One({ damage: d, may, onAsk }: { damage: DamageRow; may: boolean; onAsk
                     )}
                 </p>
                 {d.growth !== null && <p>{d.growth}</p>}
+                <Trouble error={same.error} />
                 {d.again !== null && (
                     <p>
                         Looked at again by <b>{d.again}</b>
@@ -133,6 +154,21 @@ function One({ damage: d, may, onAsk }: { damage: DamageRow; may: boolean; onAsk
             </div>
             {may && d.open && (
                 <div className="noprint flex items-start gap-2">
+                    {card !== null && d.here && (
+                        <span className="flex min-h-12 items-center">
+                            <State state="clear" word="looked at from here" />
+                        </span>
+                    )}
+                    {card !== null && !d.here && (
+                        <Button
+                            kind="main"
+                            className="min-h-12"
+                            disabled={same.isPending}
+                            onClick={() => same.mutate({ card })}
+                        >
+                            As it was
+                        </Button>
+                    )}
                     <Button className="min-h-12" onClick={() => onAsk('look')}>
                         Look again …
                     </Button>

@@ -44,10 +44,10 @@ export function Visit() {
                                 Print the cards
                             </a>
                             <Link
-                                to={`/release/${v.id}`}
+                                to={v.line ? '/floor/line' : `/release/${v.id}`}
                                 className="inline-flex min-h-9 items-center rounded-lg border border-ink px-3.5 font-semibold"
                             >
-                                Release
+                                {v.line ? 'The line' : 'Release'}
                             </Link>
                         </>
                     }

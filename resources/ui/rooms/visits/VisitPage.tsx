@@ -15,7 +15,7 @@ export function VisitPage({
     actions,
     children,
 }: {
-    visit: { id: number; mark: string; type: string; title: string };
+    visit: { id: number; mark: string; type: string; title: string; line?: boolean };
     place?: string;
     verdict?: string;
     sentence: string;
@@ -27,7 +27,7 @@ export function VisitPage({
         <Page
             over={
                 <>
-                    <Tabs label="Visit" tabs={visitViews(visit.id)} />
+                    {visit.line !== true && <Tabs label="Visit" tabs={visitViews(visit.id)} />}
                     <Link
                         to={`/fleet/${visit.mark}`}
                         className="font-mono font-bold text-ink underline underline-offset-4"
