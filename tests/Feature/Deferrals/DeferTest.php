@@ -52,6 +52,7 @@ final class DeferTest extends WorldCase
         $card = Card::where('finding_id', $finding->id)->firstOrFail();
         self::assertSame([$card->number, []], [$view['fixCard'], $view['may']]);
         DB::table('card_waits')->where('card_id', $card->id)->delete();
+        $card->update(['planned_start' => null, 'planned_end' => null]);
         $this->assign($card, 'oda')->assertOk();
         Step::where('card_id', $card->id)->update(['state' => Step::DONE, 'done_by' => $this->person('oda')->id]);
         $card->update(['independent_inspection' => false]);

@@ -156,8 +156,8 @@ final class BudgetTest extends WorldCase
         self::assertSame($first, $window());
         self::assertSame(1, DB::table('cache')->where('key', 'like', '%window%')->count());
         $changes = [
-            'a finding' => 'update findings set fix_hours = 400 where card_id in (select id from cards where '
-                .'visit_id = 1) and state = \'open\'',
+            'a finding' => 'update findings set state = \'fixed\', settled_at = raised_at where card_id in (select id '
+                .'from cards where visit_id = 1) and state = \'open\'',
             'the plan' => 'update cards set hours = hours + 30 where visit_id = 1 and state = \'open\'',
             'who is there' => "update people set leaves = '2026-05-01' where role = 'technician'",
         ];
