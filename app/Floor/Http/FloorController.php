@@ -50,12 +50,16 @@ final class FloorController
         return $this->answer($work($request->person(), $id, $no, $request->step()), $request, $read);
     }
 
-    #[Api('workPoints', PointsView::class, 'The round as it now stands')]
+    #[Api('workPoints', PointsView::class, 'The points as they now stand')]
     public function points(int $id, int $no, PointRequest $request, WorkStep $work, ShowStep $read): JsonResponse
     {
         $file = $work($request->person(), $id, $no, $request->step());
 
-        return new JsonResponse(new PointsView($file->card->version, $read->round($file, $file->step($no))));
+        return new JsonResponse(new PointsView(
+            $file->card->version,
+            $no,
+            $read->pointsOf($file->step($no), array_map(strval(...), array_keys($request->array('entries')))),
+        ));
     }
 
     #[Api('previewReading', Preview::class, 'What would be said of it; nothing is kept')]

@@ -71,24 +71,25 @@ final readonly class ShowStep
         )->all());
     }
 
-    /** One round after something was said of its points; nothing else of the card has changed by that. */
-    public function round(CardFile $file, Step $step): StepView
+    /**
+     * Some points of a round after something was said of them; nothing else of the card has changed by that.
+     *
+     * @param list<string> $ids
+     *
+     * @return list<PointView> in the order of the round
+     */
+    public function pointsOf(Step $step, array $ids): array
     {
-        // A round that is not done has nobody who did it.
-        $step->setRelation('runs', $step->newCollection())->setRelation('doer', null);
-        $file->card->setRelation('readings', $step->newCollection());
+        $said = CircuitPoint::with('person')->where(['step_id' => $step->id, 'stands' => true])
+            ->whereIn('point', $ids)->get();
 
-        return $this->step($file, $step, [], $file->now->order(), self::beside($file->card, $step));
+        return $this->points($step, $said, $ids);
     }
 
-    /**
-     * @param Step|null $of only of this step
-     *
-     * @return array{Collection<int, Remark>, Collection<int, CircuitPoint>} remarks, and points of rounds that stand
-     */
-    private static function beside(Card $card, ?Step $of = null): array
+    /** @return array{Collection<int, Remark>, Collection<int, CircuitPoint>} remarks, and points of rounds that stand */
+    private static function beside(Card $card): array
     {
-        $rounds = $of === null ? $card->steps->where('kind', 'circuit')->pluck('id') : collect([$of->id]);
+        $rounds = $card->steps->where('kind', 'circuit')->pluck('id');
 
         return [
             Remark::with('person')->where('card_id', $card->id)->orderBy('id')->get(),
@@ -99,12 +100,17 @@ final readonly class ShowStep
 
     /**
      * @param Collection<int, CircuitPoint> $said
+     * @param list<string>|null $only of these; of all where null
      *
      * @return list<PointView> in the order of the round
      */
-    private function points(Step $step, Collection $said): array
+    private function points(Step $step, Collection $said, ?array $only = null): array
     {
         $of = $said->keyBy('point');
+        $points = $only === null ? $step->spec['points'] : array_values(array_filter(
+            $step->spec['points'],
+            static fn(array $p): bool => in_array((string) $p['id'], $only, true),
+        ));
 
         return array_map(function (array $p) use ($of): PointView {
             $is = $of->get($p['id']);
@@ -119,7 +125,7 @@ final readonly class ShowStep
                 $is === null ? null : "{$is->person->name} ({$is->person->stamp})",
                 $is === null ? null : $this->clock->local($is->at),
             );
-        }, $step->spec['points']);
+        }, $points);
     }
 
     /** The mark that a step wants met, as it was noted. */

@@ -298,8 +298,9 @@ final class CardLanguageTest extends WorldCase
             'do' => $do, 'entries' => ['n1' => '4'], ...$more,
         ]);
         $light('point', [])->assertStatus(422);
-        $light('point_back', ['note' => 'counted again'])->assertOk()->assertJsonPath('step.points.0.state', 'open');
-        $seen = $light('point', [])->assertOk()->assertJsonPath('step.points.0.entry', '4');
+        $light('point_back', ['note' => 'counted again'])->assertOk()->assertJsonPath('points.0.state', 'open');
+        $seen = $light('point', [])->assertOk()->assertJsonPath('points.0.entry', '4')
+            ->assertJsonCount(1, 'points');
         self::assertSame($card->refresh()->version, $seen->json('version'));
         $this->work($card, 1)->assertOk();
         self::assertSame(7, CircuitPoint::count(), 'what was entered first is still there');

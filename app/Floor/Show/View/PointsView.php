@@ -6,12 +6,14 @@ namespace App\Floor\Show\View;
 
 use OpenApi\Attributes as OA;
 
-/** A round after one of its points was answered: the step as it stands, and the card's version. */
+/** What was answered of a round: its points as they stand now, and the card's version; nothing else has changed. */
 #[OA\Schema]
 final readonly class PointsView
 {
     public function __construct(
         #[OA\Property] public int $version,
-        #[OA\Property(ref: StepView::class)] public StepView $step,
+        #[OA\Property] public int $no,
+        /** @var list<PointView> those that were sent */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PointView::class))] public array $points,
     ) {}
 }

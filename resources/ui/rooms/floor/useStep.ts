@@ -18,6 +18,12 @@ export type StepProps = {
     onConflict: (said: string) => void;
 };
 
+/** The round with some of its points as they stand now. */
+const withPoints = (round: Schemas['StepView'], points: Schemas['PointView'][]): Schemas['StepView'] => ({
+    ...round,
+    points: round.points.map((p) => points.find((n) => n.id === p.id) ?? p),
+});
+
 const isPoint = (answer: { do: Body['do'] }): boolean => answer.do === 'point' || answer.do === 'point_back';
 
 /**
@@ -50,9 +56,9 @@ export function useStep({ card, step, onConflict }: Pick<StepProps, 'card' | 'st
             }
             try {
                 if (isPoint(answer)) {
-                    const { version, step: round } = await sendPoint({ card: card.id, no: step.no, body, key });
+                    const { version, no, points } = await sendPoint({ card: card.id, no: step.no, body, key });
                     const now = client.getQueryData<Schemas['CardView']>(keys.card(card.id)) ?? card;
-                    return { ...now, version, steps: now.steps.map((s) => (s.no === round.no ? round : s)) };
+                    return { ...now, version, steps: now.steps.map((s) => (s.no === no ? withPoints(s, points) : s)) };
                 }
                 return await sendStep({ card: card.id, no: step.no, body, key });
             } catch (e) {
