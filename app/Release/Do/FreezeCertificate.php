@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Release\Do;
 
+use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
 use App\Deferrals\Model\Deferral;
+use App\Fleet\Model\Component;
 use App\Fleet\Show\DueRow;
 use App\Floor\Model\Card;
+use App\Floor\Model\Exceedance;
+use App\Floor\Model\Exchange;
 use App\Floor\Model\Finding;
+use App\Floor\Model\Step;
+use App\Library\FollowWords;
 use App\Release\ReleaseWords;
 use App\Shared\Clock;
 use App\Shared\Words;
@@ -18,6 +24,7 @@ use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Unit;
 
 /**
  * Everything that a certificate says, as it is at its signature; the paper is printed from it and from nothing else.
@@ -32,6 +39,8 @@ final readonly class FreezeCertificate
      * @return array{
      *   number: string, aircraft: string, visit: string, counters: string, work: list<array{string, string}>,
      *   findings: list<array{string, string}>, parts: list<array{string, string}>,
+     *   units: list<array{string, string}>, rigging: list<array{string, string}>,
+     *   exceeded: list<array{string, string}>,
      *   due: list<array{code: string, title: string, next: string}>, carried: list<array{string, string}>,
      *   statement: string, signed: string,
      * }
@@ -75,6 +84,12 @@ final readonly class FreezeCertificate
                     ->map(self::part(...))
                     ->all(),
             ),
+            'units' => array_values(Exchange::with('unitOff', 'unitOn')->whereIn('card_id', $visit->cards->modelKeys())
+                ->where('stands', true)->orderBy('id')->get()->map(self::unit(...))->all()),
+            'rigging' => $this->rigging($visit),
+            'exceeded' => array_values(Exceedance::with('rule', 'finding')->where('aircraft_id', $aircraft->id)
+                ->whereHas('finding', static fn($q) => $q->whereIn('card_id', $visit->cards->modelKeys()))
+                ->orderBy('id')->get()->map(self::exceeded(...))->all()),
             'due' => array_values($due->map($this->due(...))->all()),
             'carried' => array_values($aircraft->deferrals->map(static fn(Deferral $d): array => [
                 $d->finding->number,
@@ -111,6 +126,55 @@ final readonly class FreezeCertificate
             $f->number,
             "{$f->place}: {$f->extent}. ".ucfirst($f->state->value).($f->fixed_how === null ? '' : " {$f->fixed_how}"),
         ];
+    }
+
+    /** @return array{string, string} what came off and what went on, by serial */
+    private static function unit(Exchange $e): array
+    {
+        $of = static fn(?Component $c): string => $c === null ? 'nothing' : "{$c->part_no}, serial {$c->serial}";
+
+        return [$e->position, "off {$of($e->unitOff)}; on {$of($e->unitOn)}"];
+    }
+
+    /** @return list<array{string, string}> what was turned, and what was left, sheet by sheet */
+    private function rigging(Visit $visit): array
+    {
+        $numbers = $visit->cards->pluck('number', 'id');
+        $lines = [];
+        foreach (Step::with('runs')->whereIn('card_id', $visit->cards->modelKeys())->where('kind', 'rig')->orderBy('id')
+            ->get() as $step) {
+            $last = $step->runs->whereNotNull('as_left')->last();
+            $points = array_column($step->spec['points'], null, 'id');
+            $titles = array_column($step->spec['adjusters'], 'title', 'id');
+            $turned = $step->runs->flatMap(static fn(RigRun $r): array => $r->as_left === null ? [] : array_map(
+                static fn(array $m): string => ($titles[$m['adjuster']] ?? $m['adjuster']).' '
+                    .Words::number((float) $m['amount'], 2),
+                $r->solution['moves'],
+            ));
+            foreach ($last->as_left ?? [] as $id => $value) {
+                $unit = Unit::tryFrom((string) ($points[$id]['unit'] ?? ''))?->label() ?? '';
+                $lines[] = [
+                    $numbers[$step->card_id] ?? '',
+                    ($points[$id]['title'] ?? $id).' left at '.trim(Words::number($value, 2)." {$unit}"),
+                ];
+            }
+            if ($turned->isNotEmpty()) {
+                $lines[] = [$numbers[$step->card_id] ?? '', 'Turned: '.$turned->implode(', ')];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return array{string, string} */
+    private static function exceeded(Exceedance $e): array
+    {
+        $table = $e->rule->rule()->exceeded;
+
+        return [$e->number, "{$e->position}: ".($table === null
+            ? $e->row
+            : "{$table->quantity} ".FollowWords::exceeded($table, $e->peak, $e->seconds).", {$e->row}")
+            .", finding {$e->finding?->number}"];
     }
 
     /** @return array{string, string} */

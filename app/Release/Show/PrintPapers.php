@@ -59,7 +59,10 @@ final readonly class PrintPapers
         foreach ([
             'Work done' => $said['work'],
             'Found' => $said['findings'],
+            'Limits that were exceeded' => $said['exceeded'] ?? [],
+            'Units off and on' => $said['units'] ?? [],
             'Parts fitted' => $said['parts'],
+            'Rigging' => $said['rigging'] ?? [],
             'Due again' => $due,
             'Carried' => $said['carried'],
         ] as $title => $lines) {

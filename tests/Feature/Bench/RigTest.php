@@ -9,6 +9,9 @@ use App\Floor\Model\Card;
 use App\Floor\Model\Reading;
 use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
+use App\Release\Do\FreezeCertificate;
+use App\Shared\Clock;
+use App\Visits\Model\Visit;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
@@ -114,6 +117,16 @@ final class RigTest extends WorldCase
         ), 'and the aircraft is not released before');
         $this->work($this->card, $this->no + 1)->assertOk();
         self::assertSame([], $open());
+        // The certificate says what was left, and what was turned for it.
+        $said = app(FreezeCertificate::class)(
+            'JV-T',
+            Visit::with('cards')->findOrFail($this->card->visit_id),
+            $this->person('tor'),
+            collect(),
+            app(Clock::class)->now(),
+        );
+        self::assertContains([$this->card->number, 'Governor arm at the high-speed stop left at 62.5 °'], $said['rigging']);
+        self::assertStringContainsString('Turned: High-speed screw', (string) json_encode($said['rigging']));
     }
 
     /** @return iterable<string, array{string, array<string, string>, string}> */

@@ -67,6 +67,17 @@ const card = (one: Step, more: Partial<Card> = {}): Card =>
         underway: [],
         live: [],
         fixes: null,
+        figures: [
+            {
+                type: 'SKV',
+                code: 'F-1',
+                version: 2,
+                title: 'A hub',
+                width: 100,
+                height: 40,
+                src: 'data:image/png;base64,',
+            },
+        ],
         handover: null,
         statement: null,
         crew: ['Oda Fenn'],
@@ -218,6 +229,23 @@ describe('each kind of step has its own control', () => {
             'measurement',
             { reading: { ...reading, gauge: { position: 'crew oxygen' } } },
             ['Temperature at the bottle', 'the reading of its trend'],
+        ],
+        [
+            'measurement',
+            {
+                reading: { ...reading, exceeds: { rule: 'SKV-X-NP', position: 'engine 1' } },
+                see: [{ card: 'SKV-61-90' }, { passage: '61-00' }],
+                figure: { code: 'F-1', version: 2, marks: [{ at: [0.5, 0.25], says: 'hub bolt' }] },
+            },
+            [
+                'Beyond the limit for, s',
+                'SKV-61-90',
+                '/library/manuals/',
+                '#61-00',
+                'hub bolt',
+                'translate(50 10)',
+                'F-1, A hub',
+            ],
         ],
         [
             'test',
