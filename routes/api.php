@@ -138,6 +138,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('cards/{id}/steps/{no}/points', [FloorController::class, 'points'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/remarks', [SayController::class, 'remark'])->middleware('once');
     Route::post('cards/{id}/steps/{no}/here', [SayController::class, 'here'])->middleware('once');
+    Route::post('cards/{id}/steps/{no}/second', [SayController::class, 'second'])->middleware('once');
     Route::post(
         'cards/{id}/steps/{no}/briefed',
         [SayController::class, 'briefed'],

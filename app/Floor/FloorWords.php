@@ -18,6 +18,7 @@ use Jorvel\Core\Floor\Handling;
 use Jorvel\Core\Floor\NotNow;
 use Jorvel\Core\Floor\NotSigned;
 use Jorvel\Core\Floor\Proof;
+use Jorvel\Core\Floor\SecondWord;
 use Jorvel\Core\Library\AppliesTo;
 use Jorvel\Core\Library\Unmet;
 use Jorvel\Core\Now\Acting;
@@ -326,6 +327,18 @@ final class FloorWords
 
         return ($parts === [] ? '' : (count($steps) === 1 && count(reset($steps)) === 1 ? 'step ' : 'steps '))
             .implode(', ', $parts);
+    }
+
+    /** @param array{says: string, from: string} $asked of the step */
+    public static function second(SecondWord $why, array $asked): string
+    {
+        $word = "\u{201C}{$asked['says']}\u{201D}";
+
+        return match ($why) {
+            SecondWord::NotSaid => "A second person says {$word} first, from {$asked['from']}, on a device of their own.",
+            SecondWord::SamePerson => "You said {$word} yourself: somebody else does the step, or says it.",
+            SecondWord::TooLongAgo => "{$word} was said too long ago: it is said once more.",
+        }.' Nothing was saved.';
     }
 
     /** A time as somebody says it: "1 h 20 min", "under a minute". */

@@ -44,6 +44,10 @@ final readonly class StepWords
             isset($step->spec['applies']) ? FloorWords::appliesTo($step->spec['applies']).'.  □ not applicable' : '',
             $step->acts() === null ? '' : 'This step '.$step->acts().'.',
             ...array_map(static fn(string $h): string => "{$h}.", FloorWords::handles(Handling::of($step->spec))),
+            isset($step->spec['second'])
+                ? "A second person, at {$step->spec['second']['from']}, says \u{201C}{$step->spec['second']['says']}\u{201D}:   "
+                    .'stamp '.self::BLANK
+                : '',
             ...$begun ? array_slice(self::roundBlanks($step->spec), 0, 1) : self::blanks($step->kind, $step->spec),
         ]));
     }

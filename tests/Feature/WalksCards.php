@@ -62,6 +62,9 @@ trait WalksCards
             if ($step->settled()) {
                 continue;
             }
+            if (isset($step->spec['second'])) {
+                $this->as($inspector, 'POST', "cards/{$card->id}/steps/{$step->no}/second")->assertOk();
+            }
             $answer = $this->worked1($card, $step, $who, $inspector);
             self::assertSame(
                 200,

@@ -11,6 +11,7 @@ use App\Floor\Model\Step;
 use App\Now\CardFile;
 use App\Now\CommitOnFloor;
 use App\Shared\Clock;
+use App\Shared\Records;
 use App\Shared\Refused;
 use Closure;
 use Jorvel\Core\Floor\NotNow;
@@ -19,12 +20,43 @@ use Jorvel\Core\Floor\StepOrder;
 /** A roll-call answered on a device of one's own: "I stand here, and it is clear", and the briefing that is signed. */
 final readonly class AnswerRollCall
 {
-    public function __construct(private Clock $clock, private CommitOnFloor $commit, private CallClear $call) {}
+    public function __construct(
+        private Clock $clock,
+        private CommitOnFloor $commit,
+        private CallClear $call,
+        private Records $records,
+    ) {}
 
     /** @throws Refused while it is not the turn of that roll-call, or for somebody who stands elsewhere */
     public function here(Person $by, int $cardId, int $no, string $place): CardFile
     {
         return $this->answer($cardId, $no, true, fn(Step $s): Worked => $this->call->stand($by, $s, $place, $by));
+    }
+
+    /** A second person says the word that a step wants. @throws Refused while it is not the step's turn, or wants none */
+    public function second(Person $by, int $cardId, int $no): CardFile
+    {
+        return ($this->commit)($cardId, function (CardFile $file) use ($by, $no): Closure {
+            $why = NotNow::toWork($file->now);
+            if ($why !== null) {
+                throw Refused::because(FloorWords::notNow($why, $file->card, $this->clock));
+            }
+            $step = $file->step($no);
+            $before = StepOrder::blocking($file->now->order(), $no);
+            if (! isset($step->spec['second']) || $step->settled() || $before !== null) {
+                throw Refused::because($before === null
+                    ? "Step {$no} waits for no second person. Nothing was saved."
+                    : "Step {$before} comes first. Nothing was saved.");
+            }
+            $said = ['by' => $by->id, 'name' => "{$by->name} ({$by->stamp})", 'at' => (string) $this->clock->now()];
+
+            return function () use ($by, $file, $step, $said): void {
+                $step->update(['result' => [...$step->result ?? [], 'second' => $said]]);
+                $this->records->write($by, 'step.second', "card:{$file->card->id}", [
+                    'step' => $step->no, 'says' => $step->spec['second']['says'],
+                ]);
+            };
+        });
     }
 
     /** @throws Refused for anybody but whoever stands where it is signed, and for a wrong signature */

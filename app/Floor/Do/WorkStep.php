@@ -25,9 +25,11 @@ use Closure;
 use Jorvel\Core\Floor\Lasting;
 use Jorvel\Core\Floor\MayNotApply;
 use Jorvel\Core\Floor\NotNow;
+use Jorvel\Core\Floor\SecondWord;
 use Jorvel\Core\Floor\StepOrder;
 use Jorvel\Core\Floor\StepProgress;
 use Jorvel\Core\Now\StepNow;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * Works one step of a card, as its kind is worked, breaks off what runs, or takes a confirmation back.
@@ -121,12 +123,13 @@ final readonly class WorkStep
         $this->standings->requireFree($by, $file, $step);
         $this->standings->requireJoined($file, $is);
         $worked = $kind->ask($by, $step, $in);
+        $second = $worked->result === null ? [] : $this->second($by, $step);
         $now = (string) $this->clock->now();
         $writes = [...$worked->writes, ...$this->acting($by, $file, $step, $in->do, $worked, $now)];
         if ($worked->result !== null) {
             $writes[] = static fn() => $step->fill([
                 'state' => Step::DONE,
-                'result' => $worked->result,
+                'result' => [...$worked->result, ...$second],
                 'done_by' => $by->id,
                 'done_at' => $now,
             ])
@@ -136,11 +139,39 @@ final readonly class WorkStep
                 $by,
                 'step.done',
                 "card:{$step->card_id}",
-                ['step' => $step->no, 'kind' => $step->kind, ...$worked->result],
+                ['step' => $step->no, 'kind' => $step->kind, ...$worked->result, ...$second],
             );
         }
 
         return $writes;
+    }
+
+    /**
+     * The word of a second person, where the step wants one.
+     *
+     * @return array<string, mixed> to be kept with the step
+     *
+     * @throws Refused while nobody else has said it, or too long ago
+     */
+    private function second(Person $by, Step $step): array
+    {
+        $asked = $step->spec['second'] ?? null;
+        if ($asked === null) {
+            return [];
+        }
+        $said = $step->result['second'] ?? null;
+        $why = SecondWord::missing(
+            $said === null ? null : (string) $said['by'],
+            $said === null ? null : Instant::parse($said['at']),
+            (string) $by->id,
+            $this->clock->now(),
+            (int) config('jorvel.call_stands_seconds'),
+        );
+        if ($why !== null) {
+            throw Refused::because(FloorWords::second($why, $asked));
+        }
+
+        return ['second' => $said];
     }
 
     /** @throws Refused unless it is open and its turn */

@@ -84,6 +84,12 @@ final class SayController
         return new JsonResponse($read->after($file, $request->person()));
     }
 
+    #[Api('secondWord', CardView::class, 'The card with the word said')]
+    public function second(int $id, int $no, AtCardRequest $request, AnswerRollCall $call, ShowCard $read): JsonResponse
+    {
+        return new JsonResponse($read->after($call->second($request->person(), $id, $no), $request->person()));
+    }
+
     #[Api('proposeLesson', CardView::class, 'The card; the lesson waits to be accepted')]
     public function learn(int $id, LessonRequest $request, Lessons $lessons, ShowCard $read): JsonResponse
     {

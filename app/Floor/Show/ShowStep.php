@@ -149,6 +149,11 @@ final readonly class ShowStep
     private function result(Step $step): array
     {
         $result = $step->result ?? [];
+        if (isset($result['second'])) {
+            $result['second']['said'] = "{$result['second']['name']}, ".$this->clock->local(
+                Instant::parse($result['second']['at']),
+            );
+        }
         foreach ($result['calls'] ?? [] as $place => $call) {
             $at = Instant::parse($call['at']);
             $result['calls'][$place] += [

@@ -104,6 +104,29 @@ final class Paper extends TCPDF
         $this->commitTransaction();
     }
 
+    /** A photo at a step, small, with its words; one that is not there any more is named all the same. */
+    public function photo(string $file, string $words): void
+    {
+        $size = is_file($file) ? @getimagesize($file) : false;
+        // What is stored as WebP is not drawn on paper.
+        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG], true)) {
+            $this->SetX(34);
+            $this->MultiCell(134, 0, "[photo] {$words}", 0, 'L');
+
+            return;
+        }
+        $width = min(60.0, 45.0 * $size[0] / $size[1]);
+        $height = $width * $size[1] / $size[0];
+        if ($this->GetY() + $height + 6 > 280) {
+            $this->AddPage();
+        }
+        [$x, $y] = [34.0, $this->GetY() + 1];
+        $this->Image($file, $x, $y, $width, $height);
+        $this->SetXY($x + $width + 3, $y);
+        $this->MultiCell(70, 0, $words, 0, 'L');
+        $this->SetY($y + $height + 1);
+    }
+
     /**
      * A drawing with its places marked by numbers, and the words of each beneath.
      *

@@ -100,7 +100,7 @@ final readonly class PrintPapers
             'parts' => FittedPart::with(['part', 'batch'])->whereIn('card_id', $ids)->where('stands', true)->get(),
             'points' => CircuitPoint::with('person')->where('stands', true)
                 ->whereIn('step_id', Step::whereIn('card_id', $ids)->where('kind', 'circuit')->select('id'))->get(),
-            'remarks' => Remark::with('person')->whereIn('card_id', $ids)->orderBy('id')->get(),
+            'remarks' => Remark::with('person', 'photo')->whereIn('card_id', $ids)->orderBy('id')->get(),
         ];
         $figures = Figure::of(
             $visit->cards->flatMap(static fn(Card $c): Collection => $c->steps->pluck('spec')),
@@ -227,6 +227,11 @@ final readonly class PrintPapers
             $entered,
             $step->settled(),
         );
+        foreach ($of('remarks') as $remark) {
+            if ($remark instanceof Remark && $remark->photo !== null) {
+                $pdf->photo(config('jorvel.photos')."/{$remark->photo->file}", $remark->text);
+            }
+        }
         $shows = $step->spec['figure'] ?? null;
         $figure = $shows === null ? null : $beside['figures']->get("{$shows['code']} {$shows['version']}")?->first();
         if ($figure instanceof Figure) {

@@ -880,7 +880,11 @@ final class CardLanguageTest extends WorldCase
         );
         $send(UploadedFile::fake()->create('notes.txt', 3), 'as_found')->assertStatus(422);
         $send($image, 'later')->assertStatus(422);
+        $paper = fn(): string => (string) $this->as('mika', 'GET', "release/{$card->visit_id}/cards.pdf?cards={$card->id}")
+            ->assertOk()->getContent();
+        self::assertStringNotContainsString('/Subtype /Image', $paper());
         $send($image, 'as_found')->assertOk();
+        self::assertStringContainsString('/Subtype /Image', $paper(), 'what a photo shows is on paper too');
         $send($image, 'as_found')->assertStatus(422);
         $remark = $this->step($card, 1)['remarks'][0];
         self::assertSame('As found: lever at the gate', $remark['text']);
@@ -932,5 +936,31 @@ final class CardLanguageTest extends WorldCase
         Assignment::create(['card_id' => $next->id, 'person_id' => $this->person('oda')->id, 'role' => 'perform']);
         self::assertStringStartsWith('Last time: stiff, ', $this->step($next, 1)['before']);
         self::assertStringStartsWith("The fleet's last 4: 61.2 to 62.9 ", $this->step($next, 2)['before']);
+    }
+
+    public function test_a_second_person_says_the_word_on_a_device_of_their_own_before_the_step_is_done(): void
+    {
+        $card = $this->card([
+            ['kind' => 'instruction', 'title' => 'First'],
+            ['kind' => 'answer', 'title' => 'Rudder, stop to stop', 'spec' => [
+                'choices' => [['id' => 'free', 'title' => 'free', 'verdict' => 'pass'], ['id' => 'stiff', 'title' => 'stiff', 'verdict' => 'fail']],
+                'second' => ['says' => 'neutral', 'from' => 'the tail'],
+            ]],
+        ], [], 'oda', 'bram');
+        $say = fn(string $who): TestResponse => $this->as($who, 'POST', "cards/{$card->id}/steps/2/second");
+        $say('bram')->assertStatus(422);
+        $this->work($card, 1)->assertOk();
+        $done = fn(): TestResponse => $this->work($card, 2, 'answer', ['entry' => 'free']);
+        self::assertStringContainsString('from the tail', (string) $done()->assertStatus(422)->json('message'));
+        $say('oda')->assertOk();
+        self::assertStringContainsString('You said', (string) $done()->assertStatus(422)->json('message'));
+        $say('mika')->assertForbidden();
+        $say('bram')->assertOk();
+        app(Clock::class)->start(Instant::parse('2026-05-05T10:40:00Z'));
+        self::assertStringContainsString('too long ago', (string) $done()->assertStatus(422)->json('message'));
+        self::assertStringContainsString('Bram', (string) json_encode($say('bram')->assertOk()->json('steps.1.result.second')));
+        $done()->assertOk();
+        self::assertSame($this->person('bram')->id, $this->step($card, 2)['result']['second']['by']);
+        $say('bram')->assertStatus(422);
     }
 }

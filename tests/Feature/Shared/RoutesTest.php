@@ -91,6 +91,7 @@ final class RoutesTest extends WorldCase
             "POST {$card}/steps/3/points" => ['oda'],
             "POST {$card}/steps/3/remarks" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/steps/3/here" => ['ines', 'oda', 'runa', 'tor'],
+            "POST {$card}/steps/3/second" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/steps/3/briefed" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/steps/3/photos" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/lessons" => ['ines', 'oda', 'runa', 'tor'],

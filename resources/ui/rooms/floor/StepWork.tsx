@@ -8,6 +8,7 @@ import { RigSheet } from '../bench/RigSheet';
 import { Causes } from './Causes';
 import { Fixes } from './Fixes';
 import { NotForThis } from './NotApplicable';
+import { Second } from './Second';
 import { StepMore } from './StepMore';
 import { AnswerStep } from './steps/Answer';
 import { CircuitStep } from './steps/Circuit';
@@ -136,6 +137,7 @@ export function StepWork(props: StepProps) {
                 </>
             )}
             <About card={card} step={step} />
+            <Second card={card} step={step} />
             {step.acts && step.state === 'open' && (
                 <p className="mt-2">
                     This step <b>{step.acts}</b>.

@@ -218,6 +218,13 @@ export const common: { title: string; fields: Field[] }[] = [
         ],
     },
     {
+        title: 'A second person',
+        fields: [
+            field('second.says', 'Says', 'text', { hint: 'neutral' }),
+            field('second.from', 'Standing at', 'text', { hint: 'the tail' }),
+        ],
+    },
+    {
         title: 'Where it leads',
         fields: [
             field('see', 'See also', 'rows', {
