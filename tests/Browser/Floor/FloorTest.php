@@ -109,7 +109,7 @@ final class FloorTest extends BrowserCase
             );
         }
         $oda->find('[data-testid="repeat"]');
-        $oda->press('What was done there last')->see('It was found there before')->see('JV-3231-09 Hand pump seal kit');
+        $oda->press('To the finding')->see('It was found there before')->see('JV-3231-09 Hand pump seal kit');
         self::assertGreaterThan(
             0.0,
             json_decode(

@@ -58,7 +58,7 @@ final class RaceTest extends BrowserCase
         $marks = self::$stage->database()
             ->query("select mark, counters_as_of from aircraft where mark like 'Q-%' order by mark")
             ->fetchAll(\PDO::FETCH_KEY_PAIR);
-        self::assertCount(8, $marks);
+        self::assertCount(10, $marks);
         $requests = [];
         foreach (array_keys($marks) as $mark) {
             array_push(
@@ -91,7 +91,7 @@ final class RaceTest extends BrowserCase
         $kept = $read();
         self::$stage->database()->exec('delete from due_sheets');
         self::assertSame($read(), $kept, 'what is kept is what would be worked out anew');
-        self::assertSame(8, self::number("select count(*) from flying_entries where date = '2026-05-05'"));
+        self::assertSame(10, self::number("select count(*) from flying_entries where date = '2026-05-05'"));
     }
 
     /**

@@ -52,8 +52,8 @@ final class ScreensTest extends BrowserCase
         yield 'one part' => ['/stores/parts/JV-3242-11', '[data-batch]'];
         yield 'a shift' => ['/crew/shift', '[data-slot]'];
         yield 'Floor' => ['/floor', '[data-card]'];
-        yield 'a card that is held' => ['/floor/124', '[data-testid="holds"]'];
-        yield 'a roll-call' => ['/floor/124?step=6', '[data-place]'];
+        yield 'a card that is held' => ['/floor/{held}', '[data-testid="holds"]'];
+        yield 'a roll-call' => ['/floor/{held}?step=6', '[data-place]'];
         yield 'safing registers' => ['/floor/registers', 'main li a'];
         yield 'a safing register' => ['/floor/registers/QC-TAC', '[data-device]'];
         yield 'a finding found before' => ['/floor/findings/14', '[data-testid="repeat"]'];
@@ -62,6 +62,11 @@ final class ScreensTest extends BrowserCase
         yield 'what is out' => ['/stores/out', '[data-loan]'];
         yield 'a recalled tool' => ['/stores/tools/CT-03', '[data-testid="recall"]'];
         yield 'a card' => ['/floor/1', '[data-step]'];
+        yield 'exceeded limits' => ['/floor/limits', '[data-testid="sentence"]'];
+        yield 'a damage map' => ['/floor/damage/QA-VFA', '[data-damage]'];
+        yield 'what follows' => ['/library/follows', '[data-rule]'];
+        yield 'a rule being written' => ['/library/follows/SKV/write', '[name="code"]'];
+        yield 'figures' => ['/library/figures/SKV', '[data-testid="sentence"]'];
         yield 'Bench' => ['/bench', '[data-testid="sentence"]'];
         yield 'Deferrals' => ['/deferrals', '[data-deferral]'];
         yield 'Release' => ['/release', 'main li a'];
@@ -75,6 +80,10 @@ final class ScreensTest extends BrowserCase
     #[DataProvider('screens')]
     public function test_a_screen_is_fit_by_day_and_by_night_on_desk_and_tablet(string $path, string $ready): void
     {
+        $path = str_replace('{held}', (string) self::number(
+            "select c.id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = v.aircraft_id "
+                ."where c.title = 'Gear extension by hand pump' and a.mark = 'QC-TAC'",
+        ), $path);
         foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
             $who->browser->executeScript("localStorage.setItem('jorvel.theme', arguments[0])", [$theme]);
             $who->go($path)->find($ready);
