@@ -70,7 +70,7 @@ final class FollowRulesTest extends WorldCase
     public function test_a_rule_that_cards_read_against_stays(): void
     {
         $id = (int) FollowRule::where('code', 'SKV-X-NP')->valueOrFail('id');
-        self::assertStringContainsString('SKV-71-11 reads against', (string) $this
+        self::assertStringContainsString('SKV-71-11 read against SKV-X-NP', (string) $this
             ->as('ines', 'POST', "library/rules/{$id}/withdraw", ['why' => 'tidying'])->assertStatus(422)->json('message'));
     }
 
