@@ -137,7 +137,7 @@ function PointField({ card, step, point, tool, first, entry, onEntry }: FieldPro
         <label className="grid grid-cols-[minmax(0,1fr)_10rem_minmax(0,1fr)] items-center gap-4">
             <span>
                 {point.title}{' '}
-                <span className="text-sm text-soft">
+                <span className="whitespace-nowrap text-sm text-soft">
                     {point.min} to {point.max} {unitLabel(point.unit)}
                 </span>
             </span>
