@@ -41,7 +41,8 @@ final readonly class RecorderFile
                 [$mark, $rule, $position, $peak, $seconds, $when] = array_map(trim(...), $cells);
                 $craft = $aircraft[$mark] ?? throw InputError::at('mark', "there is no aircraft \"{$mark}\"");
                 $table = Exceedances::ruleOf($craft->type_id, $rule)->rule()->exceeded;
-                $key = "{$mark}/{$rule}/{$position}/{$when}";
+                $happened = self::instant($when);
+                $key = "{$mark}/{$rule}/{$position}/{$happened}";
                 if (isset($seen[$key])) {
                     throw InputError::at('at', "is the same as {$seen[$key]}");
                 }
@@ -52,7 +53,7 @@ final readonly class RecorderFile
                     self::number('peak', $peak, $table->unit ?? Unit::s),
                     self::number('seconds', $seconds, Unit::s),
                     'recorder',
-                    self::instant($when),
+                    $happened,
                 );
                 $exceedances->ask($craft, $new);
                 $rows[] = ['aircraft' => $craft, 'new' => $new];

@@ -262,9 +262,10 @@ final class FollowsTest extends WorldCase
             'QA-VFE,SKV-X-ITT,engine 1,799,6,yesterday',
             'QA-VFE,SKV-X-ITT,engine 1,799',
             $good,
+            str_replace('08:00:00Z', '08:00:00.0Z', $good),
         ))->assertStatus(422);
         self::assertSame(
-            ['line 3, mark', 'line 4', 'line 5, peak', 'line 6, at', 'line 7', 'line 8, at'],
+            ['line 3, mark', 'line 4', 'line 5, peak', 'line 6, at', 'line 7', 'line 8, at', 'line 9, at'],
             array_column((array) $bad->json('lines'), 'line'),
         );
         $before = Exceedance::count();
