@@ -81,7 +81,7 @@ final class ScreensTest extends BrowserCase
     public function test_a_screen_is_fit_by_day_and_by_night_on_desk_and_tablet(string $path, string $ready): void
     {
         $path = str_replace('{held}', (string) self::number(
-            "select c.id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = v.aircraft_id "
+            'select c.id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = v.aircraft_id '
                 ."where c.title = 'Gear extension by hand pump' and a.mark = 'QC-TAC'",
         ), $path);
         foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
