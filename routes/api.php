@@ -165,6 +165,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('findings/{id}/spot', [FindingController::class, 'mark'])->middleware('once');
     Route::post('findings/{id}/follows', [FollowUpController::class, 'open'])->middleware('once');
     Route::post('follow-ups/{id}', [FollowUpController::class, 'answer'])->middleware('once');
+    Route::post('follow-ups/{id}/mistake', [FollowUpController::class, 'mistake'])->middleware('once');
     Route::post('findings/{id}/photos', [FindingController::class, 'photo']);
     Route::get('photos/{id}', [FindingController::class, 'picture']);
     Route::get('registers', [RegisterController::class, 'index']);

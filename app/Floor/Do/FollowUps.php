@@ -48,6 +48,35 @@ final readonly class FollowUps
     }
 
     /**
+     * Its answer was a mistake: it is to be answered once more. The record keeps what was said.
+     *
+     * @throws Refused for one that is not answered, led to a finding, or whose finding is settled
+     */
+    public function mistake(Person $by, int $id, string $why): Finding
+    {
+        return DB::transaction(function () use ($by, $id, $why): Finding {
+            $follow = FollowUp::with('finding', 'led')->findOrFail($id);
+            $of = $follow->finding;
+            if (! $follow->reopens($of->state)) {
+                throw Refused::because(match (true) {
+                    $follow->led !== null => "Finding {$follow->led->number} was raised for it, and stands.",
+                    $of->state !== Finding::OPEN => "Finding {$of->number} is {$of->state->value}: what was answered "
+                        .'stays as it is.',
+                    default => 'It is not answered.',
+                }.' Nothing was changed.');
+            }
+            FloorCount::up($of->aircraft_id);
+            $this->records->write($by, 'follow.opened_again', "finding:{$of->id}", [
+                'number' => $of->number, 'what' => $follow->text, 'was' => $follow->answer,
+                'said_by' => $follow->person_id, 'why' => $why,
+            ]);
+            $follow->update(['state' => FollowUp::OPEN, 'answer' => '', 'person_id' => null, 'at' => null]);
+
+            return $of;
+        });
+    }
+
+    /**
      * A rule that the words of a finding did not tell, but somebody does.
      *
      * @throws Refused for a rule of another type, of a limit, or one that was opened

@@ -25,6 +25,14 @@ final class FollowUpController
         return new JsonResponse($read->one($finding, $request->person()));
     }
 
+    #[Api('mistakenFollowUp', FindingDetail::class, 'The finding with it to be answered once more')]
+    public function mistake(int $id, MistakeRequest $request, FollowUps $follows, ShowFinding $read): JsonResponse
+    {
+        $finding = $follows->mistake($request->person(), $id, trim($request->string('why')->value()));
+
+        return new JsonResponse($read->one($finding, $request->person()));
+    }
+
     #[Api('openRule', FindingDetail::class, 'The finding with what follows', 201)]
     public function open(int $id, OpenRuleRequest $request, FollowUps $follows, ShowFinding $read): JsonResponse
     {

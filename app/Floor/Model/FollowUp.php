@@ -9,6 +9,7 @@ use App\Library\Model\FollowRule;
 use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Jorvel\Core\Floor\FindingProgress;
 use Jorvel\Core\Library\FollowKind;
 use Jorvel\Core\Shared\Instant;
 
@@ -48,6 +49,12 @@ final class FollowUp extends Model
     public function waits(): bool
     {
         return $this->kind->asks() && $this->state === self::OPEN;
+    }
+
+    /** Whether its answer can still be called a mistake: nothing rests on it yet. */
+    public function reopens(FindingProgress $of): bool
+    {
+        return $this->kind->asks() && $this->state !== self::OPEN && $this->led_to === null && $of === Finding::OPEN;
     }
 
     /** @return BelongsTo<Finding, $this> */

@@ -78,6 +78,7 @@ final readonly class ShowFollowUps
             },
             "{$f->rule->code}, {$f->rule->body['source']}",
             $f->waits(),
+            $f->reopens($finding->state),
         );
     }
 

@@ -35,6 +35,10 @@ final class FollowsTest extends BrowserCase
         $oda->see('What it rubbed on')->press('To the finding')->see('2 things follow from it');
         $oda->press('Looked, all well')->type('answer', 'Both tight, rubber whole')->press('Save the answer')
             ->see('1 thing follows from it and is not answered yet');
+        $oda->press('a mistake')->see('stays in the record')->type('why', 'it was the right wheel')
+            ->press('Answer it once more')->see('2 things follow from it');
+        $oda->press('Looked, all well')->type('answer', 'Both tight, left as well')->press('Save the answer')
+            ->see('1 thing follows from it and is not answered yet');
         $oda->press('Something is wrong')->type('place', 'actuator bolt, left inner')->type('extent', 'head worn bright')
             ->press('Raise the finding')->see('something is wrong')->see('fix it or defer it');
         self::assertSame(2, self::number("select count(*) from findings where card_id = {$card}"));

@@ -89,6 +89,14 @@ final class FollowsTest extends WorldCase
         [$seat, $insert, $sister, $batch] = array_column(array_values($of), 'id');
         $this->answer($seat, ['answer' => 'No score, lamp and glass'])->assertOk();
         $this->answer($seat, ['answer' => 'once more'])->assertStatus(422);
+        // Answered by mistake: it is open again, with the reason, and the record keeps what was said.
+        $mistake = fn(int $of): TestResponse => $this->as('oda', 'POST', "follow-ups/{$of}/mistake", ['why' => 'the wrong port']);
+        $mistake($insert)->assertStatus(422);
+        $mistake($seat)->assertOk();
+        self::assertTrue($this->follows($finding)[array_key_first($of)]['waits']);
+        $this->answer($seat, ['answer' => 'Scored at the edge'])->assertOk();
+        self::assertStringContainsString('No score, lamp and glass', (string) DB::table('records')
+            ->where('what', 'follow.opened_again')->value('data'));
         $this->answer($insert, ['answer' => 'This filter has none', 'not_needed' => true])->assertOk();
         $this->answer($sister, ['answer' => 'nicked as well', 'wrong' => [
             'place' => 'return filter, port C', 'extent' => 'seal nicked', 'severity' => 'minor',
@@ -97,10 +105,12 @@ final class FollowsTest extends WorldCase
         $led = (int) Finding::where('place', 'return filter, port C')->valueOrFail('id');
         self::assertSame("/floor/findings/{$led}", $of['The sister port, the same seal']['link']);
         self::assertCount(4, $this->follows($led), 'what is wrong there is a finding of its own, with what follows');
+        self::assertStringContainsString('was raised for it', (string) $mistake($sister)->assertStatus(422)->json('message'));
         self::assertStringContainsString('Which batch', (string) $sign()->assertStatus(422)->json('message'));
         $this->answer($batch, ['answer' => 'B-4471'], 'mika')->assertForbidden();
         $this->answer($batch, ['answer' => 'B-4471'])->assertOk();
         $sign()->assertOk();
+        self::assertStringContainsString('fixed', (string) $mistake($batch)->assertStatus(422)->json('message'));
         self::assertSame(['answered', 'not_needed', 'answered', 'answered'], FollowUp::where('finding_id', $finding)
             ->orderBy('id')->pluck('state')->all());
     }

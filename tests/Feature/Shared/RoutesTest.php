@@ -108,6 +108,7 @@ final class RoutesTest extends WorldCase
             'POST exceedances/99/mistake' => ['ines', 'oda', 'runa', 'tor'],
             'POST findings/{finding}/follows' => ['ines', 'oda', 'runa', 'tor'],
             'POST follow-ups/99' => ['ines', 'oda', 'runa', 'tor'],
+            'POST follow-ups/99/mistake' => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/take" => ['ines', 'oda', 'runa', 'tor'],
             'GET library/follows' => self::EVERYBODY, 'GET library/follows/SKV/file.json' => self::EVERYBODY,
             'POST library/follows/SKV' => ['ines', 'runa', 'tor'],

@@ -27,5 +27,7 @@ final readonly class FollowUpView
         /** the rule that says so, and where that is from */
         #[OA\Property] public string $rule,
         #[OA\Property] public bool $waits,
+        /** whether its answer can be called a mistake, to be given once more */
+        #[OA\Property] public bool $mayReopen,
     ) {}
 }

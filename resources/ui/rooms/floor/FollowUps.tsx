@@ -38,7 +38,7 @@ function useAnswer(done: () => void) {
 }
 
 function One({ follow: u, may, mark }: { follow: Follow; may: boolean; mark: string }) {
-    const [asking, setAsking] = useState<'answer' | 'not' | 'wrong' | null>(null);
+    const [asking, setAsking] = useState<'answer' | 'not' | 'wrong' | 'mistake' | null>(null);
     const answer = useAnswer(() => setAsking(null));
     const look = u.kind === 'look';
     return (
@@ -88,6 +88,12 @@ function One({ follow: u, may, mark }: { follow: Follow; may: boolean; mark: str
                     </Button>
                 </span>
             )}
+            {may && u.mayReopen && (
+                <Button kind="quiet" className="noprint min-h-12" onClick={() => setAsking('mistake')}>
+                    a mistake …
+                </Button>
+            )}
+            {asking === 'mistake' && <Mistake follow={u} onClose={() => setAsking(null)} />}
             {(asking === 'answer' || asking === 'not') && (
                 <Say follow={u} not={asking === 'not'} send={answer} onClose={() => setAsking(null)} />
             )}
@@ -111,6 +117,29 @@ function Say({ follow, not, send, onClose }: Sending & { not: boolean }) {
             onClose={onClose}
         >
             <Field label={label} name="answer" autoFocus value={said} onChange={(e) => setSaid(e.target.value)} />
+        </FormDialog>
+    );
+}
+
+/** It was answered wrongly: open once more; the record keeps what was said. */
+function Mistake({ follow, onClose }: { follow: Follow; onClose: () => void }) {
+    const [why, setWhy] = useState('');
+    const send = useSend(
+        (body: Asked<'mistakenFollowUp'>, headers) =>
+            take(api.POST('/api/follow-ups/{id}/mistake', { params: { path: { id: follow.id } }, body, headers })),
+        onClose,
+    );
+    return (
+        <FormDialog
+            title={follow.text}
+            action="Answer it once more"
+            ready={why.trim().length > 2}
+            send={send}
+            onSend={() => send.mutate({ why })}
+            onClose={onClose}
+        >
+            <p>{follow.said} stays in the record.</p>
+            <Field label="What was wrong" name="why" autoFocus value={why} onChange={(e) => setWhy(e.target.value)} />
         </FormDialog>
     );
 }
