@@ -30,7 +30,10 @@ final class FollowWords
             return self::limit($rule->exceeded).', at '.Words::list($rule->exceeded->positions);
         }
         $any = array_map(
-            static fn(array $list): string => implode(' or ', array_map(static fn(string $w): string => "\u{201C}{$w}\u{201D}", $list)),
+            static fn(array $list): string => implode(' or ', array_map(
+                static fn(string $w): string => "\u{201C}{$w}\u{201D}",
+                $list,
+            )),
             $rule->found->words ?? [],
         );
 

@@ -33,7 +33,11 @@ final readonly class AnswerRollCall
         return $this->answer($cardId, $no, true, fn(Step $s): Worked => $this->call->stand($by, $s, $place, $by));
     }
 
-    /** A second person says the word that a step wants. @throws Refused while it is not the step's turn, or wants none */
+    /**
+     * A second person says the word that a step wants.
+     *
+     * @throws Refused while it is not the step's turn, or wants none
+     */
     public function second(Person $by, int $cardId, int $no): CardFile
     {
         return ($this->commit)($cardId, function (CardFile $file) use ($by, $no): Closure {

@@ -28,7 +28,9 @@ final readonly class Beyond
     public function ask(Step $step, array $reading, Taken $taken, StepInput $in): ?NewExceedance
     {
         $of = $reading['exceeds'] ?? null;
-        $rule = $of === null ? null : FollowRule::inForce($step->card->aircraft->type_id)->firstWhere('code', $of['rule']);
+        $rule = $of === null
+            ? null
+            : FollowRule::inForce($step->card->aircraft->type_id)->firstWhere('code', $of['rule']);
         $table = $rule?->rule()->exceeded;
         if ($table === null) {
             return null;

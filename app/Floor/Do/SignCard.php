@@ -90,7 +90,8 @@ final readonly class SignCard
         // Where its own steps are inspected, the last of those inspections is the card's.
         $inspected = $card->steps->last(static fn(Step $s): bool => $s->kind === 'inspection');
         $card->fill([
-            'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now, 'spent' => $spent ?? Clocking::hours($card->id, $this->clock->now()) ?? $card->hours,
+            'signed_by' => $by->id, 'signed_at' => $now, 'closed_at' => $now,
+            'spent' => $spent ?? Clocking::hours($card->id, $this->clock->now()) ?? $card->hours,
             'inspected_by' => $inspected?->done_by, 'inspected_at' => $inspected?->done_at,
             'state' => $card->independent_inspection && $inspected === null ? Card::SIGNED : Card::CLOSED,
         ]);

@@ -30,7 +30,10 @@ final readonly class ShowFinding
 
     public function one(Finding $finding, Person $me): FindingDetail
     {
-        $finding->load(['followUps.person', 'followUps.card', 'followUps.led', 'followUps.rule', 'raiser', 'photos', 'card.visit', 'aircraft.type', 'fixCard', 'before']);
+        $finding->load([
+            'followUps.person', 'followUps.card', 'followUps.led', 'followUps.rule', 'raiser', 'photos', 'card.visit',
+            'aircraft.type', 'fixCard', 'before',
+        ]);
         $today = $this->clock->today();
         $recent = Recent::usual();
         $raised = $finding->raised_at->dayIn($this->clock->zone());

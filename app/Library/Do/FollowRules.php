@@ -94,7 +94,10 @@ final readonly class FollowRules
                 throw Refused::because("{$rule->code} is not in force. Nothing was changed.");
             }
             $cards = CardTemplate::where('type_id', $rule->type_id)->get()->filter(
-                static fn(CardTemplate $t): bool => str_contains((string) json_encode($t->steps), "\"rule\":\"{$rule->code}\""),
+                static fn(CardTemplate $t): bool => str_contains(
+                    (string) json_encode($t->steps),
+                    "\"rule\":\"{$rule->code}\"",
+                ),
             )->pluck('code');
             if ($cards->isNotEmpty()) {
                 throw Refused::because("{$cards->implode(', ')} read".($cards->count() === 1 ? 's' : '')

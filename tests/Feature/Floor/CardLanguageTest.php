@@ -943,7 +943,10 @@ final class CardLanguageTest extends WorldCase
         $card = $this->card([
             ['kind' => 'instruction', 'title' => 'First'],
             ['kind' => 'answer', 'title' => 'Rudder, stop to stop', 'spec' => [
-                'choices' => [['id' => 'free', 'title' => 'free', 'verdict' => 'pass'], ['id' => 'stiff', 'title' => 'stiff', 'verdict' => 'fail']],
+                'choices' => [
+                    ['id' => 'free', 'title' => 'free', 'verdict' => 'pass'],
+                    ['id' => 'stiff', 'title' => 'stiff', 'verdict' => 'fail'],
+                ],
                 'second' => ['says' => 'neutral', 'from' => 'the tail'],
             ]],
         ], [], 'oda', 'bram');

@@ -116,7 +116,9 @@ final class DamageTest extends WorldCase
         $this->enter(['place' => 'right rib 9', 'spot' => ['view' => 'top', 'x' => 9.5, 'y' => 3.0]])->assertCreated();
         [$one, $two] = DB::table('damages')->orderBy('id')->pluck('id')->all();
         $induct = Card::where('makes', 'induct')->where('visit_id', 1)->firstOrFail();
-        DB::table('cards')->where('id', $induct->id)->update(['state' => 'in_work', 'signed_at' => null, 'closed_at' => null, 'signed_by' => null]);
+        DB::table('cards')->where('id', $induct->id)->update([
+            'state' => 'in_work', 'signed_at' => null, 'closed_at' => null, 'signed_by' => null,
+        ]);
         DB::table('presences')->delete();
         DB::table('assignments')->insertOrIgnore([
             'card_id' => $induct->id, 'person_id' => $this->person('oda')->id, 'role' => 'perform',
@@ -132,7 +134,10 @@ final class DamageTest extends WorldCase
         $this->as('oda', 'POST', "damages/{$one}/same", ['card' => $induct->id])->assertOk();
         self::assertSame([true, false], array_column((array) $this
             ->as('oda', 'GET', "damage/QA-VFA?card={$induct->id}")->json('damages'), 'here'));
-        self::assertStringContainsString((string) DB::table('damages')->where('id', $two)->value('number'), (string) $sign()->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            (string) DB::table('damages')->where('id', $two)->value('number'),
+            (string) $sign()->assertStatus(422)->json('message'),
+        );
         $this->as('oda', 'POST', "damages/{$two}/looks", ['length' => 12, 'card' => $induct->id])->assertOk();
         $sign()->assertOk();
         self::assertSame(11.0, (float) DB::table('damage_looks')->where(['damage_id' => $one, 'card_id' => $induct->id])

@@ -90,7 +90,8 @@ final class FollowsTest extends WorldCase
         $this->answer($seat, ['answer' => 'No score, lamp and glass'])->assertOk();
         $this->answer($seat, ['answer' => 'once more'])->assertStatus(422);
         // Answered by mistake: it is open again, with the reason, and the record keeps what was said.
-        $mistake = fn(int $of): TestResponse => $this->as('oda', 'POST', "follow-ups/{$of}/mistake", ['why' => 'the wrong port']);
+        $mistake = fn(int $of): TestResponse
+            => $this->as('oda', 'POST', "follow-ups/{$of}/mistake", ['why' => 'the wrong port']);
         $mistake($insert)->assertStatus(422);
         $mistake($seat)->assertOk();
         self::assertTrue($this->follows($finding)[array_key_first($of)]['waits']);
@@ -240,10 +241,11 @@ final class FollowsTest extends WorldCase
             && $s->spec['reading']['exceeds']['position'] === 'engine 2');
         DB::table('steps')->where('card_id', $card->id)->where('no', '<', $step->no)
             ->update(['state' => 'done', 'done_by' => $this->person('mette')->id]);
-        $read = fn(string $entry, string ...$more): TestResponse => $this->as('mette', 'POST', "cards/{$card->id}/steps/{$step->no}", [
-            'version' => Card::findOrFail($card->id)->version, 'do' => 'read', 'entry' => $entry,
-            'entries' => $more === [] ? [] : ['seconds' => $more[0]],
-        ]);
+        $read = fn(string $entry, string ...$more): TestResponse
+            => $this->as('mette', 'POST', "cards/{$card->id}/steps/{$step->no}", [
+                'version' => Card::findOrFail($card->id)->version, 'do' => 'read', 'entry' => $entry,
+                'entries' => $more === [] ? [] : ['seconds' => $more[0]],
+            ]);
         $before = Exceedance::count();
         self::assertStringContainsString('for how many seconds', (string) $read('102.6')->assertStatus(422)->json('message'));
         $read('102.6', '-3')->assertStatus(422);
@@ -262,11 +264,12 @@ final class FollowsTest extends WorldCase
 
     public function test_a_recorder_is_read_whole_or_not_at_all(): void
     {
-        $csv = static fn(string ...$lines): array => ['text' => implode("\n", ['mark,rule,position,peak,seconds,at', ...$lines])];
+        $csv = static fn(string ...$lines): array
+            => ['text' => implode("\n", ['mark,rule,position,peak,seconds,at', ...$lines])];
         $good = 'QA-VFE,SKV-X-ITT,engine 1,799,6,2026-05-05T08:00:00Z';
         $bad = $this->as('ines', 'POST', 'exceedances/recorder', $csv(
             $good,
-            'QA-XXX,SKV-X-ITT,engine 1,799,6,2026-05-05T08:00:00Z',
+            'QZ-NONE,SKV-X-ITT,engine 1,799,6,2026-05-05T08:00:00Z',
             'QA-VFE,SKV-X-ITT,engine 1,770,6,2026-05-05T08:05:00Z',
             'QA-VFE,SKV-X-ITT,engine 1,hot,6,2026-05-05T08:06:00Z',
             'QA-VFE,SKV-X-ITT,engine 1,799,6,yesterday',

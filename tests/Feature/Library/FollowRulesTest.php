@@ -46,7 +46,8 @@ final class FollowRulesTest extends WorldCase
         $this->propose('oda', self::body())->assertForbidden();
         $this->propose('ines', self::body())->assertCreated();
         $id = (int) FollowRule::where('code', 'SKV-F-HOSE')->valueOrFail('id');
-        $decide = fn(string $who, int $id): TestResponse => $this->as($who, 'POST', "library/rules/{$id}/decide", ['accept' => true]);
+        $decide = fn(string $who, int $id): TestResponse
+            => $this->as($who, 'POST', "library/rules/{$id}/decide", ['accept' => true]);
         self::assertStringContainsString('somebody else', (string) $decide('ines', $id)->assertStatus(422)->json('message'));
         $decide('tor', $id)->assertOk();
         $decide('tor', $id)->assertStatus(422);
@@ -76,7 +77,8 @@ final class FollowRulesTest extends WorldCase
 
     public function test_while_it_is_written_it_says_for_which_findings_it_would_have_held(): void
     {
-        $preview = fn(mixed $body): TestResponse => $this->as('ines', 'POST', 'library/follows/SKV/preview', ['body' => $body])->assertOk();
+        $preview = fn(mixed $body): TestResponse
+            => $this->as('ines', 'POST', 'library/follows/SKV/preview', ['body' => $body])->assertOk();
         $weeps = Finding::whereRelation('aircraft.type', 'code', 'SKV')->where('extent', 'like', '%weep%')
             ->where('place', 'like', '%line%')->count();
         self::assertGreaterThan(0, $weeps);

@@ -1,7 +1,9 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { type Asked, api, Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { useAsking } from '../../api/useAsking';
 import { Field } from '../../parts/Field';
+import { FilePick } from '../../parts/FilePick';
 import { FormDialog } from '../../parts/FormDialog';
 import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
@@ -16,26 +18,8 @@ const sources = [
 
 /** What the server would make of it, as one types. */
 function usePreview(body: Asked<'previewExceedance'> | null): { said: string | null; refused: string | null } {
-    const [out, setOut] = useState<{ said: string | null; refused: string | null }>({ said: null, refused: null });
-    const text = JSON.stringify(body);
-    useEffect(() => {
-        const asked = JSON.parse(text) as typeof body;
-        if (asked === null) {
-            setOut({ said: null, refused: null });
-            return;
-        }
-        let live = true;
-        const timer = setTimeout(() => {
-            take(api.POST('/api/exceedances/preview', { body: asked }))
-                .then((p) => live && setOut({ said: p.sentence, refused: null }))
-                .catch((e) => live && setOut({ said: null, refused: e instanceof Failure ? e.message : null }));
-        }, 200);
-        return () => {
-            live = false;
-            clearTimeout(timer);
-        };
-    }, [text]);
-    return out;
+    const { said, failed } = useAsking(body, (of) => take(api.POST('/api/exceedances/preview', { body: of })), 200);
+    return failed ? { said: null, refused: failed.message } : { said: said?.sentence ?? null, refused: null };
 }
 
 /** A limit was exceeded, as somebody tells it; what its table says stands under the fields before it is saved. */
@@ -155,22 +139,12 @@ export function Recorder({ onClose }: { onClose: () => void }) {
             onClose={onClose}
             wide
         >
-            <label className="flex min-h-16 cursor-pointer items-center gap-4 rounded-xl border-2 border-dashed border-soft bg-sheet px-5 focus-within:outline-2 focus-within:outline-spruce">
-                <b>Choose a CSV: mark, rule, position, peak, seconds, at (UTC)</b>
-                <input
-                    type="file"
-                    name="recorder"
-                    accept=".csv"
-                    className="sr-only"
-                    onChange={(e) => {
-                        const file = e.target.files?.[0];
-                        if (file) {
-                            void look(file);
-                        }
-                        e.target.value = '';
-                    }}
-                />
-            </label>
+            <FilePick
+                says="Choose a CSV: mark, rule, position, peak, seconds, at (UTC)"
+                name="recorder"
+                accept=".csv"
+                onFile={(file) => void look(file)}
+            />
             <Trouble error={error} />
             {seen && (
                 <div data-testid="seen">

@@ -79,8 +79,8 @@ function columns(onNone: (row: Row) => void): Column<Row>[] {
             accessorFn: (e) => `${e.quantity} ${e.exceeded}`,
             cell: ({ row: { original: e } }) => (
                 <>
-                    <b>{e.exceeded}</b>
-                    <span className="block text-sm text-soft">{e.limit}</span>
+                    <b className="block text-pretty">{e.exceeded}</b>
+                    <span className="block text-pretty text-sm text-soft">{e.limit}</span>
                 </>
             ),
         },
@@ -110,7 +110,7 @@ function columns(onNone: (row: Row) => void): Column<Row>[] {
                         {e.finding}
                     </Link>
                 ) : e.mayMistake ? (
-                    <Button kind="quiet" onClick={() => onNone(e)}>
+                    <Button kind="quiet" className="whitespace-nowrap" onClick={() => onNone(e)}>
                         it was none …
                     </Button>
                 ) : null,

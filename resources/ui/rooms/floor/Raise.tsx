@@ -1,9 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { set } from 'idb-keyval';
 import { type FormEvent, useRef, useState } from 'react';
-import { Link } from 'react-router';
 import { Failure, type Schemas } from '../../api/client';
-import { findingQuery, useFinding, useMe, useRegister } from '../../api/hooks';
+import { findingQuery, useMe, useRegister } from '../../api/hooks';
 import { keys, readAnew } from '../../api/keys';
 import { type FindingBody, queue, type Spot } from '../../api/queue';
 import { sendFinding, sendPhoto } from '../../api/useQueue';
@@ -14,8 +13,8 @@ import { Field } from '../../parts/Field';
 import { useFields } from '../../parts/fields';
 import { Trouble } from '../../parts/Page';
 import { PhotoPick } from '../../parts/PhotoPick';
-import { Glyph } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
+import { Raised } from './Raised';
 import { Sketch, type Strokes } from './Sketch';
 import { severities } from './severities';
 import type { Point } from './useStep';
@@ -111,28 +110,7 @@ export function Raise({
     };
     const outline = register.data?.drawing?.outline as Outline | undefined;
     if (raised) {
-        return (
-            <Dialog open onClose={onClose} title={`${raised.number} is raised`}>
-                {raised.repeat && (
-                    <p className="rounded-lg border-2 border-ochre bg-ochre-wash p-3" data-testid="repeat">
-                        <Glyph state="watch" /> <b>Found there before:</b> {raised.repeat}
-                    </p>
-                )}
-                <Trouble error={trouble} />
-                <Following id={raised.id} />
-                <div className="mt-4 flex gap-3">
-                    <Link
-                        to={`/floor/findings/${raised.id}`}
-                        className="inline-flex min-h-14 items-center rounded-lg border border-spruce bg-spruce px-5 font-semibold text-on-spruce"
-                    >
-                        To the finding
-                    </Link>
-                    <Button big onClick={onClose}>
-                        Back to the card
-                    </Button>
-                </div>
-            </Dialog>
-        );
+        return <Raised raised={raised} trouble={trouble} onClose={onClose} />;
     }
     return (
         <Dialog open onClose={onClose} title={`Something is wrong on ${card.mark}`} wide>
@@ -191,22 +169,5 @@ export function Raise({
                 </Button>
             </form>
         </Dialog>
-    );
-}
-
-/** What the rules of Library open from a finding that was just raised. */
-function Following({ id }: { id: number }) {
-    const follows = useFinding(id).data?.follows ?? [];
-    return follows.length === 0 ? null : (
-        <div className="mt-3" data-testid="following">
-            <b>What follows from it</b>
-            <ul className="mt-1 space-y-1">
-                {follows.map((u) => (
-                    <li key={u.id}>
-                        <span className="text-soft">{u.name}:</span> {u.text}
-                    </li>
-                ))}
-            </ul>
-        </div>
     );
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
+import { useAsking } from '../../api/useAsking';
 import { Arc } from '../../parts/Arc';
 import { short } from '../../parts/dates';
 import { Scale } from '../../parts/Scale';
@@ -38,29 +39,13 @@ export function usePreview(
     tool: string,
     point?: string,
 ): Schemas['Preview'] | null {
-    const [said, setSaid] = useState<Schemas['Preview'] | null>(null);
-    useEffect(() => {
-        if (entry.trim() === '') {
-            setSaid(null);
-            return;
-        }
-        let live = true;
-        const timer = setTimeout(() => {
-            take(
-                api.POST('/api/cards/{id}/steps/{no}/preview', {
-                    params: { path: { id: card.id, no: step.no } },
-                    body: { entry, tool, point },
-                }),
-            )
-                .then((p) => live && setSaid(p))
-                .catch(() => live && setSaid(null));
-        }, 120);
-        return () => {
-            live = false;
-            clearTimeout(timer);
-        };
-    }, [card.id, step.no, entry, tool, point]);
-    return said;
+    const path = { id: card.id, no: step.no };
+    const { said, failed } = useAsking(
+        entry.trim() === '' ? null : { path, body: { entry, tool, point } },
+        (of) => take(api.POST('/api/cards/{id}/steps/{no}/preview', { params: { path: of.path }, body: of.body })),
+        120,
+    );
+    return failed ? null : said;
 }
 
 export const verdictColour = (verdict: string | undefined): string =>

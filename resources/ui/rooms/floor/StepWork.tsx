@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import { useWaiting } from '../../api/useQueue';
-import { Figure, type FigureMark } from '../../parts/Figure';
 import { Caution } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { RigSheet } from '../bench/RigSheet';
+import { AboutStep } from './AboutStep';
 import { Causes } from './Causes';
 import { Fixes } from './Fixes';
 import { NotForThis } from './NotApplicable';
@@ -29,8 +28,6 @@ import { TestStep } from './steps/Test';
 import { TimingStep } from './steps/Timing';
 import { ToolStep } from './steps/Tool';
 import type { StepProps } from './useStep';
-
-type StepFigureSpec = { code: string; version: number; marks?: FigureMark[] };
 
 const controls: Record<string, (props: StepProps) => ReactNode> = {
     measurement: ReadStep,
@@ -136,7 +133,7 @@ export function StepWork(props: StepProps) {
                     <p className="mt-1 text-[1.05rem] text-soft">{step.text}</p>
                 </>
             )}
-            <About card={card} step={step} />
+            <AboutStep card={card} step={step} />
             <Second card={card} step={step} />
             {step.acts && step.state === 'open' && (
                 <p className="mt-2">
@@ -152,55 +149,6 @@ export function StepWork(props: StepProps) {
             {(free || step.state !== 'open') && body()}
             <StepMore {...props} />
         </div>
-    );
-}
-
-/** What is known about a step beside its words: the label on the panel, what it does to what is proven, and why. */
-function About({ card, step }: Pick<StepProps, 'card' | 'step'>) {
-    const shows = step.spec.figure as StepFigureSpec | undefined;
-    const figure = shows && card.figures.find((f) => f.code === shows.code && f.version === shows.version);
-    const see = (step.spec.see as { card?: string; passage?: string }[] | undefined) ?? [];
-    return (
-        <>
-            {figure && <Figure figure={figure} marks={shows.marks ?? []} />}
-            {step.spec.label !== undefined && (
-                <p className="mt-1">
-                    On the panel: <b className="font-mono">{String(step.spec.label)}</b>
-                </p>
-            )}
-            {step.before && step.state === 'open' && <p className="mt-1">{step.before}.</p>}
-            {step.handles.map((h) => (
-                <p key={h} className="mt-1 text-soft">
-                    {h}.
-                </p>
-            ))}
-            {see.length > 0 && (
-                <p className="mt-1">
-                    See also{' '}
-                    {see.map((s) => (
-                        <Link
-                            key={s.card ?? s.passage}
-                            className="mr-3 inline-flex min-h-9 items-center underline underline-offset-4"
-                            to={
-                                s.card
-                                    ? `/library/cards/${card.type}/${s.card}`
-                                    : `/library/manuals/${card.manual}#${s.passage}`
-                            }
-                        >
-                            {s.card ?? `${card.manual} ${s.passage}`}
-                        </Link>
-                    ))}
-                </p>
-            )}
-            {step.spec.why !== undefined && (
-                <details className="mt-1 text-soft">
-                    <summary className="min-h-9 cursor-pointer py-1 underline underline-offset-4">
-                        Why this step is here
-                    </summary>
-                    <p className="max-w-2xl pb-2 text-ink">{String(step.spec.why)}</p>
-                </details>
-            )}
-        </>
     );
 }
 

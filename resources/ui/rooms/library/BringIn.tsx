@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, Failure, type Schemas, take } from '../../api/client';
 import { Button } from '../../parts/Button';
+import { FilePick } from '../../parts/FilePick';
 import { Section } from '../../parts/Page';
 import { ImportPreview } from './ImportPreview';
 
@@ -61,29 +62,13 @@ export function BringIn() {
                 </span>
             }
         >
-            <label className="flex min-h-16 cursor-pointer items-center gap-4 rounded-xl border-2 border-dashed border-soft bg-sheet px-5 focus-within:outline-2 focus-within:outline-spruce">
-                <b>
-                    {busy
-                        ? 'Looking at the file…'
-                        : 'Choose a programme (JSON, CSV), cards, rules or a manual revision (JSON), flying or sectors (CSV)'}
-                </b>
-                <span className="text-soft">
-                    It is checked whole and shown first; nothing changes until you apply it.
-                </span>
-                <input
-                    type="file"
-                    name="file"
-                    accept=".json,.csv"
-                    className="sr-only"
-                    onChange={(e) => {
-                        const chosen = e.target.files?.[0];
-                        if (chosen) {
-                            void file(chosen);
-                        }
-                        e.target.value = '';
-                    }}
-                />
-            </label>
+            <FilePick
+                says={busy ? 'Looking at the file…' : 'Choose a programme, cards, rules, a manual revision or flying'}
+                hint="JSON or CSV; checked whole and shown first, applied by you."
+                name="file"
+                accept=".json,.csv"
+                onFile={(chosen) => void file(chosen)}
+            />
             <ImportPreview view={view} error={error} onView={setView} />
         </Section>
     );

@@ -1,5 +1,6 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
+import { useAsking } from '../../api/useAsking';
 import { State } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { StepWork } from '../floor/StepWork';
@@ -11,20 +12,17 @@ type Preview = Schemas['CardPreview'];
 
 /** What the server says of the card as it is being written, a moment after the last change. */
 export function useCardPreview(type: string, body: Body): Preview | null {
-    const [preview, setPreview] = useState<Preview | null>(null);
-    useEffect(() => {
-        let live = true;
-        const timer = setTimeout(() => {
-            take(api.POST('/api/library/card-sets/{type}/preview', { params: { path: { type } }, body: { body } }))
-                .then((p) => live && setPreview(p))
-                .catch(() => undefined);
-        }, 250);
-        return () => {
-            live = false;
-            clearTimeout(timer);
-        };
-    }, [type, body]);
-    return preview;
+    return useAsking(
+        { type, body },
+        (of) =>
+            take(
+                api.POST('/api/library/card-sets/{type}/preview', {
+                    params: { path: { type: of.type } },
+                    body: { body: of.body },
+                }),
+            ),
+        250,
+    ).said;
 }
 
 /** Beside the form: what is wrong, what the card leaves, and the step exactly as the technician gets it. */

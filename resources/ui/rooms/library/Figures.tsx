@@ -6,6 +6,7 @@ import { touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
+import { FilePick } from '../../parts/FilePick';
 import { FormDialog } from '../../parts/FormDialog';
 import { useFields } from '../../parts/fields';
 import { Page, Wait } from '../../parts/Page';
@@ -86,16 +87,12 @@ function Add({ type, onClose }: { type: string; onClose: () => void }) {
                 {...bind('code')}
             />
             <Field label="What it shows" {...bind('title')} />
-            <label className="flex min-h-16 cursor-pointer items-center rounded-xl border-2 border-dashed border-soft bg-sheet px-5 focus-within:outline-2 focus-within:outline-spruce">
-                <b>{file?.name ?? 'Choose an SVG of shapes and text, or a PNG: 300 kB at most'}</b>
-                <input
-                    type="file"
-                    name="figure"
-                    accept=".svg,.png"
-                    className="sr-only"
-                    onChange={(e) => setFile(e.target.files?.[0] ?? null)}
-                />
-            </label>
+            <FilePick
+                says={file?.name ?? 'Choose an SVG of shapes and text, or a PNG: 300 kB at most'}
+                name="figure"
+                accept=".svg,.png"
+                onFile={setFile}
+            />
         </FormDialog>
     );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useCardChoices, useFollows, useSend } from '../../api/hooks';
@@ -8,10 +8,9 @@ import { Field } from '../../parts/Field';
 import { Page, Trouble, Wait } from '../../parts/Page';
 import { Choice } from '../../parts/Tabs';
 import { begun, redone, undone, written } from './card';
+import { FollowBeside, usePreview } from './FollowBeside';
 import { Opens, Table } from './FollowParts';
 import { bodyOf, draftOf, noRule, type RuleDraft } from './follow';
-
-type Preview = Schemas['FollowPreview'];
 
 /** A rule of what follows is written here; beside it, what it would do, and for which findings it would have held. */
 export function FollowEdit() {
@@ -24,29 +23,6 @@ export function FollowEdit() {
             )}
         </Wait>
     );
-}
-
-/** What the server says of a rule as it is written. */
-function usePreview(type: string, draft: RuleDraft): Preview | null {
-    const [said, setSaid] = useState<Preview | null>(null);
-    useEffect(() => {
-        let live = true;
-        const timer = setTimeout(() => {
-            take(
-                api.POST('/api/library/follows/{type}/preview', {
-                    params: { path: { type } },
-                    body: { body: bodyOf(draft) },
-                }),
-            )
-                .then((p) => live && setSaid(p))
-                .catch(() => live && setSaid(null));
-        }, 250);
-        return () => {
-            live = false;
-            clearTimeout(timer);
-        };
-    }, [type, draft]);
-    return said;
 }
 
 function Write({ type, units, from }: { type: string; units: string[]; from: Schemas['FollowRuleView'] | null }) {
@@ -146,7 +122,7 @@ function Write({ type, units, from }: { type: string; units: string[]; from: Sch
                     />
                     <Trouble error={send.error} />
                 </div>
-                <Beside preview={preview} />
+                <FollowBeside preview={preview} />
             </div>
         </Page>
     );
@@ -176,33 +152,5 @@ function Words({ words, onWords }: { words: string[]; onWords: (words: string[])
                 and one of another list
             </Button>
         </fieldset>
-    );
-}
-
-function Beside({ preview }: { preview: Preview | null }) {
-    return (
-        <aside
-            className="self-start rounded-xl border border-rule bg-sheet p-4"
-            aria-live="polite"
-            data-testid="beside"
-        >
-            <h2 className="font-semibold">What it would do</h2>
-            {preview === null && <p className="mt-2 text-soft">Looking at it…</p>}
-            {preview?.fault && <p className="mt-2 font-semibold text-rust">{preview.fault}</p>}
-            {preview?.when && <p className="mt-2">Of {preview.when}:</p>}
-            <ul className="mt-2 space-y-1">
-                {preview?.then.map((line) => (
-                    <li key={line} className="whitespace-pre-wrap">
-                        {line}
-                    </li>
-                ))}
-            </ul>
-            {preview?.past && <p className="mt-4 font-semibold">{preview.past}</p>}
-            <ul className="mt-1 space-y-1 text-sm text-soft">
-                {preview?.found.map((f) => (
-                    <li key={f}>{f}</li>
-                ))}
-            </ul>
-        </aside>
     );
 }
