@@ -29,8 +29,8 @@ final readonly class VisitStory
 
     /**
      * @param float $pace how many times its planned time a card takes
-     * @param list<array{string, string, string, string, string, float, array<string, mixed>}> $findings day, item, what
-     *   raised it (`item`, or what the card makes), place, extent, hours to fix, what else is known
+     * @param list<array{string, string, string, string, string, float, array<string, mixed>}> $findings day, chapter or
+     *   item (and after a stroke the card of its set), what raised it (`item`, or what the card makes), place, extent, hours to fix, what else is known
      * @param Collection<string, Person> $people
      */
     public function live(Visit $visit, Person $controller, float $pace, array $findings, Collection $people): void
@@ -59,6 +59,12 @@ final readonly class VisitStory
             }
         }
         ($this->plan)($visit, $controller, 'findings of today planned in', $now);
+    }
+
+    /** Plans a visit once more, with who is on its cards by then. */
+    public function plan(Visit $visit, Person $controller): void
+    {
+        ($this->plan)($visit, $controller, 'planned with who is on each card');
     }
 
     /** @param Collection<string, Person> $people */
@@ -122,15 +128,32 @@ final readonly class VisitStory
         }
     }
 
+    /** The card of a visit that the story names: by its item, and after a stroke one of that item's set. */
+    public static function card(Visit $visit, string $named): Card
+    {
+        [$item, $part] = explode('/', $named) + [1 => null];
+        $cards = $visit->cards()->where('of_set', $part !== null)
+            ->whereHas('item', static fn($q) => $q->where('code', $item));
+
+        return ($part === null ? $cards : $cards->whereHas(
+            'template',
+            static fn($q) => $q->where('code', 'like', "%-{$part}"),
+        ))->firstOrFail();
+    }
+
     /** @param Collection<string, Person> $people */
     private function worker(Card $card, Visit $visit, Instant $at, Collection $people): Person
     {
         $day = $at->dayIn($this->clock->zone());
         $shift = $this->clock->time($at) < '14:00' ? 'early' : 'late';
         $type = $visit->aircraft->type->code;
+        $busy = Assignment::where('role', 'perform')
+            ->whereIn('card_id', $visit->cards()->where('state', Card::IN_WORK)->select('id'))
+            ->pluck('person_id');
         $able = $people
             ->filter(static fn(Person $p): bool => $p->role === Role::Technician
                 && $p->shift === $shift
+                && ! $busy->contains($p->id)
                 && $p->qualified()->unfit('perform', $type, $card->skill, $day) === null)
             ->sortKeys()
             ->values();
@@ -157,11 +180,10 @@ final readonly class VisitStory
         Instant $at,
         array $more,
     ): void {
-        $cards = $visit->cards()->with(['item', 'template', 'assignments']);
-        $card = $by === 'item' ? $cards->whereHas(
-            'item',
-            static fn($q) => $q->where('code', $item),
-        )->firstOrFail() : $cards->where('makes', $by)->firstOrFail();
+        $with = ['item', 'template', 'assignments'];
+        $card = $by === 'item'
+            ? self::card($visit, $item)->load($with)
+            : $visit->cards()->with($with)->where('makes', $by)->firstOrFail();
         $finding = Finding::create([
             'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id,
             'raised_by' => $this->worker($card, $visit, $at, $people)->id,

@@ -134,9 +134,7 @@ final readonly class World
                 unset($card['manual']);
                 CardTemplate::create([...$card, 'type_id' => $id, 'manual_id' => $manuals[$manual]]);
             }
-            ProgrammeFile::read(
-                (string) file_get_contents(self::path("programme/{$code}.json")),
-            )->items->each(static fn(ProgrammeItem $i) => $i->save());
+            ProgrammeFile::read((string) file_get_contents(self::path("programme/{$code}.json")))->save();
         }
         self::insert(
             'places',
@@ -574,10 +572,7 @@ final readonly class World
                 );
             }
             foreach ($v['assign'] as $code => $logins) {
-                $card = $visit->cards()
-                    ->with('steps')
-                    ->whereHas('item', static fn($q) => $q->where('code', $code))
-                    ->firstOrFail();
+                $card = VisitStory::card($visit, $code)->load('steps');
                 foreach ($logins as $login) {
                     Assignment::create([
                         'card_id' => $card->id,
@@ -619,6 +614,7 @@ final readonly class World
         );
         $this->floorStory->handOver($story['handover'], $people);
         $this->floorStory->toInspect($story['inspect'], $people);
+        $this->visitStory->plan(Visit::with('aircraft.type')->firstOrFail(), $controller);
     }
 
     /**

@@ -76,7 +76,7 @@ final readonly class ShowFleet
 
     public function aircraft(string $mark): AircraftView
     {
-        $aircraft = $this->book->query()->with('type.items.template')->where('mark', $mark)->firstOrFail();
+        $aircraft = $this->book->query()->with(['type.items.template', 'type.items.set'])->where('mark', $mark)->firstOrFail();
         $page = $this->book->page($aircraft);
         $row = $this->reach->row($page);
         $aircraft->loadCount('safing');
@@ -248,9 +248,9 @@ final readonly class ShowFleet
                 : 'counts from when it was done',
             $row->last === null ? null : (string) $row->last->date,
             $item->workHours(),
-            $item->template->code,
+            $item->cardWords(),
             $row->on === null ? null : $row->on->component->name(),
-            $item->access,
+            $item->panels(),
             $visit,
             array_map(fn(LimitDue $l): LimitView => new LimitView(
                 $l->unit,

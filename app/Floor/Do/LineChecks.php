@@ -132,7 +132,7 @@ final readonly class LineChecks
         ]);
         $visit->setRelation('aircraft', $aircraft);
         $card = ($this->make)($visit, $item->template, 1, [
-            'item_id' => $item->id, 'title' => $item->title, 'hours' => $item->workHours(),
+            'item_id' => $item->id, 'title' => $item->title, 'hours' => $item->ownHours(),
         ], $item->chapter);
         $card->load('aircraft.type', 'assignments', 'steps')->setRelation('visit', $visit);
         $this->records->write($by, 'line.begun', "card:{$card->id}", [

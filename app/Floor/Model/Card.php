@@ -37,6 +37,7 @@ use Jorvel\Core\Visits\VisitStage;
  * @property int $aircraft_id
  * @property int $template_id
  * @property int|null $item_id
+ * @property bool $of_set one of its item's set of cards; the item's own card closes them
  * @property int|null $component_id the component that its item is of
  * @property string $number
  * @property string $title
@@ -110,6 +111,7 @@ final class Card extends Model
     public const CLOSED = CardProgress::Closed;
 
     protected $casts = [
+        'of_set' => 'boolean',
         'stage' => VisitStage::class,
         'state' => CardProgress::class,
         'signed_at' => AsInstant::class,

@@ -13,6 +13,7 @@ use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DuePage;
 use App\Fleet\Show\DueRow;
 use App\Fleet\Show\ShowReach;
+use App\Floor\Model\Card;
 use App\Library\LibraryWords;
 use App\Library\Model\Import;
 use App\Library\Model\ImportKind;
@@ -26,6 +27,7 @@ use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
+use App\Visits\Model\Visit;
 use BackedEnum;
 use Closure;
 use Jorvel\Core\Shared\Day;
@@ -113,7 +115,7 @@ final readonly class BringIn
             ImportKind::Revision => $this->revisions->apply(RevisionFile::read($import->payload)),
             ImportKind::Follows => $this->follows->apply($by, FollowFile::read($import->payload), $import->name),
             ImportKind::Cards => $this->cards->apply($by, TemplateFile::read($import->payload), $import->name),
-            default => $this->applyProgramme($import),
+            default => self::programme($import->kind, $import->payload)->save(),
         };
         $import->update(['state' => ImportState::Applied]);
         $this->records->write(
@@ -148,7 +150,7 @@ final readonly class BringIn
 
     private function compareProgramme(ProgrammeFile $file): Compared
     {
-        $present = $file->type->programme()->with('template')->get()->keyBy('code');
+        $present = $file->type->programme()->with(['template', 'set'])->get()->keyBy('code');
         $changes = [];
         foreach ($file->items as $item) {
             $old = $present->get($item->code);
@@ -176,7 +178,37 @@ final readonly class BringIn
             ->whereNotIn('code', $file->items->pluck('code'))
             ->map(static fn(ProgrammeItem $i): string => "{$i->code} {$i->title}");
 
-        return new Compared($changes, $dates, left: array_values($left->all()));
+        return new Compared($changes, $dates, self::lacking($file), array_values($left->all()));
+    }
+
+    /**
+     * Visits that have an item's cards already and would lack one that its set gets.
+     *
+     * @return list<AskedView>
+     */
+    private static function lacking(ProgrammeFile $file): array
+    {
+        $cards = Card::with('visit.aircraft:id,mark', 'template:id,code')
+            ->whereIn('item_id', $file->items->pluck('id')->filter(static fn(int $id): bool => $id > 0))
+            ->whereIn('visit_id', Visit::where('state', '!=', Visit::RELEASED)->select('id'))
+            ->get()
+            ->groupBy(['item_id', 'visit_id']);
+        $asked = [];
+        foreach ($file->items as $item) {
+            foreach ($cards->get($item->id, []) as $has) {
+                $visit = $has->firstOrFail()->visit;
+                $lacks = $item->set->pluck('code')->diff($has->pluck('template.code'));
+                if ($lacks->isNotEmpty()) {
+                    $asked[] = new AskedView(
+                        "{$item->code} {$item->title}",
+                        "\"{$visit->title}\" of {$visit->aircraft->mark} has its cards already and not "
+                            .$lacks->implode(', ').'. Add it there, or the check is done without it.',
+                    );
+                }
+            }
+        }
+
+        return $asked;
     }
 
     private function compareFlying(FlyingFile $file): Compared
@@ -323,18 +355,6 @@ final readonly class BringIn
         return $day === null ? 'beyond 20 years' : $this->clock->words($day);
     }
 
-    private function applyProgramme(Import $import): void
-    {
-        foreach (self::programme($import->kind, $import->payload)->items as $item) {
-            ProgrammeItem::updateOrCreate(
-                ['type_id' => $item->type_id, 'code' => $item->code],
-                $item->only([
-                    'template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', ...ProgrammeItem::OPTIONAL,
-                ]),
-            );
-        }
-    }
-
     private function applyFlying(Person $by, Import $import): void
     {
         $touched = [];
@@ -382,6 +402,9 @@ final readonly class BringIn
                     ),
                 ) : ($value === true ? 'yes' : $value));
             }
+        }
+        if ($item->set->isNotEmpty()) {
+            $words[] = 'with the cards '.$item->set->pluck('code')->implode(', ');
         }
 
         return implode('; ', $words);

@@ -12,6 +12,7 @@ use App\Library\Model\ProgrammeItem;
 use App\Shared\Csv;
 use App\Shared\JsonFile;
 use App\Shared\Refused;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Contract\Schema;
 use Jorvel\Core\Fleet\DueKind;
@@ -25,7 +26,9 @@ use Jorvel\Core\Shared\InputError;
  */
 final readonly class ProgrammeFile
 {
-    private const ITEM = ['type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', ...ProgrammeItem::OPTIONAL];
+    private const ITEM = [
+        'type', 'code', 'title', 'chapter', 'rule', 'rebase', 'card', ...ProgrammeItem::OPTIONAL, 'cards',
+    ];
 
     private const LIMIT = [
         'unit',
@@ -123,10 +126,26 @@ final readonly class ProgrammeFile
         );
     }
 
+    /** Brings its items in force, each with its cards; what the file does not name stays as it is. */
+    public function save(): void
+    {
+        foreach ($this->items as $item) {
+            $saved = ProgrammeItem::updateOrCreate(
+                ['type_id' => $item->type_id, 'code' => $item->code],
+                $item->only([
+                    'template_id', 'title', 'chapter', 'rule', 'rebase', 'limits', ...ProgrammeItem::OPTIONAL,
+                ]),
+            );
+            $saved->set()->sync($item->set->mapWithKeys(
+                static fn(CardTemplate $t, int $n): array => [$t->id => ['n' => $n + 1]],
+            ));
+        }
+    }
+
     /** The type's programme as it stands, to be read again by {@see read()}. */
     public static function json(AircraftType $type): string
     {
-        $items = $type->programme()->with('template')->get()->map(self::row(...))->all();
+        $items = $type->programme()->with(['template', 'set'])->get()->map(self::row(...))->all();
 
         return json_encode(
             ['type' => $type->code, 'items' => $items],
@@ -138,7 +157,7 @@ final readonly class ProgrammeFile
     public static function csv(AircraftType $type): string
     {
         $rows = [];
-        foreach ($type->programme()->with('template')->get() as $item) {
+        foreach ($type->programme()->with(['template', 'set'])->get() as $item) {
             foreach ($item->limits as $l) {
                 $rows[] = [
                     $type->code, $item->code, $item->title, $item->chapter, $item->rule, $item->rebase,
@@ -146,7 +165,7 @@ final readonly class ProgrammeFile
                     implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours,
                     implode(' ', $item->access ?? []), self::pairs($item->configuration ?? []),
                     $item->line?->value, $item->validity, $item->from === null ? null : (string) $item->from,
-                    $item->phase_in,
+                    $item->phase_in, $item->set->pluck('code')->implode(' '),
                     $l['unit'], $l['interval'], $l['threshold'] ?? null,
                     ...array_map(
                         static fn(string $k): mixed => $l['tolerance'][$k] ?? null,
@@ -170,6 +189,7 @@ final readonly class ProgrammeFile
             'access' => $item->access ?: null, 'configuration' => $item->configuration ?: null,
             'line' => $item->line?->value, 'validity' => $item->validity,
             'from' => $item->from === null ? null : (string) $item->from, 'phase_in' => $item->phase_in,
+            'cards' => array_values($item->set->pluck('code')->all()) ?: null,
         ], static fn(mixed $v): bool => $v !== null);
     }
 
@@ -249,6 +269,13 @@ final readonly class ProgrammeFile
         if (! $templates->has($row->card)) {
             $faults[] = InputError::at('card', "there is no card template \"{$row->card}\" for the {$type->code}");
         }
+        foreach ($row->cards ?? [] as $i => $code) {
+            if (! $templates->has($code)) {
+                $faults[] = InputError::at("cards.{$i}", "there is no card template \"{$code}\" for the {$type->code}");
+            } elseif ($code === $row->card) {
+                $faults[] = InputError::at("cards.{$i}", "is the item's own card, which closes the others");
+            }
+        }
         $component = $row->component ?? null;
         foreach ($row->limits as $i => $limit) {
             $has = $counters[$component ?? ''] ?? null;
@@ -283,7 +310,7 @@ final readonly class ProgrammeFile
     {
         $faults = [];
         if (isset($row->line)) {
-            foreach (['component', 'phase', 'includes', 'access', 'from', 'phase_in'] as $field) {
+            foreach (['component', 'phase', 'includes', 'access', 'cards', 'from', 'phase_in'] as $field) {
                 if (isset($row->{$field})) {
                     $faults[] = InputError::at($field, 'has no meaning for a check on the line');
                 }
@@ -311,7 +338,7 @@ final readonly class ProgrammeFile
     {
         $array = static fn(mixed $v): mixed => json_decode((string) json_encode($v), true);
 
-        return new ProgrammeItem([
+        $item = new ProgrammeItem([
             'type_id' => $type->id, 'template_id' => $templates[$row->card]->id, 'code' => $row->code,
             'title' => $row->title, 'chapter' => $row->chapter,
             'rule' => $row->rule, 'rebase' => $row->rebase, 'limits' => $array($row->limits),
@@ -322,6 +349,11 @@ final readonly class ProgrammeFile
             'line' => $row->line ?? null, 'validity' => $row->validity ?? (isset($row->line) ? 0 : null),
             'from' => $row->from ?? null, 'phase_in' => $row->phase_in ?? null,
         ]);
+
+        return $item->setRelation('set', new EloquentCollection(array_map(
+            static fn(string $code): CardTemplate => $templates[$code],
+            $row->cards ?? [],
+        )));
     }
 
     /** @return array<string, list<string>> */
@@ -368,7 +400,7 @@ final readonly class ProgrammeFile
                     ?? throw InputError::at($field, 'must be yes, no, or empty');
             }
         }
-        foreach (['includes', 'access'] as $field) {
+        foreach (['includes', 'access', 'cards'] as $field) {
             if (($row[$field] ?? '') !== '') {
                 $item->{$field} = preg_split('/\s+/', $row[$field]);
             }

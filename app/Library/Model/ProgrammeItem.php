@@ -6,7 +6,9 @@ namespace App\Library\Model;
 
 use App\Shared\AsDay;
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Jorvel\Core\Fleet\Allowance;
 use Jorvel\Core\Fleet\DueItem;
 use Jorvel\Core\Fleet\DueLimit;
@@ -42,6 +44,8 @@ use Jorvel\Core\Shared\Day;
  * @property Day|null $from in force from this day: what an aircraft flew before makes it due no sooner
  * @property int|null $phase_in days from then until it must be done for the first time
  * @property-read CardTemplate $template
+ * @property-read Collection<int, CardTemplate> $set cards that are made with its own, in their order: one a zone, position
+ *   or side; its own card closes when they are closed
  */
 final class ProgrammeItem extends Model
 {
@@ -83,6 +87,14 @@ final class ProgrammeItem extends Model
     public function template(): BelongsTo
     {
         return $this->belongsTo(CardTemplate::class);
+    }
+
+    /** @return BelongsToMany<CardTemplate, $this> */
+    public function set(): BelongsToMany
+    {
+        return $this->belongsToMany(CardTemplate::class, 'item_cards', 'item_id', 'template_id')
+            ->withPivot('n')
+            ->orderByPivot('n');
     }
 
     /**
@@ -129,10 +141,40 @@ final class ProgrammeItem extends Model
         return HarshUse::of(array_map(floatval(...), $this->harsh ?? []));
     }
 
-    /** Hours of work; load `template` first where the item has none of its own. */
+    /** Hours of work, of all its cards; load `template` and `set` first. */
     public function workHours(): float
     {
+        return $this->ownHours() + (float) $this->set->sum('hours');
+    }
+
+    /** Hours of its own card alone. */
+    public function ownHours(): float
+    {
         return $this->hours ?? $this->template->hours;
+    }
+
+    /** What one card of its set is called where it is worked. */
+    public function partTitle(CardTemplate $part): string
+    {
+        return "{$this->title}: ".lcfirst($part->title);
+    }
+
+    /** The code of its card, and of how many others beside it; load `template` and `set` first. */
+    public function cardWords(): string
+    {
+        $more = $this->set->count();
+
+        return $this->template->code.($more === 0 ? '' : " and {$more} more");
+    }
+
+    /** @return list<string> every panel that one of its cards wants open; load `template` and `set` first */
+    public function panels(): array
+    {
+        return array_values(array_unique([
+            ...$this->access ?? [],
+            ...$this->template->panels ?? [],
+            ...$this->set->flatMap(static fn(CardTemplate $t): array => $t->panels ?? [])->all(),
+        ]));
     }
 
     /**

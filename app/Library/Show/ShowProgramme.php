@@ -20,7 +20,7 @@ final readonly class ShowProgramme
 {
     public function of(string $code): ProgrammeRoom
     {
-        $type = AircraftType::with('programme.template')->where('code', $code)->firstOrFail();
+        $type = AircraftType::with(['programme.template', 'programme.set'])->where('code', $code)->firstOrFail();
         $rows = array_values($type->programme->map(static fn(ProgrammeItem $i): ProgrammeRow => new ProgrammeRow(
             $i->id,
             $i->code,
@@ -39,7 +39,7 @@ final readonly class ShowProgramme
             ),
             $i->workHours(),
             $i->template->skill,
-            implode(' ', $i->access ?? []),
+            implode(' ', $i->panels()),
             implode(
                 ', ',
                 array_map(
@@ -48,7 +48,7 @@ final readonly class ShowProgramme
                     $i->configuration ?? [],
                 ),
             ),
-            $i->template->code,
+            $i->cardWords(),
             $i->withdrawn,
             (object) ProgrammeFile::row($i),
         ))->all());

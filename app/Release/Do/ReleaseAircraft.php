@@ -136,12 +136,16 @@ final readonly class ReleaseAircraft
         return $this->book->query()->whereKey($visit->aircraft_id)->firstOrFail();
     }
 
-    /** @return array<string, Card> by key of a due row: those on the visit's cards, and what a deeper one includes */
+    /**
+     * Of an item that is a set, its own card.
+     *
+     * @return array<string, Card> by key of a due row: those on the visit's cards, and what a deeper one includes
+     */
     private function done(Visit $visit, Aircraft $aircraft): array
     {
         $takes = LoadAircraft::takes($aircraft->type);
         $done = [];
-        foreach ($visit->cards->whereNotNull('item_id') as $card) {
+        foreach ($visit->cards->whereNotNull('item_id')->where('of_set', false) as $card) {
             foreach ($takes->items(...LoadAircraft::on($card)) as $n => $key) {
                 $done[$key] = $n === 0 ? $card : $done[$key] ?? $card;
             }

@@ -6,6 +6,7 @@ namespace App\Shared\Http;
 
 use App\Shared\Clock;
 use Closure;
+use Illuminate\Database\QueryException;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
@@ -36,8 +37,7 @@ final readonly class Once
         $done = $this->intention->written();
         $this->intention->end();
         if ($done && $response->isSuccessful()) {
-            $sent->answers()->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
-            $this->prune();
+            $this->keep($sent, $response);
 
             return $response;
         }
@@ -45,6 +45,19 @@ final readonly class Once
         // Refused or failed here; but the same may have been carried out meanwhile, or been carried out before the
         // failure.
         return ($response->isSuccessful() ? null : $sent->answer()) ?? $response;
+    }
+
+    /** It is done: that there is no room for its answer, or no time, takes nothing back. */
+    private function keep(Sent $sent, Response $response): void
+    {
+        try {
+            $sent->answers()->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]);
+            $this->prune();
+        } catch (QueryException $e) {
+            if (! Failures::keptNothing($e)) {
+                throw $e;
+            }
+        }
     }
 
     /** Now and then, old keys go. */

@@ -7,6 +7,7 @@ namespace App\Visits\Do;
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Library\Model\CardTemplate;
+use App\Library\Model\ProgrammeItem;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Shared\Records;
@@ -42,9 +43,16 @@ final readonly class AddCard
                 throw Refused::because("Card {$open->number} is {$template->code} already, and open. Work that one.");
             }
 
-            return function () use ($by, $visit, $template): Card {
+            // One that an item of the visit has got since belongs to that item's set.
+            $item = ProgrammeItem::whereRelation('set', 'card_templates.id', $template->id)
+                ->whereIn('id', $visit->cards()->whereNotNull('item_id')->select('item_id'))
+                ->first();
+
+            return function () use ($by, $visit, $template, $item): Card {
                 FloorCount::up($visit->aircraft_id);
-                $card = ($this->make)($visit, $template, $visit->cards()->count() + 1);
+                $card = ($this->make)($visit, $template, $visit->cards()->count() + 1, $item === null ? [] : [
+                    'item_id' => $item->id, 'of_set' => true, 'title' => $item->partTitle($template),
+                ]);
                 $this->frame->complete($visit);
                 $this->records->write(
                     $by,

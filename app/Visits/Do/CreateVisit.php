@@ -21,7 +21,10 @@ use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
-/** Makes a visit from due items: one card an item, from its template, with all its steps. */
+/**
+ * Makes a visit from due items: one card an item, from its template, with all its steps; an item that is a set has a
+ * card of each besides, and its own card closes them.
+ */
 final readonly class CreateVisit
 {
     public function __construct(
@@ -54,7 +57,7 @@ final readonly class CreateVisit
     public function ask(Person $by, NewVisit $new): Closure
     {
         $this->bays->requireDays($new->start, $new->end, 'Nothing was saved.', $new->asked);
-        $aircraft = $this->book->query()->with('type.items.template')->where('mark', $new->mark)->firstOrFail();
+        $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')->where('mark', $new->mark)->firstOrFail();
         foreach ($aircraft->visits as $other) {
             $this->requireApart($new, $this->flying->span($other), $other->title);
         }
@@ -135,7 +138,7 @@ final readonly class CreateVisit
                 "\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.",
             );
         }
-        $aircraft = $this->book->query()->with('type.items.template')->whereKey($visit->aircraft_id)->firstOrFail();
+        $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')->whereKey($visit->aircraft_id)->firstOrFail();
         $chosen = $this->chosen($aircraft, $keys, $visit->start);
 
         return function () use ($by, $visit, $aircraft, $chosen): Visit {
@@ -209,11 +212,18 @@ final readonly class CreateVisit
             ->pluck('zone', 'code');
         foreach ($chosen as $row) {
             $item = $row->of->item;
-            ($this->make)($visit, $item->template, ++$n, [
-                'item_id' => $item->id, 'component_id' => $row->on?->component_id, 'title' => $row->title(),
-                'hours' => $item->workHours(),
-                'zone' => $zones[$item->access[0] ?? ''] ?? $item->template->zone, 'panels' => $item->access,
+            $of = [
+                'item_id' => $item->id, 'component_id' => $row->on?->component_id,
                 'configuration' => $item->configuration ?? [],
+            ];
+            foreach ($item->set as $template) {
+                ($this->make)($visit, $template, ++$n, [
+                    ...$of, 'of_set' => true, 'title' => $item->partTitle($template),
+                ]);
+            }
+            ($this->make)($visit, $item->template, ++$n, [
+                ...$of, 'title' => $row->title(), 'hours' => $item->ownHours(),
+                'zone' => $zones[$item->access[0] ?? ''] ?? $item->template->zone, 'panels' => $item->access,
             ], $item->chapter);
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits\Do;
 
 use App\Fleet\Model\AircraftType;
+use App\Library\Model\CardTemplate;
 use App\Library\Model\Panel;
 use App\Library\Model\ProgrammeItem;
 use App\Shared\Kept;
@@ -20,7 +21,7 @@ use Jorvel\Core\Visits\Phases;
  * A block cut into equal phases, beside the block as it is.
  *
  * The block is everything of a type's programme on the aircraft itself with a calendar interval of so many months or
- * more. Its general part (chapter 05) is not one task and is shared out evenly.
+ * more. A set of cards is cut card by card; a general part (chapter 05) that is one card is shared out evenly.
  */
 final readonly class CutBlock
 {
@@ -38,7 +39,7 @@ final readonly class CutBlock
             ->mapWithKeys(static fn(Panel $p): array => [$p->code => $p->hours()])
             ->all();
         $items = $whole = $titles = [];
-        foreach (ProgrammeItem::with('template')->where([
+        foreach (ProgrammeItem::with(['template', 'set'])->where([
             'type_id' => $type->id,
             'withdrawn' => false,
         ])->whereNull('component')->orderBy('code')->get() as $item) {
@@ -49,14 +50,11 @@ final readonly class CutBlock
             if ($long === [] || $item->includes !== []) {
                 continue;
             }
-            $hours = $item->workHours();
-            $panels += array_fill_keys($item->access, 1.0);
-            $whole[] = [$hours, $item->access];
-            $parts = $item->chapter === '05' ? $phases : 1;
-            for ($n = 1; $n <= $parts; $n++) {
-                $id = $parts === 1 ? $item->code : "{$item->code} part {$n}";
-                $titles[$id] = $item->title.($parts === 1 ? '' : ", part {$n}");
-                $items[] = ['id' => $id, 'hours' => $hours / $parts, 'access' => $item->access, 'together' => null];
+            $panels += array_fill_keys($item->panels(), 1.0);
+            $whole[] = [$item->workHours(), $item->panels()];
+            foreach (self::parts($item, $phases) as [$id, $title, $hours, $access]) {
+                $titles[$id] = $title;
+                $items[] = ['id' => $id, 'hours' => $hours, 'access' => $access, 'together' => null];
             }
         }
         $blockHours = (float) array_sum(array_column($whole, 0));
@@ -109,5 +107,24 @@ final readonly class CutBlock
             $cut,
             array_values($types->all()),
         );
+    }
+
+    /** @return list<array{string, string, float, list<string>}> what may go into a phase by itself: id, title, hours, panels */
+    private static function parts(ProgrammeItem $item, int $phases): array
+    {
+        $own = array_values(array_unique([...$item->access, ...$item->template->panels ?? []]));
+        if ($item->set->isNotEmpty()) {
+            return [
+                [$item->code, $item->title, $item->ownHours(), $own],
+                ...array_values($item->set->map(static fn(CardTemplate $t): array => [
+                    "{$item->code}, {$t->code}", $t->title, $t->hours, $t->panels ?? [],
+                ])->all()),
+            ];
+        }
+        $many = $item->chapter === '05' ? $phases : 1;
+
+        return array_map(static fn(int $n): array => $many === 1
+            ? [$item->code, $item->title, $item->ownHours(), $own]
+            : ["{$item->code} part {$n}", "{$item->title}, part {$n}", $item->ownHours() / $many, $own], range(1, $many));
     }
 }

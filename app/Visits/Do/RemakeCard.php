@@ -67,6 +67,7 @@ final readonly class RemakeCard
                 'title', 'skill', 'needs', 'hours', 'zone', 'independent_inspection', 'covers', 'systems', 'panels',
                 'configuration',
             ]),
+            $card->of_set => $card->only(['title', 'configuration', 'of_set']),
             $card->item !== null => [
                 ...$card->only(['title', 'hours', 'zone']),
                 'panels' => $card->item->access, 'configuration' => $card->item->configuration ?? [],

@@ -91,6 +91,7 @@ final readonly class VisitFrame
             [
                 ...$c->finding === null ? [] : [(string) $c->finding->card_id],
                 ...self::before($c, $cards),
+                ...self::set($c, $cards),
             ],
         ))->all()));
         $ids = $cards->modelKeys();
@@ -104,6 +105,21 @@ final readonly class VisitFrame
         foreach (array_chunk($rows, 300) as $some) {
             DB::table('card_waits')->insert($some);
         }
+    }
+
+    /**
+     * The other cards of an item that is a set: its own card closes them.
+     *
+     * @param Collection<int, Card> $cards
+     *
+     * @return list<string> ids
+     */
+    private static function set(Card $card, Collection $cards): array
+    {
+        $set = $card->item_id === null || $card->of_set ? [] : $cards->where('of_set', true)
+            ->where('item_id', $card->item_id)->where('component_id', $card->component_id)->modelKeys();
+
+        return array_map(strval(...), array_values($set));
     }
 
     /**

@@ -98,7 +98,7 @@ final readonly class PackRoom
     private function rows(Aircraft $aircraft, int $days): array
     {
         $today = $this->clock->today();
-        $page = $this->book->page($aircraft->load('type.items.template'));
+        $page = $this->book->page($aircraft->load(['type.items.template', 'type.items.set']));
         $taken = $page->file->carded();
         $rows = [];
         foreach ($page->items() as $row) {
@@ -120,7 +120,7 @@ final readonly class PackRoom
                     $latest,
                     (float) max(7, $since->daysUntil($forecast)),
                     $row->of->item->workHours(),
-                    $row->of->item->access,
+                    $row->of->item->panels(),
                 ),
                 $row,
             ];

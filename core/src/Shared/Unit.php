@@ -44,6 +44,8 @@ enum Unit: string
     case s = 's';
     case min = 'min';
     case h = 'h';
+    case V = 'V';
+    case A = 'A';
 
     /**
      * @throws InputError for a name that is no unit; the Greek mu is taken for the micro sign
@@ -74,6 +76,8 @@ enum Unit: string
             self::percent => 'percent',
             self::rpm => 'speed',
             self::s, self::min, self::h => 'time',
+            self::V => 'voltage',
+            self::A => 'current',
         };
     }
 

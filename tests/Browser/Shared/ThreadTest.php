@@ -177,7 +177,7 @@ final class ThreadTest extends BrowserCase
         $oda = self::$oda;
         $oda->press('Something is wrong')->type('place', 'propeller 1, blade 3')
             ->type('extent', 'de-ice boot edge lifted over 40 mm');
-        $oda->press('Raise the finding')->find('[data-finding="F0021"]');
+        $oda->press('Raise the finding')->find('[data-finding="F0041"]');
         $oda->press('Looked at; nothing more found');
         $oda->find('[data-testid="step-9"]');
         $oda->confirm('Removed')->see('Every step is done.');
@@ -212,7 +212,7 @@ final class ThreadTest extends BrowserCase
         $ines->see('One finding waits for a decision')->see('Runs out at the end of Fri 15 May, in 10 days');
         $ines->press('Defer under 61-L1')->type('stamp', 'C01')->type('pin', '1101')->click('input[name="safed"]')
             ->press('Sign', '//form');
-        $row = $ines->find('[data-deferral="F0021"]')->getText();
+        $row = $ines->find('[data-deferral="F0041"]')->getText();
         self::assertStringContainsString('Propeller de-ice boot segment', $row);
         self::assertStringContainsString('expires Sat 16 May, 00:00 local', $row);
         $ines->go('/fleet')->find('[data-mark="QA-VFC"]');
@@ -260,7 +260,7 @@ final class ThreadTest extends BrowserCase
                 ."a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
         ));
         foreach ([
-            'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0021'],
+            'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0041'],
             'cards' => ['Governor mounting nuts', '20.5 N·m', 'Runa Vale'],
         ] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript(

@@ -206,10 +206,10 @@ final class PeopleTest extends WorldCase
             array_column(array_column($room['qualifications'], 'qualification'), 'value'),
             true,
         );
-        self::assertSame(['004-01', '004-02'], array_column($asked[$rating], 'number'));
+        self::assertSame(['004-12', '004-13'], array_column($asked[$rating], 'number'));
         $room = $held(['do' => 'withdraw', 'paper' => 'failed the check'])->assertOk()->json();
         self::assertSame(['has no OLN rating'], $lapses());
-        self::assertSame(['004-01', '004-02'], array_column($room['lapses'][0]['hits'], 'number'));
+        self::assertSame(['004-12', '004-13'], array_column($room['lapses'][0]['hits'], 'number'));
         self::assertSame(
             'Sanne Dorn has no OLN rating: 2 planned cards cannot be worked as assigned.',
             $room['sentence'],

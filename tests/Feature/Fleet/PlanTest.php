@@ -143,6 +143,16 @@ final class PlanTest extends WorldCase
             ['limits' => [['unit' => 'months', 'interval' => 1.5]]], 'limits.0.interval',
             'must be a whole number of months',
         ];
+        yield 'another type\'s card in its set' => [
+            ['cards' => ['SKV-FNC', 'OLN-GVI']], 'cards.1', 'there is no card template "OLN-GVI" for the SKV',
+        ];
+        yield 'its own card in its set' => [
+            ['cards' => ['SKV-GVI']], 'cards.0', 'is the item\'s own card, which closes the others',
+        ];
+        yield 'a set on the line' => [
+            ['line' => 'daily', 'validity' => 1, 'cards' => ['SKV-FNC']], 'cards',
+            'has no meaning for a check on the line',
+        ];
         yield 'another type\'s card' => [
             ['card' => 'OLN-GVI'], 'card', 'there is no card template "OLN-GVI" for the SKV',
         ];

@@ -137,7 +137,7 @@ final class WholeAircraftTest extends WorldCase
         );
         // A panel touches no system by itself: it holds what moves in its own zone, and what moves there keeps it away.
         $panel = $fix('53-10', 'belly panel');
-        self::assertSame([[], 'outside'], [$panel->systems, $panel->zone]);
+        self::assertSame([[], 'wing'], [$panel->systems, $panel->zone]);
         $this->work('noor', $panel, 1)->assertOk();
         $this->work('oda', $gear, 8, 'count', ['entry' => '50'])->assertOk();
         $panel->update(['zone' => 'main gear']);

@@ -82,6 +82,7 @@ final class ServerTest extends WorldCase
         $card = Card::where(['title' => 'Flap travel timing', 'state' => Card::IN_WORK])->firstOrFail();
         $raise = fn() => $this->as('stig', 'POST', "cards/{$card->id}/findings", [
             'place' => 'left flap', 'extent' => str_repeat('scored all along ', 50),
+            'sketch' => array_fill(0, 20, array_fill(0, 100, [0.123456, 0.654321])),
         ], 'the same');
         $held = $meanwhile($this);
         $findings = Finding::count();
@@ -94,6 +95,22 @@ final class ServerTest extends WorldCase
         $held instanceof \PDO ? $held->exec('rollback') : DB::statement('pragma max_page_count = 1000000');
         $raise()->assertOk();
         self::assertSame($findings + 1, Finding::count());
+    }
+
+    public function test_what_is_done_stays_done_when_there_is_no_room_for_its_answer(): void
+    {
+        $card = Card::where(['title' => 'Flap travel timing', 'state' => Card::IN_WORK])->firstOrFail();
+        $raise = fn() => $this->as('stig', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'left flap', 'extent' => 'scored',
+        ], 'the same');
+        $findings = Finding::count();
+        DB::unprepared('create trigger no_room before update on answers begin '
+            .'select raise(abort, \'database or disk is full\'); end');
+        $raise()->assertOk();
+        self::assertSame($findings + 1, Finding::count());
+        DB::unprepared('drop trigger no_room');
+        self::assertStringStartsWith('This was saved', (string) $raise()->json('message'));
+        self::assertSame($findings + 1, Finding::count(), 'done once');
     }
 
     public function test_a_proxy_is_believed_only_where_a_setting_names_it(): void

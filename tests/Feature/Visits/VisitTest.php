@@ -6,9 +6,13 @@ namespace Tests\Feature\Visits;
 
 use App\Crew\Model\Qualification;
 use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\ItemDoing;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
+use App\Library\Do\ProgrammeFile;
+use App\Library\Model\CardTemplate;
 use App\Library\Model\ProgrammeItem;
+use App\Visits\Do\RemakeCard;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\WorldCase;
@@ -44,6 +48,68 @@ final class VisitTest extends WorldCase
             ]);
         }
         self::assertCount(3, $visit->cards->pluck('number')->unique());
+    }
+
+    public function test_a_check_that_is_a_set_has_a_card_for_each_place_and_is_done_when_its_own_closes_them(): void
+    {
+        $visit = $this->make('QA-VFC', ['05-21', '29-14'], '2026-05-05', '2026-05-09');
+        $own = $visit->cards->firstOrFail(static fn(Card $c): bool => $c->title === 'Phase check');
+        $set = $visit->cards->where('of_set', true);
+        self::assertSame(
+            [
+                'Phase check: nose and flight deck', 'Phase check: fuselage, left side',
+                'Phase check: fuselage, right side', 'Phase check: main gear, both legs',
+                'Phase check: engine 1 and its propeller', 'Phase check: engine 2 and its propeller',
+                'Phase check: wing, left', 'Phase check: wing, right',
+            ],
+            $set->pluck('title')->values()->all(),
+        );
+        self::assertSame(['engine 1', 'engine 2'], array_values(
+            $set->where('skill', 'engine')->pluck('zone')->all(),
+        ));
+        self::assertSame([14.0, [$own->item_id]], [
+            (float) $set->sum('hours') + $own->hours, $set->pluck('item_id')->unique()->values()->all(),
+        ]);
+        $item = array_column($this->as('mika', 'GET', 'fleet/QA-VFC')->json('items'), null, 'code')['05-21'];
+        self::assertEquals([14, 'SKV-05-21 and 8 more'], [$item['hours'], $item['card']]);
+        self::assertSame($set->modelKeys(), $own->waitsFor()->orderBy('cards.id')->pluck('cards.id')->all());
+        $this->assign($own, 'oda')->assertOk();
+        self::assertStringStartsWith(
+            'waits for ',
+            (string) $this->as('oda', 'GET', "cards/{$own->id}")->json('held'),
+            'the last of its set',
+        );
+        // One more place in the programme: who has the cards already is named, and can have it added.
+        $text = (string) json_encode(['type' => 'SKV', 'items' => [[
+            ...ProgrammeFile::row($own->item()->with('template', 'set')->firstOrFail()),
+            'cards' => [...$set->pluck('template.code'), 'SKV-05-90-G'],
+        ]]]);
+        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'a set', 'text' => $text]);
+        self::assertSame([
+            '"Phase check" of QA-VFB has its cards already and not SKV-05-90-G. Add it there, or the check is done '
+                .'without it.',
+            '"Work" of QA-VFC has its cards already and not SKV-05-90-G. Add it there, or the check is done without '
+                .'it.',
+        ], array_column($look->assertOk()->json('asked'), 'message'));
+        $this->as('ines', 'POST', "library/imports/{$look->json('id')}/apply", ['sure' => true])->assertOk();
+        $nose = CardTemplate::where('code', 'SKV-05-90-G')->value('id');
+        $this->as('ines', 'POST', "visits/{$visit->id}/cards", ['template' => $nose])->assertCreated();
+        $added = Card::where(['visit_id' => $visit->id, 'template_id' => $nose])->firstOrFail();
+        self::assertSame([true, 'Phase check: nose gear bay'], [$added->of_set, $added->title]);
+        self::assertContains($added->id, $own->waitsFor()->pluck('cards.id')->all());
+        // A card of the set made anew from a newer text stays one of it.
+        app(RemakeCard::class)($set->firstOrFail(), $set->firstOrFail()->template);
+        self::assertSame('Phase check: nose and flight deck', $set->firstOrFail()->refresh()->title);
+        self::assertTrue($set->firstOrFail()->of_set);
+
+        Card::where('visit_id', $visit->id)->update(['state' => Card::CLOSED]);
+        Step::whereIn('card_id', $visit->cards()->select('id'))->update(['state' => Step::DONE]);
+        $this->as('tor', 'POST', "release/{$visit->id}", ['stamp' => 'X02', 'pin' => '5520'])->assertOk();
+        self::assertSame(
+            [$own->id],
+            ItemDoing::where(['visit_id' => $visit->id, 'item_id' => $own->item_id])->pluck('card_id')->all(),
+            'done once, by its own card',
+        );
     }
 
     public function test_an_item_stands_in_one_open_visit_only(): void
@@ -200,7 +266,7 @@ final class VisitTest extends WorldCase
         $floor = $this->as('oda', 'GET', 'floor')->json();
         self::assertSame([true, true, true, false], array_slice(array_column($floor['cards'], 'mine'), 0, 4));
         self::assertStringStartsWith(
-            'Your next card: 001-01',
+            'Your next card: 001-05',
             $floor['sentence'],
             'the one in work before the one not begun',
         );

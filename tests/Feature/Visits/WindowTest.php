@@ -18,9 +18,12 @@ final class WindowTest extends WorldCase
     {
         $window = $this->as('ines', 'GET', $this->block('/window'))->json();
         self::assertSame('watch', $window['verdict']);
-        self::assertStringContainsString('act while there is time. 14 findings so far', $window['sentence']);
+        self::assertStringContainsString('act while there is time. 34 findings so far', $window['sentence']);
         self::assertSame(7, count($window['days']));
-        self::assertSame([14, $window['chance']], [end($window['days'])['found'], end($window['days'])['chance']]);
+        self::assertSame([34, $window['chance']], [end($window['days'])['found'], end($window['days'])['chance']]);
+        // What was to be expected of such a look, by the type's past: 27.
+        $forecast = ($window['lookDone'] + $window['lookLeft']) * $window['perHundred'] / 100;
+        self::assertSame([27, 72], [(int) round($forecast), (int) round(100 * $window['chance'])]);
         foreach ($window['levers'] as $lever) {
             self::assertGreaterThanOrEqual($window['chance'], $lever['chance'], $lever['what']);
         }

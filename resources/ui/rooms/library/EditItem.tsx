@@ -6,6 +6,7 @@ import { Field } from '../../parts/Field';
 import { Pick } from '../../parts/Pick';
 import { ImportPreview } from './ImportPreview';
 import { Slack, Small } from './ItemFields';
+import { ItemSet } from './ItemSet';
 import { blank, type Item, type Limit, limitUnits, numbers } from './item';
 
 type Props = { programme: Schemas['ProgrammeRoom']; row: Schemas['ProgrammeRow'] | null; onClose: () => void };
@@ -94,6 +95,12 @@ export function EditItem({ programme, row, onClose }: Props) {
                     ))}
                 </Pick>
             </div>
+            <ItemSet
+                own={item.card}
+                cards={item.cards ?? []}
+                known={programme.cards}
+                onChange={(cards) => change({ cards })}
+            />
             <h3 className="mt-5 border-b border-rule pb-1 font-semibold">Limits</h3>
             {item.limits.map((l, n) => (
                 <div

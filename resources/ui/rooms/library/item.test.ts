@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Item, numbers } from './item';
+import { earlier, type Item, numbers } from './item';
 
 const item = (part: Partial<Item> = {}): Item => ({
     code: '05-21',
@@ -23,6 +23,13 @@ describe('an item that was edited', () => {
         expect(
             sent({ limits: [{ unit: 'fh', interval: ' 312,5 ', threshold: '400', early: { pct: '7.5' } }] }).limits,
         ).toEqual([{ unit: 'fh', interval: 312.5, threshold: 400, early: { pct: 7.5 } }]);
+    });
+
+    it('keeps its set in order, moves one up, and leaves an empty set out', () => {
+        expect(earlier(['a', 'b', 'c'], 2)).toEqual(['a', 'c', 'b']);
+        expect(earlier(['a', 'b'], 0)).toEqual(['a', 'b']);
+        expect(sent({ cards: ['SKV-A', 'SKV-B'] }).cards).toEqual(['SKV-A', 'SKV-B']);
+        expect(sent({ cards: [] }).cards).toBeUndefined();
     });
 
     it('leaves out what was emptied, and the allowance with it', () => {

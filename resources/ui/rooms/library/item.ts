@@ -14,6 +14,8 @@ export type Item = {
     rule: string;
     rebase: string;
     card: string;
+    /** More cards that are made with it, in their order. */
+    cards?: string[];
     component?: string;
     chapter: string;
     withdrawn?: boolean;
@@ -47,11 +49,16 @@ export const blank = (card: string): Item => ({
     limits: [{ unit: 'months', interval: '' }],
 });
 
+/** The cards beside its own with one of them a place up; the first stays. */
+export const earlier = (cards: string[], n: number): string[] =>
+    n < 1 ? cards : cards.map((c, i) => (i === n - 1 ? (cards[n] ?? c) : i === n ? (cards[n - 1] ?? c) : c));
+
 /** The item as the file has it. */
 export function numbers(item: Item): Record<string, unknown> {
     return {
         ...item,
         harsh: filled(item.harsh),
+        cards: item.cards?.length ? item.cards : undefined,
         limits: item.limits.map((l) => ({
             unit: l.unit,
             interval: number(l.interval),

@@ -1,0 +1,54 @@
+import { Button } from '../../parts/Button';
+import { Pick } from '../../parts/Pick';
+import { earlier } from './item';
+
+type Props = { own: string; cards: string[]; known: string[]; onChange: (cards: string[]) => void };
+
+/** The cards that are made beside an item's own: one a zone, position or side, in the order of their numbers. */
+export function ItemSet({ own, cards, known, onChange }: Props) {
+    const free = known.filter((c) => c !== own && !cards.includes(c));
+    return (
+        <fieldset className="mt-4" data-testid="item-set">
+            <legend className="font-semibold">
+                With the cards{' '}
+                <span className="font-normal text-soft">
+                    {cards.length === 0 ? 'none; it is one card' : `${own} closes when all of them are closed`}
+                </span>
+            </legend>
+            <ol>
+                {cards.map((c, n) => (
+                    <li key={c} className="flex min-h-10 items-center gap-2 border-b border-rule/60">
+                        <span className="w-6 text-right text-soft">{n + 1}</span>
+                        <span className="grow font-mono">{c}</span>
+                        {n > 0 && (
+                            <Button
+                                kind="quiet"
+                                className="text-sm"
+                                aria-label={`${c} one up`}
+                                onClick={() => onChange(earlier(cards, n))}
+                            >
+                                up
+                            </Button>
+                        )}
+                        <Button
+                            kind="quiet"
+                            className="text-sm"
+                            aria-label={`${c} off the set`}
+                            onClick={() => onChange(cards.filter((x) => x !== c))}
+                        >
+                            remove
+                        </Button>
+                    </li>
+                ))}
+            </ol>
+            {free.length > 0 && (
+                <Pick label="Another card" className="mt-2 w-64" value="" onChange={(v) => onChange([...cards, v])}>
+                    <option value="">choose</option>
+                    {free.map((c) => (
+                        <option key={c}>{c}</option>
+                    ))}
+                </Pick>
+            )}
+        </fieldset>
+    );
+}
