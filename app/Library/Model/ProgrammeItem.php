@@ -153,10 +153,10 @@ final class ProgrammeItem extends Model
         return $this->hours ?? $this->template->hours;
     }
 
-    /** What one card of its set is called where it is worked. */
+    /** What one card of its set is called where it is worked: the place first, it is what tells them apart. */
     public function partTitle(CardTemplate $part): string
     {
-        return "{$this->title}: ".lcfirst($part->title);
+        return "{$part->title} ({$this->title})";
     }
 
     /** The code of its card, and of how many others beside it; load `template` and `set` first. */

@@ -10,6 +10,7 @@ use App\Fleet\Model\Component;
 use App\Library\Do\ProgrammeFile;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\ProgrammeItem;
+use App\Library\Show\View\ProgrammeCard;
 use App\Library\Show\View\ProgrammeRoom;
 use App\Library\Show\View\ProgrammeRow;
 use App\Shared\Words;
@@ -62,7 +63,9 @@ final readonly class ShowProgramme
             "{$type->code} has ".$type->programme->where('withdrawn', false)->count()
                 ." items: {$on} follow a component wherever it goes, {$harsh} come sooner under harsh use.",
             $rows,
-            array_values(CardTemplate::where('type_id', $type->id)->orderBy('code')->pluck('code')->all()),
+            array_values(CardTemplate::where('type_id', $type->id)->orderBy('code')->get(['code', 'title'])
+                ->map(static fn(CardTemplate $t): ProgrammeCard => new ProgrammeCard($t->code, $t->title))
+                ->all()),
             array_values(Component::distinct()->orderBy('kind')->pluck('kind')->all()),
             array_values(Base::all()->flatMap(static fn(Base $b): array => $b->conditions)
                 ->merge($type->programme->flatMap(static fn(ProgrammeItem $i): array => array_keys($i->harsh ?? [])))

@@ -57,10 +57,10 @@ final class VisitTest extends WorldCase
         $set = $visit->cards->where('of_set', true);
         self::assertSame(
             [
-                'Phase check: nose and flight deck', 'Phase check: fuselage, left side',
-                'Phase check: fuselage, right side', 'Phase check: main gear, both legs',
-                'Phase check: engine 1 and its propeller', 'Phase check: engine 2 and its propeller',
-                'Phase check: wing, left', 'Phase check: wing, right',
+                'Nose and flight deck (Phase check)', 'Fuselage, left side (Phase check)',
+                'Fuselage, right side (Phase check)', 'Main gear, both legs (Phase check)',
+                'Engine 1 and its propeller (Phase check)', 'Engine 2 and its propeller (Phase check)',
+                'Wing, left (Phase check)', 'Wing, right (Phase check)',
             ],
             $set->pluck('title')->values()->all(),
         );
@@ -95,11 +95,11 @@ final class VisitTest extends WorldCase
         $nose = CardTemplate::where('code', 'SKV-05-90-G')->value('id');
         $this->as('ines', 'POST', "visits/{$visit->id}/cards", ['template' => $nose])->assertCreated();
         $added = Card::where(['visit_id' => $visit->id, 'template_id' => $nose])->firstOrFail();
-        self::assertSame([true, 'Phase check: nose gear bay'], [$added->of_set, $added->title]);
+        self::assertSame([true, 'Nose gear bay (Phase check)'], [$added->of_set, $added->title]);
         self::assertContains($added->id, $own->waitsFor()->pluck('cards.id')->all());
         // A card of the set made anew from a newer text stays one of it.
         app(RemakeCard::class)($set->firstOrFail(), $set->firstOrFail()->template);
-        self::assertSame('Phase check: nose and flight deck', $set->firstOrFail()->refresh()->title);
+        self::assertSame('Nose and flight deck (Phase check)', $set->firstOrFail()->refresh()->title);
         self::assertTrue($set->firstOrFail()->of_set);
 
         Card::where('visit_id', $visit->id)->update(['state' => Card::CLOSED]);

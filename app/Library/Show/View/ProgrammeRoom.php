@@ -17,8 +17,8 @@ final readonly class ProgrammeRoom
         #[OA\Property] public string $sentence,
         /** @var list<ProgrammeRow> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ProgrammeRow::class))] public array $items,
-        /** @var list<string> */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cards,
+        /** @var list<ProgrammeCard> that an item may name */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ProgrammeCard::class))] public array $cards,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $components,
         /** @var list<string> */

@@ -1,12 +1,13 @@
+import type { Schemas } from '../../api/client';
 import { Button } from '../../parts/Button';
 import { Pick } from '../../parts/Pick';
 import { earlier } from './item';
 
-type Props = { own: string; cards: string[]; known: string[]; onChange: (cards: string[]) => void };
+type Props = { own: string; cards: string[]; known: Schemas['ProgrammeCard'][]; onChange: (cards: string[]) => void };
 
 /** The cards that are made beside an item's own: one a zone, position or side, in the order of their numbers. */
 export function ItemSet({ own, cards, known, onChange }: Props) {
-    const free = known.filter((c) => c !== own && !cards.includes(c));
+    const free = known.filter((c) => c.code !== own && !cards.includes(c.code));
     return (
         <fieldset className="mt-4" data-testid="item-set">
             <legend className="font-semibold">
@@ -19,7 +20,9 @@ export function ItemSet({ own, cards, known, onChange }: Props) {
                 {cards.map((c, n) => (
                     <li key={c} className="flex min-h-10 items-center gap-2 border-b border-rule/60">
                         <span className="w-6 text-right text-soft">{n + 1}</span>
-                        <span className="grow font-mono">{c}</span>
+                        <span className="grow">
+                            <span className="font-mono">{c}</span> {known.find((k) => k.code === c)?.title}
+                        </span>
                         {n > 0 && (
                             <Button
                                 kind="quiet"
@@ -42,10 +45,12 @@ export function ItemSet({ own, cards, known, onChange }: Props) {
                 ))}
             </ol>
             {free.length > 0 && (
-                <Pick label="Another card" className="mt-2 w-64" value="" onChange={(v) => onChange([...cards, v])}>
+                <Pick label="Another card" className="mt-2" value="" onChange={(v) => onChange([...cards, v])}>
                     <option value="">choose</option>
                     {free.map((c) => (
-                        <option key={c}>{c}</option>
+                        <option key={c.code} value={c.code}>
+                            {c.code} {c.title}
+                        </option>
                     ))}
                 </Pick>
             )}
