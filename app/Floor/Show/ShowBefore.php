@@ -10,14 +10,13 @@ use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Words;
 use Illuminate\Support\Collection;
+use Jorvel\Core\Bench\UsualRange;
+use Jorvel\Core\Shared\Quantity;
 use Jorvel\Core\Shared\Unit;
 
 /** What a step is told beside: how it felt last time, and what the fleet usually reads there. */
 final readonly class ShowBefore
 {
-    /** So many readings of the fleet make what is usual. */
-    private const USUAL = 14;
-
     public function __construct(private Clock $clock) {}
 
     /** @return array<int, string> by number of the step; nothing is read where no step asks for it */
@@ -68,18 +67,16 @@ final readonly class ShowBefore
         $read = Reading::whereIn('point', $points)->where(['stands' => true, 'verdict' => 'pass'])
             ->whereNot('card_id', $card->id)
             ->whereIn('card_id', Card::where('template_id', $card->template_id)->select('id'))
-            ->orderByDesc('id')->limit(self::USUAL * $points->count() * 3)->get(['point', 'value', 'unit'])
+            ->orderByDesc('id')->limit(UsualRange::LAST * $points->count() * 3)->get(['point', 'value', 'unit'])
             ->groupBy('point');
         $out = [];
         foreach ($steps as $step) {
             $unit = Unit::parse($step->spec['reading']['limit']['unit']);
-            $values = ($read->get($step->spec['reading']['point']) ?? collect())->take(self::USUAL)->map(
-                static fn(Reading $r): float => Unit::parse($r->unit)->to($unit, $r->value),
-            );
-            if ($values->count() > 1) {
-                $out[$step->no] = "The fleet's last {$values->count()}: "
-                    .Words::number((float) $values->min(), 3).' to '
-                    .Words::number((float) $values->max(), 3)." {$unit->label()}";
+            $usual = UsualRange::of(array_values(($read->get($step->spec['reading']['point']) ?? collect())
+                ->map(static fn(Reading $r): Quantity => Quantity::of($r->value, Unit::parse($r->unit)))->all()), $unit);
+            if ($usual !== null) {
+                $out[$step->no] = "The fleet's last {$usual->count}: "
+                    .Words::number($usual->lowest, 3).' to '.Words::number($usual->highest, 3)." {$unit->label()}";
             }
         }
 

@@ -108,8 +108,12 @@ final class Paper extends TCPDF
     public function photo(string $file, string $words): void
     {
         $size = is_file($file) ? @getimagesize($file) : false;
-        // What is stored as WebP is not drawn on paper.
-        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG], true)) {
+        $drawn = match ($size[2] ?? null) {
+            IMAGETYPE_JPEG, IMAGETYPE_PNG => $file,
+            IMAGETYPE_WEBP => self::redrawn($file),
+            default => null,
+        };
+        if ($size === false || $drawn === null) {
             $this->SetX(34);
             $this->MultiCell(134, 0, "[photo] {$words}", 0, 'L');
 
@@ -121,10 +125,23 @@ final class Paper extends TCPDF
             $this->AddPage();
         }
         [$x, $y] = [34.0, $this->GetY() + 1];
-        $this->Image($file, $x, $y, $width, $height);
+        $this->Image($drawn, $x, $y, $width, $height);
         $this->SetXY($x + $width + 3, $y);
         $this->MultiCell(70, 0, $words, 0, 'L');
         $this->SetY($y + $height + 1);
+    }
+
+    /** A WebP as the paper takes it: `@` and the bytes of a JPEG; null for one that is damaged. */
+    private static function redrawn(string $file): ?string
+    {
+        $image = @imagecreatefromwebp($file);
+        if ($image === false) {
+            return null;
+        }
+        ob_start();
+        imagejpeg($image, null, 85);
+
+        return '@'.ob_get_clean();
     }
 
     /**

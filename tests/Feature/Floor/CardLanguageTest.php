@@ -886,6 +886,8 @@ final class CardLanguageTest extends WorldCase
         $send($image, 'as_found')->assertOk();
         self::assertStringContainsString('/Subtype /Image', $paper(), 'what a photo shows is on paper too');
         $send($image, 'as_found')->assertStatus(422);
+        $send(UploadedFile::fake()->image('after.webp', 40, 30), 'as_found')->assertOk();
+        self::assertSame(2, substr_count($paper(), '/Subtype /Image'), 'a WebP is drawn as well');
         $remark = $this->step($card, 1)['remarks'][0];
         self::assertSame('As found: lever at the gate', $remark['text']);
         $this->as('runa', 'GET', substr($remark['photo'], 5))->assertOk()->assertHeader('content-type', 'image/png');
