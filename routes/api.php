@@ -132,6 +132,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('line', [LineController::class, 'begin'])->middleware('once');
     Route::post('line/{id}/leave', [LineController::class, 'leave'])->middleware('once');
     Route::get('line/{id}', [LineReleaseController::class, 'show']);
+    Route::get('line/{id}/log.pdf', [LineReleaseController::class, 'log']);
     Route::post('line/{id}/good', [LineReleaseController::class, 'sign'])->middleware(['throttle:sign', 'once']);
     Route::get('cards/{id}', [FloorController::class, 'show']);
     Route::post('cards/{id}/steps/{no}', [FloorController::class, 'work'])->middleware('once');

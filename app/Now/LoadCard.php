@@ -43,7 +43,7 @@ final readonly class LoadCard
      */
     public const ONE = [
         'visit' => [Visit::class, [
-            'id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'kind', 'released_at',
+            'id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'kind', 'released_at', 'flight',
         ]],
         'aircraft' => [Aircraft::class, [
             'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of',

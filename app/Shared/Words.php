@@ -25,6 +25,20 @@ final class Words
     ];
 
     /**
+     * What counters stand at: "4,120.5 flight hours, 3,981 landings".
+     *
+     * @param array<string, int|float> $counters by name
+     */
+    public static function counters(array $counters): string
+    {
+        return implode(', ', array_map(
+            static fn(string $name, int|float $value): string => self::amount((float) $value, $name),
+            array_keys($counters),
+            $counters,
+        ));
+    }
+
+    /**
      * "41 flight hours", "1 landing", "12.5 flight hours"; what is counted in whole ones is said in whole ones, never
      * more than there is.
      */

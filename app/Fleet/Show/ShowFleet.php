@@ -39,7 +39,8 @@ final readonly class ShowFleet
         private Clock $clock,
     ) {}
 
-    public function fleet(): FleetView
+    /** @param list<string> $lacking marks of aircraft on the line without a check that is good, as Floor has them */
+    public function fleet(array $lacking, string $line): FleetView
     {
         $rows = $this->sheets->all('head')
             ->map(static fn(DueSheet $s): ReachRow => ReachRow::read($s->head))
@@ -71,7 +72,15 @@ final readonly class ShowFleet
             $rows->count() - $flying->count(),
         );
 
-        return new FleetView($sentence, $first?->mark, $note, (string) $this->clock->today(), $rows->all());
+        return new FleetView(
+            $sentence,
+            $first?->mark,
+            $note,
+            (string) $this->clock->today(),
+            $lacking === [] ? null : $line,
+            $lacking,
+            $rows->all(),
+        );
     }
 
     public function aircraft(string $mark): AircraftView

@@ -10,6 +10,7 @@ use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
+use App\Floor\Show\LineFlights;
 use App\Library\Model\ProgrammeItem;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
@@ -38,19 +39,25 @@ final readonly class LineChecks
      * Begins a check, or joins the one that is begun.
      *
      * @param NewFinding|null $report what the crew said, where the check follows a report
+     * @param string|null $before number of today's flight before which it is turned round; null for the next
      *
      * @return Card its card
      *
-     * @throws Refused while the aircraft stands in a visit, for somebody who does not fit, or an item of another type
+     * @throws Refused while the aircraft stands in a visit, for somebody who does not fit, an item of another type, or
+     *   a flight that wants no turnaround
      */
-    public function begin(Person $by, string $mark, int $itemId, ?NewFinding $report): Card
+    public function begin(Person $by, string $mark, int $itemId, ?NewFinding $report, ?string $before = null): Card
     {
-        return ($this->commit)(function () use ($by, $mark, $itemId, $report): Closure {
+        return ($this->commit)(function () use ($by, $mark, $itemId, $report, $before): Closure {
             $aircraft = Aircraft::with('type', 'fleet')->where('mark', $mark)->firstOrFail();
             $item = ProgrammeItem::with('template')->where(['type_id' => $aircraft->type_id, 'withdrawn' => false])
                 ->whereNotNull('line')->find($itemId)
                 ?? throw Refused::because("{$aircraft->type->code} has no such check on the line. Nothing was begun.");
             $open = self::openOf($aircraft->id, $item->id);
+            if ($open !== null && $before !== null && $open->visit->flight !== $before) {
+                throw Refused::because("{$open->title} is begun and not signed, on card {$open->number}. Finish it "
+                    .'first; nothing was begun.');
+            }
             if ($open !== null && $report === null) {
                 return fn(): Card => $this->join($by, $open);
             }
@@ -65,8 +72,25 @@ final readonly class LineChecks
                     .'says that it is good. Nothing was begun.');
             }
 
-            return fn(): Card => $this->write($by, $aircraft, $item, $report);
+            $flight = $item->line === LineCheck::Turnaround ? $this->flight($aircraft, $before) : null;
+
+            return fn(): Card => $this->write($by, $aircraft, $item, $report, flight: $flight);
         });
+    }
+
+    /** @throws Refused for a flight that wants none, and once every flight of today has its own */
+    private function flight(Aircraft $aircraft, ?string $before): ?string
+    {
+        $turns = LineFlights::today($this->clock, [$aircraft->id])->of($aircraft->id);
+        if ($before !== null && ! $turns->wants($before)) {
+            throw Refused::because("{$before} wants no turnaround of {$aircraft->mark} today: it is its first flight, is "
+                .'signed, or comes before one that is. Nothing was begun.');
+        }
+        if ($before === null && $turns->any() && $turns->next() === null) {
+            throw Refused::because("{$aircraft->mark} is turned round for every flight of today. Nothing was begun.");
+        }
+
+        return $before ?? $turns->next();
     }
 
     /**
@@ -123,16 +147,18 @@ final readonly class LineChecks
         ProgrammeItem $item,
         ?NewFinding $report,
         bool $with = true,
+        ?string $flight = null,
     ): Card {
         FloorCount::up($aircraft->id);
         $today = (string) $this->clock->today();
+        $title = $item->title.($flight === null ? '' : " before {$flight}");
         $visit = Visit::create([
-            'aircraft_id' => $aircraft->id, 'title' => $item->title, 'bay' => Visit::LINE, 'kind' => Visit::CHECK,
+            'aircraft_id' => $aircraft->id, 'title' => $title, 'flight' => $flight, 'bay' => Visit::LINE, 'kind' => Visit::CHECK,
             'start' => $today, 'end' => $today, 'state' => Visit::IN_WORK,
         ]);
         $visit->setRelation('aircraft', $aircraft);
         $card = ($this->make)($visit, $item->template, 1, [
-            'item_id' => $item->id, 'title' => $item->title, 'hours' => $item->ownHours(),
+            'item_id' => $item->id, 'title' => $title, 'hours' => $item->ownHours(),
         ], $item->chapter);
         $card->load('aircraft.type', 'assignments', 'steps')->setRelation('visit', $visit);
         $this->records->write($by, 'line.begun', "card:{$card->id}", [

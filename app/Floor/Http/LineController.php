@@ -30,6 +30,7 @@ final class LineController
             $request->string('mark')->value(),
             $request->integer('item'),
             $request->report(),
+            $request->string('flight')->value() ?: null,
         );
 
         return new JsonResponse($read->card($card->id, $request->person()), 201);

@@ -24,6 +24,7 @@ final class LineRequest extends RoomRequest
         return [
             'mark' => 'required|string|max:20',
             'item' => 'required|integer',
+            'flight' => 'sometimes|nullable|string|max:20',
             'report' => 'sometimes|nullable|string|min:3|max:1000',
             'chapter' => ['required_with:report', 'nullable', 'string', 'regex:/^\d{2}(-\d{2})?$/'],
             'severity' => ['sometimes', Rule::enum(Severity::class)],

@@ -15,12 +15,13 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * A check on the line, signed: it is good until the end of a day.
+ * A check on the line, signed: it is good until the end of a day, or for one flight.
  *
  * @property int $id
  * @property int $aircraft_id
  * @property int $item_id
  * @property int $visit_id the check
+ * @property string|null $flight for which alone it is good, of a turnaround
  * @property Day $until its last day, in the operator's zone
  * @property int $person_id
  * @property Instant $at

@@ -44,8 +44,10 @@ final readonly class ShowLine
             ->all();
         $visits = Visit::where('state', Visit::IN_WORK)->pluck('title', 'aircraft_id');
         $found = Finding::where('state', Finding::OPEN)->orderBy('id')->pluck('number', 'aircraft_id');
+        $flights = LineFlights::today($this->clock);
         $rows = $aircraft->map(fn(Aircraft $a): LineRow => $this->row(
             $a,
+            $flights,
             $items[$a->type_id],
             $valid,
             $open,
@@ -58,6 +60,12 @@ final readonly class ShowLine
         return new LineView($this->sentence($rows), $me->can('raise', Card::class), array_values($rows->all()));
     }
 
+    /** @return list<string> marks of those in no visit that have no check that is good */
+    public function lacking(LineView $of): array
+    {
+        return array_column(array_filter($of->rows, static fn(LineRow $r): bool => $r->lacks), 'mark');
+    }
+
     /**
      * @param Collection<int, ProgrammeItem> $items of its type
      * @param array<string, LineValidity> $valid the last of each, by aircraft and item
@@ -65,6 +73,7 @@ final readonly class ShowLine
      */
     private function row(
         Aircraft $a,
+        LineFlights $flights,
         Collection $items,
         array $valid,
         array $open,
@@ -73,6 +82,8 @@ final readonly class ShowLine
     ): LineRow {
         $checks = array_values($items->map(fn(ProgrammeItem $i): LineCheckView => $this->check(
             $i,
+            $a->id,
+            $flights,
             $valid["{$a->id}:{$i->id}"] ?? null,
             $open["{$a->id}:{$i->id}"] ?? null,
         ))->all());
@@ -85,14 +96,22 @@ final readonly class ShowLine
             default => [$worst->state, $worst->said],
         };
 
-        return new LineRow($a->mark, $a->type->code, $a->base, $state, $said, $visit, $checks);
+        $lacks = $visit === null && collect($daily)->contains(static fn(LineCheckView $c): bool => $c->state === 'stop');
+
+        return new LineRow($a->mark, $a->type->code, $a->base, $state, $said, $lacks, $visit, $checks);
     }
 
-    private function check(ProgrammeItem $item, ?LineValidity $last, ?Card $open): LineCheckView
-    {
+    private function check(
+        ProgrammeItem $item,
+        int $aircraft,
+        LineFlights $flights,
+        ?LineValidity $last,
+        ?Card $open,
+    ): LineCheckView {
         $today = $this->clock->today();
+        $turns = $flights->of($aircraft);
         $who = $open?->assignments->map(static fn(Assignment $a): string => $a->person->name)->implode(', ');
-        $is = LineState::of($item->line ?? LineCheck::Daily, $last?->validity(), $open?->worked(), $today);
+        $is = LineState::of($item->line ?? LineCheck::Daily, $last?->validity(), $open?->worked(), $today, $turns);
         $until = $last === null ? '' : $this->clock->words($last->until);
         [$state, $word, $said] = match ($is) {
             LineState::Begun => ['waiting', 'under way', "begun by {$who}"],
@@ -100,6 +119,13 @@ final readonly class ShowLine
             LineState::OnReport => ['clear', 'on a report', 'after a crew says that something was wrong'],
             LineState::BetweenFlights => [
                 'waiting', 'between flights', $last === null ? 'not signed yet' : "last on {$until}",
+            ],
+            LineState::BeforeFlight => [
+                'waiting', "before {$turns->next()}", 'not turned round for '
+                    .$flights->words($aircraft, (string) $turns->next()).' yet',
+            ],
+            LineState::Turned => [
+                'clear', 'turned round', "for every flight of today, last {$last?->flight}, {$last?->person->name}",
             ],
             LineState::Never => ['stop', 'none', 'never signed here'],
             LineState::RanOut => ['stop', 'none', "ran out at the end of {$until}"],
@@ -116,13 +142,14 @@ final readonly class ShowLine
             $word,
             $said,
             $open?->id,
+            $is === LineState::BeforeFlight ? $turns->wanting() : [],
         );
     }
 
     /** @param Collection<int, LineRow> $rows */
     private function sentence(Collection $rows): string
     {
-        $without = $rows->where('visit', null)->where('state', 'stop');
+        $without = $rows->where('lacks', true);
         $ending = $rows->where('visit', null)->where('state', 'watch')->count();
         $on = $rows->where('visit', null)->count();
 

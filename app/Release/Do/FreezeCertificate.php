@@ -55,17 +55,12 @@ final readonly class FreezeCertificate
             'cards.inspector',
         ]);
         $aircraft = $visit->aircraft;
-        $counters = array_map(
-            static fn(string $name, mixed $value): string => Words::amount((float) $value, $name),
-            array_keys($aircraft->counters),
-            $aircraft->counters,
-        );
 
         return [
             'number' => $number,
             'aircraft' => "{$aircraft->mark}, {$aircraft->type->name}",
             'visit' => "{$visit->title}, {$visit->bay}, {$visit->start} to ".$this->clock->today(),
-            'counters' => implode(', ', $counters)." at the end of {$aircraft->counters_as_of}",
+            'counters' => Words::counters($aircraft->counters)." at the end of {$aircraft->counters_as_of}",
             'work' => array_values($visit->cards->map($this->work(...))->all()),
             'findings' => array_values(
                 Finding::with('fixCard')

@@ -57,7 +57,7 @@ final readonly class SignLine
         $until = $this->show->until($card)->until;
         LineValidity::create([
             'aircraft_id' => $visit->aircraft_id, 'item_id' => $card->item_id, 'visit_id' => $visit->id,
-            'until' => (string) $until, 'person_id' => $by->id, 'at' => (string) $now,
+            'until' => (string) $until, 'flight' => $visit->flight, 'person_id' => $by->id, 'at' => (string) $now,
         ]);
         ItemDoing::create([
             'item_id' => $card->item_id, 'aircraft_id' => $visit->aircraft_id, 'component_id' => null,
@@ -66,7 +66,7 @@ final readonly class SignLine
         ]);
         $this->records->write($by, 'line.signed', "visit:{$visit->id}", [
             'aircraft' => $visit->aircraft->mark, 'item' => $card->item?->code, 'number' => $card->number,
-            'until' => (string) $until, 'stamp' => $by->stamp, 'statement' => $this->show->statement($visit),
+            'until' => (string) $until, 'flight' => $visit->flight, 'stamp' => $by->stamp, 'statement' => $this->show->statement($visit),
         ]);
     }
 

@@ -58,7 +58,8 @@ final class ReleaseController
         return self::pdf($papers->cards($visit, $only), "cards-{$id}.pdf");
     }
 
-    private static function pdf(string $contents, string $name): Response
+    /** A paper, shown in the browser. */
+    public static function pdf(string $contents, string $name): Response
     {
         return new Response(
             $contents,

@@ -33,13 +33,20 @@ final readonly class ShowLineSign
             $visit->title,
             $visit->aircraft->mark,
             $this->statement($visit),
-            'the end of '.$this->clock->words($until->until),
+            $this->good($visit, $until),
             $visit->state === Visit::RELEASED ? [] : $this->blockers($visit, $me),
             $signed === null
                 ? null
                 : "{$signed->person->name} ({$signed->person->stamp}), ".$this->clock->local($signed->at),
             $visit->state === Visit::RELEASED && $signed === null,
         );
+    }
+
+    private function good(Visit $visit, Validity $until): string
+    {
+        return $visit->flight === null
+            ? 'until the end of '.$this->clock->words($until->until)
+            : "for flight {$visit->flight} of ".$this->clock->words($until->until);
     }
 
     /** A check with all that is asked of it. */
@@ -71,12 +78,13 @@ final readonly class ShowLineSign
         return $this->readiness->blockers($visit, $me, $as, $as === Role::Perform ? $card->skill : null);
     }
 
-    public function statement(Visit $visit): string
+    /** @param Validity|null $signed of one that is signed */
+    public function statement(Visit $visit, ?Validity $signed = null): string
     {
         $card = self::card($visit);
 
         return "{$visit->aircraft->mark}: {$visit->title} is done to {$card->template->manual->code} revision "
-            ."{$card->revision}; what was found is put right or carried. It is good until the end of "
-            .$this->clock->words($this->until($card)->until).'.';
+            ."{$card->revision}; what was found is put right or carried. It is good "
+            .$this->good($visit, $signed ?? $this->until($card)).'.';
     }
 }

@@ -25,6 +25,7 @@ use Jorvel\Core\Visits\VisitProgress;
  * @property string $bay
  * @property string $kind `visit`; `line` for a check on the line, which is none: only who asks for it by
  *   {@see onLine()} or by its card finds it
+ * @property string|null $flight before which the aircraft is turned round, of such a check on the line
  * @property Day $start
  * @property Day $end
  * @property VisitProgress $state

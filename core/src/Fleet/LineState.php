@@ -17,6 +17,10 @@ enum LineState
     case OnReport;
     /** Done between two flights; none is good now, and none need be. */
     case BetweenFlights;
+    /** A flight of today wants one before it. */
+    case BeforeFlight;
+    /** Every flight of today has its own. */
+    case Turned;
     case Never;
     case RanOut;
     /** Good today, and not tomorrow. */
@@ -26,14 +30,22 @@ enum LineState
     /**
      * @param Validity|null $last what was signed last; null where nothing ever was
      * @param bool|null $worked of one that is begun; null where none is
+     * @param Turnarounds|null $turns of the day, for a check between flights; null where no flight is known
      *
      * @pure
      */
-    public static function of(LineCheck $line, ?Validity $last, ?bool $worked, Day $on): self
-    {
+    public static function of(
+        LineCheck $line,
+        ?Validity $last,
+        ?bool $worked,
+        Day $on,
+        ?Turnarounds $turns = null,
+    ): self {
         return match (true) {
             $worked !== null => $worked ? self::ToSign : self::Begun,
             $line === LineCheck::Report => self::OnReport,
+            $line === LineCheck::Turnaround && $turns?->any() === true
+                => $turns->next() === null ? self::Turned : self::BeforeFlight,
             $last?->good($on) === true => $last->ending($on) ? self::Ending : self::Good,
             $line === LineCheck::Turnaround => self::BetweenFlights,
             default => $last === null ? self::Never : self::RanOut,

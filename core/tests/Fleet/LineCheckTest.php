@@ -13,6 +13,7 @@ use Jorvel\Core\Fleet\LineCheck;
 use Jorvel\Core\Fleet\LineState;
 use Jorvel\Core\Fleet\Rebase;
 use Jorvel\Core\Fleet\Rule;
+use Jorvel\Core\Fleet\Turnarounds;
 use Jorvel\Core\Fleet\Validity;
 use Jorvel\Core\Shared\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -37,6 +38,41 @@ final class LineCheckTest extends TestCase
         $is = Validity::from(Day::parse('2026-05-05'), $days);
         self::assertEquals($is, Validity::until($is->until));
         self::assertSame([$good, $ending], [$is->good(Day::parse($on)), $is->ending(Day::parse($on))]);
+    }
+
+    /** @return iterable<string, array{list<string>, list<string>, list<string>, LineState}> flights, signed, wanting, how */
+    public static function flights(): iterable
+    {
+        yield 'no flight is known' => [[], [], [], LineState::BetweenFlights];
+        yield 'one flight flies on the daily' => [['A01'], [], [], LineState::BetweenFlights];
+        yield 'before the second' => [['A01', 'A02'], [], ['A02'], LineState::BeforeFlight];
+        yield 'signed for it' => [['A01', 'A02'], ['A02'], [], LineState::Turned];
+        yield 'a third after it' => [['A01', 'A02', 'A03'], ['A02'], ['A03'], LineState::BeforeFlight];
+        yield 'a missed one is not made up for' => [['A01', 'A02', 'A03'], ['A03'], [], LineState::Turned];
+        yield 'one that flies no more counts for nothing' => [['A01', 'A03'], ['A02'], ['A03'], LineState::BeforeFlight];
+    }
+
+    /**
+     * @param list<string> $flights
+     * @param list<string> $signed
+     * @param list<string> $wanting
+     */
+    #[DataProvider('flights')]
+    public function test_an_aircraft_is_turned_round_before_each_flight_but_the_first(
+        array $flights,
+        array $signed,
+        array $wanting,
+        LineState $is,
+    ): void {
+        $turns = new Turnarounds($flights, $signed);
+        self::assertSame([$wanting, $wanting[0] ?? null], [$turns->wanting(), $turns->next()]);
+        foreach ([...$flights, 'A99'] as $flight) {
+            self::assertSame(in_array($flight, $wanting, true), $turns->wants($flight));
+        }
+        $on = Day::parse('2026-05-05');
+        self::assertSame($is, LineState::of(LineCheck::Turnaround, null, null, $on, $turns));
+        self::assertSame(LineState::ToSign, LineState::of(LineCheck::Turnaround, null, true, $on, $turns));
+        self::assertSame(LineState::Never, LineState::of(LineCheck::Daily, null, null, $on, $turns));
     }
 
     /** @return iterable<string, array{string|null, int, string, DueStatus}> in force from, days, due, how it stands */

@@ -83,7 +83,7 @@ final class LineTest extends WorldCase
             $this->as('karl', 'GET', "line/{$visit}")->json('blockers'),
         ));
         $this->good('karl', $visit)->assertStatus(422);
-        self::assertStringContainsString('Wed', (string) $ask->json('until'));
+        self::assertStringContainsString('Wed', (string) $ask->json('good'));
         $this->as('aki', 'POST', "line/{$visit}/good", ['stamp' => $this->person('aki')->stamp, 'pin' => '0000'])
             ->assertStatus(422);
         $this->good('aki', $visit)->assertOk();
@@ -97,6 +97,63 @@ final class LineTest extends WorldCase
         }
         $done = json_encode($this->as('ines', 'GET', 'fleet/Q-402/history')->json());
         self::assertStringContainsString('Daily inspection', (string) $done);
+    }
+
+    public function test_a_turnaround_is_before_a_flight_and_good_for_that_one_alone(): void
+    {
+        $turned = fn(): array => array_column($this->row('QC-TAA')['checks'], null, 'line')['turnaround'];
+        self::assertSame(['before A02', ['A02']], [$turned()['word'], $turned()['flights']]);
+        self::assertSame('not turned round for A02 to Skarnholm yet', $turned()['said']);
+        self::assertStringContainsString('A01 wants no turnaround', (string) $this
+            ->begin('pell', 'QC-TAA', 'turnaround', ['flight' => 'A01'])->assertStatus(422)->json('message'));
+        $card = $this->begin('pell', 'QC-TAA', 'turnaround')->assertCreated();
+        self::assertSame('Turnaround inspection before A02', $card->json('title'));
+        [$id, $visit] = [(int) $card->json('id'), (int) $card->json('visitId')];
+        // Another flight is put in behind it; the one that is begun comes first.
+        DB::table('sectors')->insert([
+            'aircraft_id' => Card::findOrFail($id)->aircraft_id, 'date' => '2026-05-05', 'number' => 'A03',
+            'from_place' => 'Skarnholm', 'to_place' => 'Halvik', 'use' => '{"fh":1,"ldg":1}',
+        ]);
+        self::assertStringContainsString('is begun and not signed', (string) $this
+            ->begin('pell', 'QC-TAA', 'turnaround', ['flight' => 'A03'])->assertStatus(422)->json('message'));
+        $this->worked($id, 'pell');
+        self::assertSame('for flight A02 of Tue 5 May', $this->as('pell', 'GET', "line/{$visit}")->json('good'));
+        $this->good('pell', $visit)->assertOk();
+        self::assertSame(['before A03', ['A03']], [$turned()['word'], $turned()['flights']]);
+        $paper = $this->as('mika', 'GET', "line/{$visit}/log.pdf")->assertOk();
+        self::assertSame('application/pdf', $paper->headers->get('content-type'));
+        $file = (string) tempnam(sys_get_temp_dir(), 'log');
+        file_put_contents($file, $paper->getContent());
+        $text = (string) preg_replace('/\s+/', ' ', (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'));
+        unlink($file);
+        foreach (['before A02', 'It is good for flight A02', 'flight hours', 'Signed Pell'] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+    }
+
+    public function test_fleet_names_the_same_aircraft_without_a_daily_as_the_line_does(): void
+    {
+        $fleet = fn(): array => (array) $this->as('ines', 'GET', 'fleet')->json();
+        $lacks = fn(): array => array_column(array_filter(
+            (array) $this->as('ines', 'GET', 'line')->json('rows'),
+            static fn(array $r): bool => $r['lacks'],
+        ), 'mark');
+        self::assertContains('Q-402', $lacks());
+        self::assertSame($lacks(), $fleet()['lacking']);
+        self::assertStringContainsString('Q-402', (string) $fleet()['line']);
+        DB::table('validities')->update(['until' => '2026-05-09']);
+        $visits = DB::table('visits')->whereNotIn('id', DB::table('validities')->select('visit_id'))->pluck('id');
+        foreach ($lacks() as $n => $mark) {
+            DB::table('validities')->insert([
+                'aircraft_id' => DB::table('aircraft')->where('mark', $mark)->value('id'),
+                'item_id' => DB::table('programme_items')->where('line', 'daily')->where(
+                    'type_id',
+                    DB::table('aircraft')->where('mark', $mark)->value('type_id'),
+                )->value('id'),
+                'visit_id' => $visits[$n], 'until' => '2026-05-09', 'person_id' => 2, 'at' => '2026-05-05T08:00:00Z',
+            ]);
+        }
+        self::assertSame([[], [], null], [$lacks(), $fleet()['lacking'], $fleet()['line']]);
     }
 
     public function test_what_is_true_of_the_whole_aircraft_keeps_a_check_from_being_signed(): void

@@ -118,6 +118,7 @@ final class RoutesTest extends WorldCase
             'GET library/figures/SKV' => self::EVERYBODY, 'POST library/figures/SKV' => ['ines', 'runa', 'tor'],
             'GET line' => self::EVERYBODY, 'POST line' => ['ines', 'oda', 'runa', 'tor'],
             'POST line/99/leave' => ['ines', 'oda', 'runa', 'tor'], 'GET line/99' => self::EVERYBODY,
+            'GET line/99/log.pdf' => self::EVERYBODY,
             'POST line/99/good' => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/waits" => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/waits/99/end" => ['ines', 'oda', 'runa', 'tor'],

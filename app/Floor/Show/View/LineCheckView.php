@@ -20,5 +20,7 @@ final readonly class LineCheckView
         #[OA\Property] public string $said,
         /** the card of one that is begun */
         #[OA\Property] public ?int $card,
+        /** @var list<string> of today, before which a turnaround may be begun; the next first */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $flights,
     ) {}
 }

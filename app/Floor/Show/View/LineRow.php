@@ -16,6 +16,8 @@ final readonly class LineRow
         #[OA\Property] public string $base,
         #[OA\Property(enum: ['clear', 'watch', 'stop', 'waiting'])] public string $state,
         #[OA\Property] public string $said,
+        /** on the line, and without a daily that is good */
+        #[OA\Property] public bool $lacks,
         /** the visit in which it stands; it is not looked at on the line */
         #[OA\Property] public ?string $visit,
         /** @var list<LineCheckView> */

@@ -15,7 +15,8 @@ final readonly class LineSignView
         #[OA\Property] public string $title,
         #[OA\Property] public string $mark,
         #[OA\Property] public string $statement,
-        #[OA\Property] public string $until,
+        /** until when, or for which flight */
+        #[OA\Property] public string $good,
         /** @var list<BlockerView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: BlockerView::class))] public array $blockers,
         /** by whom and when */

@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useFleet, useMe } from '../../api/hooks';
 import { Button } from '../../parts/Button';
@@ -74,7 +74,18 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
         <Page
             over={<Tabs label="Fleet" tabs={fleetViews} />}
             sentence={fleet.sentence}
-            note={fleet.note}
+            note={
+                fleet.line === null ? (
+                    fleet.note
+                ) : (
+                    <>
+                        {fleet.note}{' '}
+                        <Link className="underline underline-offset-4" to="/floor/line">
+                            {fleet.line}
+                        </Link>
+                    </>
+                )
+            }
             actions={
                 fleet.first && plan ? (
                     <Button kind="main" hint="P" onClick={() => void navigate(`/fleet/${fleet.first}`)}>
@@ -130,6 +141,7 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                                     today={fleet.today}
                                     horizon={horizon}
                                     chosen={crafts[at] === v.index}
+                                    lacks={fleet.lacking.includes(line.row.mark)}
                                     onOpen={() => void navigate(`/fleet/${line.row?.mark}`)}
                                     onFocus={() => setAt(crafts.indexOf(v.index))}
                                 />

@@ -11,11 +11,13 @@ type CraftProps = {
     today: string;
     horizon: number;
     chosen: boolean;
+    /** On the line, and without a daily that is good. */
+    lacks: boolean;
     onOpen: () => void;
     onFocus: () => void;
 };
 
-export function Craft({ row, today, horizon, chosen, onOpen, onFocus }: CraftProps) {
+export function Craft({ row, today, horizon, chosen, lacks, onOpen, onFocus }: CraftProps) {
     return (
         <button
             type="button"
@@ -32,6 +34,7 @@ export function Craft({ row, today, horizon, chosen, onOpen, onFocus }: CraftPro
             <b className={`text-sm ${stateColour(row.state)}`}>{row.state}</b>
             <Reach row={row} horizon={horizon} />
             <span className="truncate">
+                {lacks && <b className="mr-1.5 text-sm text-rust">no daily</b>}
                 {row.stop ? (
                     <>
                         <span className="mr-1.5 font-mono text-sm">{short(row.stop.date, today)}</span>

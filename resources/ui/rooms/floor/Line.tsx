@@ -73,7 +73,20 @@ function Aircraft({ row, may }: { row: Row; may: boolean }) {
                                 {c.said}
                             </span>
                             {c.card !== null && <ButtonLink to={`/floor/${c.card}`}>Go on</ButtonLink>}
-                            {may && c.card === null && (
+                            {may &&
+                                c.card === null &&
+                                c.flights.map((f, n) => (
+                                    <Button
+                                        key={f}
+                                        className="min-h-12"
+                                        kind={n === 0 ? 'plain' : 'quiet'}
+                                        disabled={begin.isPending}
+                                        onClick={() => begin.mutate({ mark: row.mark, item: c.item, flight: f })}
+                                    >
+                                        Before {f}
+                                    </Button>
+                                ))}
+                            {may && c.card === null && c.flights.length === 0 && c.word !== 'turned round' && (
                                 <Button
                                     kind={c.state === 'stop' ? 'main' : 'plain'}
                                     className="min-h-12"

@@ -25,13 +25,16 @@ export function LineGood({ card }: { card: CardData }) {
             {(view) =>
                 view.signed !== null ? (
                     <p className="mt-5">
-                        <State state="clear" word="Good" /> until {view.until}; signed by {view.signed}.
+                        <State state="clear" word="Good" /> {view.good}; signed by {view.signed}.{' '}
+                        <a className="underline underline-offset-4" href={`/api/line/${card.visitId}/log.pdf`}>
+                            Print it for the log
+                        </a>
                     </p>
                 ) : (
                     <section className="mt-6 rounded-lg border-2 border-ink bg-sheet p-4" data-testid="line-good">
                         <h2 className="text-[1.15rem] font-semibold">
                             {view.blockers.length === 0
-                                ? `${view.mark} is good until ${view.until}`
+                                ? `${view.mark} is good ${view.good}`
                                 : `${view.mark} is not good yet`}
                         </h2>
                         {view.blockers.length > 0 && (

@@ -13,7 +13,9 @@ type Props = { programme: Schemas['ProgrammeRoom']; row: Schemas['ProgrammeRow']
 
 /** One item changed, or a new one: it goes the way of a file, so that it is checked, shown against every aircraft's dates, and applied. */
 export function EditItem({ programme, row, onClose }: Props) {
-    const [item, setItem] = useState<Item>(row ? (row.source as unknown as Item) : blank(programme.cards[0]?.code ?? ''));
+    const [item, setItem] = useState<Item>(
+        row ? (row.source as unknown as Item) : blank(programme.cards[0]?.code ?? ''),
+    );
     const [view, setView] = useState<Schemas['ImportView'] | null>(null);
     const [error, setError] = useState<Failure | null>(null);
     const change = (part: Partial<Item>) => {
