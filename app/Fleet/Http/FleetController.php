@@ -15,10 +15,8 @@ use App\Fleet\Show\View\DueListView;
 use App\Fleet\Show\View\FleetView;
 use App\Fleet\Show\View\HistoryView;
 use App\Fleet\Show\View\StaggerRoom;
-use App\Floor\Show\ShowLine;
 use App\Shared\Csv;
 use App\Shared\Http\Api;
-use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
@@ -26,11 +24,9 @@ use Illuminate\Http\Response;
 final class FleetController
 {
     #[Api('fleet', FleetView::class, 'The fleet, by who stops first')]
-    public function index(ViewRequest $request, ShowFleet $read, ShowLine $line): JsonResponse
+    public function index(ShowFleet $read): JsonResponse
     {
-        $on = $line->all($request->person());
-
-        return new JsonResponse($read->fleet($line->lacking($on), $on->sentence));
+        return new JsonResponse($read->fleet());
     }
 
     #[Api('aircraft', AircraftView::class, 'One aircraft with every item')]

@@ -39,8 +39,7 @@ final readonly class ShowFleet
         private Clock $clock,
     ) {}
 
-    /** @param list<string> $lacking marks of aircraft on the line without a check that is good, as Floor has them */
-    public function fleet(array $lacking, string $line): FleetView
+    public function fleet(): FleetView
     {
         $rows = $this->sheets->all('head')
             ->map(static fn(DueSheet $s): ReachRow => ReachRow::read($s->head))
@@ -72,15 +71,7 @@ final readonly class ShowFleet
             $rows->count() - $flying->count(),
         );
 
-        return new FleetView(
-            $sentence,
-            $first?->mark,
-            $note,
-            (string) $this->clock->today(),
-            $lacking === [] ? null : $line,
-            $lacking,
-            $rows->all(),
-        );
+        return new FleetView($sentence, $first?->mark, $note, (string) $this->clock->today(), $rows->all());
     }
 
     public function aircraft(string $mark): AircraftView

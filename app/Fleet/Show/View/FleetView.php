@@ -15,10 +15,6 @@ final readonly class FleetView
         #[OA\Property] public ?string $first,
         #[OA\Property] public string $note,
         #[OA\Property] public string $today,
-        /** who has no daily that is good, in a sentence; null where all have */
-        #[OA\Property] public ?string $line,
-        /** @var list<string> marks of those */
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $lacking,
         /** @var list<ReachRow> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReachRow::class))] public array $rows,
     ) {}

@@ -2,7 +2,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useFleet, useMe } from '../../api/hooks';
+import { useFleet, useLine, useMe } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { plus, short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
@@ -22,6 +22,8 @@ export function Fleet() {
 function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
     const navigate = useNavigate();
     const may = useMe().data?.may ?? [];
+    const onLine = useLine().data;
+    const lacks = useMemo(() => new Set(onLine?.rows.filter((r) => r.lacks).map((r) => r.mark)), [onLine]);
     const [horizon, setHorizon] = useState<number>(90);
     const [by, setBy] = useState<Grouping>('stop');
     const [at, setAt] = useState(0);
@@ -75,13 +77,13 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
             over={<Tabs label="Fleet" tabs={fleetViews} />}
             sentence={fleet.sentence}
             note={
-                fleet.line === null ? (
+                lacks.size === 0 ? (
                     fleet.note
                 ) : (
                     <>
                         {fleet.note}{' '}
                         <Link className="underline underline-offset-4" to="/floor/line">
-                            {fleet.line}
+                            {onLine?.sentence}
                         </Link>
                     </>
                 )
@@ -141,7 +143,7 @@ function FleetOf({ fleet }: { fleet: Schemas['FleetView'] }) {
                                     today={fleet.today}
                                     horizon={horizon}
                                     chosen={crafts[at] === v.index}
-                                    lacks={fleet.lacking.includes(line.row.mark)}
+                                    lacks={lacks.has(line.row.mark)}
                                     onOpen={() => void navigate(`/fleet/${line.row?.mark}`)}
                                     onFocus={() => setAt(crafts.indexOf(v.index))}
                                 />
