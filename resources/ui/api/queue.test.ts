@@ -45,7 +45,7 @@ describe('what waits on a device', () => {
     it('goes again under new keys against the card as it is, with what was entered after it', () => {
         let n = 0;
         const again = renewed([one('1', 7, { refused: 'x' }), one('2', 8), one('3', 7)], '1', 9, () => `new${n++}`);
-        expect(again.map((w) => [w.key, w.what === 'finding' ? null : w.body.version, w.refused])).toEqual([
+        expect(again.map((w) => [w.key, w.what === 'step' ? w.body.version : null, w.refused])).toEqual([
             ['new0', 9, null],
             ['2', 5, null],
             ['new1', 10, null],
@@ -69,13 +69,34 @@ describe('what waits on a device', () => {
         ];
         expect(versionAfter(list, 7, 5)).toBe(7);
         const again = renewed(list, '2', 9, () => 'new');
-        expect(again.map((w) => [w.key, w.refused, 'version' in w.body ? w.body.version : null])).toEqual([
+        expect(again.map((w) => [w.key, w.refused, w.body && 'version' in w.body ? w.body.version : null])).toEqual([
             ['1', null, 5],
             ['2', null, null],
             ['new', null, 9],
         ]);
         expect(list.map(named)).toEqual(['007 step 3', 'a finding on 007', 'the hand-over of 007']);
         expect(list.map(entered)).toEqual(['25, B1', 'left wing: 3 mm', 'stiff']);
+    });
+
+    it('keeps a damage and a look at one, which count no version either', () => {
+        const body = {
+            kind: 'dent' as const,
+            place: 'left wing, rib 4',
+            spot: { view: 'top' as const, x: 1, y: 2 },
+            length: 8,
+        };
+        const damage: Waiting = { ...one('1', 7), what: 'damage', body: { ...body, limits: {}, source: '' } };
+        const same: Waiting = { ...one('2', 7), what: 'look', damage: 4, name: 'D0004', body: null };
+        const grown: Waiting = { ...same, key: '3', body: { length: 12 }, refused: 'it is repaired' };
+        const list = [damage, same, grown];
+        expect(versionAfter(list, 7, 5)).toBe(5);
+        expect(renewed(list, '3', 9, () => 'new').map((w) => [w.key, w.refused])).toEqual([
+            ['1', null],
+            ['2', null],
+            ['3', null],
+        ]);
+        expect(list.map(named)).toEqual(['a damage on 007', 'a look at D0004', 'a look at D0004']);
+        expect(list.map(entered)).toEqual(['dent, left wing, rib 4, 8 mm', 'as it was', '12 mm']);
     });
 
     it('leaves to the connection whatever moves a system, is timed, called or signed', () => {

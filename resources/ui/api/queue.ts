@@ -11,6 +11,8 @@ export type Body = Asked<'workStep'>;
 export type FindingBody = Asked<'raiseFinding'>;
 export type Spot = Asked<'markFinding'>;
 export type HandOverBody = Asked<'handOver'>;
+export type DamageBody = Asked<'enterDamage'>;
+export type LookBody = Asked<'lookAtDamage'>;
 
 type Entry = {
     key: string;
@@ -25,8 +27,13 @@ export type WaitingStep = Entry & { what: 'step'; no: number; body: Body };
 /** A photo of it lies beside, under the same key; `photo` says that there is one. */
 export type WaitingFinding = Entry & { what: 'finding'; body: FindingBody; photo: boolean };
 type WaitingHandOver = Entry & { what: 'handover'; body: HandOverBody };
-export type Waiting = WaitingStep | WaitingFinding | WaitingHandOver;
-type New<T> = T extends Waiting ? Omit<T, 'key' | 'who' | 'card' | 'number' | 'title' | 'at' | 'refused'> : never;
+type WaitingDamage = Entry & { what: 'damage'; body: DamageBody };
+/** A look at a known damage from a card; without a body it is as it was. */
+export type WaitingLook = Entry & { what: 'look'; damage: number; name: string; body: LookBody | null };
+export type Waiting = WaitingStep | WaitingFinding | WaitingHandOver | WaitingDamage | WaitingLook;
+export type New<T> = T extends Waiting
+    ? Omit<T, 'key' | 'who' | 'card' | 'number' | 'title' | 'at' | 'refused'>
+    : never;
 
 type Sent = 'sent' | 'lost' | { refused: string };
 
@@ -54,9 +61,12 @@ export function nextToSend(list: Waiting[], who: number): Waiting | undefined {
     return undefined;
 }
 
-/** The version that the card will have when what waits has arrived: all but a finding counts it up by one. */
+/** Whether it counts up the version of its card: what is found or looked at beside it does not. */
+const counts = (w: Waiting): w is WaitingStep | WaitingHandOver => w.what === 'step' || w.what === 'handover';
+
+/** The version that the card will have when what waits has arrived: each step and hand-over counts it up by one. */
 export const versionAfter = (list: Waiting[], card: number, version: number): number =>
-    version + list.filter((w) => w.card === card && w.refused === null && w.what !== 'finding').length;
+    version + list.filter((w) => w.card === card && w.refused === null && counts(w)).length;
 
 /** An entry to be sent again against the card as it now is; what was entered after it follows on. */
 export function renewed(list: Waiting[], key: string, version: number, fresh: () => string): Waiting[] {
@@ -67,27 +77,42 @@ export function renewed(list: Waiting[], key: string, version: number, fresh: ()
             return w;
         }
         // A finding keeps its key: it may be there already, and only its photo was refused.
-        return w.what === 'finding'
-            ? { ...w, refused: null }
-            : ({ ...w, key: fresh(), refused: null, body: { ...w.body, version: n++ } } as Waiting);
+        return counts(w)
+            ? ({ ...w, key: fresh(), refused: null, body: { ...w.body, version: n++ } } as Waiting)
+            : { ...w, refused: null };
     });
 }
 
 /** What waits, in few words. */
 export function named(w: Waiting): string {
-    return w.what === 'step'
-        ? `${w.number} step ${w.no}`
-        : w.what === 'finding'
-          ? `a finding on ${w.number}`
-          : `the hand-over of ${w.number}`;
+    switch (w.what) {
+        case 'step':
+            return `${w.number} step ${w.no}`;
+        case 'finding':
+            return `a finding on ${w.number}`;
+        case 'handover':
+            return `the hand-over of ${w.number}`;
+        case 'damage':
+            return `a damage on ${w.number}`;
+        case 'look':
+            return `a look at ${w.name}`;
+    }
 }
 
 /** What somebody entered, so that nothing of it is lost from sight. */
 export function entered(w: Waiting): string {
-    if (w.what === 'step') {
-        return [w.body.entry, ...Object.values(w.body.entries ?? {})].filter((v) => v && v !== 'no').join(', ');
+    switch (w.what) {
+        case 'step':
+            return [w.body.entry, ...Object.values(w.body.entries ?? {})].filter((v) => v && v !== 'no').join(', ');
+        case 'finding':
+            return `${w.body.place}: ${w.body.extent}`;
+        case 'handover':
+            return w.body.said;
+        case 'damage':
+            return `${w.body.kind}, ${w.body.place}, ${w.body.length} mm`;
+        case 'look':
+            return w.body === null ? 'as it was' : `${w.body.length} mm`;
     }
-    return w.what === 'finding' ? `${w.body.place}: ${w.body.extent}` : w.body.said;
 }
 
 /**
@@ -124,7 +149,13 @@ class Queue {
     }
 
     /** Keeps one more, behind all others, under the key it was first sent with. */
-    add(key: string, who: number, card: Schemas['CardView'], title: string, one: New<Waiting>): void {
+    add(
+        key: string,
+        who: number,
+        card: Pick<Schemas['CardView'], 'id' | 'number'>,
+        title: string,
+        one: New<Waiting>,
+    ): void {
         const at = `${new Date().toISOString()} ${String(this.list.length).padStart(4, '0')}`;
         this.set([
             ...this.list,

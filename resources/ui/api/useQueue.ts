@@ -1,16 +1,21 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { del, get } from 'idb-keyval';
 import { useEffect, useSyncExternalStore } from 'react';
-import { api, type Failure, type Schemas, take } from './client';
+import { api, Failure, type Schemas, take } from './client';
+import { useMe, useSend } from './hooks';
 import { keys, readAnew } from './keys';
 import {
     answered,
+    type DamageBody,
     type FindingBody,
     type HandOverBody,
+    type LookBody,
+    type New,
     nextToSend,
     queue,
     type Waiting,
     type WaitingFinding,
+    type WaitingLook,
     type WaitingStep,
 } from './queue';
 
@@ -90,8 +95,95 @@ async function sendWithPhoto(w: WaitingFinding): Promise<Schemas['CardView']> {
     return card;
 }
 
-const send = (w: Waiting): Promise<Schemas['CardView']> =>
-    w.what === 'step' ? sendStep(w) : w.what === 'finding' ? sendWithPhoto(w) : sendHandOver(w.card, w.body, w.key);
+const sendDamage = (card: number, body: DamageBody, key: string) =>
+    take(
+        api.POST('/api/cards/{id}/damages', {
+            params: { path: { id: card } },
+            body,
+            headers: { 'Idempotency-Key': key },
+        }),
+    );
+
+/** A damage looked at again from a card, or from none; without a body it is as it was. */
+const sendLook = ({
+    damage: id,
+    card,
+    body,
+    key,
+}: Pick<WaitingLook, 'damage' | 'body' | 'key'> & { card: number | null }) => {
+    const params = { path: { id } };
+    const headers = { 'Idempotency-Key': key };
+    return take(
+        body === null && card !== null
+            ? api.POST('/api/damages/{id}/same', { params, body: { card }, headers })
+            : api.POST('/api/damages/{id}/looks', { params, body: body as LookBody, headers }),
+    );
+};
+
+/** @returns the card as it is then, where it is one that comes back */
+async function send(w: Waiting): Promise<Schemas['CardView'] | null> {
+    switch (w.what) {
+        case 'step':
+            return sendStep(w);
+        case 'finding':
+            return sendWithPhoto(w);
+        case 'handover':
+            return sendHandOver(w.card, w.body, w.key);
+        case 'damage':
+            await sendDamage(w.card, w.body, w.key);
+            return null;
+        case 'look':
+            await sendLook(w);
+            return null;
+    }
+}
+
+/**
+ * Something at a card, sent at once, or kept on this device while there is no connection: under the key it was first sent
+ * with, so that it is carried out once.
+ *
+ * @param card at which it is entered; without one it is not kept
+ */
+function useSendOrKeep<I>(
+    card: number | null,
+    one: (input: I) => New<Waiting>,
+    title: string,
+    send: (input: I, key: string) => Promise<unknown>,
+    done?: () => void,
+) {
+    const client = useQueryClient();
+    const me = useMe().data;
+    return useSend(async (input: I, headers) => {
+        const key = headers['Idempotency-Key'] ?? '';
+        try {
+            await send(input, key);
+        } catch (e) {
+            if (card === null || !(e instanceof Failure) || e.status !== 0) {
+                throw e;
+            }
+            const number = client.getQueryData<Schemas['CardView']>(keys.card(card))?.number ?? `card ${card}`;
+            queue?.add(key, me?.id ?? 0, { id: card, number }, title, one(input));
+        }
+    }, done);
+}
+
+export const useEnterDamage = (card: number, title: string, done: () => void) =>
+    useSendOrKeep<DamageBody>(
+        card,
+        (body) => ({ what: 'damage', body }),
+        title,
+        (body, key) => sendDamage(card, body, key),
+        done,
+    );
+
+export const useLook = (damage: Schemas['DamageView'], card: number | null, done?: () => void) =>
+    useSendOrKeep<LookBody | null>(
+        card,
+        (body) => ({ what: 'look', damage: damage.id, name: damage.number, body }),
+        damage.number,
+        (body, key) => sendLook({ damage: damage.id, card, body, key }),
+        done,
+    );
 
 let busy = false;
 
@@ -114,7 +206,9 @@ export function useSendWaiting(who: number | undefined): void {
                     try {
                         const card = await send(w);
                         queue.set(answered(queue.all(), w.key, 'sent'));
-                        client.setQueryData(keys.card(w.card), card);
+                        if (card !== null) {
+                            client.setQueryData(keys.card(w.card), card);
+                        }
                     } catch (e) {
                         const f = e as Failure;
                         if (f.saved) {

@@ -77,6 +77,25 @@ final class OfflineTest extends BrowserCase
         self::assertNull($stig->browser->executeScript("return localStorage.getItem('jorvel.read')"));
     }
 
+    public function test_a_walk_round_at_known_damage_goes_on_without_a_server_and_arrives_once(): void
+    {
+        $oda = self::visitor('oda', true);
+        $card = self::number("select id from cards where title like 'Wing, left%' and state = 'in_work'");
+        $oda->go("/floor/{$card}")->see('Wing, left');
+        $oda->go("/floor/damage/QA-VFA?card={$card}")->see('left flap, rib 4')->see('As it was');
+        $looks = static fn(string $what): int => self::number(
+            "select count(*) from damage_looks where card_id = {$card} and {$what}",
+        );
+        self::$stage->cut();
+        $oda->press('As it was')->see('kept on this device')->see('1 entry waits on this device');
+        $oda->click('[data-damage="D0001"] button:nth-of-type(1)')->type('length', '18')->press('Save the look');
+        $oda->see('2 entries wait on this device')->see('a look at D0001');
+        self::assertSame(0, $looks('1 = 1'));
+        self::$stage->restore();
+        self::until(static fn(): bool => $looks('length = 18') === 1 && $looks('1 = 1') === 2);
+        $oda->see('looked at from here');
+    }
+
     public function test_what_holds_others_or_is_signed_needs_the_connection(): void
     {
         $oda = self::visitor('oda', true);

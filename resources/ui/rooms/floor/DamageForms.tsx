@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { type Asked, api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { useEnterDamage, useLook } from '../../api/useQueue';
 import { Check } from '../../parts/Check';
 import type { View } from '../../parts/Drawing';
 import { Field } from '../../parts/Field';
@@ -53,11 +54,7 @@ export function NewDamage({
     const size = useFields(sizes);
     const limits = useFields(sizes);
     const more = useFields({ place: '', source: '', everyFh: '', everyDays: '' });
-    const send = useSend(
-        (body: Asked<'enterDamage'>, headers) =>
-            take(api.POST('/api/cards/{id}/damages', { params: { path: { id: card } }, body, headers })),
-        () => onClose(true),
-    );
+    const send = useEnterDamage(card, more.values.place, () => onClose(true));
     const allowed = Object.fromEntries(
         Object.entries(limits.values).flatMap(([k, v]) => (number(v) === null ? [] : [[k, number(v)]])),
     ) as Record<string, number>;
@@ -126,11 +123,7 @@ export function LookAgain({
 }) {
     const size = useFields(sizes);
     const [note, setNote] = useState('');
-    const send = useSend(
-        (body: Asked<'lookAtDamage'>, headers) =>
-            take(api.POST('/api/damages/{id}/looks', { params: { path: { id: damage.id } }, body, headers })),
-        onClose,
-    );
+    const send = useLook(damage, card, onClose);
     return (
         <FormDialog
             title={`${damage.number} on ${mark}, looked at again`}

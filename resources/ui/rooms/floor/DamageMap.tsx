@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api, take } from '../../api/client';
-import { useDamage, useSend } from '../../api/hooks';
+import { useDamage } from '../../api/hooks';
+import { useLook, useWaiting } from '../../api/useQueue';
 import { Button } from '../../parts/Button';
 import { type Dot, Drawing, type Outline, type View } from '../../parts/Drawing';
 import { Page, Trouble, Wait } from '../../parts/Page';
@@ -109,9 +109,8 @@ function One({
     may: boolean;
     onAsk: (what: 'look' | 'settle') => void;
 }) {
-    const same = useSend((body: { card: number }, headers) =>
-        take(api.POST('/api/damages/{id}/same', { params: { path: { id: d.id } }, body, headers })),
-    );
+    const same = useLook(d, card);
+    const kept = useWaiting().some((w) => w.what === 'look' && w.damage === d.id && w.refused === null);
     return (
         <li className="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] gap-4 py-3" data-damage={d.number}>
             <b className="font-mono text-[1.05rem]">{d.number}</b>
@@ -159,12 +158,17 @@ function One({
                             <State state="clear" word="looked at from here" />
                         </span>
                     )}
-                    {card !== null && !d.here && (
+                    {kept && (
+                        <span className="flex min-h-12 items-center">
+                            <State state="waiting" word="kept on this device" />
+                        </span>
+                    )}
+                    {card !== null && !d.here && !kept && (
                         <Button
                             kind="main"
                             className="min-h-12"
                             disabled={same.isPending}
-                            onClick={() => same.mutate({ card })}
+                            onClick={() => same.mutate(null)}
                         >
                             As it was
                         </Button>
