@@ -11,11 +11,13 @@ use App\Floor\Model\Exceedance;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Severity;
 use App\Library\FollowWords;
+use App\Library\Model\CardTemplate;
 use App\Library\Model\FollowRule;
 use App\Now\FloorCount;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Visits\Do\MakeCard;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Library\ExceededRow;
@@ -33,6 +35,7 @@ final readonly class Exceedances
         private RaiseFinding $raise,
         private WhatFollows $follows,
         private LineChecks $line,
+        private MakeCard $make,
     ) {}
 
     /** @throws Refused as {@see record()}, for each with its line; none is recorded then */
@@ -49,7 +52,7 @@ final readonly class Exceedances
 
     /**
      * @throws Refused for a value within the limit, a time to come, one that is recorded already, or an aircraft on the
-     *   line whose type has no check after a report
+     *   line whose type has neither a check after a report nor a card to begin a visit with
      */
     public function record(Person $by, Aircraft $aircraft, NewExceedance $new): Exceedance
     {
@@ -135,8 +138,9 @@ final readonly class Exceedances
                 throw Refused::because("{$of->number} is marked as a mistake already. Nothing was changed.");
             }
             if ($of->finding !== null) {
-                throw Refused::because("Finding {$of->finding->number} was raised for it: look first, and sign its "
-                    .'card. Nothing was changed.');
+                throw Refused::because("Finding {$of->finding->number} was raised for it, and its inspection is opened: "
+                    .'what the table names is looked at and signed, also where the figure was misread. Say so there; '
+                    .'nothing was changed.');
             }
             $of->update(['mistake' => $why]);
             $this->records->write($by, 'limit.mistake', "exceedance:{$of->id}", [
@@ -164,19 +168,39 @@ final readonly class Exceedances
             $new->step?->no,
         );
         $at = $new->step->card ?? $this->cardOf($aircraft);
-        if ($at !== null) {
-            $raised = $this->raise->raise($by, $at, $finding);
+        if ($at === null && ($line = $this->line->after($by, $aircraft, $finding)) !== null) {
+            $raised = Finding::where('card_id', $line->id)->orderByDesc('id')->firstOrFail();
+            $at = $line;
         } else {
-            $at = $this->line->after($by, $aircraft, $finding) ?? throw Refused::because(
-                "{$aircraft->mark} stands in no visit, and its programme has no check on the line after a report to open "
-                    .'the inspection in. Make a visit, or give the programme that check. Nothing was recorded.',
-            );
-            $raised = Finding::where('card_id', $at->id)->orderByDesc('id')->firstOrFail();
+            $at ??= $this->visit($aircraft, $rule->rule()->title);
+            $raised = $this->raise->raise($by, $at, $finding);
         }
         $at->loadMissing('aircraft.type', 'visit');
         $this->follows->open($by, $raised, $at, $rule, $row->then, settles: true);
 
         return $raised;
+    }
+
+    /**
+     * Where the programme has no check on the line after a report: a visit of its own, that begins with a look round.
+     *
+     * @throws Refused for a type without such a card
+     */
+    private function visit(Aircraft $aircraft, string $title): Card
+    {
+        $look = CardTemplate::where(['type_id' => $aircraft->type_id, 'makes' => 'induct'])->first()
+            ?? throw Refused::because("{$aircraft->mark} stands in no visit, and its type has no card to begin one with: "
+                .'give its programme a check on the line after a report, or Library a card that inducts. Nothing was '
+                .'recorded.');
+        $today = (string) $this->clock->today();
+        $visit = Visit::create([
+            'aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => Visit::LINE, 'start' => $today, 'end' => $today,
+            'state' => Visit::IN_WORK,
+        ]);
+        $visit->setRelation('aircraft', $aircraft);
+        $card = ($this->make)($visit, $look, 1, ['makes' => 'induct']);
+
+        return $card->load('steps')->setRelation('visit', $visit)->setRelation('aircraft', $aircraft);
     }
 
     /** A card of the visit in which the aircraft stands, to raise it at: the one that is being worked, or the first. */

@@ -213,6 +213,30 @@ final class FollowsTest extends WorldCase
         $this->as('ines', 'POST', "exceedances/{$of->id}/mistake", ['why' => 'misread'])->assertStatus(422);
     }
 
+    public function test_a_type_without_a_check_after_a_report_gets_a_visit_that_begins_with_a_look_round(): void
+    {
+        $of = DB::table('programme_items')->where('line', 'report');
+        $of->update(['withdrawn' => true]);
+        $this->as('ines', 'POST', 'exceedances', self::told('102.6', '6'))->assertCreated();
+        $exceeded = Exceedance::with('finding.card.visit')->orderByDesc('id')->firstOrFail();
+        $visit = $exceeded->finding?->card->visit ?? self::fail('no visit');
+        self::assertSame([Visit::IN_WORK, 'line', 'induct'], [
+            $visit->state, $visit->bay, $exceeded->finding->card->makes,
+        ]);
+        $fix = Card::with('template')->where('finding_id', $exceeded->finding_id)->firstOrFail();
+        self::assertSame(['SKV-61-90', $visit->id], [$fix->template->code, $fix->visit_id]);
+        self::assertStringContainsString($exceeded->finding->number, (string) json_encode(
+            $this->as('tor', 'GET', "release/{$visit->id}")->assertOk()->json('blockers'),
+        ));
+        // Without a card to begin with nothing is half done.
+        DB::table('card_templates')->where('makes', 'induct')->update(['makes' => null]);
+        Visit::whereKey($visit->id)->update(['state' => Visit::RELEASED]);
+        $before = Exceedance::count();
+        self::assertStringContainsString('Nothing was recorded', (string) $this
+            ->as('ines', 'POST', 'exceedances', self::told('103', '8', '11:00'))->assertStatus(422)->json('message'));
+        self::assertSame($before, Exceedance::count());
+    }
+
     public function test_in_a_visit_the_inspection_is_one_of_its_cards_and_holds_its_release(): void
     {
         $card = $this->card();
