@@ -204,11 +204,11 @@ final class ImportTest extends WorldCase
     {
         $head = 'type,code,title,chapter,rule,rebase,card,component,unit,interval,tolerance_pct,harsh,phase';
         $lines = [
-            'SKV,A,t,05,first,planned,SKV-SVC,,fh,300,5,,', 'SKV,A,other,05,first,planned,SKV-SVC,,months,12,,,',
-            'SKV,B,t,05,first,planned,SKV-SVC,,fh,many,,,', 'SKV,C,t,05,first,planned,SKV-SVC,engine,cyc,300,,salt=2,',
-            'SKV,D,t,05,first,planned,SKV-SVC,propeller,cyc,300,,,', 'SKV,E,t,05,first,planned,SKV-SVC,,cyc,300,,,',
-            'SKV,F,t,05,first,planned,SKV-SVC,,fh,300,,,maybe', 'SKV,G,t,05',
-            'OLN,H,t,05,first,planned,OLN-SVC,,fh,300,,,',
+            'SKV,A,t,05,first,planned,SKV-GVI,,fh,300,5,,', 'SKV,A,other,05,first,planned,SKV-GVI,,months,12,,,',
+            'SKV,B,t,05,first,planned,SKV-GVI,,fh,many,,,', 'SKV,C,t,05,first,planned,SKV-GVI,engine,cyc,300,,salt=2,',
+            'SKV,D,t,05,first,planned,SKV-GVI,propeller,cyc,300,,,', 'SKV,E,t,05,first,planned,SKV-GVI,,cyc,300,,,',
+            'SKV,F,t,05,first,planned,SKV-GVI,,fh,300,,,maybe', 'SKV,G,t,05',
+            'OLN,H,t,05,first,planned,OLN-GVI,,fh,300,,,',
         ];
         self::assertSame(
             ['line 3, title', 'line 4, interval', 'line 8, phase', 'line 9', 'line 10, type'],
