@@ -168,7 +168,14 @@ final readonly class FloorStory
             'done_at' => $until,
             'result' => [],
         ]));
+        // However its visit went: it waits for its inspection now.
+        Finding::where('place', $story['finding'])->update([
+            'state' => Finding::OPEN, 'fixed_how' => null, 'settled_at' => null,
+        ]);
         $card->update([
+            'closed_at' => null,
+            'inspected_by' => null,
+            'inspected_at' => null,
             'state' => Card::SIGNED,
             'begun_at' => $from,
             'signed_by' => $by->id,

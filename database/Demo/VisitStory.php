@@ -29,8 +29,9 @@ final readonly class VisitStory
 
     /**
      * @param float $pace how many times its planned time a card takes
-     * @param list<array{string, string, string, string, string, float, array<string, mixed>}> $findings day, chapter or
-     *   item (and after a stroke the card of its set), what raised it (`item`, or what the card makes), place, extent, hours to fix, what else is known
+     * @param list<array{string, string, string, string, float, array<string, mixed>}> $findings chapter or item (and
+     *   after a stroke the card of its set), what raises it (`item`, or what the card makes), place, extent, hours to
+     *   fix, what else is known; each is raised while its card is worked, and not before
      * @param Collection<string, Person> $people
      */
     public function live(Visit $visit, Person $controller, float $pace, array $findings, Collection $people): void
@@ -41,20 +42,14 @@ final readonly class VisitStory
             ($this->plan)($visit, $controller, 'planned in the morning', $morning);
             $end = $this->clock->at($day, '22:00');
             $this->work($visit, $now->isBefore($end) ? $now : $end, $pace, $people);
-            foreach ($findings as [$on, $item, $by, $place, $extent, $hours, $more]) {
-                if ($on === (string) $day) {
-                    $this->find(
-                        $visit,
-                        $controller,
-                        $people,
-                        $item,
-                        $by,
-                        $place,
-                        $extent,
-                        $hours,
-                        $this->clock->at($day, '13:10'),
-                        $more,
-                    );
+            foreach ($findings as $n => [$item, $by]) {
+                $card = $by === 'item'
+                    ? self::card($visit, $item)
+                    : $visit->cards()->where('makes', $by)->firstOrFail();
+                $at = $this->seen($card, $this->clock->at($day, '13:10'));
+                if ($at !== null) {
+                    $this->find($visit, $controller, $people, $card, $findings[$n], $at);
+                    unset($findings[$n]);
                 }
             }
         }
@@ -164,26 +159,33 @@ final readonly class VisitStory
         ) : $able->get($card->id % max(1, $able->count())) ?? $people['tor'];
     }
 
+    /** When something is seen at a card on a day: at the usual time, or soon after it was begun; null while it is not. */
+    private function seen(Card $card, Instant $usual): ?Instant
+    {
+        $begun = $card->begun_at;
+        if ($begun === null || Instant::fromEpoch($usual->epoch() + 28_800)->isBefore($begun)) {
+            return null;
+        }
+
+        return $usual->isBefore($begun) || ($card->closed_at !== null && $card->closed_at->isBefore($usual))
+            ? Instant::fromEpoch($begun->epoch() + 1200)
+            : $usual;
+    }
+
     /**
      * @param Collection<string, Person> $people
-     * @param array<string, mixed> $more severity, spot, sketch, chapter
+     * @param array{string, string, string, string, float, array<string, mixed>} $what as of {@see live()}
      */
     private function find(
         Visit $visit,
         Person $controller,
         Collection $people,
-        string $item,
-        string $by,
-        string $place,
-        string $extent,
-        float $hours,
+        Card $card,
+        array $what,
         Instant $at,
-        array $more,
     ): void {
-        $with = ['item', 'template', 'assignments'];
-        $card = $by === 'item'
-            ? self::card($visit, $item)->load($with)
-            : $visit->cards()->with($with)->where('makes', $by)->firstOrFail();
+        [$item, $by, $place, $extent, $hours, $more] = $what;
+        $card->load(['item', 'template', 'assignments']);
         $finding = Finding::create([
             'aircraft_id' => $visit->aircraft_id, 'card_id' => $card->id,
             'raised_by' => $this->worker($card, $visit, $at, $people)->id,

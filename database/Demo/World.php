@@ -567,7 +567,7 @@ final readonly class World
                     $visit,
                     $controller,
                     $v['pace'],
-                    array_map(static fn(array $f): array => array_pad($f, 7, []), $v['findings']),
+                    array_map(static fn(array $f): array => array_pad($f, 6, []), $v['findings']),
                     $people,
                 );
             }
@@ -580,9 +580,11 @@ final readonly class World
                         'role' => 'perform',
                     ]);
                 }
-                $card->steps->take($v['work'][$code] ?? 0)
-                    ->where('state', Step::OPEN)
+                $done = $card->steps->take($v['work'][$code] ?? 0)->where('state', Step::OPEN)
                     ->each(fn(Step $s) => $this->finish($s, $people[$logins[0]], (string) $this->clock->now()));
+                if ($done->isNotEmpty()) {
+                    $card->update(['state' => Card::IN_WORK, 'begun_at' => (string) $this->clock->now()]);
+                }
             }
             if ($v['start'] <= (string) $this->clock->today()) {
                 $visit->update(['state' => Visit::IN_WORK]);

@@ -46,7 +46,8 @@ final readonly class ShowDueList
             $found,
             static fn(array $a, array $b): int => $a[3] <=> $b[3] ?: $aircraft[$a[0]][0] <=> $aircraft[$b[0]][0],
         );
-        $items = ProgrammeItem::with(['template', 'set'])->whereIn('id', array_unique(array_filter(array_column($found, 1))))
+        $items = ProgrammeItem::with(['template', 'set'])
+            ->whereIn('id', array_unique(array_filter(array_column($found, 1))))
             ->get()
             ->mapWithKeys(static fn(ProgrammeItem $i): array => [$i->id => [
                 $i->code,

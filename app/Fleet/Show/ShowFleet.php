@@ -76,7 +76,9 @@ final readonly class ShowFleet
 
     public function aircraft(string $mark): AircraftView
     {
-        $aircraft = $this->book->query()->with(['type.items.template', 'type.items.set'])->where('mark', $mark)->firstOrFail();
+        $aircraft = $this->book->query()->with(['type.items.template', 'type.items.set'])
+            ->where('mark', $mark)
+            ->firstOrFail();
         $page = $this->book->page($aircraft);
         $row = $this->reach->row($page);
         $aircraft->loadCount('safing');

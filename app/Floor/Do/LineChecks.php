@@ -153,7 +153,8 @@ final readonly class LineChecks
         $today = (string) $this->clock->today();
         $title = $item->title.($flight === null ? '' : " before {$flight}");
         $visit = Visit::create([
-            'aircraft_id' => $aircraft->id, 'title' => $title, 'flight' => $flight, 'bay' => Visit::LINE, 'kind' => Visit::CHECK,
+            'aircraft_id' => $aircraft->id, 'title' => $title, 'flight' => $flight, 'bay' => Visit::LINE,
+            'kind' => Visit::CHECK,
             'start' => $today, 'end' => $today, 'state' => Visit::IN_WORK,
         ]);
         $visit->setRelation('aircraft', $aircraft);

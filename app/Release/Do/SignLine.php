@@ -66,7 +66,8 @@ final readonly class SignLine
         ]);
         $this->records->write($by, 'line.signed', "visit:{$visit->id}", [
             'aircraft' => $visit->aircraft->mark, 'item' => $card->item?->code, 'number' => $card->number,
-            'until' => (string) $until, 'flight' => $visit->flight, 'stamp' => $by->stamp, 'statement' => $this->show->statement($visit),
+            'until' => (string) $until, 'flight' => $visit->flight, 'stamp' => $by->stamp,
+            'statement' => $this->show->statement($visit),
         ]);
     }
 

@@ -57,7 +57,9 @@ final readonly class CreateVisit
     public function ask(Person $by, NewVisit $new): Closure
     {
         $this->bays->requireDays($new->start, $new->end, 'Nothing was saved.', $new->asked);
-        $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')->where('mark', $new->mark)->firstOrFail();
+        $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')
+            ->where('mark', $new->mark)
+            ->firstOrFail();
         foreach ($aircraft->visits as $other) {
             $this->requireApart($new, $this->flying->span($other), $other->title);
         }
@@ -138,7 +140,9 @@ final readonly class CreateVisit
                 "\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.",
             );
         }
-        $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')->whereKey($visit->aircraft_id)->firstOrFail();
+        $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')
+            ->whereKey($visit->aircraft_id)
+            ->firstOrFail();
         $chosen = $this->chosen($aircraft, $keys, $visit->start);
 
         return function () use ($by, $visit, $aircraft, $chosen): Visit {

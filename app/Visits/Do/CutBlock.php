@@ -109,7 +109,11 @@ final readonly class CutBlock
         );
     }
 
-    /** @return list<array{string, string, float, list<string>}> what may go into a phase by itself: id, title, hours, panels */
+    /**
+     * What may go into a phase by itself.
+     *
+     * @return list<array{string, string, float, list<string>}> id, title, hours, panels
+     */
     private static function parts(ProgrammeItem $item, int $phases): array
     {
         $own = array_values(array_unique([...$item->access, ...$item->template->panels ?? []]));

@@ -40,7 +40,7 @@ final class LineCheckTest extends TestCase
         self::assertSame([$good, $ending], [$is->good(Day::parse($on)), $is->ending(Day::parse($on))]);
     }
 
-    /** @return iterable<string, array{list<string>, list<string>, list<string>, LineState}> flights, signed, wanting, how */
+    /** @return iterable<string, array{list<string>, list<string>, list<string>, LineState}> flights, signed, wanting */
     public static function flights(): iterable
     {
         yield 'no flight is known' => [[], [], [], LineState::BetweenFlights];

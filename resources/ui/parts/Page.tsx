@@ -141,12 +141,16 @@ export function Trouble({ error }: { error: Failure | null }) {
 export function Caution({
     level,
     title,
+    heads = false,
     children,
 }: {
     level: 'warning' | 'caution';
     title?: string;
+    /** It is what the page is about: its title is the page's heading. */
+    heads?: boolean;
     children: ReactNode;
 }) {
+    const Title = heads ? 'h1' : 'b';
     return (
         <div
             className={`flex overflow-hidden rounded-lg border-2 border-ink bg-sheet ${level === 'caution' ? 'border-dashed' : ''}`}
@@ -156,11 +160,11 @@ export function Caution({
             <div
                 className={`w-3 shrink-0 ${level === 'warning' ? 'bg-ink' : 'bg-[repeating-linear-gradient(45deg,var(--ink)_0_4px,transparent_4px_8px)]'}`}
             />
-            <p className="px-3 py-2">
+            <div className="px-3 py-2">
                 <b className="mr-2">{level === 'warning' ? 'Warning' : 'Caution'}</b>
-                {title && <b>{title}. </b>}
+                {title && <Title className="inline font-bold">{title}. </Title>}
                 {children}
-            </p>
+            </div>
         </div>
     );
 }

@@ -80,8 +80,8 @@ final class OfflineTest extends BrowserCase
     public function test_a_walk_round_at_known_damage_goes_on_without_a_server_and_arrives_once(): void
     {
         $oda = self::visitor('oda', true);
-        $card = self::number("select id from cards where title like 'Wing, left%' and state = 'in_work'");
-        $oda->go("/floor/{$card}")->see('Wing, left');
+        $card = self::number("select id from cards where title like 'Flight deck and below%' and state = 'in_work'");
+        $oda->go("/floor/{$card}")->see('Flight deck and below');
         $oda->go("/floor/damage/QA-VFA?card={$card}")->see('left flap, rib 4')->see('As it was');
         $looks = static fn(): string => self::number("select count(*) from damage_looks where card_id = {$card}").' looks, '
             .self::number("select count(*) from damage_looks where card_id = {$card} and length = 18").' of 18 mm';

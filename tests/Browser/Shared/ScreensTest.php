@@ -56,7 +56,7 @@ final class ScreensTest extends BrowserCase
         yield 'a roll-call' => ['/floor/{held}?step=6', '[data-place]'];
         yield 'safing registers' => ['/floor/registers', 'main li a'];
         yield 'a safing register' => ['/floor/registers/QC-TAC', '[data-device]'];
-        yield 'a finding found before' => ['/floor/findings/14', '[data-testid="repeat"]'];
+        yield 'a finding found before' => ['/floor/findings/{repeat}', '[data-testid="repeat"]'];
         yield 'a manual to be re-read' => ['/library/manuals/BM-TRK', '[data-template]'];
         yield 'parts' => ['/stores/parts', 'table'];
         yield 'what is out' => ['/stores/out', '[data-loan]'];
@@ -80,10 +80,13 @@ final class ScreensTest extends BrowserCase
     #[DataProvider('screens')]
     public function test_a_screen_is_fit_by_day_and_by_night_on_desk_and_tablet(string $path, string $ready): void
     {
-        $path = str_replace('{held}', (string) self::number(
-            'select c.id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = v.aircraft_id '
-                ."where c.title = 'Gear extension by hand pump' and a.mark = 'QC-TAC'",
-        ), $path);
+        $path = strtr($path, [
+            '{held}' => (string) self::number(
+                'select c.id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = v.aircraft_id '
+                    ."where c.title = 'Gear extension by hand pump' and a.mark = 'QC-TAC'",
+            ),
+            '{repeat}' => (string) self::number("select id from findings where repeat_of is not null and number like 'F%'"),
+        ]);
         foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
             $who->browser->executeScript("localStorage.setItem('jorvel.theme', arguments[0])", [$theme]);
             $who->go($path)->find($ready);

@@ -301,7 +301,7 @@ final class CrewTest extends WorldCase
             $this->as('ines', 'GET', 'crew')->json('sentence'),
             'the demo world\'s own story',
         );
-        $block = Card::where('title', 'Wing, left: root, spars, flap and aileron (Block check)')->firstOrFail();
+        $block = Card::where('title', 'Flight deck and below its floor (Block check)')->firstOrFail();
         $block->update(['planned_end' => '2026-05-06T10:00:00Z']);
         $last = substr((string) $block->planned_end, 0, 10);
         Qualification::where(['person_id' => $oda->id, 'value' => 'SKV'])->update(['valid_until' => $last]);

@@ -123,7 +123,7 @@ final class WordsTest extends WorldCase
         self::assertSame([], $moment['waiting'], 'nothing waits for a viewer');
         $this->as('ines', 'GET', 'fleet')->assertOk();
         $waits = fn(string $who): array => $this->as($who, 'GET', 'moment')->json('waiting');
-        self::assertSame(['floor' => 2], $waits('oda'), 'her own open cards');
+        self::assertSame(['floor' => 3], $waits('oda'), 'her own open cards');
         self::assertSame(
             array_count_values(array_column($this->as('ines', 'GET', 'fleet')->json('rows'), 'state'))['stop'],
             $waits('ines')['fleet'],

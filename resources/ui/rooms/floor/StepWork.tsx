@@ -123,7 +123,7 @@ export function StepWork(props: StepProps) {
             )}
             {step.kind === 'caution' ? (
                 <div className="mt-4 text-[1.15rem]">
-                    <Caution level={(step.spec.level as 'warning' | 'caution') ?? 'caution'} title={step.title}>
+                    <Caution level={(step.spec.level as 'warning' | 'caution') ?? 'caution'} title={step.title} heads>
                         {step.text}
                     </Caution>
                 </div>

@@ -27,7 +27,7 @@ export function ItemSet({ own, cards, known, onChange }: Props) {
                             <Button
                                 kind="quiet"
                                 className="text-sm"
-                                aria-label={`${c} one up`}
+                                aria-label={`up: ${c}`}
                                 onClick={() => onChange(earlier(cards, n))}
                             >
                                 up
@@ -36,7 +36,7 @@ export function ItemSet({ own, cards, known, onChange }: Props) {
                         <Button
                             kind="quiet"
                             className="text-sm"
-                            aria-label={`${c} off the set`}
+                            aria-label={`remove ${c}`}
                             onClick={() => onChange(cards.filter((x) => x !== c))}
                         >
                             remove
