@@ -4,25 +4,9 @@ import { Button } from '../../parts/Button';
 import { FilePick } from '../../parts/FilePick';
 import { Section } from '../../parts/Page';
 import { ImportPreview } from './ImportPreview';
+import { kindOf } from './kindOf';
 
 type View = Schemas['ImportView'];
-type Kind = 'cards' | 'follows' | 'programme' | 'programme-csv' | 'revision' | 'flying' | 'sectors';
-
-/** Which kind of file it is, by its name and its head; the server checks it whole. */
-const kindOf = (name: string, text: string): Kind => {
-    if (name.toLowerCase().endsWith('.json')) {
-        if (/"cards"\s*:/.test(text)) {
-            return 'cards';
-        }
-        if (/"rules"\s*:/.test(text)) {
-            return 'follows';
-        }
-        return /"manual"\s*:/.test(text) && /"passages"\s*:/.test(text) ? 'revision' : 'programme';
-    }
-    const head = text.slice(0, text.search(/[\r\n]|$/)).toLowerCase();
-    return head.includes('interval') ? 'programme-csv' : head.includes('number') ? 'sectors' : 'flying';
-};
-
 /** A file is looked at whole, shown as what it would change, and only then applied. */
 export function BringIn() {
     const [view, setView] = useState<View | null>(null);
