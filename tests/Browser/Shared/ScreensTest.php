@@ -374,10 +374,10 @@ final class ScreensTest extends BrowserCase
         // lost.
         $oda->find('[data-testid="step-5"]');
         $this->connection($oda, false);
-        $oda->press('Looked at; nothing more found')->see('1 step waits on this device');
+        $oda->press('Done')->see('1 step waits on this device');
         $oda->browser->executeScript('window.stop()');
         $other->go("/floor/{$card}")->find('[data-testid="step-5"]');
-        $other->press('Looked at; nothing more found')->find('[data-testid="step-6"]');
+        $other->press('Done')->find('[data-testid="step-6"]');
         $this->connection($oda, true);
         $oda->see('was not worked. Somebody else changed this card');
         self::assertSame(1, $number(
