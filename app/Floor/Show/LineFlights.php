@@ -22,16 +22,16 @@ final readonly class LineFlights
     /** @param list<int>|null $aircraft null for all */
     public static function today(Clock $clock, ?array $aircraft = null): self
     {
-        $today = (string) $clock->today();
+        $today = $clock->today();
         $of = static fn($query) => $aircraft === null ? $query : $query->whereIn('aircraft_id', $aircraft);
         $by = static fn(Collection $rows): array => $rows->groupBy('aircraft_id')
             ->map(static fn(Collection $g): array => array_values($g->all()))->all();
 
         return new self(
-            $by($of(Sector::where('date', $today))->orderBy('number')->get()),
+            $by($of(Sector::where('date', (string) $today))->orderBy('number')->get()),
             array_map(
                 static fn(array $rows): array => array_column($rows, 'flight'),
-                $by($of(LineValidity::where('until', $today))->whereNotNull('flight')->get()),
+                $by($of(LineValidity::where('at', '>=', (string) $clock->at($today, '00:00')))->whereNotNull('flight')->get()),
             ),
         );
     }

@@ -274,6 +274,8 @@ final readonly class ProgrammeFile
                 $faults[] = InputError::at("cards.{$i}", "there is no card template \"{$code}\" for the {$type->code}");
             } elseif ($code === $row->card) {
                 $faults[] = InputError::at("cards.{$i}", "is the item's own card, which closes the others");
+            } elseif ($templates[$code]->makes !== null) {
+                $faults[] = InputError::at("cards.{$i}", 'is a card that a visit makes by itself');
             }
         }
         $component = $row->component ?? null;

@@ -84,6 +84,16 @@ final class CardTemplate extends Model
         return $this->belongsTo(Manual::class);
     }
 
+    /**
+     * What it is called where it is one of a set: the place first, it is what tells them apart.
+     *
+     * @param string $check the title of the item's own card
+     */
+    public function partOf(string $check): string
+    {
+        return "{$this->title} ({$check})";
+    }
+
     /** @return HasMany<CardTemplate, $this> */
     public function methods(): HasMany
     {

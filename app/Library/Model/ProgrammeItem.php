@@ -153,12 +153,6 @@ final class ProgrammeItem extends Model
         return $this->hours ?? $this->template->hours;
     }
 
-    /** What one card of its set is called where it is worked: the place first, it is what tells them apart. */
-    public function partTitle(CardTemplate $part): string
-    {
-        return "{$part->title} ({$this->title})";
-    }
-
     /** The code of its card, and of how many others beside it; load `template` and `set` first. */
     public function cardWords(): string
     {

@@ -44,14 +44,16 @@ final readonly class AddCard
             }
 
             // One that an item of the visit has got since belongs to that item's set.
-            $item = ProgrammeItem::whereRelation('set', 'card_templates.id', $template->id)
-                ->whereIn('id', $visit->cards()->whereNotNull('item_id')->select('item_id'))
+            $of = $visit->cards()->where('of_set', false)
+                ->whereIn('item_id', ProgrammeItem::whereRelation('set', 'card_templates.id', $template->id)->select('id'))
                 ->first();
 
-            return function () use ($by, $visit, $template, $item): Card {
+            return function () use ($by, $visit, $template, $of): Card {
                 FloorCount::up($visit->aircraft_id);
-                $card = ($this->make)($visit, $template, $visit->cards()->count() + 1, $item === null ? [] : [
-                    'item_id' => $item->id, 'of_set' => true, 'title' => $item->partTitle($template),
+                $card = ($this->make)($visit, $template, $visit->cards()->count() + 1, $of === null ? [] : [
+                    ...$of->only('item_id', 'component_id'),
+                    'of_set' => true,
+                    'title' => $template->partOf($of->title),
                 ]);
                 $this->frame->complete($visit);
                 $this->records->write(

@@ -222,7 +222,7 @@ final readonly class CreateVisit
             ];
             foreach ($item->set as $template) {
                 ($this->make)($visit, $template, ++$n, [
-                    ...$of, 'of_set' => true, 'title' => $item->partTitle($template),
+                    ...$of, 'of_set' => true, 'title' => $template->partOf($row->title()),
                 ]);
             }
             ($this->make)($visit, $item->template, ++$n, [

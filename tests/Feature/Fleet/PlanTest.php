@@ -149,6 +149,9 @@ final class PlanTest extends WorldCase
         yield 'its own card in its set' => [
             ['cards' => ['SKV-GVI']], 'cards.0', 'is the item\'s own card, which closes the others',
         ];
+        yield 'what a visit makes by itself in its set' => [
+            ['cards' => ['SKV-FNC', 'SKV-JUP']], 'cards.1', 'is a card that a visit makes by itself',
+        ];
         yield 'a set on the line' => [
             ['line' => 'daily', 'validity' => 1, 'cards' => ['SKV-FNC']], 'cards',
             'has no meaning for a check on the line',
