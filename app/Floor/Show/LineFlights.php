@@ -28,7 +28,7 @@ final readonly class LineFlights
             ->map(static fn(Collection $g): array => array_values($g->all()))->all();
 
         return new self(
-            $by($of(Sector::where('date', (string) $today))->orderBy('number')->get()),
+            $by($of(Sector::where('date', (string) $today))->get()->sortBy('number', SORT_NATURAL)),
             array_map(
                 static fn(array $rows): array => array_column($rows, 'flight'),
                 $by($of(LineValidity::where('at', '>=', (string) $clock->at($today, '00:00')))->whereNotNull('flight')->get()),
