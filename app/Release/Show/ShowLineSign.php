@@ -12,6 +12,7 @@ use App\Release\Show\View\BlockerView;
 use App\Release\Show\View\LineSignView;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Jorvel\Core\Crew\Role;
 use Jorvel\Core\Fleet\Validity;
 use Jorvel\Core\Release\LineSigner;
@@ -59,7 +60,8 @@ final readonly class ShowLineSign
     /** The card that is the check; the others fix what was found at it. */
     public static function card(Visit $visit): Card
     {
-        return $visit->cards->firstOrFail(static fn(Card $c): bool => $c->item_id !== null);
+        return $visit->cards->first(static fn(Card $c): bool => $c->item_id !== null)
+            ?? throw new ModelNotFoundException("The check {$visit->id} has no card.");
     }
 
     public function until(Card $card): Validity

@@ -143,6 +143,11 @@ final class LineTest extends WorldCase
         self::assertStringContainsString('have no check that is good: '.implode(', ', $lacks($before)), $before['sentence']);
         // What stands in a visit, or has a finding open and a daily that is good, does not lack one.
         self::assertNotContains('QA-VFA', $lacks($before));
+        // What was signed before there were cards is known, and has no paper.
+        $old = Visit::onLine()->where('visits.state', Visit::RELEASED)->whereDoesntHave('cards')->firstOrFail();
+        foreach (["line/{$old->id}", "line/{$old->id}/log.pdf"] as $path) {
+            $this->as('ines', 'GET', $path)->assertNotFound();
+        }
         $this->begin('bram', 'QA-VFD', 'report', ['report' => 'brakes smell', 'chapter' => '32-42'])->assertCreated();
         self::assertSame('stop', $this->row('QA-VFD')['state']);
         self::assertSame($lacks($before), $lacks($line()));
