@@ -159,7 +159,7 @@ final readonly class VisitStory
         ) : $able->get($card->id % max(1, $able->count())) ?? $people['tor'];
     }
 
-    /** When something is seen at a card on a day: at the usual time, or soon after it was begun; null while it is not. */
+    /** When something is seen at a card on a day: at the usual time, or soon after it was begun; null before that. */
     private function seen(Card $card, Instant $usual): ?Instant
     {
         $begun = $card->begun_at;

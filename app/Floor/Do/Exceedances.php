@@ -138,8 +138,8 @@ final readonly class Exceedances
                 throw Refused::because("{$of->number} is marked as a mistake already. Nothing was changed.");
             }
             if ($of->finding !== null) {
-                throw Refused::because("Finding {$of->finding->number} was raised for it, and its inspection is opened: "
-                    .'what the table names is looked at and signed, also where the figure was misread. Say so there; '
+                throw Refused::because("Finding {$of->finding->number} was raised for it, and its inspection is "
+                    .'opened: what the table names is looked at and signed, also where the figure was misread. Say so there; '
                     .'nothing was changed.');
             }
             $of->update(['mistake' => $why]);
@@ -189,7 +189,8 @@ final readonly class Exceedances
     private function visit(Aircraft $aircraft, string $title): Card
     {
         $look = CardTemplate::where(['type_id' => $aircraft->type_id, 'makes' => 'induct'])->first()
-            ?? throw Refused::because("{$aircraft->mark} stands in no visit, and its type has no card to begin one with: "
+            ?? throw Refused::because("{$aircraft->mark} stands in no visit, and its type has no card to begin one "
+                .'with: '
                 .'give its programme a check on the line after a report, or Library a card that inducts. Nothing was '
                 .'recorded.');
         $today = (string) $this->clock->today();

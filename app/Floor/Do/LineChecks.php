@@ -83,8 +83,8 @@ final readonly class LineChecks
     {
         $turns = LineFlights::today($this->clock, [$aircraft->id])->of($aircraft->id);
         if ($before !== null && ! $turns->wants($before)) {
-            throw Refused::because("{$before} wants no turnaround of {$aircraft->mark} today: it is its first flight, is "
-                .'signed, or comes before one that is. Nothing was begun.');
+            throw Refused::because("{$before} wants no turnaround of {$aircraft->mark} today: it is its first flight, "
+                .'is signed, or comes before one that is. Nothing was begun.');
         }
         if ($before === null && $turns->any() && $turns->next() === null) {
             throw Refused::because("{$aircraft->mark} is turned round for every flight of today. Nothing was begun.");

@@ -31,7 +31,9 @@ final readonly class LineFlights
             $by($of(Sector::where('date', (string) $today))->get()->sortBy('number', SORT_NATURAL)),
             array_map(
                 static fn(array $rows): array => array_column($rows, 'flight'),
-                $by($of(LineValidity::where('at', '>=', (string) $clock->at($today, '00:00')))->whereNotNull('flight')->get()),
+                $by($of(LineValidity::whereNotNull('flight'))
+                    ->where('at', '>=', (string) $clock->at($today, '00:00'))
+                    ->get()),
             ),
         );
     }

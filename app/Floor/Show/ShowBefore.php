@@ -72,8 +72,10 @@ final readonly class ShowBefore
         $out = [];
         foreach ($steps as $step) {
             $unit = Unit::parse($step->spec['reading']['limit']['unit']);
-            $usual = UsualRange::of(array_values(($read->get($step->spec['reading']['point']) ?? collect())
-                ->map(static fn(Reading $r): Quantity => Quantity::of($r->value, Unit::parse($r->unit)))->all()), $unit);
+            $of = ($read->get($step->spec['reading']['point']) ?? collect())->map(
+                static fn(Reading $r): Quantity => Quantity::of($r->value, Unit::parse($r->unit)),
+            );
+            $usual = UsualRange::of(array_values($of->all()), $unit);
             if ($usual !== null) {
                 $out[$step->no] = "The fleet's last {$usual->count}: "
                     .Words::number($usual->lowest, 3).' to '.Words::number($usual->highest, 3)." {$unit->label()}";

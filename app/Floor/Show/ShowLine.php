@@ -90,7 +90,7 @@ final readonly class ShowLine
             default => [$worst->state, $worst->said],
         };
 
-        $lacks = $visit === null && collect($daily)->contains(static fn(LineCheckView $c): bool => $c->state === 'stop');
+        $lacks = $visit === null && collect($daily)->contains('lacks', true);
 
         return new LineRow($a->mark, $a->type->code, $a->base, $state, $said, $lacks, $visit, $checks);
     }
@@ -135,6 +135,7 @@ final readonly class ShowLine
             $state,
             $word,
             $said,
+            $is->lacks(),
             $open?->id,
             $is === LineState::BeforeFlight ? $turns->wanting() : [],
         );

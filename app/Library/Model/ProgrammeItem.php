@@ -44,8 +44,8 @@ use Jorvel\Core\Shared\Day;
  * @property Day|null $from in force from this day: what an aircraft flew before makes it due no sooner
  * @property int|null $phase_in days from then until it must be done for the first time
  * @property-read CardTemplate $template
- * @property-read Collection<int, CardTemplate> $set cards that are made with its own, in their order: one a zone, position
- *   or side; its own card closes when they are closed
+ * @property-read Collection<int, CardTemplate> $set cards that are made with its own, in their order: one a zone,
+ *   position or side; its own card closes when they are closed
  */
 final class ProgrammeItem extends Model
 {

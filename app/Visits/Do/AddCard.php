@@ -44,8 +44,8 @@ final readonly class AddCard
             }
 
             // One that an item of the visit has got since belongs to that item's set.
-            $of = $visit->cards()->where('of_set', false)
-                ->whereIn('item_id', ProgrammeItem::whereRelation('set', 'card_templates.id', $template->id)->select('id'))
+            $with = ProgrammeItem::whereRelation('set', 'card_templates.id', $template->id)->select('id');
+            $of = $visit->cards()->where('of_set', false)->whereIn('item_id', $with)
                 ->first();
 
             return function () use ($by, $visit, $template, $of): Card {

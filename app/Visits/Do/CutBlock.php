@@ -129,6 +129,9 @@ final readonly class CutBlock
 
         return array_map(static fn(int $n): array => $many === 1
             ? [$item->code, $item->title, $item->ownHours(), $own]
-            : ["{$item->code} part {$n}", "{$item->title}, part {$n}", $item->ownHours() / $many, $own], range(1, $many));
+            : ["{$item->code} part {$n}", "{$item->title}, part {$n}", $item->ownHours() / $many, $own], range(
+                1,
+                $many,
+            ));
     }
 }

@@ -49,7 +49,7 @@ final class LineCheckTest extends TestCase
         yield 'signed for it' => [['A01', 'A02'], ['A02'], [], LineState::Turned];
         yield 'a third after it' => [['A01', 'A02', 'A03'], ['A02'], ['A03'], LineState::BeforeFlight];
         yield 'a missed one is not made up for' => [['A01', 'A02', 'A03'], ['A03'], [], LineState::Turned];
-        yield 'one that flies no more counts for nothing' => [['A01', 'A03'], ['A02'], ['A03'], LineState::BeforeFlight];
+        yield 'one that flies no more counts not' => [['A01', 'A03'], ['A02'], ['A03'], LineState::BeforeFlight];
     }
 
     /**

@@ -139,8 +139,8 @@ async function send(w: Waiting): Promise<Schemas['CardView'] | null> {
 }
 
 /**
- * Something at a card, sent at once, or kept on this device while there is no connection: under the key it was first sent
- * with, so that it is carried out once.
+ * Something at a card, sent at once, or kept on this device while there is no connection: under the key it was first
+ * sent with, so that it is carried out once.
  *
  * @param card at which it is entered; without one it is not kept
  */

@@ -85,7 +85,9 @@ final class ScreensTest extends BrowserCase
                 'select c.id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = v.aircraft_id '
                     ."where c.title = 'Gear extension by hand pump' and a.mark = 'QC-TAC'",
             ),
-            '{repeat}' => (string) self::number("select id from findings where repeat_of is not null and number like 'F%'"),
+            '{repeat}' => (string) self::number(
+                "select id from findings where repeat_of is not null and number like 'F%'",
+            ),
         ]);
         foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
             $who->browser->executeScript("localStorage.setItem('jorvel.theme', arguments[0])", [$theme]);

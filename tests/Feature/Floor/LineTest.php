@@ -124,7 +124,8 @@ final class LineTest extends WorldCase
         self::assertSame('application/pdf', $paper->headers->get('content-type'));
         $file = (string) tempnam(sys_get_temp_dir(), 'log');
         file_put_contents($file, $paper->getContent());
-        $text = (string) preg_replace('/\s+/', ' ', (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'));
+        $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
+        $text = (string) preg_replace('/\s+/', ' ', $text);
         unlink($file);
         foreach (['before A02', 'It is good for flight A02', 'flight hours', 'Signed Pell'] as $said) {
             self::assertStringContainsString($said, $text);
@@ -140,7 +141,10 @@ final class LineTest extends WorldCase
         );
         $before = $line();
         self::assertContains('Q-402', $lacks($before));
-        self::assertStringContainsString('have no check that is good: '.implode(', ', $lacks($before)), $before['sentence']);
+        self::assertStringContainsString(
+            'have no check that is good: '.implode(', ', $lacks($before)),
+            $before['sentence'],
+        );
         // What stands in a visit, or has a finding open and a daily that is good, does not lack one.
         self::assertNotContains('QA-VFA', $lacks($before));
         // What was signed before there were cards is known, and has no paper.

@@ -137,7 +137,9 @@ final class ThreadsTest extends WorldCase
         $gauge = $this->toolFor($card, ['tool_kind' => 'feeler gauge', 'limit' => [
             'kind' => 'range', 'unit' => 'mm', 'min' => 1.6, 'max' => 2.4,
         ]])->code;
-        $gap = fn(string $of, string $mm): array => ["Gap of the {$of} clamp", 'read', ['entry' => $mm, 'tool' => $gauge]];
+        $gap = fn(string $of, string $mm): array => [
+            "Gap of the {$of} clamp", 'read', ['entry' => $mm, 'tool' => $gauge],
+        ];
         $this->act($card, 'oda', ...$gap('upper', '1.8'))->assertOk();
         $this->act($card, 'oda', ...$gap('middle', '1.9'))->assertOk();
         $this->fails($card, 'oda', ...$gap('lower', '2.6'));
@@ -174,13 +176,18 @@ final class ThreadsTest extends WorldCase
             'no',
         )[self::no($card, $rig)];
         $run = $shown()['runs'][0];
-        self::assertSame(['rod2', 'screw2'], collect((array) $run['moves'])->pluck('adjuster')->sort()->values()->all());
+        $moved = array_column((array) $run['moves'], 'adjuster');
+        sort($moved);
+        self::assertSame(['rod2', 'screw2'], $moved);
         // Read short of what the sheet predicts, a second run; then as predicted.
         $this->act($card, 'mette', $rig, 'as_left', [
             'entries' => ['arm1' => '61.2', 'arm2' => '62.2', 'sep' => '13.5'], 'tool' => 'PR-06',
         ])->assertOk();
         self::assertCount(2, $shown()['runs']);
-        $left = array_map(static fn(mixed $v): string => (string) round((float) $v, 1), $shown()['runs'][1]['predicted']);
+        $left = array_map(
+            static fn(mixed $v): string => (string) round((float) $v, 1),
+            $shown()['runs'][1]['predicted'],
+        );
         $this->act($card, 'mette', $rig, 'as_left', ['entries' => $left, 'tool' => 'PR-06'])->assertOk();
         self::assertTrue(self::settled($card, $rig));
         self::assertNotSame([], $this->apart($card, 'mette'), 'what was turned is to be locked');
@@ -199,7 +206,8 @@ final class ThreadsTest extends WorldCase
     public function test_thread_3_the_change_over_check_by_both_methods_and_dirt_in_an_air_line(): void
     {
         $template = CardTemplate::where('code', 'TRK-76-22')->firstOrFail();
-        $lost = array_column((array) $this->as('ines', 'GET', 'library/manuals/BM-TRK')->json('templates'), null, 'code');
+        $room = (array) $this->as('ines', 'GET', 'library/manuals/BM-TRK')->json('templates');
+        $lost = array_column($room, null, 'code');
         $this->as('ines', 'POST', "library/templates/{$template->id}/reread", [
             'outcome' => 'both', 'note' => 'this fleet', 'fleets' => ['coast'], 'seen' => $lost['TRK-76-22']['lost'],
         ])->assertOk();
@@ -287,7 +295,6 @@ final class ThreadsTest extends WorldCase
         $this->fails($card, 'stig', 'Nose door', 'read', ['entry' => '1.3']);
         $this->act($card, 'stig', 'Nose door', 'read', ['entry' => '0.4', 'note' => 'bled, run again'])->assertOk();
         // The left bay is not clear any more: pump and lowering are held.
-        DB::table('places')->where('card_id', $card->id)->exists();
         app(Clock::class)->start(Instant::fromEpoch(app(Clock::class)->now()->epoch() + 1900));
         $pump = fn(): TestResponse => $this->act($card, 'stig', 'By the hand pump', 'count', ['entry' => '47']);
         self::assertStringContainsString('roll-call', strtolower((string) $pump()->assertStatus(422)->json('message')));
@@ -350,7 +357,8 @@ final class ThreadsTest extends WorldCase
         $this->act($card, 'aki', 'Rotor brake pressure, as you come', 'read', ['entry' => '41'])->assertOk();
         self::assertCount(31, (array) $card->steps->firstWhere('kind', 'circuit')?->spec['points']);
         $this->walkTo($card, 'aki', 'hald', 'Bright part, left');
-        foreach (['Bright part, left' => ['64', ''], 'Tyre pressure, left' => ['5.9', 'PG-22']] as $title => [$entry, $tool]) {
+        $read = ['Bright part, left' => ['64', ''], 'Tyre pressure, left' => ['5.9', 'PG-22']];
+        foreach ($read as $title => [$entry, $tool]) {
             $this->act($card, 'aki', $title, 'read', ['entry' => $entry, 'tool' => $tool])->assertOk();
         }
         $this->walkTo($card, 'aki', 'hald', 'Seal of the emergency lever');

@@ -57,7 +57,8 @@ final class DemoCardsTest extends WorldCase
                     continue;
                 }
                 $reads = $tools->get($reading['tool_kind'], collect())->contains(
-                    static fn(Tool $t): bool => Unit::parse($t->unit)->dimension() === Unit::parse($limit['unit'])->dimension()
+                    static fn(Tool $t): bool
+                        => Unit::parse($t->unit)->dimension() === Unit::parse($limit['unit'])->dimension()
                         && collect($values)->map(static fn(mixed $v): float => Unit::parse($limit['unit'])
                             ->to(Unit::parse($t->unit), (float) $v))
                             ->every(static fn(float $v): bool => $t->low <= $v && $v <= $t->high),

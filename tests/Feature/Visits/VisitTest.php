@@ -84,7 +84,9 @@ final class VisitTest extends WorldCase
             ...ProgrammeFile::row($own->item()->with('template', 'set')->firstOrFail()),
             'cards' => [...$set->pluck('template.code'), 'SKV-05-90-G'],
         ]]]);
-        $look = $this->as('ines', 'POST', 'library/imports', ['kind' => 'programme', 'name' => 'a set', 'text' => $text]);
+        $look = $this->as('ines', 'POST', 'library/imports', [
+            'kind' => 'programme', 'name' => 'a set', 'text' => $text,
+        ]);
         self::assertSame([
             '"Phase check" of QA-VFB has its cards already and not SKV-05-90-G. Add it there, or the check is done '
                 .'without it.',

@@ -18,6 +18,8 @@ final readonly class LineCheckView
         #[OA\Property(enum: ['clear', 'watch', 'stop', 'waiting'])] public string $state,
         #[OA\Property] public string $word,
         #[OA\Property] public string $said,
+        /** there is none that is good */
+        #[OA\Property] public bool $lacks,
         /** the card of one that is begun */
         #[OA\Property] public ?int $card,
         /** @var list<string> of today, before which a turnaround may be begun; the next first */

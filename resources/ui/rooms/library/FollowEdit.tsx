@@ -9,7 +9,8 @@ import { Page, Trouble, Wait } from '../../parts/Page';
 import { Choice } from '../../parts/Tabs';
 import { begun, redone, undone, written } from './card';
 import { FollowBeside, usePreview } from './FollowBeside';
-import { Opens, Table } from './FollowParts';
+import { Opens } from './FollowParts';
+import { Table } from './FollowTable';
 import { bodyOf, draftOf, noRule, type RuleDraft } from './follow';
 
 /** A rule of what follows is written here; beside it, what it would do, and for which findings it would have held. */

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { Button } from '../../parts/Button';
+import { earlier } from '../../parts/earlier';
 import { Pick } from '../../parts/Pick';
-import { earlier } from './item';
 
 type Props = { own: string; cards: string[]; known: Schemas['ProgrammeCard'][]; onChange: (cards: string[]) => void };
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { earlier, type Item, numbers } from './item';
+import { earlier } from '../../parts/earlier';
+import { type Item, numbers } from './item';
 
 const item = (part: Partial<Item> = {}): Item => ({
     code: '05-21',

@@ -49,10 +49,6 @@ export const blank = (card: string): Item => ({
     limits: [{ unit: 'months', interval: '' }],
 });
 
-/** The cards beside its own with one of them a place up; the first stays. */
-export const earlier = (cards: string[], n: number): string[] =>
-    n < 1 ? cards : cards.map((c, i) => (i === n - 1 ? (cards[n] ?? c) : i === n ? (cards[n - 1] ?? c) : c));
-
 /** The item as the file has it. */
 export function numbers(item: Item): Record<string, unknown> {
     return {
