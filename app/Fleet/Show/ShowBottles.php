@@ -71,7 +71,7 @@ final readonly class ShowBottles
             $trend?->crossesOn === null ? null : (string) $trend->crossesOn,
             $days,
             $trend?->latest(),
-            $trend?->slope,
+            $trend?->line->slope,
             isset($gauge['expected']) ? (float) $gauge['expected'] : null,
             $trend?->leakSuspect,
             array_map(
@@ -99,12 +99,12 @@ final readonly class ShowBottles
         if ($trend === null) {
             return 'Fewer than three readings on different days since it was changed: no trend yet.';
         }
-        $slope = Words::number(abs($trend->slope), 2);
-        $fall = $trend->slope < 0 ? "falls {$slope} {$unit} a day" : 'does not fall';
+        $slope = Words::number(abs($trend->line->slope), 2);
+        $fall = $trend->line->slope < 0 ? "falls {$slope} {$unit} a day" : 'does not fall';
         $usual = Words::number((float) ($gauge['expected'] ?? 0), 2);
         $cause = match ($trend->leakSuspect) {
             true => ": more than twice the {$usual} that use takes, look for a leak",
-            false => $trend->slope < 0 ? ", within twice the {$usual} that use takes" : '',
+            false => $trend->line->slope < 0 ? ", within twice the {$usual} that use takes" : '',
             null => '',
         };
 

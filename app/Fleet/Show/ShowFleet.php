@@ -216,7 +216,7 @@ final readonly class ShowFleet
             (string) $last,
             $days,
             Words::amount($days, 'days'),
-            'trend of its readings, '.Words::number($trend->slope, 2)." {$unit} a day",
+            'trend of its readings, '.Words::number($trend->line->slope, 2)." {$unit} a day",
             'starts anew when it is changed or filled',
             null,
             0.0,

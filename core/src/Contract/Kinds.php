@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Contract;
 
+use Jorvel\Core\Bench\DriftKind;
 use Jorvel\Core\Bench\LimitKind;
 use Jorvel\Core\Bench\RigKind;
 use Jorvel\Core\Bench\SetKind;
 use Jorvel\Core\Crew\AssignKind;
 use Jorvel\Core\Deferrals\ClockKind;
+use Jorvel\Core\Deferrals\ClosureKind;
+use Jorvel\Core\Deferrals\DispatchKind;
+use Jorvel\Core\Deferrals\RateKind;
+use Jorvel\Core\Deferrals\SwapKind;
 use Jorvel\Core\Fleet\DepletionKind;
 use Jorvel\Core\Fleet\DueKind;
 use Jorvel\Core\Fleet\StaggerKind;
@@ -39,6 +44,11 @@ final class Kinds
             new FindingsKind,
             new AssignKind,
             new SetKind,
+            new DriftKind,
+            new RateKind,
+            new DispatchKind,
+            new ClosureKind,
+            new SwapKind,
         ] as $kind) {
             $kinds[$kind->name()] = $kind;
         }

@@ -7,6 +7,7 @@ namespace Jorvel\Core\Fleet;
 use function count;
 
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\TheilSen;
 
 /**
  * A bottle's trend: its readings at the reference temperature, the line through them, and where that meets the minimum.
@@ -16,16 +17,14 @@ final readonly class DepletionResult
     /**
      * @param non-empty-list<array{Day, float}> $points readings since the last change, brought to the reference
      *   temperature
-     * @param float $slope in the unit a day; negative when it falls
-     * @param float $intercept of the line, on the day of the first point
+     * @param TheilSen $line through them, in the unit a day; falling where its slope is negative
      * @param Day|null $crossesOn the last day on which the line is at or above the minimum
      * @param int|null $daysLeft from the last reading; negative when it is past
      * @param bool|null $leakSuspect it falls more than twice as fast as use explains; null where nothing is expected
      */
     public function __construct(
         public array $points,
-        public float $slope,
-        public float $intercept,
+        public TheilSen $line,
         public ?Day $crossesOn,
         public ?int $daysLeft,
         public ?bool $leakSuspect,
@@ -40,7 +39,7 @@ final readonly class DepletionResult
     /** The line on a day. @pure */
     public function on(Day $day): float
     {
-        return $this->intercept + $this->slope * $this->points[0][0]->daysUntil($day);
+        return $this->line->on($day);
     }
 
     /**
@@ -65,7 +64,7 @@ final readonly class DepletionResult
     {
         return [
             'n' => count($this->points),
-            'slope_per_day' => $this->slope,
+            'slope_per_day' => $this->line->slope,
             'latest' => $this->latest(),
             'crosses_on' => $this->crossesOn === null ? null : (string) $this->crossesOn,
             'days_left' => $this->daysLeft,

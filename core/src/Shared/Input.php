@@ -108,6 +108,18 @@ final readonly class Input
         return $this->has($field) ? array_map(floatval(...), get_object_vars($this->object($field)->data)) : [];
     }
 
+    /** @return array<string, bool> keys as strings where PHP allows it, as in {@see numbers()} */
+    public function bools(string $field): array
+    {
+        return $this->has($field) ? array_map(boolval(...), get_object_vars($this->object($field)->data)) : [];
+    }
+
+    /** Whether a field is there and is null, where its schema lets it be. */
+    public function isNull(string $field): bool
+    {
+        return $this->has($field) && $this->data->{$field} === null;
+    }
+
     /** @return list<string> */
     public function strings(string $field): array
     {

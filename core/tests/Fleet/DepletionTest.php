@@ -63,7 +63,7 @@ final class DepletionTest extends TestCase
         foreach ([Unit::bar, Unit::psi, Unit::kPa] as $unit) {
             $by = Unit::bar->to($unit, 1.0);
             $result = Depletion::of(self::line($start * $by, $slope * $by, $days, $unit), $unit, $minimum * $by);
-            self::assertEqualsWithDelta($slope * $by, $result->slope, 1e-9 * $by);
+            self::assertEqualsWithDelta($slope * $by, $result->line->slope, 1e-9 * $by);
             self::assertSame(
                 [$on, $left],
                 [$result->crossesOn === null ? null : (string) $result->crossesOn, $result->daysLeft],
@@ -78,7 +78,7 @@ final class DepletionTest extends TestCase
         $whole = Depletion::of($readings, Unit::bar, 90);
         $stray = GasReading::of($readings[3]->date, 60.0, 20.0, Unit::bar);
         $bent = Depletion::of([...array_slice($readings, 0, 3), $stray, ...array_slice($readings, 4)], Unit::bar, 90);
-        self::assertEqualsWithDelta($whole->slope, $bent->slope, 0.02);
+        self::assertEqualsWithDelta($whole->line->slope, $bent->line->slope, 0.02);
         self::assertEqualsWithDelta($whole->crossesOn->number ?? 0, $bent->crossesOn->number ?? 0, 4);
     }
 
@@ -120,7 +120,7 @@ final class DepletionTest extends TestCase
         self::assertCount(3, $result->points);
         self::assertEqualsWithDelta(
             [-0.1, 124.0, 123.0],
-            [$result->slope, $result->on(Day::parse('2026-01-10')), $result->latest()],
+            [$result->line->slope, $result->on(Day::parse('2026-01-10')), $result->latest()],
             1e-9,
         );
         self::assertTrue($result->leakSuspect, 'more than twice what is expected');
@@ -133,7 +133,7 @@ final class DepletionTest extends TestCase
         $day = Day::parse('2026-01-01');
         $reading = static fn(int $d, float $p): GasReading => GasReading::of($day->plusDays($d), $p, 21, Unit::bar);
         $result = Depletion::of([$reading(0, 100), $reading(0, 102), $reading(10, 91)], Unit::bar, 90);
-        self::assertEqualsWithDelta(-1.0, $result->slope, 1e-9, 'the median of −0.9 and −1.1');
+        self::assertEqualsWithDelta(-1.0, $result->line->slope, 1e-9, 'the median of −0.9 and −1.1');
         self::assertEqualsWithDelta(101.0, $result->on($day), 1e-9, 'the median of 100, 102 and 101');
     }
 }
