@@ -49,6 +49,18 @@ return [
     'recheck_days' => 2,
     // Days that a defect of a category may be carried where its listed item does not say less.
     'deferral_days' => ['B' => 3, 'C' => 10, 'D' => 120],
+    // Flights of so many days to come are judged by what is carried; what a flight may be stated to meet.
+    'sector_days' => 14,
+    'flight_conditions' => [
+        'icing', 'night', 'cloud', 'overwater', 'contaminated', 'passengers', 'gravel', 'hoist', 'goggles', 'deck', 'drop',
+    ],
+    // A stay in which a defect may be closed is looked for so many days ahead; hours that a fix takes where nobody said.
+    'closure_days' => 45,
+    'fix_hours' => 3.0,
+    // As much is worked on the line between two days of flying.
+    'line_hours' => 8.0,
+    // A defect that comes back within so many days is a repeat.
+    'repeat_days' => 30,
     // Days for which the calendar feed tells what falls due.
     'feed_days' => 90,
     // How far back the history of a system is told at a finding, in days.

@@ -177,6 +177,16 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
 
     // Deferrals
     Route::get('deferrals', [DeferralController::class, 'index']);
+    Route::get('deferrals/{id}', [DeferralController::class, 'show'])->whereNumber('id');
+    Route::get('deferrals/{id}/placard.pdf', [DeferralController::class, 'placard']);
+    Route::post('deferrals/{id}/take-back', [DeferralController::class, 'takeBack'])->middleware('once');
+    Route::post('deferrals/{id}/extend', [DeferralController::class, 'extend'])->middleware(['throttle:sign', 'once']);
+    Route::post('deferrals/{id}/needs', [DeferralController::class, 'need'])->middleware('once');
+    Route::post('deferral-needs/{id}', [DeferralController::class, 'changeNeed'])->middleware('once');
+    Route::post('deferrals/{id}/plan', [DeferralController::class, 'plan'])->middleware('once');
+    Route::post('deferrals/{id}/placard-off', [DeferralController::class, 'placardOff'])->middleware('once');
+    Route::post('deferrals/{id}/close', [DeferralController::class, 'close'])->middleware(['throttle:sign', 'once']);
+    Route::get('findings/{id}/options', [DeferralController::class, 'options']);
     Route::post('findings/{id}/defer', [DeferralController::class, 'defer'])->middleware(['throttle:sign', 'once']);
 
     // Release

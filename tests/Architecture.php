@@ -19,13 +19,13 @@ final class Architecture
     /** What each room may use; every room only of those above it in this list, so that no two use each other. */
     public const USES = [
         'Crew' => [],
-        'Deferrals' => [],
-        'Fleet' => ['Deferrals'],
+        'Fleet' => [],
         'Visits' => ['Crew', 'Fleet'],
         'Library' => ['Fleet', 'Visits'],
         'Stores' => ['Visits'],
         'Floor' => ['Fleet', 'Visits', 'Library', 'Stores'],
         'Bench' => ['Floor'],
+        'Deferrals' => ['Fleet', 'Visits', 'Stores', 'Floor'],
         'Release' => ['Deferrals', 'Stores', 'Fleet'],
     ];
 

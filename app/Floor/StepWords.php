@@ -96,7 +96,9 @@ final readonly class StepWords
                 "{$spec['device']}, {$spec['place']}, {$spec['flag']}: □ fitted"
                     .(isset($spec['storage']) ? ".   Kept: {$spec['storage']}" : ''),
             ],
-            'safing_remove' => ["What step {$spec['of']} fitted: □ removed, flag with it"],
+            'safing_remove' => [isset($spec['carried'])
+                ? '□ removed, flag with it, and struck from the register'
+                : "What step {$spec['of']} fitted: □ removed, flag with it"],
             'rollcall' => self::callBlanks($spec),
             'test' => [
                 'Set up: '.implode('; ', $spec['setup']),

@@ -11,6 +11,7 @@ use App\Shared\Clock;
 use Jorvel\Core\Deferrals\Category;
 use Jorvel\Core\Deferrals\ClockKind;
 use Jorvel\Core\Deferrals\Deferral as Terms;
+use Jorvel\Core\Deferrals\Extension;
 use Jorvel\Core\Now\DeferralNow;
 use Jorvel\Core\Shared\Instant;
 
@@ -27,6 +28,10 @@ final readonly class LoadDeferral
             $deferral->timezone,
             $deferral->limits,
             $deferral->at_discovery,
+            array_map(
+                static fn(array $e): Extension => Extension::of($e['days'], Instant::parse($e['granted'])),
+                $deferral->extensions,
+            ),
         ), $deferral->procedure_done);
     }
 
@@ -45,6 +50,7 @@ final readonly class LoadDeferral
     /**
      * @param array<string, float> $limits `days`, and amounts by counter
      * @param array<string, float> $counters when it was found
+     * @param list<Extension> $extensions
      */
     private static function terms(
         string $category,
@@ -52,6 +58,7 @@ final readonly class LoadDeferral
         string $zone,
         array $limits,
         array $counters,
+        array $extensions = [],
     ): Terms {
         $days = isset($limits['days']) ? (int) $limits['days'] : null;
         unset($limits['days']);
@@ -63,7 +70,7 @@ final readonly class LoadDeferral
             $days,
             array_map(floatval(...), $limits),
             array_map(floatval(...), $counters),
-            [],
+            $extensions,
             (array) config('jorvel.deferral_days'),
         );
     }

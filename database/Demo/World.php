@@ -10,6 +10,7 @@ use App\Crew\Model\RotaDay;
 use App\Crew\Model\WaitingAuthority;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
+use App\Deferrals\Model\ListedRevision;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\Base;
@@ -75,6 +76,7 @@ final readonly class World
         private CreateVisit $createVisit,
         private VisitStory $visitStory,
         private FloorStory $floorStory,
+        private DeferralStory $deferralStory,
         private Recalls $recalls,
         private FreezeCertificate $freeze,
         private WhatFollows $whatFollows,
@@ -170,10 +172,15 @@ final readonly class World
             self::csv('bay_slots.csv'),
             static fn(array $r): array => [...array_diff_key($r, ['bay' => 0]), 'bay_id' => $bays[$r['bay']]],
         );
-        foreach (self::json('listed.json') as $item) {
-            $type = $item['type'];
-            unset($item['type']);
-            ListedItem::create([...$item, 'type_id' => $types[$type]]);
+        foreach (glob(database_path('demo/listed').'/*.json') ?: [] as $path) {
+            $list = self::json('listed/'.basename($path));
+            ListedRevision::create([
+                'type_id' => $types[$list['type']], 'revision' => $list['revision'], 'issued' => $list['issued'],
+                'summary' => $list['summary'], 'at' => "{$list['issued']}T08:00:00Z",
+            ]);
+            foreach ($list['items'] as $item) {
+                ListedItem::create(ListedItem::row($types[$list['type']], $item, $list['revision'], 1));
+            }
         }
     }
 
@@ -668,34 +675,27 @@ final readonly class World
     /**
      * A visit of the past in which a defect was found and carried, released since.
      *
-     * @param array<string, string> $d
+     * @param array<string, mixed> $d
      */
     private function deferred(Person $controller, Person $by, int $n, array $d): void
     {
-        $date = substr($d['at'], 0, 10);
+        if (isset($d['repeat'])) {
+            $r = $d['repeat'];
+            $before = $this->lived($controller, $by, $d['mark'], $r['item'], $r['at']);
+            $this->foundBefore($before, $by, $r['at'], [...$r, 'chapter' => $r['item'], 'place' => $d['place']]);
+        }
         $visit = $this->lived($controller, $by, $d['mark'], $d['item'], $d['at']);
-        $card = $visit->cards()->firstOrFail();
-        $listed = ListedItem::where('code', $d['listed'])->firstOrFail();
-        $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id,
-            'card_id' => $card->id,
-            'raised_by' => $by->id,
-            'number' => sprintf('F%04d', $n),
-            'chapter' => $listed->chapter,
-            'place' => $d['place'],
-            'extent' => $d['extent'],
-            'state' => 'deferred',
-            'raised_at' => $d['at'],
-        ]);
-        $aircraft = Aircraft::findOrFail($visit->aircraft_id);
-        $at = self::countersOn($aircraft, Day::parse($date));
-        Deferral::create([
-            'finding_id' => $finding->id, 'aircraft_id' => $aircraft->id, 'listed_item_id' => $listed->id,
-            'deferred_by' => $controller->id, 'category' => $listed->category,
-            'discovered_at' => $d['at'], 'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits,
-            'at_discovery' => $at, 'counted_to' => $date,
-            'placard' => $listed->placard, 'procedure_done' => true, 'state' => 'open',
-        ]);
+        $finding = $this->deferralStory->carried(
+            $visit->load('aircraft.type'),
+            $controller,
+            $by,
+            $visit->cards()->whereNotNull('inspected_by')->first()->inspector
+                ?? Person::where('login', str_starts_with($d['mark'], 'Q-') ? 'wenna' : 'tor')->firstOrFail(),
+            $n,
+            self::countersOn($visit->aircraft, Day::parse(substr($d['at'], 0, 10))),
+            $d,
+        );
+        $finding->update(['repeat_of' => Finding::where('number', $d['repeat']['number'] ?? '')->value('id')]);
     }
 
     /** Certificates are numbered in the order in which they were signed, and say what was so then. */

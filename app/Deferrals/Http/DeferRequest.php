@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Deferrals\Http;
 
+use App\Deferrals\Do\NewDeferral;
 use App\Deferrals\Model\Deferral;
 use App\Shared\Http\RoomRequest;
 
@@ -19,10 +20,28 @@ final class DeferRequest extends RoomRequest
     public function rules(): array
     {
         return [
-            'item' => 'required|integer|exists:listed_items,id',
-            'safed' => 'required|boolean',
-            'carry_safing' => 'sometimes|boolean',
+            'item' => 'required|integer',
+            'position' => 'nullable|string|max:60',
+            'because' => 'nullable|string|max:500',
+            'placard' => 'required|boolean',
+            'carry' => 'sometimes|array|max:100',
+            'carry.*' => 'integer',
+            'sure' => 'sometimes|boolean',
             ...self::SIGNATURE,
         ];
+    }
+
+    public function deferral(): NewDeferral
+    {
+        $text = fn(string $field): ?string => trim($this->string($field)->value()) ?: null;
+
+        return new NewDeferral(
+            $this->integer('item'),
+            $text('position'),
+            $text('because'),
+            $this->boolean('placard'),
+            array_values(array_map(intval(...), (array) $this->input('carry', []))),
+            $this->boolean('sure'),
+        );
     }
 }

@@ -11,7 +11,9 @@ use App\Shared\AsCounters;
 use App\Shared\AsDay;
 use App\Shared\AsInstant;
 use App\Shared\Model;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
@@ -29,19 +31,39 @@ use Jorvel\Core\Shared\Instant;
  * @property array<string, float> $at_discovery
  * @property Day|null $counted_to the day to which these had been counted
  * @property string $placard
- * @property bool $procedure_done
- * @property string $state
+ * @property bool $procedure_done what makes it safe is signed, or nothing has to be done
+ * @property string $state {@see self::OPEN} or {@see self::CLOSED}
+ * @property string|null $position which of the units it is
+ * @property Instant|null $decided_at when it was decided to carry it
+ * @property Instant|null $begun_at when it was made safe, and so is carried
+ * @property Instant|null $placard_at when its placard was fitted
+ * @property Instant|null $placard_off_at
+ * @property string|null $because why it is this part of the system, where its words do not say so
+ * @property list<array{days: int, granted: string, by: string, reason: string, approval: string}> $extensions
+ * @property float|null $hours that its closure takes; as its cards say where null
+ * @property Instant|null $closed_at
+ * @property string|null $closed_how
  * @property-read ListedItem $listedItem
  * @property-read Finding $finding
  * @property-read Aircraft $aircraft
  * @property-read Person $deferredBy
+ * @property-read Person|null $closedBy
+ * @property-read Collection<int, DeferralCard> $cards
+ * @property-read Collection<int, DeferralNeed> $needs
  */
 final class Deferral extends Model
 {
+    public const OPEN = 'open';
+
+    public const CLOSED = 'closed';
+
     protected $casts = [
         'discovered_at' => AsInstant::class,
         'counted_to' => AsDay::class,
-        'limits' => 'array', 'at_discovery' => AsCounters::class, 'procedure_done' => 'boolean'];
+        'limits' => 'array', 'at_discovery' => AsCounters::class, 'procedure_done' => 'boolean',
+        'decided_at' => AsInstant::class, 'begun_at' => AsInstant::class, 'placard_at' => AsInstant::class,
+        'placard_off_at' => AsInstant::class, 'closed_at' => AsInstant::class, 'extensions' => 'array', 'hours' => 'float',
+    ];
 
     /** @return BelongsTo<ListedItem, $this> */
     public function listedItem(): BelongsTo
@@ -65,5 +87,29 @@ final class Deferral extends Model
     public function deferredBy(): BelongsTo
     {
         return $this->belongsTo(Person::class, 'deferred_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function closedBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'closed_by');
+    }
+
+    /** @return HasMany<DeferralCard, $this> */
+    public function cards(): HasMany
+    {
+        return $this->hasMany(DeferralCard::class)->orderBy('id');
+    }
+
+    /** @return HasMany<DeferralNeed, $this> */
+    public function needs(): HasMany
+    {
+        return $this->hasMany(DeferralNeed::class)->orderBy('id');
+    }
+
+    /** What the placard says, with the position where the list tells them apart. */
+    public function name(): string
+    {
+        return $this->listedItem->title.($this->position === null ? '' : ", {$this->position}");
     }
 }

@@ -6,111 +6,191 @@ namespace App\Deferrals\Show;
 
 use App\Deferrals\DeferralWords;
 use App\Deferrals\Model\Deferral;
+use App\Deferrals\Model\DeferralCard;
+use App\Deferrals\Model\DeferralNeed;
 use App\Deferrals\Model\ListedItem;
+use App\Deferrals\Show\View\ClosedView;
 use App\Deferrals\Show\View\DeferralsView;
 use App\Deferrals\Show\View\DeferralView;
+use App\Deferrals\Show\View\NeedView;
 use App\Deferrals\Show\View\OpenFinding;
-use App\Deferrals\Show\View\OptionView;
 use App\Floor\Model\Finding;
+use App\Now\DeferralClock;
 use App\Now\LoadFlying;
+use App\Now\LoadListed;
 use App\Shared\Clock;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Arr;
-use Illuminate\Support\Collection;
-use Jorvel\Core\Deferrals\ClockResult;
+use Jorvel\Core\Deferrals\Closure;
 use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\PlannedAway;
 
 /**
- * What the room Deferrals shows: what is carried, by what runs out first, and the findings that wait for a decision.
+ * What the room Deferrals shows: what is carried, by what runs out first, with whether it is closed in time; and the findings
+ * that wait for a decision.
  */
 final readonly class ShowDeferrals
 {
-    public function __construct(private Clock $clock, private DeferralClock $deferrals) {}
+    /** The last ones that were closed. */
+    private const CLOSED = 20;
+
+    public function __construct(
+        private Clock $clock,
+        private DeferralClock $clocks,
+        private Closures $closures,
+        private LoadListed $listed,
+    ) {}
+
+    /** @return Builder<Deferral> with everything that {@see view()} reads */
+    public static function query(): Builder
+    {
+        return Deferral::with([
+            'aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'finding', 'listedItem', 'cards.card.visit',
+            ...Closures::with(),
+        ]);
+    }
 
     public function all(): DeferralsView
     {
-        $all = ListedItem::orderBy('code')->get();
-        $carried = Deferral::with([
-            'aircraft' => static fn($q) => $q->with(LoadFlying::with()),
-            'finding',
-        ])->where('state', 'open')
-            ->get()
-            ->each(static fn(Deferral $d) => $d->setRelation('listedItem', $all->find($d->listed_item_id)))
-            ->map($this->deferral(...))
+        $open = self::query()->where('state', Deferral::OPEN)->get();
+        $this->closures->read($open);
+        $carried = $open->map($this->view(...))
             ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
-        $listed = $all->groupBy(static fn(ListedItem $i): string => $i->type_id.'/'.$i->chapter);
-        $open = Finding::with([
-            'aircraft' => static fn($q) => $q->with(LoadFlying::with()),
-            'card',
-            'raiser',
-            'fixCard',
-        ])->where('state', 'open')
+        $found = Finding::with(['aircraft.deferrals.listedItem', 'card', 'raiser', 'fixCard'])
+            ->where('state', Finding::OPEN)
             ->orderBy('id')
             ->get();
-        $waiting = $open->whereNull('fixCard')->count();
-        $findings = $open->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)
+        $findings = $found->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)
             ->values()
-            ->map(fn(Finding $f): OpenFinding => $this->finding(
-                $f,
-                $listed->get($f->aircraft->type_id.'/'.$f->chapter, collect()),
-            ));
+            ->map($this->finding(...));
         $first = $carried->first();
-        // What has its card and may not be deferred is decided.
+
         return new DeferralsView(
             DeferralWords::room(
                 $first === null ? null : "{$first->mark} first: {$first->title} ".lcfirst($first->said),
-                $waiting,
+                $found->whereNull('fixCard')->count(),
+                $carried->whereIn('verdict', ['late', 'no_slot'])->count(),
             ),
             $carried->all(),
+            $carried->count(),
+            // What has its card and may not be deferred is decided.
             array_values($findings->filter(
-                static fn(OpenFinding $f): bool => $f->fixCard === null || $f->options !== [],
+                static fn(OpenFinding $f): bool => $f->fixCard === null || $f->covers !== [],
             )->all()),
+            $this->closed(),
         );
     }
 
-    public function deferral(Deferral $d): DeferralView
+    /** @return list<ClosedView> */
+    private function closed(): array
     {
-        $clock = $this->deferrals->read($d, $d->aircraft);
-        $today = $this->clock->today();
+        return array_values(Deferral::with('aircraft', 'finding', 'listedItem')->where('state', Deferral::CLOSED)
+            ->orderByDesc('closed_at')->limit(self::CLOSED)->get()
+            ->map(fn(Deferral $d): ClosedView => new ClosedView(
+                $d->id,
+                $d->aircraft->mark,
+                $d->finding->number,
+                $d->listedItem->code,
+                $d->name(),
+                $d->finding->place,
+                $this->clock->local($d->discovered_at),
+                $d->closed_at === null ? '' : $this->clock->local($d->closed_at),
+                $d->closed_at === null ? 0 : $d->discovered_at->dayIn($this->clock->zone())
+                    ->daysUntil($d->closed_at->dayIn($this->clock->zone())),
+                $d->closed_how ?? '',
+            ))->all());
+    }
 
+    /** @param Deferral $d of {@see query()}, after the closures are read */
+    public function view(Deferral $d): DeferralView
+    {
+        $clock = $this->clocks->read($d, $d->aircraft);
+        $today = $this->clock->today();
+        $last = $clock->forecastLast;
+        $closure = $this->closures->of($d, $last);
         // What it runs out by is said in its sentence already.
         $left = Arr::except($clock->usageLeft, $clock->status === 'expired' ? [] : [(string) $clock->driver]);
+        $visit = $d->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null)?->card->visit;
 
         return new DeferralView(
             $d->id,
             $d->aircraft->mark,
             $d->finding->number,
+            $d->finding_id,
             $d->finding->place,
             $d->finding->extent,
             $d->listedItem->code,
-            $d->listedItem->title,
+            $d->name(),
             $d->category,
             $this->clock->local($d->discovered_at),
             $clock->expiresAt === null ? null : $this->clock->local($clock->expiresAt),
-            $clock->forecastLast === null ? null : (string) $clock->forecastLast,
-            $clock->forecastLast === null ? null : $today->daysUntil($clock->forecastLast),
+            $clock->expiresAt === null ? null : (string) $clock->expiresAt,
+            $last === null ? null : (string) $last,
+            $last === null ? null : $today->daysUntil($last),
             DeferralWords::others($left),
             (string) $clock->driver,
             ($clock->status === 'expired' ? FleetState::Stop : FleetState::of(
                 $today,
-                $clock->forecastLast,
+                $last,
                 PlannedAway::No,
                 (int) config('jorvel.warn_days'),
             ))->value,
-            $this->said($clock),
+            DeferralWords::left($clock, $today, $this->clock->words(...)),
             $d->placard,
             $d->procedure_done ? 'done' : 'open',
             $d->listedItem->conditions,
+            $closure->verdict,
+            ['in_time' => 'clear', 'unknown' => 'watch'][$closure->verdict] ?? 'stop',
+            $this->said($d, $closure),
+            array_values($d->needs->map(fn(DeferralNeed $n): NeedView => $this->need($n, $closure))->all()),
+            $visit?->title,
+            $visit?->id,
         );
     }
 
-    /** @param Collection<int, ListedItem> $listed */
-    private function finding(Finding $f, Collection $listed): OpenFinding
+    private function said(Deferral $d, Closure $closure): string
+    {
+        $names = $d->needs->mapWithKeys(static fn(DeferralNeed $n): array => [(string) $n->id => $n->what])->all();
+        $slots = array_map(static fn(Stay $s): string => $s->said(), $this->closures->stays($d));
+        [$most] = ShowDeferral::extension($d, $this->clocks->read($d, $d->aircraft));
+
+        return DeferralWords::closure($closure, $this->clock->words(...), $names, $slots, $most);
+    }
+
+    private function need(DeferralNeed $need, Closure $closure): NeedView
+    {
+        $today = $this->clock->today();
+        $on = $need->thereOn($today);
+        $there = $on !== null && $on->number <= $today->number;
+
+        return new NeedView(
+            $need->id,
+            $need->kind,
+            $need->what.($need->part === null ? '' : ", {$need->quantity} of {$need->part->number}"),
+            $on === null ? null : (string) $on,
+            match (true) {
+                $there => 'there',
+                $on === null => 'nobody knows when',
+                default => 'on '.$this->clock->words($on),
+            },
+            match (true) {
+                $there => 'clear',
+                $closure->readyBy !== null && $on !== null && $on->number <= $closure->readyBy->number => 'watch',
+                $on === null => 'watch',
+                default => 'stop',
+            },
+            $there,
+        );
+    }
+
+    /** @param Finding $f with `aircraft.deferrals.listedItem`, `card`, `raiser` and `fixCard` */
+    public function finding(Finding $f): OpenFinding
     {
         return new OpenFinding(
             $f->id,
             $f->number,
             $f->aircraft->mark,
+            $f->chapter,
             $f->card->number,
             $f->card_id,
             $f->place,
@@ -118,26 +198,7 @@ final readonly class ShowDeferrals
             $this->clock->local($f->raised_at),
             $f->raiser->name,
             $f->fixCard?->number,
-            array_values($listed->map(function (ListedItem $i) use ($f): OptionView {
-                $clock = $this->deferrals->preview($f, $i);
-
-                return new OptionView(
-                    $i->id,
-                    $i->code,
-                    $i->title,
-                    $i->category,
-                    $i->conditions,
-                    $i->procedure,
-                    $i->placard,
-                    $this->said($clock),
-                    $clock->forecastLast === null ? null : (string) $clock->forecastLast,
-                );
-            })->all()),
+            array_map(static fn(ListedItem $i): string => "{$i->code} {$i->title}", $this->listed->fitting($f)),
         );
-    }
-
-    private function said(ClockResult $clock): string
-    {
-        return DeferralWords::left($clock, $this->clock->today(), $this->clock->words(...));
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Fleet\Show;
 
 use App\Deferrals\Model\Deferral;
-use App\Deferrals\Show\DeferralClock;
 use App\Fleet\Show\View\DueLine;
+use App\Now\DeferralClock;
 use App\Now\LoadFlying;
 use App\Shared\Calendar;
 use App\Shared\Clock;

@@ -18,6 +18,7 @@ use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Do\MakeCard;
+use App\Visits\Do\StandNow;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Library\ExceededRow;
@@ -36,6 +37,7 @@ final readonly class Exceedances
         private WhatFollows $follows,
         private LineChecks $line,
         private MakeCard $make,
+        private StandNow $stand,
     ) {}
 
     /** @throws Refused as {@see record()}, for each with its line; none is recorded then */
@@ -193,12 +195,7 @@ final readonly class Exceedances
                 .'with: '
                 .'give its programme a check on the line after a report, or Library a card that inducts. Nothing was '
                 .'recorded.');
-        $today = (string) $this->clock->today();
-        $visit = Visit::create([
-            'aircraft_id' => $aircraft->id, 'title' => $title, 'bay' => Visit::LINE, 'start' => $today, 'end' => $today,
-            'state' => Visit::IN_WORK,
-        ]);
-        $visit->setRelation('aircraft', $aircraft);
+        $visit = $this->stand->open($aircraft, $title);
         $card = ($this->make)($visit, $look, 1, ['makes' => 'induct']);
 
         return $card->load('steps')->setRelation('visit', $visit)->setRelation('aircraft', $aircraft);

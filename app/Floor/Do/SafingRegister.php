@@ -32,6 +32,10 @@ final class SafingRegister
      */
     public function removedBy(Step $step): ?SafingDevice
     {
+        if (isset($step->spec['carried'])) {
+            return SafingDevice::where('aircraft_id', $step->card->aircraft_id)->whereNull('removed_at')
+                ->find($step->spec['carried']);
+        }
         $fitter = isset($step->spec['made'])
             ? Card::with('steps')
                 ->where('visit_id', $step->card->visit_id)
@@ -69,6 +73,13 @@ final class SafingRegister
         if ($devices->isEmpty()) {
             return [];
         }
+        $removers = [];
+        $carried = $devices->whereNotNull('carried_by');
+        // What a deferral carries comes off by its closure, on whatever visit.
+        foreach ($carried->isEmpty() ? [] : Step::with('card')->where('kind', 'safing_remove')->where('state', Step::OPEN)
+            ->whereIn('spec->carried', $carried->modelKeys())->get() as $step) {
+            $removers[$step->spec['carried']] = $step;
+        }
         $visits = $devices->pluck('card.visit_id')->unique();
         $kinds = ['safing_fit', 'safing_remove'];
         $cards = Card::whereIn('visit_id', $visits)->whereIn(
@@ -83,8 +94,7 @@ final class SafingRegister
             ->get();
         $all->each(static fn(Step $s) => $s->setRelation('card', $cards->get($s->card_id)));
         $steps = $all->where('kind', 'safing_remove')->where('state', Step::OPEN);
-        $removers = [];
-        foreach ($devices as $device) {
+        foreach ($devices->whereNull('carried_by') as $device) {
             // On the same card first; of several, the one that comes first.
             $remover = $steps->sortBy(static fn(Step $s): array => [
                 $s->card_id === $device->card_id ? 0 : 1,
@@ -97,7 +107,7 @@ final class SafingRegister
                             => $c->visit_id === $s->card->visit_id && $c->makes === $s->spec['made'],
                     )?->id : ($s->card_id === $device->card_id ? $device->card_id : null);
                     $fitted = $all->first(
-                        static fn(Step $f): bool => $f->card_id === $fitter && $f->no === $s->spec['of'],
+                        static fn(Step $f): bool => $f->card_id === $fitter && $f->no === ($s->spec['of'] ?? 0),
                     );
 
                     return $fitted !== null && $s->card->visit_id === $device->card->visit_id

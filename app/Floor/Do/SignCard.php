@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Do;
 
 use App\Crew\Model\Person;
+use App\Floor\CardClosed;
 use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Clocking;
@@ -97,7 +98,7 @@ final readonly class SignCard
         ]);
         // Whoever signs says that they are gone; the others say so themselves.
         Presence::leave($by->id, $card->id, $now);
-        $this->settle($card);
+        $this->settle($by, $card);
         $this->records->write($by, 'card.signed', "card:{$card->id}", [
             'number' => $card->number, 'stamp' => $by->stamp, 'revision' => $card->revision,
             'statement' => self::statement($card, $by),
@@ -149,7 +150,7 @@ final readonly class SignCard
                     'inspected_at' => (string) $this->clock->now(),
                     'state' => Card::CLOSED,
                 ]);
-                $this->settle($card);
+                $this->settle($by, $card);
                 $this->disturb->inspected($by, $card);
                 $this->records->write(
                     $by,
@@ -258,9 +259,12 @@ final readonly class SignCard
         }
     }
 
-    /** A closed card that was made for a finding settles it. */
-    private function settle(Card $card): void
+    /** A closed card that was made for a finding settles it; what else hangs on it hears of it. */
+    private function settle(Person $by, Card $card): void
     {
+        if ($card->state === Card::CLOSED) {
+            event(new CardClosed($by, $card));
+        }
         if ($card->state === Card::CLOSED && $card->finding_id !== null) {
             Finding::whereKey($card->finding_id)->where('state', Finding::OPEN)
                 ->update([

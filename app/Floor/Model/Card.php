@@ -102,6 +102,14 @@ final class Card extends Model
     /** {@see $makes} of a card that measures again what a withdrawn tool measured. */
     public const RECHECK = 'recheck';
 
+    /** {@see $makes} of a card that makes a defect safe that is carried, and of the one that takes that back. */
+    public const CARRY = 'carry';
+
+    public const REVERSE = 'reverse';
+
+    /** Cards whose steps are not their template's own: they take no newer text of it. */
+    public const OWN_STEPS = [self::RECHECK, self::CARRY, self::REVERSE];
+
     public const OPEN = CardProgress::Open;
 
     public const IN_WORK = CardProgress::InWork;

@@ -13,6 +13,7 @@ use App\Floor\Show\View\DrawingView;
 use App\Floor\Show\View\FindingDetail;
 use App\Floor\Show\View\HistoryLine;
 use App\Floor\Show\View\PhotoView;
+use App\Now\LoadListed;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
@@ -26,13 +27,14 @@ final readonly class ShowFinding
         private ShowCard $cards,
         private SystemHistory $history,
         private ShowFollowUps $follows,
+        private LoadListed $listed,
     ) {}
 
     public function one(Finding $finding, Person $me): FindingDetail
     {
         $finding->load([
             'followUps.person', 'followUps.card', 'followUps.led', 'followUps.rule', 'raiser', 'photos', 'card.visit',
-            'aircraft.type', 'fixCard', 'before',
+            'aircraft.type', 'aircraft.deferrals.listedItem', 'fixCard', 'before',
         ]);
         $today = $this->clock->today();
         $recent = Recent::usual();
@@ -43,13 +45,7 @@ final readonly class ShowFinding
         $view = $this->cards->finding($finding, $finding->aircraft->mark, $finding->card);
         $outline = $finding->aircraft->type->outline;
         $open = $finding->state === Finding::OPEN;
-        $system = substr($finding->chapter, 0, 2);
-        $listed = $open
-            ? ListedItem::where('type_id', $finding->aircraft->type_id)
-                ->where('chapter', 'like', "{$system}%")
-                ->orderBy('code')
-                ->get()
-            : collect();
+        $listed = collect($open ? $this->listed->fitting($finding) : []);
 
         return new FindingDetail(
             $view,

@@ -52,6 +52,7 @@ final readonly class BringIn
         private CommitUnmoved $commit,
         private BringCards $cards,
         private BringFollows $follows,
+        private BringListed $listed,
     ) {}
 
     /** @throws Refused with every bad line; nothing is kept then */
@@ -114,6 +115,10 @@ final readonly class BringIn
             ImportKind::Sectors => $this->applySectors($import),
             ImportKind::Revision => $this->revisions->apply(RevisionFile::read($import->payload)),
             ImportKind::Follows => $this->follows->apply($by, FollowFile::read($import->payload), $import->name),
+            ImportKind::Listed, ImportKind::ListedCsv => $this->listed->apply(
+                $by,
+                self::listed($import->kind, $import->payload),
+            ),
             ImportKind::Cards => $this->cards->apply($by, TemplateFile::read($import->payload), $import->name),
             default => self::programme($import->kind, $import->payload)->save(),
         };
@@ -138,9 +143,15 @@ final readonly class BringIn
             ImportKind::Sectors => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
             ImportKind::Revision => $this->revisions->compare(RevisionFile::read($payload)),
             ImportKind::Follows => $this->follows->compare(FollowFile::read($payload)),
+            ImportKind::Listed, ImportKind::ListedCsv => $this->listed->compare(self::listed($kind, $payload)),
             ImportKind::Cards => $this->cards->compare(TemplateFile::read($payload)),
             default => $this->compareProgramme(self::programme($kind, $payload)),
         };
+    }
+
+    private static function listed(ImportKind $kind, string $payload): ListedFile
+    {
+        return $kind === ImportKind::ListedCsv ? ListedFile::readCsv($payload) : ListedFile::read($payload);
     }
 
     private static function programme(ImportKind $kind, string $payload): ProgrammeFile

@@ -48,6 +48,6 @@ final readonly class RenewCard
      */
     public static function newer(Card $card, CardTemplate $template): bool
     {
-        return $card->makes !== Card::RECHECK && $template->version > $card->template_version;
+        return ! in_array($card->makes, Card::OWN_STEPS, true) && $template->version > $card->template_version;
     }
 }

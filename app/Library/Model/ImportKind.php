@@ -14,4 +14,6 @@ enum ImportKind: string
     case Sectors = 'sectors';
     case Cards = 'cards';
     case Follows = 'follows';
+    case Listed = 'listed';
+    case ListedCsv = 'listed-csv';
 }

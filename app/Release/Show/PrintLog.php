@@ -8,6 +8,7 @@ use App\Floor\Model\Filling;
 use App\Floor\Model\Finding;
 use App\Floor\Model\LineValidity;
 use App\Shared\Clock;
+use App\Shared\Paper;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
 

@@ -17,6 +17,7 @@ use App\Library\FollowWords;
 use App\Library\Model\Figure;
 use App\Release\Model\Certificate;
 use App\Shared\Clock;
+use App\Shared\Paper;
 use App\Stores\Model\FittedPart;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;

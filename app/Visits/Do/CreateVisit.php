@@ -50,11 +50,13 @@ final readonly class CreateVisit
     /**
      * Loads and asks; what it answers with makes the visit, in the transaction in which it is called.
      *
+     * @param bool $bare without items: whoever asks makes its cards
+     *
      * @return Closure(): Visit its cards not planned yet
      *
      * @throws Refused as above
      */
-    public function ask(Person $by, NewVisit $new): Closure
+    public function ask(Person $by, NewVisit $new, bool $bare = false): Closure
     {
         $this->bays->requireDays($new->start, $new->end, 'Nothing was saved.', $new->asked);
         $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')
@@ -73,7 +75,7 @@ final readonly class CreateVisit
             $new->end,
             'Choose another bay or other dates; nothing was saved.',
         );
-        $chosen = $this->chosen($aircraft, $new->keys, $new->start);
+        $chosen = $bare ? collect() : $this->chosen($aircraft, $new->keys, $new->start);
 
         return fn(): Visit => $this->make($by, $aircraft, $new, $chosen);
     }
@@ -90,9 +92,11 @@ final readonly class CreateVisit
             'end' => $new->end,
             'state' => Visit::PLANNED,
         ]);
-        $this->cards($visit, $chosen, 0);
         $visit->setRelation('aircraft', $aircraft);
-        $this->frame->complete($visit);
+        if ($chosen->isNotEmpty()) {
+            $this->cards($visit, $chosen, 0);
+            $this->frame->complete($visit);
+        }
         $this->records->write($by, 'visit.made', "visit:{$visit->id}", [
             'aircraft' => $aircraft->mark, 'start' => $visit->start, 'end' => $visit->end, 'bay' => $new->bay,
             'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),

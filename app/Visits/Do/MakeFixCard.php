@@ -36,7 +36,7 @@ final readonly class MakeFixCard
     public function __invoke(Person $by, Finding $finding, float $hours, ?string $skill = null): Card
     {
         return ($this->commit)(function () use ($by, $finding, $hours, $skill): Closure {
-            $finding->refresh()->load('card.visit.aircraft.type');
+            $finding->refresh()->load('card.visit.aircraft.type', 'aircraft.type');
             $found = $finding->card;
             if ($finding->state !== Finding::OPEN) {
                 throw Refused::because("Finding {$finding->number} is already {$finding->state->value}.");
@@ -49,40 +49,54 @@ final readonly class MakeFixCard
                     "The visit in which {$finding->number} was found is released. Take it into the next visit.",
                 );
             }
-            $template = CardTemplate::where(['type_id' => $found->visit->aircraft->type_id, 'makes' => 'fix'])->first()
-                ?? throw Refused::because(
-                    'There is no card template for fixing a finding of this type. Add one in Library.',
-                );
-            $skill ??= $found->skill;
-            // Inspected as what it was found on is, and as its own system is.
-            $covers = array_values(array_unique([
-                ...$found->covers,
-                ...$found->visit->aircraft->type->inspectedOn($finding->chapter),
-            ]));
+            $template = self::template($found->visit->aircraft->type_id);
 
-            return fn(): Card => $this->write($by, $finding, $template, $hours, $skill, $covers);
+            return fn(): Card => $this->write($by, $finding, $template, $hours, $skill);
         });
     }
 
-    /** @param list<string> $covers */
+    /** @throws Refused for a type that has none */
+    public static function template(int $typeId): CardTemplate
+    {
+        return CardTemplate::where(['type_id' => $typeId, 'makes' => 'fix'])->first() ?? throw Refused::because(
+            'There is no card template for fixing a finding of this type. Add one in Library.',
+        );
+    }
+
+    /**
+     * What a card that fixes a finding has of its own: inspected as what it was found on is, and as its own system is.
+     *
+     * @param Finding $finding with `card.aircraft.type`
+     *
+     * @return array<string, mixed> as {@see MakeCard} takes it
+     */
+    public static function own(Finding $finding, float $hours, ?string $skill): array
+    {
+        $found = $finding->card;
+        $type = $finding->aircraft->type;
+        $skill ??= $found->skill;
+        $covers = array_values(array_unique([...$found->covers, ...$type->inspectedOn($finding->chapter)]));
+
+        return [
+            'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill,
+            'needs' => [$skill => $hours >= 8 ? 2 : 1], 'hours' => $hours, 'zone' => $found->zone,
+            'independent_inspection' => $found->independent_inspection || $covers !== [],
+            'covers' => $covers, 'systems' => $type->systemsOf($finding->chapter),
+            'panels' => $found->panels, 'configuration' => $found->configuration ?? [],
+        ];
+    }
+
     private function write(
         Person $by,
         Finding $finding,
         CardTemplate $template,
         float $hours,
-        string $skill,
-        array $covers,
+        ?string $skill,
     ): Card {
         $found = $finding->card;
         FloorCount::up($found->aircraft_id);
-        $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
-            'finding_id' => $finding->id, 'title' => "Fix {$finding->number}: {$finding->place}", 'skill' => $skill,
-            'needs' => [$skill => $hours >= 8 ? 2 : 1],
-            'hours' => $hours, 'zone' => $found->zone,
-            'independent_inspection' => $found->independent_inspection || $covers !== [],
-            'covers' => $covers, 'systems' => $found->visit->aircraft->type->systemsOf($finding->chapter),
-            'panels' => $found->panels, 'configuration' => $found->configuration ?? [],
-        ]);
+        $own = self::own($finding, $hours, $skill);
+        $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, $own);
         $finding->update(['fix_hours' => $hours]);
         $this->frame->complete($found->visit);
         $this->records->write(

@@ -31,10 +31,11 @@ final readonly class RemakeCard
                     .'steps stand, or have the controller take the task into another card.',
             );
         }
-        if ($card->makes === Card::RECHECK) {
-            throw Refused::because(
-                "Card {$card->number} checks again what another card measured; its steps are that card's and stand.",
-            );
+        if (in_array($card->makes, Card::OWN_STEPS, true)) {
+            throw Refused::because($card->makes === Card::RECHECK
+                ? "Card {$card->number} checks again what another card measured; its steps are that card's and stand."
+                : "Card {$card->number} belongs to a deferral; its steps were made for that one and stand. Take the "
+                    .'deferral back, or finish it as it is.');
         }
         FloorCount::up($card->aircraft_id);
         $said = array_map(

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Visits\Do;
 
+use App\Deferrals\Model\DeferralCard;
 use App\Floor\Model\Card;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\Panel;
 use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Deferrals\Stage;
 use Jorvel\Core\Visits\VisitOrder;
 use Jorvel\Core\Visits\VisitStage;
 use Jorvel\Core\Visits\VisitTask;
@@ -82,16 +84,18 @@ final readonly class VisitFrame
     /** @param Collection<int, Card> $cards */
     private function order(Collection $cards): void
     {
+        $closing = self::closing($cards);
         $waits = VisitOrder::of(array_values($cards->map(static fn(Card $c): VisitTask => new VisitTask(
             (string) $c->id,
             $c->stage,
             $c->panels,
             $c->configuration['jacks'] ?? null,
-            in_array($c->makes, ['induct', 'safe', 'last', 'fix', Card::RECHECK], true) ? null : $c->makes,
+            in_array($c->makes, ['induct', 'safe', 'last', 'fix', ...Card::OWN_STEPS], true) ? null : $c->makes,
             [
                 ...$c->finding === null ? [] : [(string) $c->finding->card_id],
                 ...self::before($c, $cards),
                 ...self::set($c, $cards),
+                ...$closing[$c->id] ?? [],
             ],
         ))->all()));
         $ids = $cards->modelKeys();
@@ -105,6 +109,33 @@ final readonly class VisitFrame
         foreach (array_chunk($rows, 300) as $some) {
             DB::table('card_waits')->insert($some);
         }
+    }
+
+    /**
+     * The cards that close a deferral come in their order: the fix, the reverse of what made it safe, the tests.
+     *
+     * @param Collection<int, Card> $cards
+     *
+     * @return array<int, list<string>> ids of those before it, by card
+     */
+    private static function closing(Collection $cards): array
+    {
+        $before = [];
+        foreach (DeferralCard::whereIn('card_id', $cards->modelKeys())->get()->groupBy('deferral_id') as $parts) {
+            foreach ($parts as $part) {
+                $at = self::place($part);
+                $before[$part->card_id] = array_values($parts
+                    ->filter(static fn(DeferralCard $p): bool => self::place($p) < $at)
+                    ->map(static fn(DeferralCard $p): string => (string) $p->card_id)->all());
+            }
+        }
+
+        return $before;
+    }
+
+    private static function place(DeferralCard $part): int
+    {
+        return (int) array_search($part->stage(), [null, ...Stage::cases()], true);
     }
 
     /**

@@ -8,19 +8,15 @@ use App\Fleet\Model\Aircraft;
 use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DueRow;
 use App\Library\Model\Panel;
-use App\Now\HangarHours;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use App\Shared\Words;
-use App\Visits\Model\BaySlot;
-use App\Visits\Model\Visit;
 use App\Visits\Show\View\PackAircraft;
 use App\Visits\Show\View\PackLine;
 use App\Visits\Show\View\PackSlot;
 use App\Visits\Show\View\PackView;
 use Jorvel\Core\Fleet\DueStatus;
 use Jorvel\Core\Shared\Deadline;
-use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\Pack;
 use Jorvel\Core\Visits\PackGiven;
 use Jorvel\Core\Visits\PackItem;
@@ -34,7 +30,7 @@ final readonly class PackRoom
 {
     private const BUDGET_MS = 800;
 
-    public function __construct(private Clock $clock, private DueBook $book, private HangarHours $hangar) {}
+    public function __construct(private Clock $clock, private DueBook $book, private FreeSlots $free) {}
 
     /**
      * @param array<string, string>|null $into slot by item, as laid by hand; null for a proposal
@@ -48,7 +44,7 @@ final readonly class PackRoom
         $mark ??= $fleet->first()->mark ?? throw Refused::because('There is no aircraft yet.');
         $aircraft = $this->book->query()->where('mark', $mark)->firstOrFail();
         $rows = $this->rows($aircraft, $days);
-        $slots = $this->slots($aircraft, $days);
+        $slots = $this->free->slots($aircraft, $days);
         $access = Panel::where('type_id', $aircraft->type_id)->get()
             ->mapWithKeys(static fn(Panel $p): array => [$p->code => $p->hours()])
             ->all();
@@ -127,47 +123,6 @@ final readonly class PackRoom
         }
 
         return $rows;
-    }
-
-    /** @return array<string, array{PackVisit, string, string, string}> by id: the visit, its kind, title and bay */
-    private function slots(Aircraft $aircraft, int $days): array
-    {
-        $today = $this->clock->today();
-        $slots = [];
-        $planned = Visit::with('aircraft.type', 'cards')
-            ->where(['aircraft_id' => $aircraft->id, 'state' => Visit::PLANNED])
-            ->get();
-        foreach ($planned as $visit) {
-            $start = $visit->start;
-            $hours = $this->hangar->of($visit, Instant::firstAfter($start->plusDays(-1), $this->clock->zone()));
-            $room = $hours->personHours(
-                0,
-                $hours->at(Instant::firstAfter($visit->end, $this->clock->zone())),
-            ) * (float) config('jorvel.usable_share') - (float) $visit->cards
-                ->sum('hours');
-            $slots["visit-{$visit->id}"] = [
-                PackVisit::of("visit-{$visit->id}", $start, $visit->end, max(0.0, round($room, 1))),
-                'visit',
-                $visit->title,
-                $visit->bay,
-            ];
-        }
-        $free = BaySlot::with('bay')
-            ->whereHas('bay', static fn($q) => $q->where('base', $aircraft->base))
-            ->whereBetween('start', [(string) $today, (string) $today->plusDays($days)])
-            ->orderBy('start')
-            ->get();
-        foreach ($free as $slot) {
-            $slots["slot-{$slot->id}"] = [
-                PackVisit::of("slot-{$slot->id}", $slot->start, $slot->end, $slot->hours),
-                'free',
-                $slot->note === '' ? 'Free' : "Free, {$slot->note}",
-                $slot->bay->name,
-            ];
-        }
-        uasort($slots, static fn(array $a, array $b): int => $a[0]->start->number <=> $b[0]->start->number);
-
-        return $slots;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Visits\Show;
 
 use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Finding;
+use App\Now\LoadListed;
 use App\Now\LoadVisit;
 use App\Shared\Clock;
 use App\Shared\Kept;
@@ -40,7 +41,7 @@ final readonly class ShowWindow
     /** Seconds for which a forecast stands while nothing of what it rests on changes: hours go by, too. */
     private const STANDS = 900;
 
-    public function __construct(private Clock $clock, private LoadVisit $load, private Kept $kept) {}
+    public function __construct(private Clock $clock, private LoadVisit $load, private Kept $kept, private LoadListed $listed) {}
 
     public function one(int $id): WindowView
     {
@@ -48,6 +49,8 @@ final readonly class ShowWindow
         $plan = $visit->plan;
         $past = PastVisit::where('type_id', $visit->aircraft->type_id)->orderByDesc('ended')->get();
         $findings = Finding::whereIn('card_id', $visit->cards->modelKeys())->orderBy('raised_at')->get();
+        $visit->aircraft->loadMissing('deferrals.listedItem');
+        $findings->each(static fn(Finding $f) => $f->setRelation('aircraft', $visit->aircraft));
         $v = $this->load->of($visit, $findings);
         $rests = [
             intdiv($this->clock->now()->epoch(), self::STANDS),
@@ -58,7 +61,8 @@ final readonly class ShowWindow
             $past->toArray(),
             $findings->toArray(),
             $v->hours->print(),
-            $this->listed($visit)->all(),
+            array_map(static fn(ListedItem $i): int => $i->id, $this->listed->of($visit->aircraft->type_id)),
+            $visit->aircraft->deferrals->modelKeys(),
         ];
 
         return $this->kept->of(
@@ -126,15 +130,6 @@ final readonly class ShowWindow
                 array_sum($p->fix_hours),
             ))->all()),
         );
-    }
-
-    /** @return \Illuminate\Support\Collection<int, string> chapters in which something may be deferred */
-    private function listed(Visit $visit): \Illuminate\Support\Collection
-    {
-        return ListedItem::where('type_id', $visit->aircraft->type_id)->orderBy('id')
-            ->pluck('chapter')
-            ->unique()
-            ->values();
     }
 
     private function at(Instant $at, VisitNow $v, LookHistory $history, float $shape, float $rate): FixWindow
@@ -233,9 +228,8 @@ final readonly class ShowWindow
         if ($weekend > 0) {
             $add('An early shift on '.Words::count($weekend, 'Sunday'), $window->with($heads * $shift * $weekend));
         }
-        $listed = $this->listed($visit);
         $may = $findings->filter(
-            static fn(Finding $f): bool => $f->state === Finding::OPEN && $listed->contains($f->chapter),
+            fn(Finding $f): bool => $f->state === Finding::OPEN && $this->listed->fitting($f) !== [],
         );
         if ($may->isNotEmpty()) {
             $hours = (float) $may->sum('fix_hours');

@@ -34,12 +34,14 @@ final class Clock
         $forecast = $last;
         $driver = $last === null ? array_key_first($deferral->usage) : 'days';
         $left = [];
+        $lasts = $last === null ? [] : ['days' => $last];
         foreach ($deferral->usage as $counter => $allowed) {
             $now = $flying->counters[$counter] ?? throw InputError::missing('counters.'.$counter);
             $bound = $deferral->atDiscovery[$counter] + $allowed;
             $left[$counter] = $bound - $now;
             $expired = $expired || ! Near::atMost($now, $bound);
             [$day] = $flying->lastDaysWithin((string) $counter, $now, $bound, 0.0);
+            $lasts[(string) $counter] = $day;
             if ($day !== null && ($forecast === null || $day->number < $forecast->number)) {
                 $forecast = $day;
                 $driver = $counter;
@@ -59,6 +61,7 @@ final class Clock
             $forecast,
             $driver === null ? null : (string) $driver,
             $status,
+            $lasts,
         );
     }
 }

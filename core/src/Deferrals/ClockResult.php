@@ -17,6 +17,7 @@ final readonly class ClockResult
      * @param Day|null $forecastLast the earlier of the calendar's last date and those forecast for usage
      * @param string|null $driver `days` or a counter's name
      * @param string $status `open`, `due_soon` or `expired`
+     * @param array<string, Day|null> $lasts the last day by each driver; null where that never comes
      */
     public function __construct(
         public ?Instant $expiresAt,
@@ -26,6 +27,7 @@ final readonly class ClockResult
         public ?Day $forecastLast,
         public ?string $driver,
         public string $status,
+        public array $lasts = [],
     ) {}
 
     /** @return array<string, mixed> */

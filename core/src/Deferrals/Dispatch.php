@@ -105,6 +105,25 @@ final readonly class Dispatch
         }, $this->restrictions, $reasons);
     }
 
+    /**
+     * What forbids every flight, whatever it meets.
+     *
+     * @return list<array{id: string, code: string}> as in {@see DispatchResult}
+     *
+     * @pure
+     */
+    public function standing(): array
+    {
+        $reasons = [];
+        foreach ($this->carried as $i => $item) {
+            foreach ([...$this->before[$i], ...$this->after[$i]] as $code) {
+                $reasons[] = ['id' => $item->id, 'code' => $code];
+            }
+        }
+
+        return $reasons;
+    }
+
     /** The verdict alone, quicker. @throws InputError likewise @pure */
     public function allows(Sector $sector, Instant $at): bool
     {

@@ -14,6 +14,7 @@ final readonly class OpenFinding
         #[OA\Property] public int $id,
         #[OA\Property] public string $number,
         #[OA\Property] public string $mark,
+        #[OA\Property] public string $chapter,
         #[OA\Property] public string $card,
         #[OA\Property] public int $cardId,
         #[OA\Property] public string $place,
@@ -21,7 +22,7 @@ final readonly class OpenFinding
         #[OA\Property] public string $raisedAt,
         #[OA\Property] public string $raisedBy,
         #[OA\Property] public ?string $fixCard,
-        /** @var list<OptionView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: OptionView::class))] public array $options,
+        /** @var list<string> listed items that cover it, by code and title */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $covers,
     ) {}
 }

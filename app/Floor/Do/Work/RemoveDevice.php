@@ -29,8 +29,9 @@ final readonly class RemoveDevice implements StepKind
     {
         $device = $this->register->removedBy($step)
             ?? throw Refused::because(
-                "Nothing fitted by step {$step->spec['of']} is in the safing register. Look at the aircraft before "
-                    .'you go on.',
+                (isset($step->spec['carried']) ? 'It' : "Nothing fitted by step {$step->spec['of']}").' is '
+                    .(isset($step->spec['carried']) ? 'no longer ' : '').'in the safing register. Look at the aircraft '
+                    .'before you go on.',
             );
         $now = (string) $this->clock->now();
 

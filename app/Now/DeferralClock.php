@@ -2,14 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Deferrals\Show;
+namespace App\Now;
 
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Finding;
-use App\Now\LoadDeferral;
-use App\Now\LoadFlying;
 use App\Shared\Clock;
 use Jorvel\Core\Deferrals\Clock as CoreClock;
 use Jorvel\Core\Deferrals\ClockResult;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Release\Show;
+namespace App\Shared;
 
 use TCPDF;
 

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Deferrals;
+
+use App\Deferrals\Do\BeginDeferral;
+use App\Deferrals\Show\Closures;
+use App\Floor\CardClosed;
+use Illuminate\Support\Facades\Event;
+use Illuminate\Support\ServiceProvider;
+
+/** What the room hears of the others. */
+final class DeferralsProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        // What one reader has read for many deferrals, the others ask.
+        $this->app->scoped(Closures::class);
+    }
+
+    public function boot(): void
+    {
+        Event::listen(CardClosed::class, BeginDeferral::class);
+    }
+}
