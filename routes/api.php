@@ -177,7 +177,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
 
     // Deferrals
     Route::get('deferrals', [DeferralController::class, 'index']);
-    Route::get('deferrals/{id}', [DeferralController::class, 'show'])->whereNumber('id');
+    Route::get('deferrals/{id}', [DeferralController::class, 'show']);
     Route::get('deferrals/{id}/placard.pdf', [DeferralController::class, 'placard']);
     Route::post('deferrals/{id}/take-back', [DeferralController::class, 'takeBack'])->middleware('once');
     Route::post('deferrals/{id}/extend', [DeferralController::class, 'extend'])->middleware(['throttle:sign', 'once']);

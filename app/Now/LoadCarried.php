@@ -8,7 +8,7 @@ use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
 use Jorvel\Core\Deferrals\Carried;
 use Jorvel\Core\Deferrals\ClockResult;
-use Jorvel\Core\Deferrals\ListedItem as Terms;
+use Jorvel\Core\Deferrals\ListedItem as Allowed;
 use Jorvel\Core\Deferrals\Procedure;
 use Jorvel\Core\Shared\Instant;
 
@@ -65,7 +65,7 @@ final readonly class LoadCarried
 
     private static function carried(
         string $id,
-        Terms $terms,
+        Allowed $terms,
         int $many,
         bool $placard,
         Procedure $procedure,

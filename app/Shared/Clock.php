@@ -95,6 +95,12 @@ final class Clock
         return $this->words($at->dayIn($this->zone())).', '.$this->time($at);
     }
 
+    /** An instant in UTC: "Fri 15 May, 21:59 UTC". */
+    public function utc(Instant $at): string
+    {
+        return $this->words($at->dayIn(new DateTimeZone('UTC'))).', '.gmdate('H:i', $at->epoch()).' UTC';
+    }
+
     /** A local time of day: "14:00". */
     public function time(Instant $at): string
     {

@@ -607,7 +607,6 @@ final readonly class World
                 $this->foundBefore($visit, $people[$past['by']], $past['at'], $past['finding']);
             }
         }
-        $this->papers();
         $this->floorStory->live(
             $this->visit(
                 $controller,
@@ -623,6 +622,14 @@ final readonly class World
         );
         $this->floorStory->handOver($story['handover'], $people);
         $this->floorStory->toInspect($story['inspect'], $people);
+        foreach (array_filter($story['deferred'], static fn(array $d): bool => isset($d['repeat'])) as $d) {
+            $r = $d['repeat'];
+            $before = $this->lived($controller, $people[$r['by']], $d['mark'], $r['item'], $r['at']);
+            $this->foundBefore($before, $people[$r['by']], $r['at'], [
+                ...$r, 'chapter' => $r['item'], 'place' => $d['place'],
+            ]);
+        }
+        $this->papers();
         $this->visitStory->plan(Visit::with('aircraft.type')->firstOrFail(), $controller);
     }
 
@@ -679,13 +686,8 @@ final readonly class World
      */
     private function deferred(Person $controller, Person $by, int $n, array $d): void
     {
-        if (isset($d['repeat'])) {
-            $r = $d['repeat'];
-            $before = $this->lived($controller, $by, $d['mark'], $r['item'], $r['at']);
-            $this->foundBefore($before, $by, $r['at'], [...$r, 'chapter' => $r['item'], 'place' => $d['place']]);
-        }
         $visit = $this->lived($controller, $by, $d['mark'], $d['item'], $d['at']);
-        $finding = $this->deferralStory->carried(
+        $this->deferralStory->carried(
             $visit->load('aircraft.type'),
             $controller,
             $by,
@@ -695,7 +697,6 @@ final readonly class World
             self::countersOn($visit->aircraft, Day::parse(substr($d['at'], 0, 10))),
             $d,
         );
-        $finding->update(['repeat_of' => Finding::where('number', $d['repeat']['number'] ?? '')->value('id')]);
     }
 
     /** Certificates are numbered in the order in which they were signed, and say what was so then. */

@@ -47,6 +47,8 @@ const Tool = room(() => import('./rooms/stores/Tool'), 'Tool');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
 const Bench = room(() => import('./rooms/bench/Bench'), 'Bench');
 const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals');
+const Deferral = room(() => import('./rooms/deferrals/Deferral'), 'Deferral');
+const Decide = room(() => import('./rooms/deferrals/Decide'), 'Decide');
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
 const Release = room(() => import('./rooms/release/Release'), 'Release');
 const Library = room(() => import('./rooms/library/Library'), 'Library');
@@ -123,6 +125,8 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/floor/:id" element={<Card />} />
                                 <Route path="/bench" element={<Bench />} />
                                 <Route path="/deferrals" element={<Deferrals />} />
+                                <Route path="/deferrals/decide/:id" element={<Decide />} />
+                                <Route path="/deferrals/:id" element={<Deferral />} />
                                 <Route path="/release" element={<Releases />} />
                                 <Route path="/release/:id" element={<Release />} />
                                 <Route path="/library" element={<Library />} />

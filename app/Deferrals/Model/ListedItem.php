@@ -8,7 +8,7 @@ use App\Fleet\Model\AircraftType;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Jorvel\Core\Deferrals\ListedItem as Terms;
+use Jorvel\Core\Deferrals\ListedItem as Allowed;
 
 /**
  * A defect that the type's approved list allows to be carried, and on what terms: one version of it. Its text never
@@ -39,12 +39,12 @@ final class ListedItem extends Model
 
     protected $casts = ['limits' => 'array', 'body' => 'array'];
 
-    private ?Terms $terms = null;
+    private ?Allowed $terms = null;
 
     /** What it allows, and on which terms. */
-    public function terms(): Terms
+    public function terms(): Allowed
     {
-        return $this->terms ??= Terms::of(self::object($this->body));
+        return $this->terms ??= Allowed::of(self::object($this->body));
     }
 
     /**

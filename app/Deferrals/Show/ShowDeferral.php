@@ -9,8 +9,8 @@ use App\Deferrals\DeferralWords;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\DeferralCard;
 use App\Deferrals\Model\DeferralNeed;
+use App\Deferrals\Show\View\ClosureStayView;
 use App\Deferrals\Show\View\DeferralPage;
-use App\Deferrals\Show\View\SlotView;
 use App\Deferrals\Show\View\StageCardView;
 use App\Deferrals\Show\View\StageView;
 use App\Floor\Model\Card;
@@ -68,7 +68,7 @@ final readonly class ShowDeferral
                 $terms->crew === '' ? '' : "Crew: {$terms->crew}",
             ])),
             $this->stages($d, $thread),
-            $planned || ! $open ? [] : $this->slots($d, $clock->forecastLast),
+            $planned || ! $open ? [] : $this->slots($d, $clock->forecastLast, $this->closures->of($d, $clock->forecastLast)->readyOn),
             $this->closures->hours($d),
             $extend,
             $why,
@@ -180,14 +180,14 @@ final readonly class ShowDeferral
         });
     }
 
-    /** @return list<SlotView> */
-    private function slots(Deferral $d, ?Day $last): array
+    /** @return list<ClosureStayView> */
+    private function slots(Deferral $d, ?Day $last, ?Day $ready): array
     {
         $hours = $this->closures->hours($d);
         $out = [];
         foreach ($this->closures->stays($d) as $id => $stay) {
             [$start, $end] = [$stay->slot->start, $stay->slot->end];
-            $out[] = new SlotView(
+            $out[] = new ClosureStayView(
                 $id,
                 $stay->kind,
                 $stay->title,
@@ -198,6 +198,7 @@ final readonly class ShowDeferral
                 round($stay->slot->free, 1),
                 $stay->slot->free >= $hours,
                 $last === null || $end->number <= $last->number,
+                $ready !== null && $ready->number <= $start->number,
             );
         }
 

@@ -124,7 +124,7 @@ final readonly class ShowDeferrals
             $d->category,
             $this->clock->local($d->discovered_at),
             $clock->expiresAt === null ? null : $this->clock->local($clock->expiresAt),
-            $clock->expiresAt === null ? null : (string) $clock->expiresAt,
+            $clock->expiresAt === null ? null : $this->clock->utc($clock->expiresAt),
             $last === null ? null : (string) $last,
             $last === null ? null : $today->daysUntil($last),
             DeferralWords::others($left),

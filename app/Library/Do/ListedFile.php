@@ -13,7 +13,7 @@ use App\Shared\Csv;
 use App\Shared\JsonFile;
 use App\Shared\Refused;
 use Jorvel\Core\Contract\Schema;
-use Jorvel\Core\Deferrals\ListedItem as Terms;
+use Jorvel\Core\Deferrals\ListedItem as Allowed;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
@@ -266,7 +266,7 @@ final readonly class ListedFile
     {
         $faults = isset($before[$row->code]) ? [InputError::usedTwice('code', $row->code)] : [];
         try {
-            $item = Terms::of($row);
+            $item = Allowed::of($row);
         } catch (InputError $e) {
             return [...$faults, $e];
         }

@@ -211,6 +211,16 @@ export const usePerson = (id: number) =>
         queryKey: keys.person(id),
         queryFn: () => take(api.GET('/api/people/{id}', { params: { path: { id } } })),
     });
+export const useDeferral = (id: number) =>
+    useQuery<Schemas['DeferralPage'], Failure>({
+        queryKey: keys.deferral(id),
+        queryFn: () => take(api.GET('/api/deferrals/{id}', { params: { path: { id } } })),
+    });
+export const useDeferOptions = (id: number) =>
+    useQuery<Schemas['OptionsView'], Failure>({
+        queryKey: keys.deferOptions(id),
+        queryFn: () => take(api.GET('/api/findings/{id}/options', { params: { path: { id } } })),
+    });
 export const useDeferrals = () =>
     useQuery<Schemas['DeferralsView'], Failure>({
         queryKey: keys.deferrals,

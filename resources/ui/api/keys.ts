@@ -48,6 +48,8 @@ export const keys = {
     part: (number: string) => ['stores', 'part', number],
     bench: ['bench'],
     deferrals: ['deferrals'],
+    deferral: (id: number) => ['deferrals', id],
+    deferOptions: (id: number) => ['deferrals', 'decide', id],
     releases: (find: string) => ['release', 'all', find],
     release: (id: number) => ['release', id],
 } as const;

@@ -133,12 +133,14 @@ final class SignatureTest extends WorldCase
         $finding = Finding::create([
             'aircraft_id' => Card::where('visit_id', 3)->valueOrFail('aircraft_id'),
             'card_id' => Card::where('visit_id', 3)->valueOrFail('id'), 'raised_by' => $this->person('oda')->id,
-            'number' => 'F0701', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open',
+            'number' => 'F0701', 'chapter' => '61', 'place' => 'cabin', 'extent' => 'propellers beat', 'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
 
         return [
-            "findings/{$finding->id}/defer", static fn(): array => ['item' => 1, 'safed' => true],
+            "findings/{$finding->id}/defer", static fn(): array => [
+                'item' => DB::table('listed_items')->where('code', '61-L2')->value('id'), 'placard' => true,
+            ],
             static fn(): bool => $finding->refresh()->state->value === 'deferred',
         ];
     }

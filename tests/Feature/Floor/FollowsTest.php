@@ -245,12 +245,11 @@ final class FollowsTest extends WorldCase
         $of = Exceedance::with('finding')->orderByDesc('id')->firstOrFail();
         self::assertSame('critical', $of->finding?->severity->value);
         // What the approved data wants inspected is not carried instead.
-        $listed = ListedItem::where('type_id', $card->template->type_id)->firstOrFail();
-        $listed->update(['chapter' => '61']);
+        $listed = ListedItem::inForce($card->template->type_id)->where('code', '61-L2')->firstOrFail();
         FollowUp::where('finding_id', $of->finding_id)->whereIn('kind', ['question', 'look'])->update(['state' => 'answered']);
         self::assertStringContainsString('it comes first', (string) $this
             ->as('tor', 'POST', "findings/{$of->finding_id}/defer", [
-                'item' => $listed->id, 'safed' => true, 'carry_safing' => false, 'stamp' => 'X02', 'pin' => '5520',
+                'item' => $listed->id, 'placard' => true, 'stamp' => 'X02', 'pin' => '5520',
             ])->assertStatus(422)->json('message'));
         $blockers = (string) json_encode($this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'));
         self::assertStringContainsString((string) $of->finding->number, $blockers);

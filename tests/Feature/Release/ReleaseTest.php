@@ -124,27 +124,20 @@ final class ReleaseTest extends WorldCase
         ]);
         $finding = Finding::create([
             'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->person('oda')->id,
-            'number' => 'F0099', 'chapter' => '61', 'place' => 'boot', 'extent' => 'torn', 'state' => 'open',
+            'number' => 'F0099', 'chapter' => '61', 'place' => 'propeller 1', 'extent' => 'rpm frozen', 'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
-        $option = $this->as('ines', 'GET', 'deferrals')->json('findings.0.options.0');
-        self::assertSame(['61-L1', '2026-05-15'], [$option['code'], $option['date']]);
-        $body = ['item' => $option['id'], 'safed' => false, 'carry_safing' => true, 'stamp' => 'C01', 'pin' => '1101'];
-        self::assertStringContainsString(
-            'Confirm first that the procedure',
-            $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertStatus(422)->json('message'),
-        );
-        $wrong = DB::table('listed_items')->where('code', '25-L1')->value('id');
-        self::assertStringContainsString(
-            'does not cover this finding',
-            $this->as('ines', 'POST', "findings/{$finding->id}/defer", [
-                ...$body, 'item' => $wrong, 'safed' => true,
-            ])->assertStatus(422)->json('message'),
-        );
+        $option = array_column($this->as('ines', 'GET', "findings/{$finding->id}/options")->json('options'), null, 'code');
+        $option = $option['61-L3'];
+        self::assertSame(['2026-05-08', true], [$option['date'], $option['fits']]);
+        $body = [
+            'item' => $option['id'], 'position' => 'propeller 1', 'placard' => true, 'stamp' => 'C01', 'pin' => '1101',
+            'carry' => [SafingDevice::where('card_id', $card->id)->orderByDesc('id')->valueOrFail('id')],
+        ];
         $codes = fn(): array
             => array_column($this->as('tor', 'GET', "release/{$card->visit_id}")->json('blockers'), 'code');
         self::assertContains('safing_left', $codes());
-        $this->as('ines', 'POST', "findings/{$finding->id}/defer", [...$body, 'safed' => true])->assertOk();
+        $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertOk();
         self::assertNotContains('safing_left', $codes());
         Deferral::where('finding_id', $finding->id)->update(['discovered_at' => '2026-04-20T10:00:00Z']);
         self::assertSame(

@@ -24,8 +24,8 @@ final readonly class DeferralPage
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $limits,
         /** @var list<StageView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: StageView::class))] public array $stages,
-        /** @var list<SlotView> */
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SlotView::class))] public array $slots,
+        /** @var list<ClosureStayView> */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ClosureStayView::class))] public array $slots,
         #[OA\Property] public float $hours,
         #[OA\Property(description: 'days by which it may be extended; 0 where it may not')] public int $extend,
         #[OA\Property] public string $extendWhy,

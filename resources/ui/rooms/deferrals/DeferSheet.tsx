@@ -1,66 +1,108 @@
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
-import { Caution } from '../../parts/Page';
+import { Check } from '../../parts/Check';
+import { Field } from '../../parts/Field';
+import { Pick } from '../../parts/Pick';
 import { Signature } from '../../parts/Signature';
 
+/** Says what is decided, asks what the list leaves open, and is signed. */
 export function DeferSheet({
-    finding,
-    option,
+    room,
+    option: o,
     onClose,
 }: {
-    finding: Schemas['OpenFinding'];
+    room: Schemas['OptionsView'];
     option: Schemas['OptionView'];
     onClose: () => void;
 }) {
-    const [safed, setSafed] = useState(false);
-    const [carry, setCarry] = useState(false);
+    const f = room.finding;
+    const go = useNavigate();
+    const [position, setPosition] = useState(o.position ?? '');
+    const [because, setBecause] = useState('');
+    const [placard, setPlacard] = useState(false);
+    const [sure, setSure] = useState(false);
+    const [carry, setCarry] = useState<number[]>([]);
     const send = useSend(
-        (body: { item: number; safed: boolean; carry_safing: boolean; stamp: string; pin: string }, headers) =>
-            take(api.POST('/api/findings/{id}/defer', { params: { path: { id: finding.id } }, body, headers })),
-        onClose,
+        ({ stamp, pin }: { stamp: string; pin: string }, headers) =>
+            take(
+                api.POST('/api/findings/{id}/defer', {
+                    params: { path: { id: f.id } },
+                    body: {
+                        item: o.id,
+                        position: position || null,
+                        because: because || null,
+                        placard: o.safe !== null || placard,
+                        carry,
+                        sure,
+                        stamp,
+                        pin,
+                    },
+                    headers,
+                }),
+            ),
+        (page) => go(`/deferrals/${page.deferral.id}`),
     );
+    const ready =
+        (o.safe !== null || placard) &&
+        (o.positions.length === 0 || position !== '') &&
+        (o.fits || because.trim() !== '') &&
+        (o.forbids.length === 0 || sure);
     return (
         <Signature
             open
-            title={`Carry ${finding.number} under ${option.code}`}
+            title={`Carry ${f.number} under ${o.code}`}
             says={
                 <>
-                    I defer "{finding.place}: {finding.extent}" on {finding.mark} under {option.code} {option.title},
-                    category {option.category}. It {option.said.charAt(0).toLowerCase() + option.said.slice(1)}.
+                    I defer "{f.place}: {f.extent}" on {f.mark} under {o.code} {o.title}, category {o.category}. It{' '}
+                    {o.said.charAt(0).toLowerCase() + o.said.slice(1)}.{' '}
+                    {o.safe ? `Card ${o.safe} makes it safe first.` : ''}
                 </>
             }
             busy={send.isPending}
             error={send.error}
-            ready={safed}
-            onSign={(stamp, pin) => send.mutate({ item: option.id, safed, carry_safing: carry, stamp, pin })}
+            ready={ready}
+            onSign={(stamp, pin) => send.mutate({ stamp, pin })}
             onClose={onClose}
         >
             <div className="mb-4 space-y-3">
-                {option.procedure && <Caution level="warning">{option.procedure}</Caution>}
-                <label className="flex min-h-12 items-center gap-3">
-                    <input
-                        type="checkbox"
-                        name="safed"
-                        className="size-6 accent-spruce"
-                        checked={safed}
-                        onChange={(e) => setSafed(e.target.checked)}
+                {o.positions.length > 0 && (
+                    <Pick big label="Which one" name="position" value={position} onChange={setPosition}>
+                        <option value="">choose</option>
+                        {o.positions.map((p) => (
+                            <option key={p}>{p}</option>
+                        ))}
+                    </Pick>
+                )}
+                {!o.fits && (
+                    <Field
+                        label={`Why it is covered: ${o.why}`}
+                        name="because"
+                        value={because}
+                        onChange={(e) => setBecause(e.target.value)}
                     />
-                    <span>
-                        {option.procedure ? 'The procedure has been carried out, and the' : 'The'} placard{' '}
-                        <span className="font-mono">{option.placard}</span> is fitted.
-                    </span>
-                </label>
-                <label className="flex min-h-12 items-center gap-3">
-                    <input
-                        type="checkbox"
-                        name="carry"
-                        className="size-6 accent-spruce"
-                        checked={carry}
-                        onChange={(e) => setCarry(e.target.checked)}
-                    />
-                    <span>Safing devices of card {finding.card} stay on under this deferral.</span>
-                </label>
+                )}
+                {o.safe === null && (
+                    <Check name="placard" checked={placard} onChange={setPlacard}>
+                        The placard <span className="font-mono">{o.placard}</span> is fitted.
+                    </Check>
+                )}
+                {room.devices.map((d) => (
+                    <Check
+                        key={d.id}
+                        name={`carry-${d.id}`}
+                        checked={carry.includes(d.id)}
+                        onChange={(on) => setCarry(on ? [...carry, d.id] : carry.filter((id) => id !== d.id))}
+                    >
+                        {d.what}, card {d.card}, stays on under this deferral.
+                    </Check>
+                ))}
+                {o.forbids.length > 0 && (
+                    <Check name="sure" checked={sure} onChange={setSure}>
+                        The aircraft could not fly with it: {o.forbids.join('; ')}. It is deferred all the same.
+                    </Check>
+                )}
             </div>
         </Signature>
     );

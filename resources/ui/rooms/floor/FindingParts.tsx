@@ -97,7 +97,7 @@ export function Decide({ f }: { f: Detail }) {
                     </form>
                 )}
                 {f.may.includes('defer') && (
-                    <ButtonLink to="/deferrals">
+                    <ButtonLink to={`/deferrals/decide/${f.finding.id}`}>
                         Defer it under {f.options[0]}
                         {f.options.length > 1 && ' or another item'}
                     </ButtonLink>

@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** A stay in which a deferral could be closed. */
 #[OA\Schema]
-final readonly class SlotView
+final readonly class ClosureStayView
 {
     public function __construct(
         #[OA\Property] public string $id,
@@ -21,5 +21,6 @@ final readonly class SlotView
         #[OA\Property] public float $free,
         #[OA\Property] public bool $enough,
         #[OA\Property] public bool $inTime,
+        #[OA\Property(description: 'whether everything is there when it begins')] public bool $ready,
     ) {}
 }

@@ -1,0 +1,5 @@
+export const deferralTabs = [
+    { to: '/deferrals', name: 'Carried', end: true },
+    { to: '/deferrals/sectors', name: 'Sectors' },
+    { to: '/deferrals/reports', name: 'Crew reports' },
+] as const;
