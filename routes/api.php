@@ -9,6 +9,7 @@ use App\Crew\Http\PersonController;
 use App\Crew\Http\SessionController;
 use App\Crew\Http\StillHere;
 use App\Deferrals\Http\DeferralController;
+use App\Deferrals\Http\SectorController;
 use App\Fleet\Http\CalendarController;
 use App\Fleet\Http\ComponentController;
 use App\Fleet\Http\FleetController;
@@ -186,6 +187,10 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('deferrals/{id}/plan', [DeferralController::class, 'plan'])->middleware('once');
     Route::post('deferrals/{id}/placard-off', [DeferralController::class, 'placardOff'])->middleware('once');
     Route::post('deferrals/{id}/close', [DeferralController::class, 'close'])->middleware(['throttle:sign', 'once']);
+    Route::get('sectors', [SectorController::class, 'index']);
+    Route::post('sectors/swap/preview', [SectorController::class, 'preview']);
+    Route::post('sectors/swap', [SectorController::class, 'send'])->middleware('once');
+    Route::get('fleet/{mark}/crew-sheet.pdf', [SectorController::class, 'sheet']);
     Route::get('findings/{id}/options', [DeferralController::class, 'options']);
     Route::post('findings/{id}/defer', [DeferralController::class, 'defer'])->middleware(['throttle:sign', 'once']);
 

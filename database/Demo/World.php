@@ -319,9 +319,12 @@ final readonly class World
             'component_id' => $components[$r['serial']], 'date' => $r['date'], 'pressure' => (float) $r['pressure'],
             'temp_c' => (float) $r['temp_c'], 'replaced' => $r['replaced'] === 'yes', 'at' => $at,
         ]);
-        self::insert('sectors', self::csv('sectors.csv'), static fn(array $r): array => [
+        self::insert('sectors', self::csv('sectors.csv'), fn(array $r): array => [
             'aircraft_id' => $aircraft[$r['mark']], 'date' => $r['date'], 'number' => $r['number'],
             'from_place' => $r['from'], 'to_place' => $r['to'],
+            'departs_at' => (string) $this->clock->at(Day::parse($r['date']), $r['departs']),
+            'arrives_at' => (string) $this->clock->at(Day::parse($r['date']), $r['arrives']),
+            'conditions' => json_encode(array_values(array_filter(explode(' ', $r['conditions'])))),
             'use' => json_encode(['fh' => (float) $r['fh'], 'ldg' => (float) $r['ldg']]),
         ]);
     }

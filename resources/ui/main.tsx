@@ -48,6 +48,7 @@ const Card = room(() => import('./rooms/floor/Card'), 'Card');
 const Bench = room(() => import('./rooms/bench/Bench'), 'Bench');
 const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals');
 const Deferral = room(() => import('./rooms/deferrals/Deferral'), 'Deferral');
+const Sectors = room(() => import('./rooms/deferrals/Sectors'), 'Sectors');
 const Decide = room(() => import('./rooms/deferrals/Decide'), 'Decide');
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
 const Release = room(() => import('./rooms/release/Release'), 'Release');
@@ -125,6 +126,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/floor/:id" element={<Card />} />
                                 <Route path="/bench" element={<Bench />} />
                                 <Route path="/deferrals" element={<Deferrals />} />
+                                <Route path="/deferrals/sectors" element={<Sectors />} />
                                 <Route path="/deferrals/decide/:id" element={<Decide />} />
                                 <Route path="/deferrals/:id" element={<Deferral />} />
                                 <Route path="/release" element={<Releases />} />

@@ -50,10 +50,10 @@ final readonly class Defer
                 'aircraft' => static fn($q) => $q->with(LoadFlying::with()), 'aircraft.type',
                 'aircraft.deferrals.listedItem', 'card.visit', 'card.aircraft.type', 'fixCard',
             ])->findOrFail($findingId);
-            $item = ListedItem::inForce($finding->aircraft->type_id)->find($new->item)
-                ?? throw Refused::because('That item is not in force for this type. Nothing was deferred.');
             $this->may->require($by, $finding->aircraft);
             self::requireOpen($finding);
+            $item = ListedItem::inForce($finding->aircraft->type_id)->find($new->item)
+                ?? throw Refused::because('That item is not in force for this type. Nothing was deferred.');
             $this->requireFits($finding, $item, $new);
             $devices = $this->devices->ask($finding, $new->carry);
             $this->requireSure($finding, $item, $new);

@@ -8,6 +8,8 @@ use App\Fleet\Model\Aircraft;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use Jorvel\Core\Fleet\FlyingSimulator;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 
 /**
  * The operator's flying programme, stood in for by a simulator: what was flown since the last count, and the sectors
@@ -19,6 +21,14 @@ final readonly class FlyingFeed
     public const FAULTS = ['backwards', 'jump', 'unknown'];
 
     private const SEED = 2026;
+
+    /** Hours before the first of its flights after which a swap comes too late for its crews. */
+    private const CREWS = 3;
+
+    /** How often a flight meets something. */
+    private const MET = [
+        'passengers' => 0.9, 'cloud' => 0.5, 'icing' => 0.15, 'overwater' => 0.3, 'contaminated' => 0.12,
+    ];
 
     private const PLACES = ['Skarnholm', 'Port Ellery', 'Halvik', 'Norrand', 'Osterby'];
 
@@ -61,12 +71,50 @@ final readonly class FlyingFeed
         );
     }
 
+    /**
+     * When a flight departs and arrives, on the half hour.
+     *
+     * @return array{string, string} local
+     */
+    private static function times(float $chance, float $hours): array
+    {
+        $departs = 6 * 60 + 30 * (int) floor($chance * 24);
+        $arrives = $departs + 30 * (int) ceil($hours * 2);
+        $said = static fn(int $m): string => sprintf('%02d:%02d', intdiv($m, 60) % 24, $m % 60);
+
+        return [$said($departs), $said($arrives)];
+    }
+
+    /**
+     * What the flying programme says of a proposal of who flies whose line: no, where it comes too late for the crews, and
+     * now and then because one of them is away.
+     *
+     * @param list<array{from: string, to: string, flights: string}> $moves
+     * @param Instant $first when the first of these flights departs
+     *
+     * @return array{bool, string}
+     */
+    public function answer(Day $date, array $moves, Instant $first): array
+    {
+        if ($first->epoch() - $this->clock->now()->epoch() < self::CREWS * 3600) {
+            return [false, 'Too late: the crews of the first flight are on their way.'];
+        }
+        $programme = FlyingSimulator::seeded(self::SEED + 2);
+        foreach ($moves as $move) {
+            if ($programme->chance($move['to'], $date, "crew of {$move['from']}") < 0.12) {
+                return [false, "The crew of {$move['from']} is away on training and cannot change to {$move['to']}."];
+            }
+        }
+
+        return [true, 'Accepted; the crews are told.'];
+    }
+
     /** Sectors of the coming fortnight for aircraft that fly no week's pattern. */
     public function sectors(): string
     {
         $programme = FlyingSimulator::seeded(self::SEED + 1);
         $today = $this->clock->today();
-        $text = "mark,date,number,from,to,fh,ldg\r\n";
+        $text = "mark,date,number,from,to,departs,arrives,conditions,fh,ldg\r\n";
         foreach (Aircraft::whereNull('week')->orderBy('mark')->get() as $craft) {
             for ($n = 1; $n <= 14; $n++) {
                 $day = $today->plusDays($n);
@@ -83,6 +131,12 @@ final readonly class FlyingFeed
                             sprintf('%s%02d', substr($craft->mark, -1), $n),
                             $craft->base,
                             $place('to'),
+                            ...self::times($programme->chance($craft->mark, $day, 'departs'), (float) $flown['fh']),
+                            implode(' ', array_filter(
+                                ['passengers', 'cloud', 'icing', 'overwater', 'contaminated'],
+                                static fn(string $c): bool => $programme->chance($craft->mark, $day, $c)
+                                    < self::MET[$c],
+                            )),
                             $flown['fh'],
                             max(1, (int) ($flown['ldg'] ?? 1)),
                         ],

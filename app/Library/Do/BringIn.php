@@ -140,7 +140,7 @@ final readonly class BringIn
     {
         return match ($kind) {
             ImportKind::Flying => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
-            ImportKind::Sectors => $this->compareSectors(SectorsFile::read($payload, $this->clock->today())),
+            ImportKind::Sectors => $this->compareSectors(SectorsFile::read($payload, $this->clock->today(), $this->clock)),
             ImportKind::Revision => $this->revisions->compare(RevisionFile::read($payload)),
             ImportKind::Follows => $this->follows->compare(FollowFile::read($payload)),
             ImportKind::Listed, ImportKind::ListedCsv => $this->listed->compare(self::listed($kind, $payload)),
@@ -304,6 +304,9 @@ final readonly class BringIn
 
     private static function sectorWords(Sector $s): string
     {
+        $said = ($s->departs_at === null ? '' : ", {$s->departs_at} to {$s->arrives_at}")
+            .($s->conditions === null ? '' : ', '.(implode(' ', $s->conditions) ?: 'nothing met'));
+
         return "{$s->from_place} to {$s->to_place}, ".implode(
             ', ',
             array_map(
@@ -311,7 +314,7 @@ final readonly class BringIn
                 array_keys($s->use),
                 $s->use,
             ),
-        );
+        ).$said;
     }
 
     /** What stops the aircraft first, of its items, bottles and deferrals: as the Fleet room has it. */
@@ -386,10 +389,14 @@ final readonly class BringIn
 
     private function applySectors(Import $import): void
     {
-        foreach (SectorsFile::read($import->payload, $this->clock->today())->rows as $row) {
+        foreach (SectorsFile::read($import->payload, $this->clock->today(), $this->clock)->rows as $row) {
             Sector::updateOrCreate(
                 ['aircraft_id' => $row['aircraft']->id, 'date' => $row['date'], 'number' => $row['number']],
-                ['from_place' => $row['from_place'], 'to_place' => $row['to_place'], 'use' => $row['use']],
+                // What the file does not say stays as it was.
+                array_filter([
+                    'from_place' => $row['from_place'], 'to_place' => $row['to_place'], 'use' => $row['use'],
+                    ...array_intersect_key($row, ['departs_at' => 0, 'arrives_at' => 0, 'conditions' => 0]),
+                ], static fn(mixed $v): bool => $v !== null),
             );
         }
     }

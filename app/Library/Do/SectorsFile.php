@@ -6,24 +6,31 @@ namespace App\Library\Do;
 
 use App\Fleet\Do\FlyingCheck;
 use App\Fleet\Model\Aircraft;
+use App\Shared\Clock;
 use App\Shared\Csv;
 use App\Shared\Refused;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
-/** Planned flights as CSV: `mark,date,number,from,to,fh,ldg,…`, checked whole. */
+/**
+ * Planned flights as CSV, checked whole: `mark,date,number,from,to`, then, where the programme says them, `departs` and
+ * `arrives` (local, `07:30`; an arrival after midnight is of the next day) and `conditions` (names, or none, with spaces
+ * between them), and a column a counter.
+ */
 final readonly class SectorsFile
 {
     /**
      * @param list<array{
      *   line: int, aircraft: Aircraft, date: string, number: string, from_place: string, to_place: string,
-     *   use: array<string, float>,
+     *   use: array<string, float>, departs_at: string|null, arrives_at: string|null, conditions: list<string>|null,
      * }> $rows
      */
     private function __construct(public array $rows) {}
 
+    private const SAID = ['departs', 'arrives', 'conditions'];
+
     /** @throws Refused with every line that is wrong */
-    public static function read(string $text, Day $today): self
+    public static function read(string $text, Day $today, Clock $clock): self
     {
         $lines = Csv::read($text);
         $head = array_map(static fn(string $h): string => strtolower(trim($h)), array_shift($lines) ?? []);
@@ -61,9 +68,10 @@ final readonly class SectorsFile
                     'number' => $number,
                     'from_place' => trim($cells[3]),
                     'to_place' => trim($cells[4]),
+                    ...self::when($clock, Day::parse($date), array_combine($head, $cells)),
                     'use' => FlyingCheck::amounts(
                         $craft,
-                        array_slice(array_combine($head, $cells), 5),
+                        array_diff_key(array_slice(array_combine($head, $cells), 5), array_flip(self::SAID)),
                         $craft->counters,
                     ),
                 ];
@@ -82,6 +90,45 @@ final readonly class SectorsFile
         }
 
         return new self($rows);
+    }
+
+    /**
+     * When it flies and what it meets, as far as the file says it.
+     *
+     * @param array<string, string> $row
+     *
+     * @return array{departs_at: string|null, arrives_at: string|null, conditions: list<string>|null}
+     *
+     * @throws InputError at a column
+     */
+    private static function when(Clock $clock, Day $date, array $row): array
+    {
+        $at = ['departs' => null, 'arrives' => null];
+        foreach (array_keys($at) as $column) {
+            $cell = trim($row[$column] ?? '');
+            if ($cell !== '' && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $cell) !== 1) {
+                throw InputError::at($column, "\"{$cell}\" is not a time; enter it as 07:30");
+            }
+            $at[$column] = $cell === '' ? null : $clock->at($date, $cell);
+        }
+        if (($at['departs'] === null) !== ($at['arrives'] === null)) {
+            throw InputError::at($at['departs'] === null ? 'departs' : 'arrives', 'is missing; give both or neither');
+        }
+        if ($at['departs'] !== null && $at['arrives']->isBefore($at['departs'])) {
+            $at['arrives'] = $clock->at($date->plusDays(1), trim($row['arrives']));
+        }
+        $conditions = isset($row['conditions']) ? preg_split('/\s+/', trim($row['conditions']), -1, PREG_SPLIT_NO_EMPTY) : null;
+        $unknown = array_diff($conditions ?: [], (array) config('jorvel.flight_conditions'));
+        if ($unknown !== []) {
+            throw InputError::at('conditions', 'has '.implode(', ', $unknown).'; known are '
+                .implode(', ', (array) config('jorvel.flight_conditions')));
+        }
+
+        return [
+            'departs_at' => $at['departs'] === null ? null : (string) $at['departs'],
+            'arrives_at' => $at['arrives'] === null ? null : (string) $at['arrives'],
+            'conditions' => $conditions === null ? null : ($conditions ?: []),
+        ];
     }
 
     private static function date(string $text, Day $today): string

@@ -78,4 +78,21 @@ final readonly class Carried
             $expires,
         );
     }
+
+    /** The same once its use is used up: no flight with it any more. @pure */
+    public function spent(): self
+    {
+        return new self(
+            $this->id,
+            $this->system,
+            $this->enough,
+            $this->needs,
+            $this->stated,
+            $this->forbids,
+            $this->restricts,
+            $this->placard,
+            $this->procedure,
+            Instant::fromEpoch(0),
+        );
+    }
 }

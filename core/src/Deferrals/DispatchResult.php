@@ -8,7 +8,7 @@ namespace Jorvel\Core\Deferrals;
 final readonly class DispatchResult
 {
     /**
-     * @param 'go'|'go_restricted'|'no_go' $verdict
+     * @param 'go'|'go_restricted'|'no_go'|'unknown' $verdict `unknown` only of {@see ComingFlights}
      * @param array<string, float> $restrictions merged: the smallest of each max, the largest of each min
      * @param list<array{id: string, code: string}> $reasons by item
      */

@@ -163,6 +163,9 @@ final class StepSchemaTest extends TestCase
     #[DataProvider('types')]
     public function test_every_step_of_the_demo_world_is_one_and_takes_off_only_what_was_fitted(string $file): void
     {
+        $list = json_decode((string) file_get_contents(str_replace('/cards/', '/listed/', $file)), true);
+        // What makes a defect safe is carried by its deferral.
+        $safe = array_column($list['items'], 'safe');
         foreach (json_decode((string) file_get_contents($file)) as $card) {
             self::assertSame([], array_map(
                 static fn(InputError $e): string => "{$card->code}, {$e->path}: {$e->getMessage()}",
@@ -171,9 +174,8 @@ final class StepSchemaTest extends TestCase
             $fitted = count(array_filter($card->steps, static fn(\stdClass $s): bool => $s->kind === 'safing_fit'));
             $removed = count(array_filter($card->steps, static fn(\stdClass $s): bool => $s->kind === 'safing_remove'));
             self::assertTrue(
-                // What locks a reverser out is carried by its deferral.
                 $fitted === $removed || in_array($card->makes, ['safe', 'raise', 'lower', 'last'], true)
-                    || $card->code === 'OLN-78-32',
+                    || in_array($card->code, $safe, true),
                 "{$card->code} leaves something fitted",
             );
         }

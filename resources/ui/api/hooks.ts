@@ -211,6 +211,17 @@ export const usePerson = (id: number) =>
         queryKey: keys.person(id),
         queryFn: () => take(api.GET('/api/people/{id}', { params: { path: { id } } })),
     });
+export const useSectors = (days: number) =>
+    useQuery<Schemas['SectorsView'], Failure>({
+        queryKey: keys.sectors(days),
+        queryFn: () => take(api.GET('/api/sectors', { params: { query: { days } } })),
+        placeholderData: (old) => old,
+    });
+export const useSwap = (mark: string, date: string) =>
+    useQuery<Schemas['SwapView'], Failure>({
+        queryKey: keys.swap(mark, date),
+        queryFn: () => take(api.POST('/api/sectors/swap/preview', { body: { mark, date } })),
+    });
 export const useDeferral = (id: number) =>
     useQuery<Schemas['DeferralPage'], Failure>({
         queryKey: keys.deferral(id),

@@ -48,6 +48,8 @@ export const keys = {
     part: (number: string) => ['stores', 'part', number],
     bench: ['bench'],
     deferrals: ['deferrals'],
+    sectors: (days: number) => ['deferrals', 'sectors', days],
+    swap: (mark: string, date: string) => ['deferrals', 'swap', mark, date],
     deferral: (id: number) => ['deferrals', id],
     deferOptions: (id: number) => ['deferrals', 'decide', id],
     releases: (find: string) => ['release', 'all', find],

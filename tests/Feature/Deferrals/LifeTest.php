@@ -207,7 +207,7 @@ final class LifeTest extends WorldCase
             ->json('message'));
         $page = $need(['kind' => 'part', 'what' => 'JV-3242-30', 'quantity' => 2])->assertOk()->json('deferral');
         self::assertSame('unknown', $page['verdict'], 'one is in stock, none on order');
-        $last = collect($page['needs'])->last();
+        $last = $page['needs'][count($page['needs']) - 1];
         self::assertSame('nobody knows when', $last['said']);
         $change = fn(array $body): TestResponse => $this->as('ines', 'POST', "deferral-needs/{$last['id']}", $body);
         self::assertStringContainsString('The store has 1', (string) $change(['do' => 'there'])->assertStatus(422)->json('message'));
@@ -217,8 +217,11 @@ final class LifeTest extends WorldCase
         self::assertSame('in_time', $page['deferral']['verdict']);
 
         // A day out of the free ones of a bay: what is left of them stays free.
-        $free = array_column($page['slots'], null, 'id');
-        $slot = collect($free)->keys()->first(static fn(string $s): bool => str_ends_with($s, '@2026-05-12'));
+        $slots = array_filter(
+            array_column($page['slots'], 'id'),
+            static fn(string $s): bool => str_ends_with($s, '@2026-05-12'),
+        );
+        $slot = array_values($slots)[0];
         $hours = fn(): float => (float) DB::table('bay_slots')->sum('hours');
         $before = $hours();
         $page = $this->as('ines', 'POST', "deferrals/{$id}/plan", ['slot' => $slot])->assertOk()->json();

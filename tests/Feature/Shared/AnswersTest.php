@@ -59,7 +59,8 @@ final class AnswersTest extends WorldCase
         yield 'registers' => ['/api/registers', 'registers', 10];
         yield 'one register' => ['/api/registers/{mark}', 'registers/QC-TAC', 20];
         yield 'bench' => ['/api/bench', 'bench', 8];
-        yield 'deferrals' => ['/api/deferrals', 'deferrals', 16];
+        yield 'deferrals' => ['/api/deferrals', 'deferrals', 28];
+        yield 'sectors' => ['/api/sectors', 'sectors', 14];
         yield 'releases' => ['/api/release', 'release', 26];
         yield 'one release' => ['/api/release/{id}', 'release/1', 28];
         yield 'library' => ['/api/library', 'library', 10];

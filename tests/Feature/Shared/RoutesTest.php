@@ -87,6 +87,8 @@ final class RoutesTest extends WorldCase
             'POST findings/{finding}/defer' => ['ines', 'tor'],
             'GET findings/{finding}/options' => self::EVERYBODY, 'GET deferrals/1' => self::EVERYBODY,
             'GET deferrals/1/placard.pdf' => self::EVERYBODY, 'POST deferrals/1/take-back' => ['ines', 'tor'],
+            'GET sectors' => self::EVERYBODY, 'POST sectors/swap' => ['ines', 'tor'],
+            'POST sectors/swap/preview' => ['ines', 'tor'], 'GET fleet/QA-VFA/crew-sheet.pdf' => self::EVERYBODY,
             'POST deferrals/1/extend' => ['ines', 'tor'], 'POST deferrals/1/needs' => ['ines', 'tor'],
             'POST deferral-needs/99' => ['ines', 'tor'], 'POST deferrals/1/plan' => ['ines', 'tor'],
             'POST deferrals/1/placard-off' => ['ines', 'oda', 'runa', 'tor'], 'POST deferrals/1/close' => ['ines', 'tor'],
