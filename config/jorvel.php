@@ -59,8 +59,9 @@ return [
     'fix_hours' => 3.0,
     // As much is worked on the line between two days of flying.
     'line_hours' => 8.0,
-    // A defect that comes back within so many days is a repeat.
+    // A defect that comes back within so many days, or so many flights, is a repeat.
     'repeat_days' => 30,
+    'repeat_flights' => 15,
     // Days for which the calendar feed tells what falls due.
     'feed_days' => 90,
     // How far back the history of a system is told at a finding, in days.

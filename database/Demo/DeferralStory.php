@@ -7,9 +7,13 @@ namespace Database\Demo;
 use App\Crew\Model\Person;
 use App\Deferrals\Do\BeginDeferral;
 use App\Deferrals\Do\MakeSafe;
+use App\Deferrals\Do\NewReport;
+use App\Deferrals\Do\Reports;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\DeferralNeed;
 use App\Deferrals\Model\ListedItem;
+use App\Deferrals\Model\Report;
+use App\Fleet\Model\Aircraft;
 use App\Floor\CardClosed;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
@@ -23,7 +27,7 @@ use Jorvel\Core\Shared\Instant;
 /** What the demo world carries: each with its make-safe card worked, its devices in the register, and what it waits for. */
 final readonly class DeferralStory
 {
-    public function __construct(private Clock $clock, private MakeSafe $safe, private BeginDeferral $begin) {}
+    public function __construct(private Clock $clock, private MakeSafe $safe, private BeginDeferral $begin, private Reports $reports) {}
 
     /**
      * @param Visit $visit of the past, released, in which it was found
@@ -65,6 +69,34 @@ final readonly class DeferralStory
         }
 
         return $finding;
+    }
+
+    /**
+     * What crews reported, each as it was entered, and as the finding that it led to.
+     *
+     * @param list<array<string, string>> $rows
+     */
+    public function reported(Person $controller, array $rows): void
+    {
+        foreach ($rows as $row) {
+            $at = Instant::parse($row['at']);
+            $finding = $row['finding'] === '' ? null : Finding::where('number', $row['finding'])->firstOrFail();
+            $this->clock->still($at, function () use ($controller, $row, $at, $finding): void {
+                [$report] = $this->reports->enter($controller, [new NewReport(
+                    Aircraft::with('type')->where('mark', $row['mark'])->firstOrFail(),
+                    $row['flight'],
+                    $at,
+                    $row['crew'],
+                    $row['text'],
+                    $row['chapter'] === '' ? null : $row['chapter'],
+                    'programme',
+                )]);
+                $report->update($finding === null ? [] : [
+                    'state' => Report::FINDING, 'finding_id' => $finding->id, 'ended_by' => $controller->id,
+                    'ended_at' => (string) $finding->raised_at,
+                ]);
+            });
+        }
     }
 
     private function worked(Deferral $deferral, Visit $visit, Finding $finding, Person $by, ?Person $inspector): void

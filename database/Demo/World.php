@@ -633,6 +633,7 @@ final readonly class World
             ]);
         }
         $this->papers();
+        $this->deferralStory->reported($controller, self::csv('reports.csv'));
         $this->visitStory->plan(Visit::with('aircraft.type')->firstOrFail(), $controller);
     }
 

@@ -48,6 +48,8 @@ const Card = room(() => import('./rooms/floor/Card'), 'Card');
 const Bench = room(() => import('./rooms/bench/Bench'), 'Bench');
 const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals');
 const Deferral = room(() => import('./rooms/deferrals/Deferral'), 'Deferral');
+const Reports = room(() => import('./rooms/deferrals/Reports'), 'Reports');
+const Report = room(() => import('./rooms/deferrals/Report'), 'Report');
 const Sectors = room(() => import('./rooms/deferrals/Sectors'), 'Sectors');
 const Decide = room(() => import('./rooms/deferrals/Decide'), 'Decide');
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
@@ -126,6 +128,8 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/floor/:id" element={<Card />} />
                                 <Route path="/bench" element={<Bench />} />
                                 <Route path="/deferrals" element={<Deferrals />} />
+                                <Route path="/deferrals/reports" element={<Reports />} />
+                                <Route path="/deferrals/reports/:id" element={<Report />} />
                                 <Route path="/deferrals/sectors" element={<Sectors />} />
                                 <Route path="/deferrals/decide/:id" element={<Decide />} />
                                 <Route path="/deferrals/:id" element={<Deferral />} />

@@ -17,6 +17,12 @@ final readonly class Recent
         return new self(90, 30);
     }
 
+    /** So many days, and so many flights, both at least 0. */
+    public static function within(int $days, int $flights): self
+    {
+        return new self($days, $flights);
+    }
+
     /**
      * Whether something of a day is still recent.
      *

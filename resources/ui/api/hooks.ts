@@ -211,6 +211,13 @@ export const usePerson = (id: number) =>
         queryKey: keys.person(id),
         queryFn: () => take(api.GET('/api/people/{id}', { params: { path: { id } } })),
     });
+export const useReports = () =>
+    useQuery<Schemas['ReportsView'], Failure>({ queryKey: keys.reports, queryFn: () => take(api.GET('/api/reports')) });
+export const useReport = (id: number) =>
+    useQuery<Schemas['ReportPage'], Failure>({
+        queryKey: keys.report(id),
+        queryFn: () => take(api.GET('/api/reports/{id}', { params: { path: { id } } })),
+    });
 export const useSectors = (days: number) =>
     useQuery<Schemas['SectorsView'], Failure>({
         queryKey: keys.sectors(days),

@@ -48,6 +48,8 @@ export const keys = {
     part: (number: string) => ['stores', 'part', number],
     bench: ['bench'],
     deferrals: ['deferrals'],
+    reports: ['deferrals', 'reports'],
+    report: (id: number) => ['deferrals', 'reports', id],
     sectors: (days: number) => ['deferrals', 'sectors', days],
     swap: (mark: string, date: string) => ['deferrals', 'swap', mark, date],
     deferral: (id: number) => ['deferrals', id],
