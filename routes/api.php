@@ -29,6 +29,7 @@ use App\Library\Http\FigureController;
 use App\Library\Http\FollowController;
 use App\Library\Http\LessonController;
 use App\Library\Http\LibraryController;
+use App\Library\Http\ListedController;
 use App\Library\Http\RevisionController;
 use App\Release\Http\LineReleaseController;
 use App\Release\Http\ReleaseController;
@@ -221,6 +222,8 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('library/card-sets/{type}/bulk', [CardController::class, 'bulk'])->middleware('once');
     Route::get('library/figures/{type}', [FigureController::class, 'index']);
     Route::post('library/figures/{type}', [FigureController::class, 'save'])->middleware('once');
+    Route::get('library/listed/{type}', [ListedController::class, 'show']);
+    Route::get('library/listed/{type}/file.{form}', [ListedController::class, 'file'])->where('form', 'json|csv');
     Route::get('library/follows', [FollowController::class, 'index']);
     Route::get('library/follows/{type}/file.{form}', [FollowController::class, 'file'])->where('form', 'json');
     Route::post('library/follows/{type}/preview', [FollowController::class, 'preview']);

@@ -166,9 +166,11 @@ final class LibraryWords
             ImportKind::Sectors => 'sector',
             ImportKind::Revision => 'passage or method',
             ImportKind::Follows => 'line of a rule',
+            ImportKind::Listed, ImportKind::ListedCsv => 'term of the list',
             default => 'item',
         }, match ($kind) {
-            ImportKind::Revision => 'passages and methods', ImportKind::Follows => 'lines of rules', default => null,
+            ImportKind::Revision => 'passages and methods', ImportKind::Follows => 'lines of rules',
+            ImportKind::Listed, ImportKind::ListedCsv => 'terms of the list', default => null,
         });
 
         return match (true) {
@@ -178,6 +180,8 @@ final class LibraryWords
                 .' must then be re-read before anyone starts on '.($moved === 1 ? 'it.' : 'them.'),
             $kind === ImportKind::Follows && $changes > 0 => "Applying this proposes {$what}; somebody else brings them in "
                 .'force.',
+            ($kind === ImportKind::Listed || $kind === ImportKind::ListedCsv) && $changes > 0
+                => "Applying this changes {$what}; what is carried goes on as it was deferred.",
             $changes === 0 => 'This file changes nothing: everything in it is already so.',
             default => "Applying this changes {$what}, moves ".Words::count($moved, 'date').' and '
                 .($stops === 0 ? 'no first stop.' : "the first stop of {$stops} aircraft."),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Now;
 
+use App\Deferrals\Model\Deferral;
+use App\Deferrals\Model\DeferralCard;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\AircraftType;
 use App\Fleet\Model\ComponentTenure;
@@ -25,6 +27,7 @@ use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Now\AircraftNow;
 use Jorvel\Core\Now\BottleNow;
 use Jorvel\Core\Now\DamageNow;
+use Jorvel\Core\Now\DeferralNow;
 use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Now\OnAircraft;
 use Jorvel\Core\Now\PartGone;
@@ -73,7 +76,7 @@ final class LoadAircraft
     private static function rows(): array
     {
         return [
-            'sectors', 'deferrals', 'emptied.component',
+            'sectors', 'deferrals.cards.card:id,visit_id', 'emptied.component',
             // What was fixed is of no more concern, unless a device still hangs on it.
             'findings' => static fn($q) => $q->where(static fn($q) => $q
                 ->where('findings.state', '!=', Finding::FIXED)
@@ -204,15 +207,27 @@ final class LoadAircraft
             $aircraft->findings->mapWithKeys(static fn(Finding $f): array => [
                 (string) $f->id => $f->state,
             ])->all(),
-            array_values($aircraft->visits->map(fn(Visit $v): VisitSpan => $this->flying->span(
-                $v,
-                $v->cards->flatMap(static fn(Card $c): array => $takes?->stops(...self::on($c)) ?? [])->all(),
-            ))->all()),
+            array_values($aircraft->visits->map(fn(Visit $v): VisitSpan => $this->flying->span($v, [
+                ...$v->cards->flatMap(static fn(Card $c): array => $takes?->stops(...self::on($c)) ?? []),
+                ...self::closes($aircraft, $v),
+            ]))->all()),
             $this->on[$aircraft],
             $items === null ? [] : array_values($aircraft->damages->map(
                 static fn(Damage $d): DamageNow => $d->now(),
             )->all()),
         );
+    }
+
+    /**
+     * The deferrals whose closing cards a visit has.
+     *
+     * @return list<string> as they are called among the stops
+     */
+    private static function closes(Aircraft $aircraft, Visit $visit): array
+    {
+        return array_values($aircraft->deferrals->filter(static fn(Deferral $d): bool => $d->cards->contains(
+            static fn(DeferralCard $c): bool => $c->stage() !== null && $c->card->visit_id === $visit->id,
+        ))->map(static fn(Deferral $d): string => DeferralNow::stopOf((string) $d->id))->all());
     }
 
     /** What the cards of a type take, by what its items include. */

@@ -55,6 +55,7 @@ const Decide = room(() => import('./rooms/deferrals/Decide'), 'Decide');
 const Releases = room(() => import('./rooms/release/Releases'), 'Releases');
 const Release = room(() => import('./rooms/release/Release'), 'Release');
 const Library = room(() => import('./rooms/library/Library'), 'Library');
+const Listed = room(() => import('./rooms/library/Listed'), 'Listed');
 const Figures = room(() => import('./rooms/library/Figures'), 'Figures');
 const Follows = room(() => import('./rooms/library/Follows'), 'Follows');
 const FollowEdit = room(() => import('./rooms/library/FollowEdit'), 'FollowEdit');
@@ -138,6 +139,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/library" element={<Library />} />
                                 <Route path="/library/cards/:type/*" element={<LibraryCard />} />
                                 <Route path="/library/write/:type/*" element={<CardEdit />} />
+                                <Route path="/library/listed/:type" element={<Listed />} />
                                 <Route path="/library/figures/:type" element={<Figures />} />
                                 <Route path="/library/follows" element={<Follows />} />
                                 <Route path="/library/follows/:type/write" element={<FollowEdit />} />

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Deferrals\Model;
 
 use App\Crew\Model\Person;
+use App\Fleet\Model\AircraftType;
 use App\Shared\AsDay;
 use App\Shared\AsInstant;
 use App\Shared\Model;
@@ -22,6 +23,7 @@ use Jorvel\Core\Shared\Instant;
  * @property string $summary
  * @property Instant $at when it was brought in
  * @property-read Person|null $person who brought it in
+ * @property-read AircraftType $type
  */
 final class ListedRevision extends Model
 {
@@ -31,6 +33,12 @@ final class ListedRevision extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<AircraftType, $this> */
+    public function type(): BelongsTo
+    {
+        return $this->belongsTo(AircraftType::class);
     }
 
     /** The one in force; 0 where the type has no list. */

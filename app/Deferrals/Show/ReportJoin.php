@@ -35,7 +35,7 @@ final readonly class ReportJoin
                     ->map(static fn(CardTemplate $t): array => ['chapter' => $t->section, 'words' => self::words($t->title)])
                     ->filter(static fn(array $w): bool => preg_match('/^\d{2}-\d{2}$/', $w['chapter']) === 1
                         // What is looked at for its own sake is named after its place, which says nothing of a defect.
-                        && preg_match('/^(05|12|5[1-7])/', $w['chapter']) !== 1),
+                        && preg_match('/^(05|12|5[1-7]|..-00)/', $w['chapter']) !== 1),
             ],
         ));
     }

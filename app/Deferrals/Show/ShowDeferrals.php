@@ -16,14 +16,16 @@ use App\Deferrals\Show\View\NeedView;
 use App\Deferrals\Show\View\OpenFinding;
 use App\Floor\Model\Finding;
 use App\Now\DeferralClock;
+use App\Now\LoadDeferral;
 use App\Now\LoadFlying;
 use App\Now\LoadListed;
 use App\Shared\Clock;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Arr;
 use Jorvel\Core\Deferrals\Closure;
-use Jorvel\Core\Fleet\FleetState;
-use Jorvel\Core\Fleet\PlannedAway;
+use Jorvel\Core\Fleet\Outlook;
+use Jorvel\Core\Fleet\VisitPlans;
+use Jorvel\Core\Now\DeferralNow;
 
 /**
  * What the room Deferrals shows: what is carried, by what runs out first, with whether it is closed in time; and the findings
@@ -39,6 +41,8 @@ final readonly class ShowDeferrals
         private DeferralClock $clocks,
         private Closures $closures,
         private LoadListed $listed,
+        private LoadDeferral $load,
+        private LoadFlying $flying,
     ) {}
 
     /** @return Builder<Deferral> with everything that {@see view()} reads */
@@ -129,12 +133,15 @@ final readonly class ShowDeferrals
             $last === null ? null : $today->daysUntil($last),
             DeferralWords::others($left),
             (string) $clock->driver,
-            ($clock->status === 'expired' ? FleetState::Stop : FleetState::of(
+            Outlook::carried(
+                $this->load->of($d),
+                $clock,
                 $today,
-                $last,
-                PlannedAway::No,
+                VisitPlans::of($today, $visit === null ? [] : [
+                    $this->flying->span($visit, [DeferralNow::stopOf((string) $d->id)]),
+                ]),
                 (int) config('jorvel.warn_days'),
-            ))->value,
+            )->value,
             DeferralWords::left($clock, $today, $this->clock->words(...)),
             $d->placard,
             $d->procedure_done ? 'done' : 'open',

@@ -34,7 +34,8 @@ final readonly class CalendarFeed
             );
         }
         $days = collect($this->due->within((int) config('jorvel.feed_days'))->rows)
-            ->filter(static fn(DueLine $l): bool => $l->visit === null)
+            // What is carried has a day of its own below.
+            ->filter(static fn(DueLine $l): bool => $l->visit === null && ! str_starts_with($l->key, 'deferral:'))
             ->groupBy(static fn(DueLine $l): string => "{$l->mark}/{$l->date}");
         foreach ($days as $lines) {
             $first = $lines->firstOrFail();

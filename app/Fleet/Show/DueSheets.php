@@ -135,6 +135,19 @@ final readonly class DueSheets
             $last = $order[] = $bottle->last->number;
             $rows[] = [null, $tenure->component_id, $last, $last, $bottle->state->value, null, null];
         }
+        foreach ($page->outlook->deferrals as $id => $clock) {
+            $order[] = $clock->forecastLast->number ?? PHP_INT_MAX;
+            // A deferral stands in the place of a component, below nought.
+            $rows[] = [
+                null,
+                -(int) $id,
+                $clock->forecastLast?->number,
+                $clock->forecastLast?->number,
+                $page->outlook->carried[$id]->value,
+                $clock->driver,
+                $clock->usageLeft[(string) $clock->driver] ?? null,
+            ];
+        }
         asort($order);
 
         return [

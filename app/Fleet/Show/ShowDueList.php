@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Fleet\Show;
 
+use App\Deferrals\Model\Deferral;
+use App\Deferrals\Model\DeferralCard;
 use App\Fleet\BottleWords;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Component;
@@ -14,6 +16,7 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Now\DeferralNow;
 use Jorvel\Core\Now\ItemNow;
 use Jorvel\Core\Shared\Day;
 
@@ -57,21 +60,33 @@ final readonly class ShowDueList
             ]])
             ->all();
         $positions = DB::table('tenures')->whereNull('to_date')->pluck('position', 'component_id')->all();
-        $bottles = Component::whereIn(
-            'id',
-            array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2),
-        )->get()
-            ->keyBy('id');
+        $others = array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2);
+        $bottles = Component::whereIn('id', array_filter($others, static fn(int $id): bool => $id > 0))->get()->keyBy('id');
+        $deferrals = Deferral::with('listedItem', 'finding')->whereIn('id', array_map(
+            static fn(int $id): int => -$id,
+            array_filter($others, static fn(int $id): bool => $id < 0),
+        ))->get()->keyBy('id');
         $visits = $this->visits();
         $rows = [];
         foreach ($found as [$id, $itemId, $componentId, $forecast, $latest, $state, $unit, $left]) {
-            [$code, $title, $chapter, $hours] = $itemId === null ? [
-                BottleWords::CODE,
-                BottleWords::title($bottles[$componentId]),
-                BottleWords::CHAPTER,
-                0.0,
-            ] : $items[$itemId];
-            $key = $itemId === null ? "bottle:{$componentId}" : ItemNow::keyOf($itemId, $componentId);
+            $deferral = $itemId === null && $componentId < 0 ? $deferrals[-$componentId] : null;
+            [$code, $title, $chapter, $hours] = match (true) {
+                $deferral !== null => [
+                    $deferral->listedItem->code,
+                    "Deferral {$deferral->finding->number}: {$deferral->name()}",
+                    $deferral->finding->chapter,
+                    $deferral->finding->fix_hours ?? 0.0,
+                ],
+                $itemId === null => [
+                    BottleWords::CODE, BottleWords::title($bottles[$componentId]), BottleWords::CHAPTER, 0.0,
+                ],
+                default => $items[$itemId],
+            };
+            $key = match (true) {
+                $deferral !== null => DeferralNow::stopOf((string) $deferral->id),
+                $itemId === null => "bottle:{$componentId}",
+                default => ItemNow::keyOf($itemId, $componentId),
+            };
             [$visit, $from] = $visits["{$id}/{$key}"] ?? [null, null];
             $calendar = $unit === null || $unit === 'days' || $unit === 'months';
             $rows[] = new DueLine(
@@ -123,6 +138,12 @@ final readonly class ShowDueList
         ]) as $card) {
             $key = ItemNow::keyOf($card->item_id, $card->component_id);
             $out["{$card->aircraft_id}/{$key}"] = [$card->title, $card->start];
+        }
+        foreach (DeferralCard::with('card.visit', 'deferral:id,aircraft_id')->where('part', '!=', DeferralCard::SAFE)
+            ->whereHas('deferral', static fn($q) => $q->where('state', Deferral::OPEN))->get() as $part) {
+            $key = DeferralNow::stopOf((string) $part->deferral_id);
+            $visit = $part->card->visit;
+            $out["{$part->deferral->aircraft_id}/{$key}"] = [$visit->title, (string) $visit->start];
         }
 
         return $out;

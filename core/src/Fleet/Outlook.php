@@ -7,6 +7,7 @@ namespace Jorvel\Core\Fleet;
 use Jorvel\Core\Deferrals\ClockResult;
 use Jorvel\Core\Floor\FindingProgress;
 use Jorvel\Core\Now\AircraftNow;
+use Jorvel\Core\Now\DeferralNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Instant;
@@ -21,11 +22,13 @@ final readonly class Outlook
      * @param list<DueNow> $items in the picture's order
      * @param list<BottleDue> $bottles those that fall, the first to meet its minimum first
      * @param array<array-key, ClockResult> $deferrals by id
+     * @param array<array-key, FleetState> $carried how each of them stands
      */
     private function __construct(
         public array $items,
         public array $bottles,
         public array $deferrals,
+        public array $carried,
         public Reach $reach,
     ) {}
 
@@ -45,7 +48,7 @@ final readonly class Outlook
             => FleetState::of($today, $last, $plans->away($stop, $latest), $warnDays);
         // Counters stand as of their own day: what falls due is warned of from today all the same.
         $warn = $warnDays + max(0, $aircraft->flying->asOf->daysUntil($today));
-        $items = $bottles = $clocks = [];
+        $items = $bottles = $clocks = $carried = [];
         foreach ($aircraft->items() as $item) {
             $due = $item->due($warn);
             $items[] = new DueNow($item, $due, $state($item->stop(), $due->forecast, $due->latest));
@@ -59,10 +62,32 @@ final readonly class Outlook
         usort($bottles, static fn(BottleDue $a, BottleDue $b): int => $a->last->number <=> $b->last->number);
         foreach ($aircraft->deferrals as $deferral) {
             $clocks[$deferral->id] = $deferral->clock($now, $aircraft->flying);
+            $carried[$deferral->id] = self::carried($deferral, $clocks[$deferral->id], $today, $plans, $warnDays);
         }
         $stops = self::stops($aircraft, $today, $items, $bottles, $clocks);
 
-        return new self($items, $bottles, $clocks, Reach::of($today, $stops, $plans, $warnDays));
+        return new self($items, $bottles, $clocks, $carried, Reach::of($today, $stops, $plans, $warnDays));
+    }
+
+    /**
+     * How a deferral stands: as everything else that falls due, with the visit in which it is to be closed; until it is made
+     * safe, and once it has run out, it stops its aircraft.
+     *
+     * @pure
+     */
+    public static function carried(
+        DeferralNow $deferral,
+        ClockResult $clock,
+        Day $today,
+        VisitPlans $plans,
+        int $warnDays,
+    ): FleetState {
+        return $clock->status === 'expired' || ! $deferral->procedureDone ? FleetState::Stop : FleetState::of(
+            $today,
+            $clock->forecastLast,
+            $plans->away($deferral->stop(), $clock->forecastLast),
+            $warnDays,
+        );
     }
 
     /**
@@ -107,7 +132,8 @@ final readonly class Outlook
             }
         }
         foreach ($aircraft->deferrals as $deferral) {
-            $last = $clocks[$deferral->id]->forecastLast;
+            // Until it is made safe the aircraft does not fly; in a visit its release waits for that.
+            $last = $stands || $deferral->procedureDone ? $clocks[$deferral->id]->forecastLast : $today->plusDays(-1);
             if ($last !== null) {
                 yield new Stop('deferral', $deferral->stop(), $last);
             }

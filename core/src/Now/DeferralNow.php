@@ -25,7 +25,13 @@ final readonly class DeferralNow
     /** What it is called among the stops of its aircraft. @pure */
     public function stop(): string
     {
-        return 'deferral:'.$this->id;
+        return self::stopOf($this->id);
+    }
+
+    /** @pure */
+    public static function stopOf(string $id): string
+    {
+        return 'deferral:'.$id;
     }
 
     /** @throws InputError for a counter or a rate that a limit needs @pure */

@@ -136,6 +136,11 @@ export const useExceedances = () =>
         queryKey: keys.exceedances,
         queryFn: () => take(api.GET('/api/exceedances')),
     });
+export const useListed = (type: string) =>
+    useQuery<Schemas['ListedRoom'], Failure>({
+        queryKey: keys.listed(type),
+        queryFn: () => take(api.GET('/api/library/listed/{type}', { params: { path: { type } } })),
+    });
 export const useFigures = (type: string) =>
     useQuery<Schemas['FigureView'][], Failure>({
         queryKey: keys.figures(type),

@@ -33,6 +33,7 @@ export const keys = {
     line: ['line'],
     exceedances: ['exceedances'],
     follows: ['library', 'follows'],
+    listed: (type: string) => ['library', 'listed', type],
     figures: (type: string) => ['library', 'figures', type],
     damage: (mark: string, card: number | null) => ['damage', mark, card],
     cards: ['cards'],

@@ -35,7 +35,7 @@ final class ReportsTest extends WorldCase
         yield 'a listed item\'s words' => ['QC-TAA', 'antiskid light stays on', '32-31'];
         yield 'a card\'s title' => ['QA-VFE', 'nose wheel steering heavy to the left', '32-51'];
         yield 'more words win' => ['QA-VFE', 'propeller de-ice boot torn', '61-12'];
-        yield 'by type' => ['Q-401', 'hoist cable frayed', '25-87'];
+        yield 'by type' => ['Q-401', 'hoist cable frayed', '25-86'];
         yield 'none' => ['QC-TAA', 'felt odd', null];
     }
 

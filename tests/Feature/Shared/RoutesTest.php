@@ -87,6 +87,7 @@ final class RoutesTest extends WorldCase
             'POST findings/{finding}/defer' => ['ines', 'tor'],
             'GET findings/{finding}/options' => self::EVERYBODY, 'GET deferrals/1' => self::EVERYBODY,
             'GET deferrals/1/placard.pdf' => self::EVERYBODY, 'POST deferrals/1/take-back' => ['ines', 'tor'],
+            'GET library/listed/SKV' => self::EVERYBODY, 'GET library/listed/SKV/file.json' => self::EVERYBODY,
             'GET reports' => self::EVERYBODY, 'POST reports' => ['ines', 'oda', 'runa', 'tor'],
             'GET reports/1' => self::EVERYBODY, 'POST reports/bring' => ['ines', 'oda', 'runa', 'tor'],
             'POST reports/99/chapter' => ['ines', 'oda', 'runa', 'tor'],

@@ -47,7 +47,11 @@ export function BringIn() {
             }
         >
             <FilePick
-                says={busy ? 'Looking at the file…' : 'Choose a programme, cards, rules, a manual revision or flying'}
+                says={
+                    busy
+                        ? 'Looking at the file…'
+                        : 'Choose a programme, cards, rules, a list of what may be carried, a manual revision or flying'
+                }
                 hint="JSON or CSV; checked whole and shown first, applied by you."
                 name="file"
                 accept=".json,.csv"

@@ -63,7 +63,10 @@ export function Library() {
                                     <Link className="underline underline-offset-4" to={`/library/programme/${p.type}`}>
                                         <b className="font-mono">{p.type}</b>
                                     </Link>{' '}
-                                    {p.items} items
+                                    {p.items} items,{' '}
+                                    <Link className="underline underline-offset-4" to={`/library/listed/${p.type}`}>
+                                        what may be carried
+                                    </Link>
                                     <span className="block text-sm text-soft">{p.arrangement}</span>
                                 </p>
                             ))}

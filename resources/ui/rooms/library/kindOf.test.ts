@@ -10,6 +10,8 @@ describe('the kind of a file', () => {
         ['broken.json', '{"type":"SKV","items":[{"cards":[', 'programme'],
         ['broken.json', '{"type":"SKV","cards":[', 'cards'],
         ['list.json', '[1]', 'programme'],
+        ['l.json', '{"type":"SKV","revision":7,"issued":"2026-05-05","items":[]}', 'listed'],
+        ['l.csv', 'type,revision,issued,summary,code,placard', 'listed-csv'],
         ['p.csv', 'type,code,unit,interval\nSKV,A,fh,300', 'programme-csv'],
         ['s.csv', 'mark,date,number,from,to,fh,ldg\n', 'sectors'],
         ['f.csv', 'mark,date,fh,ldg', 'flying'],

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useListed, useMe } from '../../api/hooks';
+import { Button } from '../../parts/Button';
+import { Page, Section, Wait } from '../../parts/Page';
+import { type Column, Table } from '../../parts/Table';
+import { EditListed } from './EditListed';
+
+type Row = Schemas['ListedRow'];
+
+const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
+    {
+        id: 'code',
+        header: 'Item',
+        accessorKey: 'code',
+        cell: ({ row }) =>
+            onEdit ? (
+                <button
+                    type="button"
+                    className="font-mono font-semibold whitespace-nowrap underline underline-offset-4"
+                    onClick={() => onEdit(row.original)}
+                >
+                    {row.original.code}
+                </button>
+            ) : (
+                <span className="font-mono whitespace-nowrap">{row.original.code}</span>
+            ),
+    },
+    { id: 'chapter', header: 'Chapter', accessorKey: 'chapter' },
+    { id: 'title', header: 'What', accessorKey: 'title' },
+    { id: 'category', header: 'Category', accessorKey: 'category' },
+    { id: 'limits', header: 'For at most', accessorKey: 'limits' },
+    { id: 'units', header: 'Installed / required', accessorKey: 'units' },
+    { id: 'terms', header: 'Terms', accessorKey: 'terms' },
+    {
+        id: 'safe',
+        header: 'Cards',
+        accessorKey: 'safe',
+        cell: ({ row }) => <span className="font-mono text-sm">{row.original.safe}</span>,
+    },
+    {
+        id: 'placard',
+        header: 'Placard',
+        accessorKey: 'placard',
+        cell: ({ row }) => <span className="font-mono text-sm">{row.original.placard}</span>,
+    },
+    { id: 'carried', header: 'Carried', accessorFn: (r) => (r.carried === 0 ? '' : r.carried) },
+];
+
+/** What may be carried on a type, by the revision in force: read, taken away as a file, edited item by item with a preview. */
+export function Listed() {
+    const may = useMe().data?.may ?? [];
+    const [editing, setEditing] = useState<Row | 'new' | null>(null);
+    return (
+        <Wait query={useListed(useParams().type ?? '')}>
+            {(list) => (
+                <Page
+                    over={
+                        <>
+                            <Link to="/library" className="noprint underline underline-offset-4">
+                                Library
+                            </Link>{' '}
+                            · <b className="font-mono text-ink">{list.type}</b> · what may be carried
+                        </>
+                    }
+                    sentence={list.sentence}
+                    actions={
+                        <>
+                            {may.includes('bring') && <Button onClick={() => setEditing('new')}>New item</Button>}
+                            {['json', 'csv'].map((form) => (
+                                <a
+                                    key={form}
+                                    className="self-center underline underline-offset-4"
+                                    href={`/api/library/listed/${list.type}/file.${form}`}
+                                    download
+                                >
+                                    {form.toUpperCase()}
+                                </a>
+                            ))}
+                        </>
+                    }
+                >
+                    <Table
+                        name="listed items"
+                        rows={list.items}
+                        columns={columns(may.includes('bring') ? setEditing : null)}
+                        empty="No listed item yet. Bring a list in in Library."
+                    />
+                    <Section title="Revisions">
+                        <ul>
+                            {list.revisions.map((r) => (
+                                <li key={r} className="py-0.5">
+                                    {r}
+                                </li>
+                            ))}
+                        </ul>
+                    </Section>
+                    {editing !== null && (
+                        <EditListed
+                            list={list}
+                            row={editing === 'new' ? null : editing}
+                            onClose={() => setEditing(null)}
+                        />
+                    )}
+                </Page>
+            )}
+        </Wait>
+    );
+}
