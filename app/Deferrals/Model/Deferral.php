@@ -107,6 +107,12 @@ final class Deferral extends Model
         return $this->hasMany(DeferralNeed::class)->orderBy('id');
     }
 
+    /** What it is called in the due list. Load `finding` and `listedItem` first. */
+    public function dueTitle(): string
+    {
+        return "Deferral {$this->finding->number}: {$this->name()}";
+    }
+
     /** What the placard says, with the position where the list tells them apart. */
     public function name(): string
     {

@@ -73,7 +73,7 @@ final readonly class ShowDueList
             [$code, $title, $chapter, $hours] = match (true) {
                 $deferral !== null => [
                     $deferral->listedItem->code,
-                    "Deferral {$deferral->finding->number}: {$deferral->name()}",
+                    $deferral->dueTitle(),
                     $deferral->finding->chapter,
                     $deferral->finding->fix_hours ?? 0.0,
                 ],

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Fleet\Show;
 
+use App\Deferrals\Model\Deferral;
+use App\Deferrals\Model\DeferralCard;
 use App\Fleet\BottleWords;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\ComponentTenure;
@@ -21,12 +23,14 @@ use App\Fleet\Show\View\ReachRow;
 use App\Fleet\Show\View\SectorView;
 use App\Shared\Clock;
 use App\Shared\Words;
+use Jorvel\Core\Deferrals\ClockResult;
 use Jorvel\Core\Fleet\BottleDue;
 use Jorvel\Core\Fleet\DueStatus;
 use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\LimitDue;
 use Jorvel\Core\Fleet\PlannedAway;
 use Jorvel\Core\Fleet\Rebase;
+use Jorvel\Core\Now\DeferralNow;
 use Jorvel\Core\Shared\Day;
 
 /** What the room Fleet shows: the whole fleet by who stops first, or one aircraft with every item. */
@@ -182,13 +186,20 @@ final readonly class ShowFleet
         );
     }
 
-    /** @return list<DueView> with the bottles that fall, the earliest first */
+    /** @return list<DueView> with the bottles that fall and what is carried, the earliest first */
     private function items(DuePage $page): array
     {
         $planned = $page->file->carded();
         $views = array_map(fn(DueRow $r): DueView => $this->item($r, $planned[$r->key()] ?? null), $page->rows);
         foreach ($page->bottles() as [$tenure, $bottle]) {
             $views[] = $this->bottle($tenure, $bottle);
+        }
+        foreach ($page->aircraft->deferrals->loadMissing('finding', 'cards.card.visit') as $deferral) {
+            $views[] = $this->deferral(
+                $deferral,
+                $page->outlook->deferrals[$deferral->id],
+                $page->outlook->carried[$deferral->id],
+            );
         }
         usort(
             $views,
@@ -224,6 +235,38 @@ final readonly class ShowFleet
             $tenure->component->name(),
             [],
             null,
+            [],
+        );
+    }
+
+    private function deferral(Deferral $deferral, ClockResult $clock, FleetState $state): DueView
+    {
+        $last = $clock->forecastLast;
+        $today = $this->clock->today();
+        $left = $clock->driver === null || $clock->driver === 'days' ? null : $clock->usageLeft[$clock->driver];
+
+        return new DueView(
+            DeferralNow::stopOf((string) $deferral->id),
+            $deferral->listedItem->code,
+            $deferral->dueTitle(),
+            $deferral->finding->chapter,
+            $state->value,
+            $last === null ? 'ok' : DueStatus::onDay($today, $last, (int) config('jorvel.warn_days'))->value,
+            $last === null ? null : (string) $last,
+            $last === null ? null : $today->daysUntil($last),
+            match (true) {
+                $last === null => '',
+                $left !== null => Words::amount($left, (string) $clock->driver),
+                default => Words::amount($today->daysUntil($last), 'days'),
+            },
+            "carried, category {$deferral->category}",
+            'ends with its closure',
+            null,
+            $deferral->finding->fix_hours ?? 0.0,
+            '',
+            null,
+            [],
+            $deferral->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null)?->card->visit->title,
             [],
         );
     }
