@@ -31,9 +31,12 @@ final class DeferralController
     public function __construct(private readonly ShowDeferral $page) {}
 
     #[Api('deferrals', DeferralsView::class, 'Carried defects and open findings')]
-    public function index(ShowDeferrals $read): JsonResponse
+    public function index(DeferralsRequest $request, ShowDeferrals $read): JsonResponse
     {
-        return new JsonResponse($read->all());
+        return new JsonResponse($read->all(
+            $request->has('mark') ? $request->string('mark')->value() : null,
+            $request->integer('page', 1),
+        ));
     }
 
     #[Api('deferral', DeferralPage::class, 'One deferral')]

@@ -14,6 +14,8 @@ use App\Deferrals\Show\View\DeferralsView;
 use App\Deferrals\Show\View\DeferralView;
 use App\Deferrals\Show\View\NeedView;
 use App\Deferrals\Show\View\OpenFinding;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Show\DueSheets;
 use App\Floor\Model\Finding;
 use App\Now\DeferralClock;
 use App\Now\LoadDeferral;
@@ -22,6 +24,7 @@ use App\Now\LoadListed;
 use App\Shared\Clock;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Deferrals\Closure;
 use Jorvel\Core\Fleet\Outlook;
 use Jorvel\Core\Fleet\VisitPlans;
@@ -33,6 +36,9 @@ use Jorvel\Core\Now\DeferralNow;
  */
 final readonly class ShowDeferrals
 {
+    /** What is shown of many at once. */
+    private const SHOWN = 40;
+
     /** The last ones that were closed. */
     private const CLOSED = 20;
 
@@ -43,6 +49,7 @@ final readonly class ShowDeferrals
         private LoadListed $listed,
         private LoadDeferral $load,
         private LoadFlying $flying,
+        private DueSheets $sheets,
     ) {}
 
     /** @return Builder<Deferral> with everything that {@see view()} reads */
@@ -54,15 +61,24 @@ final readonly class ShowDeferrals
         ]);
     }
 
-    public function all(): DeferralsView
+    /** @param string|null $mark of one aircraft alone */
+    public function all(?string $mark = null, int $page = 1): DeferralsView
     {
-        $open = self::query()->where('state', Deferral::OPEN)->get();
+        $this->sheets->ensure();
+        $aircraft = $mark === null ? null : Aircraft::where('mark', $mark)->firstOrFail()->id;
+        $ids = DB::table('deferral_lasts')->when($aircraft !== null, static fn($q) => $q->where('aircraft_id', $aircraft))
+            ->orderBy('last')->orderBy('deferral_id')->forPage($page, self::SHOWN)->pluck('deferral_id');
+        $open = self::query()->whereIn('id', $ids)->where('state', Deferral::OPEN)->get();
+        $many = Deferral::where('state', Deferral::OPEN)
+            ->when($aircraft !== null, static fn($q) => $q->where('aircraft_id', $aircraft))->count();
         $this->closures->read($open);
         $carried = $open->map($this->view(...))
             ->sortBy(static fn(DeferralView $d): int => $d->daysLeft ?? PHP_INT_MAX)->values();
         $found = Finding::with(['aircraft.deferrals.listedItem', 'card', 'raiser', 'fixCard'])
             ->where('state', Finding::OPEN)
+            ->when($aircraft !== null, static fn($q) => $q->where('aircraft_id', $aircraft))
             ->orderBy('id')
+            ->limit(self::SHOWN)
             ->get();
         $findings = $found->sortBy(static fn(Finding $f): int => $f->fixCard === null ? 0 : 1)
             ->values()
@@ -76,7 +92,9 @@ final readonly class ShowDeferrals
                 $carried->whereIn('verdict', ['late', 'no_slot'])->count(),
             ),
             $carried->all(),
-            $carried->count(),
+            $many,
+            $page,
+            max(1, (int) ceil($many / self::SHOWN)),
             // What has its card and may not be deferred is decided.
             array_values($findings->filter(
                 static fn(OpenFinding $f): bool => $f->fixCard === null || $f->covers !== [],

@@ -87,7 +87,41 @@ final readonly class DueSheets
             foreach (array_chunk($sheets, 50) as $some) {
                 DB::table('due_sheets')->upsert($some, 'aircraft_id');
             }
+            $this->firstToRunOut($sheets);
         }));
+    }
+
+    /** Makes sure that the sheets of today stand, and with them the last day of everything that is carried. */
+    public function ensure(): void
+    {
+        $today = (string) $this->clock->today();
+        try {
+            foreach ($this->missing($today)->chunk(self::TOGETHER) as $ids) {
+                $this->workOut($ids->all(), $today);
+            }
+        } catch (PDOException $e) {
+            // While nothing can be saved, what stood last serves.
+            Failures::keptNothing($e) || throw $e;
+        }
+    }
+
+    /** @param list<array{aircraft_id: int, day: string, head: string, rows: string}> $sheets */
+    private function firstToRunOut(array $sheets): void
+    {
+        $lasts = [];
+        foreach ($sheets as $sheet) {
+            foreach (json_decode($sheet['rows'], true, 8, JSON_THROW_ON_ERROR) as [$item, $on, $last]) {
+                if ($item === null && $on < 0) {
+                    $lasts[] = [
+                        'deferral_id' => -$on, 'aircraft_id' => $sheet['aircraft_id'], 'last' => $last ?? PHP_INT_MAX,
+                    ];
+                }
+            }
+        }
+        DB::table('deferral_lasts')->whereIn('aircraft_id', array_column($sheets, 'aircraft_id'))->delete();
+        foreach (array_chunk($lasts, 300) as $some) {
+            DB::table('deferral_lasts')->insert($some);
+        }
     }
 
     /**

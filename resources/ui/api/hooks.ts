@@ -244,10 +244,11 @@ export const useDeferOptions = (id: number) =>
         queryKey: keys.deferOptions(id),
         queryFn: () => take(api.GET('/api/findings/{id}/options', { params: { path: { id } } })),
     });
-export const useDeferrals = () =>
+export const useDeferrals = (page: number) =>
     useQuery<Schemas['DeferralsView'], Failure>({
-        queryKey: keys.deferrals,
-        queryFn: () => take(api.GET('/api/deferrals')),
+        queryKey: keys.carried(page),
+        queryFn: () => take(api.GET('/api/deferrals', { params: { query: { page } } })),
+        placeholderData: (old) => old,
     });
 export const useReleases = (find: string) =>
     useQuery<Schemas['ReleasesView'], Failure>({

@@ -49,6 +49,7 @@ export const keys = {
     part: (number: string) => ['stores', 'part', number],
     bench: ['bench'],
     deferrals: ['deferrals'],
+    carried: (page: number) => ['deferrals', 'carried', page],
     reports: ['deferrals', 'reports'],
     report: (id: number) => ['deferrals', 'reports', id],
     sectors: (days: number) => ['deferrals', 'sectors', days],

@@ -1,7 +1,8 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useDeferrals } from '../../api/hooks';
-import { ButtonLink } from '../../parts/Button';
+import { Button, ButtonLink } from '../../parts/Button';
 import { Defers, Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
@@ -10,8 +11,9 @@ import { deferralTabs } from './tabs';
 
 /** What is carried, by what runs out first and whether it is closed in time, and the findings that wait for a decision. */
 export function Deferrals() {
+    const [page, setPage] = useState(1);
     return (
-        <Wait query={useDeferrals()}>
+        <Wait query={useDeferrals(page)}>
             {(room) => (
                 <Page over={<Tabs label="Deferrals" tabs={deferralTabs} />} sentence={room.sentence}>
                     <Section title={`${room.carried} carried`}>
@@ -21,6 +23,17 @@ export function Deferrals() {
                                 <Carried key={d.id} deferral={d} />
                             ))}
                         </ul>
+                        {room.pages > 1 && (
+                            <p className="noprint mt-2 flex items-center gap-3">
+                                <Button disabled={room.page <= 1} onClick={() => setPage(room.page - 1)}>
+                                    Earlier
+                                </Button>
+                                page {room.page} of {room.pages}
+                                <Button disabled={room.page >= room.pages} onClick={() => setPage(room.page + 1)}>
+                                    Later
+                                </Button>
+                            </p>
+                        )}
                     </Section>
                     {room.findings.length > 0 && (
                         <Section title="Findings waiting for a decision">
