@@ -9,6 +9,7 @@ use App\Crew\Http\PersonController;
 use App\Crew\Http\SessionController;
 use App\Crew\Http\StillHere;
 use App\Deferrals\Http\DeferralController;
+use App\Deferrals\Http\ReliabilityController;
 use App\Deferrals\Http\ReportController;
 use App\Deferrals\Http\SectorController;
 use App\Fleet\Http\CalendarController;
@@ -189,6 +190,9 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('deferrals/{id}/plan', [DeferralController::class, 'plan'])->middleware('once');
     Route::post('deferrals/{id}/placard-off', [DeferralController::class, 'placardOff'])->middleware('once');
     Route::post('deferrals/{id}/close', [DeferralController::class, 'close'])->middleware(['throttle:sign', 'once']);
+    Route::get('reliability', [ReliabilityController::class, 'index']);
+    Route::get('reliability/rows', [ReliabilityController::class, 'rows']);
+    Route::get('reliability.csv', [ReliabilityController::class, 'csv']);
     Route::get('reports', [ReportController::class, 'index']);
     Route::post('reports', [ReportController::class, 'enter'])->middleware('once');
     Route::post('reports/bring', [ReportController::class, 'bring'])->middleware('once');

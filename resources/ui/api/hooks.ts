@@ -223,6 +223,23 @@ export const useReport = (id: number) =>
         queryKey: keys.report(id),
         queryFn: () => take(api.GET('/api/reports/{id}', { params: { path: { id } } })),
     });
+/** What is counted, by what, over how many days. */
+export type Counted = {
+    what: 'reports' | 'findings' | 'deferrals' | 'removals';
+    by: 'system' | 'type' | 'tail' | 'part';
+    days: number;
+};
+export const useReliability = (query: Counted) =>
+    useQuery<Schemas['ReliabilityView'], Failure>({
+        queryKey: keys.reliability(query),
+        queryFn: () => take(api.GET('/api/reliability', { params: { query } })),
+        placeholderData: (old) => old,
+    });
+export const useReliabilityRows = (query: Counted & { key: string }) =>
+    useQuery<Schemas['EventView'][], Failure>({
+        queryKey: keys.reliabilityRows(query),
+        queryFn: () => take(api.GET('/api/reliability/rows', { params: { query } })),
+    });
 export const useSectors = (days: number) =>
     useQuery<Schemas['SectorsView'], Failure>({
         queryKey: keys.sectors(days),

@@ -52,6 +52,8 @@ export const keys = {
     carried: (page: number) => ['deferrals', 'carried', page],
     reports: ['deferrals', 'reports'],
     report: (id: number) => ['deferrals', 'reports', id],
+    reliability: (query: object) => ['deferrals', 'reliability', query],
+    reliabilityRows: (query: object) => ['deferrals', 'reliability', 'rows', query],
     sectors: (days: number) => ['deferrals', 'sectors', days],
     swap: (mark: string, date: string) => ['deferrals', 'swap', mark, date],
     deferral: (id: number) => ['deferrals', id],

@@ -88,6 +88,8 @@ final class RoutesTest extends WorldCase
             'GET findings/{finding}/options' => self::EVERYBODY, 'GET deferrals/1' => self::EVERYBODY,
             'GET deferrals/1/placard.pdf' => self::EVERYBODY, 'POST deferrals/1/take-back' => ['ines', 'tor'],
             'GET library/listed/SKV' => self::EVERYBODY, 'GET library/listed/SKV/file.json' => self::EVERYBODY,
+            'GET reliability' => self::EVERYBODY, 'GET reliability/rows' => self::EVERYBODY,
+            'GET reliability.csv' => self::EVERYBODY,
             'GET reports' => self::EVERYBODY, 'POST reports' => ['ines', 'oda', 'runa', 'tor'],
             'GET reports/1' => self::EVERYBODY, 'POST reports/bring' => ['ines', 'oda', 'runa', 'tor'],
             'POST reports/99/chapter' => ['ines', 'oda', 'runa', 'tor'],

@@ -37,7 +37,15 @@ const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
         id: 'safe',
         header: 'Cards',
         accessorKey: 'safe',
-        cell: ({ row }) => <span className="font-mono text-sm">{row.original.safe}</span>,
+        cell: ({ row }) => (
+            <span className="font-mono text-sm">
+                {row.original.safe.split(', ').map((c) => (
+                    <span key={c} className="block whitespace-nowrap">
+                        {c}
+                    </span>
+                ))}
+            </span>
+        ),
     },
     {
         id: 'placard',
