@@ -12,6 +12,7 @@ use App\Deferrals\Http\DeferralController;
 use App\Deferrals\Http\ReliabilityController;
 use App\Deferrals\Http\ReportController;
 use App\Deferrals\Http\SectorController;
+use App\Deferrals\Http\WebhookController;
 use App\Fleet\Http\CalendarController;
 use App\Fleet\Http\ComponentController;
 use App\Fleet\Http\FleetController;
@@ -185,6 +186,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('deferrals/{id}/placard.pdf', [DeferralController::class, 'placard']);
     Route::post('deferrals/{id}/take-back', [DeferralController::class, 'takeBack'])->middleware('once');
     Route::post('deferrals/{id}/extend', [DeferralController::class, 'extend'])->middleware(['throttle:sign', 'once']);
+    Route::post('deferrals/{id}/ask-extension', [DeferralController::class, 'askExtension'])->middleware('once');
     Route::post('deferrals/{id}/needs', [DeferralController::class, 'need'])->middleware('once');
     Route::post('deferral-needs/{id}', [DeferralController::class, 'changeNeed'])->middleware('once');
     Route::post('deferrals/{id}/plan', [DeferralController::class, 'plan'])->middleware('once');
@@ -193,6 +195,11 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('reliability', [ReliabilityController::class, 'index']);
     Route::get('reliability/rows', [ReliabilityController::class, 'rows']);
     Route::get('reliability.csv', [ReliabilityController::class, 'csv']);
+    Route::get('reminders', [WebhookController::class, 'index']);
+    Route::post('webhooks', [WebhookController::class, 'store'])->middleware('once');
+    Route::post('webhooks/{id}/try', [WebhookController::class, 'trial'])->middleware('once');
+    Route::post('webhooks/{id}/revoke', [WebhookController::class, 'revoke'])->middleware('once');
+    Route::post('webhook-deliveries/{id}/again', [WebhookController::class, 'again'])->middleware('once');
     Route::get('reports', [ReportController::class, 'index']);
     Route::post('reports', [ReportController::class, 'enter'])->middleware('once');
     Route::post('reports/bring', [ReportController::class, 'bring'])->middleware('once');

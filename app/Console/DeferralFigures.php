@@ -164,7 +164,7 @@ final readonly class DeferralFigures
             $one = $aircraft[$n % count($aircraft)];
             $open = $n <= self::OPEN;
             $item = $items[$one->type_id][$chance->below(40)];
-            $found = $today->plusDays(-($open ? $chance->below(110) : 130 + $chance->below(900)))."T10:00:00Z";
+            $found = $today->plusDays(-($open ? $chance->below(110) : 130 + $chance->below(900))).'T10:00:00Z';
             $findings[] = [
                 'id' => $n, 'aircraft_id' => $one->id, 'card_id' => $look[$one->id], 'raised_by' => $person->id,
                 'number' => "B{$n}", 'chapter' => '20', 'place' => "place {$n}", 'extent' => 'does not work',

@@ -50,6 +50,7 @@ const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals')
 const Deferral = room(() => import('./rooms/deferrals/Deferral'), 'Deferral');
 const Reports = room(() => import('./rooms/deferrals/Reports'), 'Reports');
 const Report = room(() => import('./rooms/deferrals/Report'), 'Report');
+const Reminders = room(() => import('./rooms/deferrals/Reminders'), 'Reminders');
 const Reliability = room(() => import('./rooms/deferrals/Reliability'), 'Reliability');
 const Sectors = room(() => import('./rooms/deferrals/Sectors'), 'Sectors');
 const Decide = room(() => import('./rooms/deferrals/Decide'), 'Decide');
@@ -132,6 +133,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/deferrals" element={<Deferrals />} />
                                 <Route path="/deferrals/reports" element={<Reports />} />
                                 <Route path="/deferrals/reports/:id" element={<Report />} />
+                                <Route path="/deferrals/reminders" element={<Reminders />} />
                                 <Route path="/deferrals/reliability" element={<Reliability />} />
                                 <Route path="/deferrals/sectors" element={<Sectors />} />
                                 <Route path="/deferrals/decide/:id" element={<Decide />} />

@@ -6,6 +6,7 @@ namespace App\Deferrals\Do;
 
 use App\Crew\Model\Person;
 use App\Deferrals\Model\Deferral;
+use App\Deferrals\Model\DeferralNeed;
 use App\Deferrals\Show\ShowDeferral;
 use App\Now\CommitUnmoved;
 use App\Now\DeferralClock;
@@ -64,6 +65,8 @@ final readonly class ExtendDeferral
                     'days' => $days, 'granted' => (string) $this->clock->now(), 'by' => $by->name, 'reason' => $reason,
                     'approval' => $approval,
                 ]]]);
+                DeferralNeed::where(['deferral_id' => $deferral->id, 'kind' => DeferralNeed::EXTENSION])->whereNull('there_at')
+                    ->update(['there_at' => (string) $this->clock->now()]);
                 $this->records->write($by, 'deferral.extended', "finding:{$deferral->finding_id}", [
                     'number' => $deferral->finding->number, 'days' => $days, 'reason' => $reason,
                     'approval' => $approval, 'stamp' => $by->stamp,

@@ -7,9 +7,13 @@ namespace App\Deferrals\Do;
 use App\Crew\Model\Person;
 use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\DeferralNeed;
+use App\Deferrals\Show\ShowDeferral;
+use App\Now\DeferralClock;
+use App\Now\LoadFlying;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
+use App\Shared\Words;
 use App\Stores\Model\Part;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
@@ -17,7 +21,7 @@ use Jorvel\Core\Shared\Day;
 /** What the closure of a deferral waits for: named, expected on a day, there, or not needed after all. */
 final readonly class Needs
 {
-    public function __construct(private Clock $clock, private Records $records) {}
+    public function __construct(private Clock $clock, private Records $records, private DeferralClock $clocks) {}
 
     /** @throws Refused for a deferral that is closed, or a part number that the store does not know */
     public function add(Person $by, int $deferralId, string $kind, string $what, int $quantity, ?Day $expected): Deferral
@@ -35,6 +39,32 @@ final readonly class Needs
                 'person_id' => $by->id, 'at' => (string) $this->clock->now(),
             ]);
             $this->write($by, $deferral, 'deferral.needs', ['kind' => $kind, 'what' => $what, 'expected' => $expected]);
+
+            return $deferral;
+        });
+    }
+
+    /**
+     * Asks for more days: what is asked stands among what is waited for, and whoever is told of it, is told.
+     *
+     * @throws Refused where none can be had, or not so many
+     */
+    public function askExtension(Person $by, int $deferralId, int $days, string $reason): Deferral
+    {
+        return DB::transaction(function () use ($by, $deferralId, $days, $reason): Deferral {
+            $deferral = self::open($deferralId);
+            $deferral->load(['listedItem', 'aircraft' => static fn($q) => $q->with(LoadFlying::with())]);
+            [$most, $why] = ShowDeferral::extension($deferral, $this->clocks->read($deferral, $deferral->aircraft));
+            if ($days > $most) {
+                throw Refused::because($most === 0 ? "{$why} Nothing was asked."
+                    : 'It may be extended by 1 to '.Words::count($most, 'day').'; nothing was asked.');
+            }
+            $asked = 'Extension by '.Words::count($days, 'day').": {$reason}";
+            DeferralNeed::create([
+                'deferral_id' => $deferral->id, 'kind' => DeferralNeed::EXTENSION, 'what' => $asked, 'quantity' => 1,
+                'person_id' => $by->id, 'at' => (string) $this->clock->now(),
+            ]);
+            $this->write($by, $deferral, 'deferral.extension_asked', ['days' => $days, 'reason' => $reason]);
 
             return $deferral;
         });

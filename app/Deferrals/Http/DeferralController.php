@@ -83,6 +83,19 @@ final class DeferralController
         return $this->page($request, $id);
     }
 
+    #[Api('askExtension', DeferralPage::class, 'The deferral, with what is asked among what it waits for')]
+    public function askExtension(int $id, AskExtensionRequest $request, Needs $needs): JsonResponse
+    {
+        $needs->askExtension(
+            $request->person(),
+            $id,
+            $request->integer('days'),
+            trim($request->string('reason')->value()),
+        );
+
+        return $this->page($request, $id);
+    }
+
     #[Api('addNeed', DeferralPage::class, 'The deferral with what it waits for')]
     public function need(int $id, NeedRequest $request, Needs $needs): JsonResponse
     {

@@ -16,7 +16,7 @@ use Jorvel\Core\Shared\Day;
  *
  * @property int $id
  * @property int $deferral_id
- * @property string $kind `part`, `tool`, `people` or `answer`
+ * @property string $kind `part`, `tool`, `people` `answer` or `extension`
  * @property string $what
  * @property int|null $part_id whose stock and orders say when it is there
  * @property int $quantity
@@ -27,6 +27,9 @@ use Jorvel\Core\Shared\Day;
  */
 final class DeferralNeed extends Model
 {
+    /** Asked of whoever grants it; closing it does not wait for that. */
+    public const EXTENSION = 'extension';
+
     public const KINDS = ['part', 'tool', 'people', 'answer'];
 
     protected $casts = ['expected' => AsDay::class];

@@ -53,7 +53,7 @@ final class Closures
     public function of(Deferral $deferral, ?Day $last): Closure
     {
         $today = $this->clock->today();
-        $waits = array_values($deferral->needs->map(static fn(DeferralNeed $n): ClosureWait => new ClosureWait(
+        $waits = array_values($deferral->needs->where('kind', '!=', DeferralNeed::EXTENSION)->map(static fn(DeferralNeed $n): ClosureWait => new ClosureWait(
             (string) $n->id,
             $n->thereOn($today),
         ))->all());

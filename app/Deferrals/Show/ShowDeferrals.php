@@ -194,12 +194,14 @@ final readonly class ShowDeferrals
             $need->what.($need->part === null ? '' : ", {$need->quantity} of {$need->part->number}"),
             $on === null ? null : (string) $on,
             match (true) {
-                $there => 'there',
+                $there => $need->kind === DeferralNeed::EXTENSION ? 'granted' : 'there',
+                $need->kind === DeferralNeed::EXTENSION => 'asked for',
                 $on === null => 'nobody knows when',
                 default => 'on '.$this->clock->words($on),
             },
             match (true) {
                 $there => 'clear',
+                $need->kind === DeferralNeed::EXTENSION => 'watch',
                 $closure->readyBy !== null && $on !== null && $on->number <= $closure->readyBy->number => 'watch',
                 $on === null => 'watch',
                 default => 'stop',

@@ -216,6 +216,12 @@ export const usePerson = (id: number) =>
         queryKey: keys.person(id),
         queryFn: () => take(api.GET('/api/people/{id}', { params: { path: { id } } })),
     });
+export const useReminders = () =>
+    useQuery<Schemas['RemindersView'], Failure>({
+        queryKey: keys.reminders,
+        queryFn: () => take(api.GET('/api/reminders')),
+        refetchInterval: 10_000,
+    });
 export const useReports = () =>
     useQuery<Schemas['ReportsView'], Failure>({ queryKey: keys.reports, queryFn: () => take(api.GET('/api/reports')) });
 export const useReport = (id: number) =>

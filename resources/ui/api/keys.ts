@@ -50,6 +50,7 @@ export const keys = {
     bench: ['bench'],
     deferrals: ['deferrals'],
     carried: (page: number) => ['deferrals', 'carried', page],
+    reminders: ['deferrals', 'reminders'],
     reports: ['deferrals', 'reports'],
     report: (id: number) => ['deferrals', 'reports', id],
     reliability: (query: object) => ['deferrals', 'reliability', query],

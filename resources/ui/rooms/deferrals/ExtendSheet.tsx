@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
+import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { Signature } from '../../parts/Signature';
 
@@ -14,6 +15,18 @@ export function ExtendSheet({ page: p, onClose }: { page: Schemas['DeferralPage'
             take(api.POST('/api/deferrals/{id}/extend', { params: { path: { id: p.deferral.id } }, body, headers })),
         onClose,
     );
+    const ask = useSend(
+        (body: { days: number; reason: string }, headers) =>
+            take(
+                api.POST('/api/deferrals/{id}/ask-extension', {
+                    params: { path: { id: p.deferral.id } },
+                    body,
+                    headers,
+                }),
+            ),
+        onClose,
+    );
+    const said = /^\d+$/.test(days) && reason.trim() !== '';
     return (
         <Signature
             open
@@ -25,8 +38,8 @@ export function ExtendSheet({ page: p, onClose }: { page: Schemas['DeferralPage'
                 </>
             }
             busy={send.isPending}
-            error={send.error}
-            ready={/^\d+$/.test(days) && reason.trim() !== '' && approval.trim() !== ''}
+            error={send.error ?? ask.error}
+            ready={said && approval.trim() !== ''}
             onSign={(stamp, pin) => send.mutate({ days: Number(days), reason, approval, stamp, pin })}
             onClose={onClose}
         >
@@ -45,6 +58,17 @@ export function ExtendSheet({ page: p, onClose }: { page: Schemas['DeferralPage'
                     value={approval}
                     onChange={(e) => setApproval(e.target.value)}
                 />
+                {approval.trim() === '' && (
+                    <p className="flex items-center gap-3">
+                        <Button
+                            disabled={!said || ask.isPending}
+                            onClick={() => ask.mutate({ days: Number(days), reason })}
+                        >
+                            Ask for it
+                        </Button>
+                        <span className="text-soft">No approval yet: it stands as asked for; nothing is extended.</span>
+                    </p>
+                )}
             </div>
         </Signature>
     );

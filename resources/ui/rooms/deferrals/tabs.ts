@@ -3,4 +3,5 @@ export const deferralTabs = [
     { to: '/deferrals/sectors', name: 'Sectors' },
     { to: '/deferrals/reports', name: 'Crew reports' },
     { to: '/deferrals/reliability', name: 'Reliability' },
+    { to: '/deferrals/reminders', name: 'Reminders' },
 ] as const;
