@@ -27,6 +27,9 @@ final class ThreadTest extends BrowserCase
 
     private static string $card = '';
 
+    /** The card that makes what is carried safe. */
+    private static string $safe = '';
+
     private static string $visit = '';
 
     protected static function enter(): void
@@ -177,7 +180,7 @@ final class ThreadTest extends BrowserCase
         $oda = self::$oda;
         $oda->press('Something is wrong')->type('place', 'propeller 1, blade 3')
             ->type('extent', 'de-ice boot edge lifted over 40 mm');
-        $oda->press('Raise the finding')->find('[data-finding="F0041"]');
+        $oda->press('Raise the finding')->find('[data-finding="F0042"]');
         $oda->press('Looked at; nothing more found');
         $oda->find('[data-testid="step-9"]');
         $oda->confirm('Removed')->see('Every step is done.');
@@ -209,12 +212,30 @@ final class ThreadTest extends BrowserCase
     public function test_the_controller_defers_the_finding(): void
     {
         $ines = self::$ines->go('/deferrals');
-        $ines->see('One finding waits for a decision')->see('Runs out at the end of Fri 15 May, in 10 days');
-        $ines->press('Defer under 61-L1')->type('stamp', 'C01')->type('pin', '1101')->click('input[name="safed"]')
-            ->press('Sign', '//form');
-        $row = $ines->find('[data-deferral="F0041"]')->getText();
+        $ines->see('propeller 1, blade 3')->click('[data-finding="F0042"] a[href*="decide"]')
+            ->see('Runs out at the end of Fri 15 May, in 10 days');
+        $ines->press('Defer under 61-L1')->choose('position', 'propeller 1')->type('stamp', 'C01')->type('pin', '1101')
+            ->press('Sign', '//form')->see('not made safe yet');
+        self::$safe = self::scalar('select card_id from deferral_cards order by id desc limit 1');
+        $row = $ines->go('/deferrals')->find('[data-deferral="F0042"]')->getText();
         self::assertStringContainsString('Propeller de-ice boot segment', $row);
-        self::assertStringContainsString('expires Sat 16 May, 00:00 local', $row);
+        self::assertStringContainsString('Not made safe yet: it does not fly with it.', $row);
+    }
+
+    #[Depends('test_the_controller_defers_the_finding')]
+    public function test_it_is_made_safe_and_carried_from_then_on(): void
+    {
+        $ines = self::$ines;
+        $ines->post('cards/'.self::$safe.'/assignments', [
+            'person' => self::number("select id from people where login = 'noor'"), 'role' => 'perform',
+        ]);
+        $noor = self::visitor('noor', true)->go('/floor/'.self::$safe);
+        $noor->find('[data-testid="step-1"]');
+        $noor->confirm('Go on');
+        $noor->find('[data-testid="step-2"]');
+        $noor->confirm('Fitted')->find('[data-testid="step-3"]');
+        $noor->press('dead, the rest works')->press('Save the answer')->see('Every step is done')->press('Sign the card')
+            ->backIn()->type('stamp', 'T44')->type('pin', '4450')->press('Sign', '//form')->see('is closed');
         $ines->go('/fleet')->find('[data-mark="QA-VFC"]');
         self::assertStringContainsString(
             'Propeller de-ice boot segment, runs out 15 May',
@@ -224,7 +245,7 @@ final class ThreadTest extends BrowserCase
         );
     }
 
-    #[Depends('test_the_controller_defers_the_finding')]
+    #[Depends('test_it_is_made_safe_and_carried_from_then_on')]
     public function test_release_is_blocked_until_another_has_inspected(): void
     {
         $tor = self::$tor->go('/release/'.self::$visit);
@@ -260,7 +281,7 @@ final class ThreadTest extends BrowserCase
                 ."a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
         ));
         foreach ([
-            'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0041'],
+            'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0042'],
             'cards' => ['Governor mounting nuts', '20.5 N·m', 'Runa Vale'],
         ] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript(

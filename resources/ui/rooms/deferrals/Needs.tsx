@@ -95,7 +95,7 @@ function Add({ id, onClose }: { id: number; onClose: () => void }) {
             onSend={() => send.mutate({ kind, what, quantity: Number(quantity), expected: expected || null })}
             onClose={onClose}
         >
-            <Pick big label="It is" value={kind} onChange={(v) => setKind(v as Kind)}>
+            <Pick big label="It is" name="kind" value={kind} onChange={(v) => setKind(v as Kind)}>
                 <option value="part">a part</option>
                 <option value="tool">a tool</option>
                 <option value="people">people</option>
