@@ -267,7 +267,28 @@ final readonly class ShowFleet
             null,
             [],
             $deferral->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null)?->card->visit->title,
-            [],
+            $last === null ? [] : [$this->carriedLimit($deferral, $clock, $last)],
+        );
+    }
+
+    /** The limit that runs out first of what is carried. */
+    private function carriedLimit(Deferral $deferral, ClockResult $clock, Day $last): LimitView
+    {
+        $unit = $clock->driver ?? 'days';
+        $days = $unit === 'days';
+        $from = $deferral->at_discovery[$unit] ?? 0.0;
+
+        return new LimitView(
+            $unit,
+            $days ? (string) $deferral->discovered_at->dayIn(new \DateTimeZone($deferral->timezone)) : Words::amount($from, $unit),
+            $days ? (string) $last : Words::amount($from + ($deferral->limits[$unit] ?? 0.0), $unit),
+            $days ? Words::amount($this->clock->today()->daysUntil($last), 'days')
+                : Words::amount($clock->usageLeft[$unit], $unit),
+            Words::amount(0, $unit),
+            (string) $last,
+            null,
+            FleetState::of($this->clock->today(), $last, PlannedAway::No, (int) config('jorvel.warn_days'))->value,
+            true,
         );
     }
 

@@ -234,7 +234,8 @@ final class ThreadTest extends BrowserCase
         $noor->confirm('Go on');
         $noor->find('[data-testid="step-2"]');
         $noor->confirm('Fitted')->find('[data-testid="step-3"]');
-        $noor->press('dead, the rest works')->press('Save the answer')->see('Every step is done')->press('Sign the card')
+        $noor->press('dead, the rest works')->press('Save the answer')->find('[data-testid="step-4"]');
+        $noor->press('Done')->see('Every step is done')->press('Sign the card')
             ->backIn()->type('stamp', 'T44')->type('pin', '4450')->press('Sign', '//form')->see('is closed');
         $ines->go('/fleet')->find('[data-mark="QA-VFC"]');
         self::assertStringContainsString(
@@ -275,13 +276,13 @@ final class ThreadTest extends BrowserCase
     {
         $tor = self::$tor->go('/release/'.self::$visit)->see('Nothing stands in the way');
         $tor->press('Sign the release')->type('stamp', 'X02')->type('pin', '5520')->press('Sign', '//form');
-        $tor->see('is released to service under JV-2026-0010')->see('61-21 Propeller governor check: next at');
+        $tor->see('is released to service under JV-2026-0011')->see('61-21 Propeller governor check: next at');
         self::assertSame('2026-05-05', self::scalar(
             'select s.date from item_statuses s join programme_items i on i.id = s.item_id join aircraft a on '
                 ."a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
         ));
         foreach ([
-            'certificate' => ['JV-2026-0010', 'Tor Aldis', 'F0042'],
+            'certificate' => ['JV-2026-0011', 'Tor Aldis', 'F0042'],
             'cards' => ['Governor mounting nuts', '20.5 N·m', 'Runa Vale'],
         ] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript(

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { short } from '../../parts/dates';
 import { Section } from '../../parts/Page';
@@ -108,7 +109,13 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
                 </td>
                 <td className="px-2">
                     <span className="mr-2 font-mono text-sm text-soft">{item.code}</span>
-                    {item.title}
+                    {item.key.startsWith('deferral:') ? (
+                        <Link className="underline underline-offset-4" to={`/deferrals/${item.key.slice(9)}`}>
+                            {item.title}
+                        </Link>
+                    ) : (
+                        item.title
+                    )}
                 </td>
                 <td className="px-2 whitespace-nowrap">
                     {item.date === null ? 'beyond 20 years' : short(item.date, today)}
