@@ -245,6 +245,14 @@ export const common: { title: string; fields: Field[] }[] = [
         ],
     },
     {
+        title: 'Its reverse, when a deferral is closed',
+        fields: [
+            field('undo.title', 'Title'),
+            field('undo.text', 'Text', 'long'),
+            field('undo.ask', 'It asks whether it is so', 'yes'),
+        ],
+    },
+    {
         title: 'Why, label, name',
         fields: [
             field('why', 'Why the step is there', 'long'),
