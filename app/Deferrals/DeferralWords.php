@@ -192,9 +192,16 @@ final class DeferralWords
      * @param array<array-key, string> $names what it waits for, by id
      * @param array<string, string> $slots what each stay is called, by id
      * @param int $extend days by which it may be extended
+     * @param bool $planned whether its cards are in a visit
      */
-    public static function closure(Closure $closure, callable $when, array $names, array $slots, int $extend): string
-    {
+    public static function closure(
+        Closure $closure,
+        callable $when,
+        array $names,
+        array $slots,
+        int $extend,
+        bool $planned,
+    ): string {
         $held = Words::list(array_map(static fn(string $id): string => $names[$id] ?? $id, $closure->heldBy));
         $over = -($closure->spare ?? 0);
         $would = match (true) {
@@ -216,7 +223,7 @@ final class DeferralWords
             'unknown' => "Nobody knows when {$held} is there. {$would}",
             'no_slot' => "No stay that is planned or free has the hours{$waits}. {$would}",
             'late' => "Will not make it: {$end} {$in}{$spare}{$waits}. {$would}",
-            default => "To be closed {$end} {$in}{$spare}{$waits}.",
+            default => ($planned ? 'To' : 'Can')." be closed {$end} {$in}{$spare}{$waits}.",
         };
     }
 

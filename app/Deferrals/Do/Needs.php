@@ -80,6 +80,9 @@ final readonly class Needs
         return DB::transaction(function () use ($by, $needId, $do, $expected): Deferral {
             $need = DeferralNeed::with('part.batches')->findOrFail($needId);
             $deferral = self::open($need->deferral_id);
+            if ($need->kind === DeferralNeed::EXTENSION && $do !== 'drop') {
+                throw Refused::because('What was asked is granted by extending the deferral. Nothing was changed.');
+            }
             $today = $this->clock->today();
             if ($do === 'there' && $need->part !== null && $need->part->usable($today) < $need->quantity) {
                 throw Refused::because("The store has {$need->part->usable($today)} of {$need->part->number}, not "

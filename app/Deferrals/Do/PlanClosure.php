@@ -93,7 +93,7 @@ final readonly class PlanClosure
     private static function requirePlannable(Deferral $deferral): void
     {
         $number = $deferral->finding->number;
-        $in = $deferral->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null)?->card->number;
+        $in = $deferral->closing()?->card->number;
         $why = match (true) {
             $deferral->state !== Deferral::OPEN => "{$number} is closed already.",
             ! $deferral->procedure_done => "{$number} is not made safe yet: take the deferral back, or finish that first.",

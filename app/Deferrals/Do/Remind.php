@@ -13,8 +13,10 @@ use App\Fleet\Show\View\DueLine;
 use App\Floor\Model\Finding;
 use App\Shared\Clock;
 use App\Shared\Notices;
+use App\Shared\Words;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
 /**
@@ -116,10 +118,10 @@ final readonly class Remind
             [$kind, $id] = [...explode(':', $line->key, 2), ''];
             if ($kind === 'deferral') {
                 if ($line->days <= self::DAYS) {
-                    $near["expiring:{$id}"] = [Webhook::EXPIRING, self::line($line, "/deferrals/{$id}")];
+                    $near["expiring:{$id}"] = [Webhook::EXPIRING, $this->line($line, 'runs out', "/deferrals/{$id}")];
                 }
             } elseif ($line->visit === null) {
-                $near["due:{$line->mark}:{$line->key}"] = [Webhook::DUE, self::line($line, "/fleet/{$line->mark}")];
+                $near["due:{$line->mark}:{$line->key}"] = [Webhook::DUE, $this->line($line, 'falls due', "/fleet/{$line->mark}")];
             }
         }
 
@@ -127,43 +129,45 @@ final readonly class Remind
     }
 
     /** @return array{said: string, link: string, last: string} */
-    private static function line(DueLine $line, string $link): array
+    private function line(DueLine $line, string $does, string $link): array
     {
         return [
-            'said' => "{$line->mark}: {$line->code} {$line->title}, {$line->remaining}, {$line->date}", 'link' => $link,
+            'said' => "{$line->mark}: {$line->title} {$does} {$this->clock->words(Day::parse($line->date))}, "
+                ."{$line->remaining} left",
+            'link' => $link,
             'last' => $line->date,
         ];
     }
 
     /**
-     * Each deferral by name; what falls due in one line, since the due list has it all.
+     * In one line: each deferral by name, and how much falls due, since the due list has it all.
      *
      * @param array<string, array{string, array{said: string, link: string, last: string}}> $new
      */
     private function controllers(array $new): void
     {
-        $of = static fn(string $event): array => array_filter($new, static fn(array $n): bool => $n[0] === $event);
-        $says = array_map(
-            static fn(array $n): array => ["Runs out soon: {$n[1]['said']}.", $n[1]['link']],
-            array_values($of(Webhook::EXPIRING)),
+        $of = static fn(string $event): array => array_values(
+            array_filter($new, static fn(array $n): bool => $n[0] === $event),
         );
+        $expiring = $of(Webhook::EXPIRING);
         $due = count($of(Webhook::DUE));
+        $says = array_map(static fn(array $n): string => $n[1]['said'], $expiring);
         if ($due > 0) {
-            $says[] = [
-                ($due === 1 ? 'One item falls' : "{$due} items fall").' due within '.self::DUE_DAYS
-                    .' days and '.($due === 1 ? 'is' : 'are').' in no visit.',
-                '/fleet/due',
-            ];
+            $says[] = Words::count($due, 'item').($due === 1 ? ' falls' : ' fall').' due within '.self::DUE_DAYS
+                .' days and '.($due === 1 ? 'is' : 'are').' in no visit';
         }
         if ($says === []) {
             return;
         }
+        $link = match (true) {
+            count($expiring) === 1 => $expiring[0][1]['link'],
+            $expiring !== [] => '/deferrals',
+            default => '/fleet/due',
+        };
         $today = $this->clock->today();
         foreach (Person::orderBy('id')->get() as $person) {
             if ($person->holds(Role::Controller) && ! $person->goneOn($today)) {
-                foreach ($says as [$said, $link]) {
-                    $this->notices->tell($person->id, $said, $link);
-                }
+                $this->notices->tell($person->id, implode('; ', $says).'.', $link);
             }
         }
     }

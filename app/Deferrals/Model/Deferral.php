@@ -107,6 +107,18 @@ final class Deferral extends Model
         return $this->hasMany(DeferralNeed::class)->orderBy('id');
     }
 
+    /** The first of its closing cards, once they are in a visit. Load `cards` first. */
+    public function closing(): ?DeferralCard
+    {
+        return $this->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null);
+    }
+
+    /** @return Collection<int, DeferralNeed> what its closure waits for; an extension that is asked for is none of it */
+    public function waits(): Collection
+    {
+        return $this->needs->where('kind', '!=', DeferralNeed::EXTENSION);
+    }
+
     /** What it is called in the due list. Load `finding` and `listedItem` first. */
     public function dueTitle(): string
     {

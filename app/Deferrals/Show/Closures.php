@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Deferrals\Show;
 
 use App\Deferrals\Model\Deferral;
-use App\Deferrals\Model\DeferralCard;
 use App\Deferrals\Model\DeferralNeed;
 use App\Fleet\Model\Aircraft;
 use App\Library\Model\CardTemplate;
@@ -53,7 +52,7 @@ final class Closures
     public function of(Deferral $deferral, ?Day $last): Closure
     {
         $today = $this->clock->today();
-        $waits = array_values($deferral->needs->where('kind', '!=', DeferralNeed::EXTENSION)->map(static fn(DeferralNeed $n): ClosureWait => new ClosureWait(
+        $waits = array_values($deferral->waits()->map(static fn(DeferralNeed $n): ClosureWait => new ClosureWait(
             (string) $n->id,
             $n->thereOn($today),
         ))->all());
@@ -73,7 +72,7 @@ final class Closures
     public function stays(Deferral $deferral): array
     {
         $hours = $this->hours($deferral);
-        $in = $deferral->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null)?->card->visit_id;
+        $in = $deferral->closing()?->card->visit_id;
         $stays = $taken = [];
         foreach ($this->slots[$deferral->aircraft_id] ?? [] as $id => [$visit, $kind, $title, $bay]) {
             if ($kind === Stay::VISIT) {

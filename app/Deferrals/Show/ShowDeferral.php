@@ -49,7 +49,7 @@ final readonly class ShowDeferral
         $safe = $d->cards->firstWhere('part', DeferralCard::SAFE)?->card;
         $open = $d->state === Deferral::OPEN;
         $decides = $open && $me->can('defer', Deferral::class);
-        $planned = $d->cards->contains(static fn(DeferralCard $c): bool => $c->stage() !== null);
+        $planned = $d->closing() !== null;
         [$extend, $why] = self::extension($d, $clock);
 
         return new DeferralPage(
@@ -105,7 +105,7 @@ final readonly class ShowDeferral
                 $safe || $devices > 0 || $terms->channels !== [] ? Stage::Reverse : null,
                 $terms->closes !== [] ? Stage::Test : null,
             ])),
-            $d->needs->every(static fn(DeferralNeed $n): bool => $n->thereOn($today)?->number <= $today->number
+            $d->waits()->every(static fn(DeferralNeed $n): bool => $n->thereOn($today)?->number <= $today->number
                 && $n->thereOn($today) !== null),
             $devices,
             $d->placard_off_at !== null,
@@ -142,7 +142,7 @@ final readonly class ShowDeferral
                 .($d->closed_at === null ? '' : $this->clock->local($d->closed_at)).'.',
             ! $d->procedure_done => "{$what}: not made safe yet. The aircraft does not fly with it until that is signed.",
             $thread->now() === Stage::Log => "{$what}: everything is done; close the log.",
-            $d->cards->contains(static fn(DeferralCard $c): bool => $c->stage() !== null)
+            $d->closing() !== null
                 => "{$what}: being closed. Next: ".lcfirst(DeferralWords::stage($thread->now())).". {$said}.",
             default => "{$what}. {$said}.",
         };

@@ -6,7 +6,6 @@ namespace App\Deferrals\Show;
 
 use App\Deferrals\DeferralWords;
 use App\Deferrals\Model\Deferral;
-use App\Deferrals\Model\DeferralCard;
 use App\Deferrals\Model\DeferralNeed;
 use App\Deferrals\Model\ListedItem;
 use App\Deferrals\Show\View\ClosedView;
@@ -132,7 +131,7 @@ final readonly class ShowDeferrals
         $closure = $this->closures->of($d, $last);
         // What it runs out by is said in its sentence already.
         $left = Arr::except($clock->usageLeft, $clock->status === 'expired' ? [] : [(string) $clock->driver]);
-        $visit = $d->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null)?->card->visit;
+        $visit = $d->closing()?->card->visit;
 
         return new DeferralView(
             $d->id,
@@ -179,7 +178,7 @@ final readonly class ShowDeferrals
         $slots = array_map(static fn(Stay $s): string => $s->said(), $this->closures->stays($d));
         [$most] = ShowDeferral::extension($d, $this->clocks->read($d, $d->aircraft));
 
-        return DeferralWords::closure($closure, $this->clock->words(...), $names, $slots, $most);
+        return DeferralWords::closure($closure, $this->clock->words(...), $names, $slots, $most, $d->closing() !== null);
     }
 
     private function need(DeferralNeed $need, Closure $closure): NeedView

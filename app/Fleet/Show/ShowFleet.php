@@ -266,7 +266,7 @@ final readonly class ShowFleet
             '',
             null,
             [],
-            $deferral->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null)?->card->visit->title,
+            $deferral->closing()?->card->visit->title,
             $last === null ? [] : [$this->carriedLimit($deferral, $clock, $last)],
         );
     }

@@ -41,7 +41,7 @@ export function Needs({ page: p }: { page: Schemas['DeferralPage'] }) {
                         </span>
                         {may && (
                             <span className="noprint flex shrink-0">
-                                {!n.there && n.kind !== 'part' && (
+                                {!n.there && n.kind !== 'part' && n.kind !== 'extension' && (
                                     <Button
                                         kind="quiet"
                                         className="text-sm"
@@ -51,9 +51,11 @@ export function Needs({ page: p }: { page: Schemas['DeferralPage'] }) {
                                         is there
                                     </Button>
                                 )}
-                                <Button kind="quiet" className="text-sm" onClick={() => setDating(n)}>
-                                    date
-                                </Button>
+                                {n.kind !== 'extension' && (
+                                    <Button kind="quiet" className="text-sm" onClick={() => setDating(n)}>
+                                        date
+                                    </Button>
+                                )}
                                 <Button
                                     kind="quiet"
                                     className="text-sm"
