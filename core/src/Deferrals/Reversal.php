@@ -10,8 +10,9 @@ use function array_reverse;
  * The exact reverse of what made a defect safe: of what was really fitted and counted, the last first.
  *
  * Warnings come first, in their own order. A device comes off where it was fitted; one that came from another card was there
- * before, and comes off last. Hardware is counted back to the number that was counted away. What only looked whether it was
- * safe has nothing to be taken back. Then both channels are set back and compared.
+ * before, and comes off last. Hardware is counted back to the number that was counted away. What is marked `last` comes after
+ * the rest, still the last first: a total after all that it counts, a lock after all that it guards. Then both channels are set
+ * back and compared. An answer looked whether it holds; its reverse looks whether it works, and so follows all that makes it.
  */
 final class Reversal
 {
@@ -38,20 +39,14 @@ final class Reversal
                 $out[] = self::step('caution', $step->title, $step->text, ['level' => $step->level]);
             }
         }
-        foreach (array_reverse($steps) as $step) {
-            foreach ($devices as $device) {
-                if ($device->no === $step->no) {
-                    $out[] = self::off($device);
+        $back = array_reverse($steps);
+        $last = static fn(SafeStep $s): bool => $s->undo['last'] ?? false;
+        $proves = static fn(SafeStep $s): bool => $s->kind === 'answer';
+        foreach ([false, true] as $phase) {
+            foreach ($back as $step) {
+                if ($last($step) === $phase && ! $proves($step)) {
+                    array_push($out, ...self::back($step, $devices));
                 }
-            }
-            if ($step->done && $step->kind === 'count') {
-                $out[] = self::step('count', $step->undo['title'] ?? "Counted back: {$step->title}", $step->undo['text'] ?? '', [
-                    'counts' => $step->counts, 'min' => $step->count ?? 0, 'max' => $step->count ?? 0,
-                ]);
-            } elseif ($step->done && $step->undo !== null) {
-                $out[] = ($step->undo['ask'] ?? false)
-                    ? self::asked($step->undo['title'], $step->undo['text'] ?? '', 'so', 'not so')
-                    : self::step('instruction', $step->undo['title'], $step->undo['text'] ?? '', []);
             }
         }
         foreach ($devices as $device) {
@@ -66,8 +61,40 @@ final class Reversal
             $all = 'Channels '.implode(' and ', $channels).' compared';
             $out[] = self::asked($all, 'Each read on its own; both say the same.', 'the same', 'not the same');
         }
+        foreach ($steps as $step) {
+            if ($proves($step)) {
+                array_push($out, ...self::back($step, $devices));
+            }
+        }
         if ($covers !== []) {
             $out[] = self::step('inspection', 'Independent inspection', '', ['covers' => $covers]);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<CarriedDevice> $devices
+     *
+     * @return list<array{kind: string, title: string, text: string, spec: array<string, mixed>}> what takes one step back
+     */
+    private static function back(SafeStep $step, array $devices): array
+    {
+        $out = [];
+        foreach ($devices as $device) {
+            if ($device->no === $step->no) {
+                $out[] = self::off($device);
+            }
+        }
+        $text = $step->undo['text'] ?? '';
+        if ($step->done && $step->kind === 'count') {
+            $out[] = self::step('count', $step->undo['title'] ?? "Counted back: {$step->title}", $text, [
+                'counts' => $step->counts, 'min' => $step->count ?? 0, 'max' => $step->count ?? 0,
+            ]);
+        } elseif ($step->done && $step->undo !== null && $step->kind !== 'safing_fit') {
+            $out[] = ($step->undo['ask'] ?? false)
+                ? self::asked($step->undo['title'], $text, 'so', 'not so')
+                : self::step('instruction', $step->undo['title'], $text, []);
         }
 
         return $out;

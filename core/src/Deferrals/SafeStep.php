@@ -9,7 +9,7 @@ final readonly class SafeStep
 {
     /**
      * @param string $kind as in core/schema/step.json
-     * @param array{title: string, text?: string, ask?: bool}|null $undo what takes it back
+     * @param array{title: string, text?: string, ask?: bool, last?: bool}|null $undo what takes it back
      * @param bool $done worked; not when it did not apply
      * @param string $counts what was counted: bolts
      * @param float|null $count how many

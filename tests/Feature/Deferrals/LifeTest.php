@@ -12,6 +12,7 @@ use App\Floor\Model\Finding;
 use App\Floor\Model\Presence;
 use App\Floor\Model\SafingDevice;
 use App\Shared\Clock;
+use App\Stores\Model\PartBatch;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Shared\Instant;
@@ -43,13 +44,13 @@ final class LifeTest extends WorldCase
     }
 
     /** Puts people on it, works it whole, has it signed and, where it is due, inspected. */
-    private function whole(Card $card): void
+    private function whole(Card $card, string $who = 'noor'): void
     {
         DB::table('card_waits')->where('card_id', $card->id)->delete();
-        $this->assign($card, 'noor')->assertOk();
-        $this->walk($card, 'noor', 'tor');
-        $signed = $this->as('noor', 'POST', "cards/{$card->id}/sign", [
-            'version' => $card->refresh()->version, 'stamp' => $this->person('noor')->stamp, 'pin' => $this->pinOf('noor'),
+        $this->assign($card, $who)->assertOk();
+        $this->walk($card, $who, 'tor');
+        $signed = $this->as($who, 'POST', "cards/{$card->id}/sign", [
+            'version' => $card->refresh()->version, 'stamp' => $this->person($who)->stamp, 'pin' => $this->pinOf($who),
         ]);
         self::assertSame(200, $signed->status(), "{$card->number} {$card->title}: ".$signed->json('message'));
         if ($card->refresh()->state === Card::SIGNED) {
@@ -108,7 +109,6 @@ final class LifeTest extends WorldCase
         $parts = DeferralCard::with('card.steps')->where('deferral_id', $id)->get()->keyBy('part');
         self::assertSame([
             'Wheels and brakes are hot after a landing',
-            'Self-test: both channels pass',
             'Inner wheel: turns of tie wire taken off',
             'Plug cap off, main gear, inner wheel sensor',
             'Outer wheel: turns of tie wire taken off',
@@ -117,6 +117,7 @@ final class LifeTest extends WorldCase
             'Channel A set back',
             'Channel B set back',
             'Channels A and B compared',
+            'Self-test: both channels pass',
         ], $parts['reverse']->card->steps->where('kind', '!=', 'inspection')->pluck('title')->map(ucfirst(...))->values()->all());
         self::assertSame([2, 2], array_values($parts['reverse']->card->steps->where('kind', 'count')
             ->map(static fn($s): int => (int) $s->spec['max'])->all()), 'as many turns as were put on');
@@ -232,6 +233,62 @@ final class LifeTest extends WorldCase
         self::assertEqualsWithDelta($before - 32, $hours(), 0.2);
         self::assertStringContainsString('To be closed Tue 12 May', $page['deferral']['closure']);
         $this->as('ines', 'POST', "deferrals/{$id}/plan", ['slot' => $slot])->assertStatus(422);
+    }
+
+    public function test_thread_4_ends_the_reverser_is_made_live_again_position_by_position(): void
+    {
+        $id = (int) Deferral::whereRelation('finding', 'number', 'F0001')->valueOrFail('id');
+        $page = fn(): array => $this->as('ines', 'GET', "deferrals/{$id}")->json();
+        self::assertSame('late', $page()['deferral']['verdict']);
+        // The actuator comes, and the rigging set.
+        $part = DB::table('parts')->where('number', 'JV-7831-21')->value('id');
+        PartBatch::create(['part_id' => $part, 'batch' => 'A-1', 'quantity' => 1]);
+        foreach ($page()['deferral']['needs'] as $need) {
+            $this->as('ines', 'POST', "deferral-needs/{$need['id']}", ['do' => 'there'])->assertOk();
+        }
+        self::assertSame('in_time', $page()['deferral']['verdict']);
+        $slot = $page()['slots'][0]['id'];
+        $this->as('ines', 'POST', "deferrals/{$id}/plan", ['slot' => $slot])->assertOk();
+        $reverse = DeferralCard::with('card.steps')->where(['deferral_id' => $id, 'part' => 'reverse'])->firstOrFail()->card;
+        $titles = $reverse->steps->pluck('title')->all();
+        $at = static fn(string $begins): int => (int) array_key_first(
+            array_filter($titles, static fn(string $t): bool => str_starts_with($t, $begins)),
+        );
+        $order = [
+            'Connector caps off', 'right inner door: bolts out', 'left upper door: opened and shut', 'Fairings back on',
+            'Plates in the kit bag', 'Bolts in the kit bag', 'Lever lock off', 'Channel B set back', 'Channels A and B compared',
+            'Unlocked light, power on', 'Independent inspection',
+        ];
+        $places = array_map($at, $order);
+        $sorted = $places;
+        sort($sorted);
+        self::assertSame($sorted, $places, implode("\n", $titles));
+        self::assertSame([6.0, 6.0, 6.0], array_values($reverse->steps->filter(
+            static fn($s): bool => $s->kind === 'count' && ! str_contains($s->title, 'door:'),
+        )->map(static fn($s): float => (float) $s->spec['min'])->all()));
+
+        // Worked whole but that one channel is inhibited still: the card is not signed with that.
+        Presence::query()->delete();
+        ActingRow::query()->update(['ended_at' => '2026-05-05T12:00:00Z']);
+        $visit = $reverse->visit_id;
+        DB::table('visits')->where('id', $visit)->update(['state' => 'in_work']);
+        $this->whole(DeferralCard::with('card')->where(['deferral_id' => $id, 'part' => 'fix'])->firstOrFail()->card, 'pell');
+        DB::table('card_waits')->where('card_id', $reverse->id)->delete();
+        $this->assign($reverse, 'pell')->assertOk();
+        $channel = $reverse->steps->firstWhere('title', 'Channel B set back');
+        self::assertNotNull($channel);
+        $this->walk($reverse, 'pell', 'tor', $channel->no);
+        $this->as('pell', 'POST', "cards/{$reverse->id}/steps/{$channel->no}", [
+            'version' => $reverse->refresh()->version, 'do' => 'answer', 'entry' => 'not',
+        ])->assertOk();
+        self::assertFalse($channel->refresh()->settled(), 'inhibited is kept, and the step stays open');
+        $sign = fn(): TestResponse => $this->as('pell', 'POST', "cards/{$reverse->id}/sign", [
+            'version' => $reverse->refresh()->version, 'stamp' => 'T33', 'pin' => '3370',
+        ]);
+        $sign()->assertStatus(422);
+        $this->as('ines', 'POST', "deferrals/{$id}/close", ['how' => 'x', ...self::INES])->assertStatus(422);
+        $this->walk($reverse, 'pell', 'tor');
+        $sign()->assertOk();
     }
 
     public function test_its_placard_prints_to_size(): void

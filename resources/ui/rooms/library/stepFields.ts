@@ -250,6 +250,7 @@ export const common: { title: string; fields: Field[] }[] = [
             field('undo.title', 'Title'),
             field('undo.text', 'Text', 'long'),
             field('undo.ask', 'It asks whether it is so', 'yes'),
+            field('undo.last', 'After all others', 'yes'),
         ],
     },
     {
