@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Fleet\Show;
 
 use App\Deferrals\Model\Deferral;
-use App\Deferrals\Model\DeferralCard;
 use App\Fleet\BottleWords;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\ComponentTenure;

@@ -45,7 +45,7 @@ final class Reversal
         foreach ([false, true] as $phase) {
             foreach ($back as $step) {
                 if ($last($step) === $phase && ! $proves($step)) {
-                    array_push($out, ...self::back($step, $devices));
+                    $out = [...$out, ...self::back($step, $devices)];
                 }
             }
         }
@@ -63,7 +63,7 @@ final class Reversal
         }
         foreach ($steps as $step) {
             if ($proves($step)) {
-                array_push($out, ...self::back($step, $devices));
+                $out = [...$out, ...self::back($step, $devices)];
             }
         }
         if ($covers !== []) {
