@@ -54,6 +54,9 @@ final readonly class Needs
         return DB::transaction(function () use ($by, $deferralId, $days, $reason): Deferral {
             $deferral = self::open($deferralId);
             $deferral->load(['listedItem', 'aircraft' => static fn($q) => $q->with(LoadFlying::with())]);
+            if ($deferral->needs()->where('kind', DeferralNeed::EXTENSION)->whereNull('there_at')->exists()) {
+                throw Refused::because('An extension is asked for already. Take that off the list first; nothing was asked.');
+            }
             [$most, $why] = ShowDeferral::extension($deferral, $this->clocks->read($deferral, $deferral->aircraft));
             if ($days > $most) {
                 throw Refused::because($most === 0 ? "{$why} Nothing was asked."

@@ -91,22 +91,32 @@ final readonly class Remind
     {
         $id = (int) explode(':', $subject)[1];
         if ($what === 'aircraft.released') {
-            $visit = Visit::with('aircraft')->findOrFail($id);
+            $visit = Visit::with('aircraft')->find($id);
 
-            return ["{$visit->aircraft->mark} is released after {$visit->title}.", "/visits/{$id}"];
+            return $visit === null ? self::gone($what, $subject) : ["{$visit->aircraft->mark} is released after {$visit->title}.", "/visits/{$id}"];
         }
-        $finding = Finding::with('aircraft')->findOrFail($id);
+        $finding = Finding::with('aircraft')->find($id);
+        if ($finding === null) {
+            return self::gone($what, $subject);
+        }
         $mark = $finding->aircraft->mark;
         if ($what === 'finding.raised') {
             return ["{$finding->number} is raised on {$mark}: {$finding->place}, {$finding->extent}", "/fleet/{$mark}"];
         }
-        $deferral = Deferral::with('listedItem')->where('finding_id', $id)->latest('id')->firstOrFail();
+        $deferral = Deferral::with('listedItem')->where('finding_id', $id)->latest('id')->first();
 
         return [
-            "{$finding->number} on {$mark}: {$data['days']} days more are asked for {$deferral->listedItem->title}, "
+            "{$finding->number} on {$mark}: {$data['days']} days more are asked for "
+                .($deferral === null ? 'what was carried' : $deferral->listedItem->title).', '
                 ."because {$data['reason']}",
-            "/deferrals/{$deferral->id}",
+            $deferral === null ? "/floor/findings/{$id}" : "/deferrals/{$deferral->id}",
         ];
+    }
+
+    /** @return array{string, string} what was taken back since is told all the same */
+    private static function gone(string $what, string $subject): array
+    {
+        return ["{$what}: {$subject}, which is there no more", '/fleet'];
     }
 
     /** @return array<string, array{string, array{said: string, link: string, last: string}}> by key: event and message */

@@ -12,6 +12,7 @@ use App\Deferrals\Model\WebhookDelivery;
 use App\Fleet\Model\DueSheet;
 use App\Shared\Clock;
 use App\Shared\Notices;
+use App\Shared\Records;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Shared\Instant;
@@ -86,8 +87,10 @@ final class RemindersTest extends WorldCase
             ->firstOrFail();
         $ask = fn(int $days, string $login = 'ines'): TestResponse
             => $this->as($login, 'POST', "deferrals/{$carried->id}/ask-extension", ['days' => $days, 'reason' => 'the loom is late']);
-        $ask(2)->assertOk()->assertJsonPath('deferral.needs.2.what', 'Extension by 2 days: the loom is late')
-            ->assertJsonPath('deferral.needs.2.said', 'asked for');
+        self::assertStringContainsString('asked for already', $ask(2)->assertStatus(422)->json('message'));
+        DB::table('deferral_needs')->where('kind', 'extension')->delete();
+        $ask(2)->assertOk()->assertJsonPath('deferral.needs.1.what', 'Extension by 2 days: the loom is late')
+            ->assertJsonPath('deferral.needs.1.said', 'asked for');
         $asked = DB::table('deferral_needs')->where('kind', 'extension')->value('id');
         $this->as('ines', 'POST', "deferral-needs/{$asked}", ['do' => 'there'])->assertStatus(422);
         // The part is there; an extension that is asked for holds nothing up.
@@ -121,7 +124,16 @@ final class RemindersTest extends WorldCase
         // Granted: what was asked is answered.
         $this->as('ines', 'POST', "deferrals/{$carried->id}/extend", [
             'days' => 2, 'reason' => 'the loom is late', 'approval' => 'A-7', 'stamp' => 'C01', 'pin' => '1101',
-        ])->assertOk()->assertJsonPath('deferral.needs.2.said', 'granted');
+        ])->assertOk()->assertJsonPath('deferral.needs.1.said', 'granted');
+
+        // What is there no more is told all the same, and holds nothing else up.
+        $hook->update(['events' => ['finding.raised', 'aircraft.released']]);
+        DB::transaction(static function (): void {
+            app(Records::class)->write(null, 'finding.raised', 'finding:99999');
+            app(Records::class)->write(null, 'aircraft.released', 'visit:99999');
+        });
+        app(Remind::class)();
+        self::assertSame(2, WebhookDelivery::where('body', 'like', '%which is there no more%')->count());
     }
 
     public function test_what_is_not_signed_with_the_secret_is_refused_by_the_receiver_and_given_up_in_the_end(): void
