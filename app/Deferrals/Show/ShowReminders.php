@@ -73,8 +73,8 @@ final readonly class ShowReminders
         [$state, $word] = match (true) {
             $d->done_at !== null => ['clear', 'arrived '.$this->clock->local($d->done_at)],
             $over => ['stop', "given up after {$d->tries}: ".self::answer($d)],
-            $d->tries > 0 => ['soon', self::answer($d).'; next try '.$this->clock->local(Instant::fromEpoch($d->next))],
-            default => ['soon', 'waits to be sent'],
+            $d->tries > 0 => ['watch', self::answer($d).'; next try '.$this->clock->local(Instant::fromEpoch($d->next))],
+            default => ['waiting', 'waits to be sent'],
         };
 
         return new DeliveryView(

@@ -20,14 +20,14 @@ export function Notices() {
             role="status"
             data-testid="notice"
         >
-            <span className="flex-1">
-                <span className="text-soft">{n.at}:</span> {n.said}{' '}
-                {n.link !== null && (
-                    <Link className="inline-flex min-h-12 items-center underline underline-offset-4" to={n.link}>
-                        Open
-                    </Link>
-                )}
+            <span className="min-w-0 flex-1 py-1">
+                <span className="text-soft">{n.at}:</span> {n.said}
             </span>
+            {n.link !== null && (
+                <Link className="inline-flex min-h-12 items-center px-2 underline underline-offset-4" to={n.link}>
+                    Open
+                </Link>
+            )}
             <Button className="min-h-12" disabled={seen.isPending} onClick={() => seen.mutate(n.id)}>
                 Seen
             </Button>

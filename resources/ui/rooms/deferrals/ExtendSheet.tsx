@@ -61,6 +61,7 @@ export function ExtendSheet({ page: p, onClose }: { page: Schemas['DeferralPage'
                 {approval.trim() === '' && (
                     <p className="flex items-center gap-3">
                         <Button
+                            className="shrink-0 whitespace-nowrap"
                             disabled={!said || ask.isPending}
                             onClick={() => ask.mutate({ days: Number(days), reason })}
                         >

@@ -56,7 +56,7 @@ export function MakeWebhook(props: {
                     <label key={event} className="flex min-h-11 items-center gap-3">
                         <input
                             type="checkbox"
-                            className="size-5"
+                            className="size-6 accent-spruce"
                             checked={events.includes(event)}
                             onChange={() => turn(event)}
                         />
