@@ -148,7 +148,7 @@ final class LifeTest extends BrowserCase
     protected function onNotSuccessfulTest(\Throwable $t): never
     {
         foreach (['ines', 'noor', 'tor'] as $who) {
-            self::${$who}->shot("/tmp/w/life-{$who}.png");
+            self::${$who}->shot(sys_get_temp_dir()."/jorvel-failed-{$who}.png");
         }
         parent::onNotSuccessfulTest($t);
     }
