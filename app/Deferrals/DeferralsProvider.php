@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Deferrals;
 
 use App\Deferrals\Do\BeginDeferral;
+use App\Deferrals\Do\KeepLineReport;
 use App\Deferrals\Show\Closures;
 use App\Floor\CardClosed;
+use App\Floor\ReportTaken;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
@@ -22,5 +24,6 @@ final class DeferralsProvider extends ServiceProvider
     public function boot(): void
     {
         Event::listen(CardClosed::class, BeginDeferral::class);
+        Event::listen(ReportTaken::class, KeepLineReport::class);
     }
 }

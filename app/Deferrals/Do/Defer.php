@@ -122,7 +122,7 @@ final readonly class Defer
     /** @throws Refused that asks, where every flight is forbidden by it and what is carried */
     private function requireSure(Finding $finding, ListedItem $item, NewDeferral $new): void
     {
-        $against = $this->together->forbids($finding, $item);
+        [$against] = $this->together->with($finding, $item);
         if ($against !== [] && ! $new->sure) {
             throw Refused::ask("With {$item->code} {$finding->aircraft->mark} could not fly at all. Nothing was deferred "
                 .'yet.', $against);

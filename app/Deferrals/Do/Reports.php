@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Deferrals\Model\Report;
 use App\Deferrals\Show\NoFault;
 use App\Deferrals\Show\ReportJoin;
+use App\Fleet\Model\Aircraft;
 use App\Floor\Do\LineChecks;
 use App\Floor\Do\NewFinding;
 use App\Floor\Do\RaiseFinding;
@@ -60,7 +61,7 @@ final readonly class Reports
         if ($this->clock->now()->isBefore($new->happened)) {
             throw Refused::because('The time it happened is still to come. Nothing was saved.');
         }
-        if (ReportsFile::known($new)) {
+        if (ReportsFile::entered([$new]) !== []) {
             throw Refused::because('The same report is entered already. Nothing was saved.');
         }
         $text = $new->text;
@@ -111,12 +112,34 @@ final readonly class Reports
             $finding = $card === null
                 ? $this->raise->raise($by, $this->cardOf($report, $visit), $new)
                 : Finding::where('card_id', $card->id)->orderByDesc('id')->firstOrFail();
-            $before = $report->before?->finding_id;
-            if ($before !== null && $finding->repeat_of === null) {
-                $finding->update(['repeat_of' => $before]);
-            }
-            $this->end($by, $report, ['state' => Report::FINDING, 'finding_id' => $finding->id]);
+            $this->raised($by, $report, $finding);
         });
+    }
+
+    /** One that was taken on the line, where it became a finding at once. */
+    public function taken(Person $by, Aircraft $aircraft, Finding $finding): Report
+    {
+        $report = $this->one($by, new NewReport(
+            $aircraft,
+            '',
+            $finding->raised_at,
+            'told at the aircraft',
+            $finding->extent,
+            $finding->chapter,
+            'line',
+        ));
+        $this->raised($by, $report, $finding);
+
+        return $report;
+    }
+
+    private function raised(Person $by, Report $report, Finding $finding): void
+    {
+        $before = $report->before?->finding_id;
+        if ($before !== null && $finding->repeat_of === null) {
+            $finding->update(['repeat_of' => $before]);
+        }
+        $this->end($by, $report, ['state' => Report::FINDING, 'finding_id' => $finding->id]);
     }
 
     private function cardOf(Report $report, ?Visit $visit): Card

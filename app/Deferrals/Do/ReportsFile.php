@@ -41,12 +41,9 @@ final readonly class ReportsFile
                 $row = array_map(trim(...), array_combine($head, $cells));
                 $craft = $aircraft->get($row['mark']) ?? throw InputError::at('mark', "there is no aircraft \"{$row['mark']}\"");
                 $new = self::of($craft, $row, $source, $clock);
-                $key = "{$craft->id} {$new->happened} {$new->text}";
+                $key = self::keyOf($new);
                 if (isset($seen[$key])) {
                     throw InputError::at('text', "is the same as {$seen[$key]}");
-                }
-                if (self::known($new)) {
-                    throw InputError::at('text', 'is entered already');
                 }
                 $seen[$key] = $at;
                 $rows[] = $new;
@@ -54,6 +51,10 @@ final readonly class ReportsFile
                 $bad[] = ['line' => $at.($e->path === '' ? '' : ", {$e->path}"), 'message' => $e->getMessage()];
             }
         }
+        foreach (self::entered($rows) as $key) {
+            $bad[] = ['line' => "{$seen[$key]}, text", 'message' => 'is entered already'];
+        }
+        usort($bad, static fn(array $a, array $b): int => strnatcmp($a['line'], $b['line']));
         if ($bad !== []) {
             throw Refused::file($bad, 'line');
         }
@@ -89,11 +90,29 @@ final readonly class ReportsFile
         return new NewReport($craft, $row['flight'], $happened, $row['crew'], $row['text'], $chapter, $source);
     }
 
-    /** Whether the same was entered before. */
-    public static function known(NewReport $new): bool
+    /**
+     * @param list<NewReport> $new
+     *
+     * @return list<string> keys of those that were entered before
+     */
+    public static function entered(array $new): array
     {
-        return Report::where([
-            'aircraft_id' => $new->aircraft->id, 'happened_at' => (string) $new->happened, 'text' => $new->text,
-        ])->exists();
+        $wanted = array_map(static fn(NewReport $r): string => self::keyOf($r), $new);
+        $known = [];
+        foreach (array_chunk($new, 500) as $some) {
+            $known = [...$known, ...Report::whereIn('happened_at', array_map(
+                static fn(NewReport $r): string => (string) $r->happened,
+                $some,
+            ))->get(['aircraft_id', 'happened_at', 'text'])->map(
+                static fn(Report $r): string => "{$r->aircraft_id} {$r->happened_at} {$r->text}",
+            )->all()];
+        }
+
+        return array_values(array_intersect($wanted, $known));
+    }
+
+    private static function keyOf(NewReport $r): string
+    {
+        return "{$r->aircraft->id} {$r->happened} {$r->text}";
     }
 }

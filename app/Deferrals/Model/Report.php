@@ -26,7 +26,7 @@ use Jorvel\Core\Shared\Instant;
  * @property string $text
  * @property string|null $chapter null where its words say none
  * @property bool $chapter_said by a person
- * @property string $source `typed`, `file` or `programme`
+ * @property string $source `typed`, `file`, `programme` or `line`
  * @property string $state {@see self::OPEN}, {@see self::FINDING} or {@see self::NO_FAULT}
  * @property Instant $at when it was entered
  * @property int|null $finding_id

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Deferrals\Show;
 
+use App\Deferrals\Model\ListedItem;
 use App\Deferrals\Model\Report;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Library\Model\CardTemplate;
+use App\Now\LoadListed;
 use Illuminate\Support\Collection;
 
 /** Which tests on record could say that a report is no fault, and which could be made. */
@@ -18,6 +20,8 @@ final readonly class NoFault
 
     /** Tests that could be made, the most. */
     private const MOST = 12;
+
+    public function __construct(private LoadListed $listed) {}
 
     /** @return Collection<int, Card> closed after the report, of its aircraft and chapter, with a test that passed */
     public function proofs(Report $report): Collection
@@ -30,6 +34,8 @@ final readonly class NoFault
         return Card::with('item', 'finding', 'template')->where('aircraft_id', $report->aircraft_id)
             ->where('state', Card::CLOSED)
             ->where('closed_at', '>', (string) $report->happened_at)
+            // What makes something safe looks whether it is dead, not whether it works.
+            ->where(static fn($q) => $q->whereNull('makes')->orWhereNot('makes', Card::CARRY))
             ->whereHas('steps', static fn($q) => $q->whereIn('kind', self::TESTS)->where('state', Step::DONE))
             ->orderByDesc('closed_at')
             ->get()
@@ -45,9 +51,13 @@ final readonly class NoFault
         }
         $chapter = $report->chapter;
         $family = substr($chapter, 0, 2);
+        $safes = array_filter(array_map(
+            static fn(ListedItem $i): ?string => $i->terms()->safe,
+            $this->listed->of($report->aircraft->type_id),
+        ));
 
         return CardTemplate::where('type_id', $report->aircraft->type_id)->where('chapter', 'like', "{$family}%")
-            ->whereNull('makes')->orderBy('code')->get()
+            ->whereNull('makes')->whereNotIn('code', $safes)->orderBy('code')->get()
             ->filter(static fn(CardTemplate $t): bool => array_intersect(
                 self::TESTS,
                 array_column($t->expanded(), 'kind'),

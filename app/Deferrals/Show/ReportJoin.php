@@ -56,16 +56,18 @@ final readonly class ReportJoin
         }
         $recent = Recent::within((int) config('jorvel.repeat_days'), (int) config('jorvel.repeat_flights'));
         $zone = $this->clock->zone();
+        $day = $report->happened_at->dayIn($zone);
         $flights = FlyingEntry::where(['aircraft_id' => $report->aircraft_id, 'current' => true])
             ->where('date', '>=', (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days')))
             ->get(['date', 'flown']);
 
-        return $this->earlier($report)->first(static function (Report $r) use ($report, $recent, $zone, $flights): bool {
+        return $this->earlier($report)->first(static function (Report $r) use ($report, $recent, $zone, $day, $flights): bool {
             $ended = ($r->finding->settled_at ?? $r->ended_at ?? $r->happened_at)->dayIn($zone);
-            $flown = (int) $flights->filter(static fn(FlyingEntry $e): bool => $e->date->number > $ended->number)
+            $flown = (int) $flights->filter(static fn(FlyingEntry $e): bool
+                => $e->date->number > $ended->number && $e->date->number <= $day->number)
                 ->sum(static fn(FlyingEntry $e): int => (int) ($e->flown['ldg'] ?? 0));
 
-            return $recent->holds($ended, $report->happened_at->dayIn($zone), $flown)
+            return $recent->holds($ended, $day, $flown)
                 && SameDefect::is((string) $report->chapter, $report->text, (string) $r->chapter, $r->text);
         });
     }

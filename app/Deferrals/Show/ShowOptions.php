@@ -82,6 +82,8 @@ final readonly class ShowOptions
         $late = $clock->status === 'expired';
         $soft = $why === ['other_part'] && ! $late;
 
+        [$forbids, $grounds] = $why === [] || $soft ? $this->together->with($finding, $item) : [[], []];
+
         return new OptionView(
             $item->id,
             $item->code,
@@ -108,8 +110,8 @@ final readonly class ShowOptions
                 ...DeferralWords::restrictions($terms->restricts),
                 ...array_map(static fn(string $s): string => "Needs to work: {$s}.", $terms->needs),
             ])),
-            $why === [] || $soft ? $this->together->forbids($finding, $item) : [],
-            $why === [] || $soft ? $this->together->grounds($finding, $item) : [],
+            $forbids,
+            $grounds,
         );
     }
 

@@ -12,7 +12,6 @@ use App\Deferrals\Show\View\LifeRow;
 use App\Deferrals\Show\View\RateRow;
 use App\Deferrals\Show\View\ReliabilityView;
 use App\Fleet\Model\ComponentTenure;
-use App\Fleet\Model\FlyingEntry;
 use App\Floor\Model\Finding;
 use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
@@ -39,14 +38,17 @@ final readonly class ShowReliability
         [$from, $to, $past] = $this->span($days);
         $rows = $this->rows($what, $by, $from, $to, $past);
         $alerts = array_values(array_filter($rows, static fn(RateRow $r): bool => $r->alert));
+        $before = array_filter($rows, static fn(RateRow $r): bool => ($r->expected ?? 0.0) > 0.0);
         $many = array_sum(array_map(static fn(RateRow $r): int => $r->events, $rows));
         $again = array_sum(array_map(static fn(RateRow $r): int => $r->repeats, $rows));
 
         return new ReliabilityView(
             match (true) {
                 $many === 0 => "No {$what} in the last {$days} days.",
-                $alerts === [] => Words::count($many, substr($what, 0, -1))." in {$days} days; none comes more often than in the "
-                    .'year before.',
+                $alerts === [] && $before === [] => Words::count($many, substr($what, 0, -1))." in {$days} days; the year "
+                    .'before has none on record to compare them with.',
+                $alerts === [] => Words::count($many, substr($what, 0, -1))." in {$days} days; none comes more often "
+                    .'than in the year before.',
                 default => "{$alerts[0]->label}: ".Words::count($alerts[0]->events, substr($what, 0, -1))." in {$days} days where "
                     .Words::number((float) $alerts[0]->expected).' were to be expected'.(count($alerts) > 1
                         ? '; '.Words::count(count($alerts) - 1, 'other', 'others').' too' : '').'.',
@@ -170,18 +172,29 @@ final readonly class ShowReliability
             ))->all());
     }
 
+    /** @return array<int, float> flight hours during each tenure that is over, by its id */
+    private static function flownOn(): array
+    {
+        return DB::table('tenures')->join('flying_entries as f', static fn($j) => $j
+            ->on('f.aircraft_id', '=', 'tenures.aircraft_id')->where('f.current', true)
+            ->on('f.date', '>=', 'tenures.from_date')->on('f.date', '<=', 'tenures.to_date'))
+            ->groupBy('tenures.id')
+            ->selectRaw("tenures.id, sum(json_extract(f.flown, '$.fh')) as hours")
+            ->pluck('hours', 'id')->map(static fn(mixed $h): float => (float) $h)->all();
+    }
+
     /** @return list<LifeRow> */
     private function lives(): array
     {
         $items = ProgrammeItem::whereNotNull('component')->where('withdrawn', false)->get()->groupBy('component');
         $lives = [];
-        foreach (ComponentTenure::with('component')->whereNotNull('to_date')->get()->groupBy('component.kind') as $kind => $of) {
+        $flown = self::flownOn();
+        $ended = ComponentTenure::with('component')->whereNotNull('to_date')->get()->groupBy('component.kind');
+        foreach ($ended as $kind => $of) {
             $days = $hours = 0.0;
             foreach ($of as $tenure) {
                 $days += $tenure->from_date->daysUntil($tenure->to_date ?? $tenure->from_date);
-                $hours += FlyingEntry::where(['aircraft_id' => $tenure->aircraft_id, 'current' => true])
-                    ->whereBetween('date', [(string) $tenure->from_date, (string) $tenure->to_date])
-                    ->sum(DB::raw("json_extract(flown, '$.fh')"));
+                $hours += $flown[$tenure->id] ?? 0.0;
             }
             $lives[] = new LifeRow(
                 (string) $kind,

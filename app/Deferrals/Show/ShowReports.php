@@ -63,25 +63,29 @@ final readonly class ShowReports
         $report = Report::with('aircraft.type', 'finding', 'proof', 'before.finding', 'before.proof', 'endedBy')
             ->findOrFail($id);
         $open = $report->state === Report::OPEN;
-        $events = $report->chapter === null ? collect() : $this->history->of($report->aircraft, $report->chapter);
         $happened = $report->happened_at->dayIn($this->clock->zone());
-        $suspect = $events->first(
-            static fn(PastEvent $e): bool => $e->touched() && $e->on->number <= $happened->number,
+        $events = $report->chapter === null ? collect() : $this->history->of(
+            $report->aircraft,
+            $report->chapter,
+            $report->finding_id,
+            $happened,
         );
+        $suspect = $events->first(static fn(PastEvent $e): bool => $e->touched());
         $proofs = $this->noFault->proofs($report);
         $decides = $open && $me->can('decide', Report::class);
 
         return new ReportPage(
             "{$report->number} on {$report->aircraft->mark}, {$report->text}: ".ReportWords::stands($report).'.'
                 .($suspect === null || ! $open ? '' : ' Last touched there: '.$suspect->title.', '
-                    .Words::fromNow(-$suspect->on->daysUntil($this->clock->today())).'.'),
+                    .Words::count($suspect->on->daysUntil($happened), 'day').' before.'),
             $this->view($report),
             array_map(
                 static fn(array $c): ChapterView => new ChapterView($c['chapter'], implode(', ', $c['words'])),
                 $this->join->chapters($report->aircraft->type_id, $report->text),
             ),
             array_values($events->take(self::EVENTS)->map(fn(PastEvent $e): ReportEvent => new ReportEvent(
-                "{$this->clock->words($e->on)}, ".Words::count($e->flown, 'flight')." ago: {$e->title}".($e->kind === 'item' ? '' : ", {$e->said}"),
+                "{$this->clock->words($e->on)}, ".Words::count($e->flown, 'flight')." before: {$e->title}"
+                    .($e->kind === 'item' ? '' : ", {$e->said}"),
                 $e->link,
                 $e === $suspect,
             ))->all()),

@@ -94,6 +94,7 @@ final readonly class ShowSectors
         $open = array_values(array_filter($flights, static fn(FlightView $f): bool => $f->verdict === 'unknown'));
         $standing = Dispatch::with($carried)->standing();
         $last = $this->flights->last($craft);
+        $until = $this->clock->today()->plusDays($days - 1);
         $over = $last !== null && $last->number < $this->clock->today()->number;
 
         return new CarrierView(
@@ -109,7 +110,11 @@ final readonly class ShowSectors
                     .($last === null ? '.' : "; what it carries runs out after {$this->clock->words($last)}."),
                 default => "{$craft->mark} may fly all of its ".Words::count(count($flights), 'flight').'.',
             },
-            $over || $stop !== [] || $standing !== [] ? 'stop' : ($open !== [] ? 'watch' : 'clear'),
+            match (true) {
+                $over || $stop !== [] || $standing !== [] => 'stop',
+                $open !== [], $flights === [] && $last !== null && $last->number < $until->number => 'watch',
+                default => 'clear',
+            },
             array_values($names),
             DeferralWords::restrictions(Dispatch::with($carried)->restrictions),
             $flights,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Deferrals\Show;
 
 use App\Deferrals\DeferralWords;
-use App\Deferrals\Model\Deferral;
 use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Finding;
 use App\Now\DeferralClock;
@@ -27,42 +26,30 @@ final readonly class Together
     /**
      * @param Finding $finding its aircraft with `deferrals.listedItem`, `deferrals.finding` and what is flown
      *
-     * @return list<string> why no flight could be flown any more that could be before; empty where some can
+     * @return array{list<string>, list<string>} why no flight could be flown any more that could be before, empty where some
+     *   can; of the coming flights, those that could no longer be flown, each with its reason
      */
-    public function forbids(Finding $finding, ListedItem $item): array
+    public function with(Finding $finding, ListedItem $item): array
     {
         [$now, $then, $names] = $this->dispatches($finding, $item);
-        $before = array_map(static fn(array $r): string => "{$r['id']} {$r['code']}", $now->standing());
-
-        return array_values(array_map(
-            static fn(array $r): string => DeferralWords::reason($r['id'], $r['code'], $names),
-            array_filter(
-                $then->standing(),
-                static fn(array $r): bool => ! in_array("{$r['id']} {$r['code']}", $before, true),
-            ),
+        $said = static fn(array $r): string => DeferralWords::reason($r['id'], $r['code'], $names);
+        $forbids = array_values(array_udiff(
+            $then->standing(),
+            $now->standing(),
+            static fn(array $a, array $b): int => [$a['id'], $a['code']] <=> [$b['id'], $b['code']],
         ));
-    }
-
-    /**
-     * @return list<string> of the coming flights, those that could no longer be flown: each with its reason
-     */
-    public function grounds(Finding $finding, ListedItem $item): array
-    {
-        [$now, $then, $names] = $this->dispatches($finding, $item);
         $at = $this->clock->now();
-        $out = [];
+        $grounds = [];
         foreach ($this->sectors->coming($finding->aircraft) as [$row, $sector]) {
-            if ($this->sectors->unstated($then, $sector) !== null || ! $now->allows($sector, $at)) {
-                continue;
-            }
-            $result = $then->judge($sector, $at);
-            foreach (array_slice($result->reasons, 0, 1) as $reason) {
-                $out[] = "{$row->number} on {$this->clock->words($row->date)}, {$row->from_place} to {$row->to_place}: "
-                    .DeferralWords::reason($reason['id'], $reason['code'], $names);
+            $fliesNow = $this->sectors->unstated($then, $sector) === null && $now->allows($sector, $at);
+            $reason = $fliesNow ? $then->judge($sector, $at)->reasons[0] ?? null : null;
+            if ($reason !== null) {
+                $grounds[] = "{$row->number} on {$this->clock->words($row->date)}, {$row->from_place} to "
+                    ."{$row->to_place}: {$said($reason)}";
             }
         }
 
-        return $out;
+        return [array_map($said, $forbids), $grounds];
     }
 
     /** @return array{Dispatch, Dispatch, array<string, string>} as it is, with one more, and what each is called */
@@ -75,7 +62,7 @@ final readonly class Together
             $names[(string) $deferral->id] = "{$deferral->listedItem->code} {$deferral->listedItem->title}";
         }
         $names['new'] = "{$item->code} {$item->title}";
-        $carried = $this->carried->of($open->filter(static fn(Deferral $d): bool => true), $clocks);
+        $carried = $this->carried->of($open, $clocks);
         $expires = $this->clocks->preview($finding, $item)->expiresAt;
 
         return [

@@ -10,6 +10,7 @@ use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
+use App\Floor\ReportTaken;
 use App\Floor\Show\LineFlights;
 use App\Library\Model\ProgrammeItem;
 use App\Now\CommitUnmoved;
@@ -74,7 +75,14 @@ final readonly class LineChecks
 
             $flight = $item->line === LineCheck::Turnaround ? $this->flight($aircraft, $before) : null;
 
-            return fn(): Card => $this->write($by, $aircraft, $item, $report, flight: $flight);
+            return function () use ($by, $aircraft, $item, $report, $flight): Card {
+                $card = $this->write($by, $aircraft, $item, $report, flight: $flight);
+                if ($report !== null) {
+                    event(new ReportTaken($by, $aircraft, Finding::where('card_id', $card->id)->firstOrFail()));
+                }
+
+                return $card;
+            };
         });
     }
 

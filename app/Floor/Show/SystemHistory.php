@@ -28,13 +28,15 @@ final readonly class SystemHistory
     /**
      * @param string $chapter of the manual; its system is the first two figures
      * @param int|null $but a finding that is left out
+     * @param Day|null $until the day from which it is looked back; today where null
      *
      * @return Collection<int, PastEvent> the latest first
      */
-    public function of(Aircraft $aircraft, string $chapter, ?int $but = null): Collection
+    public function of(Aircraft $aircraft, string $chapter, ?int $but = null, ?Day $until = null): Collection
     {
-        $flights = $this->flights($aircraft);
-        $since = $this->since($flights);
+        $until ??= $this->clock->today();
+        $flights = $this->flights($aircraft, $until);
+        $since = $this->since($flights, $until);
         $system = substr($chapter, 0, 2);
         $events = [
             ...$this->findings($aircraft, $system, $since, $flights, $but),
@@ -42,18 +44,17 @@ final readonly class SystemHistory
             ...$this->items($aircraft, $system, $since, $flights),
             ...$this->parts($aircraft, $system, $since, $flights),
         ];
-        $today = $this->clock->today();
         $recent = Recent::usual();
 
-        return collect($events)->filter(static fn(PastEvent $e): bool => $recent->holds($e->on, $today, $e->flown))
+        return collect($events)->filter(static fn(PastEvent $e): bool => $recent->holds($e->on, $until, $e->flown))
             ->sortBy(static fn(PastEvent $e): array => [-$e->on->number, $e->kind, $e->title])->values();
     }
 
     /** The latest finding at the same place of a system that is still recent; null where there is none. */
     public function samePlace(Aircraft $aircraft, string $chapter, string $place): ?Finding
     {
-        $flights = $this->flights($aircraft);
         $today = $this->clock->today();
+        $flights = $this->flights($aircraft, $today);
         $recent = Recent::usual();
 
         return Finding::where('aircraft_id', $aircraft->id)->where('chapter', 'like', substr($chapter, 0, 2).'%')
@@ -68,12 +69,12 @@ final readonly class SystemHistory
     }
 
     /** @return array<int, int> flights by day number, the latest first */
-    private function flights(Aircraft $aircraft): array
+    private function flights(Aircraft $aircraft, Day $until): array
     {
         $flights = [];
-        $from = (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days'));
+        $from = (string) $until->plusDays(-(int) config('jorvel.history_days'));
         $entries = FlyingEntry::where(['aircraft_id' => $aircraft->id, 'current' => true])
-            ->where('date', '>=', $from)
+            ->whereBetween('date', [$from, (string) $until])
             ->orderByDesc('date')
             ->get(['date', 'flown']);
         foreach ($entries as $entry) {
@@ -99,10 +100,10 @@ final readonly class SystemHistory
      *
      * @param array<int, int> $flights
      */
-    private function since(array $flights): string
+    private function since(array $flights, Day $until): string
     {
         $recent = Recent::usual();
-        $back = $this->clock->today()->number - $recent->days;
+        $back = $until->number - $recent->days;
         $sum = 0;
         foreach ($flights as $day => $n) {
             $sum += $n;
@@ -112,7 +113,7 @@ final readonly class SystemHistory
         }
 
         // It has flown too little for the flights to end it.
-        return (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days'));
+        return (string) $until->plusDays(-(int) config('jorvel.history_days'));
     }
 
     /**

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Bench;
 
-use function array_slice;
 use function count;
 
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Gamma;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\TheilSen;
+use Jorvel\Core\Shared\Trend;
 
 use function sqrt;
 
@@ -60,17 +60,7 @@ final readonly class Drift
         if ($min !== null && $max !== null && $min > $max) {
             throw InputError::reversed('');
         }
-        $since = 0;
-        foreach ($readings as $i => $reading) {
-            if ($i > 0 && $reading->date->number < $readings[$i - 1]->date->number) {
-                throw InputError::at(
-                    "readings.{$i}.date",
-                    "{$reading->date} comes before {$readings[$i - 1]->date}, the reading above it",
-                );
-            }
-            $since = $reading->reset ? $i : $since;
-        }
-        $used = array_slice($readings, $since);
+        $used = Trend::since($readings);
         $line = TheilSen::through(array_map(static fn(DriftReading $r): array => [$r->date, $r->value], $used));
         $values = array_map(static fn(DriftReading $r): float => $r->value, $used);
         [$sign, $p] = self::order($values);

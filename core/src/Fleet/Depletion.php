@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
-use function array_slice;
 use function count;
 
 use Jorvel\Core\Shared\GasPressure;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Near;
 use Jorvel\Core\Shared\TheilSen;
+use Jorvel\Core\Shared\Trend;
 use Jorvel\Core\Shared\Unit;
 
 /**
@@ -40,17 +40,7 @@ final class Depletion
         float $referenceC = 21.0,
         ?float $expectedPerDay = null,
     ): DepletionResult {
-        $since = 0;
-        foreach ($readings as $i => $reading) {
-            if ($i > 0 && $reading->date->number < $readings[$i - 1]->date->number) {
-                throw InputError::at(
-                    "readings.{$i}.date",
-                    "{$reading->date} comes before {$readings[$i - 1]->date}, the reading above it",
-                );
-            }
-            $since = $reading->replaced ? $i : $since;
-        }
-        $used = array_slice($readings, $since);
+        $used = Trend::since($readings);
         $points = array_map(static fn(GasReading $r): array => [
             $r->date,
             GasPressure::at($r->pressure, $unit, $r->tempC, $referenceC),

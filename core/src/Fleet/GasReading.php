@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Fleet;
 
+use Jorvel\Core\Shared\DatedReading;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\GasPressure;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Unit;
 
 /** One reading of a bottle's or an accumulator's gauge. */
-final readonly class GasReading
+final readonly class GasReading implements DatedReading
 {
     private function __construct(
         public Day $date,
@@ -33,5 +34,15 @@ final readonly class GasReading
         GasPressure::require($pressure, $unit, $tempC);
 
         return new self($date, $pressure, $tempC, $replaced);
+    }
+
+    public function day(): Day
+    {
+        return $this->date;
+    }
+
+    public function anew(): bool
+    {
+        return $this->replaced;
     }
 }

@@ -33,6 +33,10 @@ final class ReliabilityTest extends WorldCase
                 self::assertCount(count($room['rows']) + 1, explode("\r\n", trim($csv)));
             }
         }
+        self::assertStringContainsString(
+            'the year before has none on record',
+            $this->as('mika', 'GET', 'reliability?what=reports&by=system&days=90')->json('sentence'),
+        );
         $this->as('mika', 'GET', 'reliability?what=gossip')->assertStatus(422);
     }
 

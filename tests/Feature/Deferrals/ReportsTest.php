@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature\Deferrals;
 
 use App\Deferrals\Model\Report;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\FlyingEntry;
 use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Step;
+use App\Library\Model\ProgrammeItem;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Illuminate\Testing\TestResponse;
@@ -103,6 +106,56 @@ final class ReportsTest extends WorldCase
         $end($card->id, 'oda')->assertForbidden();
         self::assertSame('no_fault', $end($card->id)->assertOk()->json('report.stands'));
         self::assertStringContainsString($card->number, (string) json_encode($this->as('mika', 'GET', 'reports')->json()));
+    }
+
+    public function test_what_a_crew_says_on_the_line_stands_among_the_reports_as_the_finding_that_it_is(): void
+    {
+        $item = ProgrammeItem::where('line', 'report')->where('type_id', Aircraft::where('mark', 'QA-VFE')->value('type_id'))
+            ->valueOrFail('id');
+        $this->as('oda', 'POST', 'line', [
+            'mark' => 'QA-VFE', 'item' => $item, 'report' => 'pulls right on braking, worse than yesterday',
+            'chapter' => '32-43', 'severity' => 'major',
+        ])->assertCreated();
+        $report = Report::with('finding')->latest('id')->firstOrFail();
+        self::assertSame(['line', Report::FINDING, '32-43'], [$report->source, $report->state, $report->chapter]);
+        self::assertSame('pulls right on braking, worse than yesterday', $report->finding?->extent);
+        self::assertSame($report->number, $this->as('ines', 'GET', 'reports')->json('reports.4.number'));
+        self::assertSame(2, collect($this->as('ines', 'GET', 'reliability/rows?what=reports&by=tail&key=QA-VFE')->json())
+            ->count());
+    }
+
+    public function test_what_was_done_before_is_told_as_of_the_report(): void
+    {
+        $report = Report::where('number', 'R0001')->firstOrFail();
+        $before = array_column($this->as('ines', 'GET', "reports/{$report->id}")->json('before'), 'said');
+        self::assertNotSame([], $before);
+        $own = (string) $report->finding?->number;
+        foreach ($before as $said) {
+            self::assertStringNotContainsString($own, $said, 'its own finding is no past of it');
+            self::assertStringNotContainsString(' May, ', $said, 'it came in April');
+            self::assertStringContainsString(' before: ', $said);
+        }
+        // Flights after it do not make what was before it any older.
+        $flown = fn(): mixed => $this->as('ines', 'GET', "reports/{$report->id}")->json('before');
+        $was = $flown();
+        FlyingEntry::create([
+            'aircraft_id' => $report->aircraft_id, 'date' => '2026-05-05', 'flown' => ['fh' => 9, 'ldg' => 40],
+            'current' => true, 'source' => 'hand', 'person_id' => $this->person('ines')->id,
+            'at' => '2026-05-05T12:00:00Z',
+        ]);
+        self::assertSame($was, $flown());
+    }
+
+    public function test_a_card_that_makes_safe_tests_nothing(): void
+    {
+        $id = (int) Report::where('number', 'R0008')->valueOrFail('id');
+        $codes = array_column($this->as('ines', 'GET', "reports/{$id}")->json('tests'), 'code');
+        self::assertContains('OLN-27-61', $codes);
+        self::assertNotContains('OLN-27-62', $codes);
+        $card = Card::whereRelation('visit.aircraft', 'mark', 'QC-TAB')->where('makes', Card::CARRY)->firstOrFail();
+        Card::whereKey($card->id)->update(['closed_at' => '2026-05-05T13:00:00Z']);
+        Report::whereKey($id)->update(['chapter' => $card->chapter()]);
+        self::assertNotContains($card->id, array_column($this->as('ines', 'GET', "reports/{$id}")->json('proofs'), 'id'));
     }
 
     public function test_a_file_is_looked_at_whole_and_the_programme_sends_the_same(): void

@@ -39,6 +39,17 @@ final class SectorsTest extends WorldCase
         self::assertStringStartsWith('%PDF', $pdf);
     }
 
+    public function test_one_that_runs_out_while_its_flights_have_no_numbers_is_not_told_as_clear(): void
+    {
+        $state = fn(int $days): array => array_column(
+            $this->as('mika', 'GET', "sectors?days={$days}")->json('aircraft'),
+            'state',
+            'mark',
+        );
+        self::assertSame(['watch', 'clear'], [$state(3)['Q-405'], $state(3)['Q-408']], 'by use, today; in July');
+        self::assertSame('clear', $state(1)['Q-405'], 'it may fly today');
+    }
+
     public function test_a_limit_by_landings_runs_out_on_the_way(): void
     {
         Deferral::whereRelation('finding', 'number', 'F0001')->update(['state' => 'closed']);

@@ -1,13 +1,13 @@
 import { useState } from 'react';
-import { api, Failure, type Schemas, take } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { Button } from '../../parts/Button';
-import { Actions, Dialog } from '../../parts/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
 import { Pick } from '../../parts/Pick';
-import { ImportPreview } from './ImportPreview';
 import { Slack, Small } from './ItemFields';
 import { ItemSet } from './ItemSet';
 import { blank, type Item, type Limit, limitUnits, numbers } from './item';
+import { Looking, useLooking } from './looking';
 
 type Props = { programme: Schemas['ProgrammeRoom']; row: Schemas['ProgrammeRow'] | null; onClose: () => void };
 
@@ -16,30 +16,14 @@ export function EditItem({ programme, row, onClose }: Props) {
     const [item, setItem] = useState<Item>(
         row ? (row.source as unknown as Item) : blank(programme.cards[0]?.code ?? ''),
     );
-    const [view, setView] = useState<Schemas['ImportView'] | null>(null);
-    const [error, setError] = useState<Failure | null>(null);
+    const looking = useLooking('programme');
     const change = (part: Partial<Item>) => {
         setItem({ ...item, ...part });
-        setView(null);
+        looking.setView(null);
     };
     const limit = (n: number, part: Partial<Limit>) =>
         change({ limits: item.limits.map((l, i) => (i === n ? { ...l, ...part } : l)) });
-    const look = async () => {
-        setError(null);
-        setView(null);
-        try {
-            const text = JSON.stringify({ type: programme.type, items: [numbers(item)] }, null, 1);
-            setView(
-                await take(
-                    api.POST('/api/library/imports', {
-                        body: { kind: 'programme', name: `${item.code}, edited`, text },
-                    }),
-                ),
-            );
-        } catch (e) {
-            setError(e instanceof Failure ? e : new Failure(0, 'It could not be looked at.'));
-        }
-    };
+    const look = () => void looking.look(`${item.code}, edited`, { type: programme.type, items: [numbers(item)] });
     return (
         <Dialog
             open
@@ -164,15 +148,7 @@ export function EditItem({ programme, row, onClose }: Props) {
                     withdrawn: no longer in force; what was done by it stays in the record
                 </label>
             )}
-            <ImportPreview view={view} error={error} onView={setView} />
-            <Actions>
-                <Button kind={view ? 'plain' : 'main'} big onClick={() => void look()}>
-                    What does it do?
-                </Button>
-                <Button big onClick={onClose}>
-                    {view?.state === 'applied' ? 'Done' : 'Discard'}
-                </Button>
-            </Actions>
+            <Looking of={looking} onLook={look} onClose={onClose} />
         </Dialog>
     );
 }

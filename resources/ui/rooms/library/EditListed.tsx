@@ -1,12 +1,11 @@
 import { useState } from 'react';
-import { api, Failure, type Schemas, take } from '../../api/client';
-import { Button } from '../../parts/Button';
+import type { Schemas } from '../../api/client';
 import { Check } from '../../parts/Check';
-import { Actions, Dialog } from '../../parts/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import { Field } from '../../parts/Field';
 import { Pick } from '../../parts/Pick';
-import { ImportPreview } from './ImportPreview';
 import { type Draft, draftOf, itemOf } from './listedItem';
+import { Looking, useLooking } from './looking';
 
 const blank = { category: 'C', installed: 1, required: 0 };
 
@@ -23,11 +22,10 @@ export function EditListed({
     const source = (row?.source ?? {}) as Record<string, unknown>;
     const [draft, setDraft] = useState<Draft>(draftOf(row ? source : blank));
     const [summary, setSummary] = useState('');
-    const [view, setView] = useState<Schemas['ImportView'] | null>(null);
-    const [error, setError] = useState<Failure | null>(null);
+    const looking = useLooking('listed');
     const set = (part: Partial<Draft>) => {
         setDraft({ ...draft, ...part });
-        setView(null);
+        looking.setView(null);
     };
     const field = (name: keyof Draft & string) => ({
         name,
@@ -47,27 +45,14 @@ export function EditListed({
             {hint && <span className="block text-sm font-normal text-soft">{hint}</span>}
         </label>
     );
-    const look = async () => {
-        setError(null);
-        setView(null);
-        const text = JSON.stringify(
-            {
-                type: list.type,
-                revision: list.revision + 1,
-                issued: list.today,
-                summary: summary || `${draft.code} edited`,
-                items: [itemOf(draft, source)],
-            },
-            null,
-            1,
-        );
-        try {
-            const body = { kind: 'listed' as const, name: `${draft.code}, edited`, text };
-            setView(await take(api.POST('/api/library/imports', { body })));
-        } catch (e) {
-            setError(e instanceof Failure ? e : new Failure(0, 'It could not be looked at.'));
-        }
-    };
+    const look = () =>
+        void looking.look(`${draft.code}, edited`, {
+            type: list.type,
+            revision: list.revision + 1,
+            issued: list.today,
+            summary: summary || `${draft.code} edited`,
+            items: [itemOf(draft, source)],
+        });
     return (
         <Dialog open onClose={onClose} title={row ? `${list.type} ${row.code}` : `A new item of the ${list.type}`} wide>
             <div className="grid grid-cols-2 gap-4">
@@ -116,15 +101,7 @@ export function EditListed({
                     withdrawn: nothing more is carried under it; what is carried goes on
                 </Check>
             )}
-            <ImportPreview view={view} error={error} onView={setView} />
-            <Actions>
-                <Button kind={view ? 'plain' : 'main'} big onClick={() => void look()}>
-                    What does it do?
-                </Button>
-                <Button big onClick={onClose}>
-                    {view?.state === 'applied' ? 'Done' : 'Discard'}
-                </Button>
-            </Actions>
+            <Looking of={looking} onLook={look} onClose={onClose} />
         </Dialog>
     );
 }

@@ -1,32 +1,17 @@
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useListed, useMe } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Page, Section, Wait } from '../../parts/Page';
 import { type Column, Table } from '../../parts/Table';
 import { EditListed } from './EditListed';
+import { codeColumn, Files, OverList } from './itemList';
 
 type Row = Schemas['ListedRow'];
 
 const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
-    {
-        id: 'code',
-        header: 'Item',
-        accessorKey: 'code',
-        cell: ({ row }) =>
-            onEdit ? (
-                <button
-                    type="button"
-                    className="font-mono font-semibold whitespace-nowrap underline underline-offset-4"
-                    onClick={() => onEdit(row.original)}
-                >
-                    {row.original.code}
-                </button>
-            ) : (
-                <span className="font-mono whitespace-nowrap">{row.original.code}</span>
-            ),
-    },
+    codeColumn(onEdit),
     { id: 'chapter', header: 'Chapter', accessorKey: 'chapter' },
     { id: 'title', header: 'What', accessorKey: 'title' },
     { id: 'category', header: 'Category', accessorKey: 'category' },
@@ -64,28 +49,12 @@ export function Listed() {
         <Wait query={useListed(useParams().type ?? '')}>
             {(list) => (
                 <Page
-                    over={
-                        <>
-                            <Link to="/library" className="noprint underline underline-offset-4">
-                                Library
-                            </Link>{' '}
-                            · <b className="font-mono text-ink">{list.type}</b> · what may be carried
-                        </>
-                    }
+                    over={<OverList type={list.type} what="what may be carried" />}
                     sentence={list.sentence}
                     actions={
                         <>
                             {may.includes('bring') && <Button onClick={() => setEditing('new')}>New item</Button>}
-                            {['json', 'csv'].map((form) => (
-                                <a
-                                    key={form}
-                                    className="self-center underline underline-offset-4"
-                                    href={`/api/library/listed/${list.type}/file.${form}`}
-                                    download
-                                >
-                                    {form.toUpperCase()}
-                                </a>
-                            ))}
+                            <Files at={`listed/${list.type}`} />
                         </>
                     }
                 >
@@ -94,6 +63,7 @@ export function Listed() {
                         rows={list.items}
                         columns={columns(may.includes('bring') ? setEditing : null)}
                         empty="No listed item yet. Bring a list in in Library."
+                        file={`/api/library/listed/${list.type}/file.csv`}
                     />
                     <Section title="Revisions">
                         <ul>

@@ -1,32 +1,17 @@
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useMe, useProgramme } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { Page, Wait } from '../../parts/Page';
 import { type Column, Table } from '../../parts/Table';
 import { EditItem } from './EditItem';
+import { codeColumn, Files, OverList } from './itemList';
 
 type Row = Schemas['ProgrammeRow'];
 
 const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
-    {
-        id: 'code',
-        header: 'Item',
-        accessorKey: 'code',
-        cell: ({ row }) =>
-            onEdit ? (
-                <button
-                    type="button"
-                    className="font-mono font-semibold whitespace-nowrap underline underline-offset-4"
-                    onClick={() => onEdit(row.original)}
-                >
-                    {row.original.code}
-                </button>
-            ) : (
-                <span className="font-mono whitespace-nowrap">{row.original.code}</span>
-            ),
-    },
+    codeColumn(onEdit),
     {
         id: 'title',
         header: 'What',
@@ -59,14 +44,7 @@ export function Programme() {
         <Wait query={useProgramme(useParams().type ?? '')}>
             {(p) => (
                 <Page
-                    over={
-                        <>
-                            <Link to="/library" className="noprint underline underline-offset-4">
-                                Library
-                            </Link>{' '}
-                            · <b className="font-mono text-ink">{p.type}</b> · {p.name} · {p.arrangement}
-                        </>
-                    }
+                    over={<OverList type={p.type} what={`${p.name} · ${p.arrangement}`} />}
                     sentence={p.sentence}
                     note={
                         may.includes('bring')
@@ -76,20 +54,7 @@ export function Programme() {
                     actions={
                         <>
                             {may.includes('bring') && <Button onClick={() => setEditing('new')}>New item</Button>}
-                            <a
-                                className="self-center underline underline-offset-4"
-                                href={`/api/library/programmes/${p.type}/file.json`}
-                                download
-                            >
-                                JSON
-                            </a>
-                            <a
-                                className="self-center underline underline-offset-4"
-                                href={`/api/library/programmes/${p.type}/file.csv`}
-                                download
-                            >
-                                CSV
-                            </a>
+                            <Files at={`programmes/${p.type}`} />
                         </>
                     }
                 >
