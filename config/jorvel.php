@@ -52,9 +52,11 @@ return [
     // Flights of so many days to come are judged by what is carried; what a flight may be stated to meet.
     'sector_days' => 14,
     'flight_conditions' => [
-        'icing', 'night', 'cloud', 'overwater', 'contaminated', 'passengers', 'gravel', 'hoist', 'goggles', 'deck', 'drop',
+        'icing', 'night', 'cloud', 'overwater', 'contaminated', 'passengers', 'gravel', 'hoist', 'goggles', 'deck',
+        'drop',
     ],
-    // A stay in which a defect may be closed is looked for so many days ahead; hours that a fix takes where nobody said.
+    // A stay in which a defect may be closed is looked for so many days ahead; hours that a fix takes where nobody
+    // said.
     'closure_days' => 45,
     'fix_hours' => 3.0,
     // As much is worked on the line between two days of flying.

@@ -27,7 +27,7 @@ use Jorvel\Core\Shared\Day;
 final class Bench extends Command
 {
     protected $signature = 'jorvel:bench
-        {name? : due, fleet, page, plan, floor, requests, lock, safety, large, deferrals or screen; all but safety where absent}
+        {name? : due, fleet, page, plan, floor, requests, lock, safety, large, deferrals or screen; else all but safety}
         {--acts=100000 : how many acts safety is to try}
         {--from=1 : the world with which safety begins, so that several machines may share the acts}
         {--as-is : with the settings PHP was started with}';

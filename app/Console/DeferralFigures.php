@@ -27,8 +27,8 @@ use Jorvel\Core\Shared\Instant;
 use RuntimeException;
 
 /**
- * The figures of the room Deferrals: its answers with 5,000 open and 100,000 closed deferrals in the large world, a thousand
- * flights judged for 200 aircraft, and 250 lines shared out among them.
+ * The figures of the room Deferrals: its answers with 5,000 open and 100,000 closed deferrals in the large world, a
+ * thousand flights judged for 200 aircraft, and 250 lines shared out among them.
  *
  * @phpstan-import-type Figure from LargeFigures
  */
@@ -74,15 +74,32 @@ final readonly class DeferralFigures
         for ($a = 0; $a < 200; $a++) {
             $carried = [];
             for ($i = $chance->below(5); $i > 0; $i--) {
-                $carried[] = Carried::of("d{$i}", 'system '.$chance->below(20), 1, 2, 1, ['system '.$chance->below(20)], [
-                    'icing' => $chance->below(3) === 0,
-                ], ['max_altitude_ft' => 10000 + 1000 * $chance->below(20)], expires: Instant::fromEpoch(
-                    $from + 3600 * $chance->below(72),
-                ));
+                $carried[] = Carried::of(
+                    "d{$i}",
+                    'system '.$chance->below(20),
+                    1,
+                    2,
+                    1,
+                    ['system '.$chance->below(20)],
+                    [
+                        'icing' => $chance->below(3) === 0,
+                    ],
+                    ['max_altitude_ft' => 10000 + 1000 * $chance->below(20)],
+                    expires: Instant::fromEpoch(
+                        $from + 3600 * $chance->below(72),
+                    ),
+                );
             }
-            $fleet[] = new SwapAircraft("A{$a}", 'S'.$a % 3, Instant::fromEpoch($from - 3600), 40.0, 30.0, Dispatch::with(
-                $carried,
-            ));
+            $fleet[] = new SwapAircraft(
+                "A{$a}",
+                'S'.$a % 3,
+                Instant::fromEpoch($from - 3600),
+                40.0,
+                30.0,
+                Dispatch::with(
+                    $carried,
+                ),
+            );
         }
 
         return [$flights, $fleet];
@@ -152,8 +169,10 @@ final readonly class DeferralFigures
             ]);
             $look[$one->id] = Card::create([
                 'visit_id' => $visit->id, 'aircraft_id' => $one->id, 'template_id' => $template->id,
-                'number' => sprintf('%03d-01', $visit->id), 'title' => 'Line work', 'revision' => 1, 'skill' => 'airframe',
-                'hours' => 1, 'zone' => 'cabin', 'independent_inspection' => false, 'state' => Card::CLOSED, 'version' => 1,
+                'number' => sprintf('%03d-01', $visit->id), 'title' => 'Line work', 'revision' => 1,
+                'skill' => 'airframe',
+                'hours' => 1, 'zone' => 'cabin', 'independent_inspection' => false, 'state' => Card::CLOSED,
+                'version' => 1,
                 'stage' => $template->stage, 'covers' => [], 'systems' => [], 'tools' => [], 'panels' => [],
             ])->id;
         }
@@ -194,7 +213,14 @@ final readonly class DeferralFigures
         $ms = [];
         for ($i = -3; $i < 40; $i++) {
             $from = hrtime(true);
-            $response = $kernel->handle(Request::create($path, 'GET', [], [], [], ['HTTP_ACCEPT' => 'application/json']));
+            $response = $kernel->handle(Request::create(
+                $path,
+                'GET',
+                [],
+                [],
+                [],
+                ['HTTP_ACCEPT' => 'application/json'],
+            ));
             if ($response->getStatusCode() !== 200) {
                 throw new RuntimeException("{$path} was answered with {$response->getStatusCode()}");
             }
@@ -225,7 +251,8 @@ final readonly class DeferralFigures
     private static function figure(string $metric, float $value, string $unit, float $aim): array
     {
         return [
-            'bench' => 'deferrals', 'metric' => $metric, 'value' => $value, 'unit' => $unit, 'aim' => $aim, 'more' => false,
+            'bench' => 'deferrals', 'metric' => $metric, 'value' => $value, 'unit' => $unit, 'aim' => $aim,
+            'more' => false,
         ];
     }
 }

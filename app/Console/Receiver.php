@@ -8,8 +8,8 @@ use App\Deferrals\Do\Deliver;
 use Illuminate\Console\Command;
 
 /**
- * A stand-in for whatever gets webhooks: listens on this machine, checks each signature, and writes one line of JSON for each
- * message. 204 for a good one, 401 for one that is not signed with the secret, 503 for the first `--fail`.
+ * A stand-in for whatever gets webhooks: listens on this machine, checks each signature, and writes one line of JSON
+ * for each message. 204 for a good one, 401 for one that is not signed with the secret, 503 for the first `--fail`.
  */
 final class Receiver extends Command
 {

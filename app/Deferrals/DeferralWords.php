@@ -36,7 +36,8 @@ final class DeferralWords
             $waiting > 0 => 'Nothing is carried yet.',
             default => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
         };
-        $late = $late === 0 ? '' : ' '.Words::count($late, 'deferral', 'deferrals').' will not be closed in time as planned.';
+        $late = $late === 0 ? '' : ' '.Words::count($late, 'deferral', 'deferrals')
+            .' will not be closed in time as planned.';
 
         return $carried.$late.match ($waiting) {
             0 => '',
@@ -105,10 +106,12 @@ final class DeferralWords
                 'withdrawn' => 'it is withdrawn from the list',
                 'other_system' => "it is of {$item->chapter}, another system of its chapter",
                 'other_part' => "the finding does not speak of {$item->system}",
-                'position_taken' => 'the one at this place is carried already, as '.($numbers[$id] ?? 'another finding'),
+                'position_taken' => 'the one at this place is carried already, as '
+                    .($numbers[$id] ?? 'another finding'),
                 'none_to_spare' => match (true) {
                     $item->installed === 1 => 'it is carried already, and there is but one',
-                    $item->most < $item->installed - $item->required => "no more than {$item->most} may be carried at once",
+                    $item->most < $item->installed - $item->required => "no more than {$item->most} may be carried at "
+                        .'once',
                     default => "none to spare: {$item->required} of {$item->installed} must work",
                 },
                 default => $code,

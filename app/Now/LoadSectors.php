@@ -61,7 +61,9 @@ final readonly class LoadSectors
         );
     }
 
-    /** A condition that something carried asks for and the flying programme does not state; null where all are stated. */
+    /**
+     * A condition that something carried asks for and the flying programme does not state; null where all are stated.
+     */
     public function unstated(Dispatch $dispatch, Sector $sector): ?string
     {
         foreach (array_keys($dispatch->stated) as $name) {

@@ -24,10 +24,17 @@ use App\Stores\Model\Part;
 use App\Visits\Model\Visit;
 use Jorvel\Core\Shared\Instant;
 
-/** What the demo world carries: each with its make-safe card worked, its devices in the register, and what it waits for. */
+/**
+ * What the demo world carries: each with its make-safe card worked, its devices in the register, and what it waits for.
+ */
 final readonly class DeferralStory
 {
-    public function __construct(private Clock $clock, private MakeSafe $safe, private BeginDeferral $begin, private Reports $reports) {}
+    public function __construct(
+        private Clock $clock,
+        private MakeSafe $safe,
+        private BeginDeferral $begin,
+        private Reports $reports,
+    ) {}
 
     /**
      * @param Visit $visit of the past, released, in which it was found
@@ -46,7 +53,8 @@ final readonly class DeferralStory
         $at = Instant::parse($d['at']);
         $listed = ListedItem::inForce($visit->aircraft->type_id)->where('code', $d['listed'])->firstOrFail();
         $finding = Finding::create([
-            'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id, 'raised_by' => $by->id,
+            'aircraft_id' => $visit->aircraft_id, 'card_id' => $visit->cards()->firstOrFail()->id,
+            'raised_by' => $by->id,
             'number' => sprintf('F%04d', $n), 'chapter' => $listed->chapter, 'place' => $d['place'],
             'extent' => $d['extent'], 'state' => 'deferred', 'raised_at' => (string) $at,
             'fix_hours' => $d['fix_hours'] ?? null,
@@ -56,7 +64,8 @@ final readonly class DeferralStory
             'finding_id' => $finding->id, 'aircraft_id' => $visit->aircraft_id, 'listed_item_id' => $listed->id,
             'deferred_by' => $controller->id, 'category' => $listed->category, 'discovered_at' => (string) $at,
             'timezone' => $this->clock->zone()->getName(), 'limits' => $listed->limits, 'at_discovery' => $counters,
-            'counted_to' => substr($d['at'], 0, 10), 'placard' => $listed->placard, 'position' => $d['position'] ?? null,
+            'counted_to' => substr($d['at'], 0, 10), 'placard' => $listed->placard, 'position' => $d['position']
+                ?? null,
             'decided_at' => (string) $at, 'procedure_done' => ! $safe, 'begun_at' => $safe ? null : (string) $at,
             'placard_at' => $safe ? null : (string) $at, 'state' => Deferral::OPEN, 'extensions' => [],
         ]);

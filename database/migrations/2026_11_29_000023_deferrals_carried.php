@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * The list of what may be carried, by revisions: an item's row never changes, a newer one takes its place. What a deferral
- * went through: its cards, its position, its placard, its extensions, its end.
+ * The list of what may be carried, by revisions: an item's row never changes, a newer one takes its place. What a
+ * deferral went through: its cards, its position, its placard, its extensions, its end.
  */
 return new class extends Migration {
     public function up(): void

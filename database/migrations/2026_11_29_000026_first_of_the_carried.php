@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * The last day of each deferral, written with the due sheet of its aircraft: whoever wants the first of many to run out need
- * not work all of them out. It stands as long as the sheet does.
+ * The last day of each deferral, written with the due sheet of its aircraft: whoever wants the first of many to run out
+ * need not work all of them out. It stands as long as the sheet does.
  */
 return new class extends Migration {
     public function up(): void

@@ -11,7 +11,9 @@ use App\Floor\Model\SafingDevice;
 use App\Shared\Clock;
 use App\Shared\Records;
 
-/** With the signature of the card that makes it safe a deferral begins: its placard is on, and it carries the devices. */
+/**
+ * With the signature of the card that makes it safe a deferral begins: its placard is on, and it carries the devices.
+ */
 final readonly class BeginDeferral
 {
     public function __construct(private Clock $clock, private Records $records) {}

@@ -15,7 +15,9 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use Jorvel\Core\Floor\StepProgress;
 
-/** Devices that stay on under a deferral: the register says whose they are, and the step that was to take each off goes. */
+/**
+ * Devices that stay on under a deferral: the register says whose they are, and the step that was to take each off goes.
+ */
 final readonly class CarryDevices
 {
     public function __construct(private Clock $clock, private Records $records, private SafingRegister $register) {}
@@ -33,11 +35,13 @@ final readonly class CarryDevices
 
         return array_map(static function (int $id) use ($fitted, $finding): SafingDevice {
             $device = $fitted->get($id) ?? throw Refused::because(
-                "One of the devices is no longer on {$finding->aircraft->mark}. Look at its register; nothing was deferred.",
+                "One of the devices is no longer on {$finding->aircraft->mark}. Look at its register; nothing was "
+                    .'deferred.',
             );
 
             return $device->carried_by === null ? $device : throw Refused::because(
-                "{$device->kind}, {$device->place}, is carried by {$device->carrier?->number} already. Nothing was deferred.",
+                "{$device->kind}, {$device->place}, is carried by {$device->carrier?->number} already. Nothing was "
+                    .'deferred.',
             );
         }, array_values(array_unique($ids)));
     }

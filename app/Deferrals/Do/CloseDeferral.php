@@ -19,7 +19,10 @@ use App\Shared\Refused;
 use Closure;
 use Jorvel\Core\Deferrals\Stage;
 
-/** The end of a deferral, nothing skipped: the placard comes off after the last test, and then the log is closed by name. */
+/**
+ * The end of a deferral, nothing skipped: the placard comes off after the last test, and then the log is closed by
+ * name.
+ */
 final readonly class CloseDeferral
 {
     public function __construct(
@@ -79,7 +82,14 @@ final readonly class CloseDeferral
     /** @throws Refused unless its closure has come to this */
     private function at(int $id, Stage $stage): Deferral
     {
-        $deferral = Deferral::with('finding', 'aircraft.type', 'cards.card', 'needs.part.batches', 'needs.part.orders', 'listedItem')
+        $deferral = Deferral::with(
+            'finding',
+            'aircraft.type',
+            'cards.card',
+            'needs.part.batches',
+            'needs.part.orders',
+            'listedItem',
+        )
             ->findOrFail($id);
         if ($deferral->state !== Deferral::OPEN) {
             throw Refused::because("{$deferral->finding->number} is closed already. Nothing was changed.");

@@ -26,8 +26,9 @@ use Closure;
 use Jorvel\Core\Deferrals\Fits;
 
 /**
- * Decides that a finding is carried under a listed item: its clock has run since it was found; the card that makes it safe is
- * made, and it is carried from when that is signed. Where nothing has to be done but to fit the placard, at once.
+ * Decides that a finding is carried under a listed item: its clock has run since it was found; the card that makes it
+ * safe is made, and it is carried from when that is signed. Where nothing has to be done but to fit the placard, at
+ * once.
  */
 final readonly class Defer
 {
@@ -111,11 +112,13 @@ final readonly class Defer
         }
         $clock = $this->clocks->preview($finding, $item);
         if ($clock->status === 'expired') {
-            throw Refused::because("{$finding->number} was found too long ago to be carried under {$item->code}: its time "
+            throw Refused::because("{$finding->number} was found too long ago to be carried under {$item->code}: its "
+                .'time '
                 .'has run out. Fix it; nothing was deferred.');
         }
         if ($terms->safe === null && ! $new->placard) {
-            throw Refused::because("Confirm first that the placard \"{$item->placard}\" is fitted. Nothing was deferred.");
+            throw Refused::because("Confirm first that the placard \"{$item->placard}\" is fitted. Nothing was "
+                .'deferred.');
         }
     }
 
@@ -124,7 +127,8 @@ final readonly class Defer
     {
         [$against] = $this->together->with($finding, $item);
         if ($against !== [] && ! $new->sure) {
-            throw Refused::ask("With {$item->code} {$finding->aircraft->mark} could not fly at all. Nothing was deferred "
+            throw Refused::ask("With {$item->code} {$finding->aircraft->mark} could not fly at all. Nothing was "
+                .'deferred '
                 .'yet.', $against);
         }
     }

@@ -11,10 +11,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 
 /**
- * Sends what waits to be sent. A message is signed with HMAC-SHA256, key the webhook's secret, over its time, a full stop and
- * its body; the time is the machine's, in seconds since 1970, so that whoever gets it can refuse an old one. What is not
- * answered with 2xx within five seconds is tried again after 1, 2, 4 … minutes, ten times, and then given up, with the reason
- * kept.
+ * Sends what waits to be sent. A message is signed with HMAC-SHA256, key the webhook's secret, over its time, a full
+ * stop and its body; the time is the machine's, in seconds since 1970, so that whoever gets it can refuse an old one.
+ * What is not answered with 2xx within five seconds is tried again after 1, 2, 4 … minutes, ten times, and then given
+ * up, with the reason kept.
  */
 final readonly class Deliver
 {

@@ -18,7 +18,9 @@ use App\Shared\Refused;
 use App\Shared\Words;
 use Closure;
 
-/** Lengthens the time for which a deferral is carried, within what its category allows, with a reason and an approval. */
+/**
+ * Lengthens the time for which a deferral is carried, within what its category allows, with a reason and an approval.
+ */
 final readonly class ExtendDeferral
 {
     public function __construct(
@@ -65,7 +67,8 @@ final readonly class ExtendDeferral
                     'days' => $days, 'granted' => (string) $this->clock->now(), 'by' => $by->name, 'reason' => $reason,
                     'approval' => $approval,
                 ]]]);
-                DeferralNeed::where(['deferral_id' => $deferral->id, 'kind' => DeferralNeed::EXTENSION])->whereNull('there_at')
+                DeferralNeed::where(['deferral_id' => $deferral->id, 'kind' => DeferralNeed::EXTENSION])
+                    ->whereNull('there_at')
                     ->update(['there_at' => (string) $this->clock->now()]);
                 $this->records->write($by, 'deferral.extended', "finding:{$deferral->finding_id}", [
                     'number' => $deferral->finding->number, 'days' => $days, 'reason' => $reason,

@@ -43,7 +43,8 @@ final readonly class HandSwap
                 throw Refused::because('No swap helps on that day. Nothing was sent.');
             }
             if ($moves !== $seen) {
-                throw Refused::because('Something changed since you looked at this proposal. Look at it again; nothing was '
+                throw Refused::because('Something changed since you looked at this proposal. Look at it again; nothing '
+                    .'was '
                     .'sent.');
             }
             $first = null;

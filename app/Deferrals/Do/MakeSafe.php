@@ -17,8 +17,8 @@ use App\Visits\Do\VisitFrame;
 use App\Visits\Model\Visit;
 
 /**
- * The card that makes a defect safe, from its listed item: in the visit in which it was found, or where the aircraft stands.
- * `{item}`, `{place}` and `{placard}` in its text are those of the deferral; the placard is its last step.
+ * The card that makes a defect safe, from its listed item: in the visit in which it was found, or where the aircraft
+ * stands. `{item}`, `{place}` and `{placard}` in its text are those of the deferral; the placard is its last step.
  */
 final readonly class MakeSafe
 {
@@ -35,7 +35,8 @@ final readonly class MakeSafe
         $terms = $deferral->listedItem->terms();
         $template = CardTemplate::with('manual')
             ->where(['type_id' => $finding->aircraft->type_id, 'code' => $terms->safe])->first()
-            ?? throw Refused::because("Library has no card {$terms->safe}, which makes {$terms->code} safe. Nothing was "
+            ?? throw Refused::because("Library has no card {$terms->safe}, which makes {$terms->code} safe. Nothing "
+                .'was '
                 .'deferred.');
         $visit = $finding->card->visit;
         if ($visit->state === Visit::RELEASED) {

@@ -12,14 +12,17 @@ use App\Shared\Refused;
 use App\Shared\Words;
 
 /**
- * Who may decide what is carried, for how long, and that it is over: a controller, whom the operator appoints for it, or
- * whoever may certify this type today.
+ * Who may decide what is carried, for how long, and that it is over: a controller, whom the operator appoints for it,
+ * or whoever may certify this type today.
  */
 final readonly class MayDefer
 {
     public function __construct(private Clock $clock) {}
 
-    /** @param Aircraft $aircraft with `type` @throws Refused for a certifier whose authority or rating is not good today */
+    /**
+     * @param Aircraft $aircraft with `type`
+     * @throws Refused for a certifier whose authority or rating is not good today
+     */
     public function require(Person $by, Aircraft $aircraft): void
     {
         if ($by->holds(Role::Controller)) {

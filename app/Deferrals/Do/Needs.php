@@ -24,8 +24,14 @@ final readonly class Needs
     public function __construct(private Clock $clock, private Records $records, private DeferralClock $clocks) {}
 
     /** @throws Refused for a deferral that is closed, or a part number that the store does not know */
-    public function add(Person $by, int $deferralId, string $kind, string $what, int $quantity, ?Day $expected): Deferral
-    {
+    public function add(
+        Person $by,
+        int $deferralId,
+        string $kind,
+        string $what,
+        int $quantity,
+        ?Day $expected,
+    ): Deferral {
         return DB::transaction(function () use ($by, $deferralId, $kind, $what, $quantity, $expected): Deferral {
             $deferral = self::open($deferralId);
             $part = $kind === 'part' ? Part::firstWhere('number', $what) : null;
@@ -35,7 +41,8 @@ final readonly class Needs
             }
             DeferralNeed::create([
                 'deferral_id' => $deferral->id, 'kind' => $kind, 'what' => $part === null ? $what : $part->title,
-                'part_id' => $part?->id, 'quantity' => $quantity, 'expected' => $expected === null ? null : (string) $expected,
+                'part_id' => $part?->id, 'quantity' => $quantity, 'expected' => $expected === null
+                    ? null : (string) $expected,
                 'person_id' => $by->id, 'at' => (string) $this->clock->now(),
             ]);
             $this->write($by, $deferral, 'deferral.needs', ['kind' => $kind, 'what' => $what, 'expected' => $expected]);
@@ -55,7 +62,8 @@ final readonly class Needs
             $deferral = self::open($deferralId);
             $deferral->load(['listedItem', 'aircraft' => static fn($q) => $q->with(LoadFlying::with())]);
             if ($deferral->needs()->where('kind', DeferralNeed::EXTENSION)->whereNull('there_at')->exists()) {
-                throw Refused::because('An extension is asked for already. Take that off the list first; nothing was asked.');
+                throw Refused::because('An extension is asked for already. Take that off the list first; nothing was '
+                    .'asked.');
             }
             [$most, $why] = ShowDeferral::extension($deferral, $this->clocks->read($deferral, $deferral->aircraft));
             if ($days > $most) {

@@ -34,8 +34,8 @@ use Jorvel\Core\Deferrals\SafeStep;
 use Jorvel\Core\Deferrals\Stage;
 
 /**
- * Puts the cards that close a deferral into a visit: the fix, the exact reverse of what made it safe, made from what was really
- * fitted, and the tests that its listed item names.
+ * Puts the cards that close a deferral into a visit: the fix, the exact reverse of what made it safe, made from what
+ * was really fitted, and the tests that its listed item names.
  */
 final readonly class PlanClosure
 {
@@ -51,8 +51,8 @@ final readonly class PlanClosure
     ) {}
 
     /**
-     * @param string $slot a visit (`visit-<id>`), some of the free days of a bay (`slot-<id>@<first day>`), or a day on the
-     *   line (`line-<day>`)
+     * @param string $slot a visit (`visit-<id>`), some of the free days of a bay (`slot-<id>@<first day>`), or a day on
+     *   the line (`line-<day>`)
      *
      * @throws Refused for one that is not made safe, is planned already, or a visit that is over
      */
@@ -96,7 +96,8 @@ final readonly class PlanClosure
         $in = $deferral->closing()?->card->number;
         $why = match (true) {
             $deferral->state !== Deferral::OPEN => "{$number} is closed already.",
-            ! $deferral->procedure_done => "{$number} is not made safe yet: take the deferral back, or finish that first.",
+            ! $deferral->procedure_done => "{$number} is not made safe yet: take the deferral back, or finish that "
+                .'first.',
             $in !== null => "The cards that close {$number} are made already, the first is {$in}.",
             default => null,
         };
@@ -142,7 +143,8 @@ final readonly class PlanClosure
     {
         $free = BaySlot::findOrFail($id);
         $perDay = $free->hours / ($free->start->daysUntil($free->end) + 1);
-        foreach ([[$free->start, $taken->start->plusDays(-1)], [$taken->end->plusDays(1), $free->end]] as [$from, $to]) {
+        foreach ([[$free->start, $taken->start->plusDays(-1)], [$taken->end->plusDays(1), $free->end]] as [$from,
+            $to]) {
             if ($from->number <= $to->number) {
                 BaySlot::create([
                     ...$free->only('bay_id', 'note'), 'start' => (string) $from, 'end' => (string) $to,
@@ -157,10 +159,12 @@ final readonly class PlanClosure
     private function tests(Deferral $deferral): Collection
     {
         $codes = $deferral->listedItem->terms()->closes;
-        $tests = CardTemplate::with('manual')->where('type_id', $deferral->aircraft->type_id)->whereIn('code', $codes)->get();
+        $tests = CardTemplate::with('manual')->where('type_id', $deferral->aircraft->type_id)->whereIn('code', $codes)
+            ->get();
         $lost = array_diff($codes, $tests->pluck('code')->all());
 
-        return $lost === [] ? $tests : throw Refused::because('Library has no card '.implode(', ', $lost).', which tests '
+        return $lost === []
+            ? $tests : throw Refused::because('Library has no card '.implode(', ', $lost).', which tests '
             ."{$deferral->listedItem->code}. Nothing was planned.");
     }
 
@@ -211,7 +215,8 @@ final readonly class PlanClosure
         $numbers = $safe?->steps->pluck('no', 'id')->all() ?? [];
         $template = $safe->template ?? MakeFixCard::template($deferral->aircraft->type_id);
         $card = ($this->make)($visit, $template, $n, [
-            'title' => "Made live again: {$deferral->name()}, {$finding->number}", 'makes' => Card::REVERSE, 'stage' => 'fix',
+            'title' => "Made live again: {$deferral->name()}, {$finding->number}", 'makes' => Card::REVERSE,
+            'stage' => 'fix',
             'zone' => $safe->zone ?? $finding->card->zone,
             'systems' => $finding->aircraft->type->systemsOf($finding->chapter),
         ], $finding->chapter);

@@ -20,8 +20,8 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * Finds what somebody is to be told of: what was recorded since, and what comes near with the days. Each is told once; what
- * went and comes near again is told again. Controllers see it under their top line, webhooks are sent it.
+ * Finds what somebody is to be told of: what was recorded since, and what comes near with the days. Each is told once;
+ * what went and comes near again is told again. Controllers see it under their top line, webhooks are sent it.
  */
 final readonly class Remind
 {
@@ -93,7 +93,9 @@ final readonly class Remind
         if ($what === 'aircraft.released') {
             $visit = Visit::with('aircraft')->find($id);
 
-            return $visit === null ? self::gone($what, $subject) : ["{$visit->aircraft->mark} is released after {$visit->title}.", "/visits/{$id}"];
+            return $visit === null
+                ? self::gone($what, $subject) : ["{$visit->aircraft->mark} is released after {$visit->title}.",
+                    "/visits/{$id}"];
         }
         $finding = Finding::with('aircraft')->find($id);
         if ($finding === null) {
@@ -119,7 +121,9 @@ final readonly class Remind
         return ["{$what}: {$subject}, which is there no more", '/fleet'];
     }
 
-    /** @return array<string, array{string, array{said: string, link: string, last: string}}> by key: event and message */
+    /**
+     * @return array<string, array{string, array{said: string, link: string, last: string}}> by key: event and message
+     */
     private function near(): array
     {
         $near = [];
@@ -131,7 +135,8 @@ final readonly class Remind
                     $near["expiring:{$id}"] = [Webhook::EXPIRING, $this->line($line, 'runs out', "/deferrals/{$id}")];
                 }
             } elseif ($line->visit === null) {
-                $near["due:{$line->mark}:{$line->key}"] = [Webhook::DUE, $this->line($line, 'falls due', "/fleet/{$line->mark}")];
+                $near["due:{$line->mark}:{$line->key}"] = [Webhook::DUE,
+                    $this->line($line, 'falls due', "/fleet/{$line->mark}")];
             }
         }
 

@@ -97,15 +97,16 @@ final readonly class Reports
     }
 
     /**
-     * It is a finding: raised at the check after a report where the aircraft is on the line, else at a card of the visit in
-     * which it stands.
+     * It is a finding: raised at the check after a report where the aircraft is on the line, else at a card of the
+     * visit in which it stands.
      *
      * @throws Refused once it is ended, or while nobody has said of which chapter it is
      */
     public function finding(Person $by, int $id, string $place, Severity $severity): Report
     {
         return $this->change($id, function (Report $report) use ($by, $place, $severity): void {
-            $chapter = $report->chapter ?? throw Refused::because('Say first of which chapter it is. Nothing was raised.');
+            $chapter = $report->chapter
+                ?? throw Refused::because('Say first of which chapter it is. Nothing was raised.');
             $new = new NewFinding($place, "{$report->number}: {$report->text}", $severity, $chapter);
             $visit = Visit::where(['aircraft_id' => $report->aircraft_id, 'state' => Visit::IN_WORK])->first();
             $card = $visit === null ? $this->line->after($by, $report->aircraft, $new) : null;
@@ -169,7 +170,8 @@ final readonly class Reports
                 ?? throw Refused::because("There is no card \"{$code}\" for this type. Nothing was made.");
             $visit = ($this->stand)($report->aircraft, "Look into {$report->number}");
             if ($visit->cards()->where('template_id', $template->id)->whereNot('state', Card::CLOSED)->exists()) {
-                throw Refused::because("{$code} stands open in \"{$visit->title}\" already. Work that one; nothing was made.");
+                throw Refused::because("{$code} stands open in \"{$visit->title}\" already. Work that one; nothing was "
+                    .'made.');
             }
             FloorCount::up($report->aircraft_id);
             $card = ($this->make)($visit, $template, $visit->cards()->count() + 1, [
@@ -191,7 +193,8 @@ final readonly class Reports
     {
         return $this->change($id, function (Report $report) use ($by, $cardId, $said): void {
             $card = $this->noFault->proofs($report)->firstWhere('id', $cardId) ?? throw Refused::because(
-                'That card is no test of it: it must be of the same chapter and aircraft, closed after the report, with a '
+                'That card is no test of it: it must be of the same chapter and aircraft, closed after the report, '
+                    .'with a '
                     .'reading or a test that passed. Nothing was ended.',
             );
             $this->end($by, $report, ['state' => Report::NO_FAULT, 'proof_id' => $card->id, 'answer' => $said]);

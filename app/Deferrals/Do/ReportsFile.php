@@ -27,7 +27,8 @@ final readonly class ReportsFile
         $head = array_map(static fn(string $h): string => strtolower(trim($h)), array_shift($lines) ?? []);
         if ($head !== self::HEAD && $head !== [...self::HEAD, 'chapter']) {
             throw Refused::lines('The file is no list of crew reports. Nothing was saved.', [
-                ['line' => 'line 1', 'message' => 'must be the columns '.implode(', ', self::HEAD).', and chapter if known'],
+                ['line' => 'line 1', 'message' => 'must be the columns '.implode(', ', self::HEAD)
+                    .', and chapter if known'],
             ]);
         }
         $aircraft = Aircraft::with('type')->get()->keyBy('mark');
@@ -39,7 +40,8 @@ final readonly class ReportsFile
                     throw InputError::at('', 'has '.count($cells).' cells; '.count($head).' are wanted');
                 }
                 $row = array_map(trim(...), array_combine($head, $cells));
-                $craft = $aircraft->get($row['mark']) ?? throw InputError::at('mark', "there is no aircraft \"{$row['mark']}\"");
+                $craft = $aircraft->get($row['mark'])
+                    ?? throw InputError::at('mark', "there is no aircraft \"{$row['mark']}\"");
                 $new = self::of($craft, $row, $source, $clock);
                 $key = self::keyOf($new);
                 if (isset($seen[$key])) {
@@ -59,7 +61,8 @@ final readonly class ReportsFile
             throw Refused::file($bad, 'line');
         }
 
-        return $rows === [] ? throw Refused::lines('The file has no report in it. Nothing was saved.', []) : new self($rows);
+        return $rows === []
+            ? throw Refused::lines('The file has no report in it. Nothing was saved.', []) : new self($rows);
     }
 
     /**

@@ -34,7 +34,8 @@ final readonly class TakeDeferralBack
             $card = $deferral->cards->firstWhere('part', DeferralCard::SAFE)?->card;
             if ($deferral->state !== Deferral::OPEN || $deferral->procedure_done || $card?->state !== Card::OPEN) {
                 throw Refused::because($card !== null && ! $deferral->procedure_done
-                    ? "Card {$card->number}, which makes it safe, is begun. Finish it, then plan its closure; nothing was "
+                    ? "Card {$card->number}, which makes it safe, is begun. Finish it, then plan its closure; nothing "
+                        .'was '
                         .'changed.'
                     : "{$deferral->finding->number} is carried already. Plan its closure; nothing was changed.");
             }

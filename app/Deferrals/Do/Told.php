@@ -18,7 +18,8 @@ final class Told
     public static function one(Webhook $hook, string $key, string $event, array $what, Instant $now): void
     {
         WebhookDelivery::insertOrIgnore([[
-            'webhook_id' => $hook->id, 'key' => $key, 'event' => $event, 'made_at' => (string) $now, 'next' => $now->epoch(),
+            'webhook_id' => $hook->id, 'key' => $key, 'event' => $event, 'made_at' => (string) $now,
+            'next' => $now->epoch(),
             'body' => json_encode(
                 ['event' => $event, 'key' => $key, 'at' => (string) $now, ...$what],
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,

@@ -20,7 +20,8 @@ final readonly class Webhooks
     /**
      * @param list<string> $events of {@see Webhook::EVENTS}
      *
-     * @return array{Webhook, string} it, and its secret, which nobody can read again; it is told of what happens from now on
+     * @return array{Webhook, string} it, and its secret, which nobody can read again; it is told of what happens from
+     *   now on
      */
     public function make(Person $by, string $name, string $address, array $events): array
     {

@@ -19,7 +19,8 @@ final class PlanClosureRequest extends RoomRequest
     public function rules(): array
     {
         return [
-            'slot' => ['required', 'string', 'regex:/^(visit-\d{1,9}|slot-\d{1,9}@\d{4}-\d\d-\d\d|line-\d{4}-\d\d-\d\d)$/'],
+            'slot' => ['required', 'string',
+                'regex:/^(visit-\d{1,9}|slot-\d{1,9}@\d{4}-\d\d-\d\d|line-\d{4}-\d\d-\d\d)$/'],
         ];
     }
 }

@@ -37,7 +37,8 @@ final class ReliabilityController
     {
         $view = $read->of($request->what(), $request->by(), $request->days());
         $text = Csv::write(
-            [$view->by, $view->what, 'hours', 'per_1000_h', 'low', 'high', 'expected', 'chance_of_as_many', 'alert', 'repeats'],
+            [$view->by, $view->what, 'hours', 'per_1000_h', 'low', 'high', 'expected', 'chance_of_as_many', 'alert',
+                'repeats'],
             array_map(static fn(RateRow $r): array => [
                 $r->label, $r->events, $r->hours, $r->rate, $r->low, $r->high, $r->expected, $r->more,
                 $r->alert ? 'yes' : 'no', $r->repeats,

@@ -46,7 +46,8 @@ final class SectorController
     /** What the crew has to know: what is carried, what is restricted, what they do. */
     public function sheet(string $mark, PrintCrewSheet $print): Response
     {
-        $aircraft = Aircraft::with([...LoadFlying::with(), ...ShowSectors::with()])->where('mark', $mark)->firstOrFail();
+        $aircraft = Aircraft::with([...LoadFlying::with(), ...ShowSectors::with()])->where('mark', $mark)
+            ->firstOrFail();
 
         return new Response($print->of($aircraft), 200, [
             'Content-Type' => 'application/pdf',

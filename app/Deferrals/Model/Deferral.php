@@ -62,7 +62,8 @@ final class Deferral extends Model
         'counted_to' => AsDay::class,
         'limits' => 'array', 'at_discovery' => AsCounters::class, 'procedure_done' => 'boolean',
         'decided_at' => AsInstant::class, 'begun_at' => AsInstant::class, 'placard_at' => AsInstant::class,
-        'placard_off_at' => AsInstant::class, 'closed_at' => AsInstant::class, 'extensions' => 'array', 'hours' => 'float',
+        'placard_off_at' => AsInstant::class, 'closed_at' => AsInstant::class, 'extensions' => 'array',
+        'hours' => 'float',
     ];
 
     /** @return BelongsTo<ListedItem, $this> */
@@ -113,7 +114,9 @@ final class Deferral extends Model
         return $this->cards->first(static fn(DeferralCard $c): bool => $c->stage() !== null);
     }
 
-    /** @return Collection<int, DeferralNeed> what its closure waits for; an extension that is asked for is none of it */
+    /**
+     * @return Collection<int, DeferralNeed> what its closure waits for; an extension that is asked for is none of it
+     */
     public function waits(): Collection
     {
         return $this->needs->where('kind', '!=', DeferralNeed::EXTENSION);

@@ -14,8 +14,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Shared\Instant;
 
 /**
- * What a crew reports of a flight. It ends by name: as a finding, which is then fixed or carried, or as no fault, by a test
- * that is on record.
+ * What a crew reports of a flight. It ends by name: as a finding, which is then fixed or carried, or as no fault, by a
+ * test that is on record.
  *
  * @property int $id
  * @property string $number
@@ -94,7 +94,8 @@ final class Report extends Model
     public function stands(): string
     {
         return match ($this->state) {
-            self::FINDING => $this->finding?->state === Finding::OPEN ? 'finding' : (string) $this->finding?->state->value,
+            self::FINDING => $this->finding?->state === Finding::OPEN
+                ? 'finding' : (string) $this->finding?->state->value,
             default => $this->state,
         };
     }

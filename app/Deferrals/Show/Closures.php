@@ -64,8 +64,8 @@ final class Closures
     }
 
     /**
-     * The stays in which it could be closed. Once its cards are in a visit, that one alone, with the hours that it has for
-     * them.
+     * The stays in which it could be closed. Once its cards are in a visit, that one alone, with the hours that it has
+     * for them.
      *
      * @return array<string, Stay> by id
      */
@@ -78,7 +78,12 @@ final class Closures
             if ($kind === Stay::VISIT) {
                 $taken[] = [$visit->start->number, $visit->end->number];
                 $free = $id === "visit-{$in}" ? max($hours, $visit->capacity) : $visit->capacity;
-                $stays[$id] = new Stay(ClosureSlot::of($id, $visit->start, $visit->end, $free), Stay::VISIT, $title, $bay);
+                $stays[$id] = new Stay(
+                    ClosureSlot::of($id, $visit->start, $visit->end, $free),
+                    Stay::VISIT,
+                    $title,
+                    $bay,
+                );
             }
         }
         if ($in !== null) {
@@ -104,8 +109,14 @@ final class Closures
      *
      * @return array<string, Stay>
      */
-    private static function part(string $id, PackVisit $free, float $hours, array $taken, string $title, string $bay): array
-    {
+    private static function part(
+        string $id,
+        PackVisit $free,
+        float $hours,
+        array $taken,
+        string $title,
+        string $bay,
+    ): array {
         $days = $free->start->daysUntil($free->end) + 1;
         $needs = max(1, (int) ceil($hours / max(0.1, $free->capacity / $days) - 1e-9));
         $stays = [];

@@ -17,26 +17,29 @@ final class Events
     public const BY = ['system', 'type', 'tail', 'part'];
 
     /**
-     * @return Builder rows `id`, `aircraft_id`, `day` (local to UTC), `grp` (by what it is counted) and `again` (1 for a
-     *   repeat)
+     * @return Builder rows `id`, `aircraft_id`, `day` (local to UTC), `grp` (by what it is counted) and `again` (1 for
+     *   a repeat)
      */
     public static function of(string $what, string $by, Day $from, Day $to): Builder
     {
         $query = match ($what) {
             'reports' => DB::table('reports as e')->selectRaw(
-                "e.id, e.aircraft_id, substr(e.happened_at, 1, 10) as day, coalesce(e.chapter, '') as chapter, '' as part, "
+                "e.id, e.aircraft_id, substr(e.happened_at, 1, 10) as day, coalesce(e.chapter, '') as chapter, '' as "
+                    .'part, '
                     .'e.repeat_of is not null as again',
             )->where('e.happened_at', '>=', (string) $from)->where('e.happened_at', '<', (string) $to->plusDays(1)),
             'findings' => DB::table('findings as e')->selectRaw(
-                "e.id, e.aircraft_id, substr(e.raised_at, 1, 10) as day, e.chapter, '' as part, e.repeat_of is not null as again",
+                "e.id, e.aircraft_id, substr(e.raised_at, 1, 10) as day, e.chapter, '' as part, e.repeat_of is not "
+                    .'null as again',
             )->where('e.raised_at', '>=', (string) $from)->where('e.raised_at', '<', (string) $to->plusDays(1)),
             'deferrals' => DB::table('deferrals as e')->join('findings', 'findings.id', '=', 'e.finding_id')->selectRaw(
                 "e.id, e.aircraft_id, substr(e.discovered_at, 1, 10) as day, findings.chapter, '' as part, "
                     .'findings.repeat_of is not null as again',
             )->where('e.discovered_at', '>=', (string) $from)->where('e.discovered_at', '<', (string) $to->plusDays(1)),
-            'removals' => DB::table('tenures as e')->join('components', 'components.id', '=', 'e.component_id')->selectRaw(
-                "e.id, e.aircraft_id, e.to_date as day, '' as chapter, components.part_no as part, 0 as again",
-            )->whereBetween('e.to_date', [(string) $from, (string) $to]),
+            'removals' => DB::table('tenures as e')->join('components', 'components.id', '=', 'e.component_id')
+                ->selectRaw(
+                    "e.id, e.aircraft_id, e.to_date as day, '' as chapter, components.part_no as part, 0 as again",
+                )->whereBetween('e.to_date', [(string) $from, (string) $to]),
             default => throw new InvalidArgumentException($what),
         };
         $group = match ($by) {
@@ -58,7 +61,8 @@ final class Events
     {
         return DB::query()->fromSub(self::of($what, $by, $from, $to), 'x')->groupBy('grp')
             ->selectRaw('grp, count(*) as many, sum(again) as again')->get()
-            ->mapWithKeys(static fn(object $r): array => [(string) $r->grp => [(int) $r->many, (int) $r->again]])->all();
+            ->mapWithKeys(static fn(object $r): array => [(string) $r->grp => [(int) $r->many, (int) $r->again]])
+            ->all();
     }
 
     /** @return array<string, float> flight hours by group; under '' the whole fleet's */

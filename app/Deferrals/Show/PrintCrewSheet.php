@@ -10,7 +10,10 @@ use App\Fleet\Model\Aircraft;
 use App\Shared\Clock;
 use App\Shared\Paper;
 
-/** One sheet for the crew of an aircraft: what it carries, all restrictions merged, what they do, and its coming flights. */
+/**
+ * One sheet for the crew of an aircraft: what it carries, all restrictions merged, what they do, and its coming
+ * flights.
+ */
 final readonly class PrintCrewSheet
 {
     public function __construct(private Clock $clock, private ShowSectors $show) {}

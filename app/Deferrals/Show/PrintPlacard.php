@@ -19,7 +19,8 @@ final readonly class PrintPlacard
     {
         [$width, $height] = $deferral->listedItem->terms()->size;
         $name = "Placard {$deferral->finding->number}";
-        $pdf = Paper::titled($name, "{$deferral->aircraft->mark} · {$deferral->finding->number} · ".config('jorvel.operator'));
+        $pdf = Paper::titled($name, "{$deferral->aircraft->mark} · {$deferral->finding->number} · "
+            .config('jorvel.operator'));
         $pdf->heading("{$deferral->aircraft->mark}  {$deferral->name()}", 12);
         $pdf->MultiCell(0, 0, "Print at full size, cut along the line: {$width} by {$height} mm.", 0, 'L');
         $pdf->Ln(4);

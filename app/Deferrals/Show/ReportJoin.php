@@ -32,7 +32,8 @@ final readonly class ReportJoin
                     'chapter' => $i->chapter, 'words' => [...$i->terms()->words, $i->terms()->system],
                 ], $this->listed->of($typeId)),
                 ...CardTemplate::where('type_id', $typeId)->whereNull('makes')->get(['section', 'title'])
-                    ->map(static fn(CardTemplate $t): array => ['chapter' => $t->section, 'words' => self::words($t->title)])
+                    ->map(static fn(CardTemplate $t): array
+                        => ['chapter' => $t->section, 'words' => self::words($t->title)])
                     ->filter(static fn(array $w): bool => preg_match('/^\d{2}-\d{2}$/', $w['chapter']) === 1
                         // What is looked at for its own sake is named after its place, which says nothing of a defect.
                         && preg_match('/^(05|12|5[1-7]|..-00)/', $w['chapter']) !== 1),
@@ -45,7 +46,10 @@ final readonly class ReportJoin
     {
         preg_match_all('/\pL{5,}/u', mb_strtolower($title), $m);
 
-        return array_values(array_diff($m[0], ['check', 'inspection', 'detailed', 'change', 'function', 'overhaul', 'expiry']));
+        return array_values(array_diff(
+            $m[0],
+            ['check', 'inspection', 'detailed', 'change', 'function', 'overhaul', 'expiry'],
+        ));
     }
 
     /** The same defect of the aircraft, ended not long ago; null where there is none. */
@@ -61,15 +65,16 @@ final readonly class ReportJoin
             ->where('date', '>=', (string) $this->clock->today()->plusDays(-(int) config('jorvel.history_days')))
             ->get(['date', 'flown']);
 
-        return $this->earlier($report)->first(static function (Report $r) use ($report, $recent, $zone, $day, $flights): bool {
-            $ended = ($r->finding->settled_at ?? $r->ended_at ?? $r->happened_at)->dayIn($zone);
-            $flown = (int) $flights->filter(static fn(FlyingEntry $e): bool
-                => $e->date->number > $ended->number && $e->date->number <= $day->number)
-                ->sum(static fn(FlyingEntry $e): int => (int) ($e->flown['ldg'] ?? 0));
+        return $this->earlier($report)
+            ->first(static function (Report $r) use ($report, $recent, $zone, $day, $flights): bool {
+                $ended = ($r->finding->settled_at ?? $r->ended_at ?? $r->happened_at)->dayIn($zone);
+                $flown = (int) $flights->filter(static fn(FlyingEntry $e): bool
+                    => $e->date->number > $ended->number && $e->date->number <= $day->number)
+                    ->sum(static fn(FlyingEntry $e): int => (int) ($e->flown['ldg'] ?? 0));
 
-            return $recent->holds($ended, $day, $flown)
-                && SameDefect::is((string) $report->chapter, $report->text, (string) $r->chapter, $r->text);
-        });
+                return $recent->holds($ended, $day, $flown)
+                    && SameDefect::is((string) $report->chapter, $report->text, (string) $r->chapter, $r->text);
+            });
     }
 
     /** @return Collection<int, Report> those of its aircraft from before that are ended, the last first */

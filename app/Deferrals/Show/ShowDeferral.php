@@ -39,7 +39,8 @@ final readonly class ShowDeferral
 
     public function one(int $id, Person $me): DeferralPage
     {
-        $d = ShowDeferrals::query()->with('finding.raiser', 'finding.before', 'deferredBy', 'closedBy')->findOrFail($id);
+        $d = ShowDeferrals::query()->with('finding.raiser', 'finding.before', 'deferredBy', 'closedBy')
+            ->findOrFail($id);
         $this->closures->read(collect([$d]));
         $clock = $this->clocks->read($d, $d->aircraft);
         $view = $this->show->view($d);
@@ -68,7 +69,8 @@ final readonly class ShowDeferral
                 $terms->crew === '' ? '' : "Crew: {$terms->crew}",
             ])),
             $this->stages($d, $thread),
-            $planned || ! $open ? [] : $this->slots($d, $clock->forecastLast, $this->closures->of($d, $clock->forecastLast)->readyOn),
+            $planned || ! $open
+                ? [] : $this->slots($d, $clock->forecastLast, $this->closures->of($d, $clock->forecastLast)->readyOn),
             $this->closures->hours($d),
             $extend,
             $why,
@@ -80,7 +82,8 @@ final readonly class ShowDeferral
                 'extend' => $decides && $extend > 0,
                 'needs' => $decides,
                 'plan' => $decides && $d->procedure_done && ! $planned,
-                'placard' => $open && $thread->stages[Stage::Placard->value] === 'now' && $me->can('unplacard', Deferral::class),
+                'placard' => $open && $thread->stages[Stage::Placard->value] === 'now'
+                    && $me->can('unplacard', Deferral::class),
                 'close' => $decides && $thread->mayClose(),
             ])),
         );
@@ -115,7 +118,8 @@ final readonly class ShowDeferral
     /** @return Collection<int, SafingDevice> still on under it */
     private function devices(Deferral $d): Collection
     {
-        return SafingDevice::with('card')->where('carried_by', $d->finding_id)->whereNull('removed_at')->orderBy('id')->get();
+        return SafingDevice::with('card')->where('carried_by', $d->finding_id)->whereNull('removed_at')->orderBy('id')
+            ->get();
     }
 
     /** @return array{int, string} days that may be added, and why none */
@@ -126,7 +130,8 @@ final readonly class ShowDeferral
         return match (true) {
             $d->state !== Deferral::OPEN => [0, 'It is closed.'],
             $category->extensions() === 0 => [0, "Category {$d->category} cannot be extended."],
-            count($d->extensions) >= $category->extensions() => [0, "Category {$d->category} is extended once, and it was."],
+            count($d->extensions) >= $category->extensions() => [0,
+                "Category {$d->category} is extended once, and it was."],
             $clock->status === 'expired' => [0, 'Its time has run out; what has run out is not extended.'],
             $clock->lastLocal === null => [0, 'No calendar limits it.'],
             default => [$d->discovered_at->dayIn(new \DateTimeZone($d->timezone))->daysUntil($clock->lastLocal), ''],
@@ -140,7 +145,8 @@ final readonly class ShowDeferral
         return match (true) {
             $d->state !== Deferral::OPEN => "{$what}: closed "
                 .($d->closed_at === null ? '' : $this->clock->local($d->closed_at)).'.',
-            ! $d->procedure_done => "{$what}: not made safe yet. The aircraft does not fly with it until that is signed.",
+            ! $d->procedure_done => "{$what}: not made safe yet. The aircraft does not fly with it until that is "
+                .'signed.',
             $thread->now() === Stage::Log => "{$what}: everything is done; close the log.",
             $d->closing() !== null
                 => "{$what}: being closed. Next: ".lcfirst(DeferralWords::stage($thread->now())).". {$said}.",
@@ -218,7 +224,8 @@ final readonly class ShowDeferral
             $d->decided_at === null ? null : "Deferred {$local($d->decided_at)} by {$d->deferredBy->name}"
                 .($d->because === null ? '' : ": {$d->because}"),
             $d->begun_at === null ? null : "Made safe and carried from {$local($d->begun_at)}",
-            ...array_map(static fn(array $e): string => 'Extended by '.Words::count($e['days'], 'day')." by {$e['by']}: "
+            ...array_map(static fn(array $e): string => 'Extended by '.Words::count($e['days'], 'day')
+                ." by {$e['by']}: "
                 .$e['reason'], $d->extensions),
             $d->placard_off_at === null ? null : "Placard off {$local($d->placard_off_at)}",
             $d->closed_at === null ? null : "Closed {$local($d->closed_at)} by {$d->closedBy?->name}: {$d->closed_how}",

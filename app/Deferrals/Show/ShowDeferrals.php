@@ -30,8 +30,8 @@ use Jorvel\Core\Fleet\VisitPlans;
 use Jorvel\Core\Now\DeferralNow;
 
 /**
- * What the room Deferrals shows: what is carried, by what runs out first, with whether it is closed in time; and the findings
- * that wait for a decision.
+ * What the room Deferrals shows: what is carried, by what runs out first, with whether it is closed in time; and the
+ * findings that wait for a decision.
  */
 final readonly class ShowDeferrals
 {
@@ -65,7 +65,8 @@ final readonly class ShowDeferrals
     {
         $this->sheets->ensure();
         $aircraft = $mark === null ? null : Aircraft::where('mark', $mark)->firstOrFail()->id;
-        $ids = DB::table('deferral_lasts')->when($aircraft !== null, static fn($q) => $q->where('aircraft_id', $aircraft))
+        $ids = DB::table('deferral_lasts')
+            ->when($aircraft !== null, static fn($q) => $q->where('aircraft_id', $aircraft))
             ->orderBy('last')->orderBy('deferral_id')->forPage($page, self::SHOWN)->pluck('deferral_id');
         $open = self::query()->whereIn('id', $ids)->where('state', Deferral::OPEN)->get();
         $many = Deferral::where('state', Deferral::OPEN)
@@ -178,7 +179,14 @@ final readonly class ShowDeferrals
         $slots = array_map(static fn(Stay $s): string => $s->said(), $this->closures->stays($d));
         [$most] = ShowDeferral::extension($d, $this->clocks->read($d, $d->aircraft));
 
-        return DeferralWords::closure($closure, $this->clock->words(...), $names, $slots, $most, $d->closing() !== null);
+        return DeferralWords::closure(
+            $closure,
+            $this->clock->words(...),
+            $names,
+            $slots,
+            $most,
+            $d->closing() !== null,
+        );
     }
 
     private function need(DeferralNeed $need, Closure $closure): NeedView

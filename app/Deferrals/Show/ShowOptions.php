@@ -25,7 +25,10 @@ use Jorvel\Core\Deferrals\ClockResult;
 use Jorvel\Core\Deferrals\Fits;
 use Jorvel\Core\Shared\Day;
 
-/** Under which listed items a finding may be carried and under which not, each with its reason, its clock and what it does. */
+/**
+ * Under which listed items a finding may be carried and under which not, each with its reason, its clock and what it
+ * does.
+ */
 final readonly class ShowOptions
 {
     public function __construct(
@@ -55,7 +58,8 @@ final readonly class ShowOptions
         return new OptionsView(
             "{$finding->number} on {$finding->aircraft->mark}, {$finding->place}: ".match (true) {
                 $finding->state !== Finding::OPEN => "already {$finding->state->value}.",
-                $options === [] => "nothing of chapter {$finding->chapter} is on the list. It must be fixed before release.",
+                $options === [] => "nothing of chapter {$finding->chapter} is on the list. It must be fixed before "
+                    .'release.',
                 $fits === 0 => 'no listed item covers it. It must be fixed before release.',
                 default => Words::count($fits, 'listed item covers it', 'listed items cover it').'.',
             },

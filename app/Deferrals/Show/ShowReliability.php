@@ -21,7 +21,10 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Deferrals\Rate;
 use Jorvel\Core\Shared\Day;
 
-/** How often things go wrong per 1,000 flight hours, with bounds, beside the year before; what costs most; what comes again. */
+/**
+ * How often things go wrong per 1,000 flight hours, with bounds, beside the year before; what costs most; what comes
+ * again.
+ */
 final readonly class ShowReliability
 {
     /** Days before the span that it is compared with. */
@@ -45,11 +48,13 @@ final readonly class ShowReliability
         return new ReliabilityView(
             match (true) {
                 $many === 0 => "No {$what} in the last {$days} days.",
-                $alerts === [] && $before === [] => Words::count($many, substr($what, 0, -1))." in {$days} days; the year "
+                $alerts === [] && $before === [] => Words::count($many, substr($what, 0, -1))
+                    ." in {$days} days; the year "
                     .'before has none on record to compare them with.',
                 $alerts === [] => Words::count($many, substr($what, 0, -1))." in {$days} days; none comes more often "
                     .'than in the year before.',
-                default => "{$alerts[0]->label}: ".Words::count($alerts[0]->events, substr($what, 0, -1))." in {$days} days where "
+                default => "{$alerts[0]->label}: ".Words::count($alerts[0]->events, substr($what, 0, -1))
+                    ." in {$days} days where "
                     .Words::number((float) $alerts[0]->expected).' were to be expected'.(count($alerts) > 1
                         ? '; '.Words::count(count($alerts) - 1, 'other', 'others').' too' : '').'.',
             },
@@ -57,7 +62,8 @@ final readonly class ShowReliability
             $by,
             $days,
             $rows,
-            $many === 0 ? 'No event, no repeat.' : Words::count($again, 'of them is a repeat', 'of them are repeats').', '
+            $many === 0 ? 'No event, no repeat.' : Words::count($again, 'of them is a repeat', 'of them are repeats')
+                .', '
                 .Words::number(100 * $again / $many).' %.',
             $this->costly($past, $to),
             $this->lives(),
@@ -68,7 +74,8 @@ final readonly class ShowReliability
     public function events(string $what, string $by, string $key, int $days): array
     {
         [$from, $to] = $this->span($days);
-        $rows = DB::query()->fromSub(Events::of($what, $by, $from, $to), 'x')->where('grp', $key)->limit(self::ROWS)->get();
+        $rows = DB::query()->fromSub(Events::of($what, $by, $from, $to), 'x')->where('grp', $key)->limit(self::ROWS)
+            ->get();
         $ids = $rows->pluck('id');
         $said = match ($what) {
             'reports' => Report::findMany($ids)->mapWithKeys(
@@ -78,11 +85,13 @@ final readonly class ShowReliability
                 $f->id => ["{$f->number}: {$f->place}, {$f->extent}", "/floor/findings/{$f->id}"],
             ]),
             'deferrals' => Deferral::with('finding', 'listedItem')->findMany($ids)->mapWithKeys(
-                static fn(Deferral $d): array => [$d->id => ["{$d->finding->number}: {$d->name()}", "/deferrals/{$d->id}"]],
+                static fn(Deferral $d): array
+                    => [$d->id => ["{$d->finding->number}: {$d->name()}", "/deferrals/{$d->id}"]],
             ),
-            default => ComponentTenure::with('component')->findMany($ids)->mapWithKeys(static fn(ComponentTenure $t): array => [
-                $t->id => ["{$t->component->name()} off {$t->position}", ''],
-            ]),
+            default => ComponentTenure::with('component')->findMany($ids)
+                ->mapWithKeys(static fn(ComponentTenure $t): array => [
+                    $t->id => ["{$t->component->name()} off {$t->position}", ''],
+                ]),
         };
 
         $out = [];
@@ -202,9 +211,10 @@ final readonly class ShowReliability
                 round($days / $of->count(), 1),
                 round($hours / $of->count(), 1),
                 // The longest of each type: how long it is meant to stay on.
-                $items->get($kind)?->groupBy('type_id')->map(static fn(Collection $of): ProgrammeItem => $of->sortByDesc(
-                    static fn(ProgrammeItem $i): float => (float) ($i->limits[0]['interval'] ?? 0),
-                )->firstOrFail())->map(static fn(ProgrammeItem $i): string => "{$i->code} {$i->limitWords()}")
+                $items->get($kind)?->groupBy('type_id')
+                    ->map(static fn(Collection $of): ProgrammeItem => $of->sortByDesc(
+                        static fn(ProgrammeItem $i): float => (float) ($i->limits[0]['interval'] ?? 0),
+                    )->firstOrFail())->map(static fn(ProgrammeItem $i): string => "{$i->code} {$i->limitWords()}")
                     ->implode('; ') ?? 'no interval',
             );
         }

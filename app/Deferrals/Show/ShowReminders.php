@@ -35,12 +35,16 @@ final readonly class ShowReminders
 
         return new RemindersView(
             match (true) {
-                $given > 0 => Words::count($given, 'message').' did not arrive and '.($given === 1 ? 'is' : 'are').' given up.',
+                $given > 0 => Words::count($given, 'message').' did not arrive and '.($given === 1 ? 'is' : 'are')
+                    .' given up.',
                 $standing === 0 => 'Nobody outside is told.',
-                default => Words::count($standing, 'address', 'addresses').' '.($standing === 1 ? 'is' : 'are').' told.',
+                default => Words::count($standing, 'address', 'addresses').' '.($standing === 1 ? 'is' : 'are')
+                    .' told.',
             },
-            'Controllers see it here under the top line: a deferral '.Remind::DAYS.' days before it runs out, and what falls due '
-                .'within '.Remind::DUE_DAYS.' days and is in no visit. An address outside is sent the same and more, each message '
+            'Controllers see it here under the top line: a deferral '.Remind::DAYS
+                .' days before it runs out, and what falls due '
+                .'within '.Remind::DUE_DAYS
+                .' days and is in no visit. An address outside is sent the same and more, each message '
                 .'signed; what does not arrive is tried '.Deliver::TRIES.' times.',
             Webhook::EVENTS,
             array_values($hooks->map($this->hook(...))->all()),
@@ -73,7 +77,8 @@ final readonly class ShowReminders
         [$state, $word] = match (true) {
             $d->done_at !== null => ['clear', 'arrived '.$this->clock->local($d->done_at)],
             $over => ['stop', "given up after {$d->tries}: ".self::answer($d)],
-            $d->tries > 0 => ['watch', self::answer($d).'; next try '.$this->clock->local(Instant::fromEpoch($d->next))],
+            $d->tries > 0 => ['watch', self::answer($d).'; next try '
+                .$this->clock->local(Instant::fromEpoch($d->next))],
             default => ['waiting', 'waits to be sent'],
         };
 

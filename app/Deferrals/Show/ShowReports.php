@@ -44,7 +44,8 @@ final readonly class ShowReports
     {
         $with = ['aircraft', 'finding', 'proof', 'before', 'endedBy'];
         $open = Report::with($with)->where('state', Report::OPEN)->orderBy('happened_at')->get();
-        $ended = Report::with($with)->whereNot('state', Report::OPEN)->orderByDesc('ended_at')->limit(self::ENDED)->get();
+        $ended = Report::with($with)->whereNot('state', Report::OPEN)->orderByDesc('ended_at')->limit(self::ENDED)
+            ->get();
 
         return new ReportsView(
             ReportWords::room(
@@ -97,7 +98,8 @@ final readonly class ShowReports
                 $c->closed_at === null ? '' : 'closed '.$this->clock->local($c->closed_at),
             ))->all()),
             array_values(($open ? $this->noFault->tests($report) : collect())->map(
-                static fn(CardTemplate $t): ProofView => new ProofView(0, $t->code, $t->title, Words::number($t->hours).' h'),
+                static fn(CardTemplate $t): ProofView
+                    => new ProofView(0, $t->code, $t->title, Words::number($t->hours).' h'),
             )->all()),
             array_keys(array_filter([
                 'sort' => $open && $me->can('enter', Report::class),
@@ -114,7 +116,8 @@ final readonly class ShowReports
         return new ReportsFileView(
             ($entered ? 'Entered: ' : 'This would enter ').Words::count(count($rows), 'report').'.',
             $entered,
-            array_map(fn(NewReport $r): string => "{$r->aircraft->mark} {$r->flight}, {$this->clock->local($r->happened)}, "
+            array_map(fn(NewReport $r): string
+                => "{$r->aircraft->mark} {$r->flight}, {$this->clock->local($r->happened)}, "
                 ."{$r->crew}: {$r->text}; chapter ".($r->chapter
                     ?? ($this->join->chapters($r->aircraft->type_id, $r->text)[0]['chapter'] ?? 'not known')), $rows),
             $text,
@@ -153,7 +156,8 @@ final readonly class ShowReports
         $out = [];
         for ($before = $report->before; $before !== null && count($out) < 10; $before = $before->before) {
             $before->loadMissing('finding', 'proof', 'before');
-            $out[] = "{$before->number}, {$this->clock->local($before->happened_at)}, {$before->crew}: {$before->text}; "
+            $out[] = "{$before->number}, {$this->clock->local($before->happened_at)}, {$before->crew}: "
+                ."{$before->text}; "
                 .ReportWords::stands($before);
         }
 

@@ -42,7 +42,8 @@ final readonly class ShowSectors
         $aircraft = Aircraft::with([...LoadFlying::with(), ...self::with()])
             ->whereHas('deferrals')->orderBy('mark')->get();
         $rows = $aircraft->map(fn(Aircraft $a): CarrierView => $this->flying($a, $days))
-            ->sortBy(static fn(CarrierView $c): int => ['stop' => 0, 'watch' => 1][$c->state] ?? ($c->flights === [] ? 3 : 2))
+            ->sortBy(static fn(CarrierView $c): int => ['stop' => 0, 'watch' => 1][$c->state]
+                ?? ($c->flights === [] ? 3 : 2))
             ->values();
         $stopped = $rows->where('state', 'stop');
         $flights = $rows->sum(static fn(CarrierView $f): int => count($f->flights));
@@ -52,10 +53,12 @@ final readonly class ShowSectors
             match (true) {
                 $rows->isEmpty() => 'No aircraft carries a defect: every flight may be flown.',
                 $first !== null => "{$first->sentence} ".($stopped->count() > 1
-                    ? Words::count($stopped->count() - 1, 'other aircraft', 'other aircraft').' cannot fly all of its flights.'
+                    ? Words::count($stopped->count() - 1, 'other aircraft', 'other aircraft')
+                    .' cannot fly all of its flights.'
                     : ''),
                 $flights === 0 => 'No flight of an aircraft that carries something is planned in these days.',
-                default => Words::count($flights, 'flight', 'flights').' of aircraft that carry something, all may be flown.',
+                default => Words::count($flights, 'flight', 'flights')
+                    .' of aircraft that carry something, all may be flown.',
             },
             $days,
             array_values($rows->all()),
@@ -101,7 +104,8 @@ final readonly class ShowSectors
             $craft->mark,
             $craft->type->code,
             match (true) {
-                $stop !== [] => "{$craft->mark} cannot fly ".count($stop).' of its '.Words::count(count($flights), 'flight')
+                $stop !== [] => "{$craft->mark} cannot fly ".count($stop).' of its '
+                    .Words::count(count($flights), 'flight')
                     .", the first {$stop[0]->number} on {$stop[0]->day}.",
                 $standing !== [] => "{$craft->mark} cannot fly: "
                     .DeferralWords::reason($standing[0]['id'], $standing[0]['code'], $names).'.',

@@ -31,8 +31,8 @@ final readonly class Swaps
     ) {}
 
     /**
-     * @return array{Swap, Collection<string, Aircraft>, array<string, list<array{Row, Sector}>>} what the core proposes; the
-     *   aircraft by mark; the flights of each line, by the mark that is to fly it
+     * @return array{Swap, Collection<string, Aircraft>, array<string, list<array{Row, Sector}>>} what the core
+     *   proposes; the aircraft by mark; the flights of each line, by the mark that is to fly it
      */
     public function of(int $typeId, Day $date): array
     {
@@ -90,15 +90,23 @@ final readonly class Swaps
         $left = [];
         foreach (['fh', 'ldg'] as $counter) {
             $bounds = array_filter(
-                [$this->due($craft, $counter), ...array_map(static fn(array $l): ?float => $l[$counter] ?? null, $used)],
+                [$this->due($craft, $counter),
+                    ...array_map(static fn(array $l): ?float => $l[$counter] ?? null, $used)],
                 static fn(?float $v): bool => $v !== null,
             );
             $left[$counter] = $bounds === [] ? null : max(0.0, min($bounds) - $flown[$counter]);
         }
 
-        return new SwapAircraft($craft->mark, $station, $this->free($craft, $date), $left['fh'], $left['ldg'], Dispatch::with(
-            $carried,
-        ));
+        return new SwapAircraft(
+            $craft->mark,
+            $station,
+            $this->free($craft, $date),
+            $left['fh'],
+            $left['ldg'],
+            Dispatch::with(
+                $carried,
+            ),
+        );
     }
 
     /** What is left by a counter until the first item may not wait any more. */

@@ -13,7 +13,10 @@ use App\Now\LoadSectors;
 use App\Shared\Clock;
 use Jorvel\Core\Deferrals\Dispatch;
 
-/** What one more deferral would do beside those that an aircraft carries: to every flight, and to those that are planned. */
+/**
+ * What one more deferral would do beside those that an aircraft carries: to every flight, and to those that are
+ * planned.
+ */
 final readonly class Together
 {
     public function __construct(
@@ -26,8 +29,8 @@ final readonly class Together
     /**
      * @param Finding $finding its aircraft with `deferrals.listedItem`, `deferrals.finding` and what is flown
      *
-     * @return array{list<string>, list<string>} why no flight could be flown any more that could be before, empty where some
-     *   can; of the coming flights, those that could no longer be flown, each with its reason
+     * @return array{list<string>, list<string>} why no flight could be flown any more that could be before, empty where
+     *   some can; of the coming flights, those that could no longer be flown, each with its reason
      */
     public function with(Finding $finding, ListedItem $item): array
     {

@@ -10,7 +10,9 @@ use App\Shared\Csv;
 use App\Shared\Refused;
 use Jorvel\Core\Fleet\FlyingSimulator;
 
-/** What crews say of yesterday's flights, stood in for by a simulator: the file that the flying programme would send. */
+/**
+ * What crews say of yesterday's flights, stood in for by a simulator: the file that the flying programme would send.
+ */
 final readonly class CrewFeed
 {
     private const SEED = 2027;

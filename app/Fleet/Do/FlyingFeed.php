@@ -86,8 +86,8 @@ final readonly class FlyingFeed
     }
 
     /**
-     * What the flying programme says of a proposal of who flies whose line: no, where it comes too late for the crews, and
-     * now and then because one of them is away.
+     * What the flying programme says of a proposal of who flies whose line: no, where it comes too late for the crews,
+     * and now and then because one of them is away.
      *
      * @param list<array{from: string, to: string, flights: string}> $moves
      * @param Instant $first when the first of these flights departs

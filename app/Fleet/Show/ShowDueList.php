@@ -61,7 +61,8 @@ final readonly class ShowDueList
             ->all();
         $positions = DB::table('tenures')->whereNull('to_date')->pluck('position', 'component_id')->all();
         $others = array_column(array_filter($found, static fn(array $f): bool => $f[1] === null), 2);
-        $bottles = Component::whereIn('id', array_filter($others, static fn(int $id): bool => $id > 0))->get()->keyBy('id');
+        $bottles = Component::whereIn('id', array_filter($others, static fn(int $id): bool => $id > 0))->get()
+            ->keyBy('id');
         $deferrals = Deferral::with('listedItem', 'finding')->whereIn('id', array_map(
             static fn(int $id): int => -$id,
             array_filter($others, static fn(int $id): bool => $id < 0),

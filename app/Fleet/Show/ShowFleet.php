@@ -279,7 +279,9 @@ final readonly class ShowFleet
 
         return new LimitView(
             $unit,
-            $days ? (string) $deferral->discovered_at->dayIn(new \DateTimeZone($deferral->timezone)) : Words::amount($from, $unit),
+            $days
+                ? (string) $deferral->discovered_at->dayIn(new \DateTimeZone($deferral->timezone))
+                : Words::amount($from, $unit),
             $days ? (string) $last : Words::amount($from + ($deferral->limits[$unit] ?? 0.0), $unit),
             $days ? Words::amount($this->clock->today()->daysUntil($last), 'days')
                 : Words::amount($clock->usageLeft[$unit], $unit),

@@ -141,7 +141,8 @@ final readonly class Exceedances
             }
             if ($of->finding !== null) {
                 throw Refused::because("Finding {$of->finding->number} was raised for it, and its inspection is "
-                    .'opened: what the table names is looked at and signed, also where the figure was misread. Say so there; '
+                    .'opened: what the table names is looked at and signed, also where the figure was misread. Say so '
+                        .'there; '
                     .'nothing was changed.');
             }
             $of->update(['mistake' => $why]);

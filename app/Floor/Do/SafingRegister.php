@@ -76,7 +76,8 @@ final class SafingRegister
         $removers = [];
         $carried = $devices->whereNotNull('carried_by');
         // What a deferral carries comes off by its closure, on whatever visit.
-        foreach ($carried->isEmpty() ? [] : Step::with('card')->where('kind', 'safing_remove')->where('state', Step::OPEN)
+        foreach ($carried->isEmpty() ? [] : Step::with('card')->where('kind', 'safing_remove')
+            ->where('state', Step::OPEN)
             ->whereIn('spec->carried', $carried->modelKeys())->get() as $step) {
             $removers[$step->spec['carried']] = $step;
         }

@@ -140,7 +140,11 @@ final readonly class BringIn
     {
         return match ($kind) {
             ImportKind::Flying => $this->compareFlying(FlyingFile::read($payload, $this->clock->today())),
-            ImportKind::Sectors => $this->compareSectors(SectorsFile::read($payload, $this->clock->today(), $this->clock)),
+            ImportKind::Sectors => $this->compareSectors(SectorsFile::read(
+                $payload,
+                $this->clock->today(),
+                $this->clock,
+            )),
             ImportKind::Revision => $this->revisions->compare(RevisionFile::read($payload)),
             ImportKind::Follows => $this->follows->compare(FollowFile::read($payload)),
             ImportKind::Listed, ImportKind::ListedCsv => $this->listed->compare(self::listed($kind, $payload)),

@@ -15,8 +15,8 @@ use App\Shared\Clock;
 use Jorvel\Core\Library\Differences;
 
 /**
- * A revision of what may be carried: each item that differs gets a newer version. What is carried goes on by the version
- * under which it was deferred.
+ * A revision of what may be carried: each item that differs gets a newer version. What is carried goes on by the
+ * version under which it was deferred.
  */
 final readonly class BringListed
 {

@@ -18,8 +18,9 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 
 /**
- * The list of what may be carried as a file, in and out: JSON (`{type, revision, issued, summary, items: […]}`, each item as
- * in core/schema/listed.json) or CSV, one line an item. It is checked whole; each bad item is named by its place.
+ * The list of what may be carried as a file, in and out: JSON (`{type, revision, issued, summary, items: […]}`, each
+ * item as in core/schema/listed.json) or CSV, one line an item. It is checked whole; each bad item is named by its
+ * place.
  */
 final readonly class ListedFile
 {
@@ -109,7 +110,9 @@ final readonly class ListedFile
         return [...self::HEAD, ...self::TEXTS, ...self::NUMBERS, ...self::LISTS, ...self::PAIRS, 'size', 'withdrawn'];
     }
 
-    /** A type's list as it is in force, to be read again by {@see read()}: as the next revision, if anything is changed. */
+    /**
+     * A type's list as it is in force, to be read again by {@see read()}: as the next revision, if anything is changed.
+     */
     public static function json(AircraftType $type): string
     {
         return json_encode([
@@ -207,14 +210,16 @@ final readonly class ListedFile
     {
         $type = AircraftType::firstWhere('code', $data->type ?? '') ?? throw Refused::lines(
             'The list is for a type that is not here. Nothing was changed.',
-            [['line' => 'type', 'message' => 'no aircraft type "'.(is_string($data->type ?? null) ? $data->type : '').'"']],
+            [['line' => 'type', 'message' => 'no aircraft type "'.(is_string($data->type ?? null) ? $data->type : '')
+                .'"']],
         );
         $bad = self::ofHead($data, $type);
         $cards = CardTemplate::where('type_id', $type->id)->pluck('code')->all();
         $counters = Aircraft::where('type_id', $type->id)->get()
             ->flatMap(static fn(Aircraft $a): array => array_keys($a->counters))->unique()->all();
         $systems = [
-            ...ListedItem::inForce($type->id)->get()->map(static fn(ListedItem $i): string => $i->terms()->system)->all(),
+            ...ListedItem::inForce($type->id)->get()->map(static fn(ListedItem $i): string => $i->terms()->system)
+            ->all(),
             ...array_map(static fn(mixed $r): mixed => $r->system ?? null, array_filter($rows, is_object(...))),
         ];
         $items = [];
@@ -238,7 +243,8 @@ final readonly class ListedFile
         if (! is_int($data->revision ?? null) || $data->revision < 1) {
             $bad[] = ['line' => 'revision', 'message' => 'must be a whole number from 1'];
         } elseif ($data->revision <= $now) {
-            $bad[] = ['line' => 'revision', 'message' => "{$data->revision} is not newer than {$now}, which is in force"];
+            $bad[] = ['line' => 'revision',
+                'message' => "{$data->revision} is not newer than {$now}, which is in force"];
         }
         try {
             Day::parse(is_string($data->issued ?? null) ? $data->issued : '');

@@ -14,8 +14,8 @@ use Jorvel\Core\Shared\InputError;
 
 /**
  * Planned flights as CSV, checked whole: `mark,date,number,from,to`, then, where the programme says them, `departs` and
- * `arrives` (local, `07:30`; an arrival after midnight is of the next day) and `conditions` (names, or none, with spaces
- * between them), and a column a counter.
+ * `arrives` (local, `07:30`; an arrival after midnight is of the next day) and `conditions` (names, or none, with
+ * spaces between them), and a column a counter.
  */
 final readonly class SectorsFile
 {
@@ -117,7 +117,8 @@ final readonly class SectorsFile
         if ($at['departs'] !== null && $at['arrives']->isBefore($at['departs'])) {
             $at['arrives'] = $clock->at($date->plusDays(1), trim($row['arrives']));
         }
-        $conditions = isset($row['conditions']) ? preg_split('/\s+/', trim($row['conditions']), -1, PREG_SPLIT_NO_EMPTY) : null;
+        $conditions = isset($row['conditions'])
+            ? preg_split('/\s+/', trim($row['conditions']), -1, PREG_SPLIT_NO_EMPTY) : null;
         $unknown = array_diff($conditions ?: [], (array) config('jorvel.flight_conditions'));
         if ($unknown !== []) {
             throw InputError::at('conditions', 'has '.implode(', ', $unknown).'; known are '

@@ -37,7 +37,9 @@ final readonly class ShowListed
                 : "{$type->code}, revision {$now->revision} of {$this->clock->words($now->issued)}: ".Words::count(
                     $items->count(),
                     'listed item',
-                ).", {$items->filter(static fn(ListedItem $i): bool => $i->terms()->safe !== null)->count()} of them made safe "
+                )
+                    .", {$items->filter(static fn(ListedItem $i): bool => $i->terms()->safe !== null)->count()} of "
+                        .'them made safe '
                     .'by a card first.',
             $now->revision ?? 0,
             (string) $this->clock->today(),

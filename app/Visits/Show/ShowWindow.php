@@ -41,7 +41,12 @@ final readonly class ShowWindow
     /** Seconds for which a forecast stands while nothing of what it rests on changes: hours go by, too. */
     private const STANDS = 900;
 
-    public function __construct(private Clock $clock, private LoadVisit $load, private Kept $kept, private LoadListed $listed) {}
+    public function __construct(
+        private Clock $clock,
+        private LoadVisit $load,
+        private Kept $kept,
+        private LoadListed $listed,
+    ) {}
 
     public function one(int $id): WindowView
     {

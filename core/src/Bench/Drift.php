@@ -17,8 +17,8 @@ use function sqrt;
 /**
  * Is it wandering, and when will it be out.
  *
- * The line is the one of {@see TheilSen}; whether there is a trend at all is said by Mann (1945) and Kendall (1975), with
- * the correction for equal values. Contract: docs/core.md, core/schema/drift.json.
+ * The line is the one of {@see TheilSen}; whether there is a trend at all is said by Mann (1945) and Kendall (1975),
+ * with the correction for equal values. Contract: docs/core.md, core/schema/drift.json.
  */
 final readonly class Drift
 {

@@ -15,10 +15,11 @@ final class ChapterGuess
     private const MOST = 4;
 
     /**
-     * @param list<array{chapter: string, words: list<string>}> $known words that stand for a chapter, of one or more parts
+     * @param list<array{chapter: string, words: list<string>}> $known words that stand for a chapter, of one or more
+     *   parts
      *
-     * @return list<array{chapter: string, words: list<string>}> those of whose words some stand in the text, with these:
-     *   those with the most first, then those with the longest, then by chapter
+     * @return list<array{chapter: string, words: list<string>}> those of whose words some stand in the text, with
+     *   these: those with the most first, then those with the longest, then by chapter
      *
      * @pure
      */

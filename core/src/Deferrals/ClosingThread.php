@@ -7,12 +7,14 @@ namespace Jorvel\Core\Deferrals;
 use Jorvel\Core\Floor\CardProgress;
 
 /**
- * How far the closure of a deferral has come, nothing skipped: what it waits for is there; the fix; the reverse of what made
- * it safe; the test; the independent inspection of each of these; the placard; the log.
+ * How far the closure of a deferral has come, nothing skipped: what it waits for is there; the fix; the reverse of what
+ * made it safe; the test; the independent inspection of each of these; the placard; the log.
  */
 final readonly class ClosingThread
 {
-    /** @param array<string, 'done'|'now'|'later'|'none'> $stages by {@see Stage}; `none` where there is nothing to do */
+    /**
+     * @param array<string, 'done'|'now'|'later'|'none'> $stages by {@see Stage}; `none` where there is nothing to do
+     */
     private function __construct(public array $stages) {}
 
     /**

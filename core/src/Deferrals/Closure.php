@@ -9,8 +9,8 @@ use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Near;
 
 /**
- * Will a defect be closed before its time runs out: the slot that ends first of those that begin when everything is there
- * and have the hours. Contract: docs/core.md, core/schema/closure.json.
+ * Will a defect be closed before its time runs out: the slot that ends first of those that begin when everything is
+ * there and have the hours. Contract: docs/core.md, core/schema/closure.json.
  */
 final readonly class Closure
 {

@@ -12,7 +12,8 @@ use Jorvel\Core\Shared\Near;
 /**
  * An aircraft's coming flights, one after another, with what it carries: a limit by use runs out on the way.
  *
- * What something carried asks for and the programme does not state is not guessed: such a flight is neither go nor no-go.
+ * What something carried asks for and the programme does not state is not guessed: such a flight is neither go nor
+ * no-go.
  */
 final class ComingFlights
 {

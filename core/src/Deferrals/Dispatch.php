@@ -13,9 +13,9 @@ use Jorvel\Core\Shared\Near;
 /**
  * May an aircraft fly a sector with what is open on it.
  *
- * What does not hang on the sector (units left, dependence, placard, procedure, restrictions that contradict each other)
- * is worked out once for an aircraft; a sector then asks only for its conditions and the clock. Contract: docs/core.md,
- * core/schema/dispatch.json.
+ * What does not hang on the sector (units left, dependence, placard, procedure, restrictions that contradict each
+ * other) is worked out once for an aircraft; a sector then asks only for its conditions and the clock. Contract:
+ * docs/core.md, core/schema/dispatch.json.
  */
 final readonly class Dispatch
 {
@@ -69,7 +69,15 @@ final readonly class Dispatch
         }
         $grounded = array_filter([...$before, ...$after]) !== [];
 
-        return new self($carried, array_values($before), array_values($after), $restrictions, $grounded, $stated, $expires);
+        return new self(
+            $carried,
+            array_values($before),
+            array_values($after),
+            $restrictions,
+            $grounded,
+            $stated,
+            $expires,
+        );
     }
 
     /**

@@ -27,7 +27,8 @@ final class DispatchKind implements Kind
         ));
         $at = $in->instant('at');
 
-        return Input::within($flight->path(''), static fn(): DispatchResult => $dispatch->judge($sector, $at))->toArray();
+        return Input::within($flight->path(''), static fn(): DispatchResult => $dispatch->judge($sector, $at))
+            ->toArray();
     }
 
     /**

@@ -8,14 +8,17 @@ use Jorvel\Core\Contract\Schema;
 use Jorvel\Core\Shared\Input;
 use Jorvel\Core\Shared\InputError;
 
-/** A defect that the type's approved list allows to be carried, and on what terms. Its shape is core/schema/listed.json. */
+/**
+ * A defect that the type's approved list allows to be carried, and on what terms. Its shape is core/schema/listed.json.
+ */
 final readonly class ListedItem
 {
     /** Width and height of a placard in millimetres, where the list does not say. */
     public const SIZE = [80.0, 20.0];
 
     /**
-     * @param list<string> $words one of them stands in a finding of this part of the system; none, and any part is meant
+     * @param list<string> $words one of them stands in a finding of this part of the system; none, and any part is
+     *   meant
      * @param array<string, float> $usage limits by counter
      * @param int|null $days limit by the calendar, besides the category's
      * @param int $most so many may be carried at once

@@ -11,9 +11,9 @@ use Jorvel\Core\Shared\InputError;
 /**
  * Is this happening too often.
  *
- * The bounds are the exact ones of a Poisson count (Garwood, 1936); against a baseline, the events of both fall by chance
- * into one or the other in proportion to their hours, which is a binomial (Przyborowski and Wilenski, 1940). Contract:
- * docs/core.md, core/schema/rate.json.
+ * The bounds are the exact ones of a Poisson count (Garwood, 1936); against a baseline, the events of both fall by
+ * chance into one or the other in proportion to their hours, which is a binomial (Przyborowski and Wilenski, 1940).
+ * Contract: docs/core.md, core/schema/rate.json.
  */
 final readonly class Rate
 {
@@ -52,7 +52,8 @@ final readonly class Rate
         float $confidence = 0.9,
         ?array $baseline = null,
     ): self {
-        foreach (['exposure' => $exposure, 'per' => $per, 'baseline.exposure' => $baseline[1] ?? 1.0] as $at => $above) {
+        foreach (['exposure' => $exposure, 'per' => $per, 'baseline.exposure' => $baseline[1]
+            ?? 1.0] as $at => $above) {
             if ($above <= 0) {
                 throw InputError::notPositive($at);
             }

@@ -9,10 +9,11 @@ use function array_reverse;
 /**
  * The exact reverse of what made a defect safe: of what was really fitted and counted, the last first.
  *
- * Warnings come first, in their own order. A device comes off where it was fitted; one that came from another card was there
- * before, and comes off last. Hardware is counted back to the number that was counted away. What is marked `last` comes after
- * the rest, still the last first: a total after all that it counts, a lock after all that it guards. Then both channels are set
- * back and compared. An answer looked whether it holds; its reverse looks whether it works, and so follows all that makes it.
+ * Warnings come first, in their own order. A device comes off where it was fitted; one that came from another card was
+ * there before, and comes off last. Hardware is counted back to the number that was counted away. What is marked `last`
+ * comes after the rest, still the last first: a total after all that it counts, a lock after all that it guards. Then
+ * both channels are set back and compared. An answer looked whether it holds; its reverse looks whether it works, and
+ * so follows all that makes it.
  */
 final class Reversal
 {
@@ -55,7 +56,12 @@ final class Reversal
             }
         }
         foreach ($channels as $channel) {
-            $out[] = self::asked("Channel {$channel} set back", 'By its own page or light, not by its switch.', 'set', 'inhibited');
+            $out[] = self::asked(
+                "Channel {$channel} set back",
+                'By its own page or light, not by its switch.',
+                'set',
+                'inhibited',
+            );
         }
         if ($channels !== []) {
             $all = 'Channels '.implode(' and ', $channels).' compared';
@@ -76,7 +82,8 @@ final class Reversal
     /**
      * @param list<CarriedDevice> $devices
      *
-     * @return list<array{kind: string, title: string, text: string, spec: array<string, mixed>}> what takes one step back
+     * @return list<array{kind: string, title: string, text: string, spec: array<string, mixed>}> what takes one step
+     *   back
      */
     private static function back(SafeStep $step, array $devices): array
     {
@@ -105,7 +112,12 @@ final class Reversal
     {
         $stored = $device->storage === null ? '' : "What was taken off for it: {$device->storage}.";
 
-        return self::step('safing_remove', "{$device->kind} off, {$device->place}", $stored, ['carried' => (int) $device->id]);
+        return self::step(
+            'safing_remove',
+            "{$device->kind} off, {$device->place}",
+            $stored,
+            ['carried' => (int) $device->id],
+        );
     }
 
     /** @return array{kind: string, title: string, text: string, spec: array<string, mixed>} */

@@ -13,11 +13,11 @@ use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Matching;
 
 /**
- * Which aircraft flies which line of sectors: most lines flown, then fewest taken from the aircraft they were planned for,
- * then fewest sectors under restrictions.
+ * Which aircraft flies which line of sectors: most lines flown, then fewest taken from the aircraft they were planned
+ * for, then fewest sectors under restrictions.
  *
- * The three aims make one whole-number cost, each so heavy that the next cannot outweigh it, and the cheapest assignment is
- * found exactly. Contract: docs/core.md, core/schema/swap.json.
+ * The three aims make one whole-number cost, each so heavy that the next cannot outweigh it, and the cheapest
+ * assignment is found exactly. Contract: docs/core.md, core/schema/swap.json.
  */
 final readonly class Swap
 {
@@ -37,8 +37,8 @@ final readonly class Swap
      * @param list<SwapLine> $lines
      * @param list<SwapAircraft> $aircraft
      *
-     * @throws InputError at `lines.<i>.planned` for an aircraft that is not there; at `lines.<i>.sectors.<j>.<name>` for a
-     *                    condition that an aircraft's item asks for
+     * @throws InputError at `lines.<i>.planned` for an aircraft that is not there; at `lines.<i>.sectors.<j>.<name>`
+     *   for a condition that an aircraft's item asks for
      */
     public static function of(array $lines, array $aircraft, Instant $at, ?Deadline $deadline = null): self
     {

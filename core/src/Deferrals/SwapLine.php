@@ -32,7 +32,10 @@ final readonly class SwapLine
     {
         foreach ($sectors as $i => $sector) {
             if ($i > 0 && $sector->departs->isBefore($sectors[$i - 1]->arrives)) {
-                throw InputError::at("sectors.{$i}", "departs at {$sector->departs}, before {$sectors[$i - 1]->id} has arrived");
+                throw InputError::at(
+                    "sectors.{$i}",
+                    "departs at {$sector->departs}, before {$sectors[$i - 1]->id} has arrived",
+                );
             }
         }
 

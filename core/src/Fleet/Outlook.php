@@ -70,8 +70,8 @@ final readonly class Outlook
     }
 
     /**
-     * How a deferral stands: as everything else that falls due, with the visit in which it is to be closed; until it is made
-     * safe, and once it has run out, it stops its aircraft.
+     * How a deferral stands: as everything else that falls due, with the visit in which it is to be closed; until it is
+     * made safe, and once it has run out, it stops its aircraft.
      *
      * @pure
      */

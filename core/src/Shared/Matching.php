@@ -9,8 +9,8 @@ use function count;
 /**
  * The cheapest assignment of rows to columns, each column at most once; a row may also be left without one, at a price.
  *
- * Shortest augmenting paths with potentials, a row at a time (Kuhn, 1955; Jonker and Volgenant, 1987): exact, in the order
- * of rows × columns² steps.
+ * Shortest augmenting paths with potentials, a row at a time (Kuhn, 1955; Jonker and Volgenant, 1987): exact, in the
+ * order of rows × columns² steps.
  */
 final class Matching
 {

@@ -25,28 +25,34 @@ final class DriftTest extends TestCase
             [[1, 1.0], [2, 2.0], [3, 3.0]],
             0.0,
             5.0,
-            ['slope_per_day' => 1.0, 'latest' => 3.0, 'toward' => 'max', 'crosses_on' => '2026-01-05', 'days_left' => 2, 'trend' => 'none'],
+            ['slope_per_day' => 1.0, 'latest' => 3.0, 'toward' => 'max', 'crosses_on' => '2026-01-05', 'days_left' => 2,
+                'trend' => 'none'],
         ];
         yield 'falling, without a minimum' => [
-            [[1, 3.0], [2, 2.0], [3, 1.0]], null, 5.0, ['slope_per_day' => -1.0, 'toward' => null, 'crosses_on' => null, 'days_left' => null],
+            [[1, 3.0], [2, 2.0], [3, 1.0]], null, 5.0,
+            ['slope_per_day' => -1.0, 'toward' => null, 'crosses_on' => null, 'days_left' => null],
         ];
         yield 'falling past its minimum already' => [
-            [[1, 3.0], [2, 2.0], [3, 1.0]], 2.0, null, ['toward' => 'min', 'crosses_on' => '2026-01-02', 'days_left' => -1],
+            [[1, 3.0], [2, 2.0], [3, 1.0]], 2.0, null,
+            ['toward' => 'min', 'crosses_on' => '2026-01-02', 'days_left' => -1],
         ];
         yield 'level' => [[[1, 2.0], [2, 2.0], [9, 2.0]], 0.0, 5.0, ['toward' => null, 'p' => 1.0, 'trend' => 'none']];
         yield 'noise is no slope' => [
             [[1, 0.1 + 0.2], [2, 0.3], [3, 0.3]], 0.0, 5.0, ['toward' => null, 'trend' => 'none'],
         ];
         yield 'from the last reset on' => [
-            [[1, 9.0], [2, 8.0], [5, 1.0, true], [6, 2.0], [7, 3.0]], null, 4.0, ['n' => 3, 'crosses_on' => '2026-01-08'],
+            [[1, 9.0], [2, 8.0], [5, 1.0, true], [6, 2.0], [7, 3.0]], null, 4.0,
+            ['n' => 3, 'crosses_on' => '2026-01-08'],
         ];
         // S = 10, var = 5·4·15 ÷ 18 = 16⅔, z = 9 ÷ 4.0825 = 2.2045; p = 0.02749.
         yield 'five in order are a trend' => [
-            [[1, 1.0], [2, 2.0], [3, 3.0], [4, 4.0], [5, 9.0]], null, 99.0, ['trend' => 'rising', 'p' => 0.027486336111509996],
+            [[1, 1.0], [2, 2.0], [3, 3.0], [4, 4.0], [5, 9.0]], null, 99.0,
+            ['trend' => 'rising', 'p' => 0.027486336111509996],
         ];
         // Of two days, all on one day within each: S counts every pair; var = (4·3·13 − 2·(2·1·9)) ÷ 18 = 6⅔.
         yield 'equal values shrink the variance' => [
-            [[1, 1.0], [1, 1.0], [2, 2.0], [2, 2.0]], null, 9.0, ['slope_per_day' => 1.0, 'p' => 0.24527812, 'trend' => 'none'],
+            [[1, 1.0], [1, 1.0], [2, 2.0], [2, 2.0]], null, 9.0,
+            ['slope_per_day' => 1.0, 'p' => 0.24527812, 'trend' => 'none'],
         ];
         yield 'a trend that its line does not follow' => [
             [[1, 5.0], [2, 1.0], [2, 1.1], [2, 1.2], [2, 1.3], [2, 1.4], [2, 1.5], [2, 1.6], [2, 1.7]],
@@ -87,7 +93,8 @@ final class DriftTest extends TestCase
 
     public function test_its_limits_are_asked_for_at_the_sheet(): void
     {
-        foreach ([[null, null, 'needs a min or a max'], [3.0, 2.0, 'has its min above its max']] as [$min, $max, $says]) {
+        foreach ([[null, null, 'needs a min or a max'], [3.0, 2.0, 'has its min above its max']] as [$min, $max,
+            $says]) {
             try {
                 Drift::of([], $min, $max);
                 self::fail();

@@ -58,17 +58,26 @@ final class ClockTest extends TestCase
         ];
         // Against wall clocks: 3 days from the local day of discovery, to the end of that day there.
         $walls = [
-            'in the night, while it is yesterday in UTC' => ['Europe/Oslo', '2026-04-30T22:30:00Z', '2026-05-04', '2026-05-04T22:00:00Z'],
-            'in the evening, while it is tomorrow in UTC' => ['America/Bogota', '2026-05-02T03:30:00Z', '2026-05-04', '2026-05-05T05:00:00Z'],
-            'over the end of a short month' => ['Europe/Oslo', '2026-02-27T10:00:00Z', '2026-03-02', '2026-03-02T23:00:00Z'],
+            'in the night, while it is yesterday in '
+                .'UTC' => ['Europe/Oslo', '2026-04-30T22:30:00Z', '2026-05-04', '2026-05-04T22:00:00Z'],
+            'in the evening, while it is tomorrow in '
+                .'UTC' => ['America/Bogota', '2026-05-02T03:30:00Z', '2026-05-04', '2026-05-05T05:00:00Z'],
+            'over the end of a short '
+                .'month' => ['Europe/Oslo', '2026-02-27T10:00:00Z', '2026-03-02', '2026-03-02T23:00:00Z'],
             'over a leap day' => ['Europe/Oslo', '2028-02-27T10:00:00Z', '2028-03-01', '2028-03-01T23:00:00Z'],
             'over the end of a year' => ['Europe/Oslo', '2026-12-30T10:00:00Z', '2027-01-02', '2027-01-02T23:00:00Z'],
-            'over the day that has 23 hours' => ['Europe/Oslo', '2026-03-27T10:00:00Z', '2026-03-30', '2026-03-30T22:00:00Z'],
-            'over the day that has 25 hours' => ['Europe/Oslo', '2026-10-23T10:00:00Z', '2026-10-26', '2026-10-26T23:00:00Z'],
-            'in the hour that comes twice' => ['Europe/Oslo', '2026-10-25T00:30:00Z', '2026-10-28', '2026-10-28T23:00:00Z'],
-            'just west of the date line' => ['Pacific/Auckland', '2026-05-01T12:30:00Z', '2026-05-05', '2026-05-05T12:00:00Z'],
-            'just east of the date line' => ['Pacific/Pago_Pago', '2026-05-01T10:30:00Z', '2026-05-03', '2026-05-04T11:00:00Z'],
-            'half an hour off the hour' => ['Asia/Kolkata', '2026-05-01T18:31:00Z', '2026-05-05', '2026-05-05T18:30:00Z'],
+            'over the day that has 23 '
+                .'hours' => ['Europe/Oslo', '2026-03-27T10:00:00Z', '2026-03-30', '2026-03-30T22:00:00Z'],
+            'over the day that has 25 '
+                .'hours' => ['Europe/Oslo', '2026-10-23T10:00:00Z', '2026-10-26', '2026-10-26T23:00:00Z'],
+            'in the hour that comes '
+                .'twice' => ['Europe/Oslo', '2026-10-25T00:30:00Z', '2026-10-28', '2026-10-28T23:00:00Z'],
+            'just west of the date '
+                .'line' => ['Pacific/Auckland', '2026-05-01T12:30:00Z', '2026-05-05', '2026-05-05T12:00:00Z'],
+            'just east of the date '
+                .'line' => ['Pacific/Pago_Pago', '2026-05-01T10:30:00Z', '2026-05-03', '2026-05-04T11:00:00Z'],
+            'half an hour off the '
+                .'hour' => ['Asia/Kolkata', '2026-05-01T18:31:00Z', '2026-05-05', '2026-05-05T18:30:00Z'],
         ];
         foreach ($walls as $name => [$zone, $found, $last, $ends]) {
             yield $name => [

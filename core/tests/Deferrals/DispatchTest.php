@@ -18,7 +18,8 @@ use PHPUnit\Framework\TestCase;
 /** May it fly this sector with what is open. */
 final class DispatchTest extends TestCase
 {
-    private const ITEM = ['system' => '78-31', 'inoperative' => 1, 'installed' => 2, 'required' => 1, 'expires_at' => null];
+    private const ITEM = ['system' => '78-31', 'inoperative' => 1, 'installed' => 2, 'required' => 1,
+        'expires_at' => null];
 
     /**
      * Items beside a good one; verdict; reasons as `id code`; restrictions; flight.
@@ -45,7 +46,8 @@ final class DispatchTest extends TestCase
             'no_go',
             ['a depends_on:b', 'a depends_on:c'],
         ];
-        yield 'met on the way' => [[['forbid' => ['icing' => true]]], 'no_go', ['a forbidden:icing'], [], ['icing' => true]];
+        yield 'met on the way' => [[['forbid' => ['icing' => true]]], 'no_go', ['a forbidden:icing'], [],
+            ['icing' => true]];
         yield 'not met' => [[['forbid' => ['icing' => true, 'night' => true]]], 'go', []];
         yield 'stated but not forbidden' => [[['forbid' => ['icing' => false]]], 'go', [], [], ['icing' => true]];
         yield 'runs out just after arrival' => [[['expires_at' => '2026-05-06T06:10:00Z']], 'go', []];
@@ -93,7 +95,8 @@ final class DispatchTest extends TestCase
             ['max_a' => 1, 'min_a' => 2, 'max_b' => 1, 'min_b' => 2],
         ];
         yield 'a hair above is none' => [
-            [['restrict' => ['max_a' => 0.3, 'min_a' => 0.1 + 0.2]]], 'go_restricted', [], ['max_a' => 0.3, 'min_a' => 0.3],
+            [['restrict' => ['max_a' => 0.3, 'min_a' => 0.1 + 0.2]]], 'go_restricted', [],
+            ['max_a' => 0.3, 'min_a' => 0.3],
         ];
     }
 
@@ -104,8 +107,13 @@ final class DispatchTest extends TestCase
      * @param array<string, mixed> $flight
      */
     #[DataProvider('cases')]
-    public function test_it(array $items, string $verdict, array $reasons, array $restrictions = [], array $flight = []): void
-    {
+    public function test_it(
+        array $items,
+        string $verdict,
+        array $reasons,
+        array $restrictions = [],
+        array $flight = [],
+    ): void {
         $at = $flight['at'] ?? '2026-05-05T12:00:00Z';
         unset($flight['at']);
         $answer = json_decode(Door::compute('dispatch', (string) json_encode([
@@ -115,12 +123,16 @@ final class DispatchTest extends TestCase
                 array_keys($items),
             ),
             'flight' => $flight + [
-                'departs' => '2026-05-06T05:00:00Z', 'arrives' => '2026-05-06T06:10:00Z', 'icing' => false, 'night' => false,
+                'departs' => '2026-05-06T05:00:00Z', 'arrives' => '2026-05-06T06:10:00Z', 'icing' => false,
+                'night' => false,
             ],
             'at' => $at,
         ])), true);
         self::assertSame($verdict, $answer['verdict']);
-        self::assertSame($reasons, array_map(static fn(array $r): string => $r['id'].' '.$r['code'], $answer['reasons']));
+        self::assertSame(
+            $reasons,
+            array_map(static fn(array $r): string => $r['id'].' '.$r['code'], $answer['reasons']),
+        );
         self::assertEqualsWithDelta($restrictions, $answer['restrictions'], 1e-9);
     }
 

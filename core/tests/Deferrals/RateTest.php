@@ -23,10 +23,12 @@ final class RateTest extends TestCase
     {
         yield 'three' => [
             ['events' => 3, 'exposure' => 1200],
-            ['rate' => 2.5, 'low' => 0.68140953930329444, 'high' => 6.46138043994393909, 'expected' => null, 'p_more' => null, 'alert' => false],
+            ['rate' => 2.5, 'low' => 0.68140953930329444, 'high' => 6.46138043994393909, 'expected' => null,
+                'p_more' => null, 'alert' => false],
         ];
         yield 'none' => [['events' => 0, 'exposure' => 1000], ['rate' => 0.0, 'low' => 0.0, 'high' => -log(0.05)]];
-        yield 'per hour' => [['events' => 3, 'exposure' => 1200, 'per' => 1], ['rate' => 0.0025, 'low' => 0.00068140953930329444]];
+        yield 'per hour' => [['events' => 3, 'exposure' => 1200, 'per' => 1],
+            ['rate' => 0.0025, 'low' => 0.00068140953930329444]];
         yield 'beside the past' => [
             ['events' => 3, 'exposure' => 1200, 'baseline' => ['events' => 40, 'exposure' => 60000]],
             ['expected' => 0.8, 'p_more' => 0.052061245100445, 'alert' => false],

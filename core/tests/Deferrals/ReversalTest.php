@@ -9,12 +9,20 @@ use Jorvel\Core\Deferrals\Reversal;
 use Jorvel\Core\Deferrals\SafeStep;
 use PHPUnit\Framework\TestCase;
 
-/** The reverse of what was really done: nothing that was not, the last first, and what proves it after what it proves. */
+/**
+ * The reverse of what was really done: nothing that was not, the last first, and what proves it after what it proves.
+ */
 final class ReversalTest extends TestCase
 {
     /** @param array{title: string, text?: string, ask?: bool, last?: bool}|null $undo */
-    private static function did(int $no, string $kind, string $title, ?array $undo = null, ?float $count = null, bool $done = true): SafeStep
-    {
+    private static function did(
+        int $no,
+        string $kind,
+        string $title,
+        ?array $undo = null,
+        ?float $count = null,
+        bool $done = true,
+    ): SafeStep {
         return new SafeStep($no, $kind, $title, '', $undo, $done, counts: 'bolts', count: $count);
     }
 

@@ -22,7 +22,9 @@ final class SwapTest extends TestCase
         'id' => 'D', 'system' => '30', 'inoperative' => 0, 'installed' => 1, 'required' => 1, 'expires_at' => null,
     ];
 
-    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, string|null}> line, aircraft, why not */
+    /**
+     * @return iterable<string, array{array<string, mixed>, array<string, mixed>, string|null}> line, aircraft, why not
+     */
     public static function fits(): iterable
     {
         $carries = static fn(array $what): array => ['deferred' => [$what + self::DEFERRED]];
@@ -72,7 +74,8 @@ final class SwapTest extends TestCase
             $aircraft = $lines = [];
             for ($a = 0; $a < 1 + $chance->below(5); $a++) {
                 $aircraft[] = [
-                    'id' => "A{$a}", 'station' => ['SKA', 'ELL'][$chance->below(2)], 'free_from' => '2026-05-06T00:00:00Z',
+                    'id' => "A{$a}", 'station' => ['SKA', 'ELL'][$chance->below(2)],
+                    'free_from' => '2026-05-06T00:00:00Z',
                     'deferred' => [[
                         'forbid' => ['icing' => $chance->below(2) === 0],
                         'restrict' => $chance->below(2) === 0 ? (object) [] : ['max_a' => 1],
@@ -81,7 +84,8 @@ final class SwapTest extends TestCase
             }
             for ($l = 0; $l < 1 + $chance->below(5); $l++) {
                 $planned = $chance->below(count($aircraft) + 1);
-                $two = ['id' => '2', 'departs' => '2026-05-06T06:00:00Z', 'arrives' => '2026-05-06T07:00:00Z'] + self::SECTOR;
+                $two = ['id' => '2', 'departs' => '2026-05-06T06:00:00Z',
+                    'arrives' => '2026-05-06T07:00:00Z'] + self::SECTOR;
                 $lines[] = [
                     'id' => "L{$l}", 'station' => ['SKA', 'SKA', 'ELL'][$chance->below(3)],
                     'sectors' => [
@@ -121,7 +125,8 @@ final class SwapTest extends TestCase
         $line = array_pop($lines);
         $best = self::best($lines, $aircraft);
         foreach ($aircraft as $a => $one) {
-            $icing = array_filter(array_column($line['sectors'], 'icing')) !== [] && $one['deferred'][0]['forbid']['icing'];
+            $icing = array_filter(array_column($line['sectors'], 'icing')) !== []
+                && $one['deferred'][0]['forbid']['icing'];
             if ($line['station'] === $one['station'] && ! $icing) {
                 $left = $aircraft;
                 unset($left[$a]);

@@ -27,20 +27,30 @@ final class WordsTest extends TestCase
         self::assertSame(['antiskid'], ChapterGuess::of('ANTISKID off', $known)[0]['words']);
     }
 
-    /** @return iterable<string, array{string, string, string, string, bool}> chapter, text, before: chapter, text; the same */
+    /**
+     * @return iterable<string, array{string, string, string, string, bool}> chapter, text, before: chapter, text; the
+     *   same
+     */
     public static function pairs(): iterable
     {
         yield 'the same words' => ['32-43', 'pulls right', '32-43', 'pulls right', true];
-        yield 'with other endings and order' => ['32-43', 'Braking pulled it to the right', '32', 'pulls right braking', true];
+        yield 'with other endings and order' => ['32-43', 'Braking pulled it to the right', '32', 'pulls right braking',
+            true];
         yield 'another system' => ['32-42', 'pulls right', '32-43', 'pulls right', false];
         yield 'other words' => ['32-43', 'pedal soft', '32-43', 'pulls right', false];
-        yield 'only empty words in common' => ['33', 'light dark after landing', '33', 'light flickers after start', false];
+        yield 'only empty words in common' => ['33', 'light dark after landing', '33', 'light flickers after start',
+            false];
         yield 'no words that mean anything' => ['33', 'it is so', '33', 'it is so', false];
     }
 
     #[DataProvider('pairs')]
-    public function test_the_same_defect(string $chapter, string $text, string $beforeChapter, string $before, bool $same): void
-    {
+    public function test_the_same_defect(
+        string $chapter,
+        string $text,
+        string $beforeChapter,
+        string $before,
+        bool $same,
+    ): void {
         self::assertSame($same, SameDefect::is($chapter, $text, $beforeChapter, $before));
     }
 }

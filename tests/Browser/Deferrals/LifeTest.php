@@ -9,8 +9,8 @@ use Tests\Browser\BrowserCase;
 use Tests\Browser\Visitor;
 
 /**
- * The life of a deferral in the real interface: a crew's report, the finding, the decision, made safe, released with what stays
- * on it, three days of sectors, the part there, closed, and back again as a repeat.
+ * The life of a deferral in the real interface: a crew's report, the finding, the decision, made safe, released with
+ * what stays on it, three days of sectors, the part there, closed, and back again as a repeat.
  *
  * The tests run in this order and stand on each other.
  */
@@ -60,15 +60,21 @@ final class LifeTest extends BrowserCase
     #[Depends('test_it_is_decided_by_what_fits_with_its_clock')]
     public function test_made_safe_and_released_with_the_collar_on_it(): void
     {
-        $visit = self::number('select c.visit_id from findings f join cards c on c.id = f.card_id where f.id = '.self::$finding);
+        $visit = self::number('select c.visit_id from findings f join cards c on c.id = f.card_id where f.id = '
+            .self::$finding);
         foreach (self::cards("visit_id = {$visit} and state <> 'closed'") as $card) {
             $this->work($card);
         }
-        self::assertSame(self::$finding, self::number('select carried_by from safing_devices where carried_by = '.self::$finding));
+        self::assertSame(
+            self::$finding,
+            self::number('select carried_by from safing_devices where carried_by = '.self::$finding),
+        );
         $noor = self::$noor->go('/floor/line');
-        $noor->click('[data-line="QC-TAA"] [data-check="report"] a')->press('Sign that it is good')->type('stamp', 'T44')
+        $noor->click('[data-line="QC-TAA"] [data-check="report"] a')->press('Sign that it is good')
+            ->type('stamp', 'T44')
             ->type('pin', '4450')->press('Sign', '//form');
-        $noor->browser->wait(10, 100)->until(static fn(): bool => self::scalar("select state from visits where id = {$visit}")
+        $noor->browser->wait(10, 100)
+            ->until(static fn(): bool => self::scalar("select state from visits where id = {$visit}")
             === 'released', 'the report is signed good');
         self::assertSame('released', self::scalar("select state from visits where id = {$visit}"));
     }
@@ -91,22 +97,28 @@ final class LifeTest extends BrowserCase
     #[Depends('test_three_days_of_sectors_and_the_part_comes')]
     public function test_closed_with_nothing_skipped_and_it_comes_back_as_a_repeat(): void
     {
-        $visit = self::number('select c.visit_id from deferral_cards d join cards c on c.id = d.card_id where d.part = "fix" '
+        $visit = self::number('select c.visit_id from deferral_cards d join cards c on c.id = d.card_id where d.part = '
+            .'"fix" '
             .'and d.deferral_id = '.self::$deferral);
         // Its day comes.
         self::$stage->database()->exec("update settings set value = value + 86400 where name = 'clock_offset'");
         foreach (self::cards("visit_id = {$visit} and state <> 'closed'") as $card) {
             $this->work($card);
         }
-        self::assertSame(0, self::number('select count(*) from safing_devices where removed_at is null and carried_by = '
-            .self::$finding));
+        self::assertSame(
+            0,
+            self::number('select count(*) from safing_devices where removed_at is null and carried_by = '
+            .self::$finding),
+        );
         $ines = self::$ines->go('/deferrals/'.self::$deferral)->press('The placard is off')->see('close the log');
         $ines->press('Close the log')->type('how', 'sealed unit changed')->type('stamp', 'C01')->type('pin', '1101')
             ->press('Sign', '//form')->see(': closed Sat 9 May');
         $ines->go('/deferrals/reports')->press('Enter a report')->choose('mark', 'QC-TAA')
-            ->type('text', 'Landing light on the left wing dark again')->type('crew', 'captain')->press('Enter it', '//form')
+            ->type('text', 'Landing light on the left wing dark again')->type('crew', 'captain')
+            ->press('Enter it', '//form')
             ->see('dark again');
-        $ines->go('/deferrals/reports/'.self::number("select id from reports where text like '%dark again'"))->see('F0042');
+        $ines->go('/deferrals/reports/'.self::number("select id from reports where text like '%dark again'"))
+            ->see('F0042');
         $ines->press('It is a finding')->type('place', 'left wing, landing light')->press('Raise it', '//form')
             ->see('Its finding');
         self::assertSame(self::$finding, self::number('select repeat_of from findings order by id desc limit 1'));

@@ -133,7 +133,8 @@ final class SignatureTest extends WorldCase
         $finding = Finding::create([
             'aircraft_id' => Card::where('visit_id', 3)->valueOrFail('aircraft_id'),
             'card_id' => Card::where('visit_id', 3)->valueOrFail('id'), 'raised_by' => $this->person('oda')->id,
-            'number' => 'F0701', 'chapter' => '61', 'place' => 'cabin', 'extent' => 'propellers beat', 'state' => 'open',
+            'number' => 'F0701', 'chapter' => '61', 'place' => 'cabin', 'extent' => 'propellers beat',
+            'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
 

@@ -21,7 +21,8 @@ final class DeferTest extends WorldCase
         $look = Card::where('visit_id', 3)->firstOrFail();
         $finding = Finding::create([
             'aircraft_id' => $look->aircraft_id, 'card_id' => $look->id, 'raised_by' => $this->person('oda')->id,
-            'number' => 'F0700', 'chapter' => '61', 'place' => 'cabin', 'extent' => 'propellers beat', 'state' => 'open',
+            'number' => 'F0700', 'chapter' => '61', 'place' => 'cabin', 'extent' => 'propellers beat',
+            'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
         $waiting = fn(): string => (string) $this->as('ines', 'GET', 'deferrals')->json('sentence');
@@ -179,12 +180,14 @@ final class DeferTest extends WorldCase
             'item' => self::item('QA-VFB', '61-L3'), 'position' => 'propeller 1', 'placard' => true, 'stamp' => 'C01',
             'pin' => '1101',
         ];
-        $send = fn(Finding $f, array $with) => $this->as('ines', 'POST', "findings/{$f->id}/defer", [...$body, ...$with]);
+        $send = fn(Finding $f, array $with)
+            => $this->as('ines', 'POST', "findings/{$f->id}/defer", [...$body, ...$with]);
         $send($first, [])->assertStatus(422);
         $send($first, ['because' => 'the needle of its speed hangs'])->assertOk();
         $first->update(['number' => 'F0701']);
         $second = $this->raised('QA-VFB', '61', '2026-05-04T10:00:00Z', 'rpm dead');
-        self::assertStringContainsString('carried already, as F0701', $send($second, [])->assertStatus(422)->json('message'));
+        self::assertStringContainsString('carried already, as F0701', $send($second, [])->assertStatus(422)
+            ->json('message'));
         self::assertStringContainsString(
             'none to spare: 1 of 2 must work',
             $send($second, ['position' => 'propeller 2', 'because' => 'x'])->assertStatus(422)->json('message'),
@@ -195,7 +198,11 @@ final class DeferTest extends WorldCase
     public function test_two_that_forbid_each_other(): void
     {
         $finding = $this->raised('QC-TAB', '27-61', '2026-05-05T09:00:00Z', 'spoiler panel late on the left');
-        $options = array_column($this->as('ines', 'GET', "findings/{$finding->id}/options")->json('options'), null, 'code');
+        $options = array_column(
+            $this->as('ines', 'GET', "findings/{$finding->id}/options")->json('options'),
+            null,
+            'code',
+        );
         self::assertTrue($options['27-L1']['fits'], $options['27-L1']['why']);
         self::assertSame(
             ['27-L1 Spoiler panels, one pair: needs 32-L2 Antiskid, one channel to work'],

@@ -40,7 +40,11 @@ final class LifeTest extends WorldCase
 
     private function option(Finding $finding, string $code): int
     {
-        return array_column($this->as('ines', 'GET', "findings/{$finding->id}/options")->json('options'), 'id', 'code')[$code];
+        return array_column(
+            $this->as('ines', 'GET', "findings/{$finding->id}/options")->json('options'),
+            'id',
+            'code',
+        )[$code];
     }
 
     /** Puts people on it, works it whole, has it signed and, where it is due, inspected. */
@@ -76,7 +80,8 @@ final class LifeTest extends WorldCase
         $body = ['item' => $this->option($finding, '32-L2'), ...self::INES];
         $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertStatus(422)
             ->assertJsonPath('message', 'Say which it is: left, right. Nothing was deferred.');
-        $page = $this->as('ines', 'POST', "findings/{$finding->id}/defer", [...$body, 'position' => 'left'])->assertOk()->json();
+        $page = $this->as('ines', 'POST', "findings/{$finding->id}/defer", [...$body, 'position' => 'left'])->assertOk()
+            ->json();
         $id = $page['deferral']['id'];
         self::assertStringContainsString('not made safe yet', $page['sentence']);
         self::assertContains('deferral_invalid', $blocks(), 'it begins with the signature of its card');
@@ -101,7 +106,8 @@ final class LifeTest extends WorldCase
         self::assertSame('F0800', $devices['Plug cap']);
 
         // Planned: the fix, the reverse of what was really fitted, the test.
-        $page = $this->as('ines', 'POST', "deferrals/{$id}/plan", ['slot' => 'visit-'.$safe->visit_id])->assertOk()->json();
+        $page = $this->as('ines', 'POST', "deferrals/{$id}/plan", ['slot' => 'visit-'.$safe->visit_id])->assertOk()
+            ->json();
         self::assertSame(
             ['done', 'now', 'later', 'later', 'later', 'later'],
             array_column($page['stages'], 'state'),
@@ -118,7 +124,8 @@ final class LifeTest extends WorldCase
             'Channel B set back',
             'Channels A and B compared',
             'Self-test: both channels pass',
-        ], $parts['reverse']->card->steps->where('kind', '!=', 'inspection')->pluck('title')->map(ucfirst(...))->values()->all());
+        ], $parts['reverse']->card->steps->where('kind', '!=', 'inspection')->pluck('title')->map(ucfirst(...))
+            ->values()->all());
         self::assertSame([2, 2], array_values($parts['reverse']->card->steps->where('kind', 'count')
             ->map(static fn($s): int => (int) $s->spec['max'])->all()), 'as many turns as were put on');
         $this->close($id)->assertStatus(422)->assertJsonPath('message', 'First: fixed. Nothing was changed.');
@@ -138,7 +145,10 @@ final class LifeTest extends WorldCase
         $this->close($id)->assertOk()->assertJsonPath('stands', 'closed');
         self::assertSame('fixed', $finding->refresh()->state->value);
         self::assertStringStartsWith('sensor changed (cards ', (string) $finding->fixed_how);
-        self::assertNotContains('F0800', array_column($this->as('ines', 'GET', 'deferrals')->json('deferrals'), 'finding'));
+        self::assertNotContains(
+            'F0800',
+            array_column($this->as('ines', 'GET', 'deferrals')->json('deferrals'), 'finding'),
+        );
         self::assertSame('F0800', $this->as('ines', 'GET', 'deferrals')->json('closed.0.finding'));
 
         // Back a week later it is a repeat, with its story.
@@ -154,11 +164,13 @@ final class LifeTest extends WorldCase
     {
         $finding = $this->found();
         $device = SafingDevice::where('aircraft_id', $finding->aircraft_id)->whereNull('removed_at')->firstOrFail();
-        $body = ['item' => $this->option($finding, '32-L2'), 'position' => 'left', 'carry' => [$device->id], ...self::INES];
+        $body = ['item' => $this->option($finding, '32-L2'), 'position' => 'left', 'carry' => [$device->id],
+            ...self::INES];
         $page = $this->as('ines', 'POST', "findings/{$finding->id}/defer", $body)->assertOk()->json();
         self::assertSame($finding->id, $device->refresh()->carried_by);
         $id = $page['deferral']['id'];
-        $back = fn(): TestResponse => $this->as('ines', 'POST', "deferrals/{$id}/take-back", ['why' => 'the part came']);
+        $back = fn(): TestResponse
+            => $this->as('ines', 'POST', "deferrals/{$id}/take-back", ['why' => 'the part came']);
         Card::whereKey($page['safe']['id'])->update(['state' => Card::IN_WORK]);
         self::assertStringContainsString('is begun', (string) $back()->assertStatus(422)->json('message'));
         Card::whereKey($page['safe']['id'])->update(['state' => Card::OPEN]);
@@ -172,15 +184,19 @@ final class LifeTest extends WorldCase
 
     public function test_extended_within_its_category_with_reason_and_approval(): void
     {
-        $of = static fn(string $number): int => (int) Deferral::whereRelation('finding', 'number', $number)->valueOrFail('id');
-        $extend = fn(string $number, int $days, string $who = 'ines', array $by = self::INES): TestResponse => $this->as(
-            $who,
-            'POST',
-            "deferrals/{$of($number)}/extend",
-            ['days' => $days, 'reason' => 'part late', 'approval' => 'A 17', ...$by],
-        );
-        self::assertStringContainsString('Category A cannot', (string) $extend('F0004', 2)->assertStatus(422)->json('message'));
-        self::assertStringContainsString('1 to 10 days', (string) $extend('F0001', 11)->assertStatus(422)->json('message'));
+        $of = static fn(string $number): int => (int) Deferral::whereRelation('finding', 'number', $number)
+            ->valueOrFail('id');
+        $extend = fn(string $number, int $days, string $who = 'ines', array $by = self::INES): TestResponse
+            => $this->as(
+                $who,
+                'POST',
+                "deferrals/{$of($number)}/extend",
+                ['days' => $days, 'reason' => 'part late', 'approval' => 'A 17', ...$by],
+            );
+        self::assertStringContainsString('Category A cannot', (string) $extend('F0004', 2)->assertStatus(422)
+            ->json('message'));
+        self::assertStringContainsString('1 to 10 days', (string) $extend('F0001', 11)->assertStatus(422)
+            ->json('message'));
         $tor = ['stamp' => 'X02', 'pin' => '5520'];
         self::assertStringContainsString(
             'may not decide',
@@ -195,7 +211,10 @@ final class LifeTest extends WorldCase
         app(Clock::class)->start(Instant::parse('2026-05-08T00:00:00Z'));
         self::assertStringContainsString('run out', (string) $extend('F0002', 1)->assertStatus(422)->json('message'));
         // What has run out cannot be overlooked.
-        self::assertStringContainsString('Has run out', (string) json_encode($this->as('ines', 'GET', 'deferrals')->json()));
+        self::assertStringContainsString(
+            'Has run out',
+            (string) json_encode($this->as('ines', 'GET', 'deferrals')->json()),
+        );
         $row = array_column($this->as('ines', 'GET', 'fleet')->json('rows'), null, 'mark')['QC-TAB'];
         self::assertSame('stop', $row['state']);
     }
@@ -204,14 +223,16 @@ final class LifeTest extends WorldCase
     {
         $id = (int) Deferral::whereRelation('finding', 'number', 'F0003')->valueOrFail('id');
         $need = fn(array $body): TestResponse => $this->as('ines', 'POST', "deferrals/{$id}/needs", $body);
-        self::assertStringContainsString('no part', (string) $need(['kind' => 'part', 'what' => 'JV-0'])->assertStatus(422)
+        self::assertStringContainsString('no part', (string) $need(['kind' => 'part', 'what' => 'JV-0'])
+            ->assertStatus(422)
             ->json('message'));
         $page = $need(['kind' => 'part', 'what' => 'JV-3242-30', 'quantity' => 2])->assertOk()->json('deferral');
         self::assertSame('unknown', $page['verdict'], 'one is in stock, none on order');
         $last = $page['needs'][count($page['needs']) - 1];
         self::assertSame('nobody knows when', $last['said']);
         $change = fn(array $body): TestResponse => $this->as('ines', 'POST', "deferral-needs/{$last['id']}", $body);
-        self::assertStringContainsString('The store has 1', (string) $change(['do' => 'there'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString('The store has 1', (string) $change(['do' => 'there'])->assertStatus(422)
+            ->json('message'));
         $page = $change(['do' => 'expected', 'expected' => '2026-05-16'])->assertOk()->json('deferral');
         self::assertSame('late', $page['verdict']);
         $page = $change(['do' => 'drop'])->assertOk()->json();
@@ -249,14 +270,16 @@ final class LifeTest extends WorldCase
         self::assertSame('in_time', $page()['deferral']['verdict']);
         $slot = $page()['slots'][0]['id'];
         $this->as('ines', 'POST', "deferrals/{$id}/plan", ['slot' => $slot])->assertOk();
-        $reverse = DeferralCard::with('card.steps')->where(['deferral_id' => $id, 'part' => 'reverse'])->firstOrFail()->card;
+        $reverse = DeferralCard::with('card.steps')->where(['deferral_id' => $id, 'part' => 'reverse'])->firstOrFail()
+            ->card;
         $titles = $reverse->steps->pluck('title')->all();
         $at = static fn(string $begins): int => (int) array_key_first(
             array_filter($titles, static fn(string $t): bool => str_starts_with($t, $begins)),
         );
         $order = [
             'Connector caps off', 'right inner door: bolts out', 'left upper door: opened and shut', 'Fairings back on',
-            'Plates in the kit bag', 'Bolts in the kit bag', 'Lever lock off', 'Channel B set back', 'Channels A and B compared',
+            'Plates in the kit bag', 'Bolts in the kit bag', 'Lever lock off', 'Channel B set back',
+            'Channels A and B compared',
             'Unlocked light, power on', 'Independent inspection',
         ];
         $places = array_map($at, $order);
@@ -272,7 +295,10 @@ final class LifeTest extends WorldCase
         ActingRow::query()->update(['ended_at' => '2026-05-05T12:00:00Z']);
         $visit = $reverse->visit_id;
         DB::table('visits')->where('id', $visit)->update(['state' => 'in_work']);
-        $this->whole(DeferralCard::with('card')->where(['deferral_id' => $id, 'part' => 'fix'])->firstOrFail()->card, 'pell');
+        $this->whole(
+            DeferralCard::with('card')->where(['deferral_id' => $id, 'part' => 'fix'])->firstOrFail()->card,
+            'pell',
+        );
         DB::table('card_waits')->where('card_id', $reverse->id)->delete();
         $this->assign($reverse, 'pell')->assertOk();
         $channel = $reverse->steps->firstWhere('title', 'Channel B set back');

@@ -41,7 +41,8 @@ final class RemindersTest extends WorldCase
         $this->receiver->setTimeout(60)->start();
         $this->receiver->waitUntil(static fn(string $kind, string $out): bool => str_contains($out, 'listening'));
 
-        return 'http://'.json_decode(strtok($this->receiver->getOutput(), "\n"), true)['listening'].'/hooks/3f?key=deep';
+        return 'http://'.json_decode(strtok($this->receiver->getOutput(), "\n"), true)['listening']
+            .'/hooks/3f?key=deep';
     }
 
     /** @return list<array<string, mixed>> what the receiver said of each message */
@@ -53,7 +54,10 @@ final class RemindersTest extends WorldCase
         return array_map(static fn(string $l): array => json_decode($l, true), array_values(array_filter($lines)));
     }
 
-    /** @return list<array{string, int|null, string, string}> event, tries, answer without its instant, whether it arrived */
+    /**
+     * @return list<array{string, int|null, string, string}> event, tries, answer without its instant, whether it
+     *   arrived
+     */
     private function messages(): array
     {
         return array_values(WebhookDelivery::orderBy('id')->get()->map(static fn(WebhookDelivery $d): array => [
@@ -70,7 +74,12 @@ final class RemindersTest extends WorldCase
     /** @param list<string> $events */
     private function hook(string $address, array $events): Webhook
     {
-        $made = $this->as('ines', 'POST', 'webhooks', ['name' => 'Wall screen', 'address' => $address, 'events' => $events]);
+        $made = $this->as(
+            'ines',
+            'POST',
+            'webhooks',
+            ['name' => 'Wall screen', 'address' => $address, 'events' => $events],
+        );
         $made->assertStatus(201);
         $hook = Webhook::latest('id')->firstOrFail();
         self::assertSame($hook->secret, $made->json('secret'));
@@ -83,10 +92,16 @@ final class RemindersTest extends WorldCase
     {
         $hook = $this->hook('http://127.0.0.1:1/', ['finding.raised', 'deferral.extension_asked']);
         $hook->update(['address' => $this->receives($hook->secret, fail: 1)]);
-        $carried = Deferral::whereHas('finding', static fn($q) => $q->where('place', 'flight deck, parking brake light'))
+        $carried = Deferral::whereHas('finding', static fn($q)
+            => $q->where('place', 'flight deck, parking brake light'))
             ->firstOrFail();
         $ask = fn(int $days, string $login = 'ines'): TestResponse
-            => $this->as($login, 'POST', "deferrals/{$carried->id}/ask-extension", ['days' => $days, 'reason' => 'the loom is late']);
+            => $this->as(
+                $login,
+                'POST',
+                "deferrals/{$carried->id}/ask-extension",
+                ['days' => $days, 'reason' => 'the loom is late'],
+            );
         self::assertStringContainsString('asked for already', $ask(2)->assertStatus(422)->json('message'));
         DB::table('deferral_needs')->where('kind', 'extension')->delete();
         $ask(2)->assertOk()->assertJsonPath('deferral.needs.1.what', 'Extension by 2 days: the loom is late')
@@ -117,7 +132,8 @@ final class RemindersTest extends WorldCase
         self::assertStringContainsString('2 days more are asked for', $second['body']['said']);
 
         $page = $this->as('mika', 'GET', 'reminders')->assertOk();
-        $page->assertJsonPath('deliveries.0.state', 'clear')->assertJsonPath('secret', null)->assertJsonPath('may', false);
+        $page->assertJsonPath('deliveries.0.state', 'clear')->assertJsonPath('secret', null)
+            ->assertJsonPath('may', false);
         self::assertMatchesRegularExpression('~^http://127\.0\.0\.1:\d+/…$~', $page->json('webhooks.0.host'));
         self::assertStringNotContainsString('deep', (string) $page->getContent());
 
@@ -150,12 +166,14 @@ final class RemindersTest extends WorldCase
         }
         $this->later(1_000_000);
         self::assertSame(0, app(Deliver::class)());
-        $page = $this->as('ines', 'GET', 'reminders')->assertJsonPath('deliveries.0.word', 'given up after 10: no answer');
+        $page = $this->as('ines', 'GET', 'reminders')
+            ->assertJsonPath('deliveries.0.word', 'given up after 10: no answer');
         self::assertSame('1 message did not arrive and is given up.', $page->json('sentence'));
         $delivery = $page->json('deliveries.0.id');
         $this->as('ines', 'POST', "webhook-deliveries/{$delivery}/again")->assertOk();
         self::assertSame(1, app(Deliver::class)());
-        $this->as('ines', 'POST', "webhooks/{$hook->id}/revoke")->assertOk()->assertJsonPath('sentence', 'Nobody outside is told.');
+        $this->as('ines', 'POST', "webhooks/{$hook->id}/revoke")->assertOk()
+            ->assertJsonPath('sentence', 'Nobody outside is told.');
         $this->later(1_000_000);
         self::assertSame(0, app(Deliver::class)());
         $this->as('ines', 'POST', "webhook-deliveries/{$delivery}/again")->assertStatus(422);
@@ -212,7 +230,8 @@ final class RemindersTest extends WorldCase
     public function test_what_is_wrong_names_its_place(array $change, string $place): void
     {
         $good = ['name' => 'Wall', 'address' => 'https://example.test/in', 'events' => ['finding.raised']];
-        $this->as('ines', 'POST', 'webhooks', [...$good, ...$change])->assertStatus(422)->assertJsonValidationErrors($place);
+        $this->as('ines', 'POST', 'webhooks', [...$good, ...$change])->assertStatus(422)
+            ->assertJsonValidationErrors($place);
         self::assertSame(0, Webhook::count());
     }
 }

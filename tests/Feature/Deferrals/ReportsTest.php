@@ -29,7 +29,12 @@ final class ReportsTest extends WorldCase
      */
     private function enter(string $mark, string $text, array $more = []): TestResponse
     {
-        return $this->as('oda', 'POST', 'reports', ['mark' => $mark, 'crew' => 'Sigrun Halle', 'text' => $text, ...$more]);
+        return $this->as(
+            'oda',
+            'POST',
+            'reports',
+            ['mark' => $mark, 'crew' => 'Sigrun Halle', 'text' => $text, ...$more],
+        );
     }
 
     /** @return iterable<string, array{string, string, string|null}> aircraft, words, chapter that is proposed */
@@ -50,7 +55,8 @@ final class ReportsTest extends WorldCase
     ): void {
         $page = $this->enter($mark, $text)->assertCreated()->json();
         self::assertSame([$chapter, false], [$page['report']['chapter'], $page['report']['sorted']]);
-        $sorted = $this->as('oda', 'POST', "reports/{$page['report']['id']}/chapter", ['chapter' => '49-11'])->assertOk();
+        $sorted = $this->as('oda', 'POST', "reports/{$page['report']['id']}/chapter", ['chapter' => '49-11'])
+            ->assertOk();
         self::assertSame(['49-11', true], [$sorted->json('report.chapter'), $sorted->json('report.sorted')]);
         $this->as('oda', 'POST', "reports/{$page['report']['id']}/chapter", ['chapter' => 'gear'])->assertStatus(422);
     }
@@ -59,8 +65,13 @@ final class ReportsTest extends WorldCase
     {
         $id = Report::where('number', 'R0005')->valueOrFail('id');
         $page = $this->as('oda', 'GET', "reports/{$id}")->json();
-        self::assertSame([true], array_values(array_filter(array_column($page['before'], 'suspect'))), 'one first suspect');
-        $page = $this->as('oda', 'POST', "reports/{$id}/finding", ['place' => 'brakes', 'severity' => 'major'])->assertOk()
+        self::assertSame(
+            [true],
+            array_values(array_filter(array_column($page['before'], 'suspect'))),
+            'one first suspect',
+        );
+        $page = $this->as('oda', 'POST', "reports/{$id}/finding", ['place' => 'brakes', 'severity' => 'major'])
+            ->assertOk()
             ->json();
         $finding = Finding::findOrFail($page['report']['findingId']);
         self::assertSame(['32-43', 'finding'], [$finding->chapter, $page['report']['stands']]);
@@ -77,13 +88,19 @@ final class ReportsTest extends WorldCase
         self::assertSame('R0005', $again['report']['repeat']);
         self::assertStringContainsString('fixed: balanced', $again['story'][0]);
         self::assertNull($this->enter('QA-VFE', 'brake pedal soft', ['chapter' => '32-43'])->json('report.repeat'));
-        self::assertNull($this->enter('QA-VFD', 'pulls right, braking hard')->json('report.repeat'), 'another aircraft');
+        self::assertNull(
+            $this->enter('QA-VFD', 'pulls right, braking hard')->json('report.repeat'),
+            'another aircraft',
+        );
         $found = $this->as('oda', 'POST', "reports/{$again['report']['id']}/finding", [
             'place' => 'brakes again', 'severity' => 'major',
         ])->assertOk()->json('report.findingId');
         self::assertSame($finding->id, Finding::findOrFail($found)->repeat_of);
         app(Clock::class)->start(Instant::parse('2027-02-09T10:00:00Z'));
-        self::assertNotNull($this->enter('QA-VFE', 'pulls right when braking')->json('report.repeat'), 'it has not flown since');
+        self::assertNotNull(
+            $this->enter('QA-VFE', 'pulls right when braking')->json('report.repeat'),
+            'it has not flown since',
+        );
     }
 
     public function test_no_fault_needs_its_test_on_record(): void
@@ -101,16 +118,21 @@ final class ReportsTest extends WorldCase
         $this->as('ines', 'POST', "reports/{$id}/test", ['template' => 'SKV-32-43'])->assertStatus(422);
         $card->update(['state' => Card::CLOSED, 'closed_at' => '2026-05-04T10:00:00Z']);
         Step::where('card_id', $card->id)->update(['state' => Step::DONE]);
-        self::assertStringContainsString('is no test of it', (string) $end($card->id)->assertStatus(422)->json('message'), 'before');
+        self::assertStringContainsString('is no test of it', (string) $end($card->id)->assertStatus(422)
+            ->json('message'), 'before');
         $card->update(['closed_at' => '2026-05-05T13:00:00Z']);
         $end($card->id, 'oda')->assertForbidden();
         self::assertSame('no_fault', $end($card->id)->assertOk()->json('report.stands'));
-        self::assertStringContainsString($card->number, (string) json_encode($this->as('mika', 'GET', 'reports')->json()));
+        self::assertStringContainsString(
+            $card->number,
+            (string) json_encode($this->as('mika', 'GET', 'reports')->json()),
+        );
     }
 
     public function test_what_a_crew_says_on_the_line_stands_among_the_reports_as_the_finding_that_it_is(): void
     {
-        $item = ProgrammeItem::where('line', 'report')->where('type_id', Aircraft::where('mark', 'QA-VFE')->value('type_id'))
+        $item = ProgrammeItem::where('line', 'report')
+            ->where('type_id', Aircraft::where('mark', 'QA-VFE')->value('type_id'))
             ->valueOrFail('id');
         $this->as('oda', 'POST', 'line', [
             'mark' => 'QA-VFE', 'item' => $item, 'report' => 'pulls right on braking, worse than yesterday',
@@ -120,8 +142,10 @@ final class ReportsTest extends WorldCase
         self::assertSame(['line', Report::FINDING, '32-43'], [$report->source, $report->state, $report->chapter]);
         self::assertSame('pulls right on braking, worse than yesterday', $report->finding?->extent);
         self::assertSame($report->number, $this->as('ines', 'GET', 'reports')->json('reports.4.number'));
-        self::assertSame(2, collect($this->as('ines', 'GET', 'reliability/rows?what=reports&by=tail&key=QA-VFE')->json())
-            ->count());
+        self::assertCount(
+            2,
+            (array) $this->as('ines', 'GET', 'reliability/rows?what=reports&by=tail&key=QA-VFE')->json(),
+        );
     }
 
     public function test_what_was_done_before_is_told_as_of_the_report(): void
@@ -155,7 +179,10 @@ final class ReportsTest extends WorldCase
         $card = Card::whereRelation('visit.aircraft', 'mark', 'QC-TAB')->where('makes', Card::CARRY)->firstOrFail();
         Card::whereKey($card->id)->update(['closed_at' => '2026-05-05T13:00:00Z']);
         Report::whereKey($id)->update(['chapter' => $card->chapter()]);
-        self::assertNotContains($card->id, array_column($this->as('ines', 'GET', "reports/{$id}")->json('proofs'), 'id'));
+        self::assertNotContains(
+            $card->id,
+            array_column($this->as('ines', 'GET', "reports/{$id}")->json('proofs'), 'id'),
+        );
     }
 
     public function test_a_file_is_looked_at_whole_and_the_programme_sends_the_same(): void
@@ -174,7 +201,10 @@ final class ReportsTest extends WorldCase
         self::assertSame($before, Report::count());
         $bring($good, true)->assertOk();
         self::assertSame($before + 2, Report::count());
-        self::assertStringContainsString('entered already', (string) json_encode($bring($good, true)->assertStatus(422)->json()));
+        self::assertStringContainsString(
+            'entered already',
+            (string) json_encode($bring($good, true)->assertStatus(422)->json()),
+        );
         $sent = $bring(null, false)->assertOk()->json();
         self::assertNotSame([], $sent['rows']);
         self::assertEquals($sent, $bring(null, false)->json(), 'the same at every asking');

@@ -61,7 +61,10 @@ final class SectorsTest extends WorldCase
         );
     }
 
-    /** @return iterable<string, array{string, array<string, mixed>, string, string}> a flight, what is so of it, verdict, why */
+    /**
+     * @return iterable<string, array{string, array<string, mixed>, string, string}> a flight, what is so of it,
+     *   verdict, why
+     */
     public static function cases(): iterable
     {
         yield 'the programme does not say what it meets' => ['B03', ['conditions' => null], 'unknown', 'does not say'];
@@ -69,10 +72,12 @@ final class SectorsTest extends WorldCase
         yield 'an hour that nobody knows is the whole day'
             => ['B05', ['departs_at' => null, 'arrives_at' => null], 'go_restricted', ''];
         yield 'arrives after the midnight at which it runs out' => [
-            'B05', ['departs_at' => '2026-05-07T21:00:00Z', 'arrives_at' => '2026-05-07T22:00:01Z'], 'no_go', 'runs out',
+            'B05', ['departs_at' => '2026-05-07T21:00:00Z', 'arrives_at' => '2026-05-07T22:00:01Z'], 'no_go',
+            'runs out',
         ];
         yield 'arrives at that very midnight' => [
-            'B05', ['departs_at' => '2026-05-07T21:00:00Z', 'arrives_at' => '2026-05-07T22:00:00Z'], 'go_restricted', '',
+            'B05', ['departs_at' => '2026-05-07T21:00:00Z', 'arrives_at' => '2026-05-07T22:00:00Z'], 'go_restricted',
+            '',
         ];
     }
 
@@ -88,7 +93,8 @@ final class SectorsTest extends WorldCase
 
     public function test_what_is_not_made_safe_or_has_no_placard_does_not_fly(): void
     {
-        Deferral::whereRelation('finding', 'number', 'F0001')->update(['procedure_done' => false, 'placard_at' => null]);
+        Deferral::whereRelation('finding', 'number', 'F0001')
+            ->update(['procedure_done' => false, 'placard_at' => null]);
         $why = (string) json_encode($this->flights('QC-TAB')['B03']['reasons']);
         self::assertStringContainsString('not made safe yet', $why);
         self::assertStringContainsString('placard is not fitted', $why);
@@ -111,10 +117,12 @@ final class SectorsTest extends WorldCase
         $room = $sent->json();
         self::assertTrue($room['swaps'][0]['accepted'], $room['swaps'][0]['answer']);
         $mark = static fn(string $number): string => (string) Sector::where('number', $number)->firstOrFail()
-            ->newQuery()->join('aircraft', 'aircraft.id', '=', 'sectors.aircraft_id')->where('number', $number)->value('mark');
+            ->newQuery()->join('aircraft', 'aircraft.id', '=', 'sectors.aircraft_id')->where('number', $number)
+            ->value('mark');
         self::assertSame([$takes, $takes], [$mark('B05'), $mark('B06')]);
         self::assertArrayNotHasKey('B06', $this->flights('QC-TAB'));
-        self::assertStringContainsString('No swap helps', (string) $send($swap['moves'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString('No swap helps', (string) $send($swap['moves'])->assertStatus(422)
+            ->json('message'));
 
         // Two hours before it the crews are on their way.
         $body['date'] = '2026-05-08';

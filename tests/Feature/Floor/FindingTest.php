@@ -71,7 +71,8 @@ final class FindingTest extends WorldCase
             ])->assertStatus(422)->json('message'),
         );
         // A finding on another system than its card's: its fix is inspected as that system is.
-        $zones = Card::where(['title' => 'Detailed inspection, passenger door frame', 'state' => 'open'])->firstOrFail();
+        $zones = Card::where(['title' => 'Detailed inspection, passenger door frame', 'state' => 'open'])
+            ->firstOrFail();
         self::assertFalse($zones->independent_inspection);
         $this->as('ines', 'POST', "cards/{$zones->id}/findings", [
             'place' => 'forward fuselage, quadrant', 'extent' => 'cable off its groove', 'chapter' => '27-30',

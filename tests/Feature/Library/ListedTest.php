@@ -41,7 +41,8 @@ final class ListedTest extends WorldCase
         self::assertGreaterThanOrEqual(40, count($room['items']));
         $data = json_decode($this->file($type, 'json'));
         $data->revision++;
-        self::assertStringContainsString('changes nothing', $this->look((string) json_encode($data))->assertOk()->json('sentence'));
+        self::assertStringContainsString('changes nothing', $this->look((string) json_encode($data))->assertOk()
+            ->json('sentence'));
         $csv = str_replace("{$type},{$room['revision']},", "{$type},{$data->revision},", $this->file($type, 'csv'));
         $seen = $this->look($csv, 'listed-csv');
         self::assertSame(200, $seen->status(), (string) json_encode($seen->json()));
@@ -58,7 +59,8 @@ final class ListedTest extends WorldCase
         yield 'a system that nothing is of' => ['needs', ['wings'], '78-L1, needs.0', 'no item of the list'];
         yield 'its own system' => ['needs', ['reversers'], '78-L1, needs', 'its own system'];
         yield 'a counter that there is not' => ['limits', ['beats' => 3], '78-L1, limits.beats', 'no counter'];
-        yield 'neither a max nor a min' => ['restrict', ['altitude_ft' => 3], '78-L1, restrict.altitude_ft', 'max_ or min_'];
+        yield 'neither a max nor a min' => ['restrict', ['altitude_ft' => 3], '78-L1, restrict.altitude_ft',
+            'max_ or min_'];
         yield 'a field that it has not' => ['colour', 'red', '78-L1, colour', ''];
         yield 'more at once than to spare' => ['carry', 2, '78-L1, carry', ''];
     }
@@ -100,7 +102,8 @@ final class ListedTest extends WorldCase
         self::assertEqualsCanonicalizing(['category', 'placard'], array_column($view['changes'], 'what'));
         self::assertStringContainsString('F0001 on QC-TAB is carried under version 1', $view['asked'][0]['message']);
         self::assertContains('32-L2 Antiskid, one channel', $view['left']);
-        $apply = fn(bool $sure): TestResponse => $this->as('ines', 'POST', "library/imports/{$view['id']}/apply", ['sure' => $sure]);
+        $apply = fn(bool $sure): TestResponse
+            => $this->as('ines', 'POST', "library/imports/{$view['id']}/apply", ['sure' => $sure]);
         $apply(false)->assertStatus(422);
         self::assertSame(4, (int) ListedRevision::whereRelation('type', 'code', 'OLN')->max('revision'));
         $apply(true)->assertOk();
@@ -113,7 +116,8 @@ final class ListedTest extends WorldCase
         $row = array_column($this->as('ines', 'GET', 'deferrals')->json('deferrals'), null, 'finding')['F0001'];
         self::assertSame(['2026-05-11', 'REVERSER 2 INOP'], [$row['date'], $row['placard']]);
         $apply(true)->assertStatus(422);
-        $this->as('mika', 'POST', 'library/imports', ['kind' => 'listed', 'name' => 'x', 'text' => $text])->assertForbidden();
+        $this->as('mika', 'POST', 'library/imports', ['kind' => 'listed', 'name' => 'x', 'text' => $text])
+            ->assertForbidden();
     }
 
     public function test_what_is_withdrawn_carries_nothing_more(): void
@@ -125,6 +129,9 @@ final class ListedTest extends WorldCase
             'items' => [[...$item, 'withdrawn' => true]],
         ]))->assertOk()->json();
         $this->as('ines', 'POST', "library/imports/{$view['id']}/apply", ['sure' => true])->assertOk();
-        self::assertNotContains('33-L3', array_column($this->as('ines', 'GET', 'library/listed/OLN')->json('items'), 'code'));
+        self::assertNotContains(
+            '33-L3',
+            array_column($this->as('ines', 'GET', 'library/listed/OLN')->json('items'), 'code'),
+        );
     }
 }

@@ -124,10 +124,15 @@ final class ReleaseTest extends WorldCase
         ]);
         $finding = Finding::create([
             'aircraft_id' => $card->aircraft_id, 'card_id' => $card->id, 'raised_by' => $this->person('oda')->id,
-            'number' => 'F0099', 'chapter' => '61', 'place' => 'propeller 1', 'extent' => 'rpm frozen', 'state' => 'open',
+            'number' => 'F0099', 'chapter' => '61', 'place' => 'propeller 1', 'extent' => 'rpm frozen',
+            'state' => 'open',
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
-        $option = array_column($this->as('ines', 'GET', "findings/{$finding->id}/options")->json('options'), null, 'code');
+        $option = array_column(
+            $this->as('ines', 'GET', "findings/{$finding->id}/options")->json('options'),
+            null,
+            'code',
+        );
         $option = $option['61-L3'];
         self::assertSame(['2026-05-08', true], [$option['date'], $option['fits']]);
         $body = [

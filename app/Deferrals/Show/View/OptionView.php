@@ -25,7 +25,8 @@ final readonly class OptionView
         #[OA\Property] public string $conditions,
         #[OA\Property] public string $crew,
         #[OA\Property] public string $placard,
-        #[OA\Property(description: 'the card that makes it safe; null where nothing is done but the placard')] public ?string $safe,
+        #[OA\Property(description: 'the card that makes it safe; null where nothing is done but the '
+            .'placard')] public ?string $safe,
         #[OA\Property] public string $said,
         #[OA\Property] public ?string $date,
         /** @var list<DriverView> */

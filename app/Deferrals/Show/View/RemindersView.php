@@ -14,7 +14,10 @@ final readonly class RemindersView
         #[OA\Property] public string $sentence,
         #[OA\Property] public string $note,
         /** @var array<string, string> what can be told, each with how it is said */
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $events,
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'string'),
+        )] public array $events,
         /** @var list<WebhookView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: WebhookView::class))] public array $webhooks,
         /** @var list<DeliveryView> the newest first */

@@ -4,7 +4,9 @@ const WIDTH = 640;
 const LEFT = 150;
 const ROW = 30;
 
-/** Every limit of a clock from the day of its discovery: as long as it may be carried, with today, and which ends first. */
+/**
+ * Every limit of a clock from the day of its discovery: as long as it may be carried, with today, and which ends first.
+ */
 export function ClockDrawing({ drivers, label }: { drivers: Schemas['DriverView'][]; label: string }) {
     const now = drivers[0]?.now ?? 0;
     const far = Math.max(now + 1, ...drivers.map((d) => d.to ?? 0));

@@ -6,7 +6,9 @@ import { Page, Section, Wait } from '../../parts/Page';
 import { DeferSheet } from './DeferSheet';
 import { Option } from './Option';
 
-/** Under which listed items a finding may be carried and under which not, each with its reason, before anybody commits. */
+/**
+ * Under which listed items a finding may be carried and under which not, each with its reason, before anybody commits.
+ */
 export function Decide() {
     const id = Number(useParams().id);
     const [choice, setChoice] = useState<Schemas['OptionView'] | null>(null);

@@ -9,7 +9,9 @@ import { Tabs } from '../../parts/Tabs';
 import { Carried } from './Carried';
 import { deferralTabs } from './tabs';
 
-/** What is carried, by what runs out first and whether it is closed in time, and the findings that wait for a decision. */
+/**
+ * What is carried, by what runs out first and whether it is closed in time, and the findings that wait for a decision.
+ */
 export function Deferrals() {
     const [page, setPage] = useState(1);
     return (

@@ -3,7 +3,9 @@ import { Button } from '../../parts/Button';
 import { State } from '../../parts/State';
 import { ClockDrawing } from './ClockDrawing';
 
-/** A listed item beside a finding: it covers it, with its clock and what it forbids; or it does not, with the reason. */
+/**
+ * A listed item beside a finding: it covers it, with its clock and what it forbids; or it does not, with the reason.
+ */
 export function Option({
     option: o,
     may,

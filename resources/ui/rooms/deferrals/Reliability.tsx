@@ -11,7 +11,9 @@ const whats = (['reports', 'findings', 'deferrals', 'removals'] as const).map((w
 const bys = (['system', 'type', 'tail', 'part'] as const).map((b) => ({ value: b, name: `by ${b}` }));
 const spans = [30, 90, 365].map((d) => ({ value: d, name: `${d} days` }));
 
-/** How often things go wrong per 1,000 flight hours, with bounds, beside the year before; each figure leads to its rows. */
+/**
+ * How often things go wrong per 1,000 flight hours, with bounds, beside the year before; each figure leads to its rows.
+ */
 export function Reliability() {
     const [query, setQuery] = useState<Counted>({ what: 'reports', by: 'system', days: 90 });
     const [key, setKey] = useState<string | null>(null);

@@ -16,7 +16,10 @@ const spans = [
     { value: 14, name: '2 weeks' },
 ] as const;
 
-/** The coming flights of every aircraft that carries something: which may be flown, which may not, and who could take them. */
+/**
+ * The coming flights of every aircraft that carries something: which may be flown, which may not, and who could take
+ * them.
+ */
 export function Sectors() {
     const [days, setDays] = useState(3);
     const [swap, setSwap] = useState<{ mark: string; date: string } | null>(null);

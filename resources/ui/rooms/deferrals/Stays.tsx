@@ -7,7 +7,9 @@ import { Glyph } from '../../parts/State';
 
 const FIRST = 6;
 
-/** The stays in which it could be closed: its cards go into the one that is chosen, a visit that there is or a new one. */
+/**
+ * The stays in which it could be closed: its cards go into the one that is chosen, a visit that there is or a new one.
+ */
 export function Stays({ page: p }: { page: Schemas['DeferralPage'] }) {
     const [all, setAll] = useState(false);
     const plan = useSend((slot: string, headers) =>

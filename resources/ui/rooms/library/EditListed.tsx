@@ -9,7 +9,10 @@ import { Looking, useLooking } from './looking';
 
 const blank = { category: 'C', installed: 1, required: 0 };
 
-/** One listed item changed, or a new one: it goes the way of a file, as the next revision, so that it is checked and shown. */
+/**
+ * One listed item changed, or a new one: it goes the way of a file, as the next revision, so that it is checked and
+ * shown.
+ */
 export function EditListed({
     list,
     row,

@@ -41,7 +41,10 @@ const columns = (onEdit: ((row: Row) => void) | null): Column<Row>[] => [
     { id: 'carried', header: 'Carried', accessorFn: (r) => (r.carried === 0 ? '' : r.carried) },
 ];
 
-/** What may be carried on a type, by the revision in force: read, taken away as a file, edited item by item with a preview. */
+/**
+ * What may be carried on a type, by the revision in force: read, taken away as a file, edited item by item with a
+ * preview.
+ */
 export function Listed() {
     const may = useMe().data?.may ?? [];
     const [editing, setEditing] = useState<Row | 'new' | null>(null);

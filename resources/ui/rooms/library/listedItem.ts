@@ -1,4 +1,6 @@
-/** A listed item while it is edited: lists as lines, pairs as `name=number` lines, numbers as typed until it is sent. */
+/**
+ * A listed item while it is edited: lists as lines, pairs as `name=number` lines, numbers as typed until it is sent.
+ */
 export type Draft = Record<
     (typeof texts)[number] | (typeof numbers)[number] | (typeof lists)[number] | (typeof pairs)[number],
     string
