@@ -48,7 +48,8 @@ final readonly class ShowOptions
         ])->findOrFail($findingId);
         $options = [];
         $cards = CardTemplate::where('type_id', $finding->aircraft->type_id)->pluck('title', 'code');
-        foreach ($this->listed->options($finding) as [$item, $why]) {
+        $open = $finding->state === Finding::OPEN;
+        foreach ($open ? $this->listed->options($finding) : [] as [$item, $why]) {
             $safe = $item->terms()->safe;
             $options[] = $this->option($finding, $item, $why, $safe === null ? null : "{$safe} {$cards->get($safe)}");
         }
@@ -57,7 +58,7 @@ final readonly class ShowOptions
 
         return new OptionsView(
             "{$finding->number} on {$finding->aircraft->mark}, {$finding->place}: ".match (true) {
-                $finding->state !== Finding::OPEN => "already {$finding->state->value}.",
+                ! $open => "already {$finding->state->value}.",
                 $options === [] => "nothing of chapter {$finding->chapter} is on the list. It must be fixed before "
                     .'release.',
                 $fits === 0 => 'no listed item covers it. It must be fixed before release.',
@@ -69,7 +70,8 @@ final readonly class ShowOptions
                 ->map(static fn(SafingDevice $d): StayView => self::stay($d))->all()),
             array_values($carried->map(static fn(Deferral $d): string => "{$d->finding->number} {$d->listedItem->code} "
                 .$d->name())->all()),
-            $finding->state === Finding::OPEN && $me->can('defer', Deferral::class),
+            $open && $me->can('defer', Deferral::class),
+            $open,
         );
     }
 

@@ -20,5 +20,6 @@ final readonly class OptionsView
         /** @var list<string> what is carried already */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $carried,
         #[OA\Property] public bool $may,
+        #[OA\Property(description: 'it waits for a decision')] public bool $open,
     ) {}
 }

@@ -37,18 +37,20 @@ export function Decide() {
                             {room.finding.mark} carries {room.carried.join('; ')}.
                         </p>
                     )}
-                    <Section title="Listed items of its chapter">
-                        <ul className="divide-y divide-rule">
-                            {room.options.map((o) => (
-                                <Option key={o.id} option={o} may={room.may} onChoose={() => setChoice(o)} />
-                            ))}
-                        </ul>
-                        {room.options.length === 0 && (
-                            <p className="py-3 text-soft">
-                                The list has nothing of this chapter. Correct the chapter at the finding, or fix it.
-                            </p>
-                        )}
-                    </Section>
+                    {room.open && (
+                        <Section title="Listed items of its chapter">
+                            <ul className="divide-y divide-rule">
+                                {room.options.map((o) => (
+                                    <Option key={o.id} option={o} may={room.may} onChoose={() => setChoice(o)} />
+                                ))}
+                            </ul>
+                            {room.options.length === 0 && (
+                                <p className="py-3 text-soft">
+                                    The list has nothing of this chapter. Correct the chapter at the finding, or fix it.
+                                </p>
+                            )}
+                        </Section>
+                    )}
                     {choice && <DeferSheet room={room} option={choice} onClose={() => setChoice(null)} />}
                 </Page>
             )}
