@@ -5,14 +5,30 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Bench\Do\RigSheet;
+use App\Bench\Do\Work\LeakOverTime;
+use App\Bench\Do\Work\ReadPrecharge;
+use App\Bench\Do\Work\ReadSheet;
+use App\Bench\Do\Work\RecordReference;
+use App\Bench\Do\Work\RunSelfTest;
+use App\Bench\Do\Work\SeeIndication;
+use App\Bench\Do\Work\SeeSequence;
+use App\Bench\Do\Work\Stabilise;
+use App\Bench\Do\Work\WatchTransition;
 use App\Floor\Do\Work\StepKinds;
 use Illuminate\Support\ServiceProvider;
 
-/** What Bench adds to the floor: the step that is a rigging sheet. */
+/** What Bench adds to the floor: rigging sheets, reading sheets and the steps of tests. */
 final class BenchProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->bind(StepKinds::named('rig'), RigSheet::class);
+        foreach ([
+            'rig' => RigSheet::class, 'sheet' => ReadSheet::class, 'stabilise' => Stabilise::class,
+            'reference' => RecordReference::class, 'transition' => WatchTransition::class,
+            'sequence' => SeeSequence::class, 'indication' => SeeIndication::class,
+            'precharge' => ReadPrecharge::class, 'leak' => LeakOverTime::class, 'selftest' => RunSelfTest::class,
+        ] as $kind => $class) {
+            $this->app->bind(StepKinds::named($kind), $class);
+        }
     }
 }

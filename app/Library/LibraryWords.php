@@ -9,6 +9,7 @@ use App\Shared\Words;
 use Jorvel\Core\Floor\Proof;
 use Jorvel\Core\Library\CardNotes;
 use Jorvel\Core\Library\CardState;
+use Jorvel\Core\Library\Steps;
 use Jorvel\Core\Now\NotWhole;
 
 /** What the room Library says of manuals and imports; pure. */
@@ -42,7 +43,7 @@ final class LibraryWords
         }
         if (preg_match('/^steps\.(\d+)(?:\.spec\.steps\.(\d+))?(?:\.(.*))?$/', $path, $m) === 1) {
             $step = is_array($steps) ? $steps[(int) $m[1]] ?? null : null;
-            $block = ($step['kind'] ?? null) === 'each' && ($m[2] ?? '') === '';
+            $block = Steps::holds((string) ($step['kind'] ?? '')) && ($m[2] ?? '') === '';
             $title = is_string($step['title'] ?? null) ? $step['title'] : '';
 
             return ($block ? "block \"{$title}\"" : 'step '.self::numberOf($steps, (int) $m[1], (int) ($m[2] ?? 0)))
@@ -57,12 +58,17 @@ final class LibraryWords
         $no = 1;
         foreach (is_array($steps) ? array_slice($steps, 0, $at) : [] as $step) {
             $spec = $step['spec'] ?? [];
-            $no += ($step['kind'] ?? null) === 'each'
-                ? count((array) ($spec['steps'] ?? [])) * count((array) ($spec['positions'] ?? []))
-                : 1;
+            $many = count((array) ($spec['positions'] ?? []));
+            $no += match ($step['kind'] ?? null) {
+                'each' => count((array) ($spec['steps'] ?? [])) * $many,
+                // Beside its own steps the one that begins an attempt, and the one that gives the verdict.
+                'functional' => (count((array) ($spec['steps'] ?? [])) + 2) * max(1, $many),
+                default => 1,
+            };
         }
+        $of = is_array($steps) ? $steps[$at] ?? null : null;
 
-        return $no + $inner;
+        return $no + $inner + (($of['kind'] ?? null) === 'functional' ? 1 : 0);
     }
 
     private static function inside(string $path): string

@@ -25,6 +25,7 @@ use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\Acts;
 use Jorvel\Core\Floor\Handling;
 use Jorvel\Core\Floor\How;
+use Jorvel\Core\Floor\InTest;
 use Jorvel\Core\Floor\StepProgress;
 use Jorvel\Core\Floor\Touch;
 use Jorvel\Core\Library\Applies;
@@ -281,6 +282,8 @@ final readonly class LoadCard
             Handling::of($spec),
             $spec['id'] ?? null,
             self::restsOn($spec),
+            InTest::of($spec),
+            $step->state === StepProgress::NotReached,
         );
     }
 
@@ -291,7 +294,11 @@ final readonly class LoadCard
      */
     private static function restsOn(array $spec): array
     {
-        $names = [$spec['mark'] ?? null, $spec['applies']['answer']['step'] ?? null];
+        $names = [
+            $spec['mark'] ?? null, $spec['applies']['answer']['step'] ?? null,
+            is_string($spec['reference'] ?? null) ? $spec['reference'] : null,
+            $spec['partner']['reference'] ?? null,
+        ];
         foreach (Flowing::expressions($spec['reading']['limit'] ?? []) as $expression) {
             foreach ($expression->names as $name) {
                 $names[] = isset($spec['each']) ? Steps::at($name, $spec['each']['position']) : null;

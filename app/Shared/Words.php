@@ -114,6 +114,19 @@ final class Words
         return $things === [] ? (string) $last : implode(', ', $things)." and {$last}";
     }
 
+    /** "at most 25 kt", "400 to 900 kg"; empty where neither end is given. */
+    public static function within(?float $min, ?float $max, string $unit): string
+    {
+        $said = match (true) {
+            $min === null && $max === null => '',
+            $min === null => 'at most '.self::number($max, 3),
+            $max === null => 'at least '.self::number($min, 3),
+            default => self::number($min, 3).' to '.self::number($max, 3),
+        };
+
+        return trim("{$said} {$unit}");
+    }
+
     /** "1 day", "12 days". */
     public static function count(int $many, string $one, ?string $more = null): string
     {

@@ -24,6 +24,7 @@ use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\Entered;
 use Jorvel\Core\Shared\Input;
 use Jorvel\Core\Shared\Quantity;
+use Jorvel\Core\Shared\Unit;
 
 /** Takes a reading as somebody typed it, with the tool that took it, judges it and keeps it. */
 final readonly class TakeReading
@@ -70,6 +71,43 @@ final readonly class TakeReading
             $kind,
             $run,
             $note,
+        );
+    }
+
+    /**
+     * A reading without a limit: a reference, something that others are worked out from.
+     *
+     * @param string $point as it is kept
+     *
+     * @throws Refused when the tool may not be used, or cannot have shown it
+     */
+    public function note(
+        Step $step,
+        string $point,
+        Unit $unit,
+        string $entry,
+        ?string $toolKind,
+        string $toolCode,
+        ReadingKind $kind = ReadingKind::Reading,
+        int $run = 1,
+    ): Taken {
+        $tool = $this->tool($toolKind === null ? [] : ['tool_kind' => $toolKind], $toolCode);
+        $reading = Entered::parse($entry, $unit);
+        if ($tool !== null) {
+            $this->requireReadable($reading, $tool);
+        }
+        $this->requireHere($step, $tool);
+
+        return new Taken(
+            $point,
+            $entry,
+            $reading->value,
+            $unit->value,
+            Verdict::Pass->value,
+            null,
+            $tool,
+            kind: $kind,
+            run: $run,
         );
     }
 

@@ -37,6 +37,7 @@ final readonly class TakeStepBack
         private Gauges $gauges,
         private ExchangeUnit $exchange,
         private FillIn $filled,
+        private Attempts $attempts,
     ) {}
 
     /**
@@ -54,6 +55,7 @@ final readonly class TakeStepBack
         if ($step->kind === 'inspection') {
             throw Refused::because('An inspection stands until something that it looked at is taken back.');
         }
+        $this->attempts->requireOpen($file, $step);
         if ($again && $step->state !== Step::DONE) {
             throw Refused::because("Step {$step->no} was said not to apply. Take that back first.");
         }
@@ -88,6 +90,7 @@ final readonly class TakeStepBack
             fn() => $again
                 ? $this->redo($by, $file, $step, $ids)
                 : $this->disturb->void($file->card->aircraft_id, $ids),
+            fn() => $this->attempts->fall($file->card, $opened),
             static fn() => array_map(static fn(Step $s) => $s->open(), $opened),
             fn() => $this->records->write(
                 $by,

@@ -28,6 +28,7 @@ use Jorvel\Core\Floor\NotNow;
 use Jorvel\Core\Floor\SecondWord;
 use Jorvel\Core\Floor\StepOrder;
 use Jorvel\Core\Floor\StepProgress;
+use Jorvel\Core\Floor\TestPart;
 use Jorvel\Core\Now\StepNow;
 use Jorvel\Core\Shared\Instant;
 
@@ -48,6 +49,7 @@ final readonly class WorkStep
         private CommitOnFloor $commit,
         private Disturb $disturb,
         private TakeStepBack $back,
+        private Attempts $attempts,
         private Lessons $lessons,
     ) {}
 
@@ -70,6 +72,8 @@ final readonly class WorkStep
                 $in->do === 'again' => $this->back->ask($by, $file, $step, $in->note, true),
                 $in->do === 'not_applicable' => $this->notApplicable($by, $file, $step, $in->note),
                 $in->do === 'stop' => $this->breakOff($by, $file, $step, $in->note),
+                $in->do === 'break_off' => $this->attempts->breakOff($by, $file, $step, $in),
+                $in->do === 'new_attempt' => $this->attempts->anew($by, $file, $step),
                 default => $this->work($by, $file, $step, $in),
             };
 
@@ -125,7 +129,12 @@ final readonly class WorkStep
         $worked = $kind->ask($by, $step, $in);
         $second = $worked->result === null ? [] : $this->second($by, $step);
         $now = (string) $this->clock->now();
-        $writes = [...$worked->writes, ...$this->acting($by, $file, $step, $in->do, $worked, $now)];
+        $short = $is->test?->part === TestPart::Test && $worked->short !== null;
+        $over = $worked->result !== null || $short;
+        $writes = [...$worked->writes, ...$this->acting($by, $file, $step, $in->do, $over, $now)];
+        if ($short) {
+            $writes = [...$writes, ...$this->attempts->short($by, $file, $step, $worked)];
+        }
         if ($worked->result !== null) {
             $writes[] = static fn() => $step->fill([
                 'state' => Step::DONE,
@@ -235,11 +244,11 @@ final readonly class WorkStep
      *
      * @return list<Closure(): mixed>
      */
-    private function acting(Person $by, CardFile $file, Step $step, string $do, Worked $worked, string $now): array
+    private function acting(Person $by, CardFile $file, Step $step, string $do, bool $done, string $now): array
     {
         $is = LoadCard::step($step);
         $writes = [];
-        if ($is->ends !== [] && $worked->result !== null) {
+        if ($is->ends !== [] && $done) {
             $writes[] = static fn() => self::end(
                 $file,
                 $by,
@@ -258,7 +267,7 @@ final readonly class WorkStep
                 static fn() => self::begin($file, $by, $step, $is, true, $now),
             ];
         }
-        $over = $worked->result !== null || ($step->started_at !== null && $step->kind === 'test');
+        $over = $done || ($step->started_at !== null && $step->kind === 'test');
         if (! $over) {
             return $writes;
         }
@@ -280,7 +289,7 @@ final readonly class WorkStep
     }
 
     /** @param callable(ActingRow): bool $which */
-    private static function end(CardFile $file, Person $by, string $now, callable $which): void
+    public static function end(CardFile $file, Person $by, string $now, callable $which): void
     {
         if ($file->now->on->actingOf($file->now->ref->id) !== []) {
             ActingRow::where('card_id', $file->card->id)->whereNull('ended_at')

@@ -65,6 +65,18 @@ final class Step extends Model
         // Once it is done, a limit that flowed is the one that it was judged by.
         $limit = $this->result['limit'] ?? null;
 
+        if ($found !== null && $this->kind === 'sheet') {
+            return array_filter([
+                'point' => $found['id'],
+                'tool_kind' => $found['tool_kind'] ?? null,
+                'unit' => $found['unit'],
+                // One that is read by a chart has its limit from the other points of its sheet.
+                'limit' => $found['limit'] ?? $this->result['limits'][$found['id']] ?? null,
+                'decision' => $found['decision'] ?? null,
+                'advised' => $found['advised'] ?? null,
+            ], static fn(mixed $v): bool => $v !== null);
+        }
+
         return $found === null ? ($limit === null ? $own : [...$own, 'limit' => $limit]) : [
             'point' => $found['id'],
             'tool_kind' => $this->spec['tool_kind'],
@@ -86,11 +98,14 @@ final class Step extends Model
         return $this->spec['acts']['systems'] ?? [];
     }
 
-    /** The kind of tool that its readings or its use need. */
-    public function toolKind(): ?string
+    /** @return list<string> kinds of tool that its readings or its use need, each once */
+    public function toolKinds(): array
     {
-        return $this->spec['reading']['tool_kind'] ?? $this->spec['real']['tool_kind'] ?? $this->spec['tool_kind']
-            ?? null;
+        return array_values(array_unique(array_filter([
+            $this->spec['reading']['tool_kind'] ?? null, $this->spec['real']['tool_kind'] ?? null,
+            $this->spec['tool_kind'] ?? null,
+            ...$this->kind === 'sheet' ? array_column($this->spec['points'], 'tool_kind') : [],
+        ])));
     }
 
     /** Open again, as if it had not been worked; the record keeps that it was. */

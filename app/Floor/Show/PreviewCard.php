@@ -42,13 +42,16 @@ final readonly class PreviewCard
                 'title' => is_string($step['title'] ?? null) ? $step['title'] : '',
                 'text' => 'Shown as soon as it has no fault.',
             ];
-            $inner = $shown['kind'] === 'each' ? array_keys($shown['spec']['steps']) : [];
-            $places = [...$places, ...$shown['kind'] === 'each'
-                ? array_merge(...array_map(
-                    static fn(): array => array_map(static fn(int $k): string => "{$i}.{$k}", $inner),
-                    $shown['spec']['positions'],
-                ))
-                : [(string) $i]];
+            $block = Steps::holds($shown['kind']);
+            $of = $block ? array_map(
+                static fn(int $k): string => "{$i}.{$k}",
+                array_keys($shown['spec']['steps']),
+            ) : [(string) $i];
+            // What begins a test, and gives its verdict, is written at the test itself.
+            $of = $shown['kind'] === 'functional' ? [(string) $i, ...$of, (string) $i] : $of;
+            foreach ($shown['spec']['positions'] ?? [''] as $position) {
+                $places = [...$places, ...$of];
+            }
             $sound[] = $shown;
         }
         $views = $paper = [];

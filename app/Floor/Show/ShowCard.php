@@ -70,6 +70,7 @@ final readonly class ShowCard
         private Directory $people,
         private ShowProofs $proofs,
         private ShowStep $steps,
+        private ShowTests $tests,
     ) {}
 
     public function card(int $id, Person $me): CardView
@@ -208,6 +209,7 @@ final readonly class ShowCard
             array_values(Figure::of($card->steps->pluck('spec'), $card->template->type_id)->map(
                 static fn(Figure $f): FigureView => FigureView::of($f, $card->aircraft->type->code),
             )->all()),
+            $this->tests->of($card),
             ...$this->clocked($card),
         );
     }
@@ -248,7 +250,7 @@ final readonly class ShowCard
         $card->setRelation('finding', $fixed);
         $findings = $card->findings->concat(array_filter([$fixed]));
         $findings->isEmpty() ? null : $findings->load(['photos', 'before']);
-        $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
+        $kinds = $card->steps->flatMap(static fn(Step $s): array => $s->toolKinds())->unique();
         $tools = Tool::withCardOutOn()->where(static fn(Builder $q) => $q->whereIn(
             'tools.id',
             $card->readings->pluck('tool_id')->filter()->unique(),
@@ -393,7 +395,7 @@ final readonly class ShowCard
      */
     private function tools(Card $card, Collection $tools): array
     {
-        $kinds = $card->steps->map(static fn(Step $s): ?string => $s->toolKind())->filter()->unique();
+        $kinds = $card->steps->flatMap(static fn(Step $s): array => $s->toolKinds())->unique();
         $today = $this->clock->today();
 
         return array_values($tools->where('state', '!=', ToolState::OutOfUse)->whereIn('kind', $kinds)->toBase()

@@ -429,9 +429,10 @@ final readonly class TemplateFile
     {
         $at = [];
         foreach ($steps as $i => $step) {
-            foreach ($step->kind === 'each' ? $step->spec->steps : [$step] as $k => $one) {
+            $block = Steps::holds($step->kind);
+            foreach ($block ? $step->spec->steps : [$step] as $k => $one) {
                 if ($kind === null || $one->kind === $kind) {
-                    $at[$step->kind === 'each' ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}"] = $one;
+                    $at[$block ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}"] = $one;
                 }
             }
         }

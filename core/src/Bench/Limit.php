@@ -52,23 +52,12 @@ final class Limit
         $verdict = match (true) {
             in_array('cal_expired', $reasons, true),
             in_array('out_of_instrument_range', $reasons, true) => Verdict::Invalid,
-            self::inside($value, $limit, $guarded ? $uncertainty : 0.0) => Verdict::Pass,
-            $guarded && self::inside($value, $limit, -$uncertainty) => Verdict::Marginal,
+            $limit->holds($value, $guarded ? $uncertainty : 0.0) => Verdict::Pass,
+            $guarded && $limit->holds($value, -$uncertainty) => Verdict::Marginal,
             default => Verdict::Fail,
         };
 
         return new LimitResult($verdict, $value, $limit->unit, $margin, $reasons);
-    }
-
-    /**
-     * Whether a value keeps so much in hand on every side.
-     *
-     * @pure
-     */
-    private static function inside(float $value, ReadingLimit $limit, float $guard): bool
-    {
-        return ($limit->low === null || Near::atLeast($value, $limit->low + $guard))
-            && ($limit->high === null || Near::atMost($value, $limit->high - $guard));
     }
 
     /** @throws InputError */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Bench;
 
 use Jorvel\Core\Shared\InputError;
+use Jorvel\Core\Shared\Near;
 use Jorvel\Core\Shared\Quantity;
 use Jorvel\Core\Shared\Unit;
 
@@ -48,6 +49,17 @@ final readonly class ReadingLimit
         }
 
         return new self($unit, $nominal - $minus, $nominal + $plus);
+    }
+
+    /**
+     * Whether a value, in the limit's unit, keeps so much in hand on every side.
+     *
+     * @pure
+     */
+    public function holds(float $value, float $guard = 0.0): bool
+    {
+        return ($this->low === null || Near::atLeast($value, $this->low + $guard))
+            && ($this->high === null || Near::atMost($value, $this->high - $guard));
     }
 
     private static function check(string $field, ?float $value, Unit $unit): void

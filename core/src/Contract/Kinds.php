@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Contract;
 
+use Jorvel\Core\Bench\DecayKind;
 use Jorvel\Core\Bench\DriftKind;
 use Jorvel\Core\Bench\LimitKind;
+use Jorvel\Core\Bench\ResponseKind;
 use Jorvel\Core\Bench\RigKind;
 use Jorvel\Core\Bench\SetKind;
+use Jorvel\Core\Bench\TensionKind;
 use Jorvel\Core\Crew\AssignKind;
 use Jorvel\Core\Deferrals\ClockKind;
 use Jorvel\Core\Deferrals\ClosureKind;
@@ -44,6 +47,9 @@ final class Kinds
             new FindingsKind,
             new AssignKind,
             new SetKind,
+            new TensionKind,
+            new DecayKind,
+            new ResponseKind,
             new DriftKind,
             new RateKind,
             new DispatchKind,

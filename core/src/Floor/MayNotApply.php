@@ -14,7 +14,7 @@ final class MayNotApply
     private const NEVER = ['caution', 'safing_fit', 'safing_remove', 'rollcall', 'inspection'];
 
     /**
-     * Not a step that makes safe, or ends a pressure or a power; one that joins or proves only where nothing of it was
+     * Not a step that makes safe, or ends a pressure or a power; of a functional test only what is judged; one that joins or proves only where nothing of it was
      * disturbed and nothing on the card will. Those are worked, or the template says for whom they are not.
      *
      * @pure
@@ -30,6 +30,7 @@ final class MayNotApply
         }
 
         return ! in_array($step->kind, self::NEVER, true) && $step->ends === []
+            && ($step->test === null || $step->test->part === TestPart::Test)
             && array_intersect(array_column($card->on->notWhole(), 'what'), $what) === [];
     }
 }

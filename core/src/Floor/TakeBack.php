@@ -20,13 +20,16 @@ final class TakeBack
 
     /** What shows that it is as it should be. */
     private const PROVING = [
-        'measurement', 'torque', 'timing', 'count', 'compare', 'hold', 'test', 'rig', 'answer', 'meet',
+        'measurement', 'torque', 'timing', 'count', 'compare', 'hold', 'test', 'rig', 'answer', 'meet', 'sheet',
+        'stabilise', 'reference', 'transition', 'sequence', 'indication', 'precharge', 'leak', 'selftest',
     ];
 
     /**
      * The steps after it that fall with it: every inspection that came after it; when it did something to the aircraft,
      * every proof, but for those of another position of its block; when it disturbed or joined something, what proves
      * that; what uses its answer or its mark; and when it put a system under power or pressure, what ended that.
+     * Of a functional test with a verdict everything falls, for it is set up anew; of one that goes on, what its failure
+     * left unreached, and what was put back.
      *
      * @return list<int> numbers, in the card's order; without its own
      *
@@ -42,7 +45,29 @@ final class TakeBack
                 || self::rests($s, $back)
                 || self::ends($s, $back)));
 
-        return array_values(array_map(static fn(StepNow $s): int => $s->no, $falls));
+        $keys = array_filter(array_map(
+            static fn(StepNow $s): ?string => $s->test?->key,
+            [...$falls, ...$back === null ? [] : [$back]],
+        ));
+        $with = array_filter($card->steps, static fn(StepNow $s): bool => $s->no !== $no && $s->done
+            && in_array($s->test?->key, $keys, true) && self::withTest($card, $s, $back));
+        $all = array_map(static fn(StepNow $s): int => $s->no, [...$falls, ...$with]);
+        sort($all);
+
+        return array_values(array_unique($all));
+    }
+
+    /** Whether a step of a functional test falls with another of it, or with something that its verdict rested on. */
+    private static function withTest(CardNow $card, StepNow $step, ?StepNow $back): bool
+    {
+        foreach ($card->steps as $other) {
+            if ($other->test?->key === $step->test?->key && $other->test?->part === TestPart::Verdict && $other->done) {
+                return true;
+            }
+        }
+
+        return $back?->test?->key === $step->test?->key && $back?->test?->part->skipped() === true
+            && ($step->notReached || $step->test?->part === TestPart::Restore);
     }
 
     /** At another position of the same block. */

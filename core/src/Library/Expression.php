@@ -42,11 +42,7 @@ final readonly class Expression
         if ($unknown !== []) {
             throw InputError::at('', "is no expression: there is no function \"{$unknown[0]}\"");
         }
-        try {
-            self::language()->lint($text, $names);
-        } catch (SyntaxError $e) {
-            throw InputError::at('', 'is no expression: '.rtrim($e->getMessage(), '.'));
-        }
+        self::check($text, $names, 'expression');
 
         return new self($text, $names);
     }
@@ -65,7 +61,7 @@ final readonly class Expression
             throw InputError::at('', 'needs '.implode(', ', $missing));
         }
         try {
-            $value = self::language()->evaluate($this->text, $values);
+            $value = self::evaluate($this->text, $values);
         } catch (\DivisionByZeroError) {
             throw InputError::at('', 'divides by 0');
         }
@@ -74,6 +70,32 @@ final readonly class Expression
         }
 
         return (float) $value;
+    }
+
+    /**
+     * @internal for {@see Condition}
+     *
+     * @param list<string> $names
+     *
+     * @throws InputError with the empty path
+     */
+    public static function check(string $text, array $names, string $as): void
+    {
+        try {
+            self::language()->lint($text, $names);
+        } catch (SyntaxError $e) {
+            throw InputError::at('', "is no {$as}: ".rtrim($e->getMessage(), '.'));
+        }
+    }
+
+    /**
+     * @internal for {@see Condition}
+     *
+     * @param array<string, float|bool> $values
+     */
+    public static function evaluate(string $text, array $values): mixed
+    {
+        return self::language()->evaluate($text, $values);
     }
 
     private static function language(): ExpressionLanguage

@@ -26,7 +26,7 @@ final class StepRefs
         $worked = [];
         $made = array_filter($steps, static fn(array $s): bool => isset($s['spec']['made']));
         foreach ($steps as $i => $step) {
-            $block = $step['kind'] === 'each';
+            $block = Steps::holds($step['kind']);
             $inside = $known;
             foreach ($block ? $step['spec']['steps'] : [$step] as $k => $one) {
                 $at = $block ? "steps.{$i}.spec.steps.{$k}" : "steps.{$i}";
@@ -35,7 +35,7 @@ final class StepRefs
                     $inside,
                     $worked,
                     $made === [],
-                    $block && count($step['spec']['positions']) === 2,
+                    $block && count($step['spec']['positions'] ?? []) === 2,
                 ) as $fault) {
                     $faults[] = $fault->under($at);
                 }
@@ -48,8 +48,8 @@ final class StepRefs
                 }
                 $worked[] = $one;
             }
-            // What a block names is not known outside of it: there it is several things.
-            $known = $block ? $known : $inside;
+            // What a block of several positions names is not known outside of it: there it is several things.
+            $known = isset($step['spec']['positions']) ? $known : $inside;
             $worked = $block ? Steps::expand(array_slice($steps, 0, $i + 1)) : $worked;
         }
 
@@ -68,7 +68,10 @@ final class StepRefs
     private static function ofOne(array $step, array $known, array $worked, bool $strict, bool $sister): array
     {
         $spec = $step['spec'] ?? [];
-        $faults = [...self::numbers($step, $spec), ...self::flows($spec, $known, $sister)];
+        $faults = [
+            ...self::numbers($step, $spec), ...self::flows($spec, $known, $sister),
+            ...BenchRefs::faults($step, $spec, $known),
+        ];
         $of = $spec['applies']['answer']['step'] ?? null;
         if ($of !== null && ! isset($known[$of])) {
             $faults[] = InputError::notAmong('spec.applies.answer.step', 'steps before it', $of);
@@ -142,7 +145,9 @@ final class StepRefs
     private static function unitOf(?array $step): ?string
     {
         return match ($step['kind'] ?? null) {
-            'measurement', 'torque', 'timing', 'test' => (string) $step['spec']['reading']['limit']['unit'],
+            'measurement', 'torque', 'timing', 'test', 'precharge'
+                => (string) $step['spec']['reading']['limit']['unit'],
+            'reference' => (string) $step['spec']['unit'],
             'mark' => isset($step['spec']['unit']) ? (string) $step['spec']['unit'] : null,
             'count' => '',
             default => null,

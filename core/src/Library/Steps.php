@@ -13,6 +13,9 @@ use Jorvel\Core\Shared\InputError;
  * A block "each" is written once and worked for each of its positions: its steps stand in the card as often as it has
  * positions, in order within one position and in any order among them. `{position}` in a text is the position. A step
  * is named by its `id`, or by its number in the card; inside a block an `id` means the step of the same position.
+ *
+ * A functional test is a block as well: it stands in the card once, or once for each of its positions, with a step that
+ * begins an attempt before it and one that gives the verdict after it.
  */
 final class Steps
 {
@@ -25,7 +28,7 @@ final class Steps
      * @param list<array<string, mixed>> $steps as written, without faults
      *
      * @return list<array<string, mixed>> none of them a block; a step of a block has `spec.each`: `title`, `position`,
-     *   `n`, `of`
+     *   `n`, `of`; one of a functional test `spec.test`: `key`, `title`, `part`, `name`
      *
      * @pure
      */
@@ -33,7 +36,11 @@ final class Steps
     {
         $out = [];
         foreach ($steps as $step) {
-            $out = [...$out, ...$step['kind'] === 'each' ? self::block($step) : [$step]];
+            $out = [...$out, ...match ($step['kind']) {
+                'each' => self::block($step),
+                'functional' => self::functional($step),
+                default => [$step],
+            }];
         }
         $numbers = [];
         foreach ($out as $i => $step) {
@@ -50,6 +57,12 @@ final class Steps
 
             return $step;
         }, $out);
+    }
+
+    /** Whether a step as it is written holds others. @pure */
+    public static function holds(string $kind): bool
+    {
+        return $kind === 'each' || $kind === 'functional';
     }
 
     /** The id of a step of a block, at one position. @pure */
@@ -86,6 +99,52 @@ final class Steps
     }
 
     /**
+     * A functional test: an attempt is begun, set up, worked, put back and given its verdict.
+     *
+     * @param array<string, mixed> $block
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function functional(array $block): array
+    {
+        $spec = $block['spec'];
+        $only = static fn(string ...$fields): array => array_intersect_key($spec, array_flip($fields));
+        $steps = [
+            [
+                'kind' => 'attempt', 'title' => "Begin: {$block['title']}", 'text' => $block['text'] ?? '',
+                'spec' => [
+                    ...$only('system', 'passage', 'conditions', 'limits', 'stop', 'inspect', 'why'), 'when' => 'begin',
+                ],
+            ],
+            ...$spec['steps'],
+            [
+                'kind' => 'verdict', 'title' => "Verdict: {$block['title']}", 'text' => '',
+                'spec' => [...$only('system', 'rule', 'tree', 'joins', 'proves'), 'when' => 'verdict'],
+            ],
+        ];
+        $on = isset($spec['applies']) ? ['applies' => $spec['applies']] : [];
+        $goesOn = ($spec['goes_on'] ?? false) === true ? ['goes_on' => true] : [];
+        $steps = array_values(array_map(static fn(array $s): array => [...$s, 'spec' => [
+            ...$on, ...array_diff_key($s['spec'] ?? [], ['when' => 0]),
+            'test' => [
+                'key' => $spec['id'] ?? $block['title'], 'title' => $block['title'],
+                'part' => $s['spec']['when'] ?? 'test', ...$goesOn,
+                ...isset($s['spec']['id']) ? ['name' => $s['spec']['id']] : [],
+            ],
+        ]], $steps));
+        if (! isset($spec['positions'])) {
+            return $steps;
+        }
+
+        return array_map(static function (array $s): array {
+            $s['spec']['test']['key'] = self::at($s['spec']['test']['key'], $s['spec']['each']['position']);
+            $s['spec']['test']['title'] .= ", {$s['spec']['each']['position']}";
+
+            return $s;
+        }, self::block(['title' => $block['title'], 'spec' => ['positions' => $spec['positions'], 'steps' => $steps]]));
+    }
+
+    /**
      * Its texts with the position in them.
      *
      * @param array<string, mixed> $values
@@ -112,10 +171,13 @@ final class Steps
     private static function renamed(array $spec, array $own, string $position): array
     {
         $name = static fn(mixed $id): mixed => in_array($id, $own, true) ? self::at($id, $position) : $id;
-        foreach (['id', 'of', 'mark'] as $field) {
-            if (isset($spec[$field])) {
+        foreach (['id', 'of', 'mark', 'reference'] as $field) {
+            if (is_string($spec[$field] ?? null)) {
                 $spec[$field] = $name($spec[$field]);
             }
+        }
+        if (isset($spec['partner']['reference'])) {
+            $spec['partner']['reference'] = $name($spec['partner']['reference']);
         }
         if (isset($spec['applies']['answer'])) {
             $spec['applies']['answer']['step'] = $name($spec['applies']['answer']['step']);
@@ -175,8 +237,10 @@ final class Steps
     {
         $faults = [];
         foreach ($steps as $i => $step) {
-            $inner = $step['kind'] === 'each' ? $step['spec']['steps'] : [];
-            foreach (self::ofBlock($inner) as $fault) {
+            $inner = self::holds($step['kind']) ? $step['spec']['steps'] : [];
+            foreach ([...self::ofBlock($inner, isset($step['spec']['positions'])), ...$step['kind'] === 'functional'
+                ? TestSteps::faults($step['spec'])
+                : []] as $fault) {
                 $faults[] = $fault->under("steps.{$i}.spec");
             }
         }
@@ -193,14 +257,14 @@ final class Steps
      *
      * @return list<InputError>
      */
-    private static function ofBlock(array $inner): array
+    private static function ofBlock(array $inner, bool $positions): array
     {
         $faults = [];
         foreach ($inner as $k => $step) {
-            if ($step['kind'] === 'each') {
+            if (self::holds($step['kind'])) {
                 $faults[] = InputError::at("steps.{$k}.kind", 'a block cannot stand in a block');
             }
-            if (isset($step['spec']['group'])) {
+            if ($positions && isset($step['spec']['group'])) {
                 $faults[] = InputError::at("steps.{$k}.spec.group", 'has no meaning in a block');
             }
         }

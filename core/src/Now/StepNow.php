@@ -6,6 +6,7 @@ namespace Jorvel\Core\Now;
 
 use Jorvel\Core\Floor\Acts;
 use Jorvel\Core\Floor\Handling;
+use Jorvel\Core\Floor\InTest;
 use Jorvel\Core\Floor\StepPlace;
 use Jorvel\Core\Library\Unmet;
 use Jorvel\Core\Shared\Instant;
@@ -23,6 +24,8 @@ final readonly class StepNow
      * @param bool $notApplicable it was answered so
      * @param Unmet|null $unmet why it does not apply to this aircraft
      * @param Handling|null $handling what it disturbs, joins and proves
+     * @param InTest|null $test the functional test that it is part of
+     * @param bool $notReached its attempt failed before it, or was broken off
      * @param list<string> $restsOn ids of the steps whose answers or marks it uses
      */
     public function __construct(
@@ -40,6 +43,8 @@ final readonly class StepNow
         public ?Handling $handling = null,
         public ?string $id = null,
         public array $restsOn = [],
+        public ?InTest $test = null,
+        public bool $notReached = false,
     ) {}
 
     /** A hold or a test that goes on at this moment. @pure */

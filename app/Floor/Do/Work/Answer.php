@@ -10,6 +10,7 @@ use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Records;
 use App\Shared\Refused;
+use Jorvel\Core\Bench\Verdict;
 
 /** An answer that is no number: go or no-go, contact just made, how it feels. One that fails leaves the step open. */
 final readonly class Answer implements StepKind
@@ -38,7 +39,9 @@ final readonly class Answer implements StepKind
             ...($in->note === '' ? [] : ['note' => $in->note]),
         ];
 
-        return $choice['verdict'] === 'pass' ? Worked::done($result) : Worked::open(
+        return $choice['verdict'] === 'pass' ? Worked::done($result) : Worked::short(
+            $result,
+            Verdict::Fail,
             static fn() => $step->fill(['result' => $result])->save(),
             fn() => $this->records->write(
                 $by,

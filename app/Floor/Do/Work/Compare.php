@@ -64,7 +64,7 @@ final readonly class Compare implements StepKind
 
         return $said->verdict === Verdict::Pass
             ? Worked::done(['spread' => $said->spread], $commit)
-            : Worked::open($commit);
+            : Worked::short(['spread' => $said->spread], Verdict::Fail, $commit);
     }
 
     /** @param array<string, mixed> $spec */

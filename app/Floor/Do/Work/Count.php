@@ -10,6 +10,7 @@ use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Shared\Records;
 use App\Shared\Refused;
+use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\Counted;
 
 /** Strokes or turns by hand, counted; a count outside its bounds is kept and leaves the step open. */
@@ -33,7 +34,9 @@ final readonly class Count implements StepKind
         $within = Counted::within($counted, $step->spec['min'] ?? null, $step->spec['max'] ?? null);
         $result = ['counted' => $counted, 'verdict' => $within ? 'pass' : 'fail'];
 
-        return $within ? Worked::done($result) : Worked::open(
+        return $within ? Worked::done($result) : Worked::short(
+            $result,
+            Verdict::Fail,
             static fn() => $step->fill(['result' => $result])->save(),
             fn() => $this->records->write(
                 $by,

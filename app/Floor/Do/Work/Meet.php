@@ -53,7 +53,9 @@ final readonly class Meet implements StepKind
         // Nought is a mark like any other: only a difference beyond the tolerance fails.
         $within = $said->verdict !== Verdict::Fail;
 
-        return $within ? Worked::done([...$result, 'verdict' => 'pass']) : Worked::open(
+        return $within ? Worked::done([...$result, 'verdict' => 'pass']) : Worked::short(
+            $result,
+            Verdict::Fail,
             static fn() => $step->fill(['result' => [...$result, 'verdict' => 'fail']])->save(),
             fn() => $this->records->write(
                 $by,

@@ -12,6 +12,7 @@ use App\Floor\Do\StepInput;
 use App\Floor\Do\TakeReading;
 use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
+use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\Quantity;
 
 /**
@@ -60,6 +61,6 @@ final readonly class Read implements StepKind
                 ...$in->note === '' ? [] : ['note' => $in->note],
                 ...$gauge === null ? [] : ['gauge' => $gauge->read()],
             ], ...$writes)
-            : Worked::open(...$writes);
+            : Worked::short(Flows::kept($step, $spec), Verdict::from($taken->verdict), ...$writes);
     }
 }

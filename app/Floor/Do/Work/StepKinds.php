@@ -18,6 +18,7 @@ final readonly class StepKinds
         'safing_fit' => FitDevice::class, 'safing_remove' => RemoveDevice::class, 'rollcall' => CallClear::class,
         'test' => Test::class, 'answer' => Answer::class, 'mark' => Mark::class, 'meet' => Meet::class,
         'circuit' => Circuit::class, 'exchange' => ExchangeUnit::class, 'consumable' => FillIn::class,
+        'attempt' => BeginAttempt::class, 'verdict' => GiveVerdict::class,
     ];
 
     public function __construct(private Container $container) {}

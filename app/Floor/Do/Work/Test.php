@@ -10,6 +10,7 @@ use App\Floor\Do\StepInput;
 use App\Floor\Do\TakeReading;
 use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
+use Jorvel\Core\Bench\Verdict;
 
 /** An operational test: set up, hold, read; a reading that fails begins it anew. */
 final readonly class Test implements StepKind
@@ -31,7 +32,9 @@ final readonly class Test implements StepKind
         $taken = $this->readings->ask($step, $spec, $in->entry, $in->tool, note: $in->note);
         $commit = fn() => $this->readings->commit($by, $step, $taken);
 
-        return $taken->verdict === 'pass' ? Worked::done(Flows::kept($step, $spec), $commit) : Worked::open(
+        return $taken->verdict === 'pass' ? Worked::done(Flows::kept($step, $spec), $commit) : Worked::short(
+            Flows::kept($step, $spec),
+            Verdict::from($taken->verdict),
             $commit,
             static fn() => $step->fill(['started_at' => null])->save(),
         );

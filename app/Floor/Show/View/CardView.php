@@ -87,6 +87,8 @@ final readonly class CardView
         #[OA\Property] public ?int $newer,
         /** @var list<FigureView> that its steps show */
         #[OA\Property(type: 'array', items: new OA\Items(ref: FigureView::class))] public array $figures,
+        /** @var list<TestView> its functional tests */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TestView::class))] public array $tests,
         /** @var list<ClockedView> how long each was at it */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ClockedView::class))] public array $clocked,
         /** hours of all of them, to a tenth */

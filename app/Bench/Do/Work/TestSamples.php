@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Do\Work;
+
+use App\Bench\Model\Recording;
+use App\Floor\Model\Step;
+use App\Floor\Model\TestAttempt;
+use App\Shared\Refused;
+use Jorvel\Core\Bench\ChangeOver;
+use Jorvel\Core\Bench\Response;
+use Jorvel\Core\Bench\Steadiness;
+use Jorvel\Core\Bench\Verdict;
+use Jorvel\Core\Shared\InputError;
+
+/** The recording that was brought in for the attempt that goes on, and what it says of a step. */
+final readonly class TestSamples
+{
+    /** @throws Refused without an attempt, or a recording of it */
+    public function of(Step $step): RecordedRun
+    {
+        $key = $step->spec['test']['key'] ?? null;
+        $attempt = $key === null ? null : TestAttempt::running($step->card_id, $key);
+        if ($attempt === null) {
+            throw Refused::because('A recording belongs to an attempt at a test; here none goes on. Nothing was saved.');
+        }
+        $recording = Recording::where('attempt_id', $attempt->id)->orderByDesc('id')->first() ?? throw Refused::because(
+            "Attempt {$attempt->no} has no recording yet. Bring it in first; nothing was saved.",
+        );
+        $samples = $recording->samples();
+
+        return new RecordedRun($samples, $recording->modes($samples), $recording->found['gaps']);
+    }
+
+    /**
+     * The reference that a recording gives to the transition that counts from this step; null where it was not stable.
+     *
+     * @throws Refused where no transition does, or the recording has none
+     */
+    public function reference(Step $step): ?float
+    {
+        $id = $step->spec['id'] ?? '';
+        foreach ($step->card->steps as $other) {
+            if ($other->kind === 'transition' && $other->spec['reference'] === $id) {
+                return $this->response($other)->reference;
+            }
+            // The other engine's reference is its own mean over the same time.
+            if ($other->kind === 'transition' && ($other->spec['partner']['reference'] ?? null) === $id) {
+                return $this->response($other, $step->spec['signal'] ?? $other->spec['partner']['point'])->reference;
+            }
+        }
+        throw Refused::because('No transition of this card counts from it. Read it instead; nothing was saved.');
+    }
+
+    /**
+     * The change-over that a step watches: the first transition of its test is the first change of mode, and so on.
+     *
+     * @return array{ChangeOver, float} with the reference of the recording
+     *
+     * @throws Refused where the recording says nothing of it
+     */
+    public function change(Step $step): array
+    {
+        $response = $this->response($step);
+        if ($response->reference === null) {
+            throw Refused::because('The recording was not stable for long enough before the first change-over: '
+                .'nothing can be judged by it. Nothing was saved.');
+        }
+        $transitions = $step->card->steps->filter(static fn(Step $s): bool => $s->kind === 'transition'
+            && ($s->spec['test']['key'] ?? null) === $step->spec['test']['key'])->values();
+        $n = $transitions->search(static fn(Step $s): bool => $s->id === $step->id);
+        $change = $response->changes[(int) $n] ?? throw Refused::because(
+            'The recording has '.count($response->changes).' change-overs; this step is the '.((int) $n + 1).'th. '
+                .'Nothing was saved.',
+        );
+        if ($change->verdict === Verdict::Invalid) {
+            throw Refused::because("The recording does not watch this change-over for {$step->spec['watch']} s: it ends, "
+                .'or changes again, before that. Nothing was saved.');
+        }
+
+        return [$change, $response->reference];
+    }
+
+    private function response(Step $step, ?string $signal = null): Response
+    {
+        $spec = $step->spec;
+        if (! isset($spec['hold'], $spec['signal'])) {
+            throw Refused::because("Step {$step->no} is watched by eye: it does not say which signal of a recording it "
+                .'is. Nothing was saved.');
+        }
+        $run = $this->of($step);
+        $hold = Steadiness::of(
+            $spec['hold']['signal'],
+            (float) $spec['hold']['target'],
+            (float) $spec['hold']['tolerance'],
+            (float) $spec['hold']['seconds'],
+        );
+        try {
+            $response = Response::of(
+                $run->samples,
+                $run->modes,
+                $signal ?? $spec['signal'],
+                $signal === null && isset($spec['partner']) ? $this->partner($step) : null,
+                $hold,
+                (float) $spec['watch'],
+                (float) $spec['limit'],
+                (float) ($spec['usual'] ?? $spec['limit']),
+            );
+        } catch (InputError $e) {
+            throw Refused::because("The recording: {$e->path} {$e->getMessage()}. Nothing was saved.");
+        }
+        foreach ($response->changes as $change) {
+            $run->requireWhole($change->at - $hold->seconds, $change->at + (float) $spec['watch']);
+        }
+
+        return $response;
+    }
+
+    /** The signal of the other engine, which its own reference step names. */
+    private function partner(Step $step): ?string
+    {
+        $id = $step->spec['partner']['reference'];
+        $made = $step->card->steps->first(static fn(Step $s): bool => ($s->spec['id'] ?? null) === $id);
+
+        return $made?->spec['signal'] ?? null;
+    }
+}
