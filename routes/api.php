@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use App\Bench\Http\BenchController;
+use App\Bench\Http\InstrumentController;
+use App\Bench\Http\RecordingController;
+use App\Bench\Http\WalkController;
 use App\Crew\Http\CrewController;
 use App\Crew\Http\MomentController;
 use App\Crew\Http\PersonController;
@@ -33,6 +36,7 @@ use App\Library\Http\LessonController;
 use App\Library\Http\LibraryController;
 use App\Library\Http\ListedController;
 use App\Library\Http\RevisionController;
+use App\Library\Http\TreeController;
 use App\Release\Http\LineReleaseController;
 use App\Release\Http\ReleaseController;
 use App\Shared\ComputeController;
@@ -45,6 +49,8 @@ use App\Visits\Http\WindowController;
 use Illuminate\Support\Facades\Route;
 
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+
+Route::post('instruments/readings', [InstrumentController::class, 'take'])->middleware('throttle:instruments');
 
 Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::get('me', [SessionController::class, 'show']);
@@ -179,6 +185,20 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
 
     // Bench
     Route::get('bench', [BenchController::class, 'index']);
+    Route::get('bench/findings/{id}/walk', [WalkController::class, 'show']);
+    Route::post('bench/findings/{id}/walk', [WalkController::class, 'answer'])->middleware('once');
+    Route::get('bench/attempts/{id}', [BenchController::class, 'attempt']);
+    Route::get('bench/trends', [BenchController::class, 'trends']);
+    Route::get('bench/trends/{id}', [BenchController::class, 'trend']);
+    Route::get('bench/recordings', [RecordingController::class, 'index']);
+    Route::post('bench/recordings/look', [RecordingController::class, 'look']);
+    Route::post('bench/recordings', [RecordingController::class, 'save'])->middleware('once');
+    Route::get('bench/recordings/{id}', [RecordingController::class, 'show']);
+    Route::get('bench/recordings/{id}/samples', [RecordingController::class, 'samples']);
+    Route::get('bench/recorders/{id}/simulated.csv', [RecordingController::class, 'simulated']);
+    Route::post('bench/recorders/{id}', [RecordingController::class, 'map'])->middleware('once');
+    Route::get('tools/{code}/shown', [InstrumentController::class, 'shown']);
+    Route::post('tools/{code}/token', [InstrumentController::class, 'token']);
 
     // Deferrals
     Route::get('deferrals', [DeferralController::class, 'index']);
@@ -235,6 +255,11 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('library/figures/{type}', [FigureController::class, 'save'])->middleware('once');
     Route::get('library/listed/{type}', [ListedController::class, 'show']);
     Route::get('library/listed/{type}/file.{form}', [ListedController::class, 'file'])->where('form', 'json|csv');
+    Route::get('library/trees', [TreeController::class, 'index']);
+    Route::get('library/trees/{id}/file.{form}', [TreeController::class, 'file'])->where('form', 'json');
+    Route::post('library/trees/{type}/preview', [TreeController::class, 'preview']);
+    Route::post('library/trees/{type}', [TreeController::class, 'propose'])->middleware('once');
+    Route::post('library/trees/{id}/decide', [TreeController::class, 'decide'])->middleware('once');
     Route::get('library/follows', [FollowController::class, 'index']);
     Route::get('library/follows/{type}/file.{form}', [FollowController::class, 'file'])->where('form', 'json');
     Route::post('library/follows/{type}/preview', [FollowController::class, 'preview']);

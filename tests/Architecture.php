@@ -24,7 +24,7 @@ final class Architecture
         'Library' => ['Fleet', 'Visits'],
         'Stores' => ['Visits'],
         'Floor' => ['Fleet', 'Visits', 'Library', 'Stores'],
-        'Bench' => ['Floor'],
+        'Bench' => ['Fleet', 'Visits', 'Library', 'Stores', 'Floor'],
         'Deferrals' => ['Fleet', 'Visits', 'Stores', 'Floor'],
         'Release' => ['Deferrals', 'Stores', 'Fleet'],
     ];

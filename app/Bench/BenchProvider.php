@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Bench\Do\FollowTests;
 use App\Bench\Do\RigSheet;
 use App\Bench\Do\Work\LeakOverTime;
 use App\Bench\Do\Work\ReadPrecharge;
@@ -14,7 +15,11 @@ use App\Bench\Do\Work\SeeIndication;
 use App\Bench\Do\Work\SeeSequence;
 use App\Bench\Do\Work\Stabilise;
 use App\Bench\Do\Work\WatchTransition;
+use App\Floor\CardClosed;
 use App\Floor\Do\Work\StepKinds;
+use App\Floor\TestFailed;
+use App\Floor\TestPassed;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
 /** What Bench adds to the floor: rigging sheets, reading sheets and the steps of tests. */
@@ -30,5 +35,12 @@ final class BenchProvider extends ServiceProvider
         ] as $kind => $class) {
             $this->app->bind(StepKinds::named($kind), $class);
         }
+    }
+
+    public function boot(): void
+    {
+        Event::listen(TestFailed::class, [FollowTests::class, 'failed']);
+        Event::listen(TestPassed::class, [FollowTests::class, 'passed']);
+        Event::listen(CardClosed::class, [FollowTests::class, 'closed']);
     }
 }

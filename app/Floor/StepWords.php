@@ -113,7 +113,7 @@ final readonly class StepWords
             'meet' => ['Met again: '.self::BLANK.(isset($spec['within']) ? "   within {$spec['within']}" : '')],
             'circuit' => self::roundBlanks($spec),
             'inspection' => ['Independent inspection of '.implode(', ', $spec['covers']).':   stamp '.self::BLANK],
-            default => [],
+            default => TestStepWords::blanks($kind, $spec),
         };
     }
 
@@ -212,12 +212,15 @@ final readonly class StepWords
         $by = $step->doer === null || $step->done_at === null
             ? ''
             : "{$step->doer->name} ({$step->doer->stamp}), ".$this->clock->local($step->done_at);
+        if ($step->state === StepProgress::NotReached) {
+            return [...$this->remarks($remarks), "Not reached: {$result['why']}"];
+        }
         if ($step->state === StepProgress::NotApplicable) {
             return [...$this->remarks($remarks), "Not applicable: {$result['why']}.   {$by}"];
         }
 
         return array_values(array_filter([
-            ...$readings->map(fn(Reading $r): string => $this->reading($r))->all(),
+            ...$readings->map(fn(Reading $r): string => $this->reading($step, $r))->all(),
             ...$step->runs->flatMap(static fn(RigRun $r): array => self::turned($step, $r))->all(),
             ...$parts->map(static fn(FittedPart $f): string => "{$f->quantity} × {$f->part->number} {$f->part->title}, "
                 ."{$f->position}, "
@@ -246,13 +249,13 @@ final readonly class StepWords
         return array_values(array_filter([
             isset($r['counted']) ? "Counted {$r['counted']} {$step->spec['counts']}"
                 .(($r['verdict'] ?? 'pass') === 'pass' ? '' : ', outside') : '',
-            isset($r['held']) ? "Held for {$r['held']} s" : '',
+            isset($r['held']) && $step->kind !== 'stabilise' ? "Held for {$r['held']} s" : '',
             isset($r['tool']) ? "With {$r['tool']}" : '',
             isset($r['covers']) ? 'Looked at: '.implode(', ', $r['covers']) : '',
             isset($r['said']) ? $r['said'].(($r['verdict'] ?? 'pass') === 'pass' ? '' : ', not as it should be') : '',
             $step->kind === 'mark' && isset($r['mark']) ? "Marked: {$r['mark']}{$unit}" : '',
             isset($r['met']) ? "Met: {$r['met']}{$unit}".(isset($r['off']) ? ", off by {$r['off']}{$unit}" : '') : '',
-            isset($r['note']) ? "Remarked: {$r['note']}" : '',
+            isset($r['note']) && TestStepWords::came($step, $r) === [] ? "Remarked: {$r['note']}" : '',
             ...self::wentThrough($step, $r),
             ...$calls,
             isset($r['brief']) ? "Briefing read and signed: {$r['brief']['name']} ({$r['brief']['stamp']})" : '',
@@ -289,15 +292,16 @@ final readonly class StepWords
                 .Words::number((float) $g['reference_c'], 0).' °C';
         }
 
-        return $out;
+        return [...$out, ...TestStepWords::came($step, $r)];
     }
 
-    private function reading(Reading $r): string
+    private function reading(Step $step, Reading $r): string
     {
+        $point = TestStepWords::place($step, $r->point);
         $tool = $r->tool === null ? '' : ", {$r->tool->code}, checked until {$this->clock->words($r->tool->cal_due)}";
 
         return ($r->kind === ReadingKind::Reading ? '' : str_replace('_', '-', $r->kind->value).': ')
-            ."{$r->point} = {$r->value} ".self::unit($r->unit).", {$r->verdict}{$tool}";
+            ."{$point} = {$r->value} ".self::unit($r->unit).", {$r->verdict}{$tool}";
     }
 
     /** @return list<string> what was turned in a run of a rigging sheet */

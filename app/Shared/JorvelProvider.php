@@ -75,6 +75,7 @@ final class JorvelProvider extends ServiceProvider
         Route::pattern('wait', '[0-9]{1,18}');
         Route::pattern('from', '[0-9]{1,6}');
         Route::pattern('to', '[0-9]{1,6}');
+        RateLimiter::for('instruments', static fn(Request $r): Limit => Limit::perMinute(1200)->by((string) $r->ip()));
         RateLimiter::for('sign-in', static fn(Request $r): array => [
             Limit::perMinute(8)->by('login:'.mb_strtolower(
                 is_string($r->input('login')) ? $r->input('login') : '',

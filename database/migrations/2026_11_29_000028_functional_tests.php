@@ -57,10 +57,16 @@ return new class extends Migration {
             $t->string('title');
             $t->string('source');
             $t->json('nodes');
-            $t->foreignId('by_id')->nullable()->constrained('people');
-            $t->string('at');
+            $t->enum('state', ['proposed', 'in_force', 'replaced', 'declined']);
+            $t->string('reason', 500);
+            $t->foreignId('proposed_by')->constrained('people');
+            $t->string('proposed_at');
+            $t->foreignId('decided_by')->nullable()->constrained('people');
+            $t->string('decided_at')->nullable();
             $t->unique(['type_id', 'code', 'version']);
-            $t->index('by_id');
+            $t->index(['type_id', 'state']);
+            $t->index('proposed_by');
+            $t->index('decided_by');
         });
         Schema::create('fault_walks', static function (Blueprint $t): void {
             $t->id();
@@ -101,6 +107,16 @@ return new class extends Migration {
             $t->index(['aircraft_id', 'at']);
             $t->index('recorder_id');
             $t->index('attempt_id');
+            $t->index('person_id');
+        });
+        Schema::create('instrument_tokens', static function (Blueprint $t): void {
+            $t->id();
+            $t->foreignId('tool_id')->constrained('tools');
+            $t->string('hash')->unique();
+            $t->foreignId('person_id')->constrained('people');
+            $t->string('at');
+            $t->string('revoked_at')->nullable();
+            $t->index(['tool_id', 'revoked_at']);
             $t->index('person_id');
         });
         Schema::create('instrument_readings', static function (Blueprint $t): void {

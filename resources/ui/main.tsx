@@ -46,6 +46,13 @@ const Out = room(() => import('./rooms/stores/Out'), 'Out');
 const Tool = room(() => import('./rooms/stores/Tool'), 'Tool');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
 const Bench = room(() => import('./rooms/bench/Bench'), 'Bench');
+const Attempt = room(() => import('./rooms/bench/Attempt'), 'Attempt');
+const FaultWalk = room(() => import('./rooms/bench/Walk'), 'FaultWalk');
+const Trends = room(() => import('./rooms/bench/Trends'), 'Trends');
+const Trend = room(() => import('./rooms/bench/Trend'), 'Trend');
+const Recordings = room(() => import('./rooms/bench/Recordings'), 'Recordings');
+const Recording = room(() => import('./rooms/bench/Recording'), 'Recording');
+const Trees = room(() => import('./rooms/library/Trees'), 'Trees');
 const Deferrals = room(() => import('./rooms/deferrals/Deferrals'), 'Deferrals');
 const Deferral = room(() => import('./rooms/deferrals/Deferral'), 'Deferral');
 const Reports = room(() => import('./rooms/deferrals/Reports'), 'Reports');
@@ -130,6 +137,13 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/floor/findings/:id" element={<Finding />} />
                                 <Route path="/floor/:id" element={<Card />} />
                                 <Route path="/bench" element={<Bench />} />
+                                <Route path="/bench/attempts/:id" element={<Attempt />} />
+                                <Route path="/bench/findings/:id" element={<FaultWalk />} />
+                                <Route path="/bench/trends" element={<Trends />} />
+                                <Route path="/bench/trends/:id" element={<Trend />} />
+                                <Route path="/bench/recordings" element={<Recordings />} />
+                                <Route path="/bench/recordings/:id" element={<Recording />} />
+                                <Route path="/library/trees" element={<Trees />} />
                                 <Route path="/deferrals" element={<Deferrals />} />
                                 <Route path="/deferrals/reports" element={<Reports />} />
                                 <Route path="/deferrals/reports/:id" element={<Report />} />

@@ -4,45 +4,41 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
-use App\Bench\Show\View\BenchRow;
+use App\Bench\Show\ShowBench;
+use App\Bench\Show\Trends;
+use App\Bench\Show\View\AttemptDetail;
 use App\Bench\Show\View\BenchView;
-use App\Floor\Model\Step;
+use App\Bench\Show\View\TrendsRoom;
+use App\Bench\Show\View\TrendView;
+use App\Floor\Model\TestAttempt;
 use App\Shared\Http\Api;
-use App\Visits\Model\Visit;
+use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 
-/** The room Bench: functional tests and rigging sheets wherever they stand on cards. */
+/** The room Bench: functional tests, trends, and rigging sheets wherever they stand on cards. */
 final class BenchController
 {
-    #[Api('bench', BenchView::class, 'Tests and rigging sheets')]
-    public function index(): JsonResponse
+    #[Api('bench', BenchView::class, 'What is to be tested, what ran, what failed')]
+    public function index(ViewRequest $request, ShowBench $read): JsonResponse
     {
-        $rows = Step::with(['card.aircraft', 'runs'])->whereIn('kind', ['test', 'rig'])
-            ->whereHas('card.visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))
-                ->orderBy('card_id')
-                ->orderBy('no')
-                ->get()
-            ->map(static function (Step $s): BenchRow {
-                $runs = $s->runs->count();
+        return new JsonResponse($read->room());
+    }
 
-                return new BenchRow(
-                    $s->card_id,
-                    $s->card->number,
-                    $s->card->aircraft->mark,
-                    $s->no,
-                    $s->kind,
-                    $s->title,
-                    $s->state === Step::DONE ? 'clear' : 'waiting',
-                    $s->state === Step::DONE ? 'done' : ($runs > 0 ? "run {$runs} in hand" : 'not begun'),
-                );
-            });
-        $open = $rows->where('state', 'waiting')->count();
+    #[Api('attempt', AttemptDetail::class, 'An attempt as it was')]
+    public function attempt(int $id, ViewRequest $request, ShowBench $read): JsonResponse
+    {
+        return new JsonResponse($read->one(TestAttempt::findOrFail($id)));
+    }
 
-        return new JsonResponse(new BenchView(match (true) {
-            $rows->isEmpty() => 'No test or rigging is on an open card. They come here from the cards of a visit.',
-            $open === 0 => 'Every test and rigging sheet on the open cards is done.',
-            $open === 1 => 'One test or rigging sheet is still to be worked.',
-            default => "{$open} tests and rigging sheets are still to be worked.",
-        }, $rows->all()));
+    #[Api('trends', TrendsRoom::class, 'The points that are followed')]
+    public function trends(ViewRequest $request, Trends $trends): JsonResponse
+    {
+        return new JsonResponse($trends->room());
+    }
+
+    #[Api('trend', TrendView::class, 'The trend that a reading belongs to')]
+    public function trend(int $id, ViewRequest $request, Trends $trends): JsonResponse
+    {
+        return new JsonResponse($trends->of($id) ?? abort(404));
     }
 }

@@ -11,12 +11,13 @@ use App\Floor\Model\Step;
 use App\Library\Model\CardTemplate;
 use App\Now\LoadListed;
 use Illuminate\Support\Collection;
+use Jorvel\Core\Library\TestSteps;
 
 /** Which tests on record could say that a report is no fault, and which could be made. */
 final readonly class NoFault
 {
     /** Kinds of step that test something. */
-    private const TESTS = ['measurement', 'torque', 'timing', 'compare', 'test', 'answer', 'hold', 'rig', 'circuit'];
+    private const TESTS = [...TestSteps::JUDGING, 'rig', 'circuit', 'verdict'];
 
     /** Tests that could be made, the most. */
     private const MOST = 12;

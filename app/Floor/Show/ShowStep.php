@@ -23,6 +23,7 @@ use App\Floor\Show\View\RemarkView;
 use App\Floor\Show\View\RunView;
 use App\Floor\Show\View\StepView;
 use App\Floor\StepWords;
+use App\Floor\TestStepWords;
 use App\Now\CardFile;
 use App\Now\LoadCard;
 use App\Shared\Clock;
@@ -204,7 +205,8 @@ final readonly class ShowStep
             (object) $this->result($step),
             $step->doer === null ? null : "{$step->doer->name} ({$step->doer->stamp})",
             $step->done_at === null ? null : $this->clock->local($step->done_at),
-            array_values($card->readings->where('step_id', $step->id)->map($this->reading(...))->all()),
+            array_values($card->readings->where('step_id', $step->id)
+                ->map(fn(Reading $r): ReadingView => $this->reading($step, $r))->all()),
             array_values($step->runs->map(fn(RigRun $r): RunView => $this->run($step, $r))->all()),
             $step->settled() || $is->unmet === null ? null : ucfirst(FloorWords::unmet($is->unmet)).'.',
             ! $step->settled() && MayNotApply::by($file->now, $is),
@@ -224,10 +226,10 @@ final readonly class ShowStep
         );
     }
 
-    private function reading(Reading $r): ReadingView
+    private function reading(Step $step, Reading $r): ReadingView
     {
         return new ReadingView(
-            $r->point,
+            $step->kind === 'sheet' ? TestStepWords::place($step, $r->point) : $r->point,
             $r->kind->value,
             $r->run,
             $r->value,

@@ -11,6 +11,7 @@ use App\Library\Do\TemplateFile;
 use App\Library\LibraryWords;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\CardVersion;
+use App\Library\Model\FaultTree;
 use App\Library\Model\Figure;
 use App\Library\Model\Lesson;
 use App\Library\Model\Manual;
@@ -161,6 +162,7 @@ final readonly class ShowCards
             array_values(Part::whereNotNull('specification')->distinct()->orderBy('specification')
                 ->pluck('specification')->all()),
             array_map(strval(...), array_keys(Figure::latest($type->id))),
+            array_values(FaultTree::latest($type->id)->pluck('code')->all()),
         );
     }
 }

@@ -1,4 +1,4 @@
-import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, type Failure, type Schemas, take } from './client';
 import { useConnected } from './connection';
@@ -209,6 +209,50 @@ export const usePart = (number: string) =>
     });
 export const useBench = () =>
     useQuery<Schemas['BenchView'], Failure>({ queryKey: keys.bench, queryFn: () => take(api.GET('/api/bench')) });
+export const useAttempt = (id: number) =>
+    useQuery<Schemas['AttemptDetail'], Failure>({
+        queryKey: keys.attempt(id),
+        queryFn: () => take(api.GET('/api/bench/attempts/{id}', { params: { path: { id } } })),
+    });
+export const useWalk = (finding: number) =>
+    useQuery<Schemas['WalkView'], Failure>({
+        queryKey: keys.walk(finding),
+        queryFn: () => take(api.GET('/api/bench/findings/{id}/walk', { params: { path: { id: finding } } })),
+    });
+export const useTrends = () =>
+    useQuery<Schemas['TrendsRoom'], Failure>({
+        queryKey: keys.trends,
+        queryFn: () => take(api.GET('/api/bench/trends')),
+    });
+export const useTrend = (reading: number) =>
+    useQuery<Schemas['TrendView'], Failure>({
+        queryKey: keys.trend(reading),
+        queryFn: () => take(api.GET('/api/bench/trends/{id}', { params: { path: { id: reading } } })),
+    });
+export const useRecordings = () =>
+    useQuery<Schemas['RecordingsRoom'], Failure>({
+        queryKey: keys.recordings,
+        queryFn: () => take(api.GET('/api/bench/recordings')),
+    });
+export const useRecording = (id: number) =>
+    useQuery<Schemas['RecordingView'], Failure>({
+        queryKey: keys.recording(id),
+        queryFn: () => take(api.GET('/api/bench/recordings/{id}', { params: { path: { id } } })),
+    });
+/** A stretch of a recording, thinned to what can be drawn; the last one stays until the next is there. */
+export const useSamples = (id: number, signals: string[], from: number, to: number) => {
+    const query = { signals: signals.join(','), from, to, many: 1000 };
+    return useQuery<Schemas['ThinnedView'], Failure>({
+        queryKey: keys.samples(id, query),
+        queryFn: () => take(api.GET('/api/bench/recordings/{id}/samples', { params: { path: { id }, query } })),
+        placeholderData: keepPreviousData,
+    });
+};
+export const useTrees = () =>
+    useQuery<Schemas['TreesRoom'], Failure>({
+        queryKey: keys.trees,
+        queryFn: () => take(api.GET('/api/library/trees')),
+    });
 export const useCrew = () =>
     useQuery<Schemas['CrewView'], Failure>({ queryKey: keys.crew, queryFn: () => take(api.GET('/api/crew')) });
 export const usePerson = (id: number) =>

@@ -119,12 +119,17 @@ export function entered(w: Waiting): string {
  * Kinds of answer that need no verdict of the server to go on. What acts on a system, is timed or signed needs the connection;
  * so does fitting a safing device, which holds nobody else's step before it stands in the register.
  */
-export const mayWait = (step: { acts: string | null; kind: string }, answer: string): boolean =>
+export const mayWait = (
+    step: { acts: string | null; kind: string; spec?: Record<string, unknown> },
+    answer: string,
+): boolean =>
     step.acts === null &&
+    // What comes of a step of a functional test decides what follows it.
+    step.spec?.test === undefined &&
     ['done', 'read', 'count', 'compare', 'fit', 'use', 'answer', 'mark', 'meet', 'point', 'not_applicable'].includes(
         answer,
     ) &&
-    !['hold', 'test', 'rig', 'rollcall', 'inspection', 'safing_fit'].includes(step.kind);
+    !['hold', 'test', 'rig', 'rollcall', 'inspection', 'safing_fit', 'leak', 'stabilise'].includes(step.kind);
 
 class Queue {
     // What an older build kept were all steps.

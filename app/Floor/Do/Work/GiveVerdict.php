@@ -11,6 +11,7 @@ use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
 use App\Floor\Model\TestAttempt;
 use App\Floor\TestFailed;
+use App\Floor\TestPassed;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -53,7 +54,7 @@ final readonly class GiveVerdict implements StepKind
         ]);
 
         return $state === AttemptState::Passed
-            ? Worked::done($result, $kept, $said)
+            ? Worked::done($result, $kept, $said, static fn() => event(new TestPassed($by, $step, $attempt)))
             : Worked::open(
                 $kept,
                 $said,

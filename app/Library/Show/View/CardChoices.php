@@ -43,5 +43,7 @@ final readonly class CardChoices
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $products,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $figures,
+        /** @var list<string> fault trees */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $trees,
     ) {}
 }

@@ -1,11 +1,69 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useBench } from '../../api/hooks';
-import { Page, Wait } from '../../parts/Page';
+import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
+import { Tabs } from '../../parts/Tabs';
+import { benchTabs } from './tabs';
 
-const columns: Column<Schemas['BenchRow']>[] = [
+type Row = Schemas['TestRow'];
+
+const columns: Column<Row>[] = [
+    {
+        id: 'state',
+        header: 'State',
+        accessorKey: 'word',
+        cell: ({ row }) => <State state={row.original.look} word={row.original.word} />,
+    },
+    {
+        id: 'mark',
+        header: 'Aircraft',
+        accessorKey: 'mark',
+        cell: ({ row }) => (
+            <Link to={`/fleet/${row.original.mark}`} className="font-mono font-bold underline underline-offset-4">
+                {row.original.mark}
+            </Link>
+        ),
+    },
+    { id: 'system', header: 'System', accessorKey: 'system' },
+    {
+        id: 'title',
+        header: 'Test',
+        accessorKey: 'title',
+        cell: ({ row }) => (
+            <Link
+                to={`/floor/${row.original.cardId}?step=${row.original.step}`}
+                className="underline underline-offset-4"
+            >
+                {row.original.title}
+            </Link>
+        ),
+    },
+    { id: 'card', header: 'Card', accessorKey: 'card' },
+    { id: 'said', header: 'Last', accessorKey: 'said' },
+    {
+        id: 'was',
+        header: 'Lead to',
+        accessorFn: (r) => r.attemptId ?? '',
+        cell: ({ row: { original: r } }) => (
+            <span className="flex gap-3">
+                {r.attemptId !== null && (
+                    <Link to={`/bench/attempts/${r.attemptId}`} className="underline underline-offset-4">
+                        as it was
+                    </Link>
+                )}
+                {r.findingId !== null && (
+                    <Link to={`/bench/findings/${r.findingId}`} className="underline underline-offset-4">
+                        fault tree
+                    </Link>
+                )}
+            </span>
+        ),
+    },
+];
+
+const sheetColumns: Column<Schemas['BenchRow']>[] = [
     {
         id: 'state',
         header: 'State',
@@ -21,8 +79,7 @@ const columns: Column<Schemas['BenchRow']>[] = [
     {
         id: 'kind',
         header: 'Kind',
-        accessorKey: 'kind',
-        cell: ({ row }) => (row.original.kind === 'rig' ? 'rigging sheet' : 'functional test'),
+        accessorFn: (r) => ({ rig: 'rigging sheet', sheet: 'reading sheet' })[r.kind] ?? 'functional test',
     },
     {
         id: 'title',
@@ -37,20 +94,73 @@ const columns: Column<Schemas['BenchRow']>[] = [
     { id: 'card', header: 'Card, step', accessorFn: (r) => `${r.card}, step ${r.step}` },
 ];
 
-/** Functional tests and rigging sheets, wherever they stand on cards. */
+/** What is to be tested, what ran today, what failed, and what will be out first. */
 export function Bench() {
     return (
-        <Wait query={useBench()}>
-            {(room) => (
-                <Page sentence={room.sentence}>
-                    <Table
-                        name="bench"
-                        rows={room.sheets}
-                        columns={columns}
-                        empty="Nothing to test or rig now. The cards of a visit bring their tests here."
-                    />
-                </Page>
-            )}
-        </Wait>
+        <>
+            <Wait query={useBench()}>
+                {(room) => (
+                    <Page over={<Tabs label="Bench" tabs={benchTabs} />} sentence={room.sentence}>
+                        {room.failed.length > 0 && (
+                            <Section title="Did not pass">
+                                <Table name="bench-failed" rows={room.failed} columns={columns} empty="" />
+                            </Section>
+                        )}
+                        <Section title="To test">
+                            <Table
+                                name="bench"
+                                rows={room.toTest}
+                                columns={columns}
+                                empty="Nothing to test now. The cards of a visit bring their tests here."
+                            />
+                        </Section>
+                        {room.today.length > 0 && (
+                            <Section title="Today">
+                                <Table name="bench-today" rows={room.today} columns={columns} empty="" />
+                            </Section>
+                        )}
+                        {room.first.length > 0 && (
+                            <Section
+                                title="Out of limits first"
+                                aside={
+                                    <Link className="text-sm underline underline-offset-4" to="/bench/trends">
+                                        all trends
+                                    </Link>
+                                }
+                            >
+                                <ul className="divide-y divide-rule" data-testid="first">
+                                    {room.first.map((r) => (
+                                        <li key={r.readingId} className="flex min-h-10 flex-wrap items-center gap-x-4">
+                                            <State state={r.look} word={r.word} />
+                                            <b className="font-mono">{r.mark}</b>
+                                            <Link
+                                                className="underline underline-offset-4"
+                                                to={`/bench/trends/${r.readingId}`}
+                                            >
+                                                {r.title}
+                                            </Link>
+                                            <span className="text-soft">last {r.last}</span>
+                                        </li>
+                                    ))}
+                                </ul>
+                            </Section>
+                        )}
+                        <Section title="Rigging and reading sheets">
+                            <Table
+                                name="bench-sheets"
+                                rows={room.sheets}
+                                columns={sheetColumns}
+                                empty="No sheet is on an open card."
+                            />
+                        </Section>
+                        {room.past.length > 0 && (
+                            <Section title="Before today">
+                                <Table name="bench-past" rows={room.past} columns={columns} empty="" />
+                            </Section>
+                        )}
+                    </Page>
+                )}
+            </Wait>
+        </>
     );
 }

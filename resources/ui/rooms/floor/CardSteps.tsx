@@ -59,6 +59,9 @@ export function Steps({
                     return (
                         <li key={s.no} className={group || each ? 'border-l-2 border-slate pl-1' : ''}>
                             {each && position && <Position card={card} each={each} />}
+                            {part(s) !== undefined && part(s) !== part(before) && (
+                                <span className="mt-1 block pl-2 text-xs text-soft">{part(s)}</span>
+                            )}
                             {first && <span className="block pl-2 text-xs text-soft">in any order:</span>}
                             <button
                                 type="button"
@@ -68,7 +71,7 @@ export function Steps({
                                 onClick={() => onChoose(s.no)}
                                 className={`grid min-h-12 grid-cols-[1.3rem_1.6rem_1fr] ${row(at === s.no)} ${
                                     s.state !== 'open' ? 'text-soft' : ''
-                                } ${s.state === 'not_applicable' ? 'line-through decoration-1' : ''}`}
+                                } ${s.state === 'not_applicable' || s.state === 'not_reached' ? 'line-through decoration-1' : ''}`}
                             >
                                 <Margin step={s} waits={here.includes(s.no)} />
                                 <span className="font-mono text-sm">{s.no}</span>
@@ -82,6 +85,11 @@ export function Steps({
         </aside>
     );
 }
+
+/** Where a functional test begins, is set up, is worked and is put back. */
+const parts: Record<string, string> = { setup: 'Set up', test: 'Test', restore: 'Put back' };
+const part = (s: Schemas['StepView'] | undefined): string | undefined =>
+    parts[(s?.spec.test as { part: string } | undefined)?.part ?? ''];
 
 type Each = { title: string; position: string; n: number; of: number };
 const eachOf = (s: Schemas['StepView']): Each | undefined => s.spec.each as Each | undefined;
@@ -109,6 +117,22 @@ function Margin({ step, waits }: { step: Schemas['StepView']; waits: boolean }) 
             <span>
                 <Glyph state="waiting" size={14} />
                 <span className="sr-only">waiting to be sent</span>
+            </span>
+        );
+    }
+    if (step.state === 'not_reached') {
+        return (
+            <span>
+                <Glyph state="waiting" size={14} />
+                <span className="sr-only">not reached</span>
+            </span>
+        );
+    }
+    if (step.result.verdict !== undefined && step.result.verdict !== 'pass') {
+        return (
+            <span>
+                <Glyph state="stop" size={14} />
+                <span className="sr-only">not good</span>
             </span>
         );
     }

@@ -6,6 +6,7 @@ import { short } from '../../parts/dates';
 import { Scale } from '../../parts/Scale';
 import { band, drawn, type LimitSpec } from '../../parts/scale';
 import { capital } from '../../parts/words';
+import { FromInstrument, INSTRUMENT_KEY, useInstrument } from './FromInstrument';
 
 export type ReadingSpec = {
     point: string;
@@ -71,6 +72,7 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
     useEffect(() => onUnusual?.(unusual), [onUnusual, unusual]);
     const field = useRef<HTMLInputElement>(null);
     useEffect(() => field.current?.focus(), []);
+    const instrument = useInstrument(tool, onEntry);
     const unit = unitLabel(spec.limit.unit);
     const value = preview?.value ?? drawn(entry);
     const bad = preview !== null && preview.verdict !== 'pass';
@@ -101,6 +103,10 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                         value={entry}
                         onChange={(e) => onEntry(e.target.value)}
                         onKeyDown={(e) => {
+                            if (e.key === INSTRUMENT_KEY && spec.tool_kind) {
+                                e.preventDefault();
+                                void instrument.drop();
+                            }
                             if (e.key === 'Enter' && entry !== '') {
                                 e.preventDefault();
                                 onSave();
@@ -119,7 +125,10 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                 </p>
             </div>
             {spec.tool_kind && (
-                <ToolPick card={card} kind={spec.tool_kind} limit={spec.limit} tool={tool} onTool={onTool} />
+                <>
+                    <ToolPick card={card} kind={spec.tool_kind} limit={spec.limit} tool={tool} onTool={onTool} />
+                    {tool !== '' && <FromInstrument instrument={instrument} />}
+                </>
             )}
         </div>
     );

@@ -10,6 +10,7 @@ import { NotForThis } from './NotApplicable';
 import { Second } from './Second';
 import { StepMore } from './StepMore';
 import { AnswerStep } from './steps/Answer';
+import { AttemptStep } from './steps/Attempt';
 import { CircuitStep } from './steps/Circuit';
 import { CompareStep } from './steps/Compare';
 import { ConfirmStep } from './steps/Confirm';
@@ -18,15 +19,26 @@ import { CountStep } from './steps/Count';
 import { DoneStep } from './steps/Done';
 import { ExchangeStep } from './steps/Exchange';
 import { HoldStep } from './steps/Hold';
+import { IndicationStep } from './steps/Indication';
 import { InspectionStep } from './steps/Inspection';
+import { LeakStep } from './steps/Leak';
 import { MarkStep } from './steps/Mark';
 import { MeetStep } from './steps/Meet';
 import { PartStep } from './steps/Part';
+import { PrechargeStep } from './steps/Precharge';
 import { ReadStep } from './steps/Read';
+import { ReferenceStep } from './steps/Reference';
 import { RollCallStep } from './steps/RollCall';
+import { SelfTestStep } from './steps/SelfTest';
+import { SequenceStep } from './steps/Sequence';
+import { SheetStep } from './steps/Sheet';
+import { StabiliseStep } from './steps/Stabilise';
 import { TestStep } from './steps/Test';
 import { TimingStep } from './steps/Timing';
 import { ToolStep } from './steps/Tool';
+import { TransitionStep } from './steps/Transition';
+import { VerdictStep } from './steps/Verdict';
+import { TestBanner } from './TestBanner';
 import type { StepProps } from './useStep';
 
 const controls: Record<string, (props: StepProps) => ReactNode> = {
@@ -47,6 +59,17 @@ const controls: Record<string, (props: StepProps) => ReactNode> = {
     circuit: CircuitStep,
     mark: MarkStep,
     meet: MeetStep,
+    attempt: AttemptStep,
+    verdict: VerdictStep,
+    sheet: SheetStep,
+    stabilise: StabiliseStep,
+    reference: ReferenceStep,
+    transition: TransitionStep,
+    sequence: SequenceStep,
+    indication: IndicationStep,
+    precharge: PrechargeStep,
+    leak: LeakStep,
+    selftest: SelfTestStep,
 };
 
 /** The step in hand, with the control its kind needs. */
@@ -113,6 +136,7 @@ export function StepWork(props: StepProps) {
     return (
         <div className="mt-2" data-testid={`step-${step.no}`}>
             <Fixes card={card} />
+            <TestBanner {...props} />
             {each !== undefined && (
                 <p className="mt-2 text-[1.05rem] font-semibold" data-testid="position">
                     {each.title}: {each.position}{' '}

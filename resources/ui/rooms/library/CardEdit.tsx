@@ -8,7 +8,7 @@ import { row } from '../../parts/row';
 import { CardHead } from './CardHead';
 import { CardLive, useCardPreview } from './CardLive';
 import { CopySteps } from './CopySteps';
-import { atOf, type Body, blankCard, changed, key } from './card';
+import { atOf, type Body, blankCard, changed, isBlock, key } from './card';
 import { EditBar } from './EditBar';
 import { StepForm } from './StepForm';
 import { StepList } from './StepList';
@@ -90,7 +90,7 @@ function Editor({ type, choices, start, draft, note }: Props) {
                                     e.steps(changed(body.steps, at, one), what === null ? null : `${key(at)} ${what}`)
                                 }
                             />
-                            {step.kind === 'each' && (
+                            {isBlock(step.kind) && (
                                 <Button className="mt-3" onClick={e.fill}>
                                     New step in the block
                                 </Button>

@@ -92,6 +92,12 @@ export function Library() {
                         </Link>{' '}
                         from a finding, or from a limit that was exceeded: questions, further looks, cards, suspects
                     </p>
+                    <p className="mt-2">
+                        <Link className="font-semibold underline underline-offset-4" to="/library/trees">
+                            Fault trees
+                        </Link>{' '}
+                        of tests that fail: from question to question to the cause, or to whom to ask
+                    </p>
                     <Section
                         title="Card templates"
                         aside={

@@ -29,7 +29,7 @@ export function SpecFields({
             {shown.map((f) => (
                 <div
                     key={f.at}
-                    className={['lines', 'long', 'rows', 'points', 'some'].includes(f.as) ? 'col-span-2' : ''}
+                    className={['lines', 'long', 'rows', 'points', 'some', 'groups'].includes(f.as) ? 'col-span-2' : ''}
                 >
                     <One field={f} value={got(values, f.at)} choices={choices} faultAt={fault} set={set} />
                 </div>
@@ -71,23 +71,27 @@ function One({ field: f, value, choices, faultAt, set }: Props & { value: unknow
               ? ((value as { id: string; place: string }[] | undefined) ?? [])
                     .map((p) => `${p.id}, ${p.place}`)
                     .join('\n')
-              : String(value ?? '');
+              : f.as === 'groups'
+                ? ((value as string[][] | undefined) ?? []).map((g) => g.join(', ')).join('\n')
+                : String(value ?? '');
     const parse = (v: string): unknown =>
         f.as === 'lines'
             ? lines(v)
             : f.as === 'points'
               ? points(v)
-              : f.as === 'number'
-                ? number(v)
-                : f.as === 'suggest' && (f.of === 'parts' || f.of === 'cards')
-                  ? v.split(' ')[0] || undefined
-                  : v || undefined;
+              : f.as === 'groups'
+                ? lines(v)?.map((l) => l.split(',').map((id) => id.trim()))
+                : f.as === 'number'
+                  ? number(v)
+                  : f.as === 'suggest' && (f.of === 'parts' || f.of === 'cards')
+                    ? v.split(' ')[0] || undefined
+                    : v || undefined;
     return (
         <Text
             label={f.label}
             name={f.at}
             hint={f.hint}
-            long={f.as === 'long' || f.as === 'lines' || f.as === 'points'}
+            long={['long', 'lines', 'points', 'groups'].includes(f.as)}
             value={text}
             suggest={f.as === 'suggest' || f.as === 'lines' ? list : undefined}
             fault={fault}

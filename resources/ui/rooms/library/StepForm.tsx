@@ -1,10 +1,10 @@
 import type { Schemas } from '../../api/client';
 import { box, CardText as Text } from './CardText';
-import { got, put, type Step } from './card';
+import { got, isBlock, put, type Step } from './card';
 import { Effects } from './Effects';
 import { SpecFields as Fields } from './SpecFields';
 import { StepFigure } from './StepFigure';
-import { common, fields, kinds } from './stepFields';
+import { commonOf, fields, kinds } from './stepFields';
 
 type Faults = Schemas['FaultView'][];
 
@@ -74,11 +74,11 @@ export function StepForm({
                 set={set}
             />
             {step.kind === 'rig' && <Effects spec={spec} fault={of('spec.effects')} set={set} />}
-            {step.kind !== 'each' && (
+            {!isBlock(step.kind) && (
                 <StepFigure type={type} spec={spec} choices={choices} fault={of('spec.figure')} set={set} />
             )}
             {step.kind !== 'each' &&
-                common.map((c) => (
+                commonOf(step.kind).map((c) => (
                     <details key={c.title} open={c.fields.some((f) => got(spec, f.at) !== undefined)}>
                         <summary className="min-h-10 cursor-pointer py-2 font-semibold">{c.title}</summary>
                         <div className="space-y-3 border-l-2 border-rule pb-2 pl-3">

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Dragged, useDragSensors } from '../../parts/drag';
 import { row } from '../../parts/row';
 import { Glyph } from '../../parts/State';
-import { type At, key, listed, numberOf, type Step, same } from './card';
+import { type At, isBlock, key, listed, numberOf, type Step, same } from './card';
 
 /** The steps of a card as a list: chosen by a click or Alt and the arrows, dragged, or moved with Ctrl besides. */
 export function StepList({
@@ -91,7 +91,7 @@ function Row({
                 onClick={onChoose}
                 className={`grid min-h-10 grid-cols-[1.9rem_minmax(0,1fr)_1rem] leading-tight ${row(on)}`}
             >
-                <span className="font-mono text-sm text-soft">{step.kind === 'each' ? '' : no}</span>
+                <span className="font-mono text-sm text-soft">{isBlock(step.kind) ? '' : no}</span>
                 <span className="min-w-0 py-1">
                     <span className="block text-xs text-soft">{step.kind.replace('_', ' ')}</span>
                     <span className="block truncate">{step.title === '' ? '(no title yet)' : step.title}</span>

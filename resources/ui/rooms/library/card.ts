@@ -10,9 +10,12 @@ export const key = ({ i, k }: At): string => (k === null ? `${i}` : `${i}.${k}`)
 
 export const same = (a: At, b: At): boolean => a.i === b.i && a.k === b.k;
 
+/** Kinds that hold other steps. */
+export const isBlock = (kind: string | undefined): boolean => kind === 'each' || kind === 'functional';
+
 /** The steps inside a block; none for any other step. */
 export const inner = (step: Step | undefined): Step[] =>
-    step?.kind === 'each' ? ((step.spec?.steps as Step[] | undefined) ?? []) : [];
+    isBlock(step?.kind) ? ((step?.spec?.steps as Step[] | undefined) ?? []) : [];
 
 /** Every step as the list shows it: a block, then what stands in it. */
 export function listed(steps: Step[]): { at: At; step: Step }[] {
@@ -112,9 +115,13 @@ export function numberOf(steps: Step[], at: At): number {
     let no = 1;
     for (let i = 0; i < at.i; i++) {
         const s = steps[i];
-        no += s?.kind === 'each' ? inner(s).length * ((s.spec?.positions as string[] | undefined)?.length ?? 0) : 1;
+        const positions = (s?.spec?.positions as string[] | undefined)?.length;
+        // Beside its own steps a test has the one that begins an attempt, and the one that gives the verdict.
+        no += isBlock(s?.kind)
+            ? (inner(s).length + (s?.kind === 'functional' ? 2 : 0)) * (positions ?? (s?.kind === 'each' ? 0 : 1))
+            : 1;
     }
-    return no + (at.k ?? 0);
+    return no + (at.k === null ? 0 : at.k + (steps[at.i]?.kind === 'functional' ? 1 : 0));
 }
 
 export type History<T> = { past: T[]; now: T; next: T[] };

@@ -33,6 +33,7 @@ export const standIn = (type: string, body: Body, preview: Schemas['CardPreview'
     newer: null,
     products: [],
     lessons: [],
+    tests: [],
     line: false,
     chapter: '',
     section: '',

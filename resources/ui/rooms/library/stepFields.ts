@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 export type Field = {
     at: string;
     label: string;
-    as: 'text' | 'long' | 'number' | 'lines' | 'pick' | 'suggest' | 'yes' | 'points' | 'rows' | 'some';
+    as: 'text' | 'long' | 'number' | 'lines' | 'pick' | 'suggest' | 'yes' | 'points' | 'rows' | 'some' | 'groups';
     /** The values of a choice, or the list of the server's that has them. */
     of?: readonly string[] | keyof Schemas['CardChoices'];
     hint?: string;
@@ -150,6 +150,127 @@ export const fields: Record<string, Field[]> = {
         ...limits('reading'),
         field('restore', 'Put back, one a line', 'lines'),
     ],
+    sheet: [
+        field('points', 'Points, in their order', 'rows', {
+            rows: [
+                field('id', 'Name'),
+                field('place', 'Place'),
+                field('unit', 'Unit', 'pick', { of: 'units' }),
+                field('tool_kind', 'Tool', 'suggest', { of: 'tools' }),
+                field('limit.kind', 'Limit', 'pick', { of: ['', 'range', 'min', 'max', 'nominal'] }),
+                field('limit.unit', 'in', 'pick', { of: 'units' }),
+                field('limit.min', 'At least', 'number'),
+                field('limit.max', 'At most', 'number'),
+                field('limit.nominal', 'Nominal', 'number'),
+                field('limit.plus', 'Plus', 'number'),
+                field('limit.minus', 'Minus', 'number'),
+            ],
+        }),
+        field('spread', 'Alike', 'rows', {
+            rows: [
+                field('title', 'Which'),
+                field('of', 'Points, one a line', 'lines'),
+                field('max', 'Apart by at most', 'number'),
+            ],
+        }),
+        field('derived', 'Worked out from them', 'rows', {
+            rows: [
+                field('id', 'Name'),
+                field('title', 'Says'),
+                field('unit', 'Unit', 'pick', { of: 'units' }),
+                field('is', 'Is', 'text', { hint: '(left + right) / 2' }),
+            ],
+        }),
+        field('draw', 'Drawn as', 'pick', { of: ['', 'scale', 'arc', 'pair', 'ring'] }),
+        field('left', 'As found, then as left', 'yes'),
+        field('watch', 'Each has a watch of its own', 'yes'),
+    ],
+    stabilise: [
+        field('signal', 'Signal'),
+        field('unit', 'Unit', 'pick', { of: 'units' }),
+        field('target', 'Around', 'number'),
+        field('tolerance', 'Within', 'number'),
+        field('seconds', 'For, seconds', 'number'),
+        field('by', 'By', 'pick', { of: ['watch', 'readings', 'samples'] }),
+        field('tool_kind', 'Tool', 'suggest', { of: 'tools' }),
+    ],
+    reference: [
+        field('point', 'What is recorded'),
+        field('unit', 'Unit', 'pick', { of: 'units' }),
+        field('tool_kind', 'Tool', 'suggest', { of: 'tools' }),
+        field('signal', 'Signal of the recorder'),
+    ],
+    transition: [
+        field('point', 'What is watched'),
+        field('unit', 'Unit', 'pick', { of: 'units' }),
+        field('reference', 'From the reference, by its name'),
+        field('limit', 'At most, either way', 'number'),
+        field('usual', 'Usual, either way', 'number'),
+        field('watch', 'Watched for, seconds', 'number'),
+        field('partner.point', 'The other engine: what is watched'),
+        field('partner.reference', 'from the reference, by its name'),
+        field('partner.limit', 'at most', 'number'),
+        field('signal', 'Signal of the recorder'),
+        field('hold.signal', 'Stable first: signal'),
+        field('hold.target', 'around', 'number'),
+        field('hold.tolerance', 'within', 'number'),
+        field('hold.seconds', 'for, seconds', 'number'),
+    ],
+    sequence: [
+        field('items', 'What is watched', 'rows', { rows: [field('id', 'Name'), field('title', 'Says')] }),
+        field('order', 'In which order, by their names: one group a line, with commas within a group', 'groups'),
+    ],
+    indication: [
+        field('of', 'What is shown', 'text', { hint: 'left main gear down and locked' }),
+        field('sources', 'By what', 'rows', {
+            rows: [field('id', 'Name'), field('title', 'Says'), field('proves', 'Proves it', 'yes')],
+        }),
+    ],
+    precharge: limits('reading'),
+    leak: [
+        field('point', 'What holds pressure'),
+        field('unit', 'Unit', 'pick', { of: 'units' }),
+        field('gas', 'It is a gas: temperature counts', 'yes'),
+        field('minutes', 'For, minutes', 'number'),
+        field('max_per_hour', 'It may lose, an hour', 'number'),
+        field('tool_kind', 'Tool', 'suggest', { of: 'tools' }),
+    ],
+    selftest: [
+        field('channels', 'Channels, one a line', 'lines'),
+        field('screens', 'Screens, in their order', 'rows', { rows: [field('id', 'Name'), field('title', 'Shows')] }),
+        field('codes', 'Codes', 'rows', { rows: [field('code', 'Code'), field('says', 'Means')] }),
+    ],
+    functional: [
+        field('system', 'System', 'suggest', { of: 'systems' }),
+        field('passage', 'Passage of the manual', 'text', { hint: '29-11' }),
+        field('positions', 'Once for each of, one a line', 'lines', { hint: 'engine 1' }),
+        field('conditions', 'Asked before each attempt', 'rows', {
+            rows: [
+                field('id', 'Name'),
+                field('title', 'Says', 'text', { hint: 'Wind' }),
+                field('unit', 'Unit', 'text', { hint: 'kt' }),
+                field('min', 'At least', 'number'),
+                field('max', 'At most', 'number'),
+            ],
+        }),
+        field('limits', 'Watched all the time', 'rows', {
+            rows: [
+                field('title', 'What'),
+                field('unit', 'Unit'),
+                field('min', 'At least', 'number'),
+                field('max', 'At most', 'number'),
+                field('rule', 'Rule'),
+                field('position', 'at'),
+            ],
+        }),
+        field('stop', 'The words that mean stop'),
+        field('inspect', 'Inspected when it is broken off, one a line', 'lines'),
+        field('rule.at_least', 'Passed by at least so many', 'number'),
+        field('rule.of', 'of these, by their names, one a line', 'lines'),
+        field('rule.is', 'or by a condition', 'text', { hint: 'normal and (pump or fall)' }),
+        field('goes_on', 'It goes on after a failure', 'yes'),
+        field('tree', 'Fault tree', 'suggest', { of: 'trees' }),
+    ],
     inspection: [field('covers', 'What is looked at, one a line', 'lines')],
     each: [field('positions', 'Positions, one a line', 'lines', { hint: 'door 1 left' })],
     rig: [
@@ -187,8 +308,18 @@ export const fields: Record<string, Field[]> = {
 
 export const kinds = Object.keys(fields);
 
+/** Of that, what a functional test as a whole may have. */
+const ofTests = ['applies', 'joins', 'proves', 'why'];
+
+export const commonOf = (kind: string): { title: string; fields: Field[] }[] =>
+    kind !== 'functional'
+        ? common
+        : common
+              .map((c) => ({ ...c, fields: c.fields.filter((f) => ofTests.includes(f.at.split('.')[0] ?? '')) }))
+              .filter((c) => c.fields.length > 0);
+
 /** What any step may have besides, folded away until it is wanted. */
-export const common: { title: string; fields: Field[] }[] = [
+const common: { title: string; fields: Field[] }[] = [
     {
         title: 'For whom',
         fields: [
@@ -260,6 +391,7 @@ export const common: { title: string; fields: Field[] }[] = [
             field('label', 'Label on the panel'),
             field('id', 'Name, for other steps', 'text', { hint: 'small letters and figures' }),
             field('group', 'Worked in any order with others of', 'text'),
+            field('when', 'In a functional test', 'pick', { of: ['', 'setup', 'restore'] }),
         ],
     },
 ];

@@ -33,14 +33,23 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
     return (
         <div className="mt-5">
             <p>
-                {step.state === 'not_applicable' ? (
+                {step.state === 'not_reached' ? (
+                    <>
+                        <State state="waiting" word="Not reached" />: {String(step.result.why)}
+                    </>
+                ) : step.state === 'not_applicable' ? (
                     <>
                         <State state="waiting" word="Not applicable" />: {String(step.result.why)}. Said by{' '}
                         {step.doneBy}, {step.doneAt}.
                     </>
                 ) : (
                     <>
-                        <State state="clear" word="Done" /> by {step.doneBy}, {step.doneAt}.
+                        {step.result.verdict !== undefined && step.result.verdict !== 'pass' ? (
+                            <State state="stop" word="Not good" />
+                        ) : (
+                            <State state="clear" word="Done" />
+                        )}{' '}
+                        by {step.doneBy}, {step.doneAt}.
                     </>
                 )}
             </p>
@@ -73,7 +82,7 @@ export function DoneStep({ card, step, may, onConflict }: StepProps) {
                 </table>
             )}
             {step.readings.length > 0 && step.kind !== 'rig' && <Limits spec={step.spec} />}
-            {may && step.kind !== 'inspection' && (
+            {may && step.kind !== 'inspection' && step.state !== 'not_reached' && (
                 <div className="mt-5">
                     {asking && step.fallsWith.length > 0 && (
                         <p className="mb-2">
