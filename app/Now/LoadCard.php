@@ -297,7 +297,7 @@ final readonly class LoadCard
         $names = [
             $spec['mark'] ?? null, $spec['applies']['answer']['step'] ?? null,
             is_string($spec['reference'] ?? null) ? $spec['reference'] : null,
-            $spec['partner']['reference'] ?? null,
+            $spec['partner']['reference'] ?? null, is_string($spec['from'] ?? null) ? $spec['from'] : null,
         ];
         foreach (Flowing::expressions($spec['reading']['limit'] ?? []) as $expression) {
             foreach ($expression->names as $name) {

@@ -77,6 +77,7 @@ final readonly class World
         private VisitStory $visitStory,
         private FloorStory $floorStory,
         private DeferralStory $deferralStory,
+        private BenchStory $benchStory,
         private Recalls $recalls,
         private FreezeCertificate $freeze,
         private WhatFollows $whatFollows,
@@ -635,6 +636,10 @@ final readonly class World
         $this->papers();
         $this->deferralStory->reported($controller, self::csv('reports.csv'));
         $this->visitStory->plan(Visit::with('aircraft.type')->firstOrFail(), $controller);
+        $this->benchStory->library(self::json('trees.json'), self::json('recorders.json'), $people);
+        $this->benchStory->past(self::csv('past_tests.csv'), $people);
+        $this->benchStory->walks(self::json('past_walks.json'), $people);
+        $this->benchStory->morning($people);
     }
 
     /**

@@ -35,6 +35,7 @@ return new class extends Migration {
             $t->foreignId('broken_by')->nullable()->constrained('people');
             $t->string('broken_at')->nullable();
             $t->string('broken_why', 500)->nullable();
+            $t->enum('broken_as', ['broken_off', 'invalid'])->default('broken_off');
             $t->foreignId('ended_by')->nullable()->constrained('people');
             $t->string('ended_at')->nullable();
             $t->json('decided')->nullable();

@@ -15,7 +15,9 @@ use App\Stores\Model\Tool;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Jorvel\Core\Bench\SheetChart;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Shared\Unit;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Works a card through its doors as whoever is on it would, every step with an answer that is in order. */
@@ -117,6 +119,25 @@ trait WalksCards
                 'entry' => (string) ($spec['min'] ?? 0.5),
                 'entries' => ['batch' => self::batchOf(['specification' => $spec['product']])],
             ]),
+            'attempt' => $send('begin', ['entries' => self::conditions($spec)]),
+            'verdict' => $send('verdict'),
+            'sheet' => $this->sheet($card, $step, $send),
+            'stabilise' => $this->held($send, (int) $spec['seconds'], 'done', []),
+            'reference' => $send('read', [
+                'entry' => '37', 'tool' => isset($spec['tool_kind']) ? $this->toolFor($card, $spec)->code : '',
+            ]),
+            'transition' => $send('watch', ['entries' => ['high' => '38', 'low' => '36', 'partner' => '37.5']]),
+            'sequence' => $send('order', ['entries' => self::inOrder($spec)]),
+            'indication' => $send('seen', ['entries' => array_fill_keys(array_column($spec['sources'], 'id'), 'yes')]),
+            'precharge' => $send('read', $this->good($card, $spec['reading'])),
+            'leak' => $this->leak($card, $spec, $send),
+            'selftest' => $send('result', ['entries' => [
+                ...array_fill_keys(array_map(static fn(string $c): string => "channel.{$c}", $spec['channels']), 'pass'),
+                ...array_fill_keys(array_map(
+                    static fn(array $s): string => "screen.{$s['id']}",
+                    $spec['screens'] ?? [],
+                ), 'yes'),
+            ]]),
             'rollcall' => $this->called($card, $step, $who, $send),
             'inspection' => $this->as($inspector, 'POST', "cards/{$card->id}/steps/{$step->no}/inspect", [
                 'version' => Card::findOrFail($card->id)->version, 'covers' => $spec['covers'],
@@ -124,6 +145,95 @@ trait WalksCards
             ]),
             default => $send('done'),
         };
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     *
+     * @return array<string, string> each within what it may be
+     */
+    private static function conditions(array $spec): array
+    {
+        return array_map(static fn(array $c): string => isset($c['unit'])
+            ? (string) (isset($c['min']) ? $c['min'] + 1 : ($c['max'] ?? 20) / 2)
+            : 'Pia', array_column($spec['conditions'] ?? [], null, 'id'));
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     *
+     * @return array<string, string>
+     */
+    private static function inOrder(array $spec): array
+    {
+        $out = [];
+        foreach ($spec['order'] as $i => $group) {
+            $out += array_fill_keys($group, (string) ($i + 1));
+        }
+
+        return $out;
+    }
+
+    /**
+     * A value well inside for every point of a sheet, as its tool shows it.
+     *
+     * @param array<string, string> $but points that read otherwise
+     *
+     * @return array<string, string>
+     */
+    private function sheetOf(Card $card, Step $step, array $but = []): array
+    {
+        $values = $out = [];
+        $points = array_column($step->spec['points'], null, 'id');
+        foreach ($points as $id => $p) {
+            $unit = Unit::parse($p['unit']);
+            $chart = isset($p['chart']) ? SheetChart::from($p['chart']) : null;
+            $limit = $chart?->limit($values, Unit::parse($points[$chart->by]['unit']), $unit) ?? $p['limit'] ?? null;
+            $value = round($limit === null ? 14.0 : self::inside($limit), $p['unit'] === 'mm' && $chart === null ? 1 : 0);
+            $out[$id] = $but[$id] ?? (string) $value;
+            $values[$id] = (float) $out[$id];
+            if (isset($p['tool_kind'])) {
+                $out["tool.{$p['tool_kind']}"] = $this->toolFor($card, ['tool_kind' => $p['tool_kind']])->code;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param callable(string, array<string, mixed>=): TestResponse<Response> $send
+     *
+     * @return TestResponse<Response>
+     */
+    private function sheet(Card $card, Step $step, callable $send): TestResponse
+    {
+        $left = $step->spec['left'] ?? false;
+
+        return $send(
+            $left ? (isset($step->result['run']) ? 'as_left' : 'as_found') : 'read',
+            ['entries' => $this->sheetOf($card, $step)],
+        );
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     * @param callable(string, array<string, mixed>=): TestResponse<Response> $send
+     *
+     * @return TestResponse<Response>
+     */
+    private function leak(Card $card, array $spec, callable $send): TestResponse
+    {
+        $with = [
+            'entry' => '37', 'entries' => ['temp' => '12'],
+            'tool' => isset($spec['tool_kind']) ? $this->toolFor($card, $spec)->code : '',
+        ];
+        if (! isset($spec['from'])) {
+            self::assertSame(200, $send('start', $with)->status());
+        }
+        $clock = app(Clock::class);
+        $clock->start(Instant::fromEpoch($clock->now()->epoch() + (int) ($spec['minutes'] * 60) + 2));
+
+        return $send('read', $with);
     }
 
     /** @param array<string, string> $of a part: a batch of it that is in stock and within its life */

@@ -458,6 +458,9 @@ final class BaseDay
         if ($step->started_at !== null && mt_rand(0, 4) === 0) {
             return ['stop', ['note' => 'leak']];
         }
+        if (isset($step->spec['test']) && mt_rand(0, 11) === 0) {
+            return ['break_off', ['note' => 'a gust']];
+        }
         // A limit that flows is somewhere near what was read first.
         $limit = array_map(
             static fn(mixed $v): mixed => is_string($v) && str_contains($v, 'before') ? 120 : $v,
@@ -526,6 +529,17 @@ final class BaseDay
                     'note' => ['Noor Hadley', 'T45', 'Bram Oster', 'T27', 'Lio Kest', 'Runa Vale'][mt_rand(0, 5)],
                 ],
             ] : ['done', []],
+            'attempt' => ['begin', ['entries' => ['fuel' => '300', 'wind' => '9', 'air' => '12', 'aboard' => 'Pia']]],
+            'verdict' => [mt_rand(0, 1) === 0 ? 'verdict' : 'new_attempt', []],
+            'stabilise' => [$step->started_at === null ? 'start' : 'done', []],
+            'reference' => ['read', ['entry' => '37']],
+            'transition' => ['watch', [
+                'entries' => ['high' => '38', 'low' => $good ? '36' : '20', 'partner' => '38'], 'note' => 'seen',
+            ]],
+            'sheet' => ['read', ['entries' => [
+                'temp' => '14', 'gas' => '38', 'bright' => $good ? '64' : '40', 'tool.thermometer' => 'TH-03',
+                'tool.pressure gauge' => 'PG-34',
+            ]]],
             default => ['done', []],
         };
     }

@@ -54,6 +54,7 @@ final readonly class FollowTests
             "attempt {$attempt->no} failed: ".implode('; ', $attempt->decided ?? []),
             Severity::Major,
             step: $told->verdict->no,
+            follows: false,
         ));
         $attempt->update(['finding_id' => $finding->id]);
         FaultWalk::create(['finding_id' => $finding->id, 'tree_id' => $tree->id, 'attempt_id' => $attempt->id, 'path' => []]);

@@ -111,14 +111,18 @@ final readonly class Attempts
             throw Refused::because('It is worked through to what is put back; give the verdict. Nothing was changed.');
         }
         $beyond = $this->exceeded($file->card, $in);
+        $invalid = ($in->entries['as'] ?? '') === 'invalid';
         $now = (string) $this->clock->now();
         $ids = $steps->pluck('id')->all();
 
         return [
             static fn() => WorkStep::end($file, $by, $now, static fn(ActingRow $a): bool
                 => $a->running && in_array($a->step_id, $ids, true)),
-            fn() => $this->leave($file->card, $steps->firstOrFail(), "Broken off: {$in->note}"),
-            static fn() => $attempt->update(['broken_by' => $by->id, 'broken_at' => $now, 'broken_why' => $in->note]),
+            fn() => $this->leave($file->card, $steps->firstOrFail(), ($invalid ? 'Not valid: ' : 'Broken off: ').$in->note),
+            static fn() => $attempt->update([
+                'broken_by' => $by->id, 'broken_at' => $now, 'broken_why' => $in->note,
+                'broken_as' => $invalid ? AttemptState::Invalid : AttemptState::BrokenOff,
+            ]),
             fn() => $this->records->write($by, 'test.broken_off', "card:{$step->card_id}", [
                 'test' => $attempt->title, 'attempt' => $attempt->no, 'step' => $step->no, 'why' => $in->note,
             ]),

@@ -13,6 +13,7 @@ final readonly class NewFinding
      * @param int|null $step at which it was found
      * @param array{view: string, x: float, y: float}|null $spot on one view of the drawing, in metres
      * @param string|null $point of the round that the step is
+     * @param bool $follows the rules of what follows are asked; not where a fault tree of its own is walked
      * @param list<list<array{float, float}>>|null $sketch strokes, 0 to 1 across and down
      */
     public function __construct(
@@ -24,5 +25,6 @@ final readonly class NewFinding
         public ?array $spot = null,
         public ?array $sketch = null,
         public ?string $point = null,
+        public bool $follows = true,
     ) {}
 }

@@ -57,7 +57,7 @@ final readonly class RaiseFinding
                 'severity' => $new->severity, 'repeat_of' => $before?->number,
                 ...($round === null ? [] : ['step' => $round->no, 'point' => $new->point]),
             ]);
-            $this->follows->from($by, $finding, $card);
+            $new->follows ? $this->follows->from($by, $finding, $card) : null;
             if ($round !== null) {
                 CircuitPoint::where(['step_id' => $round->id, 'point' => $new->point])->update(['stands' => false]);
                 CircuitPoint::create([

@@ -31,6 +31,7 @@ use Jorvel\Core\Shared\Instant;
  * @property int|null $broken_by
  * @property Instant|null $broken_at
  * @property string|null $broken_why
+ * @property AttemptState $broken_as broken off, or not valid: what it was set up or read by was wrong
  * @property int|null $ended_by
  * @property Instant|null $ended_at
  * @property list<string>|null $decided titles of the steps that decided it
@@ -47,7 +48,8 @@ final class TestAttempt extends Model
 {
     protected $casts = [
         'state' => AttemptState::class, 'stands' => 'boolean', 'begun_at' => AsInstant::class,
-        'broken_at' => AsInstant::class, 'ended_at' => AsInstant::class, 'conditions' => 'array', 'decided' => 'array',
+        'broken_at' => AsInstant::class,
+        'broken_as' => AttemptState::class, 'ended_at' => AsInstant::class, 'conditions' => 'array', 'decided' => 'array',
         'kept' => 'array',
     ];
 

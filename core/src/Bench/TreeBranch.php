@@ -45,7 +45,8 @@ final readonly class TreeBranch
         if ($of->min !== null && $of->max !== null && $of->min >= $of->max) {
             throw InputError::reversed('min');
         }
-        if ($of->cause === null && $of->to === null) {
+        // A test that passes ends the walk; the cause is what was put right before it.
+        if ($of->cause === null && $of->to === null && $of->id !== 'pass') {
             throw InputError::at('', 'leads nowhere: name a cause, the next question, or both');
         }
 

@@ -34,15 +34,37 @@ final class BenchRefs
             'transition' => self::transition($spec, $known),
             'sequence' => self::sequence($spec),
             'indication' => self::proves($spec),
-            'leak' => Unit::tryFrom((string) $spec['unit'])?->dimension() === 'pressure'
-                ? []
-                : [InputError::at('spec.unit', 'must be a unit of pressure')],
+            'leak' => self::leak($spec, $known),
             'precharge' => Unit::tryFrom((string) $spec['reading']['limit']['unit'])?->dimension() === 'pressure'
                 ? []
                 : [InputError::at('spec.reading.limit.unit', 'must be a unit of pressure')],
             'stabilise' => ($spec['by'] ?? 'watch') === 'watch' || isset($spec['signal'])
                 ? []
                 : [InputError::missing('spec.signal')],
+            default => [],
+        };
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     * @param array<string, array<string, mixed>> $known
+     *
+     * @return list<InputError>
+     */
+    private static function leak(array $spec, array $known): array
+    {
+        if (Unit::tryFrom((string) $spec['unit'])?->dimension() !== 'pressure') {
+            return [InputError::at('spec.unit', 'must be a unit of pressure')];
+        }
+        $of = isset($spec['from']) ? $known[$spec['from']] ?? null : null;
+
+        return match (true) {
+            ! isset($spec['from']) => [],
+            ! in_array($of['kind'] ?? null, ['measurement', 'reference'], true)
+                => [InputError::notAmong('spec.from', 'readings before it', $spec['from'])],
+            ($of['spec']['unit'] ?? $of['spec']['reading']['limit']['unit'] ?? null) !== $spec['unit']
+                => [InputError::at('spec.unit', "is not the unit of {$spec['from']}")],
+            $spec['gas'] => [InputError::at('spec.gas', 'wants a temperature at the start too: read it there')],
             default => [],
         };
     }

@@ -171,7 +171,7 @@ final class Steps
     private static function renamed(array $spec, array $own, string $position): array
     {
         $name = static fn(mixed $id): mixed => in_array($id, $own, true) ? self::at($id, $position) : $id;
-        foreach (['id', 'of', 'mark', 'reference'] as $field) {
+        foreach (['id', 'of', 'mark', 'reference', 'from'] as $field) {
             if (is_string($spec[$field] ?? null)) {
                 $spec[$field] = $name($spec[$field]);
             }

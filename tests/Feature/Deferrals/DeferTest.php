@@ -26,9 +26,9 @@ final class DeferTest extends WorldCase
             'raised_at' => '2026-05-05T10:00:00Z',
         ]);
         $waiting = fn(): string => (string) $this->as('ines', 'GET', 'deferrals')->json('sentence');
-        self::assertStringContainsString('One finding waits for a decision.', $waiting());
+        self::assertStringContainsString('2 findings wait for a decision.', $waiting());
         $card = app(MakeFixCard::class)($this->person('ines'), $finding, 4.0);
-        self::assertStringNotContainsString('for a decision', $waiting());
+        self::assertStringContainsString('One finding waits for a decision.', $waiting());
         $row = array_column($this->as('ines', 'GET', 'deferrals')->json('findings'), null, 'number')['F0700'];
         self::assertSame($card->number, $row['fixCard'], 'it may still be deferred');
         $defer = fn() => $this->as('ines', 'POST', "findings/{$finding->id}/defer", [

@@ -104,7 +104,8 @@ final class FindingTest extends WorldCase
             static fn(array $f): bool => $f['place'] === trim($place),
         ))[0]['repeat'] ?? null;
         self::assertNull($raise('hand pump, rod seal'));
-        self::assertStringStartsWith('F0042, Tue 5 May: wet', (string) $raise('Hand pump - rod seal'));
+        $number = Finding::orderByDesc('id')->firstOrFail()->number;
+        self::assertStringStartsWith("{$number}, Tue 5 May: wet", (string) $raise('Hand pump - rod seal'));
         self::assertNull($raise('hand pump, body'));
         // Beyond both windows it is no longer a repeat.
         Finding::where('card_id', $card->id)->update(['raised_at' => '2025-01-05T12:00:00Z']);

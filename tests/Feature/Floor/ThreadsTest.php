@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Floor;
 
+use App\Bench\Model\FaultWalk;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\PressureReading;
 use App\Floor\Model\Card;
@@ -217,40 +218,82 @@ final class ThreadsTest extends WorldCase
         self::assertSame(['one engine', 6], [$one->template->method, $one->revision]);
         $card = $this->changeOver('Q-404');
         self::assertSame(['both engines', 7], [$card->template->method, $card->revision]);
+        // The card refuses the other set-up: by this revision the other engine runs.
+        $this->walkTo($card, 'ivo', 'hald', 'The other engine, 2');
+        $this->fails($card, 'ivo', 'The other engine, 2', 'answer', ['entry' => 'shut']);
         $this->walkTo($card, 'ivo', 'hald', 'Torque of engine 1');
         $this->act($card, 'ivo', 'Torque of engine 1', 'read', ['entry' => '37.4'])->assertOk();
-        $held = function (string $title, string $entry, string $note = '') use ($card): TestResponse {
-            $this->act($card, 'ivo', $title, 'start')->assertOk();
-            app(Clock::class)->start(Instant::fromEpoch(app(Clock::class)->now()->epoch() + 72));
-
-            return $this->act($card, 'ivo', $title, 'read', ['entry' => $entry, 'note' => $note]);
-        };
-        $held('Engine 1 to manual', '-4.9')->assertOk();
-        self::assertTrue(self::settled($card, 'Engine 1 to manual'));
-        $this->act($card, 'ivo', 'What the partner took up, engine 2', 'read', ['entry' => '3.8'])->assertOk();
-        $back = 'Engine 1 back to automatic';
-        $this->fails($card, 'ivo', $back, 'read', ['entry' => '6.6']);
-        $this->as('ivo', 'POST', "cards/{$card->id}/findings", [
-            'place' => 'engine 1, change-over', 'extent' => 'swing of +6.6 against 6', 'chapter' => '76-22',
-        ])->assertOk();
-        $finding = (int) DB::table('findings')->where('card_id', $card->id)->value('id');
-        $follows = DB::table('follow_ups')->where('finding_id', $finding)->orderBy('id')->pluck('id', 'text');
-        self::assertCount(4, $follows);
-        $answers = ['Which way' => 'up', 'Linkage' => 'sound', 'Air line' => 'dirty at the screen, cleaned'];
-        foreach ($follows as $text => $id) {
-            $said = collect($answers)->first(static fn(string $a, string $k): bool => str_starts_with($text, $k));
-            if ($said !== null) {
-                $this->as('ivo', 'POST', "follow-ups/{$id}", ['answer' => $said])->assertOk();
-            }
-        }
-        $this->act($card, 'ivo', $back, 'read', ['entry' => '-2.7'])->assertOk();
-        self::assertTrue(self::settled($card, $back));
+        $this->act($card, 'ivo', 'Torque of engine 2', 'read', ['entry' => '35'])->assertOk();
+        $watch = fn(string $title, float $swing, float $partner = 0.0, string $note = ''): TestResponse
+            => $this->act($card, 'ivo', $title, 'watch', ['entries' => [
+                'high' => (string) (37.4 + max(0.1, $swing)), 'low' => (string) (37.4 + min(-0.1, $swing)),
+                'partner' => (string) (35 + $partner),
+            ], 'note' => $note]);
+        $watch('Engine 1 to manual', -4.9, 3.8)->assertStatus(422);
+        $watch('Engine 1 to manual', -4.9, 3.8, 'watched; inside')->assertOk()->assertJsonPath(
+            'tests.0.sentence',
+            'Attempt 1 goes on.',
+        );
+        $watch('Engine 1 back to automatic', 6.6)->assertOk();
+        $this->walkTo($card, 'ivo', 'hald', 'Verdict: Change-over, engine 1');
+        $over = $this->act($card, 'ivo', 'Verdict: Change-over, engine 1', 'verdict')->assertOk();
+        self::assertFalse(self::settled($card, 'Verdict: Change-over, engine 1'));
+        // It is a finding at once, and its fault tree is open.
+        $finding = (int) $over->json('tests.0.finding');
+        $tree = fn(string $answer = '', string $do = 'answer', string $note = ''): TestResponse => $this->as(
+            'ivo',
+            'POST',
+            "bench/findings/{$finding}/walk",
+            ['version' => FaultWalk::where('finding_id', $finding)->valueOrFail('version'), 'do' => $do,
+                'answer' => $answer, 'note' => $note],
+        );
+        $tree('one')->assertOk()->assertJsonPath('here', 'linkage');
+        $tree('sound')->assertOk();
+        $seen = (array) $this->as('ivo', 'GET', "bench/findings/{$finding}/walk")->assertOk()->json();
+        $air = array_column($seen['nodes'], null, 'id')['air'];
+        self::assertSame([null, 3], array_column($air['branches'], 'times'), 'the cause three times in this fleet');
+        $tree('clean')->assertOk();
+        $tree('', 'back')->assertStatus(422);
+        $tree('', 'back', 'it was dirty at the screen')->assertOk()->assertJsonPath('here', 'air');
+        $tree('dirty', 'answer', 'cleaned')->assertOk()->assertJsonPath('cause', 'dirt in the air line')
+            ->assertJsonPath('sentence', Finding::findOrFail($finding)->number.' on Q-404: repeat the test.');
+        $tree('pass')->assertStatus(422);
+        $this->act($card, 'ivo', 'Verdict: Change-over, engine 1', 'new_attempt')->assertOk();
+        $this->walkTo($card, 'ivo', 'hald', 'Engine 1 to manual');
+        $watch('Engine 1 to manual', -2.7, 2.0)->assertOk();
+        $watch('Engine 1 back to automatic', -2.7)->assertOk();
+        $this->walkTo($card, 'ivo', 'hald', 'Begin: Change-over, engine 2');
+        self::assertTrue(self::settled($card, 'Verdict: Change-over, engine 1'));
+        $walked = (array) $this->as('ivo', 'GET', "bench/findings/{$finding}/walk")->json();
+        self::assertSame([null, 'attempt 2 passed'], [$walked['here'], end($walked['path'])['said']]);
         $this->walkTo($card, 'ivo', 'hald', 'Engine 2 to manual');
         // Legal, and unusual: a word is asked.
-        $held('Engine 2 to manual', '-5.4')->assertStatus(422);
-        $this->act($card, 'ivo', 'Engine 2 to manual', 'read', ['entry' => '-5.4', 'note' => 'watched; inside'])
-            ->assertOk();
+        $second = fn(string $note): TestResponse => $this->act($card, 'ivo', 'Engine 2 to manual', 'watch', [
+            'entries' => ['high' => '37', 'low' => '31.6', 'partner' => '37'], 'note' => $note,
+        ]);
+        $second('')->assertStatus(422);
+        $second('watched; inside')->assertOk();
         $this->walk($card, 'ivo', 'hald');
+        $this->sign($card, 'ivo', 'hald');
+        $found = Finding::findOrFail($finding);
+        self::assertSame('fixed', $found->state->value);
+        self::assertStringContainsString('dirt in the air line; attempt 2 passed', (string) $found->fixed_how);
+    }
+
+    /** Signs a card, and inspects it where that is due. */
+    private function sign(Card $card, string $who, string $inspector): void
+    {
+        $shown = $this->as($who, 'GET', "cards/{$card->id}");
+        $this->as($who, 'POST', "cards/{$card->id}/sign", [
+            'version' => Card::findOrFail($card->id)->version, 'stamp' => $this->person($who)->stamp,
+            'pin' => $this->pinOf($who), 'counted' => array_column((array) $shown->json('loans'), 'quantity', 'id'),
+        ])->assertOk();
+        if ($card->independent_inspection) {
+            $this->as($inspector, 'POST', "cards/{$card->id}/inspect", [
+                'version' => Card::findOrFail($card->id)->version, 'stamp' => $this->person($inspector)->stamp,
+                'pin' => $this->pinOf($inspector), 'covers' => $card->covers,
+            ])->assertOk();
+        }
     }
 
     private function changeOver(string $mark): Card
@@ -292,21 +335,43 @@ final class ThreadsTest extends WorldCase
     {
         $card = $this->cardOf('QC-TAA', 'OLN-32-30', 'stig', 'lio', 'noor', 'oda');
         $this->walkTo($card, 'stig', 'runa', 'Nose door behind its pair');
-        $this->fails($card, 'stig', 'Nose door', 'read', ['entry' => '1.3']);
+        $this->act($card, 'stig', 'Nose door', 'read', ['entry' => '1.3'])->assertOk();
+        $verdict = 'Verdict: Normal, up and down';
+        $this->walkTo($card, 'stig', 'runa', $verdict);
+        $over = $this->act($card, 'stig', $verdict, 'verdict')->assertOk();
+        self::assertSame('Attempt 1 failed.', $over->json('tests.0.sentence'));
+        $finding = (int) $over->json('tests.0.finding');
+        foreach (['lag', 'air'] as $answer) {
+            $this->as('stig', 'POST', "bench/findings/{$finding}/walk", [
+                'version' => FaultWalk::where('finding_id', $finding)->valueOrFail('version'), 'do' => 'answer',
+                'answer' => $answer,
+            ])->assertOk();
+        }
+        $this->act($card, 'stig', $verdict, 'new_attempt')->assertOk();
+        $this->walkTo($card, 'stig', 'runa', 'Nose door behind its pair');
         $this->act($card, 'stig', 'Nose door', 'read', ['entry' => '0.4', 'note' => 'bled, run again'])->assertOk();
+        $this->walkTo($card, 'stig', 'runa', 'By the hand pump: strokes');
+        self::assertSame('air in the door line', FaultWalk::where('finding_id', $finding)->value('cause'));
         // The left bay is not clear any more: pump and lowering are held.
         app(Clock::class)->start(Instant::fromEpoch(app(Clock::class)->now()->epoch() + 1900));
-        $pump = fn(): TestResponse => $this->act($card, 'stig', 'By the hand pump', 'count', ['entry' => '47']);
+        $pump = fn(): TestResponse => $this->act($card, 'stig', 'By the hand pump: strokes', 'count', ['entry' => '47']);
         self::assertStringContainsString('roll-call', strtolower((string) $pump()->assertStatus(422)->json('message')));
+        // Who stands where is called again; what was proven before stands, for it was nothing that was done.
         $who = 'Who stands where';
-        $this->act($card, 'stig', $who, 'again', ['note' => 'somebody went into the left bay'])->assertOk();
-        $this->walkTo($card, 'stig', 'runa', 'By the hand pump');
+        $called = $this->act($card, 'stig', $who, 'again', ['note' => 'somebody went into the left bay']);
+        $called->assertOk();
+        $this->walkTo($card, 'stig', 'runa', 'By the hand pump: strokes');
         $pump()->assertOk();
-        foreach (['Kick-out' => '196', 'Relief valve' => '214', 'Free fall, from' => '6.2'] as $title => $entry) {
-            $this->act($card, 'stig', $title, 'read', ['entry' => $entry])->assertOk();
-            self::assertTrue(self::settled($card, $title), $title);
-        }
-        $this->fails($card, 'stig', 'Free fall: in which order', 'answer', ['entry' => 'not']);
+        $sheet = $card->steps()->where('title', 'Kick-out and relief')->firstOrFail();
+        $this->act($card, 'stig', 'Kick-out', 'read', ['entries' => ['kick' => '196', 'relief' => '214']])->assertOk();
+        self::assertSame(18.0, (float) $sheet->refresh()->result['lines'][0]['value']);
+        $this->walkTo($card, 'stig', 'runa', 'Free fall, from');
+        $this->act($card, 'stig', 'Free fall, from', 'read', ['entry' => '6.2'])->assertOk();
+        $late = $this->act($card, 'stig', 'Free fall: in which order', 'order', [
+            'entries' => ['nose' => '2', 'left' => '1', 'right' => '3'],
+        ])->assertOk();
+        self::assertStringContainsString('too soon: left main', (string) json_encode($late->json('steps')));
+        $this->act($card, 'stig', 'Free fall: in which order', 'take_back', ['note' => 'seen from the wrong side'])->assertOk();
         $this->walk($card, 'stig', 'runa');
     }
 
@@ -319,19 +384,20 @@ final class ThreadsTest extends WorldCase
         self::assertStringContainsString('Brake pressure inner and outer', (string) json_encode(
             DB::table('follow_ups')->orderByDesc('id')->limit(6)->pluck('text'),
         ));
-        $this->walkTo($card, 'bram', 'runa', 'Pressure at the left outer');
-        $read = fn(string $of, string $entry): array => [
-            "Pressure at the {$of} brake", 'read', ['entry' => $entry, 'tool' => 'PG-21'],
-        ];
-        $this->act($card, 'bram', ...$read('left outer', '39'))->assertOk();
-        $this->fails($card, 'bram', ...$read('left inner', '33'));
-        $this->act($card, 'bram', 'Adjuster of', 'again', ['note' => 'a turn and a half in'])->assertOk();
-        $this->act($card, 'bram', 'Adjuster of', 'count', ['entry' => '1.5'])->assertOk();
-        foreach (['left outer', 'left inner', 'right inner', 'right outer'] as $of) {
-            if (! self::settled($card, "Pressure at the {$of} brake")) {
-                $this->act($card, 'bram', ...$read($of, '38'))->assertOk();
-            }
-        }
+        $this->walkTo($card, 'bram', 'runa', 'Pressure at the brakes');
+        $read = fn(string $do, string $inner, string $note = ''): TestResponse
+            => $this->act($card, 'bram', 'Pressure at the brakes', $do, [
+                'entries' => [
+                    'lo' => '39', 'li' => $inner, 'ri' => '38', 'ro' => '38', 'tool.pressure gauge' => 'PG-21',
+                ],
+                'note' => $note,
+            ]);
+        $found = $read('as_found', '33')->assertOk();
+        self::assertSame('li', collect((array) $found->json('steps'))->firstWhere('kind', 'sheet')['result']['lines'][0]['outlier']);
+        self::assertFalse(self::settled($card, 'Pressure at the brakes'));
+        $read('as_left', '38', 'left inner a turn and a half in')->assertOk();
+        self::assertTrue(self::settled($card, 'Pressure at the brakes'));
+        $this->walkTo($card, 'bram', 'runa', 'Bleed nipple');
         $this->act($card, 'bram', 'Bleed nipple', 'done')->assertOk();
         self::assertSame(['left inner brake line'], array_keys($this->apart($card, 'bram')));
         $this->walkTo($card, 'bram', 'runa', 'Accumulator');
@@ -391,16 +457,47 @@ final class ThreadsTest extends WorldCase
             $this->as('tor', 'GET', "release/{$raft->visit_id}")->json('blockers'),
         ));
         $card = $this->cardOf('QC-TAD', 'OLN-27-61', 'noor', 'sanne');
-        $this->walkTo($card, 'noor', 'runa', 'Channel B');
-        $this->fails($card, 'noor', 'Channel B', 'answer', ['entry' => 'not']);
-        $this->as('noor', 'POST', "cards/{$card->id}/findings", [
-            'place' => 'spoilers, channel B', 'extent' => 'self-test fails, code 417', 'chapter' => '27-61',
-        ])->assertOk();
-        self::assertContains('The actuator that the code names', DB::table('follow_ups')->pluck('text')->all());
-        $this->walkTo($card, 'noor', 'runa', 'System pressure');
+        $this->walkTo($card, 'noor', 'runa', 'Self-test on both');
+        $test = fn(string $b): TestResponse => $this->act($card, 'noor', 'Self-test on both', 'result', ['entries' => [
+            'channel.A' => 'pass', 'channel.B' => $b, 'screen.left' => 'yes', 'screen.right' => $b === 'pass' ? 'yes' : 'no',
+        ]]);
+        self::assertStringContainsString('actuator slow', (string) json_encode($test('417')->assertOk()->json('steps')));
+        $verdict = 'Verdict: Spoilers, self-test';
+        $this->walkTo($card, 'noor', 'runa', $verdict);
+        $finding = (int) $this->act($card, 'noor', $verdict, 'verdict')->assertOk()->json('tests.0.finding');
+        $tree = fn(string $answer, string $do = 'answer'): TestResponse => $this->as(
+            'noor',
+            'POST',
+            "bench/findings/{$finding}/walk",
+            ['version' => FaultWalk::where('finding_id', $finding)->valueOrFail('version'), 'do' => $do, 'answer' => $answer],
+        );
+        $tree('late')->assertOk();
+        self::assertStringContainsString('not a reading', (string) $tree('plenty')->assertStatus(422)->json('message'));
+        $tree('208')->assertOk()->assertJsonPath('here', 'bleed');
+        $tree('free')->assertOk()->assertJsonPath('here', 'actuator');
+        // The tree names a card: it is made, and answers when it is closed.
+        $tree('done')->assertStatus(422);
+        $made = (int) $tree('', 'card')->assertOk()->json('cardId');
+        self::assertSame($made, $tree('', 'card')->assertOk()->json('cardId'), 'once');
+        self::assertStringContainsString('not closed yet', (string) $tree('done')->assertStatus(422)->json('message'));
+        Card::whereKey($made)->update(['state' => Card::CLOSED, 'closed_at' => (string) app(Clock::class)->now()]);
+        $tree('done')->assertOk()->assertJsonPath('here', 'again');
+        $this->act($card, 'noor', $verdict, 'new_attempt')->assertOk();
+        $this->walkTo($card, 'noor', 'runa', 'Self-test on both');
+        $test('pass')->assertOk();
+        $this->walkTo($card, 'noor', 'runa', 'Panels in');
+        self::assertSame('actuator of the slow panel', FaultWalk::where('finding_id', $finding)->value('cause'));
+        $this->act($card, 'noor', 'Panels in, all six', 'read', ['entry' => '1.6'])->assertOk();
         // The light says in; the pressure does not.
-        $this->fails($card, 'noor', 'System pressure', 'read', ['entry' => '198']);
-        $this->act($card, 'noor', 'System pressure', 'read', ['entry' => '210'])->assertOk();
+        $seen = (int) $card->steps()->where('kind', 'indication')->valueOrFail('no');
+        $this->as('noor', 'POST', "cards/{$card->id}/steps/{$seen}", [
+            'version' => Card::findOrFail($card->id)->version, 'do' => 'seen',
+            'entries' => ['lamp' => 'yes', 'pressure' => 'no'],
+        ])->assertOk();
+        self::assertStringContainsString('NOT proven', (string) json_encode($card->steps()->where('no', $seen)->value('result')));
+        $this->walkTo($card, 'noor', 'runa', 'Verdict: Spoilers, travel');
+        $this->act($card, 'noor', 'Verdict: Spoilers, travel', 'verdict')->assertOk();
+        $this->act($card, 'noor', 'Verdict: Spoilers, travel', 'new_attempt')->assertOk();
         $this->walk($card, 'noor', 'runa');
     }
 

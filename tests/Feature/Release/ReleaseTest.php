@@ -245,6 +245,6 @@ final class ReleaseTest extends WorldCase
         $finding->update(['state' => 'fixed']);
         $this->as('ines', 'POST', "findings/{$finding->id}/defer", [
             'item' => 1, 'safed' => true, 'stamp' => 'C01', 'pin' => '1101',
-        ])->assertStatus(422)->assertJsonPath('message', 'Finding F0042 is already fixed.');
+        ])->assertStatus(422)->assertJsonPath('message', "Finding {$finding->number} is already fixed.");
     }
 }

@@ -59,7 +59,13 @@ final class AnswersTest extends WorldCase
         yield 'one finding' => ['/api/findings/{id}', 'findings/6', 26];
         yield 'registers' => ['/api/registers', 'registers', 10];
         yield 'one register' => ['/api/registers/{mark}', 'registers/QC-TAC', 20];
-        yield 'bench' => ['/api/bench', 'bench', 8];
+        yield 'bench' => ['/api/bench', 'bench', 24];
+        yield 'an attempt' => ['/api/bench/attempts/{id}', 'bench/attempts/1', 12];
+        yield 'trends' => ['/api/bench/trends', 'bench/trends', 14];
+        yield 'a trend' => ['/api/bench/trends/{id}', 'bench/trends/100', 14];
+        yield 'recordings' => ['/api/bench/recordings', 'bench/recordings', 12];
+        yield 'a fault tree walked' => ['/api/bench/findings/{id}/walk', 'bench/findings/49/walk', 18];
+        yield 'fault trees' => ['/api/library/trees', 'library/trees', 10];
         yield 'deferrals' => ['/api/deferrals', 'deferrals', 30];
         yield 'sectors' => ['/api/sectors', 'sectors', 14];
         yield 'releases' => ['/api/release', 'release', 26];
@@ -120,7 +126,7 @@ final class AnswersTest extends WorldCase
         DB::statement('pragma foreign_keys = off');
         DB::table('tenures')->delete();
         foreach ([
-            'releases', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'presences',
+            'releases', 'fault_walks', 'test_attempts', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'presences',
             'handovers', 'tool_loans', 'tool_recalls', 'parts', 'steps', 'cards', 'visits', 'item_statuses',
             'flying_entries', 'aircraft', 'tools',
         ] as $table) {
@@ -130,7 +136,9 @@ final class AnswersTest extends WorldCase
             'fleet' => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
             'visits' => 'No visit is planned. Open an aircraft in Fleet, choose its due items and make one.',
             'floor' => 'No card is open. Cards come here when the controller makes a visit.',
-            'bench' => 'No test or rigging is on an open card. They come here from the cards of a visit.',
+            'bench' => 'Nothing to test now. The cards of a visit bring their tests here.',
+            'bench/trends' => 'No point has been read three times yet. A trend begins with the third reading.',
+            'bench/recordings' => 'No recording yet. Bring in what a recorder took in a run.',
             'deferrals' => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
             'release' => 'Nothing is on its way out. Visits come here as soon as they are made.',
             'stores' => 'No tool yet.', 'due' => 'Nothing falls due within 30 days that is not in a visit.',

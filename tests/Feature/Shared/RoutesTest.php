@@ -83,7 +83,21 @@ final class RoutesTest extends WorldCase
             'POST tools/CT-03/state' => ['ines', 'runa', 'tor'], 'POST tools/CT-03/checks' => ['ines', 'runa', 'tor'],
             'POST recalls/99/rechecks' => ['ines', 'runa', 'tor'], 'POST loans/99/in' => ['ines', 'oda', 'runa', 'tor'],
             "POST {$card}/findings" => ['ines', 'oda', 'runa', 'tor'],
-            'GET bench' => self::EVERYBODY, 'GET deferrals' => self::EVERYBODY,
+            'GET bench' => self::EVERYBODY, 'GET bench/attempts/1' => self::EVERYBODY,
+            'GET bench/trends' => self::EVERYBODY, 'GET bench/trends/1' => self::EVERYBODY,
+            'GET bench/findings/49/walk' => self::EVERYBODY,
+            'POST bench/findings/49/walk' => ['ines', 'oda', 'runa', 'tor'],
+            'GET bench/recordings' => self::EVERYBODY, 'GET bench/recordings/99' => self::EVERYBODY,
+            'POST bench/recordings/look' => ['ines', 'oda', 'runa', 'tor'],
+            'POST bench/recordings' => ['ines', 'oda', 'runa', 'tor'],
+            'GET bench/recordings/99/samples' => self::EVERYBODY,
+            'GET bench/recorders/1/simulated.csv' => self::EVERYBODY,
+            'POST bench/recorders/1' => ['ines', 'tor'], 'GET tools/PG-28/shown' => self::EVERYBODY,
+            'POST tools/PG-28/token' => ['ines', 'runa', 'tor'],
+            'GET library/trees' => self::EVERYBODY, 'GET library/trees/1/file.json' => self::EVERYBODY,
+            'POST library/trees/SKV' => ['ines', 'tor'], 'POST library/trees/SKV/preview' => ['ines', 'tor'],
+            'POST library/trees/1/decide' => ['ines', 'tor'],
+            'GET deferrals' => self::EVERYBODY,
             'POST findings/{finding}/defer' => ['ines', 'tor'],
             'GET findings/{finding}/options' => self::EVERYBODY, 'GET deferrals/1' => self::EVERYBODY,
             'GET deferrals/1/placard.pdf' => self::EVERYBODY, 'POST deferrals/1/take-back' => ['ines', 'tor'],
@@ -254,7 +268,7 @@ final class RoutesTest extends WorldCase
             static fn(Route $r): bool => str_starts_with($r->uri(), 'api/'),
         );
         $table = collect(array_keys(self::table()))->map(static fn(string $r): string => $pattern($r))
-            ->push('POST sign-in');
+            ->push('POST sign-in', 'POST instruments/readings');
         Artisan::call('jorvel:openapi');
         $described = json_decode((string) file_get_contents(storage_path('app/openapi.json')), true)['paths'];
         foreach ($routes as $route) {

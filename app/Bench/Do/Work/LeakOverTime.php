@@ -8,9 +8,9 @@ use App\Crew\Model\Person;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\Taken;
 use App\Floor\Do\TakeReading;
-use App\Floor\Do\Work\Holding;
 use App\Floor\Do\Work\StepKind;
 use App\Floor\Do\Worked;
+use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
 use App\Shared\Clock;
 use App\Shared\Refused;
@@ -26,7 +26,7 @@ use Jorvel\Core\Shared\Unit;
 /** A pressure read at the start and at the end, each with its temperature: what it lost an hour. */
 final readonly class LeakOverTime implements StepKind
 {
-    public function __construct(private TakeReading $readings, private Holding $holding, private Clock $clock) {}
+    public function __construct(private TakeReading $readings, private Clock $clock) {}
 
     public function answers(): array
     {
@@ -36,6 +36,9 @@ final readonly class LeakOverTime implements StepKind
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $spec = $step->spec;
+        if ($in->do === 'start' && isset($spec['from'])) {
+            throw Refused::because('Its start was read before. Read the end; nothing was saved.');
+        }
         $unit = Unit::parse($spec['unit']);
         $taken = $this->readings->note(
             $step,
@@ -60,8 +63,10 @@ final readonly class LeakOverTime implements StepKind
     private function end(Person $by, Step $step, Taken $taken, array $end): Worked
     {
         $spec = $step->spec;
-        $start = $step->result['start'] ?? throw Refused::because('Read the start first. Nothing was saved.');
-        $this->holding->requireOver($step, (int) ceil($spec['minutes'] * 60));
+        $start = isset($spec['from'])
+            ? $this->before($step)
+            : $step->result['start'] ?? throw Refused::because('Read the start first. Nothing was saved.');
+        $this->requireOver($start['at'], (int) ceil($spec['minutes'] * 60));
         $at = static fn(array $r): PressureAt => new PressureAt(
             Instant::parse($r['at']),
             (float) $r['pressure'],
@@ -93,6 +98,32 @@ final readonly class LeakOverTime implements StepKind
                 // Outside of a test it is tightened and read again from its start.
                 static fn() => $step->fill(['result' => $result, 'started_at' => null])->save(),
             ]);
+    }
+
+    /**
+     * The start, where an earlier step of the card read it: from before an inspection to after it.
+     *
+     * @return array{at: string, pressure: float, temp: null}
+     */
+    private function before(Step $step): array
+    {
+        $of = $step->card->steps->first(static fn(Step $s): bool => ($s->spec['id'] ?? null) === $step->spec['from']);
+        $value = $of?->result['reference'] ?? Reading::where(['step_id' => $of?->id, 'stands' => true])->value('value');
+        if ($of?->done_at === null || $value === null) {
+            throw Refused::because('The first reading is not taken yet. Nothing was saved.');
+        }
+
+        return ['at' => (string) $of->done_at, 'pressure' => (float) $value, 'temp' => null];
+    }
+
+    /** @throws Refused before the time is over */
+    private function requireOver(string $since, int $seconds): void
+    {
+        $held = $this->clock->now()->epoch() - Instant::parse($since)->epoch();
+        if ($held < $seconds) {
+            throw Refused::because("Only {$held} of {$seconds} seconds have passed since the first reading. Read it after "
+                .'that; nothing was saved.');
+        }
     }
 
     private static function said(Decay $decay, Unit $unit): string

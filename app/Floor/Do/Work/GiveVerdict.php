@@ -73,7 +73,7 @@ final readonly class GiveVerdict implements StepKind
     public static function stands(Step $step, TestAttempt $attempt): array
     {
         if ($attempt->broken_at !== null) {
-            return [AttemptState::BrokenOff, [(string) $attempt->broken_why]];
+            return [$attempt->broken_as, [(string) $attempt->broken_why]];
         }
         [$verdict, $decided] = TestRule::from($step->spec['rule'] ?? [])->judge(
             Attempts::judged($step->card, $step->spec['test']['key']),

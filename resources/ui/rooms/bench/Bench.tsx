@@ -44,7 +44,7 @@ const columns: Column<Row>[] = [
     { id: 'said', header: 'Last', accessorKey: 'said' },
     {
         id: 'was',
-        header: 'Lead to',
+        header: 'See',
         accessorFn: (r) => r.attemptId ?? '',
         cell: ({ row: { original: r } }) => (
             <span className="flex gap-3">
@@ -97,70 +97,68 @@ const sheetColumns: Column<Schemas['BenchRow']>[] = [
 /** What is to be tested, what ran today, what failed, and what will be out first. */
 export function Bench() {
     return (
-        <>
-            <Wait query={useBench()}>
-                {(room) => (
-                    <Page over={<Tabs label="Bench" tabs={benchTabs} />} sentence={room.sentence}>
-                        {room.failed.length > 0 && (
-                            <Section title="Did not pass">
-                                <Table name="bench-failed" rows={room.failed} columns={columns} empty="" />
-                            </Section>
-                        )}
-                        <Section title="To test">
-                            <Table
-                                name="bench"
-                                rows={room.toTest}
-                                columns={columns}
-                                empty="Nothing to test now. The cards of a visit bring their tests here."
-                            />
+        <Wait query={useBench()}>
+            {(room) => (
+                <Page over={<Tabs label="Bench" tabs={benchTabs} />} sentence={room.sentence}>
+                    {room.failed.length > 0 && (
+                        <Section title="Did not pass">
+                            <Table name="bench-failed" rows={room.failed} columns={columns} empty="" />
                         </Section>
-                        {room.today.length > 0 && (
-                            <Section title="Today">
-                                <Table name="bench-today" rows={room.today} columns={columns} empty="" />
-                            </Section>
-                        )}
-                        {room.first.length > 0 && (
-                            <Section
-                                title="Out of limits first"
-                                aside={
-                                    <Link className="text-sm underline underline-offset-4" to="/bench/trends">
-                                        all trends
-                                    </Link>
-                                }
-                            >
-                                <ul className="divide-y divide-rule" data-testid="first">
-                                    {room.first.map((r) => (
-                                        <li key={r.readingId} className="flex min-h-10 flex-wrap items-center gap-x-4">
-                                            <State state={r.look} word={r.word} />
-                                            <b className="font-mono">{r.mark}</b>
-                                            <Link
-                                                className="underline underline-offset-4"
-                                                to={`/bench/trends/${r.readingId}`}
-                                            >
-                                                {r.title}
-                                            </Link>
-                                            <span className="text-soft">last {r.last}</span>
-                                        </li>
-                                    ))}
-                                </ul>
-                            </Section>
-                        )}
-                        <Section title="Rigging and reading sheets">
-                            <Table
-                                name="bench-sheets"
-                                rows={room.sheets}
-                                columns={sheetColumns}
-                                empty="No sheet is on an open card."
-                            />
+                    )}
+                    <Section title="To test">
+                        <Table
+                            name="bench"
+                            rows={room.toTest}
+                            columns={columns}
+                            empty="Nothing to test now. The cards of a visit bring their tests here."
+                        />
+                    </Section>
+                    {room.today.length > 0 && (
+                        <Section title="Today">
+                            <Table name="bench-today" rows={room.today} columns={columns} empty="" />
                         </Section>
-                        {room.past.length > 0 && (
-                            <Section title="Before today">
-                                <Table name="bench-past" rows={room.past} columns={columns} empty="" />
-                            </Section>
-                        )}
-                    </Page>
-                )}
-            </Wait>
-        </>
+                    )}
+                    {room.first.length > 0 && (
+                        <Section
+                            title="Out of limits first"
+                            aside={
+                                <Link className="text-sm underline underline-offset-4" to="/bench/trends">
+                                    all trends
+                                </Link>
+                            }
+                        >
+                            <ul className="divide-y divide-rule" data-testid="first">
+                                {room.first.map((r) => (
+                                    <li key={r.readingId} className="flex min-h-10 flex-wrap items-center gap-x-4">
+                                        <State state={r.look} word={r.word} />
+                                        <b className="font-mono">{r.mark}</b>
+                                        <Link
+                                            className="underline underline-offset-4"
+                                            to={`/bench/trends/${r.readingId}`}
+                                        >
+                                            {r.title}
+                                        </Link>
+                                        <span className="text-soft">last {r.last}</span>
+                                    </li>
+                                ))}
+                            </ul>
+                        </Section>
+                    )}
+                    <Section title="Rigging and reading sheets">
+                        <Table
+                            name="bench-sheets"
+                            rows={room.sheets}
+                            columns={sheetColumns}
+                            empty="No sheet is on an open card."
+                        />
+                    </Section>
+                    {room.past.length > 0 && (
+                        <Section title="Before today">
+                            <Table name="bench-past" rows={room.past} columns={columns} empty="" />
+                        </Section>
+                    )}
+                </Page>
+            )}
+        </Wait>
     );
 }

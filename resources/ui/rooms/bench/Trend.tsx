@@ -102,6 +102,9 @@ function Drawing({ t }: { t: TrendData }) {
                 height={Math.max(0, (t.low === null ? 260 : y(t.low)) - (t.high === null ? 24 : y(t.high)))}
                 className="fill-spruce-wash"
             />
+            <text x="54" y="14" textAnchor="end" className="fill-soft text-[12px]">
+                {t.unit}
+            </text>
             {ticks(ends, 5).map((v) => (
                 <g key={v}>
                     <line x1="60" x2="864" y1={y(v)} y2={y(v)} className="stroke-rule" />
@@ -183,11 +186,11 @@ function Drawing({ t }: { t: TrendData }) {
                     </text>
                 </g>
             )}
-            {[from, to].map((d, i) => (
+            {(t.date ? [from] : [from, to]).map((d, i) => (
                 <text
                     key={d}
                     x={i === 0 ? 64 : 864}
-                    y={i === 1 && t.date ? 298 : 284}
+                    y="284"
                     textAnchor={i === 0 ? 'start' : 'end'}
                     className="fill-soft text-[12px]"
                 >

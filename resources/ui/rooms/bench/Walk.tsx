@@ -32,13 +32,15 @@ export function FaultWalk() {
                     sentence={walk.sentence}
                     note={`${walk.tree}, from ${walk.source}. The order is the manual's.`}
                 >
-                    <Open walk={walk} />
-                    {walk.path.length > 0 && <Way walk={walk} />}
-                    <Section title="The tree">
+                    <div className="grid gap-8 min-[1150px]:grid-cols-[25rem_minmax(0,1fr)]">
+                        <div>
+                            <Open walk={walk} />
+                            {walk.path.length > 0 && <Way walk={walk} />}
+                        </div>
                         <Scroll label="The fault tree, drawn">
                             <TreeDrawing nodes={walk.nodes} />
                         </Scroll>
-                    </Section>
+                    </div>
                 </Page>
             )}
         </Wait>

@@ -5,6 +5,7 @@ import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { FormDialog } from '../../parts/FormDialog';
 import { State } from '../../parts/State';
+import { Choice } from '../../parts/Tabs';
 import { unitLabel } from './ReadingField';
 import { type StepProps, useStep } from './useStep';
 
@@ -63,6 +64,11 @@ export function TestBanner({ card, step, may, onConflict }: StepProps) {
     );
 }
 
+const ends = [
+    { value: 'broken_off', name: 'Broken off' },
+    { value: 'invalid', name: 'Not valid: set up or read wrongly' },
+] as const;
+
 /** An attempt is broken off: why, and what was exceeded. Stopping comes first; this only says it. */
 function BreakOffTest({
     card,
@@ -73,6 +79,7 @@ function BreakOffTest({
 }: Pick<StepProps, 'card' | 'step' | 'onConflict'> & { test: Test; onClose: () => void }) {
     const send = useStep({ card, step, onConflict });
     const [why, setWhy] = useState('');
+    const [as, setAs] = useState<'broken_off' | 'invalid'>('broken_off');
     const [table, setTable] = useState('');
     const [peak, setPeak] = useState('');
     const [seconds, setSeconds] = useState('');
@@ -88,7 +95,10 @@ function BreakOffTest({
                     {
                         do: 'break_off',
                         note: why,
-                        ...(over ? { entries: { rule: over.rule, position: over.position, peak, seconds } } : {}),
+                        entries: {
+                            as,
+                            ...(over ? { rule: over.rule, position: over.position, peak, seconds } : {}),
+                        },
                     },
                     { onSuccess: onClose },
                 )
@@ -96,6 +106,7 @@ function BreakOffTest({
             onClose={onClose}
         >
             <p>Stop first: power and pressure off, nothing moves. The attempt is kept; everything is then put back.</p>
+            <Choice big label="What it is" options={ends} value={as} onChange={setAs} />
             <Field label="Why?" name="why" autoFocus value={why} onChange={(e) => setWhy(e.target.value)} />
             {test.tables.length > 0 && (
                 <label className="block">

@@ -2,10 +2,12 @@ import type { Schemas } from '../../api/client';
 
 type Node = Schemas['TreeNodeView'];
 
-const WIDE = 236;
-const HIGH = 128;
-const GAP_X = 36;
-const GAP_Y = 74;
+const WIDE = 216;
+const HIGH = 84;
+const GAP_X = 28;
+/** Between a question and what comes next: first its answers, then the lines. */
+const LABELS = 52;
+const GAP_Y = LABELS + 44;
 
 const asks: Record<string, string> = {
     answer: 'look',
@@ -27,7 +29,7 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
     const top = (n: Node) => n.down * (HIGH + GAP_Y) + 8;
     const byId = new Map(nodes.map((n) => [n.id, n]));
     const w = across * (WIDE + GAP_X) + 90;
-    const h = down * (HIGH + GAP_Y) - GAP_Y + 60;
+    const h = down * (HIGH + GAP_Y) - 20;
     return (
         <svg
             viewBox={`0 0 ${w} ${h}`}
@@ -39,8 +41,8 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
             <title>Fault tree</title>
             {nodes.flatMap((n) =>
                 n.branches.map((b, i) => {
-                    const x0 = left(n) + ((i + 1) * WIDE) / (n.branches.length + 1);
-                    const y0 = top(n) + HIGH;
+                    const x0 = left(n) + ((i + 0.5) * WIDE) / n.branches.length;
+                    const y0 = top(n) + HIGH + LABELS;
                     const to = b.to === null ? undefined : byId.get(b.to);
                     const strong = b.taken ? 'stroke-ink' : 'stroke-soft';
                     if (to === undefined) {
@@ -50,7 +52,7 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
                                 x1={x0}
                                 y1={y0}
                                 x2={x0}
-                                y2={y0 + 12}
+                                y2={y0 + 8}
                                 className={strong}
                                 strokeWidth={b.taken ? 4 : 1.5}
                             />
@@ -61,7 +63,7 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
                     const y1 = top(to);
                     const d = back
                         ? `M${x0} ${y0}C${x0} ${y0 + 40} ${w - 20} ${y0 + 40} ${w - 20} ${(y0 + y1) / 2}S${w - 20} ${y1 + HIGH / 2} ${left(to) + WIDE} ${y1 + HIGH / 2}`
-                        : `M${x0} ${y0}C${x0} ${y0 + GAP_Y * 0.6} ${x1} ${y1 - GAP_Y * 0.6} ${x1} ${y1}`;
+                        : `M${x0} ${y0}C${x0} ${y0 + 26} ${x1} ${y1 - 26} ${x1} ${y1}`;
                     return (
                         <path
                             key={`${n.id}-${b.id}`}
@@ -75,7 +77,7 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
                 }),
             )}
             {nodes.map((n) => (
-                <foreignObject key={n.id} x={left(n)} y={top(n)} width={WIDE} height={HIGH + 62}>
+                <foreignObject key={n.id} x={left(n)} y={top(n)} width={WIDE} height={HIGH + LABELS}>
                     <Sheet node={n} onChoose={onChoose} />
                 </foreignObject>
             ))}
@@ -93,7 +95,7 @@ function Sheet({ node: n, onChoose }: { node: Node; onChoose?: (id: string) => v
     return (
         <div>
             <div
-                className={`flex h-[128px] flex-col overflow-hidden rounded-lg px-2.5 py-1.5 leading-tight ${look} ${n.ask === 'end' ? 'border-dashed' : ''}`}
+                className={`flex h-[84px] flex-col overflow-hidden rounded-lg px-2.5 py-1.5 leading-tight ${look} ${n.ask === 'end' ? 'border-dashed' : ''}`}
             >
                 <span className="text-[11px] text-soft">
                     {asks[n.ask] ?? n.ask}
@@ -103,22 +105,21 @@ function Sheet({ node: n, onChoose }: { node: Node; onChoose?: (id: string) => v
                 <b className="text-[14px]">{n.title}</b>
                 <span className="overflow-hidden text-[12px] text-soft">{n.whom ? `Ask ${n.whom}` : n.text}</span>
             </div>
-            <div className="flex justify-around gap-1 pt-0.5 text-center text-[11.5px] leading-tight">
+            <div
+                className="grid h-[52px] gap-1 overflow-hidden pt-0.5 text-center text-[11.5px] leading-tight"
+                style={{ gridTemplateColumns: `repeat(${Math.max(1, n.branches.length)}, minmax(0, 1fr))` }}
+            >
                 {n.branches.map((b) => (
                     <button
                         type="button"
                         key={b.id}
                         disabled={onChoose === undefined}
                         onClick={() => onChoose?.(n.id)}
-                        className={`rounded bg-paper px-1 ${b.taken ? 'font-bold text-ink' : 'text-soft'}`}
+                        className={`self-start rounded px-0.5 ${b.taken ? 'font-bold text-ink' : 'text-soft'}`}
                     >
                         {b.title}
                         {b.cause && <span className="block text-rust">{b.cause}</span>}
-                        {b.times !== null && b.times > 0 && (
-                            <span className="block font-mono">
-                                {b.times === 1 ? 'once' : `${b.times} times`} in this fleet
-                            </span>
-                        )}
+                        {b.times !== null && b.times > 0 && <span className="block font-mono">{b.times} × here</span>}
                     </button>
                 ))}
             </div>

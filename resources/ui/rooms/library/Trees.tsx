@@ -35,7 +35,7 @@ const blank = (type: string): string =>
                     title: 'Repeat the test',
                     ask: 'test',
                     branches: [
-                        { id: 'pass', title: 'Passed', cause: 'as found' },
+                        { id: 'pass', title: 'Passed' },
                         { id: 'fail', title: 'Failed', to: 'first' },
                     ],
                 },

@@ -231,6 +231,7 @@ export const fields: Record<string, Field[]> = {
         field('point', 'What holds pressure'),
         field('unit', 'Unit', 'pick', { of: 'units' }),
         field('gas', 'It is a gas: temperature counts', 'yes'),
+        field('from', 'From the reading, by its name', 'text', { hint: 'of an earlier step' }),
         field('minutes', 'For, minutes', 'number'),
         field('max_per_hour', 'It may lose, an hour', 'number'),
         field('tool_kind', 'Tool', 'suggest', { of: 'tools' }),

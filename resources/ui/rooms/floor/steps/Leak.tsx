@@ -6,7 +6,15 @@ import { Keys } from './Keys';
 import { Number1 } from './Number';
 import { Ring, useHeld } from './Ring';
 
-type Spec = { point: string; unit: string; gas: boolean; minutes: number; max_per_hour: number; tool_kind?: string };
+type Spec = {
+    point: string;
+    unit: string;
+    gas: boolean;
+    minutes: number;
+    max_per_hour: number;
+    tool_kind?: string;
+    from?: string;
+};
 
 /** A pressure at the start and at the end, each with its temperature: a gas that cools is no leak. */
 export function LeakStep({ card, step, onWrong, onConflict }: StepProps) {
@@ -16,10 +24,12 @@ export function LeakStep({ card, step, onWrong, onConflict }: StepProps) {
     const [temp, setTemp] = useState('');
     const [tool, setTool] = useTool(card, spec.tool_kind ?? '');
     const start = step.result.start as { pressure: number; temp: number | null } | undefined;
-    const running = step.startedAt !== null;
+    // Where an earlier step read the start, only the end is left.
+    const before = spec.from !== undefined;
+    const running = before || step.startedAt !== null;
     const seconds = Math.ceil(spec.minutes * 60);
     const held = useHeld(step);
-    const over = running && held >= seconds + 0.5;
+    const over = before || (running && held >= seconds + 0.5);
     const unit = unitLabel(spec.unit);
     const save = () =>
         send.mutate(
@@ -41,7 +51,7 @@ export function LeakStep({ card, step, onWrong, onConflict }: StepProps) {
                 </b>{' '}
                 an hour, over {spec.minutes} min at least.
             </p>
-            {running && (
+            {running && !before && (
                 <div className="mt-3 flex items-center gap-8">
                     <Ring held={Math.min(held, seconds)} of={seconds} />
                     <p>
