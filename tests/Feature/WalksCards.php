@@ -193,7 +193,11 @@ trait WalksCards
             $out[$id] = $but[$id] ?? (string) $value;
             $values[$id] = (float) $out[$id];
             if (isset($p['tool_kind'])) {
-                $out["tool.{$p['tool_kind']}"] = $this->toolFor($card, ['tool_kind' => $p['tool_kind']])->code;
+                $out["tool.{$p['tool_kind']}"] = $this->toolFor($card, [
+                    'tool_kind' => $p['tool_kind'],
+                    // A tensiometer of another unit serves as well.
+                    ...$limit === null || $p['unit'] === 'N' ? [] : ['limit' => $limit],
+                ])->code;
             }
         }
 

@@ -605,7 +605,7 @@ final class BaseDay
             $of->id, $me,
         ]);
         $against = array_keys(array_filter([
-            'steps are open' => array_filter($steps, static fn(stdClass $s): bool => $s->state !== 'done') !== [],
+            'steps are open' => array_filter($steps, static fn(stdClass $s): bool => $s->state === 'open') !== [],
             'it is signed' => in_array($card->state, ['signed', 'closed'], true),
             'it is handed over' => Reading::handedOver((int) $of->id),
             'the signer inspected it' => in_array(

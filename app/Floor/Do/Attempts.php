@@ -75,13 +75,23 @@ final readonly class Attempts
         ];
     }
 
-    /** What was still to be set up or tested is not reached in this attempt. */
+    /**
+     * What was still to be set up or tested is not reached in this attempt; what was not fitted is not taken off either.
+     */
     private function leave(Card $card, Step $at, string $why): void
     {
-        foreach (self::steps($card, $at->spec['test']['key']) as $step) {
-            if ($step->state === Step::OPEN && $step->no !== $at->no && self::part($step)?->skipped() === true) {
-                $step->fill(['state' => StepProgress::NotReached, 'result' => ['why' => $why], 'started_at' => null])
-                    ->save();
+        $notReached = static fn(Step $s, string $why): bool => $s->fill([
+            'state' => StepProgress::NotReached, 'result' => ['why' => $why], 'started_at' => null,
+        ])->save();
+        $steps = self::steps($card, $at->spec['test']['key']);
+        foreach ($steps as $step) {
+            $left = $step->state === Step::OPEN && $step->no !== $at->no;
+            if ($left && self::part($step)?->skipped() === true) {
+                $notReached($step, $why);
+            }
+            $fitted = $left && $step->kind === 'safing_remove' ? $steps->firstWhere('no', $step->spec['of']) : null;
+            if ($fitted?->state === StepProgress::NotReached) {
+                $notReached($step, "It was not fitted in this attempt: step {$fitted->no} was not reached.");
             }
         }
     }

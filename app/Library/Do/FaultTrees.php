@@ -35,10 +35,12 @@ final readonly class FaultTrees
             $of = FaultTree::where(['type_id' => $type->id, 'code' => $body->code])->orderByDesc('version')->get();
             $last = $of->first();
             if ($last?->version !== $seen) {
-                throw Refused::stale($seen === null
+                throw Refused::stale(
+                    $seen === null
                     ? "There is a fault tree {$body->code} already. Change that one; nothing was saved."
                     : "Somebody else changed {$body->code} meanwhile. What you wrote is still here; nothing was saved.",
-                    $last?->nodes);
+                    $last?->nodes,
+                );
             }
             if ($last !== null && [$last->nodes, $last->title, $last->source] === [$nodes, $body->title, $body->source]) {
                 throw Refused::because("{$body->code} says that already. Nothing was saved.");

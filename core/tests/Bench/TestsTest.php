@@ -13,7 +13,16 @@ use Jorvel\Core\Bench\Sheet;
 use Jorvel\Core\Bench\SheetChart;
 use Jorvel\Core\Bench\TestRule;
 use Jorvel\Core\Bench\Verdict;
+use Jorvel\Core\Floor\CardProgress;
+use Jorvel\Core\Floor\InTest;
+use Jorvel\Core\Floor\TakeBack;
+use Jorvel\Core\Floor\TestPart;
+use Jorvel\Core\Floor\Touch;
 use Jorvel\Core\Library\Steps;
+use Jorvel\Core\Now\CardNow;
+use Jorvel\Core\Now\CardRef;
+use Jorvel\Core\Now\OnAircraft;
+use Jorvel\Core\Now\StepNow;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -284,5 +293,58 @@ final class TestsTest extends TestCase
             Steps::faults(json_decode((string) json_encode($block))),
         );
         self::assertContains($path, $paths, implode(', ', $paths));
+    }
+
+    /** @return iterable<string, array{int, list<int>, list<int>, list<int>, list<int>}> back, done, not reached, falls */
+    public static function taken(): iterable
+    {
+        // 1 begin, 2 set up, 3 and 4 tested, 5 put back, 6 verdict; 7 after the test.
+        yield 'a step of one that goes on falls alone' => [3, [1, 2, 3], [], []];
+        yield 'a failure reopens what it left, and what was put back' => [3, [1, 2, 3, 5], [4], [4, 5]];
+        yield 'the begin takes everything with it' => [1, [1, 2, 3], [4], [2, 3, 4]];
+        yield 'of one with a verdict everything falls' => [3, [1, 2, 3, 4, 5, 6, 7], [], [1, 2, 4, 5, 6]];
+        yield 'what was put back falls alone while it goes on' => [5, [1, 2, 3, 4, 5], [], []];
+    }
+
+    /**
+     * @param list<int> $done
+     * @param list<int> $notReached
+     * @param list<int> $falls
+     */
+    #[DataProvider('taken')]
+    public function test_what_falls_when_a_step_of_a_test_is_taken_back(
+        int $back,
+        array $done,
+        array $notReached,
+        array $falls,
+    ): void {
+        $parts = ['begin', 'setup', 'test', 'test', 'restore', 'verdict', null];
+        $kinds = ['attempt', 'answer', 'measurement', 'measurement', 'answer', 'verdict', 'caution'];
+        $steps = array_map(static fn(int $no): StepNow => new StepNow(
+            $no,
+            $kinds[$no - 1],
+            "step {$no}",
+            in_array($no, [...$done, ...$notReached], true),
+            test: $parts[$no - 1] === null ? null : new InTest('t', TestPart::from($parts[$no - 1])),
+            notReached: in_array($no, $notReached, true),
+        ), range(1, 7));
+        self::assertSame($falls, TakeBack::falls(self::cardOf($steps), $back));
+    }
+
+    /** @param list<StepNow> $steps */
+    private static function cardOf(array $steps): CardNow
+    {
+        return new CardNow(
+            new CardRef('1', '001-01', 'a card', CardProgress::InWork, '1', 'a visit'),
+            new Touch([], 'wing'),
+            false,
+            true,
+            $steps,
+            [],
+            [],
+            null,
+            null,
+            new OnAircraft,
+        );
     }
 }

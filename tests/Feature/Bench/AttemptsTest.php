@@ -71,6 +71,11 @@ final class AttemptsTest extends WorldCase
         ];
     }
 
+    private static function sole(Card $card): TestAttempt
+    {
+        return TestAttempt::where('card_id', $card->id)->sole();
+    }
+
     /** @return TestResponse<Response> */
     private function begin(Card $card, string $wind = '12', string $aboard = 'Pia'): TestResponse
     {
