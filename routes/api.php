@@ -160,6 +160,7 @@ Route::middleware(['auth:sanctum', StillHere::class])->group(function (): void {
     Route::post('cards/{id}/steps/{no}/photos', [SayController::class, 'photo']);
     Route::post('cards/{id}/waits', [SayController::class, 'wait'])->middleware('once');
     Route::post('cards/{id}/waits/{wait}/end', [SayController::class, 'goOn'])->middleware('once');
+    Route::get('cards/{id}/steps/{no}/beside', [FloorController::class, 'beside']);
     Route::post('cards/{id}/steps/{no}/preview', [FloorController::class, 'preview']);
     Route::post('cards/{id}/sign', [FloorController::class, 'sign'])->middleware(['throttle:sign', 'once']);
     Route::post('cards/{id}/inspect', [FloorController::class, 'inspect'])->middleware(['throttle:sign', 'once']);

@@ -27,7 +27,7 @@ use Jorvel\Core\Shared\Day;
 final class Bench extends Command
 {
     protected $signature = 'jorvel:bench
-        {name? : due, fleet, page, plan, floor, requests, lock, safety, large, deferrals or screen; else all but safety}
+        {name? : due, fleet, page, plan, floor, requests, lock, safety, large, deferrals, tests or screen; else all but safety}
         {--acts=100000 : how many acts safety is to try}
         {--from=1 : the world with which safety begins, so that several machines may share the acts}
         {--as-is : with the settings PHP was started with}';
@@ -55,6 +55,7 @@ final class Bench extends Command
             )),
             'large' => fn() => $this->all(app(LargeFigures::class)->measure()),
             'deferrals' => fn() => $this->all(app(DeferralFigures::class)->measure()),
+            'tests' => fn() => $this->all(app(TestFigures::class)->measure()),
             'screen' => fn() => $this->all(app(ScreenFigures::class)->measure()),
         ];
         $name = $this->argument('name');

@@ -51,12 +51,12 @@ final readonly class FloorFigures
         Auth::login(Person::where('login', 'oda')->firstOrFail());
         yield self::figure(
             'opening a card of 60 steps at the server, median of 15',
-            $this->median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15),
+            Timing::median(fn() => $this->ask('GET', "/api/cards/{$card}"), 15),
             150.0,
         );
         yield self::figure(
             'the verdict on a reading at the server, median of 25',
-            $this->median(
+            Timing::median(
                 fn() => $this->ask(
                     'POST',
                     "/api/cards/{$card}/steps/3/preview",
@@ -70,7 +70,7 @@ final readonly class FloorFigures
         $recall = $this->readings($card);
         $read = app(ShowStores::class);
         $found = 0;
-        $median = $this->median(function () use ($read, $recall, &$found): void {
+        $median = Timing::median(function () use ($read, $recall, &$found): void {
             $found = $read->recall($recall)->readings;
         }, 9);
         yield self::figure('a recall among 200,000 readings, median of 9', $median, 300.0);
@@ -108,13 +108,13 @@ final readonly class FloorFigures
         Inside::as('oda');
         yield self::figure(
             'opening a card of 200 steps with a round of 400 points at the server, median of 15',
-            $this->median(static fn() => self::requireOk(Inside::ask('GET', "cards/{$id}")), 15),
+            Timing::median(static fn() => self::requireOk(Inside::ask('GET', "cards/{$id}")), 15),
             150.0,
         );
         $point = 0;
         yield self::figure(
             'ticking a point of that round at the server, median of 25',
-            $this->median(static function () use ($id, &$point): void {
+            Timing::median(static function () use ($id, &$point): void {
                 $point++;
                 self::requireOk(Inside::ask('POST', "cards/{$id}/steps/1/points", [
                     'do' => 'point', 'entries' => ["n{$point}" => 'seen'],
@@ -212,20 +212,5 @@ final readonly class FloorFigures
         if ($response->getStatusCode() !== 200) {
             throw new \RuntimeException("{$path} answered {$response->getStatusCode()}");
         }
-    }
-
-    /** @param callable(): void $do */
-    private function median(callable $do, int $times): float
-    {
-        $do();
-        $took = [];
-        for ($i = 0; $i < $times; $i++) {
-            $from = hrtime(true);
-            $do();
-            $took[] = (hrtime(true) - $from) / 1e6;
-        }
-        sort($took);
-
-        return round($took[intdiv($times, 2)], 1);
     }
 }

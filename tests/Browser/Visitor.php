@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -39,8 +40,7 @@ final readonly class Visitor
     public function find(string $css, int $seconds = 25): RemoteWebElement
     {
         $by = WebDriverBy::cssSelector($css);
-        $this->browser->wait($seconds, 100)
-            ->until(WebDriverExpectedCondition::visibilityOfElementLocated($by), "nothing at {$css}");
+        $this->await(WebDriverExpectedCondition::visibilityOfElementLocated($by), "Nothing at {$css}", $seconds);
 
         return $this->browser->findElement($by);
     }
@@ -48,8 +48,7 @@ final readonly class Visitor
     public function click(string $css): self
     {
         $by = WebDriverBy::cssSelector($css);
-        $this->browser->wait(25, 100)
-            ->until(WebDriverExpectedCondition::elementToBeClickable($by), "cannot click {$css}");
+        $this->await(WebDriverExpectedCondition::elementToBeClickable($by), "Cannot click {$css}");
         $element = $this->browser->findElement($by);
         $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
         $element->click();
@@ -63,8 +62,7 @@ final readonly class Visitor
         $quoted = str_contains($words, "'") ? "\"{$words}\"" : "'{$words}'";
         $scope = $within === '' ? '' : $within;
         $by = WebDriverBy::xpath("{$scope}//*[self::button or self::a][starts-with(normalize-space(.), {$quoted})]");
-        $this->browser->wait(25, 100)
-            ->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button \"{$words}\"");
+        $this->await(WebDriverExpectedCondition::elementToBeClickable($by), "No button \"{$words}\"");
         $this->browser->findElement($by)->click();
 
         return $this;
@@ -119,10 +117,16 @@ final readonly class Visitor
 
     public function see(string $words, int $seconds = 25): self
     {
+        return $this->await(fn(): bool => str_contains($this->text(), $words), "\"{$words}\" is not to be seen", $seconds);
+    }
+
+    /** Waits for something; where it never comes, what is on the page instead is said. */
+    private function await(callable|WebDriverExpectedCondition $for, string $else, int $seconds = 25): self
+    {
         try {
-            $this->browser->wait($seconds, 100)->until(fn(): bool => str_contains($this->text(), $words));
-        } catch (TimeoutException) {
-            throw new RuntimeException("\"{$words}\" is not to be seen in: ".$this->text());
+            $this->browser->wait($seconds, 100)->until($for);
+        } catch (TimeoutException|NoSuchElementException) {
+            throw new RuntimeException("{$else} in: ".$this->text());
         }
 
         return $this;

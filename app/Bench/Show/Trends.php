@@ -38,6 +38,12 @@ final readonly class Trends
     /** Readings that a trend needs to say anything. */
     private const LEAST = 3;
 
+    /** The line goes through the latest ones alone: every pair of them is looked at. */
+    private const LATEST = 300;
+
+    /** The latest of a point that are drawn; how many there are is said with them. */
+    private const DRAWN = 1000;
+
     /** Those that are out first, on the room's first page. */
     public const FIRST = 10;
 
@@ -92,9 +98,13 @@ final readonly class Trends
         if ($is === null) {
             return null;
         }
-        $all = $this->query()->where('cards.template_id', $is->template_id)->where('readings.point', $is->point)
-            ->where('steps.title', $is->title)->orderBy('readings.at')->orderBy('readings.id')->get();
-        $mine = $all->where('aircraft_id', $is->aircraft_id)->values();
+        $all = fn(): Builder => $this->query()->where('cards.template_id', $is->template_id)
+            ->where('readings.point', $is->point)->where('steps.title', $is->title)
+            ->orderByDesc('readings.at')->orderByDesc('readings.id');
+        $ours = static fn(): Builder => $all()->where('cards.aircraft_id', $is->aircraft_id);
+        $mine = $ours()->limit(self::DRAWN)->get()->reverse()->values();
+        $many = $mine->count() < self::DRAWN ? $mine->count() : $ours()->count();
+        $others = $all()->where('cards.aircraft_id', '!=', $is->aircraft_id)->limit(self::DRAWN)->get()->reverse();
         $step = Step::with(['card.template', 'card.item', 'card.finding'])->findOrFail($mine->last()->step_id);
         $limit = self::limit($step, (string) $is->point);
         $changed = self::ofSystem($this->changed([(int) $is->aircraft_id]), $step->card);
@@ -115,29 +125,36 @@ final readonly class Trends
             $drift?->crossesOn === null ? null : (string) $drift->crossesOn,
             array_values($mine->map(fn(object $r): TrendPointView => $this->point($r))->all()),
             array_map(static fn(Day $d): string => (string) $d, $changed),
-            array_values($all->where('aircraft_id', '!=', $is->aircraft_id)->groupBy('mark')->map(
+            array_values($others->groupBy('mark')->map(
                 fn(Collection $of, string $mark): TrendSeriesView => new TrendSeriesView(
                     $mark,
                     (int) $of->last()->id,
                     array_values($of->map(fn(object $r): TrendPointView => $this->point($r))->all()),
                 ),
             )->all()),
+            $many,
         );
     }
 
-    /** @return Collection<int, Collection<int, object>> readings of each point that was read often enough, in order of time */
+    /**
+     * @return Collection<int, Collection<int, object>> the latest readings of each point that was read often enough, in
+     *   order of time
+     */
     private function groups(): Collection
     {
         $often = DB::table('readings')->join('cards', 'cards.id', '=', 'readings.card_id')
             ->join('steps', 'steps.id', '=', 'readings.step_id')->where('readings.stands', true)
             ->groupBy('cards.aircraft_id', 'cards.template_id', 'steps.title', 'readings.point')
             ->havingRaw('count(*) >= ?', [self::LEAST])
-            ->select(['cards.aircraft_id', 'cards.template_id', 'steps.title', 'readings.point']);
-
-        return $this->query()->joinSub($often, 'often', static fn($j) => $j
+            ->select(['cards.aircraft_id', 'cards.template_id', 'steps.title', 'readings.point'])
+            ->selectRaw('count(*) as many');
+        $latest = $this->query()->joinSub($often, 'often', static fn($j) => $j
             ->on('often.aircraft_id', '=', 'cards.aircraft_id')->on('often.template_id', '=', 'cards.template_id')
             ->on('often.title', '=', 'steps.title')->on('often.point', '=', 'readings.point'))
-            ->orderBy('readings.at')->orderBy('readings.id')->get()
+            ->addSelect('often.many')->selectRaw('row_number() over (partition by cards.aircraft_id, cards.template_id, '
+                .'steps.title, readings.point order by readings.at desc, readings.id desc) as back');
+
+        return DB::query()->fromSub($latest, 'latest')->where('back', '<=', self::LATEST)->orderByDesc('back')->get()
             ->groupBy(static fn(object $r): string => "{$r->aircraft_id}|{$r->template_id}|{$r->title}|{$r->point}")
             ->values();
     }
@@ -177,7 +194,7 @@ final readonly class Trends
             self::title($step, (string) $last->point),
             $step->card->template->code,
             Words::number((float) $last->value, 3).' '.Unit::parse((string) $last->unit)->label(),
-            $readings->count(),
+            (int) $last->many,
             match (true) {
                 ! $near => 'clear', $days < 14 => 'stop', $days < 28 => 'watch', default => 'clear',
             },
@@ -202,7 +219,7 @@ final readonly class Trends
         }
         $out = [];
         $before = null;
-        foreach ($readings as $r) {
+        foreach ($readings->slice(-self::LATEST)->all() as $r) {
             $day = Instant::parse((string) $r->at)->dayIn($this->clock->zone());
             $unit = Unit::parse((string) $r->unit);
             $new = $before !== null && array_filter($changed, static fn(Day $d): bool

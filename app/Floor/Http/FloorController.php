@@ -12,9 +12,11 @@ use App\Floor\Do\WorkStep;
 use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
+use App\Floor\Show\ShowBeside;
 use App\Floor\Show\ShowCard;
 use App\Floor\Show\ShowFloor;
 use App\Floor\Show\ShowStep;
+use App\Floor\Show\View\BesideView;
 use App\Floor\Show\View\CardView;
 use App\Floor\Show\View\FloorView;
 use App\Floor\Show\View\PointsView;
@@ -28,6 +30,7 @@ use App\Stores\Do\ToolDesk;
 use Illuminate\Http\JsonResponse;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\InputError;
+use Jorvel\Core\Shared\Quantity;
 
 /** The room Floor: cards and their steps. */
 final class FloorController
@@ -69,6 +72,7 @@ final class FloorController
         PreviewRequest $request,
         TakeReading $readings,
         Flows $flows,
+        ShowBeside $beside,
     ): JsonResponse {
         $step = Step::where(['card_id' => $id, 'no' => $no])->firstOrFail();
         try {
@@ -88,8 +92,17 @@ final class FloorController
                 FloorWords::reading($result->verdict->value, $result->margin, $result->unit->value),
                 $result->value,
                 $result->verdict === Verdict::Pass && TakeReading::unusual($spec, $result->value),
+                $result->verdict !== Verdict::Pass
+                    ? ''
+                    : $beside->strange($step, (string) $spec['point'], Quantity::of($result->value, $result->unit), $tool),
             ),
         );
+    }
+
+    #[Api('readingsBeside', [BesideView::class], 'What its points read before, here, on a sister, in the fleet')]
+    public function beside(int $id, int $no, ViewRequest $request, ShowBeside $read): JsonResponse
+    {
+        return new JsonResponse($read->of(Step::with('card')->where(['card_id' => $id, 'no' => $no])->firstOrFail()));
     }
 
     #[Api('signCard', CardView::class, 'The card, signed')]

@@ -49,7 +49,7 @@ final class ResponseTest extends TestCase
         for ($t = 0; $t < 4; $t++) {
             $rows[] = [(float) $t, 'auto', 40.0];
         }
-        foreach ($after as $i => $torque) {
+        foreach (array_values($after) as $i => $torque) {
             $rows[] = [4.0 + $i, 'manual', $torque];
         }
 

@@ -295,7 +295,7 @@ final class TestsTest extends TestCase
         self::assertContains($path, $paths, implode(', ', $paths));
     }
 
-    /** @return iterable<string, array{int, list<int>, list<int>, list<int>, list<int>}> back, done, not reached, falls */
+    /** @return iterable<string, array{int, list<int>, list<int>, list<int>}> back, done, not reached, falls */
     public static function taken(): iterable
     {
         // 1 begin, 2 set up, 3 and 4 tested, 5 put back, 6 verdict; 7 after the test.

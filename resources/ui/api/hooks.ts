@@ -229,6 +229,14 @@ export const useTrend = (reading: number) =>
         queryKey: keys.trend(reading),
         queryFn: () => take(api.GET('/api/bench/trends/{id}', { params: { path: { id: reading } } })),
     });
+/** What the points of a step read before; asked once, as the step is opened. */
+export const useBeside = (card: number, no: number) =>
+    useQuery<Schemas['BesideView'][], Failure>({
+        queryKey: keys.beside(card, no),
+        queryFn: () => take(api.GET('/api/cards/{id}/steps/{no}/beside', { params: { path: { id: card, no } } })),
+        staleTime: Number.POSITIVE_INFINITY,
+        enabled: card > 0,
+    });
 export const useRecordings = () =>
     useQuery<Schemas['RecordingsRoom'], Failure>({
         queryKey: keys.recordings,

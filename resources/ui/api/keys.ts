@@ -51,6 +51,7 @@ export const keys = {
     attempt: (id: number) => ['bench', 'attempts', id],
     walk: (finding: number) => ['bench', 'walk', finding],
     trends: ['bench', 'trends'],
+    beside: (card: number, no: number) => ['cards', card, 'beside', no],
     trend: (reading: number) => ['bench', 'trends', reading],
     recordings: ['bench', 'recordings'],
     recording: (id: number) => ['bench', 'recordings', id],

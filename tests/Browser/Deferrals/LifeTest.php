@@ -118,7 +118,7 @@ final class LifeTest extends BrowserCase
             ->press('Enter it', '//form')
             ->see('dark again');
         $ines->go('/deferrals/reports/'.self::number("select id from reports where text like '%dark again'"))
-            ->see('F0042');
+            ->see(self::scalar('select number from findings where id = '.self::$finding));
         $ines->press('It is a finding')->type('place', 'left wing, landing light')->press('Raise it', '//form')
             ->see('Its finding');
         self::assertSame(self::$finding, self::number('select repeat_of from findings order by id desc limit 1'));

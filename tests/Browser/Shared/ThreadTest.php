@@ -174,13 +174,23 @@ final class ThreadTest extends BrowserCase
         self::assertSame('2', self::scalar('select count(*) from rig_runs'));
     }
 
+    /** The number of the finding that this thread raises. */
+    private static function finding(): string
+    {
+        $raised = "select number from findings where extent like 'de-ice boot edge lifted%'";
+        self::until(static fn(): bool => self::scalar($raised) !== '');
+
+        return self::scalar($raised);
+    }
+
     #[Depends('test_a_hold_and_a_rigging_sheet')]
     public function test_a_finding_is_raised_and_the_card_signed_once(): void
     {
         $oda = self::$oda;
         $oda->press('Something is wrong')->type('place', 'propeller 1, blade 3')
             ->type('extent', 'de-ice boot edge lifted over 40 mm');
-        $oda->press('Raise the finding')->find('[data-finding="F0042"]');
+        $oda->press('Raise the finding');
+        $oda->find('[data-finding="'.self::finding().'"]');
         $oda->press('Looked at; nothing more found');
         $oda->find('[data-testid="step-9"]');
         $oda->confirm('Removed')->see('Every step is done.');
@@ -212,12 +222,12 @@ final class ThreadTest extends BrowserCase
     public function test_the_controller_defers_the_finding(): void
     {
         $ines = self::$ines->go('/deferrals');
-        $ines->see('propeller 1, blade 3')->click('[data-finding="F0042"] a[href*="decide"]')
+        $ines->see('propeller 1, blade 3')->click('[data-finding="'.self::finding().'"] a[href*="decide"]')
             ->see('Runs out at the end of Fri 15 May, in 10 days');
         $ines->press('Defer under 61-L1')->choose('position', 'propeller 1')->type('stamp', 'C01')->type('pin', '1101')
             ->press('Sign', '//form')->see('not made safe yet');
         self::$safe = self::scalar('select card_id from deferral_cards order by id desc limit 1');
-        $row = $ines->go('/deferrals')->find('[data-deferral="F0042"]')->getText();
+        $row = $ines->go('/deferrals')->find('[data-deferral="'.self::finding().'"]')->getText();
         self::assertStringContainsString('Propeller de-ice boot segment', $row);
         self::assertStringContainsString('Not made safe yet: it does not fly with it.', $row);
     }
@@ -282,7 +292,7 @@ final class ThreadTest extends BrowserCase
                 ."a.id = s.aircraft_id where a.mark = 'QA-VFC' and i.code = '61-21'",
         ));
         foreach ([
-            'certificate' => ['JV-2026-0011', 'Tor Aldis', 'F0042'],
+            'certificate' => ['JV-2026-0011', 'Tor Aldis', self::finding()],
             'cards' => ['Governor mounting nuts', '20.5 N·m', 'Runa Vale'],
         ] as $paper => $words) {
             $pdf = (string) $tor->browser->executeAsyncScript(

@@ -64,6 +64,7 @@ final class RoutesTest extends WorldCase
             'POST people/2/qualifications/duplicate/confirm' => ['ines', 'tor'],
             'GET floor' => self::EVERYBODY, "GET {$card}" => self::EVERYBODY,
             "POST {$card}/steps/3" => ['oda'], "POST {$card}/steps/3/preview" => self::EVERYBODY,
+            "GET {$card}/steps/3/beside" => self::EVERYBODY,
             "POST {$card}/sign" => ['oda'],
             "POST {$card}/inspect" => ['runa', 'tor'], "POST {$card}/steps/3/inspect" => ['runa', 'tor'],
             "POST {$card}/hand-over" => ['oda'], "POST {$card}/take-over" => ['oda'],

@@ -27,5 +27,7 @@ final readonly class TrendView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $changed,
         /** @var list<TrendSeriesView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: TrendSeriesView::class))] public array $fleet,
+        /** readings of it that there are; the latest of them are in `points` */
+        #[OA\Property] public int $many,
     ) {}
 }

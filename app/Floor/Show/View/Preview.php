@@ -16,5 +16,7 @@ final readonly class Preview
         #[OA\Property] public ?float $value,
         /** legal, and outside what is advised: a word is asked with it */
         #[OA\Property] public bool $unusual = false,
+        /** legal, and far from what was read there before: why; empty where it is not */
+        #[OA\Property] public string $strange = '',
     ) {}
 }

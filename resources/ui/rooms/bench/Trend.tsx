@@ -23,7 +23,7 @@ export function Trend() {
                         </Link>
                     }
                     sentence={t.sentence}
-                    note={`${t.card}. A value as left, and a unit that was changed, begin it anew.`}
+                    note={`${t.card}. A value as left, and a unit that was changed, begin it anew.${t.many > t.points.length ? ` The latest ${t.points.length} of ${t.many} readings.` : ''}`}
                 >
                     <Drawing t={t} />
                     <Section title="Readings">

@@ -7,6 +7,7 @@ import { Scale } from '../../parts/Scale';
 import { band, drawn, type LimitSpec } from '../../parts/scale';
 import { capital } from '../../parts/words';
 import { FromInstrument, INSTRUMENT_KEY, useInstrument } from './FromInstrument';
+import { ReadBefore, Strange, useBefore } from './ReadBefore';
 
 export type ReadingSpec = {
     point: string;
@@ -68,6 +69,7 @@ type Props = {
 /** One reading: the scale, the field with its unit fixed, the verdict as one types, the tool. */
 export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, onSave, onUnusual }: Props) {
     const preview = usePreview(card, step, entry, tool);
+    const beside = useBefore(card, step)[spec.point];
     const unusual = preview?.unusual === true;
     useEffect(() => onUnusual?.(unusual), [onUnusual, unusual]);
     const field = useRef<HTMLInputElement>(null);
@@ -122,8 +124,10 @@ export function ReadingField({ card, step, spec, entry, onEntry, tool, onTool, o
                     data-testid="verdict"
                 >
                     {preview?.said ?? (entry === '' ? `Enter the reading: ${spec.point}.` : '…')}
+                    <Strange preview={preview} />
                 </p>
             </div>
+            <ReadBefore of={beside} />
             {spec.tool_kind && (
                 <>
                     <ToolPick card={card} kind={spec.tool_kind} limit={spec.limit} tool={tool} onTool={onTool} />

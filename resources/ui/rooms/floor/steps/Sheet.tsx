@@ -1,7 +1,9 @@
 import { type ClipboardEvent, useRef, useState } from 'react';
+import type { Schemas } from '../../../api/client';
 import { band, type LimitSpec } from '../../../parts/scale';
 import { SheetDrawing } from '../../bench/SheetDrawing';
 import { INSTRUMENT_KEY, useInstrument } from '../FromInstrument';
+import { ReadBefore, Strange, useBefore } from '../ReadBefore';
 import { unitLabel, usePreview, verdictColour } from '../ReadingField';
 import { type StepProps, useStep } from '../useStep';
 import { Kept } from './Kept';
@@ -26,6 +28,7 @@ export function SheetStep({ card, step, onWrong, onConflict }: StepProps) {
     const kinds = [...new Set(spec.points.flatMap((p) => p.tool_kind ?? []))];
     const [tools, setTool] = useTools(card, kinds);
     const list = useRef<HTMLDivElement>(null);
+    const besides = useBefore(card, step);
     const run = (step.result.run as number | undefined) ?? 0;
     const found = !spec.left || run > 0;
     const act = spec.left ? (found ? 'as_left' : 'as_found') : 'read';
@@ -79,6 +82,7 @@ export function SheetStep({ card, step, onWrong, onConflict }: StepProps) {
                         value={values[p.id] ?? ''}
                         tool={p.tool_kind === undefined ? '' : (tools[p.tool_kind] ?? '')}
                         watch={spec.watch === true}
+                        beside={besides[p.id]}
                         onValue={(v) => set(p.id, v)}
                         onEnter={() => next(i)}
                         onPaste={(e) => paste(e, i)}
@@ -124,6 +128,7 @@ function PointField({
     value,
     tool,
     watch,
+    beside,
     onValue,
     onEnter,
     onPaste,
@@ -133,6 +138,7 @@ function PointField({
     value: string;
     tool: string;
     watch: boolean;
+    beside: Schemas['BesideView'] | undefined;
     onValue: (v: string) => void;
     onEnter: () => void;
     onPaste: (e: ClipboardEvent<HTMLInputElement>) => void;
@@ -154,7 +160,9 @@ function PointField({
                     ) : (
                         ''
                     )}
+                    <Strange preview={preview} />
                 </span>
+                <ReadBefore of={beside} />
                 {watch && <Watch place={point.place} onTime={onValue} />}
             </label>
             <span className="flex h-14 items-center rounded-xl border-2 border-ink bg-sheet px-3">
