@@ -129,20 +129,6 @@ return new class extends Migration {
             $t->string('at');
             $t->index(['tool_id', 'id']);
         });
-        Schema::create('watched_points', static function (Blueprint $t): void {
-            $t->id();
-            $t->foreignId('aircraft_id')->constrained('aircraft');
-            $t->foreignId('template_id')->constrained('card_templates');
-            $t->string('point');
-            $t->string('title');
-            $t->string('date');
-            $t->foreignId('person_id')->constrained('people');
-            $t->string('at');
-            $t->string('ended_at')->nullable();
-            $t->index(['aircraft_id', 'ended_at']);
-            $t->index('template_id');
-            $t->index('person_id');
-        });
     }
 
     private function stepsAnew(string $was, string $is): void

@@ -293,7 +293,7 @@ trait WorksSteps
     /**
      * Everybody is called at their place, and who signs the briefing does so on a device of their own.
      *
-     * @param array{id: int, no: int, spec: array<string, mixed>} $step
+     * @param array{id: int, no: int, spec: array<string, mixed>, result: array<string, mixed>} $step
      */
     private static function called(Visitor $who, int $card, array $step): Visitor
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
+use App\Floor\Do\ChartLimit;
 use App\Floor\Do\Flows;
 use App\Floor\Do\HandCardOver;
 use App\Floor\Do\SignCard;
@@ -26,11 +27,13 @@ use App\Shared\Http\Api;
 use App\Shared\Http\RoomRequest;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Refused;
+use App\Shared\Words;
 use App\Stores\Do\ToolDesk;
 use Illuminate\Http\JsonResponse;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Quantity;
+use Jorvel\Core\Shared\Unit;
 
 /** The room Floor: cards and their steps. */
 final class FloorController
@@ -80,6 +83,13 @@ final class FloorController
             if ($spec === []) {
                 return new JsonResponse(new Preview('invalid', "Step {$no} takes no such reading.", null));
             }
+            $points = (array) ($step->spec['points'] ?? []);
+            $charted = $step->kind !== 'sheet' ? null : ChartLimit::of(
+                $points,
+                (string) $spec['point'],
+                ChartLimit::typed($points, $request->array('entries')),
+            );
+            $spec = $charted === null ? $spec : [...$spec, 'limit' => $charted];
             $tool = $readings->tool($spec, $request->string('tool')->value());
             $result = $readings->judge($spec, $request->string('entry')->value(), $tool);
         } catch (Refused|InputError $e) {
@@ -92,9 +102,15 @@ final class FloorController
                 FloorWords::reading($result->verdict->value, $result->margin, $result->unit->value),
                 $result->value,
                 $result->verdict === Verdict::Pass && TakeReading::unusual($spec, $result->value),
-                $result->verdict !== Verdict::Pass
-                    ? ''
-                    : $beside->strange($step, (string) $spec['point'], Quantity::of($result->value, $result->unit), $tool),
+                // What goes by a chart is judged by what else was read, not by what it was.
+                $result->verdict !== Verdict::Pass || $charted !== null ? '' : $beside->strange(
+                    $step,
+                    (string) $spec['point'],
+                    Quantity::of($result->value, $result->unit),
+                    $request->string('entry')->value(),
+                    $tool,
+                ),
+                $charted === null ? '' : self::span($charted),
             ),
         );
     }
@@ -215,5 +231,12 @@ final class FloorController
         return new JsonResponse(
             $file === null ? $read->card($id, $request->person()) : $read->after($file, $request->person()),
         );
+    }
+
+    /** @param array<string, mixed> $limit that a chart gave: a value with what it may be off */
+    private static function span(array $limit): string
+    {
+        return Words::number($limit['nominal'] - $limit['minus']).' to '
+            .Words::number($limit['nominal'] + $limit['plus']).' '.Unit::parse((string) $limit['unit'])->label();
     }
 }

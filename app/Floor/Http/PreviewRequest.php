@@ -16,6 +16,9 @@ final class PreviewRequest extends RoomRequest
             'entry' => 'present|nullable|string|max:60',
             'point' => 'nullable|string|max:60',
             'tool' => 'nullable|string|max:60',
+            // What the other points of a sheet read, where one goes by a chart.
+            'entries' => 'nullable|array|max:100',
+            'entries.*' => 'nullable|string|max:60',
         ];
     }
 }

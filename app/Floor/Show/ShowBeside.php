@@ -57,8 +57,12 @@ final readonly class ShowBeside
         }, array_keys($units));
     }
 
-    /** Why a legal reading is one to look at twice; empty where it is as usual. */
-    public function strange(Step $step, string $point, Quantity $read, ?Tool $with): string
+    /**
+     * Why a legal reading is one to look at twice; empty where it is as usual.
+     *
+     * @param string $entry as it was typed: without a tool, its last digit is the least step
+     */
+    public function strange(Step $step, string $point, Quantity $read, string $entry, ?Tool $with): string
     {
         $unit = self::units($step)[$point] ?? null;
         if ($unit === null) {
@@ -71,7 +75,9 @@ final readonly class ShowBeside
             $read->in($unit)->value,
             array_values($own->take(UsualRange::LAST)->map(static fn(object $r): float => self::value($r, $unit))->all()),
             self::usual($others, $unit),
-            $with?->resolution === null ? 0.0 : self::step($with->resolution, Unit::parse($with->unit), $unit),
+            $with?->resolution === null
+                ? 10 ** -strlen((string) preg_replace('/^[^.,]*[.,]?([0-9]*).*$/s', '$1', $entry))
+                : self::step($with->resolution, Unit::parse($with->unit), $unit),
         );
         if ($is === null) {
             return '';

@@ -7,11 +7,14 @@ namespace Tests\Feature\Bench;
 use App\Floor\Model\Exchange;
 use App\Floor\Model\Reading;
 use App\Floor\Model\Step;
+use Tests\Feature\WalksCards;
 use Tests\Feature\WorldCase;
 
 /** Points over time: whether they wander, and when they will be out. */
 final class TrendsTest extends WorldCase
 {
+    use WalksCards;
+
     public function test_those_that_will_be_out_first_are_first_and_stand_on_bench(): void
     {
         $room = $this->as('ines', 'GET', 'bench/trends')->assertOk()->json();
@@ -48,5 +51,41 @@ final class TrendsTest extends WorldCase
         self::assertSame([[$day], null, 'none'], [$again['changed'], $again['date'], $again['trend']]);
         self::assertStringContainsString('too few since it was set', $again['sentence']);
         $this->as('ines', 'GET', 'bench/trends/999999')->assertNotFound();
+    }
+
+    public function test_beside_a_sheet_stands_what_was_read_before_and_what_is_legal_and_strange_is_pointed_out(): void
+    {
+        $card = $this->cardOf('Q-404', 'TRK-32-91', 'aki');
+        $step = $card->steps()->where('title', 'Extension by the chart, left')->firstOrFail();
+        $beside = collect((array) $this->as('aki', 'GET', "cards/{$card->id}/steps/{$step->no}/beside")->assertOk()->json())
+            ->keyBy('point');
+        self::assertSame(['temp', 'gas', 'bright'], $beside->keys()->all());
+        self::assertMatchesRegularExpression('/^Q-40\d [0-9.]+$/', $beside['bright']['sister']);
+        [$low, $high] = array_map(floatval(...), explode(' to ', $beside['bright']['fleet']));
+        $say = fn(string $bright, array $others): array => (array) $this->as(
+            'aki',
+            'POST',
+            "cards/{$card->id}/steps/{$step->no}/preview",
+            ['entry' => $bright, 'tool' => '', 'point' => 'bright', 'entries' => $others],
+        )->assertOk()->json();
+        // At 20 °C the chart gives 63 mm for 40 bar, and 72 for 30.
+        $usual = $say('63', ['temp' => '20', 'gas' => '40']);
+        self::assertSame(['pass', '58 to 68 mm', ''], [$usual['verdict'], $usual['must'], $usual['strange']]);
+        self::assertLessThan($high, $low);
+        self::assertSame('fail', $say('74', ['temp' => '20', 'gas' => '40'])['verdict']);
+        $waits = $say('63', ['temp' => '20']);
+        self::assertSame(['invalid', 'is read by gas: read that first'], [$waits['verdict'], $waits['said']]);
+        // Travel of a cowl flap: legal to five seconds, and it always took some four.
+        $flaps = $this->cardOf('QA-VFD', 'SKV-71-31', 'mette');
+        $travel = $flaps->steps()->where('title', 'like', 'Open and shut%')->firstOrFail();
+        $took = fn(string $s): string => (string) $this->as(
+            'mette',
+            'POST',
+            "cards/{$flaps->id}/steps/{$travel->no}/preview",
+            ['entry' => $s, 'tool' => '', 'point' => 'lopen'],
+        )->assertOk()->json('strange');
+        self::assertSame(['', ''], [$took('4.1'), $took('4.3')], 'a tenth or two more than ever is nothing');
+        self::assertSame('legal, and far from what it read here before: 4 to 4.2 s. Read it again', $took('4.9'));
+        self::assertSame('', $took('9'), 'what fails is not strange but wrong');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench\Do\Work;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\ChartLimit;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\Taken;
 use App\Floor\Do\TakeReading;
@@ -16,7 +17,6 @@ use App\Shared\Records;
 use App\Shared\Refused;
 use App\Shared\Words;
 use Jorvel\Core\Bench\Sheet;
-use Jorvel\Core\Bench\SheetChart;
 use Jorvel\Core\Bench\SheetLine;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\InputError;
@@ -122,10 +122,9 @@ final readonly class ReadSheet implements StepKind
             $unit = Unit::parse($p['unit']);
             try {
                 $limit = $p['limit'] ?? null;
-                if (isset($p['chart'])) {
-                    $chart = SheetChart::from($p['chart']);
-                    $limit = $chart->limit(self::values($taken), Unit::parse($points[$chart->by]['unit']), $unit);
-                    $limits[$id] = $limit;
+                $charted = ChartLimit::of(array_values($points), $id, self::values($taken));
+                if ($charted !== null) {
+                    $limits[$id] = $limit = $charted;
                 }
                 $taken[$id] = $limit === null
                     ? $this->readings->note($step, $id, $unit, $in->entries[$id], $p['tool_kind'] ?? null, $tool, $kind, $run)

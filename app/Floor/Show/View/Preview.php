@@ -18,5 +18,7 @@ final readonly class Preview
         #[OA\Property] public bool $unusual = false,
         /** legal, and far from what was read there before: why; empty where it is not */
         #[OA\Property] public string $strange = '',
+        /** what it must be, where a chart says that from what else was typed */
+        #[OA\Property] public string $must = '',
     ) {}
 }

@@ -40,10 +40,12 @@ export function usePreview(
     entry: string,
     tool: string,
     point?: string,
+    /** What the other points of its sheet read, where it goes by a chart. */
+    entries?: Record<string, string>,
 ): Schemas['Preview'] | null {
     const path = { id: card.id, no: step.no };
     const { said, failed } = useAsking(
-        entry.trim() === '' ? null : { path, body: { entry, tool, point } },
+        entry.trim() === '' ? null : { path, body: { entry, tool, point, entries } },
         (of) => take(api.POST('/api/cards/{id}/steps/{no}/preview', { params: { path: of.path }, body: of.body })),
         120,
     );

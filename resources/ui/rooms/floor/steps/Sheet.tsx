@@ -1,17 +1,21 @@
 import { type ClipboardEvent, useRef, useState } from 'react';
-import type { Schemas } from '../../../api/client';
-import { band, type LimitSpec } from '../../../parts/scale';
+import type { LimitSpec } from '../../../parts/scale';
 import { SheetDrawing } from '../../bench/SheetDrawing';
-import { INSTRUMENT_KEY, useInstrument } from '../FromInstrument';
-import { ReadBefore, Strange, useBefore } from '../ReadBefore';
-import { unitLabel, usePreview, verdictColour } from '../ReadingField';
+import { useBefore } from '../ReadBefore';
 import { type StepProps, useStep } from '../useStep';
 import { Kept } from './Kept';
 import { Keys } from './Keys';
+import { PointField } from './PointField';
 import { ToolsOf, useTools } from './Tools';
-import { Watch } from './Watch';
 
-export type SheetPoint = { id: string; place: string; unit: string; tool_kind?: string; limit?: LimitSpec };
+export type SheetPoint = {
+    id: string;
+    place: string;
+    unit: string;
+    tool_kind?: string;
+    limit?: LimitSpec;
+    chart?: object;
+};
 export type SheetSpec = {
     points: SheetPoint[];
     draw?: 'scale' | 'arc' | 'pair' | 'ring';
@@ -71,7 +75,10 @@ export function SheetStep({ card, step, onWrong, onConflict }: StepProps) {
                 </p>
             )}
             <SheetDrawing spec={spec} values={values} />
-            <div ref={list} className="mt-3 grid max-w-4xl gap-x-8 gap-y-2 min-[1150px]:grid-cols-2">
+            <div
+                ref={list}
+                className={`mt-3 grid max-w-4xl gap-x-8 gap-y-2 ${spec.points.length > 6 ? 'min-[1150px]:grid-cols-2' : ''}`}
+            >
                 {spec.points.map((p, i) => (
                     <PointField
                         key={p.id}
@@ -79,7 +86,7 @@ export function SheetStep({ card, step, onWrong, onConflict }: StepProps) {
                         step={step}
                         point={p}
                         first={i === 0}
-                        value={values[p.id] ?? ''}
+                        values={values}
                         tool={p.tool_kind === undefined ? '' : (tools[p.tool_kind] ?? '')}
                         watch={spec.watch === true}
                         beside={besides[p.id]}
@@ -117,79 +124,5 @@ export function SheetStep({ card, step, onWrong, onConflict }: StepProps) {
                 onWrong={onWrong}
             />
         </>
-    );
-}
-
-function PointField({
-    card,
-    step,
-    point,
-    first,
-    value,
-    tool,
-    watch,
-    beside,
-    onValue,
-    onEnter,
-    onPaste,
-}: Pick<StepProps, 'card' | 'step'> & {
-    point: SheetPoint;
-    first: boolean;
-    value: string;
-    tool: string;
-    watch: boolean;
-    beside: Schemas['BesideView'] | undefined;
-    onValue: (v: string) => void;
-    onEnter: () => void;
-    onPaste: (e: ClipboardEvent<HTMLInputElement>) => void;
-}) {
-    const preview = usePreview(card, step, point.limit ? value : '', tool, point.id);
-    const instrument = useInstrument(tool, onValue);
-    const limit = point.limit ? band(point.limit) : null;
-    return (
-        <div className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-3 border-b border-rule/60 pb-1">
-            <label htmlFor={`point-${point.id}`}>
-                {point.place}
-                <span className="block text-sm text-soft" aria-live="polite">
-                    {preview ? (
-                        <b className={verdictColour(preview.verdict)}>{preview.said}</b>
-                    ) : instrument.said ? (
-                        instrument.said
-                    ) : limit ? (
-                        [limit.low, limit.high].filter((v) => v !== null).join(' to ')
-                    ) : (
-                        ''
-                    )}
-                    <Strange preview={preview} />
-                </span>
-                <ReadBefore of={beside} />
-                {watch && <Watch place={point.place} onTime={onValue} />}
-            </label>
-            <span className="flex h-14 items-center rounded-xl border-2 border-ink bg-sheet px-3">
-                <input
-                    id={`point-${point.id}`}
-                    data-point={point.id}
-                    name={`point-${point.id}`}
-                    inputMode="decimal"
-                    autoComplete="off"
-                    autoFocus={first}
-                    value={value}
-                    onChange={(e) => onValue(e.target.value)}
-                    onPaste={onPaste}
-                    onKeyDown={(e) => {
-                        if (e.key === INSTRUMENT_KEY && point.tool_kind) {
-                            e.preventDefault();
-                            void instrument.drop();
-                        }
-                        if (e.key === 'Enter') {
-                            e.preventDefault();
-                            onEnter();
-                        }
-                    }}
-                    className="w-full min-w-0 bg-transparent font-mono text-[1.4rem] font-bold outline-none"
-                />
-                <span className="font-semibold text-soft">{unitLabel(point.unit)}</span>
-            </span>
-        </div>
     );
 }
