@@ -31,11 +31,12 @@ export function Dialog({
     );
 }
 
-/** What a dialog ends with: in sight however long the dialog is. */
-export function Actions({ children }: { children: ReactNode }) {
+/** What a dialog ends with, and what went wrong: in sight however long the dialog is. */
+export function Actions({ children, trouble }: { children: ReactNode; trouble?: ReactNode }) {
     return (
-        <div className="sticky -bottom-6 -mx-6 mt-5 -mb-6 flex gap-3 border-t border-rule bg-paper px-6 py-4">
-            {children}
+        <div className="sticky -bottom-6 -mx-6 mt-5 -mb-6 border-t border-rule bg-paper px-6 py-4 [&>[role=alert]]:mt-0 [&>[role=alert]]:mb-3">
+            {trouble}
+            <div className="flex gap-3">{children}</div>
         </div>
     );
 }

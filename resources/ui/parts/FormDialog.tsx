@@ -26,8 +26,7 @@ export function FormDialog({ title, wide, action, ready, send, onSend, onClose, 
         <Dialog open onClose={onClose} title={title} wide={wide}>
             <form onSubmit={submit} className="space-y-4">
                 {children}
-                <Trouble error={send.error} />
-                <Actions>
+                <Actions trouble={<Trouble error={send.error} />}>
                     <Button kind="main" big type="submit" disabled={send.isPending || !ready}>
                         {action}
                     </Button>

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Bench;
 
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Browser\BrowserCase;
 use Tests\Browser\Visitor;
@@ -100,6 +102,80 @@ final class TestsTest extends BrowserCase
         $noor->press('It is stopped')->see('Somebody stands at the wing');
         self::workTo($noor, $card, 'Verdict: Spoilers, self-test');
         $noor->press('Save the verdict')->see('Somebody stands at the wing');
+    }
+
+    public function test_an_instrument_drops_its_reading_in_by_one_key(): void
+    {
+        $ines = self::$people['ines']->go('/stores/tools/PG-21');
+        $token = $ines->press('Make a token')->find('[data-testid="token"]')->getText();
+        self::assertMatchesRegularExpression('/^[0-9a-f]{48}$/', $token);
+        $card = $this->cardOf('Q-402', 'TRK-32-91', 'aki');
+        $this->upTo($card, 'Begin: Strut, nose');
+        $aki = self::hand('aki')->go("/floor/{$card}");
+        self::workTo($aki, $card, 'Extension by the chart, nose');
+        $aki->click('option[value="PG-21"]')->click('input[name="point-gas"]');
+        $gas = $aki->find('input[name="point-gas"]');
+        $gas->sendKeys(WebDriverKeys::F2);
+        $aki->see('PG-21 sends nothing just now');
+        [$rc, $said] = self::$stage->artisan(
+            'jorvel:instrument',
+            'pressure-gauge',
+            '--tool=PG-21',
+            '--true=38',
+            '--count=2',
+            '--post='.self::$stage->url.'/api/instruments/readings',
+            "--token={$token}",
+        );
+        self::assertSame(0, $rc, $said);
+        $gas->sendKeys(WebDriverKeys::F2);
+        self::until(static fn(): bool => $gas->getAttribute('value') !== '');
+        self::assertEqualsWithDelta(38.0, (float) $gas->getAttribute('value'), 3.0);
+        $aki->see('inside');
+    }
+
+    public function test_a_recording_is_brought_in_and_looked_through_by_keys(): void
+    {
+        $ivo = self::hand('ivo')->go('/bench/recordings')->press('Bring in a recording');
+        $ivo->choose('mark', 'Q-404')->choose('attempt', '')->type('begun', '2026-05-05T07:00:00Z')
+            ->press('From the simulator')->find('[data-testid="seen"]');
+        $ivo->press('Save it', '//*[@role="dialog"]')->see('Q-404, Simulated run 1');
+        $drawn = $ivo->find('section[aria-label^="Signals over time"]');
+        $times = fn(): array => array_values(array_filter(
+            explode("\n", (string) $ivo->browser->executeScript('return [...arguments[0].querySelectorAll("text")]'
+                .'.map((t) => t.textContent).join("\\n")', [$drawn])),
+            static fn(string $t): bool => str_ends_with($t, ' s'),
+        ));
+        $all = $times();
+        $ivo->browser->executeScript('arguments[0].focus()', [$drawn]);
+        $drawn->sendKeys('++');
+        self::until(static fn(): bool => (float) $times()[0] > 0.0);
+        $near = $times();
+        self::assertLessThan((float) end($all) - (float) $all[0], (float) end($near) - (float) $near[0]);
+        $drawn->sendKeys(WebDriverKeys::ARROW_RIGHT);
+        self::until(static fn(): bool => (float) $times()[0] > (float) $near[0]);
+        $drawn->sendKeys(WebDriverKeys::HOME);
+        self::until(static fn(): bool => $times() === $all);
+    }
+
+    public function test_a_fault_tree_is_written_with_its_faults_named_and_drawn_as_one_writes(): void
+    {
+        $ines = self::$people['ines']->go('/library/trees')->click('[data-testid="tree-OLN-T-2563"] summary')
+            ->press('Change it', '//details[@open]');
+        $field = $ines->find('textarea[name="text"]');
+        $whole = (string) $field->getAttribute('value');
+        $write = static fn(string $text): mixed => $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.$text);
+        $fault = static fn(): string => $ines->browser->findElement(
+            WebDriverBy::cssSelector('[data-testid="fault"]'),
+        )->getText();
+        $write('{');
+        self::until(static fn(): bool => $fault() !== '');
+        $write((string) json_encode([...json_decode($whole, true), 'title' => 'Raft release will not go']));
+        self::until(static fn(): bool => $fault() === '');
+        self::until(static fn(): bool => count($ines->browser->findElements(
+            WebDriverBy::cssSelector('[role="dialog"] svg foreignObject'),
+        )) > 3);
+        $ines->type('reason', 'as its crews say it')->press('Propose it', '//form');
+        self::until(static fn(): bool => self::number("select count(*) from fault_trees where code = 'OLN-T-2563'") === 2);
     }
 
     protected static function hand(string $login): Visitor

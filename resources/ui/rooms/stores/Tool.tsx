@@ -8,6 +8,7 @@ import { Page, Section, Trouble, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
 import { Check, Move } from './ToolForms';
+import { ToolToken } from './ToolToken';
 import { storeTabs } from './tabs';
 
 type Room = Schemas['ToolRoom'];
@@ -58,6 +59,7 @@ function ToolOf({ room }: { room: Room }) {
                     {room.checks.length === 0 && <li className="text-soft">No check is entered.</li>}
                 </ul>
             </Section>
+            {edit && room.inUse && <ToolToken code={t.code} />}
             {moving && <Move code={t.code} to={moving} onClose={() => setMoving(null)} />}
             {checking && <Check code={t.code} onClose={() => setChecking(false)} />}
         </Page>
