@@ -13,8 +13,8 @@ use Jorvel\Core\Practice\SimulatedInstrument;
 use Jorvel\Core\Shared\InputError;
 
 /**
- * An instrument that is not there: streams what it would show, one line of JSON a reading, and sends it where a real one
- * would. The same seed streams the same.
+ * An instrument that is not there: streams what it would show, one line of JSON a reading, and sends it where a real
+ * one would. The same seed streams the same.
  */
 final class Instrument extends Command
 {
@@ -124,7 +124,8 @@ final class Instrument extends Command
         if ($to === null) {
             return true;
         }
-        $answer = Http::withToken((string) $this->option('token'))->acceptJson()->post((string) $to, ['readings' => [$reading]]);
+        $answer = Http::withToken((string) $this->option('token'))->acceptJson()
+            ->post((string) $to, ['readings' => [$reading]]);
         if (! $answer->successful()) {
             $this->error((string) ($answer->json('message') ?? "{$to} answers {$answer->status()}."));
         }

@@ -9,7 +9,9 @@ use Facebook\WebDriver\WebDriverKeys;
 use Jorvel\Core\Bench\SheetChart;
 use Jorvel\Core\Shared\Unit;
 
-/** Somebody who works the steps of a test on the Floor, each by its own controls and with an answer that is in order. */
+/**
+ * Somebody who works the steps of a test on the Floor, each by its own controls and with an answer that is in order.
+ */
 trait WorksSteps
 {
     /** Somebody of the crew at a device of their own. */
@@ -38,7 +40,8 @@ trait WorksSteps
             'finding_prompt' => $who->press('Looked at'),
             'answer' => $who->press(self::choice($spec, $one('')))->press('Save the answer'),
             'count' => $who->type('entry', $one((string) ($spec['min'] ?? 0)))->press('Save the count'),
-            'timing' => $who->type('entry', $one((string) self::inside($spec['reading']['limit'])))->press('Save the time'),
+            'timing' => $who->type('entry', $one((string) self::inside($spec['reading']['limit'])))
+                ->press('Save the time'),
             'measurement', 'torque' => self::takes($who, $spec['reading'])
                 ->type('entry', $one(self::asShown($spec['reading'])))->press('Save the reading'),
             'reference' => self::takes($who, $spec)->type('entry', $one('37'))->press('Record it'),
@@ -60,7 +63,10 @@ trait WorksSteps
         };
     }
 
-    /** @return array{id: int, no: int, kind: string, title: string, spec: array<string, mixed>, result: array<string, mixed>} */
+    /**
+     * @return array{id: int, no: int, kind: string, title: string, spec: array<string, mixed>, result: array<string,
+     *   mixed>}
+     */
     private static function openStep(int $card): array
     {
         $row = self::$stage->database()->query("select id, no, kind, title, spec, result from steps

@@ -44,7 +44,8 @@ final readonly class FollowTests
             return;
         }
         $tree = isset($told->verdict->spec['tree'])
-            ? FaultTree::latest($told->verdict->card->aircraft->type_id)->where('code', $told->verdict->spec['tree'])->first()
+            ? FaultTree::latest($told->verdict->card->aircraft->type_id)->where('code', $told->verdict->spec['tree'])
+                ->first()
             : null;
         if ($tree === null) {
             return;
@@ -70,7 +71,10 @@ final readonly class FollowTests
         }
     }
 
-    /** A finding that a test raised is fixed with the card on which that test passed, unless a card of its own fixes it. */
+    /**
+     * A finding that a test raised is fixed with the card on which that test passed, unless a card of its own fixes
+     * it.
+     */
     public function closed(CardClosed $told): void
     {
         $now = (string) $this->clock->now();

@@ -90,7 +90,8 @@ final readonly class Instruments
         }
         DB::transaction(static function () use ($tool, $rows): void {
             InstrumentReading::insert($rows);
-            $oldest = InstrumentReading::where('tool_id', $tool->id)->orderByDesc('id')->skip(self::KEPT)->take(1)->value('id');
+            $oldest = InstrumentReading::where('tool_id', $tool->id)->orderByDesc('id')->skip(self::KEPT)->take(1)
+                ->value('id');
             if ($oldest !== null) {
                 InstrumentReading::where('tool_id', $tool->id)->where('id', '<=', $oldest)->delete();
             }

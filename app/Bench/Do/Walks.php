@@ -130,7 +130,8 @@ final readonly class Walks
         if ($there !== null && ! $there->worked()) {
             return $there;
         }
-        $template = CardTemplate::where('type_id', $walk->finding->aircraft->type_id)->where('code', $node->card)->first()
+        $template = CardTemplate::where('type_id', $walk->finding->aircraft->type_id)->where('code', $node->card)
+            ->first()
             ?? throw Refused::because("{$node->card} is not in Library any more. Nothing was made; ask the controller.");
 
         return ($this->add)($by, $walk->finding->card->visit_id, $template->id);

@@ -39,7 +39,8 @@ final readonly class ShowBench
         $attempts = TestAttempt::with(['card.aircraft', 'beginner', 'breaker', 'ender'])->orderByDesc('id')
             ->limit(self::PAST)->get();
         $last = TestAttempt::whereIn('card_id', $verdicts->pluck('card_id')->unique())->where('stands', true)
-            ->with(['beginner', 'breaker', 'ender'])->orderBy('no')->get()->keyBy(static fn(TestAttempt $a): string => "{$a->card_id} {$a->key}");
+            ->with(['beginner', 'breaker', 'ender'])->orderBy('no')->get()
+                ->keyBy(static fn(TestAttempt $a): string => "{$a->card_id} {$a->key}");
         $open = $verdicts->filter(static fn(Step $s): bool => ! $s->settled());
         $rows = $open->map(fn(Step $s): TestRow => $this->test($s, $last->get("{$s->card_id} {$s->spec['test']['key']}")));
         $failed = $rows->filter(static fn(TestRow $r): bool => $r->attemptId !== null && $r->look !== 'waiting');

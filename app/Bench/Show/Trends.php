@@ -151,7 +151,8 @@ final readonly class Trends
         $latest = $this->query()->joinSub($often, 'often', static fn($j) => $j
             ->on('often.aircraft_id', '=', 'cards.aircraft_id')->on('often.template_id', '=', 'cards.template_id')
             ->on('often.title', '=', 'steps.title')->on('often.point', '=', 'readings.point'))
-            ->addSelect('often.many')->selectRaw('row_number() over (partition by cards.aircraft_id, cards.template_id, '
+            ->addSelect('often.many')
+                ->selectRaw('row_number() over (partition by cards.aircraft_id, cards.template_id, '
                 .'steps.title, readings.point order by readings.at desc, readings.id desc) as back');
 
         return DB::query()->fromSub($latest, 'latest')->where('back', '<=', self::LATEST)->orderByDesc('back')->get()
@@ -162,7 +163,8 @@ final readonly class Trends
     private function query(): Builder
     {
         return DB::table('readings')->join('cards', 'cards.id', '=', 'readings.card_id')
-            ->join('steps', 'steps.id', '=', 'readings.step_id')->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
+            ->join('steps', 'steps.id', '=', 'readings.step_id')
+                ->join('aircraft', 'aircraft.id', '=', 'cards.aircraft_id')
             ->leftJoin('tools', 'tools.id', '=', 'readings.tool_id')->where('readings.stands', true)
             ->select([
                 'readings.id', 'readings.step_id', 'readings.point', 'readings.kind', 'readings.value', 'readings.unit',

@@ -76,7 +76,8 @@ final readonly class Attempts
     }
 
     /**
-     * What was still to be set up or tested is not reached in this attempt; what was not fitted is not taken off either.
+     * What was still to be set up or tested is not reached in this attempt; what was not fitted is not taken off
+     * either.
      */
     private function leave(Card $card, Step $at, string $why): void
     {
@@ -263,8 +264,8 @@ final readonly class Attempts
     }
 
     /**
-     * A test whose verdict is opened again no longer stands, and is begun anew; where only its begin falls, that attempt
-     * was none.
+     * A test whose verdict is opened again no longer stands, and is begun anew; where only its begin falls, that
+     * attempt was none.
      *
      * @param list<Step> $opened
      */

@@ -87,7 +87,9 @@ final readonly class ShowStep
         return $this->points($step, $said, $ids);
     }
 
-    /** @return array{Collection<int, Remark>, Collection<int, CircuitPoint>} remarks, and points of rounds that stand */
+    /**
+     * @return array{Collection<int, Remark>, Collection<int, CircuitPoint>} remarks, and points of rounds that stand
+     */
     private static function beside(Card $card): array
     {
         $rounds = $card->steps->where('kind', 'circuit')->pluck('id');

@@ -32,7 +32,8 @@ final readonly class ShowTests
         }
         $attempts = TestAttempt::with(['beginner', 'breaker', 'ender'])->where('card_id', $card->id)
             ->orderByDesc('no')->get()->groupBy('key');
-        $rules = $begins->flatMap(static fn(Step $s): array => array_column($s->spec['limits'] ?? [], 'rule'))->unique();
+        $rules = $begins->flatMap(static fn(Step $s): array => array_column($s->spec['limits'] ?? [], 'rule'))
+            ->unique();
         $tables = $rules->isEmpty() ? collect() : FollowRule::inForce($card->aircraft->type_id)
             ->whereIn('code', $rules)->get()->keyBy('code');
 

@@ -11,8 +11,8 @@ use Jorvel\Core\Shared\InputError;
 /**
  * Where a falling gauge drops away: the pre-charge of an accumulator.
  *
- * While fluid is left the gauge falls a little with each operation; with the last of it, it drops to nought at once. The
- * last reading before the greatest fall is the pre-charge.
+ * While fluid is left the gauge falls a little with each operation; with the last of it, it drops to nought at once.
+ * The last reading before the greatest fall is the pre-charge.
  */
 final class FallAway
 {

@@ -17,8 +17,8 @@ use function rtrim;
 /**
  * A recorder's file, read by the map of that recorder: every line that is wrong is named, and nothing is guessed.
  *
- * A time that repeats or runs back, and a cell that is no number, are faults. A gap is not: what was recorded before and
- * after it stands, and whoever judges a stretch asks whether one lies in it.
+ * A time that repeats or runs back, and a cell that is no number, are faults. A gap is not: what was recorded before
+ * and after it stands, and whoever judges a stretch asks whether one lies in it.
  */
 final readonly class SampleFile
 {

@@ -10,8 +10,8 @@ use function count;
 use Jorvel\Core\Shared\InputError;
 
 /**
- * What a recorder took: a time axis and one column for each signal, all of one length. Columns rather than rows, so that
- * an hour at 20 Hz is gone through in a fraction of a second.
+ * What a recorder took: a time axis and one column for each signal, all of one length. Columns rather than rows, so
+ * that an hour at 20 Hz is gone through in a fraction of a second.
  */
 final readonly class Samples
 {

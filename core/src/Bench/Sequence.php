@@ -9,7 +9,9 @@ use function array_merge;
 
 use Jorvel\Core\Shared\InputError;
 
-/** In which order things moved, beside the order in which they must: nose before mains, the mains together or either. */
+/**
+ * In which order things moved, beside the order in which they must: nose before mains, the mains together or either.
+ */
 final readonly class Sequence
 {
     /**

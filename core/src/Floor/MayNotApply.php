@@ -14,8 +14,9 @@ final class MayNotApply
     private const NEVER = ['caution', 'safing_fit', 'safing_remove', 'rollcall', 'inspection'];
 
     /**
-     * Not a step that makes safe, or ends a pressure or a power; of a functional test only what is judged; one that joins or proves only where nothing of it was
-     * disturbed and nothing on the card will. Those are worked, or the template says for whom they are not.
+     * Not a step that makes safe, or ends a pressure or a power; of a functional test only what is judged; one that
+     * joins or proves only where nothing of it was disturbed and nothing on the card will. Those are worked, or the
+     * template says for whom they are not.
      *
      * @pure
      */

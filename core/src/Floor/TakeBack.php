@@ -28,8 +28,8 @@ final class TakeBack
      * The steps after it that fall with it: every inspection that came after it; when it did something to the aircraft,
      * every proof, but for those of another position of its block; when it disturbed or joined something, what proves
      * that; what uses its answer or its mark; and when it put a system under power or pressure, what ended that.
-     * Of a functional test with a verdict, or whose begin is taken back, everything falls, for it is set up anew; of one
-     * that goes on, what its failure left unreached, and what was put back.
+     * Of a functional test with a verdict, or whose begin is taken back, everything falls, for it is set up anew; of
+     * one that goes on, what its failure left unreached, and what was put back.
      *
      * @return list<int> numbers, in the card's order; without its own
      *

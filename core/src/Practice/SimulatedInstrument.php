@@ -19,7 +19,10 @@ final readonly class SimulatedInstrument
     /** What can be wrong with it. */
     public const FAULTS = ['none', 'stuck', 'wrong_unit', 'out_of_tolerance'];
 
-    /** For each kind of tool: its unit, noise as a share of the range, and drift of zero as a share of the range an hour. */
+    /**
+     * For each kind of tool: its unit, noise as a share of the range, and drift of zero as a share of the range an
+     * hour.
+     */
     public const KINDS = [
         'pressure gauge' => [0.0015, 0.0005],
         'torque wrench' => [0.004, 0.0],

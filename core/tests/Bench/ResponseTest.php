@@ -56,7 +56,9 @@ final class ResponseTest extends TestCase
         return $rows;
     }
 
-    /** @return iterable<string, array{list<float>, Verdict, float, bool}> torque after it, verdict, excursion, unusual */
+    /**
+     * @return iterable<string, array{list<float>, Verdict, float, bool}> torque after it, verdict, excursion, unusual
+     */
     public static function swings(): iterable
     {
         yield 'at its limit' => [[46.0, 40.0, 40.0], Verdict::Pass, 6.0, true];

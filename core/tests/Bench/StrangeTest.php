@@ -14,7 +14,9 @@ use PHPUnit\Framework\TestCase;
 /** Legal, and far from what was read there before. */
 final class StrangeTest extends TestCase
 {
-    /** @return iterable<string, array{float, list<float>, list<float>, float, string}> value, own, fleet, grain, said */
+    /**
+     * @return iterable<string, array{float, list<float>, list<float>, float, string}> value, own, fleet, grain, said
+     */
     public static function cases(): iterable
     {
         $own = [41.0, 42.0, 41.5, 42.0, 41.0];

@@ -56,8 +56,12 @@ final class TestsTest extends TestCase
      * @param list<string> $decided
      */
     #[DataProvider('rules')]
-    public function test_a_test_is_passed_by_its_rule(array $rule, string $verdicts, Verdict $verdict, array $decided): void
-    {
+    public function test_a_test_is_passed_by_its_rule(
+        array $rule,
+        string $verdicts,
+        Verdict $verdict,
+        array $decided,
+    ): void {
         $of = ['P' => Verdict::Pass, 'F' => Verdict::Fail, 'I' => Verdict::Invalid, '-' => null];
         $steps = array_map(
             static fn(string $id, string $v): JudgedStep => new JudgedStep($id, $id, $of[$v]),
@@ -143,7 +147,9 @@ final class TestsTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{list<float>, float|null}> readings, where it falls away; null where it does not */
+    /**
+     * @return iterable<string, array{list<float>, float|null}> readings, where it falls away; null where it does not
+     */
     public static function falls(): iterable
     {
         yield 'to nought' => [[62, 57, 52, 47, 0], 47.0];
@@ -156,8 +162,10 @@ final class TestsTest extends TestCase
 
     /** @param list<float> $readings */
     #[DataProvider('falls')]
-    public function test_the_pre_charge_is_the_last_reading_before_the_gauge_drops_away(array $readings, ?float $at): void
-    {
+    public function test_the_pre_charge_is_the_last_reading_before_the_gauge_drops_away(
+        array $readings,
+        ?float $at,
+    ): void {
         if ($at === null) {
             $this->expectException(InputError::class);
         }

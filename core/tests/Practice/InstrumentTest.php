@@ -36,7 +36,8 @@ final class InstrumentTest extends TestCase
     public function test_the_same_seed_shows_the_same_and_another_does_not(): void
     {
         $of = static fn(int $seed): array => array_map(
-            static fn(int $n): float => SimulatedInstrument::of('pressure gauge', self::gauge(0.001), $seed)->shows(40.0, $n),
+            static fn(int $n): float => SimulatedInstrument::of('pressure gauge', self::gauge(0.001), $seed)
+                ->shows(40.0, $n),
             range(0, 9),
         );
         self::assertSame($of(3), $of(3));

@@ -11,7 +11,10 @@ use Tests\Browser\BrowserCase;
 use Tests\Browser\Visitor;
 use Tests\Browser\WorksSteps;
 
-/** Every functional test that ships, worked in the real interface; what fails on the way is put back, found and done again. */
+/**
+ * Every functional test that ships, worked in the real interface; what fails on the way is put back, found and done
+ * again.
+ */
 final class TestsTest extends BrowserCase
 {
     use WorksSteps;

@@ -73,8 +73,11 @@ final class InstrumentsTest extends WorldCase
 
     /** @param array<string, mixed> $options */
     #[DataProvider('instruments')]
-    public function test_a_simulated_one_streams_the_same_from_the_same_seed(string $name, array $options, string $has): void
-    {
+    public function test_a_simulated_one_streams_the_same_from_the_same_seed(
+        string $name,
+        array $options,
+        string $has,
+    ): void {
         $stream = static function () use ($name, $options): string {
             Artisan::call('jorvel:instrument', ['name' => $name, '--seed' => '4', ...$options]);
 

@@ -35,8 +35,13 @@ final class RecordingsTest extends WorldCase
      *
      * @return TestResponse<Response>
      */
-    private function bring(string $path, string $mark, string $text, array $more = [], string $who = 'ivo'): TestResponse
-    {
+    private function bring(
+        string $path,
+        string $mark,
+        string $text,
+        array $more = [],
+        string $who = 'ivo',
+    ): TestResponse {
         $type = Aircraft::where('mark', $mark)->valueOrFail('type_id');
 
         return $this->as($who, 'POST', "bench/recordings{$path}", [
@@ -145,7 +150,8 @@ final class RecordingsTest extends WorldCase
         self::assertStringContainsString('after line 801', $said);
         $this->act($card, 'ivo', 'Torque of engine 1', 'read', ['entry' => '37.4'])->assertOk();
         $this->act($card, 'ivo', 'Engine 1 to manual', 'samples')->assertStatus(422);
-        $this->act($card, 'ivo', 'Engine 1 to manual', 'watch', ['entries' => ['high' => '37.6', 'low' => '33.4']])->assertOk();
+        $this->act($card, 'ivo', 'Engine 1 to manual', 'watch', ['entries' => ['high' => '37.6', 'low' => '33.4']])
+            ->assertOk();
     }
 
     public function test_how_a_recorder_is_read_is_put_down_once(): void
@@ -163,7 +169,8 @@ final class RecordingsTest extends WorldCase
         $send($map)->assertOk();
         $send($map)->assertStatus(409);
         $this->bring('', 'Q-404', SimulatedRecorder::csv($recorder->refresh()->map(), 3, 20, 10, []))->assertCreated();
-        $csv = $this->as('ines', 'GET', "bench/recorders/{$recorder->id}/simulated.csv?seed=2")->assertOk()->getContent();
+        $csv = $this->as('ines', 'GET', "bench/recorders/{$recorder->id}/simulated.csv?seed=2")->assertOk()
+            ->getContent();
         self::assertStringStartsWith('ms,ECM,Q1', (string) $csv);
     }
 }

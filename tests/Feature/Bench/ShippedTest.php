@@ -111,10 +111,12 @@ final class ShippedTest extends WorldCase
     ): void {
         $card = $this->cardFor($mark, $template, $who);
         $verdict = "Verdict: {$test}";
-        $of = fn(): TestAttempt => TestAttempt::where(['card_id' => $card->id, 'title' => $test])->orderByDesc('no')->firstOrFail();
+        $of = fn(): TestAttempt => TestAttempt::where(['card_id' => $card->id, 'title' => $test])->orderByDesc('no')
+            ->firstOrFail();
         // Not valid: set up wrongly.
         $this->walkInto($card, $who, "Begin: {$test}");
-        $this->act($card, $who, "Begin: {$test}", 'begin', ['entries' => $this->conditionsOf($card, $test)])->assertOk();
+        $this->act($card, $who, "Begin: {$test}", 'begin', ['entries' => $this->conditionsOf($card, $test)])
+            ->assertOk();
         $this->act($card, $who, "Begin: {$test}", 'break_off', [
             'note' => 'the set-up was another one', 'entries' => ['as' => 'invalid'],
         ])->assertOk();

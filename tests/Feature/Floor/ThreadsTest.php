@@ -371,7 +371,8 @@ final class ThreadsTest extends WorldCase
             'entries' => ['nose' => '2', 'left' => '1', 'right' => '3'],
         ])->assertOk();
         self::assertStringContainsString('too soon: left main', (string) json_encode($late->json('steps')));
-        $this->act($card, 'stig', 'Free fall: in which order', 'take_back', ['note' => 'seen from the wrong side'])->assertOk();
+        $this->act($card, 'stig', 'Free fall: in which order', 'take_back', ['note' => 'seen from the wrong side'])
+            ->assertOk();
         $this->walk($card, 'stig', 'runa');
     }
 
