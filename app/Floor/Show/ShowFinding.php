@@ -17,6 +17,7 @@ use App\Now\LoadListed;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
+use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Floor\Recent;
 
 /** One finding: where it is, what was done to its system before, and what can be done about it. */
@@ -82,6 +83,7 @@ final readonly class ShowFinding
                     && $finding->card->visit->state !== Visit::RELEASED
                     && $me->can('plan', Visit::class),
                 'defer' => $open && $listed->isNotEmpty(),
+                'tree' => DB::table('fault_walks')->where('finding_id', $finding->id)->exists(),
                 'photo' => $me->can('raise', $finding->card),
                 'mark' => $finding->state !== Finding::FIXED && $outline !== null && $me->can('raise', $finding->card),
             ])),

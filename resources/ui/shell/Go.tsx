@@ -1,6 +1,7 @@
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { useFleet, useFloor, useMe, useVisits } from '../api/hooks';
+import { benchTabs } from '../rooms/bench/tabs';
 import { fleetViews } from '../rooms/fleet/views';
 import { visitsViews } from '../rooms/visits/views';
 import { rooms } from './rooms';
@@ -49,6 +50,14 @@ export function Go({ onClose, actions }: { onClose: () => void; actions: { name:
                             {v.name} <span className="text-soft">Fleet</span>
                         </Command.Item>
                     ))}
+                    {benchTabs.map((v) => (
+                        <Command.Item key={v.to} value={`bench ${v.name}`} className={item} onSelect={to(v.to)}>
+                            {v.name} <span className="text-soft">Bench</span>
+                        </Command.Item>
+                    ))}
+                    <Command.Item className={item} onSelect={to('/library/trees')}>
+                        Fault trees <span className="text-soft">Library</span>
+                    </Command.Item>
                     {actions.map((a) => (
                         <Command.Item
                             key={a.name}

@@ -83,6 +83,16 @@ function FindingOf({ f }: { f: Detail }) {
                     </Link>
                 </p>
             )}
+            {f.may.includes('tree') && (
+                <p className="mb-3">
+                    <Link
+                        className="inline-flex min-h-12 items-center font-semibold underline underline-offset-4"
+                        to={`/bench/findings/${v.id}`}
+                    >
+                        Its fault tree, and the way that was gone
+                    </Link>
+                </p>
+            )}
             <Decide f={f} />
             <FollowUps f={f} />
             <div className="mt-6 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 max-[1150px]:grid-cols-1">
