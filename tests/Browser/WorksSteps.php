@@ -8,6 +8,7 @@ use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Jorvel\Core\Bench\SheetChart;
 use Jorvel\Core\Shared\Unit;
+use Tests\InOrder;
 
 /**
  * Somebody who works the steps of a test on the Floor, each by its own controls and with an answer that is in order.
@@ -29,9 +30,7 @@ trait WorksSteps
         $who->find("[data-testid=\"step-{$step['no']}\"]");
         $one = static fn(string $else): string => $but['entry'] ?? $else;
         match ($step['kind']) {
-            'attempt' => self::fill($who, array_map(static fn(array $c): string => isset($c['unit'])
-                ? (string) (isset($c['min']) ? $c['min'] + 1 : ($c['max'] ?? 20) / 2)
-                : 'Pia', array_column($spec['conditions'] ?? [], null, 'id')), $but)->press('Begin the attempt'),
+            'attempt' => self::fill($who, InOrder::conditions($spec), $but)->press('Begin the attempt'),
             'verdict' => $who->press('Save the verdict'),
             'caution' => $spec['level'] === 'warning' ? $who->confirm('Go on') : $who->press('Go on'),
             'safing_fit' => $who->confirm('Fitted'),
@@ -40,7 +39,7 @@ trait WorksSteps
             'finding_prompt' => $who->press('Looked at'),
             'answer' => $who->press(self::choice($spec, $one('')))->press('Save the answer'),
             'count' => $who->type('entry', $one((string) ($spec['min'] ?? 0)))->press('Save the count'),
-            'timing' => $who->type('entry', $one((string) self::inside($spec['reading']['limit'])))
+            'timing' => $who->type('entry', $one((string) InOrder::inside($spec['reading']['limit'])))
                 ->press('Save the time'),
             'measurement', 'torque' => self::takes($who, $spec['reading'])
                 ->type('entry', $one(self::asShown($spec['reading'])))->press('Save the reading'),
@@ -138,7 +137,7 @@ trait WorksSteps
     /** @param array<string, mixed>|null $limit */
     private static function toolOf(string $kind, ?array $limit): string
     {
-        $value = $limit === null ? 'low' : self::inside($limit);
+        $value = $limit === null ? 'low' : InOrder::inside($limit);
         $unit = $limit === null ? '' : "and unit = '{$limit['unit']}'";
 
         return self::scalar("select code from tools where kind = '{$kind}' and state = 'in' and cal_due > '2026-05-06'
@@ -146,21 +145,10 @@ trait WorksSteps
             and tool_id is not null), uncertainty, code limit 1");
     }
 
-    /** @param array<string, mixed> $limit a value that is well inside it */
-    private static function inside(array $limit): float
-    {
-        return match ($limit['kind']) {
-            'range' => round(($limit['min'] + $limit['max']) / 2, 2),
-            'max' => round($limit['max'] > 0 ? $limit['max'] * 0.5 : $limit['max'] - 1, 2),
-            'min' => round($limit['min'] > 0 ? $limit['min'] * 1.1 : $limit['min'] + 1, 2),
-            default => (float) $limit['nominal'],
-        };
-    }
-
     /** @param array<string, mixed> $reading */
     private static function asShown(array $reading): string
     {
-        $value = self::inside($reading['limit']);
+        $value = InOrder::inside($reading['limit']);
         $code = isset($reading['tool_kind']) ? self::toolOf($reading['tool_kind'], $reading['limit']) : '';
         $step = $code === '' ? 0.01 : (float) self::scalar("select coalesce(resolution, 0.01) from tools where code = '{$code}'");
 
@@ -170,7 +158,7 @@ trait WorksSteps
     /** @param array<string, mixed> $reading readings that fall a little each time, and then to nought */
     private static function falling(array $reading): string
     {
-        $at = (int) self::inside($reading['limit']);
+        $at = (int) InOrder::inside($reading['limit']);
 
         return implode(' ', [$at + 15, $at + 10, $at + 5, $at, 0]);
     }
@@ -246,7 +234,7 @@ trait WorksSteps
             $unit = Unit::parse($p['unit']);
             $chart = isset($p['chart']) ? SheetChart::from($p['chart']) : null;
             $limit = $chart?->limit($values, Unit::parse($points[$chart->by]['unit']), $unit) ?? $p['limit'] ?? null;
-            $value = round($limit === null ? 14.0 : self::inside($limit), $p['unit'] === 'mm' && $chart === null ? 1 : 0);
+            $value = round($limit === null ? 14.0 : InOrder::inside($limit), $p['unit'] === 'mm' && $chart === null ? 1 : 0);
             $values[$id] = (float) ($but[$id] ?? $value);
             if (isset($p['tool_kind'])) {
                 $kinds[$p['tool_kind']] ??= self::toolOf($p['tool_kind'], $p['unit'] === 'N' ? null : $limit);

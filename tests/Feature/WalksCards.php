@@ -19,6 +19,7 @@ use Jorvel\Core\Bench\SheetChart;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\InOrder;
 
 /** Works a card through its doors as whoever is on it would, every step with an answer that is in order. */
 trait WalksCards
@@ -119,7 +120,7 @@ trait WalksCards
                 'entry' => (string) ($spec['min'] ?? 0.5),
                 'entries' => ['batch' => self::batchOf(['specification' => $spec['product']])],
             ]),
-            'attempt' => $send('begin', ['entries' => self::conditions($spec)]),
+            'attempt' => $send('begin', ['entries' => InOrder::conditions($spec)]),
             'verdict' => $send('verdict'),
             'sheet' => $this->sheet($card, $step, $send),
             'stabilise' => $this->held($send, (int) $spec['seconds'], 'done', []),
@@ -145,18 +146,6 @@ trait WalksCards
             ]),
             default => $send('done'),
         };
-    }
-
-    /**
-     * @param array<string, mixed> $spec
-     *
-     * @return array<string, string> each within what it may be
-     */
-    private static function conditions(array $spec): array
-    {
-        return array_map(static fn(array $c): string => isset($c['unit'])
-            ? (string) (isset($c['min']) ? $c['min'] + 1 : ($c['max'] ?? 20) / 2)
-            : 'Pia', array_column($spec['conditions'] ?? [], null, 'id'));
     }
 
     /**
@@ -189,7 +178,7 @@ trait WalksCards
             $unit = Unit::parse($p['unit']);
             $chart = isset($p['chart']) ? SheetChart::from($p['chart']) : null;
             $limit = $chart?->limit($values, Unit::parse($points[$chart->by]['unit']), $unit) ?? $p['limit'] ?? null;
-            $value = round($limit === null ? 14.0 : self::inside($limit), $p['unit'] === 'mm' && $chart === null ? 1 : 0);
+            $value = round($limit === null ? 14.0 : InOrder::inside($limit), $p['unit'] === 'mm' && $chart === null ? 1 : 0);
             $out[$id] = $but[$id] ?? (string) $value;
             $values[$id] = (float) $out[$id];
             if (isset($p['tool_kind'])) {
@@ -279,17 +268,6 @@ trait WalksCards
         return $card->steps()->where('no', self::no($card, $title))->firstOrFail()->settled();
     }
 
-    /** @param array<string, mixed> $limit a value that is well inside it */
-    private static function inside(array $limit): float
-    {
-        return match ($limit['kind']) {
-            'range' => round(($limit['min'] + $limit['max']) / 2, 2),
-            'max' => round($limit['max'] > 0 ? $limit['max'] * 0.5 : $limit['max'] - 1, 2),
-            'min' => round($limit['min'] > 0 ? $limit['min'] * 1.1 : $limit['min'] + 1, 2),
-            default => (float) $limit['nominal'],
-        };
-    }
-
     /**
      * A tool of its kind that may be used, reads that far, and is in the store or out on this card.
      *
@@ -297,7 +275,7 @@ trait WalksCards
      */
     private function toolFor(Card $card, array $reading): Tool
     {
-        $value = isset($reading['limit']) ? self::inside($reading['limit']) : null;
+        $value = isset($reading['limit']) ? InOrder::inside($reading['limit']) : null;
         $out = DB::table('tool_loans')->whereNull('in_at')->whereNotNull('tool_id')->pluck('card_id', 'tool_id');
 
         return Tool::where(['kind' => $reading['tool_kind'], 'state' => 'in'])->where('cal_due', '>', '2026-05-06')
@@ -317,7 +295,7 @@ trait WalksCards
      */
     private function good(Card $card, array $reading): array
     {
-        $value = self::inside($reading['limit']);
+        $value = InOrder::inside($reading['limit']);
         if (! isset($reading['tool_kind'])) {
             return ['entry' => (string) $value, 'tool' => ''];
         }
@@ -352,7 +330,7 @@ trait WalksCards
     {
         $spec = $step->spec;
         $entry = match ($spec['ask']) {
-            'count' => (string) $spec['min'], 'reading' => (string) self::inside($spec['reading']['limit']),
+            'count' => (string) $spec['min'], 'reading' => (string) InOrder::inside($spec['reading']['limit']),
             default => 'seen',
         };
         $said = $this->as($who, 'POST', "cards/{$card->id}/steps/{$step->no}/points", [

@@ -9,7 +9,6 @@ use App\Fleet\Model\AircraftType;
 use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Bench\FaultTree as Tree;
 use Jorvel\Core\Shared\Instant;
 
@@ -35,6 +34,8 @@ use Jorvel\Core\Shared\Instant;
  */
 final class FaultTree extends Model
 {
+    use Proposed;
+
     public const PROPOSED = 'proposed';
 
     public const IN_FORCE = 'in_force';
@@ -50,23 +51,5 @@ final class FaultTree extends Model
     public static function latest(int $typeId): Builder
     {
         return self::where(['type_id' => $typeId, 'state' => self::IN_FORCE])->orderBy('code');
-    }
-
-    /** @return BelongsTo<AircraftType, $this> */
-    public function type(): BelongsTo
-    {
-        return $this->belongsTo(AircraftType::class, 'type_id');
-    }
-
-    /** @return BelongsTo<Person, $this> */
-    public function proposer(): BelongsTo
-    {
-        return $this->belongsTo(Person::class, 'proposed_by');
-    }
-
-    /** @return BelongsTo<Person, $this> */
-    public function decider(): BelongsTo
-    {
-        return $this->belongsTo(Person::class, 'decided_by');
     }
 }

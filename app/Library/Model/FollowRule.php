@@ -9,7 +9,6 @@ use App\Fleet\Model\AircraftType;
 use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Jorvel\Core\Library\FollowRule as Rule;
 use Jorvel\Core\Shared\Instant;
 
@@ -34,29 +33,13 @@ use Jorvel\Core\Shared\Instant;
  */
 final class FollowRule extends Model
 {
+    use Proposed;
+
     public const PROPOSED = 'proposed';
 
     public const IN_FORCE = 'in_force';
 
     protected $casts = ['body' => 'array', 'proposed_at' => AsInstant::class, 'decided_at' => AsInstant::class];
-
-    /** @return BelongsTo<AircraftType, $this> */
-    public function type(): BelongsTo
-    {
-        return $this->belongsTo(AircraftType::class, 'type_id');
-    }
-
-    /** @return BelongsTo<Person, $this> */
-    public function proposer(): BelongsTo
-    {
-        return $this->belongsTo(Person::class, 'proposed_by');
-    }
-
-    /** @return BelongsTo<Person, $this> */
-    public function decider(): BelongsTo
-    {
-        return $this->belongsTo(Person::class, 'decided_by');
-    }
 
     /** @return Builder<FollowRule> those of a type by which is gone */
     public static function inForce(int $typeId): Builder

@@ -15,6 +15,7 @@ use Jorvel\Core\Shared\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WalksCards;
 use Tests\Feature\WorldCase;
+use Tests\InOrder;
 
 /** Every functional test that ships, worked through to pass, to fail and to be not valid. */
 final class ShippedTest extends WorldCase
@@ -180,7 +181,7 @@ final class ShippedTest extends WorldCase
     /** @return array<string, string> */
     private function conditionsOf(Card $card, string $test): array
     {
-        return self::conditions($this->stepOf($card, 'Begin', $test)->spec);
+        return InOrder::conditions($this->stepOf($card, 'Begin', $test)->spec);
     }
 
     /** @param array<string, mixed> $more */

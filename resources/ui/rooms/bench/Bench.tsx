@@ -5,27 +5,13 @@ import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { Tabs } from '../../parts/Tabs';
+import { stateAndAircraft } from './columns';
 import { benchTabs } from './tabs';
 
 type Row = Schemas['TestRow'];
 
 const columns: Column<Row>[] = [
-    {
-        id: 'state',
-        header: 'State',
-        accessorKey: 'word',
-        cell: ({ row }) => <State state={row.original.look} word={row.original.word} />,
-    },
-    {
-        id: 'mark',
-        header: 'Aircraft',
-        accessorKey: 'mark',
-        cell: ({ row }) => (
-            <Link to={`/fleet/${row.original.mark}`} className="font-mono font-bold underline underline-offset-4">
-                {row.original.mark}
-            </Link>
-        ),
-    },
+    ...stateAndAircraft<Row>(),
     { id: 'system', header: 'System', accessorKey: 'system' },
     {
         id: 'title',

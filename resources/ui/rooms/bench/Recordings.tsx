@@ -5,25 +5,14 @@ import { useRecordings, useSend } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { FormDialog } from '../../parts/FormDialog';
 import { Page, Section, Wait } from '../../parts/Page';
-import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { Tabs } from '../../parts/Tabs';
 import { BringRecording } from './BringRecording';
+import { stateAndAircraft } from './columns';
 import { benchTabs } from './tabs';
 
 const columns: Column<Schemas['RecordingRow']>[] = [
-    {
-        id: 'state',
-        header: 'State',
-        accessorKey: 'word',
-        cell: ({ row }) => <State state={row.original.look} word={row.original.word} />,
-    },
-    {
-        id: 'mark',
-        header: 'Aircraft',
-        accessorKey: 'mark',
-        cell: ({ row }) => <b className="font-mono">{row.original.mark}</b>,
-    },
+    ...stateAndAircraft<Schemas['RecordingRow']>(),
     {
         id: 'name',
         header: 'Recording',

@@ -2,24 +2,13 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useTrends } from '../../api/hooks';
 import { Page, Wait } from '../../parts/Page';
-import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { Tabs } from '../../parts/Tabs';
+import { stateAndAircraft } from './columns';
 import { benchTabs } from './tabs';
 
 const columns: Column<Schemas['TrendRow']>[] = [
-    {
-        id: 'state',
-        header: 'State',
-        accessorKey: 'word',
-        cell: ({ row }) => <State state={row.original.look} word={row.original.word} />,
-    },
-    {
-        id: 'mark',
-        header: 'Aircraft',
-        accessorKey: 'mark',
-        cell: ({ row }) => <b className="font-mono">{row.original.mark}</b>,
-    },
+    ...stateAndAircraft<Schemas['TrendRow']>(),
     {
         id: 'title',
         header: 'Point',
