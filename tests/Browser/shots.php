@@ -85,14 +85,18 @@ try {
     $shot($oda, '03-safing-register');
     $ines->go('/crew/shift?base=Port%20Ellery&date=2026-05-06&shift=early')->find('[data-slot]');
     $shot($ines, '05-shift');
-    $ines->go('/library/manuals/BM-TRK')->find('[data-template]');
-    $shot($ines, '10-read-again');
+    $ivo = (new Visitor($stage->browser(), $stage->url))->signIn('ivo');
+    $ivo->go('/bench/recordings')->press('Bring in a recording')->choose('mark', 'Q-404')
+        ->type('begun', '2026-05-05T07:00:00Z')->press('From the simulator')->find('[data-testid="seen"]');
+    $ivo->press('Save it', '//*[@role="dialog"]')->find('section[aria-label^="Signals"] path');
+    $shot($ivo, '10-recording');
     $ines->go('/floor/line')->find('[data-line]');
     $shot($ines, '06-line');
     $ines->go('/fleet/stagger')->find('[data-stagger]');
     $shot($ines, '16-stagger');
-    $ines->go('/fleet/bottles')->find('[data-testid="bottle"]');
-    $shot($ines, '17-bottles');
+    $walk = $stage->database()->query('select finding_id from fault_walks order by id desc limit 1')->fetchColumn();
+    $ivo->go("/bench/findings/{$walk}")->see('F0049');
+    $shot($ivo, '17-fault-tree');
     $tor->go('/fleet')->find('[data-mark]');
     echo count(glob("{$folder}/*.png") ?: [])," pictures in docs/screenshots/\n";
 } finally {
