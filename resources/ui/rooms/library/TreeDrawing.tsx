@@ -47,12 +47,11 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
                     const strong = b.taken ? 'stroke-ink' : 'stroke-soft';
                     if (to === undefined) {
                         return (
-                            <line
+                            // It ends here: a foot under it.
+                            <path
                                 key={`${n.id}-${b.id}`}
-                                x1={x0}
-                                y1={y0}
-                                x2={x0}
-                                y2={y0 + 8}
+                                d={`M${x0} ${y0}v10m-10 0h20`}
+                                fill="none"
                                 className={strong}
                                 strokeWidth={b.taken ? 4 : 1.5}
                             />

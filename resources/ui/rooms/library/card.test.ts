@@ -52,6 +52,10 @@ describe('the steps of a card while they are written', () => {
     it('have the number that the card will show, a block counted at each position', () => {
         expect([0, 1, 2].map((i) => numberOf(steps, { i, k: null }))).toEqual([1, 2, 8]);
         expect(numberOf(steps, { i: 1, k: 1 })).toBe(3);
+        // A test has its begin before its own steps, and its verdict after them.
+        const test = { ...one('t'), kind: 'functional', spec: { steps: [one('x'), one('y')] } };
+        expect([0, 1, 2].map((i) => numberOf([one('a'), test, one('b')], { i, k: null }))).toEqual([1, 2, 6]);
+        expect(numberOf([one('a'), test, one('b')], { i: 1, k: 0 })).toBe(3);
     });
 
     it('are found from the path of a fault', () => {
