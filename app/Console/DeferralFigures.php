@@ -44,14 +44,24 @@ final readonly class DeferralFigures
     public function measure(): iterable
     {
         [$flights, $fleet] = self::world();
-        yield self::figure('dispatch of 1,000 sectors × 200 aircraft, median of five', Timing::median(static fn(): mixed => self::judged($flights, $fleet), 5), 'ms', 2000);
+        yield self::figure(
+            'dispatch of 1,000 sectors × 200 aircraft, median of five',
+            Timing::median(static fn(): mixed => self::judged($flights, $fleet), 5),
+            'ms',
+            2000,
+        );
         $lines = array_map(
             static fn(array $some, int $n): SwapLine => SwapLine::of("L{$n}", 'S'.$n % 3, $some, 'A'.$n % 200),
             array_chunk($flights, 4),
             range(0, 249),
         );
         $at = Instant::parse('2026-05-05T12:00:00Z');
-        yield self::figure('swap of 250 lines × 200 aircraft, median of five', Timing::median(static fn(): mixed => Swap::of($lines, $fleet, $at), 5), 'ms', 2000);
+        yield self::figure(
+            'swap of 250 lines × 200 aircraft, median of five',
+            Timing::median(static fn(): mixed => Swap::of($lines, $fleet, $at), 5),
+            'ms',
+            2000,
+        );
         yield from $this->answers();
     }
 

@@ -55,10 +55,18 @@ final class Instrument extends Command
             fn($q) => $q->where('code', $this->option('tool')),
         )->orderBy('id')->first();
         if ($tool === null) {
-            return $this->fails("There is no {$kind}".($this->option('tool') === null ? '' : " {$this->option('tool')}").' in the store.');
+            return $this->fails(
+                "There is no {$kind}".($this->option('tool') === null ? '' : " {$this->option('tool')}")
+                    .' in the store.',
+            );
         }
         try {
-            $is = SimulatedInstrument::of($kind, $tool->instrument(), (int) $this->option('seed'), (string) $this->option('fault'));
+            $is = SimulatedInstrument::of(
+                $kind,
+                $tool->instrument(),
+                (int) $this->option('seed'),
+                (string) $this->option('fault'),
+            );
         } catch (InputError $e) {
             return $this->fails("--{$e->path} {$e->getMessage()}");
         }
@@ -78,7 +86,8 @@ final class Instrument extends Command
     private function selfTest(): int
     {
         $code = (string) ($this->option('code') ?? '');
-        foreach (['SELF-TEST RUNNING', 'ALL PANELS UP', 'A PASS', $code === '' ? 'B PASS' : "B FAIL {$code}"] as $said) {
+        $b = $code === '' ? 'B PASS' : "B FAIL {$code}";
+        foreach (['SELF-TEST RUNNING', 'ALL PANELS UP', 'A PASS', $b] as $said) {
             if (! $this->send(['said' => $said], [])) {
                 return self::FAILURE;
             }

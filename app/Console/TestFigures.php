@@ -88,7 +88,11 @@ final readonly class TestFigures
             static fn() => self::ask("bench/trends/{$reading}"),
             15,
         ), 150.0);
-        yield self::figure('Bench with them, median of 15', Timing::median(static fn() => self::ask('bench'), 15), null);
+        yield self::figure(
+            'Bench with them, median of 15',
+            Timing::median(static fn() => self::ask('bench'), 15),
+            null,
+        );
     }
 
     private static function hour(): NewRecording
@@ -177,7 +181,9 @@ final readonly class TestFigures
     {
         $response = Inside::ask('GET', $path);
         if ($response->getStatusCode() !== 200) {
-            throw new RuntimeException("{$path} was answered with {$response->getStatusCode()}: ".$response->getContent());
+            throw new RuntimeException(
+                "{$path} was answered with {$response->getStatusCode()}: ".$response->getContent(),
+            );
         }
     }
 

@@ -44,8 +44,11 @@ final class TestStepWords
             )).'   (1, 2, 3)'],
             'indication' => [
                 "{$spec['of']}:",
-                ...array_map(static fn(array $s): string => "{$s['title']}".(($s['proves'] ?? false) ? ' (proves it)' : '')
-                    .':   □ yes   □ no', $spec['sources']),
+                ...array_map(
+                    static fn(array $s): string => $s['title'].(($s['proves'] ?? false) ? ' (proves it)' : '')
+                        .':   □ yes   □ no',
+                    $spec['sources'],
+                ),
             ],
             'precharge' => [
                 ucfirst($spec['reading']['point']).', where the gauge falls away: '.$blank.'   ['
@@ -94,18 +97,27 @@ final class TestStepWords
      */
     private static function sheet(array $spec): array
     {
-        $left = $spec['left'] ?? false;
+        $blank = ($spec['left'] ?? false) ? 'as found '.self::BLANK.'   as left '.self::BLANK : self::BLANK;
 
         return [
-            ...array_map(static fn(array $p): string => ucfirst($p['place']).match (true) {
-                isset($p['limit']) => ' ['.StepWords::limit($p['limit']).']',
-                isset($p['chart']) => ' [by the chart: +'.$p['chart']['plus'].' −'.$p['chart']['minus'].' '
-                    .self::unit($p['unit']).']',
-                default => '',
-            }.': '.($left ? 'as found '.self::BLANK.'   as left '.self::BLANK : self::BLANK).' '.self::unit($p['unit']), $spec['points']),
-            ...array_map(static fn(array $s): string => "{$s['title']}: apart by ______ [at most {$s['max']}]", $spec['spread'] ?? []),
-            ...array_map(static fn(array $d): string => "{$d['title']}: ______ ".self::unit($d['unit'])
-                .(isset($d['limit']) ? ' ['.StepWords::limit($d['limit']).']' : ''), $spec['derived'] ?? []),
+            ...array_map(
+                static fn(array $p): string => ucfirst($p['place']).match (true) {
+                    isset($p['limit']) => ' ['.StepWords::limit($p['limit']).']',
+                    isset($p['chart']) => ' [by the chart: +'.$p['chart']['plus'].' −'.$p['chart']['minus'].' '
+                        .self::unit($p['unit']).']',
+                    default => '',
+                }.": {$blank} ".self::unit($p['unit']),
+                $spec['points'],
+            ),
+            ...array_map(
+                static fn(array $s): string => "{$s['title']}: apart by ______ [at most {$s['max']}]",
+                $spec['spread'] ?? [],
+            ),
+            ...array_map(
+                static fn(array $d): string => "{$d['title']}: ______ ".self::unit($d['unit'])
+                    .(isset($d['limit']) ? ' ['.StepWords::limit($d['limit']).']' : ''),
+                $spec['derived'] ?? [],
+            ),
         ];
     }
 
@@ -129,10 +141,13 @@ final class TestStepWords
                 "Attempt {$r['attempt']} ".TestWords::state(AttemptState::from($r['state']))
                     .($r['decided'] === [] ? '' : ': '.implode('; ', $r['decided'])),
             ] : [],
-            'sheet' => array_map(static fn(array $l): string => "{$l['title']}: ".$number($l['value'])
-                .($l['unit'] === null ? ' apart' : " {$l['unit']}")
-                .($l['verdict'] === 'pass' ? '' : ', not within'
-                    .($l['outlier'] === null ? '' : '; farthest off: '.self::place($step, $l['outlier']))), $r['lines'] ?? []),
+            'sheet' => array_map(
+                static fn(array $l): string => "{$l['title']}: ".$number($l['value'])
+                    .($l['unit'] === null ? ' apart' : " {$l['unit']}")
+                    .($l['verdict'] === 'pass' ? '' : ', not within'
+                        .($l['outlier'] === null ? '' : '; farthest off: '.self::place($step, $l['outlier']))),
+                $r['lines'] ?? [],
+            ),
             'stabilise' => isset($r['held'])
                 ? ["Held for {$number($r['held'])} s".(isset($r['recorded']) ? ', in the recording' : '')]
                 : [],

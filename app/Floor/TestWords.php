@@ -64,7 +64,8 @@ final class TestWords
         return match (true) {
             $last === null => 'No attempt yet.',
             $last->state === AttemptState::Begun && $last->broken_at !== null
-                => "Attempt {$last->no} is ".self::state($last->broken_as).": {$last->broken_why}. Put everything back.",
+                => "Attempt {$last->no} is ".self::state($last->broken_as)
+                    .": {$last->broken_why}. Put everything back.",
             $last->state === AttemptState::Begun && $would === AttemptState::Failed
                 => "Attempt {$last->no} has failed. Put everything back, then save the verdict.",
             $last->state === AttemptState::Begun => "Attempt {$last->no} goes on.",

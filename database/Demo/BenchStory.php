@@ -87,7 +87,8 @@ final readonly class BenchStory
                     Day::parse(substr($r['at'], 0, 10)),
                 );
                 Reading::create([
-                    'step_id' => $step->id, 'card_id' => $card->id, 'tool_id' => $r['tool'] === '' ? null : $tools[$r['tool']],
+                    'step_id' => $step->id, 'card_id' => $card->id,
+                    'tool_id' => $r['tool'] === '' ? null : $tools[$r['tool']],
                     'person_id' => $by->id, 'point' => $r['point'], 'kind' => $r['kind'], 'run' => 1,
                     'value' => (float) $r['value'], 'unit' => $r['unit'],
                     'verdict' => $judged->verdict->value ?? Verdict::Pass->value, 'margin' => $judged?->margin,
@@ -133,12 +134,14 @@ final readonly class BenchStory
             ));
             $finding = Finding::create([
                 'aircraft_id' => $aircraft->id, 'card_id' => $card->id, 'raised_by' => $card->signed_by,
-                'number' => sprintf('P%04d', 301 + $n), 'chapter' => $card->template->chapter, 'severity' => Severity::Major,
+                'number' => sprintf('P%04d', 301 + $n), 'chapter' => $card->template->chapter,
+                'severity' => Severity::Major,
                 'place' => $w['test'], 'extent' => 'attempt 1 failed', 'state' => 'fixed',
                 'fixed_how' => "{$cause}; attempt 2 passed", 'raised_at' => $at, 'settled_at' => $at,
             ]);
             FaultWalk::create([
-                'finding_id' => $finding->id, 'tree_id' => $tree->id, 'path' => $path, 'cause' => $cause, 'ended_at' => $at,
+                'finding_id' => $finding->id, 'tree_id' => $tree->id, 'path' => $path, 'cause' => $cause,
+                'ended_at' => $at,
             ]);
         }
     }
@@ -162,7 +165,9 @@ final readonly class BenchStory
             foreach (Attempts::steps($card, $key) as $step) {
                 $this->work($step, $by, $at, $key === 'strut_l');
             }
-            TestAttempt::create($this->row($card, $key, 1, $key === 'strut_l' ? AttemptState::Failed : AttemptState::Passed, $by, $at));
+            TestAttempt::create(
+                $this->row($card, $key, 1, $key === 'strut_l' ? AttemptState::Failed : AttemptState::Passed, $by, $at),
+            );
         }
         $card->steps->first()?->update(['state' => Step::DONE, 'done_by' => $by->id, 'done_at' => $at, 'result' => []]);
         $attempt = TestAttempt::where(['card_id' => $card->id, 'key' => 'strut_l'])->firstOrFail();
@@ -189,7 +194,10 @@ final readonly class BenchStory
     {
         $result = match ($step->kind) {
             'attempt' => ['attempt' => 1, 'conditions' => []],
-            'verdict' => ['attempt' => 1, 'state' => $left ? 'failed' : 'passed', 'verdict' => $left ? 'fail' : 'pass', 'decided' => $left ? [$this->extension($step)] : []],
+            'verdict' => [
+                'attempt' => 1, 'state' => $left ? 'failed' : 'passed', 'verdict' => $left ? 'fail' : 'pass',
+                'decided' => $left ? [$this->extension($step)] : [],
+            ],
             'answer' => ['answer' => 'gas', 'said' => 'gas alone', 'verdict' => 'pass'],
             'count' => ['counted' => 3, 'verdict' => 'pass'],
             'sheet' => $this->read($step, $by, $at, $left),
@@ -210,11 +218,16 @@ final readonly class BenchStory
     private function read(Step $step, Person $by, string $at, bool $left): array
     {
         $limit = ['kind' => 'nominal', 'unit' => 'mm', 'nominal' => 64.12, 'plus' => 5, 'minus' => 5];
-        foreach ([['temp', 14.0, 'C', 'pass'], ['gas', 38.0, 'bar', 'pass'], ['bright', $left ? 54.0 : 63.0, 'mm', $left ? 'fail' : 'pass']] as [$point, $value, $unit, $verdict]) {
+        $read = [
+            ['temp', 14.0, 'C', 'pass'], ['gas', 38.0, 'bar', 'pass'],
+            ['bright', $left ? 54.0 : 63.0, 'mm', $left ? 'fail' : 'pass'],
+        ];
+        foreach ($read as [$point, $value, $unit, $verdict]) {
             Reading::create([
                 'step_id' => $step->id, 'card_id' => $step->card_id, 'person_id' => $by->id, 'point' => $point,
                 'kind' => 'reading', 'run' => 1, 'value' => $value, 'unit' => $unit, 'verdict' => $verdict,
-                'margin' => $point === 'bright' ? ($left ? -5.12 : 3.88) : null, 'reasons' => [], 'at' => $at, 'stands' => true,
+                'margin' => $point === 'bright' ? ($left ? -5.12 : 3.88) : null, 'reasons' => [], 'at' => $at,
+                'stands' => true,
             ]);
         }
 
@@ -226,7 +239,8 @@ final readonly class BenchStory
     {
         $day = substr($at, 0, 10);
         $visit = Visit::create([
-            'aircraft_id' => $aircraft->id, 'title' => $template->title, 'bay' => 'line', 'start' => $day, 'end' => $day,
+            'aircraft_id' => $aircraft->id, 'title' => $template->title, 'bay' => 'line', 'start' => $day,
+            'end' => $day,
             'state' => Visit::RELEASED, 'released_at' => $at,
         ]);
         $visit->setRelation('aircraft', $aircraft);

@@ -117,7 +117,11 @@ final readonly class Visitor
 
     public function see(string $words, int $seconds = 25): self
     {
-        return $this->await(fn(): bool => str_contains($this->text(), $words), "\"{$words}\" is not to be seen", $seconds);
+        return $this->await(
+            fn(): bool => str_contains($this->text(), $words),
+            "\"{$words}\" is not to be seen",
+            $seconds,
+        );
     }
 
     /** Waits for something; where it never comes, what is on the page instead is said. */

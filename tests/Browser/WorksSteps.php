@@ -72,7 +72,9 @@ trait WorksSteps
             where card_id = {$card} and state = 'open' order by no limit 1")->fetch(\PDO::FETCH_ASSOC);
         self::assertIsArray($row, 'a step is open');
 
-        return [...$row, 'spec' => json_decode($row['spec'], true), 'result' => json_decode($row['result'] ?? '{}', true)];
+        return [
+            ...$row, 'spec' => json_decode($row['spec'], true), 'result' => json_decode($row['result'] ?? '{}', true),
+        ];
     }
 
     /**
@@ -131,7 +133,9 @@ trait WorksSteps
     /** @param array<string, mixed> $reading */
     private static function takes(Visitor $who, array $reading): Visitor
     {
-        return isset($reading['tool_kind']) ? $who->tool(self::toolOf($reading['tool_kind'], $reading['limit'] ?? null)) : $who;
+        return isset($reading['tool_kind'])
+            ? $who->tool(self::toolOf($reading['tool_kind'], $reading['limit'] ?? null))
+            : $who;
     }
 
     /** @param array<string, mixed>|null $limit */
@@ -150,7 +154,9 @@ trait WorksSteps
     {
         $value = InOrder::inside($reading['limit']);
         $code = isset($reading['tool_kind']) ? self::toolOf($reading['tool_kind'], $reading['limit']) : '';
-        $step = $code === '' ? 0.01 : (float) self::scalar("select coalesce(resolution, 0.01) from tools where code = '{$code}'");
+        $step = $code === ''
+            ? 0.01
+            : (float) self::scalar("select coalesce(resolution, 0.01) from tools where code = '{$code}'");
 
         return (string) round(round($value / $step) * $step, 4);
     }
@@ -234,7 +240,10 @@ trait WorksSteps
             $unit = Unit::parse($p['unit']);
             $chart = isset($p['chart']) ? SheetChart::from($p['chart']) : null;
             $limit = $chart?->limit($values, Unit::parse($points[$chart->by]['unit']), $unit) ?? $p['limit'] ?? null;
-            $value = round($limit === null ? 14.0 : InOrder::inside($limit), $p['unit'] === 'mm' && $chart === null ? 1 : 0);
+            $value = round(
+                $limit === null ? 14.0 : InOrder::inside($limit),
+                $p['unit'] === 'mm' && $chart === null ? 1 : 0,
+            );
             $values[$id] = (float) ($but[$id] ?? $value);
             if (isset($p['tool_kind'])) {
                 $kinds[$p['tool_kind']] ??= self::toolOf($p['tool_kind'], $p['unit'] === 'N' ? null : $limit);
@@ -292,7 +301,9 @@ trait WorksSteps
     private static function called(Visitor $who, int $card, array $step): Visitor
     {
         ['id' => $id, 'no' => $no, 'spec' => $spec] = $step;
-        $me = self::scalar("select p.name from people p join assignments a on a.person_id = p.id where a.card_id = {$card}");
+        $me = self::scalar(
+            "select p.name from people p join assignments a on a.person_id = p.id where a.card_id = {$card}",
+        );
         $others = array_values(array_diff(['Lio Kest', 'Oda Fenn', 'Runa Vale', 'Ines Maro'], [$me]));
         foreach ($spec['places'] as $place) {
             $name = match ($place) {

@@ -76,7 +76,10 @@ trait WalksCards
                 $answer->status(),
                 "{$card->number} step {$step->no}, {$step->title}: ".$answer->json('message'),
             );
-            self::assertTrue($step->refresh()->settled(), "{$card->number} step {$step->no}, {$step->title} is not done");
+            self::assertTrue(
+                $step->refresh()->settled(),
+                "{$card->number} step {$step->no}, {$step->title} is not done",
+            );
         }
     }
 
@@ -133,7 +136,10 @@ trait WalksCards
             'precharge' => $send('read', $this->good($card, $spec['reading'])),
             'leak' => $this->leak($card, $spec, $send),
             'selftest' => $send('result', ['entries' => [
-                ...array_fill_keys(array_map(static fn(string $c): string => "channel.{$c}", $spec['channels']), 'pass'),
+                ...array_fill_keys(
+                    array_map(static fn(string $c): string => "channel.{$c}", $spec['channels']),
+                    'pass',
+                ),
                 ...array_fill_keys(array_map(
                     static fn(array $s): string => "screen.{$s['id']}",
                     $spec['screens'] ?? [],
@@ -178,7 +184,10 @@ trait WalksCards
             $unit = Unit::parse($p['unit']);
             $chart = isset($p['chart']) ? SheetChart::from($p['chart']) : null;
             $limit = $chart?->limit($values, Unit::parse($points[$chart->by]['unit']), $unit) ?? $p['limit'] ?? null;
-            $value = round($limit === null ? 14.0 : InOrder::inside($limit), $p['unit'] === 'mm' && $chart === null ? 1 : 0);
+            $value = round(
+                $limit === null ? 14.0 : InOrder::inside($limit),
+                $p['unit'] === 'mm' && $chart === null ? 1 : 0,
+            );
             $out[$id] = $but[$id] ?? (string) $value;
             $values[$id] = (float) $out[$id];
             if (isset($p['tool_kind'])) {

@@ -58,9 +58,12 @@ final readonly class FollowTests
             follows: false,
         ));
         $attempt->update(['finding_id' => $finding->id]);
-        FaultWalk::create(['finding_id' => $finding->id, 'tree_id' => $tree->id, 'attempt_id' => $attempt->id, 'path' => []]);
+        FaultWalk::create([
+            'finding_id' => $finding->id, 'tree_id' => $tree->id, 'attempt_id' => $attempt->id, 'path' => [],
+        ]);
         $this->records->write($told->by, 'fault.opened', "finding:{$finding->id}", [
-            'finding' => $finding->number, 'tree' => $tree->code, 'version' => $tree->version, 'attempt' => $attempt->no,
+            'finding' => $finding->number, 'tree' => $tree->code, 'version' => $tree->version,
+            'attempt' => $attempt->no,
         ]);
     }
 

@@ -71,16 +71,21 @@ final readonly class Instruments
                 continue;
             }
             if (($r['unit'] ?? '') !== $tool->unit) {
-                throw Refused::because("{$place} is in \"".($r['unit'] ?? '')."\"; {$tool->code} reads in {$tool->unit}. "
+                throw Refused::because("{$place} is in \"".($r['unit'] ?? '')."\"; {$tool->code} reads in "
+                    ."{$tool->unit}. "
                     .'None was taken.');
             }
             try {
-                $is = Readable::of(Quantity::of((float) ($r['value'] ?? NAN), Unit::parse($tool->unit)), $tool->instrument());
+                $is = Readable::of(
+                    Quantity::of((float) ($r['value'] ?? NAN), Unit::parse($tool->unit)),
+                    $tool->instrument(),
+                );
             } catch (InputError $e) {
                 throw Refused::because("{$place} {$e->getMessage()}. None was taken.");
             }
             if ($is === Readable::OutOfRange) {
-                throw Refused::because("{$place} lies outside what {$tool->code} shows, ".Words::number($tool->low, 3).' to '
+                throw Refused::because("{$place} lies outside what {$tool->code} shows, "
+                    .Words::number($tool->low, 3).' to '
                     .Words::number($tool->high, 3)." {$tool->unit}. None was taken.");
             }
             $rows[] = [

@@ -34,7 +34,8 @@ final readonly class MapRecorder
             $recorder->refresh();
             if ($recorder->version !== $seen) {
                 throw Refused::stale(
-                    "Somebody else changed {$recorder->code} meanwhile. What you wrote is still here; nothing was saved.",
+                    "Somebody else changed {$recorder->code} meanwhile. What you wrote is still here; nothing was "
+                        .'saved.',
                     $recorder->mapping,
                 );
             }

@@ -36,10 +36,13 @@ final readonly class Recordings
     {
         $file = SampleFile::read($new->text, $new->recorder->map());
         if (is_array($file)) {
-            throw Refused::lines('The file was not taken. Nothing was saved; mend these lines, or its recorder.', array_map(
-                static fn(InputError $e): array => ['line' => $e->path, 'message' => $e->getMessage()],
-                $file,
-            ));
+            throw Refused::lines(
+                'The file was not taken. Nothing was saved; mend these lines, or its recorder.',
+                array_map(
+                    static fn(InputError $e): array => ['line' => $e->path, 'message' => $e->getMessage()],
+                    $file,
+                ),
+            );
         }
         $end = Instant::fromEpoch($new->begun->epoch() + (int) ceil($file->samples->t[$file->samples->count() - 1]));
         if ($this->clock->now()->isBefore($end)) {
@@ -52,7 +55,8 @@ final readonly class Recordings
     /**
      * Every time that a signal went beyond the limit of a table of the type.
      *
-     * @return list<array{rule: string, position: string, quantity: string, from: float, seconds: float, peak: float, unit: string, said: string}>
+     * @return list<array{rule: string, position: string, quantity: string, from: float, seconds: float, peak: float,
+     *   unit: string, said: string}>
      */
     private function beyond(NewRecording $new, SampleFile $file): array
     {
@@ -64,7 +68,8 @@ final readonly class Recordings
                 continue;
             }
             $limit = $table->unit->to($s['unit'], $table->limit);
-            foreach (BeyondLimit::all($file->samples->t, $file->samples->column($s['signal']), $limit, $table->over) as $b) {
+            $column = $file->samples->column($s['signal']);
+            foreach (BeyondLimit::all($file->samples->t, $column, $limit, $table->over) as $b) {
                 $peak = $s['unit']->to($table->unit, $b->peak);
                 $row = $table->row($peak, $b->seconds);
                 if ($row !== null) {
@@ -174,7 +179,8 @@ final readonly class Recordings
         $changes = max(0, count(self::modes($read->file)) - 1);
 
         return "{$mark}: ".Words::number($seconds / 60, 1).' minutes, '.number_format($read->file->samples->count())
-            .' samples, '.Words::count($changes, 'change of mode', 'changes of mode').'. '.match (count($read->beyond)) {
+            .' samples, '.Words::count($changes, 'change of mode', 'changes of mode').'. '
+            .match (count($read->beyond)) {
                 0 => 'No limit was exceeded.', 1 => 'A limit was exceeded.',
                 default => 'Limits were exceeded '.count($read->beyond).' times.',
             };

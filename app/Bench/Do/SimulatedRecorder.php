@@ -52,7 +52,12 @@ final class SimulatedRecorder
         return match ($base) {
             'ms' => (string) (int) round($t * 1000),
             'min' => (string) round($t / 60, 6),
-            'clock' => sprintf('%02d:%02d:%06.3f', 10 + intdiv((int) $t, 3600), intdiv((int) $t, 60) % 60, fmod($t, 60)),
+            'clock' => sprintf(
+                '%02d:%02d:%06.3f',
+                10 + intdiv((int) $t, 3600),
+                intdiv((int) $t, 60) % 60,
+                fmod($t, 60),
+            ),
             default => (string) $t,
         };
     }

@@ -132,7 +132,9 @@ final readonly class Walks
         }
         $template = CardTemplate::where('type_id', $walk->finding->aircraft->type_id)->where('code', $node->card)
             ->first()
-            ?? throw Refused::because("{$node->card} is not in Library any more. Nothing was made; ask the controller.");
+            ?? throw Refused::because(
+                "{$node->card} is not in Library any more. Nothing was made; ask the controller.",
+            );
 
         return ($this->add)($by, $walk->finding->card->visit_id, $template->id);
     }
@@ -170,7 +172,10 @@ final readonly class Walks
     private function requireSeen(FaultWalk $walk, int $seen): void
     {
         if ($walk->version !== $seen) {
-            throw Refused::stale('Somebody else answered meanwhile. Look at the way as it is now; nothing was saved.', $walk->version);
+            throw Refused::stale(
+                'Somebody else answered meanwhile. Look at the way as it is now; nothing was saved.',
+                $walk->version,
+            );
         }
     }
 }

@@ -40,7 +40,8 @@ final class InstrumentController
             $is === null ? null : ($is->value === null ? (string) $is->said : (string) round($is->value, 6)),
             $is === null
                 ? "{$tool->code} sends nothing just now. Switch it on, or enter what it shows."
-                : "{$tool->code} shows ".($is->value === null ? (string) $is->said : Words::number($is->value, 4)." {$is->unit}").'.',
+                : "{$tool->code} shows "
+                    .($is->value === null ? (string) $is->said : Words::number($is->value, 4)." {$is->unit}").'.',
         ));
     }
 

@@ -78,7 +78,12 @@ final class RecordingController
     #[Api('mapRecorder', RecordingsRoom::class, 'The recorders with the change')]
     public function map(int $id, MapRequest $request, MapRecorder $map, ShowRecordings $read): JsonResponse
     {
-        $map($request->person(), Recorder::findOrFail($id), $request->string('text')->value(), $request->integer('version'));
+        $map(
+            $request->person(),
+            Recorder::findOrFail($id),
+            $request->string('text')->value(),
+            $request->integer('version'),
+        );
 
         return new JsonResponse($read->room($request->person()));
     }

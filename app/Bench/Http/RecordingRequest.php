@@ -42,7 +42,9 @@ final class RecordingRequest extends RoomRequest
         $aircraft = Aircraft::where('mark', $this->string('mark')->value())->firstOrFail();
         $recorder = Recorder::findOrFail($this->integer('recorder'));
         if ($recorder->type_id !== $aircraft->type_id) {
-            throw Refused::because("{$recorder->code} is a recorder of another type than {$aircraft->mark}. Nothing was saved.");
+            throw Refused::because(
+                "{$recorder->code} is a recorder of another type than {$aircraft->mark}. Nothing was saved.",
+            );
         }
         $attempt = $this->input('attempt') === null ? null : TestAttempt::findOrFail($this->integer('attempt'));
         if ($attempt !== null && ($attempt->aircraft_id !== $aircraft->id || $attempt->state !== AttemptState::Begun)) {

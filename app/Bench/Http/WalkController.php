@@ -30,7 +30,13 @@ final class WalkController
         match ($request->string('do')->value()) {
             'back' => $walks->back($request->person(), $walk, $seen, $note),
             'card' => $walks->card($request->person(), $walk, $seen),
-            default => $walks->answer($request->person(), $walk, $seen, trim($request->string('answer')->value()), $note),
+            default => $walks->answer(
+                $request->person(),
+                $walk,
+                $seen,
+                trim($request->string('answer')->value()),
+                $note,
+            ),
         };
 
         return new JsonResponse($read->of($walk->refresh(), $request->person()));

@@ -20,7 +20,8 @@ use Jorvel\Core\Shared\Instant;
  * @property int $finding_id
  * @property int $tree_id the version that it was begun by
  * @property int|null $attempt_id whose failure began it
- * @property list<array{node: string, branch: string, title: string, said: string, by: string, at: string, cause?: string}> $path
+ * @property list<array{node: string, branch: string, title: string, said: string, by: string, at: string,
+ *   cause?: string}> $path
  * @property string|null $cause
  * @property Instant|null $ended_at
  * @property int $version counts every change

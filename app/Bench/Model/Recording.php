@@ -28,7 +28,8 @@ use Jorvel\Core\Shared\Instant;
  * @property int $samples
  * @property float $seconds
  * @property list<array{signal: string, unit: string}> $signals
- * @property array{gaps: list<array{from: float, to: float, line: int}>, modes: list<array{t: float, mode: string}>, beyond: list<array<string, mixed>>} $found
+ * @property array{gaps: list<array{from: float, to: float, line: int}>, modes: list<array{t: float, mode: string}>,
+ *   beyond: list<array<string, mixed>>} $found
  * @property string $sha256 of the file
  * @property string $data
  * @property-read Aircraft $aircraft

@@ -42,7 +42,9 @@ final readonly class ShowBench
             ->with(['beginner', 'breaker', 'ender'])->orderBy('no')->get()
                 ->keyBy(static fn(TestAttempt $a): string => "{$a->card_id} {$a->key}");
         $open = $verdicts->filter(static fn(Step $s): bool => ! $s->settled());
-        $rows = $open->map(fn(Step $s): TestRow => $this->test($s, $last->get("{$s->card_id} {$s->spec['test']['key']}")));
+        $rows = $open->map(
+            fn(Step $s): TestRow => $this->test($s, $last->get("{$s->card_id} {$s->spec['test']['key']}")),
+        );
         $failed = $rows->filter(static fn(TestRow $r): bool => $r->attemptId !== null && $r->look !== 'waiting');
         $today = $this->clock->today();
         $on = fn(TestAttempt $a): Day => $a->begun_at->dayIn($this->clock->zone());
@@ -66,7 +68,8 @@ final readonly class ShowBench
     private static function sentence(int $open, int $failed): string
     {
         return match (true) {
-            $failed > 0 => Words::count($failed, 'test').' did not pass and '.($failed === 1 ? 'waits' : 'wait').' for a new attempt; '
+            $failed > 0 => Words::count($failed, 'test').' did not pass and '.($failed === 1 ? 'waits' : 'wait')
+                .' for a new attempt; '
                 .Words::count($open - $failed, 'test').' to run.',
             $open > 0 => Words::count($open, 'test').' to run.',
             default => 'Nothing to test now. The cards of a visit bring their tests here.',
@@ -147,7 +150,9 @@ final readonly class ShowBench
             ucfirst(TestWords::state($a->state)),
             "{$a->beginner->name}, ".$this->clock->local($a->begun_at),
             $a->ended_at === null ? null : trim("{$a->ender?->name}, ".$this->clock->local($a->ended_at), ', '),
-            $a->broken_at === null ? null : "{$a->breaker?->name}, ".$this->clock->local($a->broken_at).": {$a->broken_why}",
+            $a->broken_at === null
+                ? null
+                : "{$a->breaker?->name}, ".$this->clock->local($a->broken_at).": {$a->broken_why}",
             $a->stands,
             array_map(static fn(array $c): string => "{$c['title']}: {$c['said']}", $a->conditions),
             array_values($kept->map(fn(array $s): AttemptStepView => $this->step($s))->all()),
@@ -197,7 +202,9 @@ final readonly class ShowBench
                 ...TestStepWords::came($step, $kept['result']),
                 ...isset($kept['result']['said']) ? [(string) $kept['result']['said']] : [],
             ],
-            $kept['by'] === null ? null : $kept['by'].($kept['at'] === null ? '' : ', '.$this->clock->local(Instant::parse($kept['at']))),
+            $kept['by'] === null
+                ? null
+                : $kept['by'].($kept['at'] === null ? '' : ', '.$this->clock->local(Instant::parse($kept['at']))),
         );
     }
 }

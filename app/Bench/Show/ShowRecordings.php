@@ -169,7 +169,10 @@ final readonly class ShowRecordings
         $key = $r->attempt?->key;
         $step = $key === null ? null : Step::where(['card_id' => $r->attempt->card_id, 'kind' => 'transition'])
             ->orderBy('no')->get()
-            ->first(static fn(Step $s): bool => $s->spec['test']['key'] === $key && isset($s->spec['signal'], $s->spec['hold']));
+            ->first(
+                static fn(Step $s): bool => $s->spec['test']['key'] === $key
+                    && isset($s->spec['signal'], $s->spec['hold']),
+            );
         if ($step === null) {
             return [null, null, null];
         }
@@ -209,7 +212,9 @@ final readonly class ShowRecordings
         foreach ($r->recorder->map()->signals as $s) {
             $table = $s['rule'] === null ? null : $tables[$s['rule']] ?? null;
             if ($table !== null) {
-                $out[$s['signal']] = [$table->unit->to($s['unit'], $table->limit), $table->over, (string) $s['position']];
+                $out[$s['signal']] = [
+                    $table->unit->to($s['unit'], $table->limit), $table->over, (string) $s['position'],
+                ];
             }
         }
 

@@ -62,7 +62,9 @@ final readonly class ShowWalk
         return $of.match (true) {
             $walk->finding->state !== Finding::OPEN => "{$walk->finding->state->value}"
                 .($walk->finding->fixed_how === null ? '.' : ", {$walk->finding->fixed_how}."),
-            $here === null => $walk->cause === null ? 'walked to its end without a cause.' : "the cause is {$walk->cause}.",
+            $here === null => $walk->cause === null
+                ? 'walked to its end without a cause.'
+                : "the cause is {$walk->cause}.",
             $here->ask === 'end' => "the tree ends here. Ask {$here->whom}.",
             $here->ask === 'test' => 'repeat the test.',
             $here->ask === 'card' => $card === null ? "work {$here->card}." : "work card {$card->number}.",

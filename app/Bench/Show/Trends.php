@@ -168,7 +168,8 @@ final readonly class Trends
             ->leftJoin('tools', 'tools.id', '=', 'readings.tool_id')->where('readings.stands', true)
             ->select([
                 'readings.id', 'readings.step_id', 'readings.point', 'readings.kind', 'readings.value', 'readings.unit',
-                'readings.verdict', 'readings.at', 'cards.aircraft_id', 'cards.template_id', 'cards.makes', 'steps.title',
+                'readings.verdict', 'readings.at', 'cards.aircraft_id', 'cards.template_id', 'cards.makes',
+                'steps.title',
                 'aircraft.mark', 'tools.code as tool',
             ]);
     }
@@ -244,9 +245,13 @@ final readonly class Trends
     private static function limit(Step $step, string $point): ?ReadingLimit
     {
         $limit = $step->kind === 'transition'
-            ? ['kind' => 'range', 'unit' => $step->spec['unit'], 'min' => -$step->spec['limit'], 'max' => $step->spec['limit']]
+            ? [
+                'kind' => 'range', 'unit' => $step->spec['unit'], 'min' => -$step->spec['limit'],
+                'max' => $step->spec['limit'],
+            ]
             : $step->readingSpec($point)['limit'] ?? null;
-        if ($limit === null || array_filter(array_diff_key($limit, ['kind' => 0, 'unit' => 0]), is_string(...)) !== []) {
+        $numbers = array_diff_key($limit ?? [], ['kind' => 0, 'unit' => 0]);
+        if ($limit === null || array_filter($numbers, is_string(...)) !== []) {
             return null;
         }
 
@@ -298,7 +303,9 @@ final readonly class Trends
             (string) Instant::parse((string) $r->at)->dayIn($this->clock->zone()),
             (float) $r->value,
             $r->verdict === 'pass' ? 'clear' : 'stop',
-            $r->kind === 'reading' ? ($r->makes === Card::RECHECK ? 're-check' : '') : str_replace('_', ' ', (string) $r->kind),
+            $r->kind === 'reading'
+                ? ($r->makes === Card::RECHECK ? 're-check' : '')
+                : str_replace('_', ' ', (string) $r->kind),
             $r->tool,
         );
     }
@@ -310,8 +317,8 @@ final readonly class Trends
             $drift === null => 'nothing can be said yet.',
             $drift->crossesOn !== null && $drift->trend !== 'none'
                 => "{$drift->trend}, and out after ".$this->clock->words($drift->crossesOn).'.',
-            $drift->crossesOn !== null && ($drift->daysLeft ?? 9999) < 730 => 'no clear trend; its line would be out after '
-                .$this->clock->words($drift->crossesOn).'.',
+            $drift->crossesOn !== null && ($drift->daysLeft ?? 9999) < 730
+                => 'no clear trend; its line would be out after '.$this->clock->words($drift->crossesOn).'.',
             $drift->trend === 'none' => 'steady.',
             default => "{$drift->trend}, away from its limit.",
         };

@@ -113,7 +113,9 @@ final readonly class Attempts
             throw Refused::because('No attempt goes on there that could be broken off. Nothing was changed.');
         }
         if ($in->note === '') {
-            throw Refused::because('Say why it is broken off. Nothing was changed; whoever runs it stops all the same.');
+            throw Refused::because(
+                'Say why it is broken off. Nothing was changed; whoever runs it stops all the same.',
+            );
         }
         $steps = self::steps($file->card, (string) $key);
         $left = $steps->filter(static fn(Step $s): bool
@@ -129,7 +131,11 @@ final readonly class Attempts
         return [
             static fn() => WorkStep::end($file, $by, $now, static fn(ActingRow $a): bool
                 => $a->running && in_array($a->step_id, $ids, true)),
-            fn() => $this->leave($file->card, $steps->firstOrFail(), ($invalid ? 'Not valid: ' : 'Broken off: ').$in->note),
+            fn() => $this->leave(
+                $file->card,
+                $steps->firstOrFail(),
+                ($invalid ? 'Not valid: ' : 'Broken off: ').$in->note,
+            ),
             static fn() => $attempt->update([
                 'broken_by' => $by->id, 'broken_at' => $now, 'broken_why' => $in->note,
                 'broken_as' => $invalid ? AttemptState::Invalid : AttemptState::BrokenOff,
@@ -258,7 +264,8 @@ final readonly class Attempts
             : self::steps($file->card, $key)->firstWhere('kind', 'verdict');
         if ($verdict !== null && ! $verdict->settled() && isset($verdict->result['attempt'])) {
             throw Refused::because(
-                "Attempt {$verdict->result['attempt']} is over and is kept as it was. Begin a new one; nothing was changed.",
+                "Attempt {$verdict->result['attempt']} is over and is kept as it was. Begin a new one; "
+                    .'nothing was changed.',
             );
         }
     }

@@ -49,7 +49,8 @@ final class TestAttempt extends Model
     protected $casts = [
         'state' => AttemptState::class, 'stands' => 'boolean', 'begun_at' => AsInstant::class,
         'broken_at' => AsInstant::class,
-        'broken_as' => AttemptState::class, 'ended_at' => AsInstant::class, 'conditions' => 'array', 'decided' => 'array',
+        'broken_as' => AttemptState::class, 'ended_at' => AsInstant::class, 'conditions' => 'array',
+        'decided' => 'array',
         'kept' => 'array',
     ];
 

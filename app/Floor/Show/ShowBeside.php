@@ -73,7 +73,9 @@ final readonly class ShowBeside
             => (int) $r->aircraft_id === $step->card->aircraft_id);
         $is = Strange::of(
             $read->in($unit)->value,
-            array_values($own->take(UsualRange::LAST)->map(static fn(object $r): float => self::value($r, $unit))->all()),
+            array_values(
+                $own->take(UsualRange::LAST)->map(static fn(object $r): float => self::value($r, $unit))->all(),
+            ),
             self::usual($others, $unit),
             $with?->resolution === null
                 ? 10 ** -strlen((string) preg_replace('/^[^.,]*[.,]?([0-9]*).*$/s', '$1', $entry))
@@ -120,7 +122,10 @@ final readonly class ShowBeside
             ->whereNot('readings.kind', ReadingKind::AsFound->value)
             ->orderByDesc('readings.at')->orderByDesc('readings.id')
             ->limit(3 * UsualRange::LAST * max(1, count($points)))
-            ->get(['readings.point', 'readings.value', 'readings.unit', 'readings.at', 'cards.aircraft_id', 'aircraft.mark'])
+            ->get([
+                'readings.point', 'readings.value', 'readings.unit', 'readings.at', 'cards.aircraft_id',
+                'aircraft.mark',
+            ])
             ->groupBy('point');
     }
 

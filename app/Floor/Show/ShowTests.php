@@ -38,7 +38,12 @@ final readonly class ShowTests
             ->whereIn('code', $rules)->get()->keyBy('code');
 
         return array_values($begins->map(
-            fn(Step $s): TestView => $this->test($card, $s, $attempts->get($s->spec['test']['key']) ?? collect(), $tables),
+            fn(Step $s): TestView => $this->test(
+                $card,
+                $s,
+                $attempts->get($s->spec['test']['key']) ?? collect(),
+                $tables,
+            ),
         )->all());
     }
 

@@ -42,7 +42,8 @@ final readonly class FaultTrees
                     $last?->nodes,
                 );
             }
-            if ($last !== null && [$last->nodes, $last->title, $last->source] === [$nodes, $body->title, $body->source]) {
+            $same = [$nodes, $body->title, $body->source];
+            if ($last !== null && [$last->nodes, $last->title, $last->source] === $same) {
                 throw Refused::because("{$body->code} says that already. Nothing was saved.");
             }
             $of->where('state', FaultTree::PROPOSED)->each(static fn(FaultTree $t): bool

@@ -395,7 +395,11 @@ final readonly class TemplateFile
                 if (! $known) {
                     $faults[] = isset($see->card)
                         ? InputError::notAmong("{$place}.spec.see.{$i}.card", "cards of the {$type->code}", $see->card)
-                        : InputError::notAmong("{$place}.spec.see.{$i}.passage", "passages of {$card->manual}", $see->passage);
+                        : InputError::notAmong(
+                            "{$place}.spec.see.{$i}.passage",
+                            "passages of {$card->manual}",
+                            $see->passage,
+                        );
                 }
             }
         }

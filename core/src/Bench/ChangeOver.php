@@ -12,7 +12,8 @@ final readonly class ChangeOver
      * @param string $to the mode it went to
      * @param float $peakHigh reading, not a difference
      * @param float $excursion from the reference, signed, the larger in size; a rise wins a tie
-     * @param float|null $settled mean of the last quarter of the watch; null where nobody saw it, or the watch was cut short
+     * @param float|null $settled mean of the last quarter of the watch; null where nobody saw it, or the watch was cut
+     *   short
      * @param float|null $partnerExcursion from the partner's own reference; null without a partner
      */
     public function __construct(

@@ -76,7 +76,10 @@ final readonly class RecorderMap
             throw InputError::empty('signals');
         }
         $mode = $map['mode'] ?? null;
-        if ($mode !== null && (! isset($mode['column'], $mode['auto'], $mode['manual']) || $mode['auto'] === $mode['manual'])) {
+        if (
+            $mode !== null
+            && (! isset($mode['column'], $mode['auto'], $mode['manual']) || $mode['auto'] === $mode['manual'])
+        ) {
             throw InputError::at('mode', 'needs its column, and what stands there for auto and for manual');
         }
         $separator = $map['separator'] ?? ',';

@@ -58,7 +58,8 @@ final readonly class Sheet
     /**
      * @param array<string, float> $values by id of the point
      *
-     * @return list<SheetLine> for each spread, then each derived value; those whose points are not all read are left out
+     * @return list<SheetLine> for each spread, then each derived value; those whose points are not all read are
+     *   left out
      *
      * @pure
      */
@@ -83,7 +84,13 @@ final readonly class Sheet
             }
             $value = $d['is']->value(array_intersect_key($values, array_flip($d['is']->names)));
             $values[$d['id']] = $value;
-            $out[] = new SheetLine($d['title'], $d['unit'], $value, $d['limit'] === null || $d['limit']->holds($value) ? Verdict::Pass : Verdict::Fail, null);
+            $out[] = new SheetLine(
+                $d['title'],
+                $d['unit'],
+                $value,
+                $d['limit'] === null || $d['limit']->holds($value) ? Verdict::Pass : Verdict::Fail,
+                null,
+            );
         }
 
         return $out;

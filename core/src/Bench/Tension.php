@@ -88,7 +88,10 @@ final readonly class Tension
         }
         $last = count($chart) - 1;
         if (! Near::atLeast($at, $chart[0][0]) || ! Near::atMost($at, $chart[$last][0])) {
-            throw InputError::at('temp_c', "{$at} is off the chart, which goes from {$chart[0][0]} to {$chart[$last][0]}");
+            throw InputError::at(
+                'temp_c',
+                "{$at} is off the chart, which goes from {$chart[0][0]} to {$chart[$last][0]}",
+            );
         }
         for ($i = 1; $i <= $last; $i++) {
             if ($at <= $chart[$i][0]) {

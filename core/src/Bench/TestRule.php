@@ -67,7 +67,10 @@ final readonly class TestRule
     public static function from(array $rule): self
     {
         return match (true) {
-            isset($rule['is'], $rule['at_least']) => throw InputError::at('', 'has "is" beside "at_least": one of them'),
+            isset($rule['is'], $rule['at_least']) => throw InputError::at(
+                '',
+                'has "is" beside "at_least": one of them',
+            ),
             isset($rule['is']) => self::that((string) $rule['is']),
             isset($rule['at_least'])
                 => self::atLeast((int) $rule['at_least'], array_values(array_map(strval(...), $rule['of'] ?? []))),
@@ -105,7 +108,9 @@ final readonly class TestRule
             static fn(JudgedStep $s): bool => in_array($s->verdict, $v, true),
         ));
         $titles = static fn(array $s): array => array_column($s, 'title');
-        [$passed, $failed, $invalid] = [$is(Verdict::Pass), $is(Verdict::Fail), $is(Verdict::Invalid, Verdict::Marginal)];
+        [$passed, $failed, $invalid] = [
+            $is(Verdict::Pass), $is(Verdict::Fail), $is(Verdict::Invalid, Verdict::Marginal),
+        ];
         $open = array_values(array_filter($of, static fn(JudgedStep $s): bool => $s->verdict === null));
         $holds = match (true) {
             $this->atLeast !== null => count($passed) >= $this->atLeast,

@@ -86,7 +86,10 @@ final readonly class TreeNode
             $ask === 'measure' && ! isset($node['unit']) => throw InputError::missing('unit'),
             $ask === 'card' && ! isset($node['card']) => throw InputError::missing('card'),
             $ask === 'card' && $ids !== ['done'] => throw InputError::at('branches', 'must be one, "done"'),
-            $ask === 'test' && $ids !== ['fail', 'pass'] => throw InputError::at('branches', 'must be "pass" and "fail"'),
+            $ask === 'test' && $ids !== ['fail', 'pass'] => throw InputError::at(
+                'branches',
+                'must be "pass" and "fail"',
+            ),
             $ask === 'answer' && count($branches) < 2 => throw InputError::at('branches', 'must be two at least'),
             default => null,
         };

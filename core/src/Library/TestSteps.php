@@ -39,7 +39,10 @@ final class TestSteps
                 $faults[] = InputError::at("steps.{$k}.kind", 'has no place in a functional test');
             }
             if ($part < $at) {
-                $faults[] = InputError::at("steps.{$k}.spec.when", 'set up comes first, then the test, then what is put back');
+                $faults[] = InputError::at(
+                    "steps.{$k}.spec.when",
+                    'set up comes first, then the test, then what is put back',
+                );
             }
             $at = max($at, $part);
             if ($part === self::ORDER['test'] && in_array($step['kind'], self::JUDGING, true)) {

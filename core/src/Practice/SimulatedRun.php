@@ -62,7 +62,10 @@ final class SimulatedRun
             foreach (['' => $swing, '_2' => -$swing * $partner] as $of => $by) {
                 $columns["torque{$of}"][] = round(37.4 + $by + $noise(0.05), 3);
                 $columns["speed{$of}"][] = round(96.0 + $by * 0.05 + $noise(0.15), 3);
-                $columns["temperature{$of}"][] = round(690.0 + $by * 1.4 + ($of === '' ? $hot * 4.5 : 0.0) + $noise(1.2), 2);
+                $columns["temperature{$of}"][] = round(
+                    690.0 + $by * 1.4 + ($of === '' ? $hot * 4.5 : 0.0) + $noise(1.2),
+                    2,
+                );
                 $columns["oil{$of}"][] = round(min(78.0, 58.0 + $now / 60) + $noise(0.2), 2);
                 $columns["pressure{$of}"][] = round(4.1 + $noise(0.02), 3);
                 $columns["fuel{$of}"][] = round(118.0 + $by * 1.1 + $noise(0.4), 2);

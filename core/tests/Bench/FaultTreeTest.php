@@ -39,15 +39,21 @@ final class FaultTreeTest extends TestCase
         $tree = FaultTree::from(self::nodes());
         $path = [];
         self::assertSame('look', $tree->at($path)?->id);
-        foreach ([['look', 'no', 'again'], ['again', 'fail', 'look'], ['look', 'yes', 'read']] as [$node, $branch, $to]) {
+        $way = [['look', 'no', 'again'], ['again', 'fail', 'look'], ['look', 'yes', 'read']];
+        foreach ($way as [$node, $branch, $to]) {
             $path[] = ['node' => $node, 'branch' => $branch];
             self::assertSame($to, $tree->at($path)?->id);
         }
         self::assertSame('worn', $tree->cause($path));
-        self::assertSame(['low', 'good'], [$tree->node('read')->measured(2.99)->id, $tree->node('read')->measured(3.0)->id]);
+        self::assertSame(
+            ['low', 'good'],
+            [$tree->node('read')->measured(2.99)->id, $tree->node('read')->measured(3.0)->id],
+        );
         $path[] = ['node' => 'read', 'branch' => 'low'];
         self::assertSame([null, 'leak'], [$tree->at($path), $tree->cause($path)]);
-        foreach ([[['node' => 'read', 'branch' => 'low']], [...$path, ['node' => 'look', 'branch' => 'no']]] as $wrong) {
+        foreach ([
+            [['node' => 'read', 'branch' => 'low']], [...$path, ['node' => 'look', 'branch' => 'no']],
+        ] as $wrong) {
             try {
                 $tree->at($wrong);
                 self::fail('it was taken');

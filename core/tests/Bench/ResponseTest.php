@@ -79,7 +79,10 @@ final class ResponseTest extends TestCase
         bool $unusual,
     ): void {
         $is = self::response(self::torques(...$after));
-        self::assertSame([$verdict, $verdict, $unusual], [$is->verdict, $is->changes[0]->verdict, $is->changes[0]->unusual]);
+        self::assertSame(
+            [$verdict, $verdict, $unusual],
+            [$is->verdict, $is->changes[0]->verdict, $is->changes[0]->unusual],
+        );
         self::assertEqualsWithDelta($excursion, $is->changes[0]->excursion, 1e-9);
         self::assertEqualsWithDelta([40.0, 34.0, 46.0], [$is->reference, $is->low, $is->high], 1e-9);
     }
@@ -99,7 +102,10 @@ final class ResponseTest extends TestCase
     {
         $short = self::response(self::torques(41.0, 40.0));
         self::assertSame([Verdict::Invalid, [Response::WATCH_TOO_SHORT]], [$short->verdict, $short->reasons]);
-        $back = [...self::torques(47.0, 40.0, 40.0), [7.0, 'auto', 40.0], [8.0, 'manual', 41.0], [9.0, 'manual', 40.0], [10.0, 'manual', 40.0]];
+        $back = [
+            ...self::torques(47.0, 40.0, 40.0), [7.0, 'auto', 40.0], [8.0, 'manual', 41.0], [9.0, 'manual', 40.0],
+            [10.0, 'manual', 40.0],
+        ];
         $both = self::response($back);
         self::assertSame(
             [Verdict::Fail, Verdict::Invalid, Verdict::Pass],
@@ -128,7 +134,12 @@ final class ResponseTest extends TestCase
     {
         foreach (range(1, 12) as $seed) {
             $swing = [-4.9, 6.9, 3.1, -7.4][$seed % 4];
-            [$samples, $modes] = SimulatedRun::of(150, 10, [['t' => 100.0, 'mode' => 'manual', 'swing' => $swing]], $seed);
+            [$samples, $modes] = SimulatedRun::of(
+                150,
+                10,
+                [['t' => 100.0, 'mode' => 'manual', 'swing' => $swing]],
+                $seed,
+            );
             $is = Response::of($samples, $modes, 'torque', 'torque_2', Steadiness::of('speed', 96, 0.7, 70), 3, 6, 4);
             self::assertSame(abs($swing) > 6 ? Verdict::Fail : Verdict::Pass, $is->verdict, "seed {$seed}");
             self::assertEqualsWithDelta($swing, $is->changes[0]->excursion, 0.2);
@@ -170,7 +181,13 @@ final class ResponseTest extends TestCase
             $is = Decay::of(new PressureAt($at(0), $p, $a), new PressureAt($at(4), $cold, $b), Unit::bar, true, 0.01);
             self::assertEqualsWithDelta([0.0, $p], [$is->drop, $is->correctedEnd], 1e-9);
             self::assertSame(Verdict::Pass, $is->verdict);
-            $liquid = Decay::of(new PressureAt($at(0), $p, $a), new PressureAt($at(4), $p - 2, $b), Unit::bar, false, 0.4);
+            $liquid = Decay::of(
+                new PressureAt($at(0), $p, $a),
+                new PressureAt($at(4), $p - 2, $b),
+                Unit::bar,
+                false,
+                0.4,
+            );
             self::assertEqualsWithDelta(0.5, $liquid->perHour, 1e-9);
             self::assertSame(Verdict::Fail, $liquid->verdict);
         }

@@ -30,7 +30,9 @@ final class SampleFileTest extends TestCase
     {
         $is = SampleFile::read($text, $map ?? self::map());
 
-        return is_array($is) ? array_map(static fn(InputError $e): string => "{$e->path}: {$e->getMessage()}", $is) : [];
+        return is_array($is)
+            ? array_map(static fn(InputError $e): string => "{$e->path}: {$e->getMessage()}", $is)
+            : [];
     }
 
     /** @return iterable<string, array{string, string}> file, the fault */
@@ -102,8 +104,12 @@ final class SampleFileTest extends TestCase
         yield 'no time' => [['time' => []], 'time.column'];
         yield 'another base' => [['time' => ['column' => 't', 'base' => 'fortnight']], 'time.base'];
         yield 'no signal' => [['signals' => []], 'signals'];
-        yield 'another unit' => [['signals' => [['column' => 'Q', 'signal' => 'q', 'unit' => 'furlong']]], 'signals.0.unit'];
-        yield 'a rule nowhere' => [['signals' => [['column' => 'Q', 'signal' => 'q', 'unit' => '%', 'rule' => 'X']]], 'signals.0.position'];
+        yield 'another unit' => [
+            ['signals' => [['column' => 'Q', 'signal' => 'q', 'unit' => 'furlong']]], 'signals.0.unit',
+        ];
+        yield 'a rule nowhere' => [
+            ['signals' => [['column' => 'Q', 'signal' => 'q', 'unit' => '%', 'rule' => 'X']]], 'signals.0.position',
+        ];
         yield 'one name twice' => [['signals' => [
             ['column' => 'Q', 'signal' => 'q', 'unit' => '%'], ['column' => 'R', 'signal' => 'q', 'unit' => '%'],
         ]], 'signals.1.signal'];

@@ -26,8 +26,12 @@ final class StrangeTest extends TestCase
         // They never differed: two least steps are still the same reading.
         yield 'two steps from always the same' => [43.0, [42.0, 42.0, 42.0, 42.0], [], 0.5, ''];
         yield 'three steps from always the same' => [43.5, [42.0, 42.0, 42.0, 42.0], [], 0.5, 'own 42 to 42'];
-        yield 'one stray of the past does not widen it' => [47.0, [41.0, 42.0, 41.5, 90.0, 42.0], [], 0.5, 'own 41 to 90'];
-        yield 'no history of its own: the fleet is asked' => [50.0, [41.0], [40.0, 41.0, 42.0, 43.0], 0.5, 'fleet 40 to 43'];
+        yield 'one stray of the past does not widen it' => [
+            47.0, [41.0, 42.0, 41.5, 90.0, 42.0], [], 0.5, 'own 41 to 90',
+        ];
+        yield 'no history of its own: the fleet is asked' => [
+            50.0, [41.0], [40.0, 41.0, 42.0, 43.0], 0.5, 'fleet 40 to 43',
+        ];
         yield 'within two steps of the fleet' => [44.0, [41.0], [40.0, 41.0, 42.0, 43.0], 0.5, ''];
         yield 'the fleet has hardly been read' => [50.0, [], [40.0, 41.0, 42.0], 0.5, ''];
         yield 'nothing at all' => [50.0, [], [], 0.0, ''];
@@ -45,7 +49,10 @@ final class StrangeTest extends TestCase
         float $grain,
         string $said,
     ): void {
-        $usual = UsualRange::of(array_map(static fn(float $v): Quantity => Quantity::of($v, Unit::parse('bar')), $fleet), Unit::parse('bar'));
+        $usual = UsualRange::of(
+            array_map(static fn(float $v): Quantity => Quantity::of($v, Unit::parse('bar')), $fleet),
+            Unit::parse('bar'),
+        );
         $is = Strange::of($value, $own, $usual, $grain);
         self::assertSame($said, $is === null
             ? ''

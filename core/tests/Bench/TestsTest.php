@@ -137,7 +137,9 @@ final class TestsTest extends TestCase
         self::assertSame([Verdict::Fail, false], [$of('pass', '417')->verdict, $of('pass', '417')->agree]);
         self::assertSame([Verdict::Fail, true], [$of('9', '9')->verdict, $of('9', '9')->agree]);
         self::assertSame(Verdict::Fail, $of('pass', 'pass', false)->verdict);
-        foreach ([['A' => 'pass'], ['A' => 'pass', 'B' => ' '], ['A' => 'pass', 'B' => 'pass', 'C' => 'pass']] as $said) {
+        foreach ([
+            ['A' => 'pass'], ['A' => 'pass', 'B' => ' '], ['A' => 'pass', 'B' => 'pass', 'C' => 'pass'],
+        ] as $said) {
             try {
                 SelfTest::of(['A', 'B'], $said);
                 self::fail('it was taken');
@@ -178,7 +180,10 @@ final class TestsTest extends TestCase
             'spread' => [['title' => 'alike', 'of' => ['a', 'b', 'c'], 'max' => 0.4]],
             'derived' => [
                 ['id' => 'm', 'title' => 'mean', 'unit' => 'mm', 'is' => '(a + b + c) / 3'],
-                ['id' => 'd', 'title' => 'off', 'unit' => 'mm', 'is' => 'abs(m - a)', 'limit' => ['kind' => 'max', 'unit' => 'mm', 'max' => 0.3]],
+                [
+                    'id' => 'd', 'title' => 'off', 'unit' => 'mm', 'is' => 'abs(m - a)',
+                    'limit' => ['kind' => 'max', 'unit' => 'mm', 'max' => 0.3],
+                ],
             ],
         ]);
         $lines = $sheet->lines(['a' => 1.8, 'b' => 1.9, 'c' => 2.6]);
@@ -210,7 +215,8 @@ final class TestsTest extends TestCase
     private static function block(mixed $positions): array
     {
         return [['kind' => 'functional', 'title' => 'Brakes', 'spec' => [
-            'system' => 'brakes', 'id' => 'br', ...$positions === null ? [] : ['positions' => $positions], 'proves' => [['by' => 'bleed', 'of' => ['line']]],
+            'system' => 'brakes', 'id' => 'br', ...$positions === null ? [] : ['positions' => $positions],
+            'proves' => [['by' => 'bleed', 'of' => ['line']]],
             'steps' => [
                 ['kind' => 'instruction', 'title' => 'Rig', 'spec' => ['when' => 'setup']],
                 ['kind' => 'reference', 'title' => 'Ref', 'spec' => ['id' => 'r', 'point' => 'p', 'unit' => 'bar']],
@@ -249,7 +255,8 @@ final class TestsTest extends TestCase
         yield 'set up in the middle' => [$at(2, ['when' => 'setup']), 'steps.0.spec.steps.2.spec.when'];
         yield 'an inspection in it' => [$at(1, ['covers' => ['a']], 'inspection'), 'steps.0.spec.steps.1.kind'];
         yield 'a block in it' => [
-            $at(1, ['positions' => ['a'], 'steps' => [['kind' => 'instruction', 'title' => 'x']]], 'each'), 'steps.0.spec.steps.1.kind',
+            $at(1, ['positions' => ['a'], 'steps' => [['kind' => 'instruction', 'title' => 'x']]], 'each'),
+            'steps.0.spec.steps.1.kind',
         ];
         yield 'a rule of steps that there are not' => [['rule' => ['is' => 'w and z']], 'steps.0.spec.rule'];
         yield 'a rule of what judges nothing' => [['rule' => ['at_least' => 1, 'of' => ['r']]], 'steps.0.spec.rule'];
@@ -262,7 +269,10 @@ final class TestsTest extends TestCase
             ['id' => 'a', 'place' => 'a', 'unit' => 'mm'], ['id' => 'a', 'place' => 'b', 'unit' => 'mm'],
         ]], 'sheet'), 'steps.0.spec.steps.1.spec.points.1.id'];
         yield 'a chart by nothing' => [$at(1, ['points' => [
-            ['id' => 'a', 'place' => 'a', 'unit' => 'mm', 'chart' => ['rows' => [[0, 1], [1, 2]], 'by' => 'z', 'plus' => 1, 'minus' => 1]],
+            [
+                'id' => 'a', 'place' => 'a', 'unit' => 'mm',
+                'chart' => ['rows' => [[0, 1], [1, 2]], 'by' => 'z', 'plus' => 1, 'minus' => 1],
+            ],
         ]], 'sheet'), 'steps.0.spec.steps.1.spec.points.0.chart'];
         yield 'a spread of nothing' => [$at(1, [
             'points' => [['id' => 'a', 'place' => 'a', 'unit' => 'mm']],

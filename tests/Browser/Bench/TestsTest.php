@@ -31,25 +31,33 @@ final class TestsTest extends BrowserCase
     }
 
     /**
-     * @return iterable<string, array{string, string, string, list<string>, array{string, array<string, string>, bool}|null}>
-     *   aircraft, card, who works it, its tests; the step that fails at first, what is done there, whether a fault tree
+     * @return iterable<string, array{string, string, string, list<string>,
+     *   array{string, array<string, string>, bool}|null}> aircraft, card, who works it, its tests; the step that fails at first, what is done there, whether a fault tree
      *   opens
      */
     public static function shipped(): iterable
     {
         yield 'change-over' => ['Q-404', 'TRK-76-22', 'ivo', ['Change-over, engine 1', 'Change-over, engine 2'],
             ['Engine 1 to manual', ['high' => '38', 'low' => '29'], true]];
-        yield 'cowl flaps' => ['QA-VFD', 'SKV-71-31', 'mette', ['Cowl flaps, travel times'], ['How they move', ['entry' => 'jerky'], true]];
-        yield 'gear, three ways' => ['QC-TAA', 'OLN-32-30', 'stig', ['Normal, up and down', 'By the hand pump', 'Free fall'],
-            null];
+        yield 'cowl flaps' => [
+            'QA-VFD', 'SKV-71-31', 'mette', ['Cowl flaps, travel times'], ['How they move', ['entry' => 'jerky'], true],
+        ];
+        yield 'gear, three ways' => [
+            'QC-TAA', 'OLN-32-30', 'stig', ['Normal, up and down', 'By the hand pump', 'Free fall'], null,
+        ];
         yield 'spoilers' => ['QC-TAD', 'OLN-27-61', 'noor', ['Spoilers, self-test'], null];
-        yield 'raft' => ['QC-TAA', 'OLN-25-63', 'stig', ['Raft release'], ['Lever locked again', ['paint' => 'yes', 'load' => 'no'], true]];
+        yield 'raft' => [
+            'QC-TAA', 'OLN-25-63', 'stig', ['Raft release'],
+            ['Lever locked again', ['paint' => 'yes', 'load' => 'no'], true],
+        ];
         yield 'oxygen' => ['QA-VFD', 'SKV-35-21', 'oda', ['Crew oxygen, line and warning'], null];
         yield 'brakes' => ['QA-VFD', 'SKV-32-43', 'bram', ['Brakes equal'], null];
         yield 'reservoir' => ['QA-VFD', 'SKV-29-16', 'bram', ['Reservoir level'], null];
         yield 'parking brake' => ['QA-VFD', 'SKV-32-46', 'bram', ['Parking brake holds'], null];
         yield 'struts' => ['Q-404', 'TRK-32-91', 'aki', ['Strut, nose', 'Strut, left', 'Strut, right'], null];
-        yield 'cables' => ['Q-501', 'VSK-27-46', 'odin', ['Cable tension'], ['Elevator and rudder', ['rl' => '90'], true]];
+        yield 'cables' => [
+            'Q-501', 'VSK-27-46', 'odin', ['Cable tension'], ['Elevator and rudder', ['rl' => '90'], true],
+        ];
         yield 'idle leak check' => ['QC-TAA', 'OLN-79-31', 'pell', ['Idle leak check'], null];
     }
 
@@ -170,7 +178,9 @@ final class TestsTest extends BrowserCase
             ->press('Change it', '//details[@open]');
         $field = $ines->find('textarea[name="text"]');
         $whole = (string) $field->getAttribute('value');
-        $write = static fn(string $text): mixed => $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.$text);
+        $write = static fn(string $text): mixed => $field->sendKeys(
+            WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.$text,
+        );
         $fault = static fn(): string => $ines->browser->findElement(
             WebDriverBy::cssSelector('[data-testid="fault"]'),
         )->getText();
@@ -182,7 +192,9 @@ final class TestsTest extends BrowserCase
             WebDriverBy::cssSelector('[role="dialog"] svg foreignObject'),
         )) > 3);
         $ines->type('reason', 'as its crews say it')->press('Propose it', '//form');
-        self::until(static fn(): bool => self::number("select count(*) from fault_trees where code = 'OLN-T-2563'") === 2);
+        self::until(
+            static fn(): bool => self::number("select count(*) from fault_trees where code = 'OLN-T-2563'") === 2,
+        );
     }
 
     protected static function hand(string $login): Visitor

@@ -49,7 +49,10 @@ final class AttemptsTest extends WorldCase
                     ['id' => 'aboard', 'title' => 'At the controls'],
                 ],
                 'limits' => [
-                    ['title' => 'propeller speed', 'unit' => '%', 'max' => 101, 'rule' => 'SKV-X-NP', 'position' => 'engine 1'],
+                    [
+                        'title' => 'propeller speed', 'unit' => '%', 'max' => 101, 'rule' => 'SKV-X-NP',
+                        'position' => 'engine 1',
+                    ],
                 ],
                 'stop' => 'STOP, STOP', 'inspect' => ['lines for leaks'],
                 'steps' => [
@@ -95,7 +98,10 @@ final class AttemptsTest extends WorldCase
         self::assertStringContainsString('comes first', $this->work($card, 2)->assertStatus(422)->json('message'));
         self::assertStringContainsString('Wind: 30 kt does not allow it; at most 25 kt', $this->begin($card, '30')
             ->assertStatus(422)->json('message'));
-        self::assertStringContainsString('At the controls', $this->begin($card, '12', '')->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'At the controls',
+            $this->begin($card, '12', '')->assertStatus(422)->json('message'),
+        );
         $this->begin($card)->assertOk()->assertJsonPath('tests.0.sentence', 'Attempt 1 goes on.');
         $this->work($card, 2)->assertOk();
         $failed = $this->work($card, 3, 'read', ['entry' => '31'])->assertOk();
@@ -112,7 +118,10 @@ final class AttemptsTest extends WorldCase
         $this->work($card, 6, 'new_attempt')->assertStatus(422);
         $over = $this->work($card, 6, 'verdict')->assertOk();
         self::assertSame('open', $over->json('steps.5.state'));
-        self::assertSame(['Attempt 1 failed.', true], [$over->json('tests.0.sentence'), $over->json('tests.0.mayAnew')]);
+        self::assertSame(
+            ['Attempt 1 failed.', true],
+            [$over->json('tests.0.sentence'), $over->json('tests.0.mayAnew')],
+        );
         self::assertStringContainsString('is over and is kept', $this->work($card, 3, 'take_back', ['note' => 'no'])
             ->assertStatus(422)->json('message'));
         $this->work($card, 6, 'verdict')->assertStatus(422);
@@ -136,7 +145,11 @@ final class AttemptsTest extends WorldCase
         $fell = $this->work($card, 3, 'take_back', ['note' => 'gauge was not at nought'])->assertOk();
         self::assertSame(array_fill(0, 7, 'open'), $this->states($card));
         self::assertFalse($fell->json('tests.0.attempts.0.stands'));
-        self::assertSame('passed', TestAttempt::where(['card_id' => $card->id, 'no' => 2])->sole()->state->value, 'it is kept as it was');
+        self::assertSame(
+            'passed',
+            TestAttempt::where(['card_id' => $card->id, 'no' => 2])->sole()->state->value,
+            'it is kept as it was',
+        );
         $this->begin($card)->assertOk()->assertJsonPath('tests.0.attempts.0.no', 3);
         $this->artisan('jorvel:verify')->assertSuccessful();
     }
@@ -145,7 +158,10 @@ final class AttemptsTest extends WorldCase
     {
         $card = $this->card(self::brakeTest());
         $off = fn(array $more = []): TestResponse => $this->work($card, 2, 'break_off', $more);
-        self::assertStringContainsString('No attempt goes on', $off(['note' => 'no'])->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'No attempt goes on',
+            $off(['note' => 'no'])->assertStatus(422)->json('message'),
+        );
         $this->begin($card)->assertOk()->assertJsonPath('tests.0.mayBreakOff', true)
             ->assertJsonPath('tests.0.limits.0', 'propeller speed at most 101 %');
         $off()->assertStatus(422);
@@ -217,15 +233,22 @@ final class AttemptsTest extends WorldCase
     }
 
     /**
-     * @return iterable<string, array{array<string, mixed>, list<array{string, array<string, mixed>, int}>, string, string}>
+     * @return iterable<string, array{array<string, mixed>, list<array{string, array<string, mixed>, int}>, string,
+     *   string}>
      *   the step, what is sent (do, more, seconds before it), what comes of it, what it says or why it is refused
      */
     public static function kinds(): iterable
     {
         $sheet = ['kind' => 'sheet', 'title' => 'Brakes', 'spec' => [
             'points' => [
-                ['id' => 'l', 'place' => 'left', 'unit' => 'bar', 'limit' => ['kind' => 'range', 'unit' => 'bar', 'min' => 30, 'max' => 45]],
-                ['id' => 'r', 'place' => 'right', 'unit' => 'bar', 'limit' => ['kind' => 'range', 'unit' => 'bar', 'min' => 30, 'max' => 45]],
+                [
+                    'id' => 'l', 'place' => 'left', 'unit' => 'bar',
+                    'limit' => ['kind' => 'range', 'unit' => 'bar', 'min' => 30, 'max' => 45],
+                ],
+                [
+                    'id' => 'r', 'place' => 'right', 'unit' => 'bar',
+                    'limit' => ['kind' => 'range', 'unit' => 'bar', 'min' => 30, 'max' => 45],
+                ],
             ],
             'spread' => [['title' => 'Left and right', 'of' => ['l', 'r'], 'max' => 2]],
             'derived' => [['id' => 'm', 'title' => 'Mean', 'unit' => 'bar', 'is' => '(l + r) / 2']],
@@ -255,7 +278,9 @@ final class AttemptsTest extends WorldCase
         yield 'held by readings' => [$hold, [$typed('95', 0), $typed('96.2', 20), $typed('95.8', 62)], 'pass', ''];
         yield 'left the band between' => [$hold, [$typed('96', 0), $typed('94', 40), $typed('96', 30)], 'open', ''];
         $seen = ['kind' => 'sequence', 'title' => 'Down', 'spec' => [
-            'items' => [['id' => 'n', 'title' => 'nose'], ['id' => 'l', 'title' => 'left'], ['id' => 'r', 'title' => 'right']],
+            'items' => [
+                ['id' => 'n', 'title' => 'nose'], ['id' => 'l', 'title' => 'left'], ['id' => 'r', 'title' => 'right'],
+            ],
             'order' => [['n'], ['l', 'r']],
         ]];
         $order = static fn(string $n, string $l, string $r): array
@@ -267,16 +292,22 @@ final class AttemptsTest extends WorldCase
             ['id' => 'lamp', 'title' => 'light out'],
             ['id' => 'bar', 'title' => 'pressure back to 210 bar', 'proves' => true],
         ]]];
-        $says = static fn(string $lamp, string $bar): array => ['seen', ['entries' => ['lamp' => $lamp, 'bar' => $bar]], 0];
+        $says = static fn(string $lamp, string $bar): array => [
+            'seen', ['entries' => ['lamp' => $lamp, 'bar' => $bar]], 0,
+        ];
         yield 'pressure proves it' => [$light, [$says('yes', 'yes')], 'pass', 'proven'];
         yield 'a light alone does not' => [$light, [$says('yes', 'no')], 'fail', 'NOT proven'];
         yield 'the light is at fault' => [$light, [$says('no', 'yes')], 'fail', 'indication is at fault'];
         $pre = ['kind' => 'precharge', 'title' => 'Pre-charge', 'spec' => ['reading' => [
             'point' => 'pre-charge', 'limit' => ['kind' => 'range', 'unit' => 'bar', 'min' => 45, 'max' => 55],
         ]]];
-        yield 'falls away at 47' => [$pre, [['read', ['entries' => ['fall' => '62 57 52 47 3']], 0]], 'pass', '"precharge":47'];
+        yield 'falls away at 47' => [
+            $pre, [['read', ['entries' => ['fall' => '62 57 52 47 3']], 0]], 'pass', '"precharge":47',
+        ];
         yield 'falls away too low' => [$pre, [['read', ['entry' => '38'], 0]], 'fail', ''];
-        yield 'does not fall away' => [$pre, [['read', ['entries' => ['fall' => '62 57 52 47']], 0]], 'refused', 'no drop'];
+        yield 'does not fall away' => [
+            $pre, [['read', ['entries' => ['fall' => '62 57 52 47']], 0]], 'refused', 'no drop',
+        ];
         $leak = ['kind' => 'leak', 'title' => 'Holds', 'spec' => [
             'point' => 'line', 'unit' => 'bar', 'gas' => true, 'minutes' => 10, 'max_per_hour' => 3,
         ]];
@@ -284,7 +315,9 @@ final class AttemptsTest extends WorldCase
             => [$do, ['entry' => $bar, 'entries' => ['temp' => $temp]], $after];
         yield 'cools and holds' => [$leak, [$p('start', '88', '18', 0), $p('read', '87', '15', 605)], 'pass', 'lost'];
         yield 'leaks' => [$leak, [$p('start', '88', '18', 0), $p('read', '86', '18', 605)], 'fail', 'an hour'];
-        yield 'too soon' => [$leak, [$p('start', '88', '18', 0), $p('read', '86', '18', 300)], 'refused', 'of 600 seconds'];
+        yield 'too soon' => [
+            $leak, [$p('start', '88', '18', 0), $p('read', '86', '18', 300)], 'refused', 'of 600 seconds',
+        ];
         yield 'a gas without its temperature' => [$leak, [$p('start', '88', '', 0)], 'refused', 'temperature'];
         $bit = ['kind' => 'selftest', 'title' => 'Self-test', 'spec' => [
             'channels' => ['A', 'B'], 'screens' => [['id' => 's', 'title' => 'all panels up on the second screen']],
@@ -331,8 +364,14 @@ final class AttemptsTest extends WorldCase
     public function test_a_transition_is_watched_by_eye_from_a_reference_with_the_partner_beside_it(): void
     {
         $card = $this->card(self::brakeTest(['steps' => [
-            ['kind' => 'reference', 'title' => 'Torque 1', 'spec' => ['id' => 'q', 'point' => 'torque 1', 'unit' => '%']],
-            ['kind' => 'reference', 'title' => 'Torque 2', 'spec' => ['id' => 'q2', 'point' => 'torque 2', 'unit' => '%']],
+            [
+                'kind' => 'reference', 'title' => 'Torque 1',
+                'spec' => ['id' => 'q', 'point' => 'torque 1', 'unit' => '%'],
+            ],
+            [
+                'kind' => 'reference', 'title' => 'Torque 2',
+                'spec' => ['id' => 'q2', 'point' => 'torque 2', 'unit' => '%'],
+            ],
             ['kind' => 'transition', 'title' => 'To manual', 'spec' => [
                 'point' => 'swing', 'unit' => '%', 'reference' => 'q', 'limit' => 6, 'usual' => 4, 'watch' => 1,
                 'partner' => ['point' => 'torque 2', 'reference' => 'q2'],

@@ -28,7 +28,11 @@ final class InstrumentsTest extends WorldCase
      */
     private function sent(string $token, array $readings): TestResponse
     {
-        return $this->postJson('/api/instruments/readings', ['readings' => $readings], ['Authorization' => "Bearer {$token}"]);
+        return $this->postJson(
+            '/api/instruments/readings',
+            ['readings' => $readings],
+            ['Authorization' => "Bearer {$token}"],
+        );
     }
 
     public function test_it_sends_by_its_token_what_it_can_show_and_that_stands_for_a_little_while(): void

@@ -53,7 +53,15 @@ final class RecordingsTest extends WorldCase
     /** @param list<array{t: float, mode: string, swing: float}> $changes */
     private static function csv(string $code, array $changes, ?float $over = null, float $seconds = 200): string
     {
-        return SimulatedRecorder::csv(Recorder::where('code', $code)->firstOrFail()->map(), 3, $seconds, 10, $changes, 0.6, $over);
+        return SimulatedRecorder::csv(
+            Recorder::where('code', $code)->firstOrFail()->map(),
+            3,
+            $seconds,
+            10,
+            $changes,
+            0.6,
+            $over,
+        );
     }
 
     public function test_what_is_wrong_with_a_file_is_named_by_line_and_nothing_is_kept(): void
@@ -92,7 +100,11 @@ final class RecordingsTest extends WorldCase
         self::assertNotNull($new->finding_id, 'its table names an inspection');
         self::assertStringContainsString('here already', (string) $this->bring('', 'QA-VFD', $text, who: 'mette')
             ->assertStatus(422)->json('message'));
-        $samples = $this->as('ines', 'GET', "bench/recordings/{$view['id']}/samples?signals=temperature,temperature_2&from=0&to=200&many=100")
+        $samples = $this->as(
+            'ines',
+            'GET',
+            "bench/recordings/{$view['id']}/samples?signals=temperature,temperature_2&from=0&to=200&many=100",
+        )
             ->assertOk()->json();
         self::assertGreaterThan(790, max($samples['high']['temperature']), 'the peak is on the drawing');
         self::assertLessThan(720, max($samples['high']['temperature_2']));
@@ -127,7 +139,10 @@ final class RecordingsTest extends WorldCase
         $first = $this->act($card, 'ivo', 'Engine 1 to manual', 'samples')->assertOk();
         self::assertTrue(self::settled($card, 'Engine 1 to manual'));
         $second = $this->act($card, 'ivo', 'Engine 1 back', 'samples')->assertOk()->json('steps');
-        $results = array_column(array_filter((array) $second, static fn(array $s): bool => $s['kind'] === 'transition'), 'result');
+        $results = array_column(
+            array_filter((array) $second, static fn(array $s): bool => $s['kind'] === 'transition'),
+            'result',
+        );
         self::assertEqualsWithDelta([-4.9, 7.6], [$results[0]['excursion'], $results[1]['excursion']], 0.15);
         self::assertSame(['pass', 'fail'], [$results[0]['verdict'], $results[1]['verdict']]);
         $id = Recording::orderByDesc('id')->valueOrFail('id');
@@ -157,9 +172,12 @@ final class RecordingsTest extends WorldCase
     public function test_how_a_recorder_is_read_is_put_down_once(): void
     {
         $recorder = Recorder::where('code', 'ER-2')->firstOrFail();
-        $send = fn(mixed $map, int $version = 1): TestResponse => $this->as('ines', 'POST', "bench/recorders/{$recorder->id}", [
-            'text' => is_string($map) ? $map : json_encode($map), 'version' => $version,
-        ]);
+        $send = fn(mixed $map, int $version = 1): TestResponse => $this->as(
+            'ines',
+            'POST',
+            "bench/recorders/{$recorder->id}",
+            ['text' => is_string($map) ? $map : json_encode($map), 'version' => $version],
+        );
         $send('{')->assertStatus(422);
         $bad = $recorder->mapping;
         $bad['signals'][2]['unit'] = 'furlong';

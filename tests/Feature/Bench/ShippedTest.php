@@ -29,7 +29,7 @@ final class ShippedTest extends WorldCase
     }
 
     /**
-     * @return iterable<string, array{string, string, string, string, string, string, array<string, mixed>|array<string, string>}>
+     * @return iterable<string, array{string, string, string, string, string, string, array<string, mixed>}>
      *   aircraft, card, who works it, the test, the step that fails, what is done there, with what; points of a sheet
      *   that read otherwise
      */
@@ -63,17 +63,23 @@ final class ShippedTest extends WorldCase
         ];
         yield 'spoilers, self-test: one panel late' => [
             'QC-TAD', 'OLN-27-61', 'noor', 'Spoilers, self-test', 'Self-test on both', 'result',
-            ['entries' => ['channel.A' => 'pass', 'channel.B' => 'pass', 'screen.left' => 'yes', 'screen.right' => 'no']],
+            [
+                'entries' => [
+                    'channel.A' => 'pass', 'channel.B' => 'pass', 'screen.left' => 'yes', 'screen.right' => 'no',
+                ],
+            ],
         ];
         yield 'raft release: too stiff' => [
-            'QC-TAA', 'OLN-25-63', 'stig', 'Raft release', 'Pull at the release', 'read', ['entry' => '14', 'tool' => 'SB-01'],
+            'QC-TAA', 'OLN-25-63', 'stig', 'Raft release', 'Pull at the release', 'read',
+            ['entry' => '14', 'tool' => 'SB-01'],
         ];
         yield 'raft release: only looks locked' => [
             'QC-TAA', 'OLN-25-63', 'stig', 'Raft release', 'Lever locked again', 'seen',
             ['entries' => ['paint' => 'yes', 'load' => 'no']],
         ];
         yield 'crew oxygen: a clamp pulls' => [
-            'QA-VFD', 'SKV-35-21', 'oda', 'Crew oxygen, line and warning', 'Gaps of the clamps', 'read', ['g2' => '2.9'],
+            'QA-VFD', 'SKV-35-21', 'oda', 'Crew oxygen, line and warning', 'Gaps of the clamps', 'read',
+            ['g2' => '2.9'],
         ];
         yield 'crew oxygen: the light does not go out' => [
             'QA-VFD', 'SKV-35-21', 'oda', 'Crew oxygen, line and warning', 'Low-pressure switch, filled', 'seen',
@@ -87,7 +93,9 @@ final class ShippedTest extends WorldCase
             'QA-VFD', 'SKV-32-46', 'bram', 'Parking brake holds', 'Parking brake, after', 'read',
             ['entry' => '20', 'tool' => 'PG-21'],
         ];
-        yield 'strut: fluid' => ['Q-404', 'TRK-32-91', 'aki', 'Strut, nose', 'At the gas valve', 'answer', $answer('fluid')];
+        yield 'strut: fluid' => [
+            'Q-404', 'TRK-32-91', 'aki', 'Strut, nose', 'At the gas valve', 'answer', $answer('fluid'),
+        ];
         yield 'strut: off its chart' => [
             'Q-404', 'TRK-32-91', 'aki', 'Strut, nose', 'Extension by the chart', 'read', ['bright' => '40'],
         ];
@@ -175,7 +183,12 @@ final class ShippedTest extends WorldCase
     private function walkInto(Card $card, string $who, string $title, ?string $test = null): void
     {
         $inspector = in_array($who, ['ivo', 'aki', 'odin'], true) ? 'hald' : 'runa';
-        $this->walk($card, $who, $inspector, $test === null ? self::no($card, $title) : $this->stepOf($card, $title, $test)->no);
+        $this->walk(
+            $card,
+            $who,
+            $inspector,
+            $test === null ? self::no($card, $title) : $this->stepOf($card, $title, $test)->no,
+        );
     }
 
     /** @return array<string, string> */

@@ -57,7 +57,9 @@ final class TrendsTest extends WorldCase
     {
         $card = $this->cardOf('Q-404', 'TRK-32-91', 'aki');
         $step = $card->steps()->where('title', 'Extension by the chart, left')->firstOrFail();
-        $beside = collect((array) $this->as('aki', 'GET', "cards/{$card->id}/steps/{$step->no}/beside")->assertOk()->json())
+        $beside = collect(
+            (array) $this->as('aki', 'GET', "cards/{$card->id}/steps/{$step->no}/beside")->assertOk()->json(),
+        )
             ->keyBy('point');
         self::assertSame(['temp', 'gas', 'bright'], $beside->keys()->all());
         self::assertMatchesRegularExpression('/^Q-40\d [0-9.]+$/', $beside['bright']['sister']);

@@ -60,7 +60,10 @@ final class DeferTest extends WorldCase
         $this->as('oda', 'POST', "cards/{$card->id}/sign", [
             'version' => $card->refresh()->version, 'stamp' => 'T27', 'pin' => '2741',
         ])->assertOk();
-        self::assertSame(['fixed', "by card {$card->number}"], [$finding->refresh()->state->value, $finding->fixed_how]);
+        self::assertSame(
+            ['fixed', "by card {$card->number}"],
+            [$finding->refresh()->state->value, $finding->fixed_how],
+        );
         self::assertStringContainsString(
             'fixed',
             $this->as('mika', 'GET', "findings/{$finding->id}")->json('sentence'),

@@ -827,7 +827,11 @@ final class CardLanguageTest extends WorldCase
         );
         $send(UploadedFile::fake()->create('notes.txt', 3), 'as_found')->assertStatus(422);
         $send($image, 'later')->assertStatus(422);
-        $paper = fn(): string => (string) $this->as('mika', 'GET', "release/{$card->visit_id}/cards.pdf?cards={$card->id}")
+        $paper = fn(): string => (string) $this->as(
+            'mika',
+            'GET',
+            "release/{$card->visit_id}/cards.pdf?cards={$card->id}",
+        )
             ->assertOk()->getContent();
         self::assertStringNotContainsString('/Subtype /Image', $paper());
         $send($image, 'as_found')->assertOk();
@@ -910,7 +914,10 @@ final class CardLanguageTest extends WorldCase
         $say('bram')->assertOk();
         app(Clock::class)->start(Instant::parse('2026-05-05T10:40:00Z'));
         self::assertStringContainsString('too long ago', (string) $done()->assertStatus(422)->json('message'));
-        self::assertStringContainsString('Bram', (string) json_encode($say('bram')->assertOk()->json('steps.1.result.second')));
+        self::assertStringContainsString(
+            'Bram',
+            (string) json_encode($say('bram')->assertOk()->json('steps.1.result.second')),
+        );
         $done()->assertOk();
         self::assertSame($this->person('bram')->id, $this->step($card, 2)['result']['second']['by']);
         $say('bram')->assertStatus(422);

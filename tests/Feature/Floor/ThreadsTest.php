@@ -354,7 +354,13 @@ final class ThreadsTest extends WorldCase
         self::assertSame('air in the door line', FaultWalk::where('finding_id', $finding)->value('cause'));
         // The left bay is not clear any more: pump and lowering are held.
         app(Clock::class)->start(Instant::fromEpoch(app(Clock::class)->now()->epoch() + 1900));
-        $pump = fn(): TestResponse => $this->act($card, 'stig', 'By the hand pump: strokes', 'count', ['entry' => '47']);
+        $pump = fn(): TestResponse => $this->act(
+            $card,
+            'stig',
+            'By the hand pump: strokes',
+            'count',
+            ['entry' => '47'],
+        );
         self::assertStringContainsString('roll-call', strtolower((string) $pump()->assertStatus(422)->json('message')));
         // Who stands where is called again; what was proven before stands, for it was nothing that was done.
         $who = 'Who stands where';
@@ -394,7 +400,10 @@ final class ThreadsTest extends WorldCase
                 'note' => $note,
             ]);
         $found = $read('as_found', '33')->assertOk();
-        self::assertSame('li', collect((array) $found->json('steps'))->firstWhere('kind', 'sheet')['result']['lines'][0]['outlier']);
+        self::assertSame(
+            'li',
+            collect((array) $found->json('steps'))->firstWhere('kind', 'sheet')['result']['lines'][0]['outlier'],
+        );
         self::assertFalse(self::settled($card, 'Pressure at the brakes'));
         $read('as_left', '38', 'left inner a turn and a half in')->assertOk();
         self::assertTrue(self::settled($card, 'Pressure at the brakes'));
@@ -460,9 +469,13 @@ final class ThreadsTest extends WorldCase
         $card = $this->cardOf('QC-TAD', 'OLN-27-61', 'noor', 'sanne');
         $this->walkTo($card, 'noor', 'runa', 'Self-test on both');
         $test = fn(string $b): TestResponse => $this->act($card, 'noor', 'Self-test on both', 'result', ['entries' => [
-            'channel.A' => 'pass', 'channel.B' => $b, 'screen.left' => 'yes', 'screen.right' => $b === 'pass' ? 'yes' : 'no',
+            'channel.A' => 'pass', 'channel.B' => $b, 'screen.left' => 'yes',
+            'screen.right' => $b === 'pass' ? 'yes' : 'no',
         ]]);
-        self::assertStringContainsString('actuator slow', (string) json_encode($test('417')->assertOk()->json('steps')));
+        self::assertStringContainsString(
+            'actuator slow',
+            (string) json_encode($test('417')->assertOk()->json('steps')),
+        );
         $verdict = 'Verdict: Spoilers, self-test';
         $this->walkTo($card, 'noor', 'runa', $verdict);
         $finding = (int) $this->act($card, 'noor', $verdict, 'verdict')->assertOk()->json('tests.0.finding');
@@ -470,7 +483,10 @@ final class ThreadsTest extends WorldCase
             'noor',
             'POST',
             "bench/findings/{$finding}/walk",
-            ['version' => FaultWalk::where('finding_id', $finding)->valueOrFail('version'), 'do' => $do, 'answer' => $answer],
+            [
+                'version' => FaultWalk::where('finding_id', $finding)->valueOrFail('version'), 'do' => $do,
+                'answer' => $answer,
+            ],
         );
         $tree('late')->assertOk();
         self::assertStringContainsString('not a reading', (string) $tree('plenty')->assertStatus(422)->json('message'));
@@ -495,7 +511,10 @@ final class ThreadsTest extends WorldCase
             'version' => Card::findOrFail($card->id)->version, 'do' => 'seen',
             'entries' => ['lamp' => 'yes', 'pressure' => 'no'],
         ])->assertOk();
-        self::assertStringContainsString('NOT proven', (string) json_encode($card->steps()->where('no', $seen)->value('result')));
+        self::assertStringContainsString(
+            'NOT proven',
+            (string) json_encode($card->steps()->where('no', $seen)->value('result')),
+        );
         $this->walkTo($card, 'noor', 'runa', 'Verdict: Spoilers, travel');
         $this->act($card, 'noor', 'Verdict: Spoilers, travel', 'verdict')->assertOk();
         $this->act($card, 'noor', 'Verdict: Spoilers, travel', 'new_attempt')->assertOk();

@@ -283,11 +283,20 @@ final class RevisionTest extends WorldCase
         yield 'no such manual' => [['manual' => 'XX'], 'manual'];
         yield 'no date' => [['issued' => 'May'], 'issued'];
         yield 'a section twice' => [
-            ['passages' => [['section' => 'a', 'title' => 't', 'text' => 'x'], ['section' => 'a', 'title' => 't', 'text' => 'y']]],
+            [
+                'passages' => [
+                    ['section' => 'a', 'title' => 't', 'text' => 'x'],
+                    ['section' => 'a', 'title' => 't', 'text' => 'y'],
+                ],
+            ],
             'passages.1.section',
         ];
         yield 'a method of nothing' => [
-            ['methods' => [['of' => 'TRK-76-22', 'method' => 'm', 'steps' => [['kind' => 'instruction', 'title' => 't']]]]],
+            [
+                'methods' => [
+                    ['of' => 'TRK-76-22', 'method' => 'm', 'steps' => [['kind' => 'instruction', 'title' => 't']]],
+                ],
+            ],
             'methods.0.of',
         ];
         yield 'a step without what its kind needs' => [

@@ -36,11 +36,19 @@ final class TreesTest extends WorldCase
         $send('', $changed, ['version' => 1, 'reason' => 'once is not enough'])->assertCreated();
         $new = FaultTree::orderByDesc('id')->firstOrFail();
         self::assertSame([2, 'proposed'], [$new->version, $new->state]);
-        $decide = fn(string $who): TestResponse => $this->as($who, 'POST', "library/trees/{$new->id}/decide", ['accept' => true]);
+        $decide = fn(string $who): TestResponse => $this->as(
+            $who,
+            'POST',
+            "library/trees/{$new->id}/decide",
+            ['accept' => true],
+        );
         $decide('ines')->assertStatus(422);
         $decide('tor')->assertOk();
         $decide('tor')->assertStatus(422);
-        self::assertSame(['replaced', 'in_force'], FaultTree::where('code', 'SKV-T-7131')->orderBy('version')->pluck('state')->all());
+        self::assertSame(
+            ['replaced', 'in_force'],
+            FaultTree::where('code', 'SKV-T-7131')->orderBy('version')->pluck('state')->all(),
+        );
         $this->artisan('jorvel:verify')->assertSuccessful();
     }
 }

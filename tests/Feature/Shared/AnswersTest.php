@@ -126,7 +126,8 @@ final class AnswersTest extends WorldCase
         DB::statement('pragma foreign_keys = off');
         DB::table('tenures')->delete();
         foreach ([
-            'releases', 'fault_walks', 'test_attempts', 'deferrals', 'findings', 'safing_devices', 'readings', 'rig_runs', 'assignments', 'presences',
+            'releases', 'fault_walks', 'test_attempts', 'deferrals', 'findings', 'safing_devices', 'readings',
+            'rig_runs', 'assignments', 'presences',
             'handovers', 'tool_loans', 'tool_recalls', 'parts', 'steps', 'cards', 'visits', 'item_statuses',
             'flying_entries', 'aircraft', 'tools',
         ] as $table) {

@@ -72,7 +72,13 @@ final readonly class LeakOverTime implements StepKind
             (float) $r['pressure'],
             (float) ($r['temp'] ?? 20.0),
         );
-        $decay = Decay::of($at($start), $at($end), Unit::parse($spec['unit']), $spec['gas'], (float) $spec['max_per_hour']);
+        $decay = Decay::of(
+            $at($start),
+            $at($end),
+            Unit::parse($spec['unit']),
+            $spec['gas'],
+            (float) $spec['max_per_hour'],
+        );
         $result = [
             'start' => $start, 'end' => $end, 'corrected' => $decay->correctedEnd, 'drop' => $decay->drop,
             'per_hour' => $decay->perHour, 'unit' => $spec['unit'], 'verdict' => $decay->verdict->value,
@@ -121,8 +127,8 @@ final readonly class LeakOverTime implements StepKind
     {
         $held = $this->clock->now()->epoch() - Instant::parse($since)->epoch();
         if ($held < $seconds) {
-            throw Refused::because("Only {$held} of {$seconds} seconds have passed since the first reading. Read it after "
-                .'that; nothing was saved.');
+            throw Refused::because("Only {$held} of {$seconds} seconds have passed since the first reading. "
+                .'Read it after that; nothing was saved.');
         }
     }
 

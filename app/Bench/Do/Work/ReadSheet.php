@@ -127,7 +127,16 @@ final readonly class ReadSheet implements StepKind
                     $limits[$id] = $limit = $charted;
                 }
                 $taken[$id] = $limit === null
-                    ? $this->readings->note($step, $id, $unit, $in->entries[$id], $p['tool_kind'] ?? null, $tool, $kind, $run)
+                    ? $this->readings->note(
+                        $step,
+                        $id,
+                        $unit,
+                        $in->entries[$id],
+                        $p['tool_kind'] ?? null,
+                        $tool,
+                        $kind,
+                        $run,
+                    )
                     : $this->readings->ask($step, [
                         'point' => $id, 'limit' => $limit,
                         ...array_intersect_key($p, ['tool_kind' => 0, 'decision' => 0, 'advised' => 0]),

@@ -41,7 +41,9 @@ final readonly class RunSelfTest implements StepKind
         foreach ($spec['channels'] as $channel) {
             $said[$channel] = trim($in->entries["channel.{$channel}"] ?? '');
             if ($said[$channel] === '') {
-                throw Refused::because("Enter the result of channel {$channel}: passed, or its code. Nothing was saved.");
+                throw Refused::because(
+                    "Enter the result of channel {$channel}: passed, or its code. Nothing was saved.",
+                );
             }
         }
         $is = SelfTest::of($spec['channels'], $said, $screens);
@@ -72,7 +74,8 @@ final readonly class RunSelfTest implements StepKind
         foreach ($is->codes as $channel => $code) {
             $parts[] = "{$channel} ".($code === null
                 ? 'passed'
-                : "code {$code}: ".($says[$code] ?? 'not on the list of the approved data: ask the type\'s support desk'));
+                : "code {$code}: ".($says[$code] ?? 'not on the list of the approved data: '
+                    .'ask the type\'s support desk'));
         }
 
         return implode('; ', [

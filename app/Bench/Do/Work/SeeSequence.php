@@ -44,7 +44,12 @@ final readonly class SeeSequence implements StepKind
         ];
         $writes = [
             static fn() => $step->fill(['result' => $result])->save(),
-            fn() => $this->records->write($by, 'step.sequence', "card:{$step->card_id}", ['step' => $step->no, ...$result]),
+            fn() => $this->records->write(
+                $by,
+                'step.sequence',
+                "card:{$step->card_id}",
+                ['step' => $step->no, ...$result],
+            ),
         ];
 
         return $said->verdict === Verdict::Pass

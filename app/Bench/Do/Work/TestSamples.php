@@ -23,7 +23,9 @@ final readonly class TestSamples
         $key = $step->spec['test']['key'] ?? null;
         $attempt = $key === null ? null : TestAttempt::running($step->card_id, $key);
         if ($attempt === null) {
-            throw Refused::because('A recording belongs to an attempt at a test; here none goes on. Nothing was saved.');
+            throw Refused::because(
+                'A recording belongs to an attempt at a test; here none goes on. Nothing was saved.',
+            );
         }
         $recording = Recording::where('attempt_id', $attempt->id)->orderByDesc('id')->first() ?? throw Refused::because(
             "Attempt {$attempt->no} has no recording yet. Bring it in first; nothing was saved.",
@@ -75,8 +77,8 @@ final readonly class TestSamples
                 .'Nothing was saved.',
         );
         if ($change->verdict === Verdict::Invalid) {
-            throw Refused::because("The recording does not watch this change-over for {$step->spec['watch']} s: it ends, "
-                .'or changes again, before that. Nothing was saved.');
+            throw Refused::because("The recording does not watch this change-over for {$step->spec['watch']} s: it "
+                .'ends, or changes again, before that. Nothing was saved.');
         }
 
         return [$change, $response->reference];

@@ -69,7 +69,9 @@ final readonly class BeginAttempt implements StepKind
             return ['title' => $asked['title'], 'said' => $said];
         }
         if (preg_match('/^-?[0-9]+(?:[.,][0-9]+)?$/D', $said) !== 1) {
-            throw Refused::because("{$asked['title']}: \"{$said}\" is no number of {$asked['unit']}. Nothing was begun.");
+            throw Refused::because(
+                "{$asked['title']}: \"{$said}\" is no number of {$asked['unit']}. Nothing was begun.",
+            );
         }
         $value = (float) strtr($said, [',' => '.']);
         if ($value < ($asked['min'] ?? -INF) || $value > ($asked['max'] ?? INF)) {

@@ -15,7 +15,8 @@ final readonly class TreeBranchView
         #[OA\Property] public string $title,
         #[OA\Property] public ?string $cause,
         #[OA\Property] public ?string $to,
-        #[OA\Property(description: 'how often it was the cause in this fleet; null where it names none')] public ?int $times,
+        /** how often it was the cause in this fleet; null where it names none */
+        #[OA\Property] public ?int $times,
         #[OA\Property(description: 'taken on this walk')] public bool $taken = false,
     ) {}
 }
