@@ -7,13 +7,15 @@ type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
     hint?: string;
 };
 
+const looks = {
+    main: 'bg-spruce text-on-spruce border-spruce font-semibold',
+    plain: 'bg-sheet text-ink border-ink font-semibold',
+    quiet: 'bg-transparent text-ink border-transparent underline underline-offset-4',
+};
+
 /** Big ones are for gloves; under a finger all are at least 48 px high. A key held down presses once. */
 export function Button({ kind = 'plain', big, hint, className = '', children, ...rest }: Props) {
-    const look = {
-        main: 'bg-spruce text-on-spruce border-spruce font-semibold',
-        plain: 'bg-sheet text-ink border-ink font-semibold',
-        quiet: 'bg-transparent text-ink border-transparent underline underline-offset-4',
-    }[kind];
+    const look = looks[kind];
     return (
         <button
             type="button"
@@ -33,11 +35,16 @@ export function Button({ kind = 'plain', big, hint, className = '', children, ..
 }
 
 /** A way to another page that is pressed like a button; under a glove 48 px high. */
-export function ButtonLink({ big = true, className = '', ...rest }: LinkProps & { big?: boolean }) {
+export function ButtonLink({
+    kind = 'plain',
+    big = true,
+    className = '',
+    ...rest
+}: LinkProps & { kind?: 'main' | 'plain'; big?: boolean }) {
     return (
         <Link
             {...rest}
-            className={`inline-flex items-center rounded-lg border border-ink bg-sheet font-semibold ${
+            className={`inline-flex items-center rounded-lg border ${looks[kind]} ${
                 big ? 'min-h-12 px-4' : 'min-h-9 px-3.5 pointer-coarse:min-h-12'
             } ${className}`}
         />

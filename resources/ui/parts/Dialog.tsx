@@ -34,9 +34,9 @@ export function Dialog({
 /** What a dialog ends with, and what went wrong: in sight however long the dialog is. */
 export function Actions({ children, trouble }: { children: ReactNode; trouble?: ReactNode }) {
     return (
-        <div className="sticky -bottom-6 -mx-6 mt-5 -mb-6 border-t border-rule bg-paper px-6 py-4 [&>[role=alert]]:mt-0 [&>[role=alert]]:mb-3">
+        <div className="sticky -bottom-6 -mx-6 mt-5 -mb-6 border-t border-rule bg-paper px-6 pt-1 pb-4">
             {trouble}
-            <div className="flex gap-3">{children}</div>
+            <div className="mt-3 flex gap-3">{children}</div>
         </div>
     );
 }

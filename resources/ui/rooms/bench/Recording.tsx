@@ -4,7 +4,9 @@ import type { Schemas } from '../../api/client';
 import { useRecording } from '../../api/hooks';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
+import { Choice } from '../../parts/Tabs';
 import { RecordingDrawing } from './RecordingDrawing';
+import type { Stretch } from './stretch';
 
 type Data = Schemas['RecordingView'];
 
@@ -76,24 +78,18 @@ function Said({ r }: { r: Data }) {
 function Signals({ r }: { r: Data }) {
     const bases = [...new Set(r.signals.map((s) => s.signal.replace(/_2$/, '')))];
     const [base, setBase] = useState((r.watched ?? r.signals[0]?.signal ?? '').replace(/_2$/, ''));
-    const [view, setView] = useState<[number, number]>([0, r.seconds]);
+    const [view, setView] = useState<Stretch>([0, r.seconds]);
     const chosen = r.signals.filter((s) => s.signal.replace(/_2$/, '') === base);
     return (
         <Section title="Drawn">
-            <div className="mb-2 flex flex-wrap gap-2" role="radiogroup" aria-label="Signal">
-                {bases.map((b) => (
-                    // biome-ignore lint/a11y/useSemanticElements: a key for a gloved thumb, not a small dot
-                    <button
-                        key={b}
-                        type="button"
-                        role="radio"
-                        aria-checked={b === base}
-                        onClick={() => setBase(b)}
-                        className={`min-h-12 rounded-lg border-2 px-3 ${b === base ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft bg-sheet'}`}
-                    >
-                        {b}
-                    </button>
-                ))}
+            <div className="mb-2">
+                <Choice
+                    big
+                    label="Signal"
+                    options={bases.map((b) => ({ value: b, name: b }))}
+                    value={base}
+                    onChange={setBase}
+                />
             </div>
             <RecordingDrawing r={r} signals={chosen} view={view} onView={setView} />
         </Section>

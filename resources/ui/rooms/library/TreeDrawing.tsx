@@ -18,7 +18,7 @@ const asks: Record<string, string> = {
 };
 
 /** A fault tree: questions as sheets, answers as lines to what comes next, the way taken drawn strong. */
-export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id: string) => void }) {
+export function TreeDrawing({ nodes }: { nodes: Node[] }) {
     if (nodes.length === 0) {
         return null;
     }
@@ -60,8 +60,12 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
                     const back = to.down <= n.down;
                     const x1 = left(to) + WIDE / 2;
                     const y1 = top(to);
+                    // One that leads back goes round by the right edge, to the side of the question.
+                    const edge = w - 20;
+                    const side = y1 + HIGH / 2;
                     const d = back
-                        ? `M${x0} ${y0}C${x0} ${y0 + 40} ${w - 20} ${y0 + 40} ${w - 20} ${(y0 + y1) / 2}S${w - 20} ${y1 + HIGH / 2} ${left(to) + WIDE} ${y1 + HIGH / 2}`
+                        ? `M${x0} ${y0}C${x0} ${y0 + 40} ${edge} ${y0 + 40} ${edge} ${(y0 + y1) / 2}` +
+                          `S${edge} ${side} ${left(to) + WIDE} ${side}`
                         : `M${x0} ${y0}C${x0} ${y0 + 26} ${x1} ${y1 - 26} ${x1} ${y1}`;
                     return (
                         <path
@@ -77,14 +81,14 @@ export function TreeDrawing({ nodes, onChoose }: { nodes: Node[]; onChoose?: (id
             )}
             {nodes.map((n) => (
                 <foreignObject key={n.id} x={left(n)} y={top(n)} width={WIDE} height={HIGH + LABELS}>
-                    <Sheet node={n} onChoose={onChoose} />
+                    <Sheet node={n} />
                 </foreignObject>
             ))}
         </svg>
     );
 }
 
-function Sheet({ node: n, onChoose }: { node: Node; onChoose?: (id: string) => void }) {
+function Sheet({ node: n }: { node: Node }) {
     const look =
         n.state === 'here'
             ? 'border-[3px] border-spruce bg-spruce-wash'
@@ -94,7 +98,9 @@ function Sheet({ node: n, onChoose }: { node: Node; onChoose?: (id: string) => v
     return (
         <div>
             <div
-                className={`flex h-[84px] flex-col overflow-hidden rounded-lg px-2.5 py-1.5 leading-tight ${look} ${n.ask === 'end' ? 'border-dashed' : ''}`}
+                className={`flex h-[84px] flex-col overflow-hidden rounded-lg px-2.5 py-1.5 leading-tight ${look} ${
+                    n.ask === 'end' ? 'border-dashed' : ''
+                }`}
             >
                 <span className="text-[11px] text-soft">
                     {asks[n.ask] ?? n.ask}
@@ -109,17 +115,11 @@ function Sheet({ node: n, onChoose }: { node: Node; onChoose?: (id: string) => v
                 style={{ gridTemplateColumns: `repeat(${Math.max(1, n.branches.length)}, minmax(0, 1fr))` }}
             >
                 {n.branches.map((b) => (
-                    <button
-                        type="button"
-                        key={b.id}
-                        disabled={onChoose === undefined}
-                        onClick={() => onChoose?.(n.id)}
-                        className={`self-start rounded px-0.5 ${b.taken ? 'font-bold text-ink' : 'text-soft'}`}
-                    >
+                    <span key={b.id} className={`px-0.5 ${b.taken ? 'font-bold text-ink' : 'text-soft'}`}>
                         {b.title}
                         {b.cause && <span className="block text-rust">{b.cause}</span>}
                         {b.times !== null && b.times > 0 && <span className="block font-mono">{b.times} × here</span>}
-                    </button>
+                    </span>
                 ))}
             </div>
         </div>

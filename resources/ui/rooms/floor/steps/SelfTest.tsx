@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { PickKey } from '../../../parts/PickKey';
 import { type StepProps, useStep } from '../useStep';
 import { Kept } from './Kept';
 import { Keys } from './Keys';
@@ -44,14 +45,13 @@ export function SelfTestStep({ card, step, onWrong, onConflict }: StepProps) {
                         <fieldset key={c} className="rounded-xl border-2 border-ink bg-sheet px-4 pt-1 pb-3">
                             <legend className="px-1 font-semibold">Channel {c}</legend>
                             <div className="flex items-center gap-2">
-                                <button
-                                    type="button"
-                                    aria-pressed={value === 'pass'}
+                                <PickKey
+                                    picked={value === 'pass'}
                                     onClick={() => set(`channel.${c}`, 'pass')}
-                                    className={`min-h-14 rounded-xl border-2 px-4 font-semibold ${value === 'pass' ? 'border-ink bg-ink text-paper' : 'border-soft'}`}
+                                    className="px-4"
                                 >
                                     Passed
-                                </button>
+                                </PickKey>
                                 <label className="font-semibold">
                                     or code{' '}
                                     <input

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../../parts/Button';
+import { PickKey } from '../../../parts/PickKey';
 import { type StepProps, useStep } from '../useStep';
 import { Kept } from './Kept';
 import { Keys } from './Keys';
@@ -31,16 +32,15 @@ export function SequenceStep({ card, step, onWrong, onConflict }: StepProps) {
                 {items.map((i) => {
                     const at = placeOf(i.id);
                     return (
-                        <button
+                        <PickKey
                             key={i.id}
-                            type="button"
-                            aria-pressed={at > 0}
+                            picked={at > 0}
                             onClick={() => touch(i.id)}
-                            className={`flex min-h-16 items-center justify-between rounded-xl border-2 px-4 text-[1.15rem] font-semibold ${at > 0 ? 'border-ink bg-ink text-paper' : 'border-soft bg-sheet'}`}
+                            className="flex min-h-16 items-center justify-between px-4 text-[1.15rem]"
                         >
                             {i.title}
                             <span className="font-mono text-[1.5rem]">{at > 0 ? `${at}.` : ''}</span>
-                        </button>
+                        </PickKey>
                     );
                 })}
             </div>

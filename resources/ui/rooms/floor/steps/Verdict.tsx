@@ -1,5 +1,4 @@
-import { Link } from 'react-router';
-import { Button } from '../../../parts/Button';
+import { Button, ButtonLink } from '../../../parts/Button';
 import { Trouble } from '../../../parts/Page';
 import { State } from '../../../parts/State';
 import { AttemptList, testOf } from '../TestBanner';
@@ -35,12 +34,13 @@ export function VerdictStep({ card, step, onWrong, onConflict }: StepProps) {
                     </Button>
                 )}
                 {anew && test.finding !== null && (
-                    <Link
-                        className="inline-flex min-h-14 items-center rounded-lg bg-spruce px-5 text-[1.1rem] font-semibold text-on-spruce"
+                    <ButtonLink
+                        kind="main"
+                        className="min-h-14 px-5 text-[1.05rem]"
                         to={`/bench/findings/${test.finding}`}
                     >
                         Open its fault tree
-                    </Link>
+                    </ButtonLink>
                 )}
                 {anew && (
                     <Button big disabled={!ready || send.isPending} onClick={go}>

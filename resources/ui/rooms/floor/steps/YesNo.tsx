@@ -1,3 +1,5 @@
+import { PickKey } from '../../../parts/PickKey';
+
 /** Yes or no, as two big keys. */
 export function YesNo({
     title,
@@ -21,16 +23,14 @@ export function YesNo({
                 {note && <span className="block text-sm text-soft">{note}</span>}
             </span>
             {(['yes', 'no'] as const).map((v) => (
-                <button
+                <PickKey
                     key={v}
-                    type="button"
-                    aria-pressed={value === v}
+                    picked={value === v}
                     aria-label={`${title}: ${v === 'yes' ? yes : no}`}
                     onClick={() => onValue(v)}
-                    className={`min-h-14 rounded-xl border-2 font-semibold ${value === v ? 'border-ink bg-ink text-paper' : 'border-soft bg-sheet'}`}
                 >
                     {v === 'yes' ? yes : no}
-                </button>
+                </PickKey>
             ))}
         </div>
     );
