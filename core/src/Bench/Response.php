@@ -43,6 +43,7 @@ final readonly class Response
      * @param list<string> $modes the mode at each sample
      * @param string $signal what is watched
      * @param string|null $partner the sister's, which may take up the load
+     * @param float|null $partnerLimit how far the sister may go from its own reference; null where that is free
      *
      * @throws InputError at `samples` without a change of mode, or without a signal that is asked for
      *
@@ -57,6 +58,7 @@ final readonly class Response
         float $watch,
         float $limit,
         float $usual,
+        ?float $partnerLimit = null,
     ): self {
         $changes = self::changes($modes);
         if ($changes === []) {
@@ -95,6 +97,7 @@ final readonly class Response
                 $partnerIs,
                 $limit,
                 $usual,
+                $partnerLimit,
                 $short,
             );
         }
@@ -118,6 +121,8 @@ final readonly class Response
      * What a transition did that somebody watched by eye: the highest and the lowest that it showed.
      *
      * @param float|null $settled null where nobody noted it
+     * @param float|null $partner how far the sister went from its own reference; null without one
+     * @param float|null $partnerLimit how far it may; null where that is free
      *
      * @pure
      */
@@ -129,13 +134,14 @@ final readonly class Response
         ?float $partner,
         float $limit,
         float $usual,
+        ?float $partnerLimit = null,
     ): ChangeOver {
         $excursion = self::excursion([$high, $low], $reference);
 
         return new ChangeOver(
             0.0,
             '',
-            Near::atMost(abs($excursion), $limit) ? Verdict::Pass : Verdict::Fail,
+            self::within($excursion, $limit, $partner, $partnerLimit) ? Verdict::Pass : Verdict::Fail,
             $high,
             $low,
             $excursion,
@@ -160,27 +166,35 @@ final readonly class Response
         ?float $partnerIs,
         float $limit,
         float $usual,
+        ?float $partnerLimit,
         bool $short,
     ): ChangeOver {
         $excursion = self::excursion($values, $reference);
+        $partner = $partners === null || $partners === [] || $partnerIs === null
+            ? null
+            : self::excursion($partners, $partnerIs);
 
         return new ChangeOver(
             $at,
             $to,
             match (true) {
                 $short => Verdict::Invalid,
-                Near::atMost(abs($excursion), $limit) => Verdict::Pass,
+                self::within($excursion, $limit, $partner, $partnerLimit) => Verdict::Pass,
                 default => Verdict::Fail,
             },
             max([-INF, ...$values]),
             min([INF, ...$values]),
             $excursion,
             $last === [] ? null : array_sum($last) / count($last),
-            $partners === null || $partners === [] || $partnerIs === null
-                ? null
-                : self::excursion($partners, $partnerIs),
+            $partner,
             ! Near::atMost(abs($excursion), $usual),
         );
+    }
+
+    private static function within(float $excursion, float $limit, ?float $partner, ?float $partnerLimit): bool
+    {
+        return Near::atMost(abs($excursion), $limit)
+            && ($partner === null || $partnerLimit === null || Near::atMost(abs($partner), $partnerLimit));
     }
 
     /** @param list<float> $values at least one */

@@ -42,6 +42,25 @@ final readonly class Steadiness
         return new self($signal, $target, $tolerance, $seconds);
     }
 
+    /**
+     * As a step has it: `signal`, `target`, `tolerance`, `seconds`.
+     *
+     * @param array<string, mixed> $spec as in core/schema/step.json
+     *
+     * @throws InputError as {@see of()}
+     *
+     * @pure
+     */
+    public static function from(array $spec): self
+    {
+        return self::of(
+            (string) $spec['signal'],
+            (float) $spec['target'],
+            (float) $spec['tolerance'],
+            (float) $spec['seconds'],
+        );
+    }
+
     /** @pure */
     public function within(float $value): bool
     {
@@ -63,16 +82,24 @@ final readonly class Steadiness
     }
 
     /**
-     * From when on the signal had been within its band for long enough: the end of the first such time.
+     * From when on the signal had been within its band for long enough: the end of the first such time. Across a gap
+     * nobody knows what it did; the time begins anew after it.
+     *
+     * @param list<array{from: float, to: float}> $gaps in seconds of the record, in order of time
      *
      * @return float|null seconds of the record; null where it never was
      *
      * @pure
      */
-    public function reachedAt(Samples $samples): ?float
+    public function reachedAt(Samples $samples, array $gaps = []): ?float
     {
         $since = null;
+        $gap = 0;
         foreach ($samples->column($this->signal) as $i => $value) {
+            if (isset($gaps[$gap]) && Near::atLeast($samples->t[$i], $gaps[$gap]['to'])) {
+                $since = null;
+                $gap++;
+            }
             if (! $this->within($value)) {
                 $since = null;
 

@@ -8,7 +8,10 @@ use Jorvel\Core\Bench\DecayKind;
 use Jorvel\Core\Bench\DriftKind;
 use Jorvel\Core\Bench\LimitKind;
 use Jorvel\Core\Bench\ResponseKind;
-use Jorvel\Core\Bench\RigKind;
+use Jorvel\Core\Bench\Rigging\RigKind;
+use Jorvel\Core\Bench\Rigging\RigNextKind;
+use Jorvel\Core\Bench\Rigging\TurnbuckleKind;
+use Jorvel\Core\Bench\Rigging\VernierKind;
 use Jorvel\Core\Bench\SetKind;
 use Jorvel\Core\Bench\TensionKind;
 use Jorvel\Core\Crew\AssignKind;
@@ -25,6 +28,7 @@ use Jorvel\Core\Visits\FindingsKind;
 use Jorvel\Core\Visits\PackKind;
 use Jorvel\Core\Visits\PhaseKind;
 use Jorvel\Core\Visits\PlanKind;
+use Jorvel\Core\Visits\Season\SeasonKind;
 
 /** Every computation there is, by name. */
 final class Kinds
@@ -37,12 +41,16 @@ final class Kinds
             new DueKind,
             new LimitKind,
             new RigKind,
+            new RigNextKind,
+            new VernierKind,
+            new TurnbuckleKind,
             new ClockKind,
             new ReleaseKind,
             new DepletionKind,
             new StaggerKind,
             new PackKind,
             new PlanKind,
+            new SeasonKind,
             new PhaseKind,
             new FindingsKind,
             new AssignKind,

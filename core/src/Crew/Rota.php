@@ -96,6 +96,34 @@ final readonly class Rota
         ));
     }
 
+    /** @return list<string> codes of the shifts @pure */
+    public function shifts(): array
+    {
+        return array_map(strval(...), array_keys($this->shifts));
+    }
+
+    /**
+     * Hours of everybody who works on a day and may work on one of some types.
+     *
+     * @param list<string> $types codes
+     *
+     * @pure
+     */
+    public function hours(Day $day, array $types): float
+    {
+        $hours = 0.0;
+        foreach ($this->people as $person) {
+            $shift = $this->shifts[$person->shiftOn($day) ?? ''] ?? null;
+            $able = array_filter($types, static fn(string $type): bool => array_filter(
+                $person->skills,
+                static fn(string $skill): bool => $person->holds->unfit('perform', $type, $skill, $day) === null,
+            ) !== []);
+            $hours += $shift === null || $able === [] ? 0.0 : $shift->hours();
+        }
+
+        return $hours;
+    }
+
     private function at(Day $day, string $clock): Instant
     {
         return Instant::fromEpoch((new \DateTimeImmutable("{$day} {$clock}", $this->zone))->getTimestamp());

@@ -8,4 +8,18 @@ namespace Jorvel\Core\Crew;
 final readonly class Shift
 {
     public function __construct(public string $from, public string $until) {}
+
+    /** How long it is, in hours. @pure */
+    public function hours(): float
+    {
+        return $this->within('00:00', '24:00');
+    }
+
+    /** Hours of it between two times of the day. @pure */
+    public function within(string $from, string $until): float
+    {
+        $minutes = static fn(string $at): int => 60 * (int) substr($at, 0, 2) + (int) substr($at, 3, 2);
+
+        return max(0, $minutes(min($until, $this->until)) - $minutes(max($from, $this->from))) / 60;
+    }
 }

@@ -23,12 +23,14 @@ final readonly class Outlook
      * @param list<BottleDue> $bottles those that fall, the first to meet its minimum first
      * @param array<array-key, ClockResult> $deferrals by id
      * @param array<array-key, FleetState> $carried how each of them stands
+     * @param list<Stop> $stops everything after which it may not fly on
      */
     private function __construct(
         public array $items,
         public array $bottles,
         public array $deferrals,
         public array $carried,
+        public array $stops,
         public Reach $reach,
     ) {}
 
@@ -64,9 +66,9 @@ final readonly class Outlook
             $clocks[$deferral->id] = $deferral->clock($now, $aircraft->flying);
             $carried[$deferral->id] = self::carried($deferral, $clocks[$deferral->id], $today, $plans, $warnDays);
         }
-        $stops = self::stops($aircraft, $today, $items, $bottles, $clocks);
+        $stops = iterator_to_array(self::stops($aircraft, $today, $items, $bottles, $clocks), false);
 
-        return new self($items, $bottles, $clocks, $carried, Reach::of($today, $stops, $plans, $warnDays));
+        return new self($items, $bottles, $clocks, $carried, $stops, Reach::of($today, $stops, $plans, $warnDays));
     }
 
     /**

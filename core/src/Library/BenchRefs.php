@@ -30,6 +30,7 @@ final class BenchRefs
     public static function faults(array $step, array $spec, array $known): array
     {
         return match ($step['kind']) {
+            'rig' => RigRefs::faults($spec),
             'sheet' => self::sheet($spec),
             'transition' => self::transition($spec, $known),
             'sequence' => self::sequence($spec),

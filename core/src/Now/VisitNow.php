@@ -6,6 +6,7 @@ namespace Jorvel\Core\Now;
 
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\VisitExit;
 use Jorvel\Core\Visits\VisitProgress;
 use Jorvel\Core\Visits\WorkHours;
 
@@ -34,15 +35,6 @@ final readonly class VisitNow
     /** When its last card is worked, or planned to be; null while one is not planned. @pure */
     public function exit(): ?Instant
     {
-        $exit = null;
-        foreach ($this->cards as $card) {
-            $to = $card->to();
-            if ($to === null) {
-                return null;
-            }
-            $exit = $exit === null || $exit->isBefore($to) ? $to : $exit;
-        }
-
-        return $exit;
+        return VisitExit::of(array_map(static fn(CardInVisit $c): ?Instant => $c->to(), $this->cards));
     }
 }

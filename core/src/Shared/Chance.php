@@ -31,7 +31,11 @@ final class Chance
         return $this->random->getInt(0, 4_294_967_295) / 4_294_967_296;
     }
 
-    /** A whole number from 0 up to, not including, `$below`. */
+    /**
+     * A whole number from 0 up to, not including, `$below`.
+     *
+     * @phpstan-impure
+     */
     public function below(int $below): int
     {
         return $this->random->getInt(0, $below - 1);

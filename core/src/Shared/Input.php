@@ -97,6 +97,12 @@ final readonly class Input
         return new self($value instanceof \stdClass ? $value : new \stdClass, $this->path($field));
     }
 
+    /** A field that is either an object or a number. */
+    public function objectOrNumber(string $field): self|float
+    {
+        return $this->get($field) instanceof \stdClass ? $this->object($field) : $this->number($field);
+    }
+
     public function objectOrNull(string $field): ?self
     {
         return $this->has($field) ? $this->object($field) : null;

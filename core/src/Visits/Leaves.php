@@ -39,14 +39,7 @@ final readonly class Leaves
             $behind += $card->from() !== null && $card->behind($now) ? 1 : 0;
         }
         $spare = $exit === null ? 0 : $exit->dayIn($zone)->daysUntil($visit->end);
-        $how = match (true) {
-            $visit->problem !== null => LeavesHow::NoPlan,
-            $exit === null => LeavesHow::Unplanned,
-            $open === 0 => LeavesHow::Worked,
-            $visit->must->isBefore($exit) => LeavesHow::TooLate,
-            $spare <= 1 => LeavesHow::Tight,
-            default => LeavesHow::InTime,
-        };
+        $how = LeavesHow::of($visit->problem === null, $exit, $open > 0, $visit->must, $visit->end, $zone);
         $state = $how->state();
 
         return new self(

@@ -53,7 +53,13 @@ final readonly class PackItem
     /** Whether a visit begins in its window: in time is judged by the first day. @pure */
     public function fits(PackVisit $visit): bool
     {
-        return $visit->start->number >= $this->earliest->number && InTime::begins($visit->start, $this->latest);
+        return $this->begins($visit->start);
+    }
+
+    /** The same of the day on which a visit begins. @pure */
+    public function begins(Day $start): bool
+    {
+        return $start->number >= $this->earliest->number && InTime::begins($start, $this->latest);
     }
 
     /** The life thrown away by doing it at a visit, worth its value. @pure */

@@ -87,6 +87,58 @@ final class ResponseTest extends TestCase
         self::assertEqualsWithDelta([40.0, 34.0, 46.0], [$is->reference, $is->low, $is->high], 1e-9);
     }
 
+    /** @return iterable<string, array{float, float|null, float|null, Verdict}> swing, partner's, its limit, verdict */
+    public static function partners(): iterable
+    {
+        yield 'no partner' => [5.0, null, 3.0, Verdict::Pass];
+        yield 'the partner is free' => [5.0, -9.0, null, Verdict::Pass];
+        yield 'the partner at its limit' => [5.0, -3.0, 3.0, Verdict::Pass];
+        yield 'the partner beyond it' => [5.0, -3.1, 3.0, Verdict::Fail];
+        yield 'the partner within, the engine not' => [6.1, 1.0, 3.0, Verdict::Fail];
+    }
+
+    /** By eye and from samples the same verdict. */
+    #[DataProvider('partners')]
+    public function test_the_partner_may_have_a_limit_of_its_own(
+        float $swing,
+        ?float $partner,
+        ?float $limit,
+        Verdict $verdict,
+    ): void {
+        self::assertSame(
+            $verdict,
+            Response::seen(40.0, 40.0 + $swing, 40.0, null, $partner, 6.0, 4.0, $limit)->verdict,
+        );
+        $t = array_map(floatval(...), range(0, 9));
+        $is = Response::of(
+            Samples::of($t, [
+                'q' => array_map(static fn(float $at): float => 40.0 + ($at === 5.0 ? $swing : 0.0), $t),
+                'q2' => array_map(static fn(float $at): float => 38.0 + ($at === 5.0 ? $partner ?? 0.0 : 0.0), $t),
+                'n' => array_fill(0, 10, 96.0),
+            ]),
+            [...array_fill(0, 5, 'auto'), ...array_fill(0, 5, 'manual')],
+            'q',
+            $partner === null ? null : 'q2',
+            Steadiness::of('n', 96.0, 0.7, 3.0),
+            3.0,
+            6.0,
+            4.0,
+            $limit,
+        );
+        self::assertSame([$verdict, $verdict], [$is->verdict, $is->changes[0]->verdict]);
+    }
+
+    public function test_what_was_not_recorded_was_not_stable(): void
+    {
+        $t = [0.0, 1.0, 2.0, 3.0, 7.0, 8.0, 9.0, 10.0, 11.0];
+        $samples = Samples::of($t, ['n' => array_fill(0, 9, 96.0)]);
+        $hold = Steadiness::of('n', 96.0, 0.7, 4.0);
+        self::assertSame(7.0, $hold->reachedAt($samples), 'nothing is said of gaps');
+        self::assertSame(11.0, $hold->reachedAt($samples, [['from' => 3.0, 'to' => 7.0]]));
+        self::assertNull(Steadiness::of('n', 96.0, 0.7, 5.0)->reachedAt($samples, [['from' => 3.0, 'to' => 7.0]]));
+        self::assertSame(3.0, Steadiness::of('n', 96.0, 0.7, 3.0)->reachedAt($samples, [['from' => 3.0, 'to' => 7.0]]));
+    }
+
     public function test_it_stands_only_if_it_was_stable_for_the_whole_window_and_samples_span_it(): void
     {
         $rows = self::torques(40.0, 40.0, 40.0);

@@ -179,6 +179,43 @@ final class StepsTest extends TestCase
         yield 'over none' => [$flows('foumd - 2'), ['steps.1.spec.reading.limit.min']];
         yield 'no expression' => [$flows('found -'), ['steps.1.spec.reading.limit.min']];
         yield 'more than numbers' => [$flows('constant("PHP_OS")'), ['steps.1.spec.reading.limit.min']];
+        $rig = static fn(array $more): array => [self::step('rig', [
+            'tool_kind' => 'protractor',
+            'points' => [
+                ['id' => 'a', 'title' => 'a', 'unit' => 'deg', 'min' => 1, 'max' => 2],
+                ['id' => 'b', 'title' => 'b', 'unit' => 'deg', 'min' => 1, 'max' => 2],
+            ],
+            'adjusters' => [[
+                'id' => 's', 'title' => 's', 'unit' => 'turns', 'step' => 1, 'min' => -1, 'max' => 1,
+                'positive' => 'cw',
+            ]],
+            'effects' => ['s' => ['a' => 1, 'b' => ['mean' => 1, 'sd' => 0.2]]],
+            ...$more,
+        ])];
+        yield 'a rig model' => [$rig(['drawing' => ['width' => 90, 'height' => 90, 'parts' => [
+            ['kind' => 'lever', 'id' => 'arm', 'at' => [9, 9], 'length' => 5, 'point' => 'a'],
+            ['kind' => 'rod', 'from' => [1, 1], 'to' => 'arm', 'adjuster' => 's'],
+        ]]]), []];
+        yield 'an effect on a point that there is not' => [
+            $rig(['effects' => ['s' => ['c' => 1]]]), ['steps.0.spec.effects.s.c'],
+        ];
+        yield 'a match of a point with itself' => [
+            $rig(['match' => [['points' => ['a', 'a'], 'within' => 1]]]), ['steps.0.spec.match.0.points'],
+        ];
+        yield 'a drawing of what there is not' => [
+            $rig(['drawing' => ['width' => 90, 'height' => 90, 'parts' => [
+                ['kind' => 'lever', 'id' => 'arm', 'at' => [9, 9], 'length' => 5, 'point' => 'c'],
+                ['kind' => 'rod', 'from' => 'leg', 'to' => 'arm', 'adjuster' => 't'],
+            ]]]),
+            [
+                'steps.0.spec.drawing.parts.0.point', 'steps.0.spec.drawing.parts.1.adjuster',
+                'steps.0.spec.drawing.parts.1.from',
+            ],
+        ];
+        yield 'what must hold, the wrong way round, in no unit' => [
+            $rig(['requires' => [['id' => 'oil', 'title' => 'oil', 'unit' => 'warm', 'min' => 9, 'max' => 1]]]),
+            ['steps.0.spec.requires.0.unit', 'steps.0.spec.requires.0'],
+        ];
         $many = array_map(static fn(int $i): string => "p{$i}", range(1, 60));
         yield 'more than a card has' => [
             array_fill(

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Jorvel\Core\Tests\Shared;
 
 use Closure;
-use Jorvel\Core\Bench\Adjuster;
 use Jorvel\Core\Bench\Instrument;
 use Jorvel\Core\Bench\ReadingLimit;
-use Jorvel\Core\Bench\Turn;
+use Jorvel\Core\Bench\Rigging\Adjuster;
+use Jorvel\Core\Bench\Rigging\Turn;
 use Jorvel\Core\Crew\AssignPerson;
 use Jorvel\Core\Crew\AssignSlot;
 use Jorvel\Core\Crew\Qualified;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Jorvel\Core\Bench;
+namespace Jorvel\Core\Bench\Rigging;
 
 use Jorvel\Core\Shared\InputError;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Jorvel\Core\Bench;
+namespace Jorvel\Core\Bench\Rigging;
 
 /** Which way an adjuster is moved. */
 enum Turn: string

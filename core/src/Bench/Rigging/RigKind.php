@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Jorvel\Core\Bench;
+namespace Jorvel\Core\Bench\Rigging;
 
 use Jorvel\Core\Contract\Kind;
 use Jorvel\Core\Shared\Input;
@@ -27,18 +27,8 @@ final class RigKind implements Kind
             $p->numberOrNull('aim'),
             $p->numberOrNull('weight') ?? 1.0,
         ));
-        $adjusters = $in->each('adjusters', static fn(Input $a): Adjuster => Adjuster::of(
-            $a->string('id'),
-            $a->number('step'),
-            $a->number('min'),
-            $a->number('max'),
-            Turn::from($a->string('positive')),
-        ));
-        $matches = $in->each('match', static function (Input $m): RigMatch {
-            [$a, $b] = $m->strings('points');
-
-            return RigMatch::of($a, $b, $m->number('within'));
-        });
+        $adjusters = $in->each('adjusters', self::adjuster(...));
+        $matches = $in->each('match', self::match(...));
         $table = $in->object('effects');
         $effects = [];
         foreach ($table->fields() as $adjuster) {
@@ -46,5 +36,23 @@ final class RigKind implements Kind
         }
 
         return Rig::solve($points, $adjusters, $effects, $matches)->toArray();
+    }
+
+    public static function adjuster(Input $a): Adjuster
+    {
+        return Adjuster::of(
+            $a->string('id'),
+            $a->number('step'),
+            $a->number('min'),
+            $a->number('max'),
+            Turn::from($a->string('positive')),
+        );
+    }
+
+    public static function match(Input $m): RigMatch
+    {
+        [$a, $b] = $m->strings('points');
+
+        return RigMatch::of($a, $b, $m->number('within'));
     }
 }

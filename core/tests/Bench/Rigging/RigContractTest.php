@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Jorvel\Core\Tests\Bench;
+namespace Jorvel\Core\Tests\Bench\Rigging;
 
 use Jorvel\Core\Contract\Door;
 use PHPUnit\Framework\Attributes\DataProvider;

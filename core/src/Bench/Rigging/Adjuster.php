@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Jorvel\Core\Bench;
+namespace Jorvel\Core\Bench\Rigging;
 
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Near;
@@ -62,5 +62,27 @@ final readonly class Adjuster
     public function direction(float $amount): Turn
     {
         return $amount < 0 ? $this->positive->opposite() : $this->positive;
+    }
+
+    /**
+     * The signed amount of so much in a direction.
+     *
+     * @param float $amount at least 0
+     *
+     * @pure
+     */
+    public function signed(float $amount, Turn $direction): float
+    {
+        return $direction === $this->positive ? $amount : -$amount;
+    }
+
+    /**
+     * Whether a place, counted from where it stood, lies within its travel.
+     *
+     * @pure
+     */
+    public function reaches(float $place): bool
+    {
+        return Near::atLeast($place, $this->min) && Near::atMost($place, $this->max);
     }
 }

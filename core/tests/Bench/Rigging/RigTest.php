@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Jorvel\Core\Tests\Bench;
+namespace Jorvel\Core\Tests\Bench\Rigging;
 
-use Jorvel\Core\Bench\Adjuster;
-use Jorvel\Core\Bench\Rig;
-use Jorvel\Core\Bench\RigMatch;
-use Jorvel\Core\Bench\RigPoint;
-use Jorvel\Core\Bench\RigResult;
-use Jorvel\Core\Bench\Turn;
+use Jorvel\Core\Bench\Rigging\Adjuster;
+use Jorvel\Core\Bench\Rigging\Rig;
+use Jorvel\Core\Bench\Rigging\RigMatch;
+use Jorvel\Core\Bench\Rigging\RigPoint;
+use Jorvel\Core\Bench\Rigging\RigResult;
+use Jorvel\Core\Bench\Rigging\Turn;
 use PHPUnit\Framework\TestCase;
 
 final class RigTest extends TestCase

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Jorvel\Core\Bench;
+namespace Jorvel\Core\Bench\Rigging;
 
 /** What to turn, which way and how far, and what should then be read. */
 final readonly class RigResult
