@@ -59,6 +59,20 @@ return [
     // said.
     'closure_days' => 45,
     'fix_hours' => 3.0,
+    // A season: hours that a day in a visit costs, and a visit, beside life thrown away; what each hour that was to be
+    // flown on such a day costs, and each flight that the programme names; what a day away from its place on the line
+    // costs a phased fleet. Work of more hours than so many wants a roof. An aircraft flies at most so many times what
+    // it does, where its fleet has a task.
+    'season_day_hours' => 4.0,
+    'season_visit_hours' => 4.0,
+    'season_flying_hours' => 0.5,
+    'season_sector_hours' => 3.0,
+    'season_line_hours' => 0.2,
+    'season_roof_hours' => 6.0,
+    'season_fly_more' => 1.25,
+    // Share of that work that is reckoned with in a season: the rest goes to induction, making safe, and waiting for
+    // each other.
+    'season_usable_share' => 0.8,
     // As much is worked on the line between two days of flying.
     'line_hours' => 8.0,
     // A defect that comes back within so many days, or so many flights, is a repeat.

@@ -15,6 +15,8 @@ use App\Bench\Do\Work\SeeIndication;
 use App\Bench\Do\Work\SeeSequence;
 use App\Bench\Do\Work\Stabilise;
 use App\Bench\Do\Work\WatchTransition;
+use App\Bench\Show\FollowedTrends;
+use App\Fleet\Show\DueTrends;
 use App\Floor\CardClosed;
 use App\Floor\Do\Work\StepKinds;
 use App\Floor\TestFailed;
@@ -22,11 +24,12 @@ use App\Floor\TestPassed;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
-/** What Bench adds to the floor: rigging sheets, reading sheets and the steps of tests. */
+/** What Bench adds to the floor: rigging and reading sheets, the steps of tests; and to the due list: its trends. */
 final class BenchProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind(DueTrends::class, FollowedTrends::class);
         foreach ([
             'rig' => RigSheet::class, 'sheet' => ReadSheet::class, 'stabilise' => Stabilise::class,
             'reference' => RecordReference::class, 'transition' => WatchTransition::class,

@@ -26,11 +26,12 @@ use Jorvel\Core\Shared\Day;
  */
 final class Bench extends Command
 {
-    protected $signature = 'jorvel:bench
-        {name? : due, fleet, page, plan, floor, requests, lock, safety, large, deferrals, tests or screen; else all but safety}
-        {--acts=100000 : how many acts safety is to try}
-        {--from=1 : the world with which safety begins, so that several machines may share the acts}
-        {--as-is : with the settings PHP was started with}';
+    protected $signature = 'jorvel:bench '
+        .'{name? : due, fleet, page, plan, season, floor, requests, lock, safety, large, deferrals, tests, rig, '
+        .'screen; else all but safety} '
+        .'{--acts=100000 : how many acts safety is to try} '
+        .'{--from=1 : the world with which safety begins, so that several machines may share the acts} '
+        .'{--as-is : with the settings PHP was started with}';
 
     protected $description = 'Measure and print the figures';
 
@@ -44,6 +45,7 @@ final class Bench extends Command
             'fleet' => $this->fleet(...),
             'page' => $this->page(...),
             'plan' => fn() => $this->all(app(PlanFigures::class)->measure()),
+            'season' => fn() => $this->all(app(SeasonFigures::class)->measure()),
             'floor' => fn() => $this->all(app(FloorFigures::class)->measure()),
             'requests' => fn() => $this->all(app(RequestFigures::class)->requests()),
             'lock' => fn() => $this->all(app(RequestFigures::class)->lock()),
@@ -56,6 +58,10 @@ final class Bench extends Command
             'large' => fn() => $this->all(app(LargeFigures::class)->measure()),
             'deferrals' => fn() => $this->all(app(DeferralFigures::class)->measure()),
             'tests' => fn() => $this->all(app(TestFigures::class)->measure()),
+            'rig' => function (): void {
+                $this->all(app(RigFigures::class)->measure());
+                $this->all(app(RigScreenFigures::class)->measure());
+            },
             'screen' => fn() => $this->all(app(ScreenFigures::class)->measure()),
         ];
         $name = $this->argument('name');

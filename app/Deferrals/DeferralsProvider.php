@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Deferrals;
 
 use App\Deferrals\Do\BeginDeferral;
+use App\Deferrals\Do\CloseInSeason;
 use App\Deferrals\Do\KeepLineReport;
 use App\Deferrals\Show\Closures;
 use App\Floor\CardClosed;
 use App\Floor\ReportTaken;
+use App\Visits\Show\Season\ClosesDeferrals;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
@@ -19,6 +21,7 @@ final class DeferralsProvider extends ServiceProvider
     {
         // What one reader has read for many deferrals, the others ask.
         $this->app->scoped(Closures::class);
+        $this->app->bind(ClosesDeferrals::class, CloseInSeason::class);
     }
 
     public function boot(): void

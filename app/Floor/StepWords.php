@@ -307,10 +307,10 @@ final readonly class StepWords
     /** @return list<string> what was turned in a run of a rigging sheet */
     private static function turned(Step $step, RigRun $run): array
     {
-        $titles = array_column($step->spec['adjusters'] ?? [], 'title', 'id');
-
-        return array_map(static fn(array $m): string => "Run {$run->no}: ".($titles[$m['adjuster']] ?? $m['adjuster'])
-            .' '.Words::number($m['amount'], 2)." {$m['direction']}", $run->solution['moves']);
+        return array_map(
+            static fn(string $said): string => "Run {$run->no}: {$said}",
+            RigWords::turned($step->spec, $run->turned ?? []),
+        );
     }
 
     /**

@@ -36,7 +36,11 @@ final class HangarHours
     /** @return Collection<int, Bay> */
     private function bays(): Collection
     {
-        return $this->memo->of('bays', ['bays'], static fn(): Collection => Bay::orderBy('id')->get());
+        return $this->memo->of(
+            'bays',
+            ['bays', 'bay_closures'],
+            static fn(): Collection => Bay::with('closures')->orderBy('id')->get(),
+        );
     }
 
     public function base(Visit $visit): string
@@ -57,7 +61,7 @@ final class HangarHours
 
         return $this->memo->of(
             "hours {$from} {$last} {$base} {$type} {$visit->bay}",
-            [...Rotas::TABLES, 'bays'],
+            [...Rotas::TABLES, 'bays', 'bay_closures'],
             fn(): WorkHours => $this->hours($from, $first, $last, $base, $type, $bay),
         );
     }
@@ -70,7 +74,8 @@ final class HangarHours
         $left = [];
         // Where nobody rated works, the board still has its hours: with nobody in them.
         foreach ($spells === [] ? $this->empty($first, $last, $open) : $spells as $spell) {
-            if ($from->isBefore($spell->until)) {
+            $day = $spell->from->dayIn($this->clock->zone());
+            if ($from->isBefore($spell->until) && $bay?->closed($day, $day) === null) {
                 $left[] = new Spell(
                     $spell->from->isBefore($from) ? $from : $spell->from,
                     $spell->until,

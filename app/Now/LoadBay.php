@@ -18,24 +18,27 @@ final readonly class LoadBay
     public function __construct(private LoadFlying $flying, private Clock $clock) {}
 
     /**
-     * The visit that has a bay on one of these days; null where it is free. A bay of the list takes one aircraft at a
-     * time; elsewhere there is room.
+     * A visit that has a bay's last place on one of these days; null where it has room.
      *
      * @param int|null $but a visit that is not asked about: the one that is to be moved
      */
-    private function taken(string $bay, Day $from, Day $to, ?int $but): ?Visit
+    private function taken(Bay $bay, Day $from, Day $to, ?int $but): ?Visit
     {
-        if (! Bay::where('name', $bay)->exists()) {
-            return null;
-        }
-
-        return Visit::with('aircraft')
-            ->where('bay', $bay)
+        $there = Visit::with('aircraft')
+            ->where('bay', $bay->name)
             ->where('state', '!=', Visit::RELEASED)
             ->whereKeyNot($but ?? 0)
             ->orderBy('start')
             ->get()
-            ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($from, $to));
+            ->filter(fn(Visit $v): bool => $this->flying->span($v)->overlaps($from, $to));
+        for ($day = $from; $there->isNotEmpty() && $day->number <= $to->number; $day = $day->plusDays(1)) {
+            $in = $there->filter(fn(Visit $v): bool => $this->flying->span($v)->holds($day));
+            if ($in->count() >= $bay->places) {
+                return $in->first();
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -68,11 +71,16 @@ final readonly class LoadBay
      * @param string $kept what the refusal ends with
      * @param int|null $but a visit that is not asked about
      *
-     * @throws Refused when another aircraft stands in the bay on one of these days
+     * @throws Refused when the bay is closed, or has no place left, on one of these days; on the apron there is room
      */
     public function requireFree(string $bay, Day $from, Day $to, string $kept, ?int $but = null): void
     {
-        $other = $this->taken($bay, $from, $to, $but);
+        $is = Bay::with('closures')->where('name', $bay)->first();
+        $closed = $is?->closed($from, $to);
+        if ($closed !== null) {
+            throw Refused::because("{$bay} is closed from {$closed->start} to {$closed->end}: {$closed->why}. {$kept}");
+        }
+        $other = $is === null ? null : $this->taken($is, $from, $to, $but);
         if ($other !== null) {
             $span = $this->flying->span($other);
             throw Refused::because(VisitWords::inBay($other->aircraft->mark, $bay, $span)." {$kept}");

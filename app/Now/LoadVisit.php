@@ -25,7 +25,7 @@ final readonly class LoadVisit
     /** The relations of a visit from which its picture is made. */
     public const WITH = ['aircraft.type', 'cards.steps:id,card_id,no,state', 'plan'];
 
-    public function __construct(private Clock $clock, private HangarHours $hangar) {}
+    public function __construct(private Clock $clock, private HangarHours $hangar, private VisitDoubts $doubts) {}
 
     /**
      * @param Visit $visit with {@see WITH}; its cards may carry times that are not saved
@@ -33,15 +33,12 @@ final readonly class LoadVisit
      */
     public function of(Visit $visit, ?Collection $findings = null): VisitNow
     {
-        $end = $visit->end;
-        $before = 3600 * (int) config('jorvel.leave_before_midnight');
-
         return new VisitNow(
             (string) $visit->id,
             $visit->state,
             $visit->start,
-            $end,
-            Instant::fromEpoch(Instant::firstAfter($end, $this->clock->zone())->epoch() - $before),
+            $visit->end,
+            $this->doubts->mustLeave($visit),
             array_values($visit->cards->map(static fn(Card $c): CardInVisit => self::card($c, $visit))->all()),
             array_values(($findings ?? collect())->map(self::found(...))->all()),
             $this->hours($visit),

@@ -30,6 +30,23 @@ final class Paper extends TCPDF
         return $pdf;
     }
 
+    /** A sheet that lies, for a table of days; it has one page. @param string $size `A4` or `A3` */
+    public static function lying(string $title, string $foot, string $size): self
+    {
+        $pdf = new self('L', 'mm', $size, true, 'UTF-8');
+        $pdf->foot = $foot;
+        $pdf->SetCreator('Jorvel');
+        $pdf->SetTitle($title);
+        $pdf->setPrintHeader(false);
+        $pdf->SetMargins(14, 12, 14);
+        $pdf->SetAutoPageBreak(false);
+        $pdf->setFontSubsetting(true);
+        $pdf->SetFont('dejavusans', '', 9);
+        $pdf->AddPage();
+
+        return $pdf;
+    }
+
     public function Footer(): void
     {
         $this->SetY(-14);

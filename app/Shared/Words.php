@@ -127,10 +127,10 @@ final class Words
         return trim("{$said} {$unit}");
     }
 
-    /** "1 day", "12 days". */
+    /** "1 day", "12 days", "1,111 items". */
     public static function count(int $many, string $one, ?string $more = null): string
     {
-        return $many === 1 ? "1 {$one}" : "{$many} ".($more ?? "{$one}s");
+        return $many === 1 ? "1 {$one}" : number_format($many).' '.($more ?? "{$one}s");
     }
 
     /**

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Bench\Model\FaultWalk;
+use App\Bench\Model\FollowedPoint;
 use App\Bench\Model\Recorder;
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\AircraftType;
 use App\Floor\Do\Attempts;
+use App\Floor\Do\ChartLimit;
 use App\Floor\Do\TakeReading;
 use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
@@ -25,6 +27,7 @@ use App\Visits\Do\MakeCard;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Bench\Limit;
+use Jorvel\Core\Bench\LimitResult;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\AttemptState;
 use Jorvel\Core\Shared\Day;
@@ -80,12 +83,12 @@ final readonly class BenchStory
             $steps = $card->steps->keyBy('title');
             foreach ($readings as $r) {
                 $step = $steps[$r['step']];
-                $limit = $step->readingSpec($r['point'])['limit'] ?? null;
-                $judged = $limit === null ? null : Limit::judge(
-                    Quantity::of((float) $r['value'], Unit::parse($r['unit'])),
-                    TakeReading::limit(['limit' => $limit]),
-                    Day::parse(substr($r['at'], 0, 10)),
+                $limit = $step->readingSpec($r['point'])['limit'] ?? ChartLimit::of(
+                    $step->spec['points'] ?? [],
+                    $r['point'],
+                    array_map(floatval(...), $readings->where('step', $r['step'])->pluck('value', 'point')->all()),
                 );
+                $judged = $limit === null ? null : self::judged($limit, (float) $r['value'], $r['unit'], $r['at']);
                 Reading::create([
                     'step_id' => $step->id, 'card_id' => $card->id,
                     'tool_id' => $r['tool'] === '' ? null : $tools[$r['tool']],
@@ -97,6 +100,16 @@ final readonly class BenchStory
             }
             $this->passed($card->load('steps'), $by, $first['at']);
         }
+    }
+
+    /** @param array<string, mixed> $limit */
+    public static function judged(array $limit, float $value, string $unit, string $at): LimitResult
+    {
+        return Limit::judge(
+            Quantity::of($value, Unit::parse($unit)),
+            TakeReading::limit(['limit' => $limit]),
+            Day::parse(substr($at, 0, 10)),
+        );
     }
 
     /**
@@ -189,6 +202,22 @@ final readonly class BenchStory
         ]);
     }
 
+    /**
+     * A cowl flap that opens slower each time stands in the due list, until it is bled.
+     *
+     * @param Collection<string, Person> $people
+     */
+    public function followed(Collection $people): void
+    {
+        $step = Step::with('card')->where('title', 'Open and shut, both sides')
+            ->whereRelation('card.aircraft', 'mark', 'QA-VFD')->firstOrFail();
+        FollowedPoint::create([
+            'aircraft_id' => $step->card->aircraft_id, 'template_id' => $step->card->template_id,
+            'title' => $step->title, 'point' => 'ropen', 'person_id' => $people['ines']->id,
+            'at' => '2026-05-04T13:20:00Z', 'why' => 'opens slower each time: bleed it before it is out',
+        ]);
+    }
+
     /** A step of this morning's card, as it was worked. */
     private function work(Step $step, Person $by, string $at, bool $left): void
     {
@@ -235,7 +264,7 @@ final readonly class BenchStory
     }
 
     /** A card of the past, closed in a visit of its own. */
-    private function card(Aircraft $aircraft, CardTemplate $template, Person $by, string $at): Card
+    public function card(Aircraft $aircraft, CardTemplate $template, Person $by, string $at): Card
     {
         $day = substr($at, 0, 10);
         $visit = Visit::create([

@@ -78,6 +78,7 @@ final readonly class World
         private FloorStory $floorStory,
         private DeferralStory $deferralStory,
         private BenchStory $benchStory,
+        private RigStory $rigStory,
         private Recalls $recalls,
         private FreezeCertificate $freeze,
         private WhatFollows $whatFollows,
@@ -640,6 +641,8 @@ final readonly class World
         $this->benchStory->past(self::csv('past_tests.csv'), $people);
         $this->benchStory->walks(self::json('past_walks.json'), $people);
         $this->benchStory->morning($people);
+        $this->benchStory->followed($people);
+        $this->rigStory->past(self::json('past_riggings.json'), $people);
     }
 
     /**

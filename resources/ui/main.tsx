@@ -16,6 +16,8 @@ const room = <K extends string>(load: () => Promise<Record<K, React.ComponentTyp
 const Fleet = room(() => import('./rooms/fleet/Fleet'), 'Fleet');
 const Aircraft = room(() => import('./rooms/fleet/Aircraft'), 'Aircraft');
 const DueList = room(() => import('./rooms/fleet/DueList'), 'DueList');
+const AsOf = room(() => import('./rooms/fleet/AsOf'), 'AsOf');
+const Since = room(() => import('./rooms/fleet/Since'), 'Since');
 const Stagger = room(() => import('./rooms/fleet/Stagger'), 'Stagger');
 const Bottles = room(() => import('./rooms/fleet/Bottles'), 'Bottles');
 const WhatIf = room(() => import('./rooms/fleet/WhatIf'), 'WhatIf');
@@ -26,6 +28,7 @@ const Board = room(() => import('./rooms/visits/Board'), 'Board');
 const Window = room(() => import('./rooms/visits/Window'), 'Window');
 const Progress = room(() => import('./rooms/visits/Progress'), 'Progress');
 const Pack = room(() => import('./rooms/visits/Pack'), 'Pack');
+const Season = room(() => import('./rooms/visits/season/Season'), 'Season');
 const Bays = room(() => import('./rooms/visits/Bays'), 'Bays');
 const Phases = room(() => import('./rooms/visits/Phases'), 'Phases');
 const Crew = room(() => import('./rooms/crew/Crew'), 'Crew');
@@ -46,8 +49,11 @@ const Out = room(() => import('./rooms/stores/Out'), 'Out');
 const Tool = room(() => import('./rooms/stores/Tool'), 'Tool');
 const Card = room(() => import('./rooms/floor/Card'), 'Card');
 const Bench = room(() => import('./rooms/bench/Bench'), 'Bench');
+const PastTests = room(() => import('./rooms/bench/PastTests'), 'PastTests');
 const Attempt = room(() => import('./rooms/bench/Attempt'), 'Attempt');
 const FaultWalk = room(() => import('./rooms/bench/Walk'), 'FaultWalk');
+const Riggings = room(() => import('./rooms/bench/rigging/Riggings'), 'Riggings');
+const Rigging = room(() => import('./rooms/bench/rigging/Rigging'), 'Rigging');
 const Trends = room(() => import('./rooms/bench/Trends'), 'Trends');
 const Trend = room(() => import('./rooms/bench/Trend'), 'Trend');
 const Recordings = room(() => import('./rooms/bench/Recordings'), 'Recordings');
@@ -112,6 +118,8 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/" element={<Navigate to="/fleet" replace />} />
                                 <Route path="/fleet" element={<Fleet />} />
                                 <Route path="/fleet/due" element={<DueList />} />
+                                <Route path="/fleet/as-of" element={<AsOf />} />
+                                <Route path="/fleet/since" element={<Since />} />
                                 <Route path="/fleet/stagger" element={<Stagger />} />
                                 <Route path="/fleet/bottles" element={<Bottles />} />
                                 <Route path="/fleet/what-if" element={<WhatIf />} />
@@ -120,6 +128,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/visits" element={<Visits />} />
                                 <Route path="/visits/:id" element={<Visit />} />
                                 <Route path="/visits/pack" element={<Pack />} />
+                                <Route path="/visits/season" element={<Season />} />
                                 <Route path="/visits/bays" element={<Bays />} />
                                 <Route path="/visits/phases" element={<Phases />} />
                                 <Route path="/visits/:id/window" element={<Window />} />
@@ -137,8 +146,11 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/floor/findings/:id" element={<Finding />} />
                                 <Route path="/floor/:id" element={<Card />} />
                                 <Route path="/bench" element={<Bench />} />
+                                <Route path="/bench/past" element={<PastTests />} />
                                 <Route path="/bench/attempts/:id" element={<Attempt />} />
                                 <Route path="/bench/findings/:id" element={<FaultWalk />} />
+                                <Route path="/bench/rigging" element={<Riggings />} />
+                                <Route path="/bench/rigging/:id" element={<Rigging />} />
                                 <Route path="/bench/trends" element={<Trends />} />
                                 <Route path="/bench/trends/:id" element={<Trend />} />
                                 <Route path="/bench/recordings" element={<Recordings />} />

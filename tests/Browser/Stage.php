@@ -36,11 +36,21 @@ final class Stage
         $stage = new self("http://127.0.0.1:{$port}", "http://127.0.0.1:{$driverPort}", $folder);
         // Also when the tests die in the middle.
         register_shutdown_function($stage->close(...));
+        copy($world ?? self::demo(), "{$folder}/jorvel.sqlite");
         if ($world === null) {
-            touch("{$folder}/jorvel.sqlite");
-            $stage->artisan('jorvel:demo');
-        } else {
-            copy($world, "{$folder}/jorvel.sqlite");
+            // As if it had been loaded just now: its clock begins at the demo's own "now".
+            preg_match(
+                "/'demo_now' => '([^']+)'/",
+                (string) file_get_contents(dirname(__DIR__, 2).'/config/jorvel.php'),
+                $now,
+            );
+            $now = (new \DateTimeImmutable($now[1] ?? throw new RuntimeException('The demo world has no now.')))
+                ->getTimestamp();
+            mkdir("{$folder}/photos");
+            foreach (glob(self::demo().'-photos/*') ?: [] as $photo) {
+                copy($photo, "{$folder}/photos/".basename($photo));
+            }
+            $stage->database()->exec('update settings set value = '.($now - time())." where name = 'clock_offset'");
         }
         $root = dirname(__DIR__, 2);
         $stage->serve();
@@ -49,6 +59,44 @@ final class Stage
         $stage->wait($driverPort);
 
         return $stage;
+    }
+
+    /** The demo world as a file, made once for as long as nothing that it is made from has changed. */
+    private static function demo(): string
+    {
+        $root = dirname(__DIR__, 2);
+        $from = '';
+        foreach (['app', 'config', 'core/src', 'core/schema', 'database'] as $folder) {
+            $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(
+                "{$root}/{$folder}",
+                \FilesystemIterator::SKIP_DOTS,
+            ));
+            foreach ($files as $file) {
+                $from .= str_contains($file->getFilename(), '.sqlite')
+                    ? ''
+                    : "{$file->getPathname()} {$file->getMTime()} {$file->getSize()}\n";
+            }
+        }
+        $world = sys_get_temp_dir().'/jorvel-demo-'.md5($from).'.sqlite';
+        $lock = fopen("{$world}.lock", 'c') ?: throw new RuntimeException('The demo world cannot be locked.');
+        flock($lock, LOCK_EX);
+        if (! is_file($world)) {
+            touch("{$world}.new");
+            $process = proc_open(
+                [PHP_BINARY, "{$root}/artisan", 'jorvel:demo'],
+                [1 => ['file', '/dev/null', 'w']],
+                $pipes,
+                null,
+                self::settings('', "{$world}.new", "{$world}-photos"),
+            );
+            if ($process === false || proc_close($process) !== 0) {
+                throw new RuntimeException('The demo world could not be made.');
+            }
+            rename("{$world}.new", $world);
+        }
+        flock($lock, LOCK_UN);
+
+        return $world;
     }
 
     private function serve(): void
@@ -169,10 +217,16 @@ final class Stage
     /** @return array<string, string> */
     private function environment(): array
     {
+        return self::settings($this->url, "{$this->folder}/jorvel.sqlite", "{$this->folder}/photos");
+    }
+
+    /** @return array<string, string> */
+    private static function settings(string $url, string $database, string $photos): array
+    {
         return [
             ...getenv(), 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
-            'APP_KEY' => 'base64:'.base64_encode(str_repeat('jorvel--', 4)), 'APP_URL' => $this->url,
-            'DB_DATABASE' => "{$this->folder}/jorvel.sqlite", 'JORVEL_PHOTOS' => "{$this->folder}/photos",
+            'APP_KEY' => 'base64:'.base64_encode(str_repeat('jorvel--', 4)), 'APP_URL' => $url,
+            'DB_DATABASE' => $database, 'JORVEL_PHOTOS' => $photos,
             'SESSION_DRIVER' => 'quiet', 'CACHE_STORE' => 'database', 'PHP_CLI_SERVER_WORKERS' => '3',
         ];
     }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -49,11 +51,28 @@ final readonly class Visitor
     {
         $by = WebDriverBy::cssSelector($css);
         $this->await(WebDriverExpectedCondition::elementToBeClickable($by), "Cannot click {$css}");
-        $element = $this->browser->findElement($by);
-        $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
-        $element->click();
+        $this->tap($by, true);
 
         return $this;
+    }
+
+    /** Clicks what is there; where something lies over it, or it moves just then, once more, as a person would. */
+    private function tap(WebDriverBy $by, bool $scroll = false): void
+    {
+        for ($n = 0; ; $n++) {
+            try {
+                $element = $this->browser->findElement($by);
+                if ($scroll) {
+                    $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+                }
+                $element->click();
+
+                return;
+            } catch (ElementClickInterceptedException|StaleElementReferenceException $e) {
+                $n < 25 || throw $e;
+                usleep(200_000);
+            }
+        }
     }
 
     /** Presses the button or link that begins with these words. */
@@ -63,7 +82,7 @@ final readonly class Visitor
         $scope = $within === '' ? '' : $within;
         $by = WebDriverBy::xpath("{$scope}//*[self::button or self::a][starts-with(normalize-space(.), {$quoted})]");
         $this->await(WebDriverExpectedCondition::elementToBeClickable($by), "No button \"{$words}\"");
-        $this->browser->findElement($by)->click();
+        $this->tap($by);
 
         return $this;
     }

@@ -23,7 +23,7 @@ trait WorksSteps
      *
      * @param array<string, string> $but points, lamps, conditions or the one entry that are otherwise
      */
-    private static function workStep(Visitor $who, int $card, array $but = []): void
+    protected static function workStep(Visitor $who, int $card, array $but = []): void
     {
         $step = self::openStep($card);
         $spec = $step['spec'];
@@ -66,7 +66,7 @@ trait WorksSteps
      * @return array{id: int, no: int, kind: string, title: string, spec: array<string, mixed>, result: array<string,
      *   mixed>}
      */
-    private static function openStep(int $card): array
+    protected static function openStep(int $card): array
     {
         $row = self::$stage->database()->query("select id, no, kind, title, spec, result from steps
             where card_id = {$card} and state = 'open' order by no limit 1")->fetch(\PDO::FETCH_ASSOC);
@@ -80,7 +80,7 @@ trait WorksSteps
     /**
      * Works from the step that stands open up to the first that begins with these words; that is left.
      */
-    private static function workTo(Visitor $who, int $card, string $title): void
+    protected static function workTo(Visitor $who, int $card, string $title): void
     {
         for ($n = 0; $n < 60; $n++) {
             $step = self::openStep($card);
@@ -96,7 +96,7 @@ trait WorksSteps
     }
 
     /** @param array{no: int, kind: string, title: string, result: array<string, mixed>} $step */
-    private static function isPast(Visitor $who, int $card, array $step): void
+    protected static function isPast(Visitor $who, int $card, array $step): void
     {
         $who->browser->wait(20, 60)->until(static function () use ($card, $step): bool {
             $now = self::openStep($card);
@@ -110,7 +110,7 @@ trait WorksSteps
      * @param array<string, string> $values
      * @param array<string, string> $but
      */
-    private static function fill(Visitor $who, array $values, array $but): Visitor
+    protected static function fill(Visitor $who, array $values, array $but): Visitor
     {
         foreach ([...$values, ...array_intersect_key($but, $values)] as $name => $value) {
             $who->type($name, $value);
@@ -120,7 +120,7 @@ trait WorksSteps
     }
 
     /** @param array<string, mixed> $spec */
-    private static function choice(array $spec, string $id): string
+    protected static function choice(array $spec, string $id): string
     {
         foreach ($spec['choices'] as $c) {
             if ($id === '' ? $c['verdict'] === 'pass' && ! ($c['unusual'] ?? false) : $c['id'] === $id) {
@@ -131,7 +131,7 @@ trait WorksSteps
     }
 
     /** @param array<string, mixed> $reading */
-    private static function takes(Visitor $who, array $reading): Visitor
+    protected static function takes(Visitor $who, array $reading): Visitor
     {
         return isset($reading['tool_kind'])
             ? $who->tool(self::toolOf($reading['tool_kind'], $reading['limit'] ?? null))
@@ -139,7 +139,7 @@ trait WorksSteps
     }
 
     /** @param array<string, mixed>|null $limit */
-    private static function toolOf(string $kind, ?array $limit): string
+    protected static function toolOf(string $kind, ?array $limit): string
     {
         $value = $limit === null ? 'low' : InOrder::inside($limit);
         $unit = $limit === null ? '' : "and unit = '{$limit['unit']}'";
@@ -150,7 +150,7 @@ trait WorksSteps
     }
 
     /** @param array<string, mixed> $reading */
-    private static function asShown(array $reading): string
+    protected static function asShown(array $reading): string
     {
         $value = InOrder::inside($reading['limit']);
         $code = isset($reading['tool_kind']) ? self::toolOf($reading['tool_kind'], $reading['limit']) : '';
@@ -162,7 +162,7 @@ trait WorksSteps
     }
 
     /** @param array<string, mixed> $reading readings that fall a little each time, and then to nought */
-    private static function falling(array $reading): string
+    protected static function falling(array $reading): string
     {
         $at = (int) InOrder::inside($reading['limit']);
 
@@ -173,7 +173,7 @@ trait WorksSteps
      * @param array<string, string> $titles by id
      * @param array<string, string> $but
      */
-    private static function seen(Visitor $who, array $titles, array $but, string $yes, string $no): Visitor
+    protected static function seen(Visitor $who, array $titles, array $but, string $yes, string $no): Visitor
     {
         foreach ($titles as $id => $title) {
             $word = ($but[$id] ?? 'yes') === 'yes' ? $yes : $no;
@@ -187,7 +187,7 @@ trait WorksSteps
      * @param array<string, mixed> $spec
      * @param array<string, string> $but by item, its place
      */
-    private static function touch(Visitor $who, array $spec, array $but): Visitor
+    protected static function touch(Visitor $who, array $spec, array $but): Visitor
     {
         $titles = array_column($spec['items'], 'title', 'id');
         $order = $spec['order'];
@@ -209,7 +209,7 @@ trait WorksSteps
      * @param array<string, mixed> $spec
      * @param array<string, string> $but
      */
-    private static function selfTest(Visitor $who, array $spec, array $but): Visitor
+    protected static function selfTest(Visitor $who, array $spec, array $but): Visitor
     {
         $screens = [];
         foreach ($spec['screens'] ?? [] as $i => $s) {
@@ -231,7 +231,7 @@ trait WorksSteps
      * @param array{spec: array<string, mixed>, result: array<string, mixed>} $step
      * @param array<string, string> $but
      */
-    private static function sheet(Visitor $who, array $step, array $but): Visitor
+    protected static function sheet(Visitor $who, array $step, array $but): Visitor
     {
         ['spec' => $spec, 'result' => $result] = $step;
         $points = array_column($spec['points'], null, 'id');
@@ -263,6 +263,13 @@ trait WorksSteps
             $id === array_key_last($points) || $at->sendKeys(WebDriverKeys::ENTER);
         }
 
+        // What is said of the last one has come; then nothing moves any more.
+        $judged = array_key_last(array_filter(
+            $points,
+            static fn(array $p): bool => isset($p['chart']) || isset($p['limit']),
+        ));
+        $judged === null || $who->find("label[for=\"point-{$judged}\"] [aria-live] b");
+
         return $who->press(match (true) {
             ! ($spec['left'] ?? false) => 'Save the readings',
             isset($result['run']) => 'Save as left',
@@ -270,7 +277,7 @@ trait WorksSteps
         });
     }
 
-    private static function heldFor(Visitor $who, int $card, int $seconds): Visitor
+    protected static function heldFor(Visitor $who, int $card, int $seconds): Visitor
     {
         $who->press('Start the');
         $who->see('Holding');
@@ -280,7 +287,7 @@ trait WorksSteps
     }
 
     /** @param array<string, mixed> $spec */
-    private static function leak(Visitor $who, int $card, array $spec, string $end): Visitor
+    protected static function leak(Visitor $who, int $card, array $spec, string $end): Visitor
     {
         if (! isset($spec['from'])) {
             self::takes($who, $spec)->type('entry', '37')->type('temp', '12')->press('Save the start')->see('Start:');
@@ -298,7 +305,7 @@ trait WorksSteps
      *
      * @param array{id: int, no: int, spec: array<string, mixed>, result: array<string, mixed>} $step
      */
-    private static function called(Visitor $who, int $card, array $step): Visitor
+    protected static function called(Visitor $who, int $card, array $step): Visitor
     {
         ['id' => $id, 'no' => $no, 'spec' => $spec] = $step;
         $me = self::scalar(
@@ -329,7 +336,7 @@ trait WorksSteps
     }
 
     /** What goes round the whole aircraft, or needs another, is worked in threads of its own. */
-    private static function elsewhere(Visitor $who, int $card, int $step): Visitor
+    protected static function elsewhere(Visitor $who, int $card, int $step): Visitor
     {
         self::$stage->database()->exec("update steps set state = 'done', result = '{}' where id = {$step}");
 
@@ -337,7 +344,7 @@ trait WorksSteps
     }
 
     /** The clock of the demo goes on. */
-    private static function later(int $seconds): void
+    protected static function later(int $seconds): void
     {
         self::$stage->database()->exec("update settings set value = value + {$seconds} where name = 'clock_offset'");
     }

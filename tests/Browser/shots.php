@@ -45,8 +45,11 @@ try {
     $shot($ines, '07-board');
     $ines->go('/visits/1/window')->find('[data-lever]');
     $shot($ines, '14-look-and-fix');
-    $ines->go('/visits/pack?mark=QA-VFC')->find('[data-slot]');
-    $shot($ines, '19-pack');
+    $ines->go(
+        '/visits/season?days=90',
+    )->see('are kept for 90 days')->press('Propose a season')->see('Planning 90 days');
+    $ines->press('Take the proposal')->see('not kept yet')->press('By bay');
+    $shot($ines, '19-season');
 
     $ines->go('/library/write/SKV/SKV-35-11')->see('No fault')->click('[data-row="6"]')->see('Close the bottle valve');
     $shot($ines, '15-card-editor');
@@ -66,6 +69,7 @@ try {
     $oda->press('Set up; start the hold');
     $oda->find('input[name="entry"]');
     $oda->type('entry', '44')->see('inside')->press('Save the reading')->find('[data-testid="step-7"]');
+    $oda->type('holds:oil', '72')->click('input[name="holds:friction"]')->click('input[name="holds:joined"]');
     $oda->tool('PR-05')->type('high', '64,7')->type('pickup', '19,5')->type('feather', '85')->press('Save the as-found')
         ->find('[data-testid="moves"]');
     $shot($oda, '11-rigging');

@@ -80,30 +80,37 @@ final readonly class FollowTests
      */
     public function closed(CardClosed $told): void
     {
-        $now = (string) $this->clock->now();
-        $attempts = TestAttempt::where('card_id', $told->card->id)->orderBy('no')->get()->groupBy('key');
-        foreach ($attempts as $of) {
-            $last = $of->where('stands', true)->last();
-            $ids = $of->pluck('finding_id')->filter()->unique();
-            if ($ids->isEmpty() || $last?->state !== AttemptState::Passed) {
+        $passed = $this->passedAtLast($told->card);
+        $open = Finding::with('followUps')->whereIn('id', array_keys($passed))->where('state', Finding::OPEN)->get();
+        $causes = FaultWalk::whereIn('finding_id', $open->pluck('id'))->pluck('cause', 'finding_id');
+        $carded = Card::whereIn('finding_id', $open->pluck('id'))->pluck('finding_id');
+        foreach ($open as $finding) {
+            if ($finding->unanswered() !== [] || $carded->contains($finding->id)) {
                 continue;
             }
-            $causes = FaultWalk::whereIn('finding_id', $ids)->pluck('cause', 'finding_id');
-            $open = Finding::with('followUps')->whereIn('id', $ids)->where('state', Finding::OPEN)->get();
-            foreach ($open as $finding) {
-                if ($finding->unanswered() !== [] || Card::where('finding_id', $finding->id)->exists()) {
-                    continue;
-                }
-                $finding->update([
-                    'state' => Finding::FIXED, 'settled_at' => $now,
-                    'fixed_how' => ($causes[$finding->id] ?? 'no cause named')
-                        ."; attempt {$last->no} passed, card {$told->card->number}",
-                ]);
-                $this->records->write($told->by, 'finding.fixed', "finding:{$finding->id}", [
-                    'number' => $finding->number, 'how' => $finding->fixed_how,
-                ]);
+            $finding->update([
+                'state' => Finding::FIXED, 'settled_at' => (string) $this->clock->now(),
+                'fixed_how' => ($causes[$finding->id] ?? 'no cause named')
+                    ."; attempt {$passed[$finding->id]->no} passed, card {$told->card->number}",
+            ]);
+            $this->records->write($told->by, 'finding.fixed', "finding:{$finding->id}", [
+                'number' => $finding->number, 'how' => $finding->fixed_how,
+            ]);
+        }
+    }
+
+    /** @return array<int, TestAttempt> the attempts that stand and passed, by the findings of those before them */
+    private function passedAtLast(Card $card): array
+    {
+        $out = [];
+        foreach (TestAttempt::where('card_id', $card->id)->orderBy('no')->get()->groupBy('key') as $of) {
+            $last = $of->where('stands', true)->last();
+            if ($last?->state === AttemptState::Passed) {
+                $out += array_fill_keys($of->pluck('finding_id')->filter()->all(), $last);
             }
         }
+
+        return $out;
     }
 
     /** @return Collection<int, FaultWalk> of open findings that earlier attempts at the same test raised */

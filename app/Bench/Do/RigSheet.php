@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Do;
 
+use App\Bench\Model\RigLesson;
 use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
 use App\Floor\Do\Disturb;
@@ -15,66 +16,181 @@ use App\Floor\Do\Worked;
 use App\Floor\Model\Reading;
 use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
+use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
 use Closure;
-use Jorvel\Core\Bench\Adjuster;
-use Jorvel\Core\Bench\Rig;
-use Jorvel\Core\Bench\RigMatch;
-use Jorvel\Core\Bench\RigPoint;
-use Jorvel\Core\Bench\Turn;
+use Jorvel\Core\Bench\Rigging\MeasuredRun;
+use Jorvel\Core\Bench\Rigging\RigModel;
+use Jorvel\Core\Bench\Rigging\RigNextResult;
+use Jorvel\Core\Bench\Rigging\RigVerdict;
 use Jorvel\Core\Floor\Handling;
 use Jorvel\Core\Floor\Proof;
+use Jorvel\Core\Shared\Deadline;
 
-/** A rigging sheet: as-found readings in, what to turn out, as-left readings in, until all is within. */
+/**
+ * A rigging sheet: readings in, what to turn out; what was really turned in, readings again, until all is within. What
+ * the runs showed is learned from run to run, and stays with the aircraft.
+ */
 final readonly class RigSheet implements StepKind
 {
-    public function __construct(private TakeReading $readings, private Records $records, private Disturb $disturb) {}
+    /** A search that cannot look at every choice ends after so many milliseconds. */
+    private const BUDGET = 500;
+
+    public function __construct(
+        private TakeReading $readings,
+        private Records $records,
+        private Disturb $disturb,
+        private RigPrior $prior,
+        private RigGround $ground,
+        private Clock $clock,
+    ) {}
 
     public function answers(): array
     {
-        return ['as_found', 'as_left'];
+        return ['run', 'run_off', 'as_found', 'turned', 'as_left'];
     }
 
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         $step->loadMissing('runs');
 
-        return $in->do === 'as_found' ? $this->asFound($by, $step, $in) : $this->asLeft($by, $step, $in);
+        return match ($in->do) {
+            'run' => $this->ground->begin($by, $step, $in),
+            'run_off' => $this->ground->breakOff($by, $step, $in),
+            'as_found' => $this->asFound($by, $step, $in),
+            'turned' => $this->entered($by, $step, $in),
+            default => $this->asLeft($by, $step, $in),
+        };
     }
 
-    /** The readings of a new run, and what to turn. @throws Refused */
+    /** The readings of a new rigging, and what to turn. @throws Refused */
     private function asFound(Person $by, Step $step, StepInput $in): Worked
     {
         if ($step->runs->contains(static fn(RigRun $r): bool => $r->as_left === null)) {
             throw Refused::because('The last run still waits for its as-left readings.');
         }
         $no = (int) $step->runs->max('no') + 1;
+        [$ground, $held] = $this->run($step, 1, fn(): array => RigHeld::said($step->spec, $in->entries));
+        $threads = RigThreads::read($step->spec, $in->entries);
         $taken = $this->taken($step, $in, ReadingKind::AsFound, $no);
+        $prior = $this->prior->of($step, RigModel::from($step->spec));
+        $values = self::values($taken);
+        $result = RigInHand::model($step, $prior['effects'], $threads)
+            ->next([new MeasuredRun($values)], Deadline::in(self::BUDGET));
+        $within = $result->verdict === RigVerdict::Within;
+        $writes = [
+            ...$this->over($by, $step, $in, $taken, $result),
+            ...$this->commit($by, $step, $taken, $within),
+            ...$this->begin($by, $step, $result, [
+                'no' => $no, 'ground' => $ground, 'as_found' => $values, 'prior' => $prior,
+                'held' => $held, 'threads' => $threads, 'as_left' => $within ? $values : null,
+                'turned' => $within ? [] : null,
+            ]),
+        ];
+
+        return $within ? Worked::done(['run' => $no], ...$writes) : Worked::open(...$writes);
+    }
+
+    /**
+     * The number of the ground run in which it is read, and what held: where runs are begun, as it was said there.
+     *
+     * @param Closure(): array<string, string> $held
+     *
+     * @return array{int, array<string, string>}
+     *
+     * @throws Refused
+     */
+    private function run(Step $step, int $no, Closure $held): array
+    {
+        if (! RigGround::isRun($step->spec)) {
+            return [$no, $held()];
+        }
+        $run = $this->ground->require($step);
+
+        return [$run->no, array_column($run->conditions, 'said', 'holds')];
+    }
+
+    /**
+     * The ground run ends with its readings; a reading that is asked for once more is of the same run.
+     *
+     * @param array<string, Taken> $taken
+     *
+     * @return list<Closure(): mixed>
+     *
+     * @throws Refused
+     */
+    private function over(Person $by, Step $step, StepInput $in, array $taken, RigNextResult $result): array
+    {
+        return ! RigGround::isRun($step->spec) || $result->verdict === RigVerdict::ReadAgain
+            ? []
+            : $this->ground->end($by, $step, $in, $taken, $result->verdict === RigVerdict::Within);
+    }
+
+    /** What was really turned after the last readings. @throws Refused */
+    private function entered(Person $by, Step $step, StepInput $in): Worked
+    {
+        [$run, $hand] = $this->open($step);
+        if ($run->verdict() === RigVerdict::ReadAgain) {
+            throw Refused::because('A reading does not fit what went before. Read again before anything is turned. '
+                .'Nothing was saved.');
+        }
+        if (RigRun::running($step) !== null) {
+            throw Refused::because(
+                'A ground run goes on: end it or break it off before anything is turned. Nothing was saved.',
+            );
+        }
+        $cool = $run->cool($step->spec);
+        if ($cool !== null && $this->clock->now()->epoch() < $cool->epoch()) {
+            throw Refused::because('Cool down at idle until '.$this->clock->local($cool).', then shut down. Nothing is '
+                .'turned before; nothing was saved.');
+        }
+        $turned = RigTurned::read($step->spec, $in->entries, $hand->past($run), $hand->model);
+        // Put right, what was said to be turned before is not; what other rounds turned is said once more.
+        $right = $run->turned !== null;
+        $run->turned = $turned;
+        $what = $right ? self::allTurned($step) : self::titles($step, $turned);
 
         return Worked::open(
-            ...$this->commit($by, $step, $taken),
-            ...$this->begin($by, $step, $no, self::values($taken)),
+            static fn() => $run->save(),
+            fn() => $right ? $this->disturb->void($step->card->aircraft_id, [$step->id]) : null,
+            fn() => $this->disturb->turned($by, $step->card, $step, self::needs($step, $what), $what, false),
+            fn() => $this->records->write(
+                $by,
+                'rig.turned',
+                "card:{$step->card_id}",
+                ['step' => $step->no, 'run' => $run->no, 'turned' => $turned],
+            ),
         );
     }
 
     /**
-     * The readings after the adjustment: done when everything is within its limits; if not, a further run begins with
-     * these as its as-found.
+     * The readings after the turns, or once more in the same run: done when everything is within; if not, a further
+     * round begins with these as its as-found.
      *
      * @throws Refused
      */
     private function asLeft(Person $by, Step $step, StepInput $in): Worked
     {
-        $run = $step->runs->first(
-            static fn(RigRun $r): bool => $r->as_left === null,
-        ) ?? throw Refused::because('Enter the as-found readings first.');
+        [$run, $hand] = $this->open($step);
+        if ($run->turned === null && $run->verdict() !== RigVerdict::ReadAgain) {
+            throw Refused::because('Enter first what was turned, also where it was nothing. Nothing was saved.');
+        }
+        $turned = array_filter($run->turned ?? []) !== [];
+        [$ground, $held] = $this->run(
+            $step,
+            $run->ground + ($turned ? 1 : 0),
+            fn(): array => $turned ? RigHeld::said($step->spec, $in->entries) : $run->held ?? [],
+        );
         $taken = $this->taken($step, $in, ReadingKind::AsLeft, $run->no);
         $values = self::values($taken);
-        $solution = $this->solve($step, $values);
+        $rounds = $hand->rounds;
+        $result = $hand->model->next([...$hand->measured(), new MeasuredRun($values)], Deadline::in(self::BUDGET));
+        $within = $result->verdict === RigVerdict::Within;
         $writes = [
-            ...$this->commit($by, $step, $taken),
-            static fn() => $run->update(['as_left' => $values]),
+            ...$this->over($by, $step, $in, $taken, $result),
+            ...$this->commit($by, $step, $taken, true),
+            static fn() => $run->update(['as_left' => $values, 'turned' => $run->turned ?? []]),
             fn() => $this->records->write(
                 $by,
                 'rig.as_left',
@@ -82,54 +198,96 @@ final readonly class RigSheet implements StepKind
                 ['step' => $step->no, 'run' => $run->no, 'as_left' => $values],
             ),
         ];
-
-        // Within as it stands: nothing unmet, and nothing to move for that.
-        $within = $solution['within'] === true && $solution['moves'] === [];
-        $writes[] = fn() => $this->turned($by, $step, $run, $within);
-
-        return $within
-            ? Worked::done(['run' => $run->no], ...$writes)
-            : Worked::open(...$writes, ...$this->begin($by, $step, $run->no + 1, $values));
-    }
-
-    /** What was turned in a run is disturbed until the points are read within, and until what it names besides is done. */
-    private function turned(Person $by, Step $step, RigRun $run, bool $within): void
-    {
-        $titles = array_column($step->spec['adjusters'], 'title', 'id');
-        $of = static fn(RigRun $r): array => array_map(
-            static fn(array $m): string => $titles[$m['adjuster']] ?? $m['adjuster'],
-            $r->solution['moves'],
-        );
-        $all = array_values(array_unique(array_merge(...array_map($of, $step->runs->all()))));
-        $needs = Handling::ofAdjusters($step->spec);
-        $now = [];
-        foreach ($of($run) as $title) {
-            $now[$title] = $needs[$title] ?? [Proof::Reading];
+        if (! $within) {
+            return Worked::open(...$writes, ...$this->begin($by, $step, $result, [
+                'no' => $run->no + 1, 'ground' => $ground, 'as_found' => $values, 'held' => $held,
+            ]));
         }
-        $this->disturb->turned($by, $step->card, $step, $now, $all, $within);
+        $writes[] = fn() => $this->disturb->turned($by, $step->card, $step, [], self::allTurned($step), true);
+        if ($rounds->contains(static fn(RigRun $r): bool => array_filter($r->turned ?? []) !== [])) {
+            $writes[] = fn() => RigLesson::create([
+                'step_id' => $step->id, 'aircraft_id' => $step->card->aircraft_id, 'model' => RigPrior::model($step),
+                'runs' => $ground - $rounds->firstOrFail()->ground + 1, 'effects' => $result->learned(),
+                'at' => (string) $this->clock->now(),
+            ]);
+        }
+
+        return Worked::done(['run' => $run->no, 'ground' => $ground], ...$writes);
     }
 
     /**
-     * @param array<string, float> $values
+     * @return array{RigRun, RigInHand}
+     *
+     * @throws Refused
+     */
+    private function open(Step $step): array
+    {
+        $hand = RigInHand::of($step);
+        $run = $hand?->open();
+
+        return $hand === null || $run === null
+            ? throw Refused::because('Enter the as-found readings first.')
+            : [$run, $hand];
+    }
+
+    /** @return list<string> titles of what was turned in any round of a sheet */
+    private static function allTurned(Step $step): array
+    {
+        return self::titles($step, array_merge(
+            ...array_values($step->runs->map(static fn(RigRun $r): array => array_filter($r->turned ?? []))->all()),
+        ));
+    }
+
+    /**
+     * @param array<string, mixed> $turned by adjuster
+     *
+     * @return list<string> titles of what was
+     */
+    private static function titles(Step $step, array $turned): array
+    {
+        $titles = array_column($step->spec['adjusters'], 'title', 'id');
+
+        return array_values(array_unique(array_map(
+            static fn(string $id): string => $titles[$id] ?? $id,
+            array_keys(array_filter($turned)),
+        )));
+    }
+
+    /**
+     * @param list<string> $what
+     *
+     * @return array<string, list<Proof>> what each asks for once it was turned
+     */
+    private static function needs(Step $step, array $what): array
+    {
+        $needs = Handling::ofAdjusters($step->spec);
+
+        return array_combine(
+            $what,
+            array_map(static fn(string $title): array => $needs[$title] ?? [Proof::Reading], $what),
+        );
+    }
+
+    /**
+     * @param array<string, mixed> $row
      *
      * @return list<Closure(): mixed>
      */
-    private function begin(Person $by, Step $step, int $no, array $values): array
+    private function begin(Person $by, Step $step, RigNextResult $result, array $row): array
     {
-        $solution = $this->solve($step, $values);
-
         return [
-            static fn() => RigRun::create([
-                'step_id' => $step->id,
-                'no' => $no,
-                'as_found' => $values,
-                'solution' => $solution,
+            fn() => RigRun::create([
+                ...$row, 'solution' => $result->toArray(), 'step_id' => $step->id,
+                'read_at' => (string) $this->clock->now(),
             ]),
             fn() => $this->records->write(
                 $by,
                 'rig.computed',
                 "card:{$step->card_id}",
-                ['step' => $step->no, 'run' => $no, 'as_found' => $values, 'moves' => $solution['moves']],
+                [
+                    'step' => $step->no, 'run' => $row['no'], 'as_found' => $row['as_found'],
+                    'moves' => $result->toArray()['moves'],
+                ],
             ),
         ];
     }
@@ -168,55 +326,17 @@ final readonly class RigSheet implements StepKind
 
     /**
      * @param array<string, Taken> $taken
+     * @param bool $good whether these are what the aircraft is left with, as far as is known
      *
      * @return list<Closure(): mixed>
      */
-    private function commit(Person $by, Step $step, array $taken): array
+    private function commit(Person $by, Step $step, array $taken, bool $good): array
     {
-        return [
-            fn() => $this->readings->commit($by, $step, ...array_values($taken)),
-            // What was found is history; what was left must be good.
-            static fn() => Reading::where(['step_id' => $step->id, 'kind' => ReadingKind::AsFound])
-                ->update(['stands' => false]),
-        ];
-    }
+        // What was found is history; what was left must be good.
+        $past = static fn() => Reading::where(['step_id' => $step->id, 'kind' => ReadingKind::AsFound])
+            ->update(['stands' => false]);
+        $commit = fn() => $this->readings->commit($by, $step, ...array_values($taken));
 
-    /**
-     * @param array<string, float> $values
-     *
-     * @return array<string, mixed>
-     */
-    private function solve(Step $step, array $values): array
-    {
-        $spec = $step->spec;
-        $effects = array_map(static fn(array $row): array => array_map(floatval(...), $row), $spec['effects']);
-
-        return Rig::solve(
-            array_map(
-                static fn(array $p): RigPoint => RigPoint::of(
-                    $p['id'],
-                    $values[$p['id']],
-                    (float) $p['min'],
-                    (float) $p['max'],
-                    isset($p['aim']) ? (float) $p['aim'] : null,
-                ),
-                $spec['points'],
-            ),
-            array_map(
-                static fn(array $a): Adjuster => Adjuster::of(
-                    $a['id'],
-                    (float) $a['step'],
-                    (float) $a['min'],
-                    (float) $a['max'],
-                    Turn::from($a['positive']),
-                ),
-                $spec['adjusters'],
-            ),
-            $effects,
-            array_map(
-                static fn(array $m): RigMatch => RigMatch::of($m['points'][0], $m['points'][1], (float) $m['within']),
-                $spec['match'] ?? [],
-            ),
-        )->toArray();
+        return $good ? [$past, $commit] : [$commit, $past];
     }
 }

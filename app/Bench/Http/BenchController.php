@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
+use App\Bench\Do\FollowTrend;
+use App\Bench\Show\PastTests;
 use App\Bench\Show\ShowBench;
 use App\Bench\Show\Trends;
 use App\Bench\Show\View\AttemptDetail;
 use App\Bench\Show\View\BenchView;
+use App\Bench\Show\View\PastTestsView;
 use App\Bench\Show\View\TrendsRoom;
 use App\Bench\Show\View\TrendView;
 use App\Floor\Model\TestAttempt;
@@ -22,6 +25,16 @@ final class BenchController
     public function index(ViewRequest $request, ShowBench $read): JsonResponse
     {
         return new JsonResponse($read->room());
+    }
+
+    #[Api('pastTests', PastTestsView::class, 'Every attempt there was, by aircraft and system')]
+    public function past(PastTestsRequest $request, PastTests $read): JsonResponse
+    {
+        return new JsonResponse($read->of(
+            $request->validated('mark'),
+            $request->validated('system'),
+            $request->has('before') ? $request->integer('before') : null,
+        ));
     }
 
     #[Api('attempt', AttemptDetail::class, 'An attempt as it was')]
@@ -39,6 +52,14 @@ final class BenchController
     #[Api('trend', TrendView::class, 'The trend that a reading belongs to')]
     public function trend(int $id, ViewRequest $request, Trends $trends): JsonResponse
     {
+        return new JsonResponse($trends->of($id) ?? abort(404));
+    }
+
+    #[Api('followTrend', TrendView::class, 'The trend, in the due list or out of it')]
+    public function follow(int $id, FollowTrendRequest $request, FollowTrend $follow, Trends $trends): JsonResponse
+    {
+        $follow($request->person(), $id, $request->boolean('follow'), $request->string('why')->value());
+
         return new JsonResponse($trends->of($id) ?? abort(404));
     }
 }

@@ -9,7 +9,6 @@ use App\Bench\Show\View\AttemptDetail;
 use App\Bench\Show\View\AttemptStepView;
 use App\Bench\Show\View\BenchRow;
 use App\Bench\Show\View\BenchView;
-use App\Bench\Show\View\RecordingRow;
 use App\Bench\Show\View\TestRow;
 use App\Floor\Model\Step;
 use App\Floor\Model\TestAttempt;
@@ -26,10 +25,18 @@ use Jorvel\Core\Shared\Unit;
 /** The room Bench, and any past attempt as it was. */
 final readonly class ShowBench
 {
-    /** Attempts before today that are listed. */
-    private const PAST = 200;
+    /** Attempts that are looked at for those of today. */
+    private const LATE = 200;
 
-    public function __construct(private Clock $clock, private Trends $trends) {}
+    /** Attempts before today that the room itself lists; all are in {@see PastTests}. */
+    private const BEFORE = 20;
+
+    public function __construct(
+        private Clock $clock,
+        private Trends $trends,
+        private ShowRecordings $recordings,
+        private PastTests $past,
+    ) {}
 
     public function room(): BenchView
     {
@@ -37,9 +44,9 @@ final readonly class ShowBench
             ->whereHas('card.visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))
             ->orderBy('card_id')->orderBy('no')->get();
         $attempts = TestAttempt::with(['card.aircraft', 'beginner', 'breaker', 'ender'])->orderByDesc('id')
-            ->limit(self::PAST)->get();
+            ->limit(self::LATE)->get(TestAttempt::LISTED);
         $last = TestAttempt::whereIn('card_id', $verdicts->pluck('card_id')->unique())->where('stands', true)
-            ->with(['beginner', 'breaker', 'ender'])->orderBy('no')->get()
+            ->with(['beginner', 'breaker', 'ender'])->orderBy('no')->get(TestAttempt::LISTED)
                 ->keyBy(static fn(TestAttempt $a): string => "{$a->card_id} {$a->key}");
         $open = $verdicts->filter(static fn(Step $s): bool => ! $s->settled());
         $rows = $open->map(
@@ -53,10 +60,10 @@ final readonly class ShowBench
             self::sentence($open->count(), $failed->count()),
             array_values($rows->reject(static fn(TestRow $r): bool => $failed->contains($r))->all()),
             array_values($attempts->filter(static fn(TestAttempt $a): bool => $on($a)->number === $today->number)
-                ->map($this->attempt(...))->all()),
+                ->map($this->past->row(...))->all()),
             array_values($failed->all()),
             array_values($attempts->filter(static fn(TestAttempt $a): bool => $on($a)->number < $today->number)
-                ->map($this->attempt(...))->all()),
+                ->take(self::BEFORE)->map($this->past->row(...))->all()),
             array_slice(array_values(array_filter(
                 $this->trends->rows(),
                 static fn(View\TrendRow $r): bool => $r->date !== null,
@@ -95,23 +102,6 @@ final readonly class ShowBench
         );
     }
 
-    private function attempt(TestAttempt $a): TestRow
-    {
-        return new TestRow(
-            $a->card_id,
-            $a->card->number,
-            1,
-            $a->card->aircraft->mark,
-            $a->system,
-            $a->title,
-            TestWords::look($a->state),
-            "Attempt {$a->no} ".TestWords::state($a->state),
-            TestWords::attempt($a, $this->clock),
-            $a->id,
-            $a->finding_id,
-        );
-    }
-
     /** @return list<BenchRow> rigging sheets, and tests of one step, on open cards */
     private function sheets(): array
     {
@@ -135,7 +125,8 @@ final readonly class ShowBench
     {
         $a->load(['card.aircraft', 'beginner', 'breaker', 'ender', 'finding']);
         $kept = collect($a->kept ?? []);
-        $recordings = Recording::where('attempt_id', $a->id)->orderBy('id')->get(Recording::WITHOUT_DATA);
+        $recordings = Recording::with(['aircraft', 'attempt'])->where('attempt_id', $a->id)->orderBy('id')
+            ->get(Recording::WITHOUT_DATA);
 
         return new AttemptDetail(
             $a->id,
@@ -156,16 +147,7 @@ final readonly class ShowBench
             $a->stands,
             array_map(static fn(array $c): string => "{$c['title']}: {$c['said']}", $a->conditions),
             array_values($kept->map(fn(array $s): AttemptStepView => $this->step($s))->all()),
-            array_values($recordings->map(fn(Recording $r): RecordingRow => new RecordingRow(
-                $r->id,
-                $a->card->aircraft->mark,
-                $r->name,
-                $this->clock->local($r->begun_at),
-                round($r->seconds / 60, 1),
-                $r->found['beyond'] === [] ? 'clear' : 'stop',
-                $r->found['beyond'] === [] ? 'within limits' : 'beyond limits',
-                null,
-            ))->all()),
+            array_values($recordings->map($this->recordings->row(...))->all()),
             $a->finding_id,
             $a->finding?->number,
         );

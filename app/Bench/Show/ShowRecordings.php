@@ -7,6 +7,8 @@ namespace App\Bench\Show;
 use App\Bench\Do\NewRecording;
 use App\Bench\Do\ReadRecording;
 use App\Bench\Do\Recordings;
+use App\Bench\Do\Work\RecordedRun;
+use App\Bench\Do\Work\TestSamples;
 use App\Bench\Model\Recorder;
 use App\Bench\Model\Recording;
 use App\Bench\Show\View\AttemptPick;
@@ -25,7 +27,6 @@ use App\Bench\Show\View\ThinnedView;
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
-use App\Floor\Model\Step;
 use App\Floor\Model\TestAttempt;
 use App\Library\Model\CardTemplate;
 use App\Library\Model\FollowRule;
@@ -33,7 +34,6 @@ use App\Shared\Clock;
 use App\Shared\Words;
 use Jorvel\Core\Bench\ChangeOver;
 use Jorvel\Core\Bench\Response;
-use Jorvel\Core\Bench\Steadiness;
 use Jorvel\Core\Bench\Thinned;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Floor\AttemptState;
@@ -61,16 +61,7 @@ final readonly class ShowRecordings
                 : Words::count($rows->count(), 'recording').($beyond === 0
                     ? '; no limit was exceeded in any.'
                     : '; in '.Words::count($beyond, 'of them', 'of them').' a limit was exceeded.'),
-            array_values($rows->map(fn(Recording $r): RecordingRow => new RecordingRow(
-                $r->id,
-                $r->aircraft->mark,
-                $r->name,
-                $this->clock->local($r->begun_at),
-                round($r->seconds / 60, 1),
-                $r->found['beyond'] === [] ? 'clear' : 'stop',
-                $r->found['beyond'] === [] ? 'within limits' : Words::count(count($r->found['beyond']), 'exceedance'),
-                $r->attempt === null ? null : "{$r->attempt->title}, attempt {$r->attempt->no}",
-            ))->all()),
+            array_values($rows->map($this->row(...))->all()),
             array_values(Recorder::with('type')->orderBy('code')->get()->map(static fn(Recorder $r): RecorderView
                 => new RecorderView(
                     $r->id,
@@ -105,23 +96,32 @@ final readonly class ShowRecordings
         );
     }
 
+    /** @param Recording $r with aircraft and attempt */
+    public function row(Recording $r): RecordingRow
+    {
+        $many = count($r->found['beyond']);
+
+        return new RecordingRow(
+            $r->id,
+            $r->aircraft->mark,
+            $r->name,
+            $this->clock->local($r->begun_at),
+            round($r->seconds / 60, 1),
+            $many === 0 ? 'clear' : 'stop',
+            $many === 0 ? 'within limits' : Words::count($many, 'exceedance'),
+            $r->attempt === null ? null : "{$r->attempt->title}, attempt {$r->attempt->no}",
+        );
+    }
+
     public function one(Recording $r): RecordingView
     {
-        $r->load(['aircraft', 'recorder', 'person', 'attempt']);
-        [$watched, $response, $why] = $this->response($r);
+        $r->load(['aircraft', 'recorder', 'person', 'attempt.card.steps']);
+        [$watched, $response, $changes, $why] = $this->judged($r);
         $limits = $this->limits($r);
-        $many = count($r->found['beyond']);
 
         return new RecordingView(
             $r->id,
-            "{$r->aircraft->mark}, {$r->name}: ".match (true) {
-                $many > 0 => 'a limit was exceeded '.($many === 1 ? 'once' : "{$many} times").'.',
-                $response !== null => 'the change-overs '.match ($response->verdict) {
-                    Verdict::Pass => 'hold within their limit.', Verdict::Fail => 'go beyond their limit.',
-                    default => 'cannot be judged.',
-                },
-                default => 'no limit was exceeded.',
-            },
+            "{$r->aircraft->mark}, {$r->name}: ".self::sentence(count($r->found['beyond']), $response, $changes),
             $r->aircraft->mark,
             "{$r->recorder->code} {$r->recorder->title}",
             $r->name,
@@ -143,7 +143,7 @@ final readonly class ShowRecordings
             $response?->reference,
             $response?->low,
             $response?->high,
-            array_map(static fn(ChangeOver $c): ChangeOverView => self::change($c), $response->changes ?? []),
+            array_map(self::change(...), $changes),
             $why,
             $r->attempt_id,
             $r->attempt?->card_id,
@@ -160,44 +160,42 @@ final readonly class ShowRecordings
     }
 
     /**
-     * What the recording says of the change-overs of its test.
+     * What the recording says of the change-overs of its test, as its steps would have it.
      *
-     * @return array{string|null, Response|null, string|null} the signal, the verdict, why there is none
+     * @return array{string|null, Response|null, list<ChangeOver>, string|null} the signal, what is counted from, each
+     *   change, why nothing is judged
      */
-    private function response(Recording $r): array
+    private function judged(Recording $r): array
     {
-        $key = $r->attempt?->key;
-        $step = $key === null ? null : Step::where(['card_id' => $r->attempt->card_id, 'kind' => 'transition'])
-            ->orderBy('no')->get()
-            ->first(
-                static fn(Step $s): bool => $s->spec['test']['key'] === $key
-                    && isset($s->spec['signal'], $s->spec['hold']),
-            );
-        if ($step === null) {
-            return [null, null, null];
+        $card = $r->attempt?->card;
+        $transitions = $card === null ? [] : TestSamples::transitions($card, $r->attempt->key);
+        foreach ($transitions as $t) {
+            $t->setRelation('card', $card);
         }
-        $spec = $step->spec;
-        $signal = (string) $spec['signal'];
-        $samples = $r->samples([$signal, (string) $spec['hold']['signal']]);
+        if (! isset($transitions[0]->spec['signal'], $transitions[0]->spec['hold'])) {
+            return [null, null, [], null];
+        }
+        $signal = (string) $transitions[0]->spec['signal'];
+        $run = RecordedRun::of($r);
         try {
-            return [$signal, Response::of(
-                $samples,
-                $r->modes($samples),
-                $signal,
-                null,
-                Steadiness::of(
-                    $spec['hold']['signal'],
-                    (float) $spec['hold']['target'],
-                    (float) $spec['hold']['tolerance'],
-                    (float) $spec['hold']['seconds'],
-                ),
-                (float) $spec['watch'],
-                (float) $spec['limit'],
-                (float) ($spec['usual'] ?? $spec['limit']),
-            ), null];
+            return [$signal, $run->response($transitions[0]), $run->changes($transitions), null];
         } catch (InputError $e) {
-            return [$signal, null, ucfirst("{$e->path} {$e->getMessage()}.")];
+            return [$signal, null, [], ucfirst("{$e->getMessage()}.")];
         }
+    }
+
+    /** @param list<ChangeOver> $changes */
+    private static function sentence(int $beyond, ?Response $response, array $changes): string
+    {
+        $said = array_column($changes, 'verdict');
+
+        return match (true) {
+            $beyond > 0 => 'a limit was exceeded '.($beyond === 1 ? 'once' : "{$beyond} times").'.',
+            $response === null => 'no limit was exceeded.',
+            in_array(Verdict::Fail, $said, true) => 'the change-overs go beyond their limit.',
+            $said === [] || in_array(Verdict::Invalid, $said, true) => 'the change-overs cannot be judged.',
+            default => 'the change-overs hold within their limit.',
+        };
     }
 
     /** @return array<string, array{float, bool, string}> limit, side and position by signal, in the signal's unit */

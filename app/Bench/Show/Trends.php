@@ -4,27 +4,26 @@ declare(strict_types=1);
 
 namespace App\Bench\Show;
 
+use App\Bench\Model\FollowedPoint;
 use App\Bench\Show\View\TrendPointView;
 use App\Bench\Show\View\TrendRow;
 use App\Bench\Show\View\TrendSeriesView;
 use App\Bench\Show\View\TrendsRoom;
 use App\Bench\Show\View\TrendView;
+use App\Bench\UnitChanges;
 use App\Floor\Model\Card;
-use App\Floor\Model\Exchange;
 use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
 use App\Floor\TestStepWords;
 use App\Shared\Clock;
 use App\Shared\Words;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Bench\Drift;
 use Jorvel\Core\Bench\DriftReading;
-use Jorvel\Core\Bench\LimitKind;
-use Jorvel\Core\Bench\ReadingLimit;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Input;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
@@ -58,7 +57,7 @@ final readonly class Trends
             match (true) {
                 $rows === [] => 'No point has been read three times yet. A trend begins with the third reading.',
                 $soon === [] => Words::count(count($rows), 'point').' followed; none heads for a limit.',
-                default => "{$soon[0]->title} on {$soon[0]->mark} heads for its limit first: {$soon[0]->when}.",
+                default => "{$soon[0]->title} on {$soon[0]->mark} will be out first: {$soon[0]->said}.",
             },
             $rows,
         );
@@ -67,22 +66,50 @@ final readonly class Trends
     /** @return list<TrendRow> those that will be out first, first */
     public function rows(): array
     {
-        $groups = $this->groups();
+        $out = array_values($this->each($this->groups($this->often())));
+        usort($out, static fn(TrendRow $a, TrendRow $b): int
+            => [$a->date ?? '9999', $a->mark, $a->title] <=> [$b->date ?? '9999', $b->mark, $b->title]);
+
+        return $out;
+    }
+
+    /**
+     * The trends of points that stand in the due list.
+     *
+     * @param int|null $aircraft of one aircraft alone
+     *
+     * @return array<string, TrendRow> by {@see FollowedPoint::key()}
+     */
+    public function followed(?int $aircraft): array
+    {
+        return $this->each($this->groups($this->often()->join('followed_points', static fn(JoinClause $j) => $j
+            ->on('followed_points.aircraft_id', '=', 'cards.aircraft_id')
+            ->on('followed_points.template_id', '=', 'cards.template_id')
+            ->on('followed_points.title', '=', 'steps.title')->on('followed_points.point', '=', 'readings.point')
+            ->whereNull('followed_points.ended_at'))
+            ->when($aircraft !== null, static fn(Builder $q) => $q->where('cards.aircraft_id', $aircraft))));
+    }
+
+    /**
+     * @param Collection<non-falsy-string, Collection<int, \stdClass>> $groups
+     *
+     * @return array<string, TrendRow> of those that are judged by something
+     */
+    private function each(Collection $groups): array
+    {
         $steps = Step::with(['card.template', 'card.item', 'card.finding'])
             ->whereIn('id', $groups->map(static fn(Collection $of): int => (int) $of->last()->step_id)->all())
             ->get()->keyBy('id');
-        $changed = $this->changed($groups->map(static fn(Collection $of): int => (int) $of->last()->aircraft_id)
+        $changed = UnitChanges::on($groups->map(static fn(Collection $of): int => (int) $of->last()->aircraft_id)
             ->unique()->values()->all());
         $out = [];
-        foreach ($groups as $readings) {
+        foreach ($groups as $key => $readings) {
             $step = $steps->get($readings->last()->step_id);
             $row = $step === null ? null : $this->row($readings, $step, $changed);
             if ($row !== null) {
-                $out[] = $row;
+                $out[$key] = $row;
             }
         }
-        usort($out, static fn(TrendRow $a, TrendRow $b): int
-            => [$a->date ?? '9999', $a->mark, $a->title] <=> [$b->date ?? '9999', $b->mark, $b->title]);
 
         return $out;
     }
@@ -106,58 +133,68 @@ final readonly class Trends
         $many = $mine->count() < self::DRAWN ? $mine->count() : $ours()->count();
         $others = $all()->where('cards.aircraft_id', '!=', $is->aircraft_id)->limit(self::DRAWN)->get()->reverse();
         $step = Step::with(['card.template', 'card.item', 'card.finding'])->findOrFail($mine->last()->step_id);
-        $limit = self::limit($step, (string) $is->point);
-        $changed = self::ofSystem($this->changed([(int) $is->aircraft_id]), $step->card);
+        $limit = FollowedLimit::of($step, (string) $is->point);
+        $changed = $this->ofSystem(UnitChanges::on([(int) $is->aircraft_id]), $step->card);
         [$drift, $why] = $this->drift($mine, $limit, $changed);
-        $unit = Unit::parse((string) $is->unit);
-        $title = self::title($step, (string) $is->point);
+        $said = TrendSaid::of($drift, $why, $this->clock);
+        $title = self::title($step, (string) $is->point, $limit);
+        $point = fn(object $r): TrendPointView => $this->point($r, $limit);
+        $in = FollowedPoint::standing()->with('person')->where([
+            'aircraft_id' => $is->aircraft_id, 'template_id' => $is->template_id, 'title' => $is->title,
+            'point' => $is->point,
+        ])->first();
 
         return new TrendView(
             $readingId,
             $title,
             (string) $is->mark,
             "{$step->card->template->code} {$step->card->template->title}",
-            $unit->label(),
+            ($limit->unit ?? Unit::parse((string) $is->unit))->label(),
             $limit?->low,
             $limit?->high,
-            $this->sentence($title, (string) $is->mark, $drift, $why),
+            "{$title} on {$is->mark}: {$said->sentence}.",
             $drift->trend ?? 'none',
-            $drift?->crossesOn === null ? null : (string) $drift->crossesOn,
-            array_values($mine->map(fn(object $r): TrendPointView => $this->point($r))->all()),
+            $said->out === null ? null : (string) $said->out,
+            array_values($mine->map($point)->all()),
             array_map(static fn(Day $d): string => (string) $d, $changed),
             array_values($others->groupBy('mark')->map(
-                fn(Collection $of, string $mark): TrendSeriesView => new TrendSeriesView(
+                static fn(Collection $of, string $mark): TrendSeriesView => new TrendSeriesView(
                     $mark,
                     (int) $of->last()->id,
-                    array_values($of->map(fn(object $r): TrendPointView => $this->point($r))->all()),
+                    array_values($of->map($point)->all()),
                 ),
             )->all()),
             $many,
+            $in === null ? null : "by {$in->person->name}, ".$this->clock->local($in->at).": {$in->why}",
         );
     }
 
-    /**
-     * @return Collection<int, Collection<int, object>> the latest readings of each point that was read often enough, in
-     *   order of time
-     */
-    private function groups(): Collection
+    /** The points that were read often enough. */
+    private function often(): Builder
     {
-        $often = DB::table('readings')->join('cards', 'cards.id', '=', 'readings.card_id')
+        return DB::table('readings')->join('cards', 'cards.id', '=', 'readings.card_id')
             ->join('steps', 'steps.id', '=', 'readings.step_id')->where('readings.stands', true)
             ->groupBy('cards.aircraft_id', 'cards.template_id', 'steps.title', 'readings.point')
             ->havingRaw('count(*) >= ?', [self::LEAST])
             ->select(['cards.aircraft_id', 'cards.template_id', 'steps.title', 'readings.point'])
             ->selectRaw('count(*) as many');
-        $latest = $this->query()->joinSub($often, 'often', static fn($j) => $j
+    }
+
+    /**
+     * @return Collection<non-falsy-string, Collection<int, \stdClass>> the latest readings of each of them, in order
+     *   of time, by {@see FollowedPoint::key()}
+     */
+    private function groups(Builder $often): Collection
+    {
+        $latest = $this->query()->joinSub($often, 'often', static fn(JoinClause $j) => $j
             ->on('often.aircraft_id', '=', 'cards.aircraft_id')->on('often.template_id', '=', 'cards.template_id')
             ->on('often.title', '=', 'steps.title')->on('often.point', '=', 'readings.point'))
             ->addSelect('often.many')
-                ->selectRaw('row_number() over (partition by cards.aircraft_id, cards.template_id, '
+            ->selectRaw('row_number() over (partition by cards.aircraft_id, cards.template_id, '
                 .'steps.title, readings.point order by readings.at desc, readings.id desc) as back');
 
         return DB::query()->fromSub($latest, 'latest')->where('back', '<=', self::LATEST)->orderByDesc('back')->get()
-            ->groupBy(static fn(object $r): string => "{$r->aircraft_id}|{$r->template_id}|{$r->title}|{$r->point}")
-            ->values();
+            ->groupBy(static fn(object $r): string => "{$r->aircraft_id}|{$r->template_id}|{$r->title}|{$r->point}");
     }
 
     private function query(): Builder
@@ -168,44 +205,36 @@ final readonly class Trends
             ->leftJoin('tools', 'tools.id', '=', 'readings.tool_id')->where('readings.stands', true)
             ->select([
                 'readings.id', 'readings.step_id', 'readings.point', 'readings.kind', 'readings.value', 'readings.unit',
-                'readings.verdict', 'readings.at', 'cards.aircraft_id', 'cards.template_id', 'cards.makes',
-                'steps.title',
-                'aircraft.mark', 'tools.code as tool',
+                'readings.verdict', 'readings.margin', 'readings.at', 'cards.aircraft_id', 'cards.template_id',
+                'cards.makes',
+                'steps.title', 'aircraft.mark', 'tools.code as tool',
             ]);
     }
 
     /**
      * @param Collection<int, object> $readings of one point of one aircraft
-     * @param array<string, list<Day>> $changed
      */
-    private function row(Collection $readings, Step $step, array $changed): ?TrendRow
+    private function row(Collection $readings, Step $step, UnitChanges $changed): ?TrendRow
     {
         $last = $readings->last();
-        $limit = self::limit($step, (string) $last->point);
+        $limit = FollowedLimit::of($step, (string) $last->point);
         if ($limit === null) {
             return null;
         }
-        [$drift, $why] = $this->drift($readings, $limit, self::ofSystem($changed, $step->card));
-        $today = $this->clock->today();
-        $days = $drift?->crossesOn === null ? null : $today->daysUntil($drift->crossesOn);
-        // What lies years ahead is no date that anybody plans by.
-        $near = $days !== null && $days <= 730;
+        [$drift, $why] = $this->drift($readings, $limit, $this->ofSystem($changed, $step->card));
+        $said = TrendSaid::of($drift, $why, $this->clock);
 
         return new TrendRow(
             (int) $last->id,
             (string) $last->mark,
-            self::title($step, (string) $last->point),
+            self::title($step, (string) $last->point, $limit),
             $step->card->template->code,
-            Words::number((float) $last->value, 3).' '.Unit::parse((string) $last->unit)->label(),
+            Words::number($limit->value($last) ?? (float) $last->value, 3)." {$limit->unit->label()}",
             (int) $last->many,
-            match (true) {
-                ! $near => 'clear', $days < 14 => 'stop', $days < 28 => 'watch', default => 'clear',
-            },
-            $why ?? ($near ? 'out on '.$this->clock->words($drift->crossesOn) : match ($drift?->trend) {
-                'rising' => 'rising', 'falling' => 'falling', default => 'steady',
-            }),
-            $near ? (string) $drift->crossesOn : null,
-            $near ? $this->clock->words($drift->crossesOn) : '',
+            $said->state($this->clock)->value,
+            $said->word,
+            $said->out === null ? null : (string) $said->out,
+            $said->sentence,
         );
     }
 
@@ -215,7 +244,7 @@ final readonly class Trends
      *
      * @return array{Drift|null, string|null} why there is none
      */
-    private function drift(Collection $readings, ?ReadingLimit $limit, array $changed): array
+    private function drift(Collection $readings, ?FollowedLimit $limit, array $changed): array
     {
         if ($limit === null) {
             return [null, 'no limit'];
@@ -224,12 +253,15 @@ final readonly class Trends
         $before = null;
         foreach ($readings->slice(-self::LATEST)->all() as $r) {
             $day = Instant::parse((string) $r->at)->dayIn($this->clock->zone());
-            $unit = Unit::parse((string) $r->unit);
+            $value = $limit->value($r);
+            if ($value === null) {
+                continue;
+            }
             $new = $before !== null && array_filter($changed, static fn(Day $d): bool
                 => $d->number > $before->number && $d->number <= $day->number) !== [];
             $out[] = new DriftReading(
                 $day,
-                $unit->to($limit->unit, (float) $r->value),
+                $value,
                 $r->kind === ReadingKind::AsLeft->value || $new,
             );
             $before = $day;
@@ -241,86 +273,29 @@ final readonly class Trends
         }
     }
 
-    /** What a point is judged by; null where it is by nothing, or by what other readings say. */
-    private static function limit(Step $step, string $point): ?ReadingLimit
+    /** @return list<Day> on which units of the system of a card were changed */
+    private function ofSystem(UnitChanges $changed, Card $card): array
     {
-        $limit = $step->kind === 'transition'
-            ? [
-                'kind' => 'range', 'unit' => $step->spec['unit'], 'min' => -$step->spec['limit'],
-                'max' => $step->spec['limit'],
-            ]
-            : $step->readingSpec($point)['limit'] ?? null;
-        $numbers = array_diff_key($limit ?? [], ['kind' => 0, 'unit' => 0]);
-        if ($limit === null || array_filter($numbers, is_string(...)) !== []) {
-            return null;
-        }
-
-        return LimitKind::limit(Input::of((object) $limit, 'limit'));
+        return array_map(fn(Instant $at): Day => $at->dayIn($this->clock->zone()), $changed->ofSystem($card));
     }
 
-    /**
-     * When units were changed, by aircraft and the first two figures of the chapter.
-     *
-     * @param list<int> $aircraft ids
-     *
-     * @return array<string, list<Day>>
-     */
-    private function changed(array $aircraft): array
+    private static function title(Step $step, string $point, ?FollowedLimit $limit): string
     {
-        $exchanges = Exchange::whereIn('aircraft_id', $aircraft)->where('stands', true)->whereNotNull('on_at')
-            ->orderBy('on_at')->get(['card_id', 'aircraft_id', 'on_at']);
-        $cards = Card::with(['template', 'item', 'finding'])->whereIn('id', $exchanges->pluck('card_id')->unique())
-            ->get()->keyBy('id');
-        $out = [];
-        foreach ($exchanges as $e) {
-            $card = $cards->get($e->card_id);
-            if ($card !== null && $e->on_at !== null) {
-                $out["{$e->aircraft_id} ".substr($card->chapter(), 0, 2)][] = $e->on_at->dayIn($this->clock->zone());
-            }
-        }
+        $title = $step->kind === 'sheet' ? "{$step->title}, ".TestStepWords::place($step, $point) : $point;
 
-        return $out;
+        return $limit?->inHand === true ? "{$title}, in hand" : $title;
     }
 
-    /**
-     * @param array<string, list<Day>> $changed
-     *
-     * @return list<Day> of those the ones of the system that a card works on
-     */
-    private static function ofSystem(array $changed, Card $card): array
-    {
-        return $changed["{$card->aircraft_id} ".substr($card->chapter(), 0, 2)] ?? [];
-    }
-
-    private static function title(Step $step, string $point): string
-    {
-        return $step->kind === 'sheet' ? "{$step->title}, ".TestStepWords::place($step, $point) : $point;
-    }
-
-    private function point(object $r): TrendPointView
+    private function point(object $r, ?FollowedLimit $limit): TrendPointView
     {
         return new TrendPointView(
             (string) Instant::parse((string) $r->at)->dayIn($this->clock->zone()),
-            (float) $r->value,
+            $limit?->value($r) ?? (float) $r->value,
             $r->verdict === 'pass' ? 'clear' : 'stop',
             $r->kind === 'reading'
                 ? ($r->makes === Card::RECHECK ? 're-check' : '')
                 : str_replace('_', ' ', (string) $r->kind),
             $r->tool,
         );
-    }
-
-    private function sentence(string $title, string $mark, ?Drift $drift, ?string $why): string
-    {
-        return "{$title} on {$mark}: ".match (true) {
-            $why !== null => "{$why}.",
-            $drift === null => 'nothing can be said yet.',
-            $drift->crossesOn !== null && $drift->trend !== 'none'
-                => "{$drift->trend}, and out after ".$this->clock->words($drift->crossesOn).'.',
-            $drift->crossesOn !== null && ($drift->daysLeft ?? 9999) < 730
-                => 'no clear trend; its line would be out after '.$this->clock->words($drift->crossesOn).'.',
-            $drift->trend === 'none' => 'steady.',
-            default => "{$drift->trend}, away from its limit.",
-        };
     }
 }

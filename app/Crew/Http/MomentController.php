@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Crew\Http;
 
 use App\Crew\Show\ShowMoment;
+use App\Crew\Show\ShowSince;
 use App\Crew\Show\View\Moment;
+use App\Crew\Show\View\SinceView;
 use App\Shared\Http\Api;
 use App\Shared\Http\ViewRequest;
 use App\Shared\Notices;
@@ -16,6 +18,12 @@ final class MomentController
 {
     #[Api('moment', Moment::class, 'Clock, shift, what waits for me, and notices')]
     public function show(ViewRequest $request, ShowMoment $show): JsonResponse
+    {
+        return new JsonResponse($show->for($request->person()));
+    }
+
+    #[Api('since', SinceView::class, 'What changed since I was last here')]
+    public function since(ViewRequest $request, ShowSince $show): JsonResponse
     {
         return new JsonResponse($show->for($request->person()));
     }

@@ -43,7 +43,7 @@ final readonly class MakeSafe
             $visit = ($this->stand)($finding->aircraft, "Made safe: {$finding->number}");
         }
         $visit->setRelation('aircraft', $finding->aircraft);
-        $card = ($this->make)($visit, $template, $visit->cards()->count() + 1, [
+        $card = ($this->make)($visit, $template, $visit->cardsMade() + 1, [
             'title' => "{$template->title}: {$deferral->name()}, {$finding->number}", 'makes' => Card::CARRY,
             'zone' => $finding->card->zone, 'systems' => $finding->aircraft->type->systemsOf($finding->chapter),
         ], $finding->chapter);

@@ -28,7 +28,6 @@ use App\Visits\Model\Visit;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Deferrals\CarriedDevice;
-use Jorvel\Core\Deferrals\ClosureSlot;
 use Jorvel\Core\Deferrals\Reversal;
 use Jorvel\Core\Deferrals\SafeStep;
 use Jorvel\Core\Deferrals\Stage;
@@ -131,28 +130,11 @@ final readonly class PlanClosure
         return static function () use ($made, $kind, $id, $stay): Visit {
             $visit = $made();
             if ($kind === 'slot') {
-                self::leaveTheRest((int) $id, $stay->slot);
+                BaySlot::findOrFail((int) $id)->leaveRest($stay->slot->start, $stay->slot->end);
             }
 
             return $visit;
         };
-    }
-
-    /** What of a bay's free days is not taken stays free, with its share of the hours. */
-    private static function leaveTheRest(int $id, ClosureSlot $taken): void
-    {
-        $free = BaySlot::findOrFail($id);
-        $perDay = $free->hours / ($free->start->daysUntil($free->end) + 1);
-        foreach ([[$free->start, $taken->start->plusDays(-1)], [$taken->end->plusDays(1), $free->end]] as [$from,
-            $to]) {
-            if ($from->number <= $to->number) {
-                BaySlot::create([
-                    ...$free->only('bay_id', 'note'), 'start' => (string) $from, 'end' => (string) $to,
-                    'hours' => round($perDay * ($from->daysUntil($to) + 1), 1),
-                ]);
-            }
-        }
-        $free->delete();
     }
 
     /** @return Collection<int, CardTemplate> @throws Refused where Library lost one */
@@ -176,7 +158,7 @@ final readonly class PlanClosure
     private function cards(Deferral $deferral, Visit $visit, Collection $tests): array
     {
         $finding = $deferral->finding;
-        $n = $visit->cards()->count();
+        $n = $visit->cardsMade();
         $hours = $finding->fix_hours ?? (float) config('jorvel.fix_hours');
         $fix = ($this->make)(
             $visit,

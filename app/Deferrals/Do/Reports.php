@@ -174,7 +174,7 @@ final readonly class Reports
                     .'made.');
             }
             FloorCount::up($report->aircraft_id);
-            $card = ($this->make)($visit, $template, $visit->cards()->count() + 1, [
+            $card = ($this->make)($visit, $template, $visit->cardsMade() + 1, [
                 'title' => "{$template->title}, {$report->number}",
             ]);
             $this->frame->complete($visit->setRelation('aircraft', $report->aircraft));

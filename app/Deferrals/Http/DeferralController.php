@@ -19,6 +19,7 @@ use App\Deferrals\Show\View\DeferralPage;
 use App\Deferrals\Show\View\DeferralsView;
 use App\Deferrals\Show\View\OptionsView;
 use App\Shared\Http\Api;
+use App\Shared\Http\Pdf;
 use App\Shared\Http\RoomRequest;
 use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
@@ -149,10 +150,7 @@ final class DeferralController
     {
         $deferral = Deferral::with('aircraft', 'finding', 'listedItem')->findOrFail($id);
 
-        return new Response($print->of($deferral), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"placard-{$deferral->finding->number}.pdf\"",
-        ]);
+        return Pdf::of($print->of($deferral), "placard-{$deferral->finding->number}.pdf");
     }
 
     private function page(RoomRequest $request, int $id): JsonResponse

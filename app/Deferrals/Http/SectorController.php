@@ -13,6 +13,7 @@ use App\Deferrals\Show\View\SwapView;
 use App\Fleet\Model\Aircraft;
 use App\Now\LoadFlying;
 use App\Shared\Http\Api;
+use App\Shared\Http\Pdf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
@@ -49,10 +50,7 @@ final class SectorController
         $aircraft = Aircraft::with([...LoadFlying::with(), ...ShowSectors::with()])->where('mark', $mark)
             ->firstOrFail();
 
-        return new Response($print->of($aircraft), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"crew-sheet-{$mark}.pdf\"",
-        ]);
+        return Pdf::of($print->of($aircraft), "crew-sheet-{$mark}.pdf");
     }
 
     private static function aircraft(SwapRequest $request): Aircraft

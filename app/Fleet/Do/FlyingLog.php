@@ -259,8 +259,41 @@ final readonly class FlyingLog
                 $by,
                 'plan.sector_cancelled',
                 "aircraft:{$craft->mark}",
-                ['date' => $sector->date, 'number' => $sector->number, 'use' => $sector->use],
+                [
+                    'date' => $sector->date, 'number' => $sector->number, 'use' => $sector->use, 'id' => $sectorId,
+                    'row' => $sector->getRawOriginal(),
+                ],
             );
+
+            return $craft;
+        });
+    }
+
+    /**
+     * Puts a flight back that was cancelled, as it was.
+     *
+     * @throws Refused where it was not cancelled, is there again, or its day is past
+     */
+    public function restore(Person $by, int $sectorId): Aircraft
+    {
+        return DB::transaction(function () use ($by, $sectorId): Aircraft {
+            $record = DB::table('records')->where('what', 'plan.sector_cancelled')
+                ->whereRaw("json_extract(data, '$.id') = ?", [$sectorId])->orderByDesc('id')->first();
+            $row = $record === null ? null : (json_decode($record->data, true)['row'] ?? null);
+            if ($row === null || Sector::whereKey($sectorId)->exists()) {
+                throw Refused::because('That flight was not cancelled, or is there again. Nothing was changed.');
+            }
+            $there = Sector::where(['aircraft_id' => $row['aircraft_id'], 'number' => $row['number']])
+                ->whereDate('date', $row['date'])->exists();
+            if ($there || Day::parse(substr($row['date'], 0, 10))->number < $this->clock->today()->number) {
+                throw Refused::because("Flight {$row['number']} of {$row['date']} is planned anew by now, or its day "
+                    .'is past. Nothing was changed.');
+            }
+            DB::table('sectors')->insert($row);
+            $craft = Aircraft::findOrFail($row['aircraft_id']);
+            $this->records->write($by, 'plan.sector_restored', "aircraft:{$craft->mark}", [
+                'date' => $row['date'], 'number' => $row['number'],
+            ]);
 
             return $craft;
         });

@@ -36,6 +36,9 @@ use Jorvel\Core\Shared\Day;
  */
 final readonly class WhatIf
 {
+    /** What can be supposed; the record calls it `plan.` and the kind. */
+    public const KINDS = ['use', 'visit', 'base'];
+
     public function __construct(
         private DueBook $book,
         private ShowReach $reach,

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Fleet\Http;
 
 use App\Fleet\Model\Fleet;
+use App\Fleet\Show\ShowAsOf;
 use App\Fleet\Show\ShowDueList;
 use App\Fleet\Show\ShowFleet;
 use App\Fleet\Show\ShowHistory;
 use App\Fleet\Show\ShowStagger;
 use App\Fleet\Show\View\AircraftView;
+use App\Fleet\Show\View\AsOfView;
 use App\Fleet\Show\View\DueLine;
 use App\Fleet\Show\View\DueListView;
 use App\Fleet\Show\View\FleetView;
@@ -19,6 +21,7 @@ use App\Shared\Csv;
 use App\Shared\Http\Api;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Jorvel\Core\Shared\Day;
 
 /** The room Fleet, to look at. */
 final class FleetController
@@ -45,6 +48,36 @@ final class FleetController
     public function due(DueRequest $request, ShowDueList $read): JsonResponse
     {
         return new JsonResponse($this->list($request, $read));
+    }
+
+    #[Api('asOf', AsOfView::class, 'Which aircraft cannot fly on a day, and why')]
+    public function asOf(AsOfRequest $request, ShowAsOf $read): JsonResponse
+    {
+        return new JsonResponse($this->on($request, $read));
+    }
+
+    /** The same as CSV, a line for each reason. */
+    public function asOfCsv(AsOfRequest $request, ShowAsOf $read): Response
+    {
+        $is = $this->on($request, $read);
+        $lines = [];
+        foreach ($is->rows as $row) {
+            foreach ($row->why === [] ? [''] : $row->why as $why) {
+                $lines[] = [$is->day, $row->mark, $row->type, $row->base, $row->word, $why];
+            }
+        }
+
+        return new Response(Csv::write(['day', 'mark', 'type', 'base', 'state', 'why'], $lines), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"fleet-{$is->day}.csv\"",
+        ]);
+    }
+
+    private function on(AsOfRequest $request, ShowAsOf $read): AsOfView
+    {
+        $day = $request->validated('day');
+
+        return $read->on($day === null ? null : Day::parse($day), $request->validated('base'));
     }
 
     /** The due list as CSV; described by its first line. */

@@ -70,4 +70,12 @@ final class FlyingController
 
         return new JsonResponse($read->aircraft($log->cancel($request->person(), $id)->mark));
     }
+
+    #[Api('restoreSector', AircraftView::class, 'The aircraft as it now stands')]
+    public function restore(int $id, ViewRequest $request, FlyingLog $log, ShowFleet $read): JsonResponse
+    {
+        Gate::authorize('edit', Fleet::class);
+
+        return new JsonResponse($read->aircraft($log->restore($request->person(), $id)->mark));
+    }
 }

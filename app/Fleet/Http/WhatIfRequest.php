@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fleet\Http;
 
+use App\Fleet\Do\WhatIf;
 use App\Fleet\Model\Fleet;
 use App\Shared\Http\RoomRequest;
 
@@ -21,7 +22,7 @@ final class WhatIfRequest extends RoomRequest
         return [
             'base' => 'nullable|string',
             'changes' => 'required|list|min:1|max:20',
-            'changes.*.kind' => 'required|in:use,visit,base',
+            'changes.*.kind' => 'required|in:'.implode(',', WhatIf::KINDS),
             'changes.*.mark' => 'required_unless:changes.*.kind,visit|string',
             'changes.*.id' => 'required_if:changes.*.kind,visit|integer',
             'changes.*.start' => 'required_if:changes.*.kind,visit|date_format:Y-m-d',

@@ -42,6 +42,15 @@ final readonly class DuePage
         return collect($rows);
     }
 
+    /** Its next phase: of the phase items that a counter drives, the one with the least left. */
+    public function nextPhase(string $unit): ?DueRow
+    {
+        return $this->items()
+            ->filter(static fn(DueRow $r): bool => $r->of->item->phase && $r->due->driver?->unit === $unit)
+            ->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)
+            ->first();
+    }
+
     /** @return list<array{ComponentTenure, BottleDue}> the bottles that fall, the first first */
     public function bottles(): array
     {

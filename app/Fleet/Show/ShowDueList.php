@@ -23,7 +23,7 @@ use Jorvel\Core\Shared\Day;
 /** The due list: every item of every aircraft that falls due within so many days, the earliest first. */
 final readonly class ShowDueList
 {
-    public function __construct(private DueSheets $sheets, private Clock $clock) {}
+    public function __construct(private DueSheets $sheets, private DueTrends $trends, private Clock $clock) {}
 
     /** @param string|null $mark of one aircraft alone */
     public function within(int $days, ?string $mark = null): DueListView
@@ -109,6 +109,7 @@ final readonly class ShowDueList
                 $from,
             );
         }
+        $rows = $this->withTrends($rows, $last, $aircraft);
         $free = array_filter($rows, static fn(DueLine $r): bool => $r->visit === null);
         $hours = Words::number(array_sum(array_map(static fn(DueLine $r): float => $r->hours, $free)));
         $next = array_values($free)[0] ?? null;
@@ -119,6 +120,45 @@ final readonly class ShowDueList
             .Words::fromNow($next->days).'.';
 
         return new DueListView($sentence, $days, (string) $today, $rows);
+    }
+
+    /**
+     * With the points whose trend was taken into the list.
+     *
+     * @param list<DueLine> $rows in order
+     * @param int $last the number of the last day
+     * @param array<int, array{string, string, string}> $aircraft mark, fleet and base by id
+     *
+     * @return list<DueLine>
+     */
+    private function withTrends(array $rows, int $last, array $aircraft): array
+    {
+        $today = $this->clock->today();
+        foreach ($this->trends->all(count($aircraft) === 1 ? array_key_first($aircraft) : null) as $trend) {
+            if ($trend->last === null || $trend->last->number > $last) {
+                continue;
+            }
+            $left = $today->daysUntil($trend->last);
+            $rows[] = new DueLine(
+                ...$aircraft[$trend->aircraftId],
+                key: $trend->key,
+                code: $trend->code,
+                title: $trend->title,
+                chapter: $trend->chapter,
+                state: $trend->state->value,
+                date: (string) $trend->last,
+                days: $left,
+                latest: (string) $trend->last,
+                drives: 'trend',
+                remaining: Words::amount($left, 'days'),
+                hours: $trend->hours,
+                visit: $trend->visit[0] ?? null,
+                visitFrom: $trend->visit === null ? null : (string) $trend->visit[1],
+            );
+        }
+        usort($rows, static fn(DueLine $a, DueLine $b): int => $a->days <=> $b->days ?: $a->mark <=> $b->mark);
+
+        return $rows;
     }
 
     /** @return array<string, array{string, string}> the visit that takes it and its first day, by aircraft and row */

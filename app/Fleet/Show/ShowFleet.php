@@ -39,6 +39,7 @@ final readonly class ShowFleet
         private DueBook $book,
         private DueSheets $sheets,
         private ShowReach $reach,
+        private DueTrends $trends,
         private Clock $clock,
     ) {}
 
@@ -200,6 +201,9 @@ final readonly class ShowFleet
                 $page->outlook->carried[$deferral->id],
             );
         }
+        foreach ($this->trends->all($page->aircraft->id) as $trend) {
+            $views[] = $this->trend($trend);
+        }
         usort(
             $views,
             static fn(DueView $a, DueView $b): int => ($a->days ?? PHP_INT_MAX) <=> ($b->days ?? PHP_INT_MAX),
@@ -235,6 +239,35 @@ final readonly class ShowFleet
             [],
             null,
             [],
+        );
+    }
+
+    private function trend(DueTrend $trend): DueView
+    {
+        $last = $trend->last;
+        $today = $this->clock->today();
+        $days = $last === null ? null : $today->daysUntil($last);
+
+        return new DueView(
+            $trend->key,
+            $trend->code,
+            $trend->title,
+            $trend->chapter,
+            $trend->state->value,
+            $last === null ? 'ok' : DueStatus::onDay($today, $last, (int) config('jorvel.warn_days'))->value,
+            $last === null ? null : (string) $last,
+            $days,
+            $days === null ? '' : Words::amount($days, 'days'),
+            'trend of its readings, '.($trend->read === '' ? 'none' : "last {$trend->read}"),
+            'moves with every reading, and starts anew when it is set',
+            null,
+            $trend->hours,
+            '',
+            null,
+            [],
+            $trend->visit[0] ?? null,
+            [],
+            $trend->readingId,
         );
     }
 

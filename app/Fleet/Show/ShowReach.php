@@ -15,6 +15,7 @@ use App\Fleet\Show\View\ReachRow;
 use App\Fleet\Show\View\StopView;
 use App\Floor\Model\Damage;
 use App\Floor\Model\Finding;
+use App\Now\VisitDoubts;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
@@ -27,7 +28,7 @@ use Jorvel\Core\Shared\Day;
 /** An aircraft's reach in numbers and words: what stops it, its visits as brackets, its deferrals as fuses. */
 final readonly class ShowReach
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock, private VisitDoubts $doubts) {}
 
     public function row(DuePage $page): ReachRow
     {
@@ -49,13 +50,19 @@ final readonly class ShowReach
             $aircraft->base,
             $reach->state->value,
             $reach->driver === null ? null : $this->stop($reach->driver, $page),
-            array_values($aircraft->visits->values()->map(static function (
+            array_values($aircraft->visits->values()->map(function (
                 Visit $v,
                 int $i,
-            ) use ($page, $today): Bracket {
+            ) use ($page, $today, $aircraft): Bracket {
                 $span = $page->file->now->visits[$i];
 
-                return new Bracket($v->id, $v->title, $today->daysUntil($span->from), $today->daysUntil($span->to));
+                return new Bracket(
+                    $v->id,
+                    $v->title,
+                    $today->daysUntil($span->from),
+                    $today->daysUntil($span->to),
+                    $this->doubts->flights($aircraft->sectors, $v->start, $v->end),
+                );
             })->all()),
             array_values($fuses->all()),
         );
@@ -130,7 +137,8 @@ final readonly class ShowReach
             : "{$mark} can fly until {$when}: ".lcfirst($stop->title).", {$left}.";
     }
 
-    private function stop(Stop $driver, DuePage $page): StopView
+    /** What stops an aircraft, in words. */
+    public function stop(Stop $driver, DuePage $page): StopView
     {
         $aircraft = $page->aircraft;
         [$of, $key] = explode(':', $driver->id, 2);

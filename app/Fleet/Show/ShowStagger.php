@@ -158,13 +158,9 @@ final readonly class ShowStagger
         };
     }
 
-    /** Its next phase: of the phase items, the one with the least left. */
     private function next(Aircraft $a, string $unit): ?DueRow
     {
-        return $this->book->items($a, $a->type->items->where('phase', true)->values())
-            ->filter(static fn(DueRow $r): bool => $r->due->driver?->unit === $unit)
-            ->sortBy(static fn(DueRow $r): float => $r->due->driver->remaining ?? INF)
-            ->first();
+        return $this->book->page($a, $a->type->items->where('phase', true)->values())->nextPhase($unit);
     }
 
     private function aWeek(Aircraft $a, string $unit): float

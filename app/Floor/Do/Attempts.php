@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Do;
 
+use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
 use App\Floor\Model\ActingRow;
 use App\Floor\Model\Card;
@@ -274,7 +275,7 @@ final readonly class Attempts
      * A test whose verdict is opened again no longer stands, and is begun anew; where only its begin falls, that
      * attempt was none.
      *
-     * @param list<Step> $opened
+     * @param non-empty-list<Step> $opened
      */
     public function fall(Card $card, array $opened): void
     {
@@ -285,6 +286,13 @@ final readonly class Attempts
                     ->update(['state' => AttemptState::Invalid, 'ended_at' => (string) $this->clock->now()]);
                 TestAttempt::where(['card_id' => $card->id, 'key' => $key])->update(['stands' => false]);
             }
+        }
+        // A ground run that goes on rests on what came before it on its card.
+        $from = min(array_map(static fn(Step $s): int => $s->no, $opened));
+        foreach ($card->steps->where('no', '>=', $from)->where('kind', 'rig') as $step) {
+            RigRun::running($step)?->update([
+                'state' => AttemptState::Invalid, 'ended_at' => (string) $this->clock->now(),
+            ]);
         }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Do;
 
+use App\Bench\Model\RigLesson;
 use App\Crew\Model\Person;
 use App\Floor\Do\Work\ExchangeUnit;
 use App\Floor\Do\Work\FillIn;
@@ -77,6 +78,8 @@ final readonly class TakeStepBack
             fn() => $this->gauges->takeBack($by, array_values(array_filter($opened, self::readsGauge(...))), $why),
             static fn() => Reading::whereIn('step_id', $ids)->update(['stands' => false]),
             static fn() => CircuitPoint::whereIn('step_id', $ids)->update(['stands' => false]),
+            // What was learned of a linkage rests on its readings; done once more it was learned all the same.
+            static fn() => $again ? null : RigLesson::whereIn('step_id', $ids)->update(['stands' => false]),
             static fn() => FittedPart::where('step_id', $step->id)->update(['stands' => false]),
             static fn() => $step->kind === 'safing_fit' ? $device?->update([
                 'removed_by' => $by->id,

@@ -83,7 +83,7 @@ final readonly class WhatFollows
         }
         $found->visit->loadMissing('aircraft.type');
 
-        return ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, [
+        return ($this->make)($found->visit, $template, $found->visit->cardsMade() + 1, [
             'title' => "{$template->title}: {$finding->number}, {$finding->place}",
             ...$settles ? ['finding_id' => $finding->id] : [],
         ], $finding->chapter);

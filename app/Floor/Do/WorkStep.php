@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Do;
 
+use App\Bench\Model\RigRun;
 use App\Crew\Model\Person;
 use App\Floor\Do\Work\Circuit;
 use App\Floor\Do\Work\StepKinds;
@@ -212,6 +213,9 @@ final readonly class WorkStep
         }
         if ($step->started_at !== null) {
             throw Refused::because("Step {$step->no} runs. Break it off first; nothing was changed.");
+        }
+        if ($step->kind === 'rig' && RigRun::running($step) !== null) {
+            throw Refused::because('A ground run goes on: end it or break it off first; nothing was changed.');
         }
         if ($step->kind === 'exchange' && Exchange::of($step) !== null) {
             throw Refused::because("A unit is off at step {$step->no}: put one on, or say that it did not come off. "

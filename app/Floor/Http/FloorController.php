@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace App\Floor\Http;
 
-use App\Floor\Do\ChartLimit;
-use App\Floor\Do\Flows;
 use App\Floor\Do\HandCardOver;
 use App\Floor\Do\SignCard;
-use App\Floor\Do\TakeReading;
 use App\Floor\Do\WorkStep;
-use App\Floor\FloorWords;
 use App\Floor\Model\Card;
 use App\Floor\Model\Step;
+use App\Floor\Show\PreviewReading;
 use App\Floor\Show\ShowBeside;
 use App\Floor\Show\ShowCard;
 use App\Floor\Show\ShowFloor;
@@ -26,14 +23,8 @@ use App\Now\CardFile;
 use App\Shared\Http\Api;
 use App\Shared\Http\RoomRequest;
 use App\Shared\Http\ViewRequest;
-use App\Shared\Refused;
-use App\Shared\Words;
 use App\Stores\Do\ToolDesk;
 use Illuminate\Http\JsonResponse;
-use Jorvel\Core\Bench\Verdict;
-use Jorvel\Core\Shared\InputError;
-use Jorvel\Core\Shared\Quantity;
-use Jorvel\Core\Shared\Unit;
 
 /** The room Floor: cards and their steps. */
 final class FloorController
@@ -69,50 +60,15 @@ final class FloorController
     }
 
     #[Api('previewReading', Preview::class, 'What would be said of it; nothing is kept')]
-    public function preview(
-        int $id,
-        int $no,
-        PreviewRequest $request,
-        TakeReading $readings,
-        Flows $flows,
-        ShowBeside $beside,
-    ): JsonResponse {
-        $step = Step::where(['card_id' => $id, 'no' => $no])->firstOrFail();
-        try {
-            $spec = $flows->spec($step, $request->string('point')->value());
-            if ($spec === []) {
-                return new JsonResponse(new Preview('invalid', "Step {$no} takes no such reading.", null));
-            }
-            $points = (array) ($step->spec['points'] ?? []);
-            $charted = $step->kind !== 'sheet' ? null : ChartLimit::of(
-                $points,
-                (string) $spec['point'],
-                ChartLimit::typed($points, $request->array('entries')),
-            );
-            $spec = $charted === null ? $spec : [...$spec, 'limit' => $charted];
-            $tool = $readings->tool($spec, $request->string('tool')->value());
-            $result = $readings->judge($spec, $request->string('entry')->value(), $tool);
-        } catch (Refused|InputError $e) {
-            return new JsonResponse(new Preview('invalid', $e->getMessage(), null));
-        }
-
-        return new JsonResponse(
-            new Preview(
-                $result->verdict->value,
-                FloorWords::reading($result->verdict->value, $result->margin, $result->unit->value),
-                $result->value,
-                $result->verdict === Verdict::Pass && TakeReading::unusual($spec, $result->value),
-                // What goes by a chart is judged by what else was read, not by what it was.
-                $result->verdict !== Verdict::Pass || $charted !== null ? '' : $beside->strange(
-                    $step,
-                    (string) $spec['point'],
-                    Quantity::of($result->value, $result->unit),
-                    $request->string('entry')->value(),
-                    $tool,
-                ),
-                $charted === null ? '' : self::span($charted),
-            ),
-        );
+    public function preview(int $id, int $no, PreviewRequest $request, PreviewReading $preview): JsonResponse
+    {
+        return new JsonResponse($preview->of(
+            Step::where(['card_id' => $id, 'no' => $no])->firstOrFail(),
+            $request->string('point')->value(),
+            $request->string('entry')->value(),
+            $request->string('tool')->value(),
+            $request->array('entries'),
+        ));
     }
 
     #[Api('readingsBeside', [BesideView::class], 'What its points read before, here, on a sister, in the fleet')]
@@ -231,12 +187,5 @@ final class FloorController
         return new JsonResponse(
             $file === null ? $read->card($id, $request->person()) : $read->after($file, $request->person()),
         );
-    }
-
-    /** @param array<string, mixed> $limit that a chart gave: a value with what it may be off */
-    private static function span(array $limit): string
-    {
-        return Words::number($limit['nominal'] - $limit['minus']).' to '
-            .Words::number($limit['nominal'] + $limit['plus']).' '.Unit::parse((string) $limit['unit'])->label();
     }
 }

@@ -19,9 +19,9 @@ final class StepRequest extends CardRequest
     {
         return [
             'version' => 'required|integer',
-            'do' => 'required|in:done,start,read,count,compare,call,fit,use,as_found,as_left,stop,take_back,'
-                .'again,not_applicable,answer,mark,meet,point,point_back,unit_off,unit_on,unit_back,fill,'
-                .'begin,verdict,new_attempt,break_off,watch,order,seen,result,samples',
+            'do' => 'required|in:done,start,read,count,compare,call,fit,use,run,run_off,as_found,as_left,stop,'
+                .'take_back,again,not_applicable,answer,mark,meet,point,point_back,unit_off,unit_on,unit_back,fill,'
+                .'begin,verdict,new_attempt,break_off,watch,order,seen,result,samples,turned',
             'entry' => 'sometimes|nullable|string|max:80',
             'entries' => 'sometimes|array',
             'entries.*' => 'nullable|string|max:2000',

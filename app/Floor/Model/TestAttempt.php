@@ -27,7 +27,7 @@ use Jorvel\Core\Shared\Instant;
  * @property bool $stands false once something that a passed test rested on was done again
  * @property int $begun_by
  * @property Instant $begun_at
- * @property list<array{title: string, said: string}> $conditions
+ * @property list<array{title: string, said: string, holds?: string, name?: string}> $conditions
  * @property int|null $broken_by
  * @property Instant|null $broken_at
  * @property string|null $broken_why
@@ -46,6 +46,14 @@ use Jorvel\Core\Shared\Instant;
  */
 final class TestAttempt extends Model
 {
+    /** What a list of attempts needs: all but its steps as they were worked. */
+    public const LISTED = [
+        'id', 'aircraft_id', 'card_id', 'key', 'title', 'system', 'chapter', 'no', 'state', 'stands', 'begun_by',
+        'begun_at', 'conditions', 'broken_by', 'broken_at', 'broken_why', 'broken_as', 'ended_by', 'ended_at',
+        'decided',
+        'finding_id',
+    ];
+
     protected $casts = [
         'state' => AttemptState::class, 'stands' => 'boolean', 'begun_at' => AsInstant::class,
         'broken_at' => AsInstant::class,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor\Show;
 
+use App\Floor\Do\ChartLimit;
 use App\Floor\Model\ReadingKind;
 use App\Floor\Model\Step;
 use App\Floor\Show\View\BesideView;
@@ -12,8 +13,10 @@ use App\Shared\Words;
 use App\Stores\Model\Tool;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Jorvel\Core\Bench\SheetChart;
 use Jorvel\Core\Bench\Strange;
 use Jorvel\Core\Bench\UsualRange;
+use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Quantity;
 use Jorvel\Core\Shared\Unit;
@@ -61,18 +64,28 @@ final readonly class ShowBeside
      * Why a legal reading is one to look at twice; empty where it is as usual.
      *
      * @param string $entry as it was typed: without a tool, its last digit is the least step
+     * @param array<string, mixed>|null $charted the limit, where the point goes by a chart: then it is by how far it
+     *   lies from what its chart says that it is compared
      */
-    public function strange(Step $step, string $point, Quantity $read, string $entry, ?Tool $with): string
-    {
+    public function strange(
+        Step $step,
+        string $point,
+        Quantity $read,
+        string $entry,
+        ?Tool $with,
+        ?array $charted = null,
+    ): string {
         $unit = self::units($step)[$point] ?? null;
         if ($unit === null) {
             return '';
         }
-        $all = $this->read($step, [$point])->get($point) ?? collect();
+        $all = $charted === null
+            ? $this->read($step, [$point])->get($point) ?? collect()
+            : $this->fromChart($step, $point);
         [$own, $others] = $all->partition(static fn(object $r): bool
             => (int) $r->aircraft_id === $step->card->aircraft_id);
         $is = Strange::of(
-            $read->in($unit)->value,
+            $read->in($unit)->value - ($charted['nominal'] ?? 0.0),
             array_values(
                 $own->take(UsualRange::LAST)->map(static fn(object $r): float => self::value($r, $unit))->all(),
             ),
@@ -84,11 +97,41 @@ final readonly class ShowBeside
         if ($is === null) {
             return '';
         }
-        $between = Words::number($is->lowest, 3).' to '.Words::number($is->highest, 3)." {$unit->label()}";
+        $between = Words::number($is->lowest, 3).' to '.Words::number($is->highest, 3)." {$unit->label()}"
+            .($charted === null ? '' : ' from its chart');
 
         return $is->byItself
             ? "legal, and far from what it read here before: {$between}. Read it again"
             : "legal, and outside what the fleet reads: {$between}. Read it again";
+    }
+
+    /** @return Collection<int, object> what a point read, less what its chart gave for it; latest first */
+    private function fromChart(Step $step, string $point): Collection
+    {
+        $points = (array) $step->spec['points'];
+        $units = self::units($step);
+        $needs = SheetChart::from(array_column($points, null, 'id')[$point]['chart'])->needs();
+        $sheet = static fn(object $r): string => "{$r->step_id} {$r->kind} {$r->run}";
+        $read = $this->read($step, [$point, ...$needs]);
+        $by = array_map(static fn(string $id): Collection => ($read->get($id) ?? collect())->keyBy($sheet), $needs);
+        $out = collect();
+        foreach ($read->get($point) ?? [] as $r) {
+            $values = [];
+            foreach ($needs as $i => $id) {
+                $is = $by[$i]->get($sheet($r));
+                $values += $is === null ? [] : [$id => self::value($is, $units[$id])];
+            }
+            try {
+                $nominal = ChartLimit::of($points, $point, $values)['nominal'] ?? 0.0;
+            } catch (InputError) {
+                continue;
+            }
+            $out->push((object) [
+                ...(array) $r, 'value' => self::value($r, $units[$point]) - $nominal, 'unit' => $units[$point]->value,
+            ]);
+        }
+
+        return $out;
     }
 
     /** @return array<string, Unit> by point, in their order */
@@ -123,8 +166,8 @@ final readonly class ShowBeside
             ->orderByDesc('readings.at')->orderByDesc('readings.id')
             ->limit(3 * UsualRange::LAST * max(1, count($points)))
             ->get([
-                'readings.point', 'readings.value', 'readings.unit', 'readings.at', 'cards.aircraft_id',
-                'aircraft.mark',
+                'readings.point', 'readings.value', 'readings.unit', 'readings.at', 'readings.step_id',
+                'readings.kind', 'readings.run', 'cards.aircraft_id', 'aircraft.mark',
             ])
             ->groupBy('point');
     }

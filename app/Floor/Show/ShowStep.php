@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Floor\Show;
 
-use App\Bench\Model\RigRun;
 use App\Floor\Do\Flows;
 use App\Floor\Do\Work\CallClear;
 use App\Floor\Do\Work\Meet;
@@ -16,11 +15,9 @@ use App\Floor\Model\Remark;
 use App\Floor\Model\Step;
 use App\Floor\Show\View\ExchangeView;
 use App\Floor\Show\View\HoldView;
-use App\Floor\Show\View\MoveView;
 use App\Floor\Show\View\PointView;
 use App\Floor\Show\View\ReadingView;
 use App\Floor\Show\View\RemarkView;
-use App\Floor\Show\View\RunView;
 use App\Floor\Show\View\StepView;
 use App\Floor\StepWords;
 use App\Floor\TestStepWords;
@@ -44,6 +41,8 @@ final readonly class ShowStep
         private Flows $flows,
         private ShowExchange $exchanges,
         private ShowBefore $before,
+        private ShowRun $runs,
+        private ShowGround $ground,
     ) {}
 
     /**
@@ -209,7 +208,7 @@ final readonly class ShowStep
             $step->done_at === null ? null : $this->clock->local($step->done_at),
             array_values($card->readings->where('step_id', $step->id)
                 ->map(fn(Reading $r): ReadingView => $this->reading($step, $r))->all()),
-            array_values($step->runs->map(fn(RigRun $r): RunView => $this->run($step, $r))->all()),
+            $this->runs->all($step, $step->runs),
             $step->settled() || $is->unmet === null ? null : ucfirst(FloorWords::unmet($is->unmet)).'.',
             ! $step->settled() && MayNotApply::by($file->now, $is),
             $step->kind === 'circuit' ? $this->points($step, $points->where('step_id', $step->id)) : [],
@@ -224,6 +223,7 @@ final readonly class ShowStep
             $exchange,
             isset($step->result['rate']) ? FloorWords::uplift($step->result, $step->spec) : null,
             $step->settled() ? StepWords::wentThrough($step, $step->result ?? []) : [],
+            $step->settled() ? null : $this->ground->of($step),
             $last,
         );
     }
@@ -242,55 +242,6 @@ final readonly class ShowStep
             $r->taker->name,
             $this->clock->local($r->at),
             $r->stands,
-        );
-    }
-
-    private function run(Step $step, RigRun $run): RunView
-    {
-        $adjusters = array_column($step->spec['adjusters'], null, 'id');
-        $points = array_column($step->spec['points'], 'title', 'id');
-        $moves = array_map(static function (array $m) use ($adjusters): MoveView {
-            // A card made before its template was checked for it may lack a title or unit; what was read on it is shown
-            // all the same.
-            [$title, $unit] = [
-                $adjusters[$m['adjuster']]['title'] ?? $m['adjuster'],
-                $adjusters[$m['adjuster']]['unit'] ?? '',
-            ];
-            $way = match ($m['direction']) {
-                'cw' => 'clockwise', 'ccw' => 'counter-clockwise', 'lengthen' => 'longer', 'shorten' => 'shorter',
-                'raise' => 'up', default => 'down',
-            };
-
-            return new MoveView(
-                $m['adjuster'],
-                $title,
-                $m['amount'],
-                $unit,
-                $m['direction'],
-                trim(Words::number($m['amount'], 2)." {$unit}")." {$way}",
-            );
-        }, $run->solution['moves']);
-        $unmet = array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['unmet']);
-        $sentence = match (true) {
-            $moves === [] && $unmet === []
-                => 'All readings are inside. Nothing needs turning; read once more to confirm.',
-            $unmet !== [] => 'The adjusters cannot bring everything in. Outside stays: '.implode(', ', $unmet).'.',
-            default => (
-                count($moves) === 1 ? 'One adjuster brings' : count($moves).' adjusters bring'
-            ).' every reading inside its limits.',
-        };
-
-        return new RunView(
-            $run->no,
-            (object) $run->as_found,
-            (object) $run->solution['predicted'],
-            (object) ($run->as_left ?? []),
-            $run->as_left !== null,
-            $run->solution['within'],
-            $moves,
-            array_values(array_map(static fn(string $id): string => $points[$id] ?? $id, $run->solution['recheck'])),
-            $unmet,
-            $sentence,
         );
     }
 }

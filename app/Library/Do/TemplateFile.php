@@ -18,6 +18,7 @@ use App\Shared\JsonFile;
 use App\Shared\Refused;
 use App\Stores\Model\Part;
 use Jorvel\Core\Contract\Schema;
+use Jorvel\Core\Library\ExceededTable;
 use Jorvel\Core\Library\Steps;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Shared\Unit;
@@ -325,7 +326,8 @@ final readonly class TemplateFile
     }
 
     /**
-     * A reading that may exceed a limit names a rule in force, of its unit, and a position of it.
+     * A reading that may exceed a limit, and what is watched in a ground run, name a rule in force, of its unit, and a
+     * position of it.
      *
      * @param array<array-key, \stdClass> $steps
      *
@@ -333,36 +335,67 @@ final readonly class TemplateFile
      */
     private static function limitsOfSteps(AircraftType $type, array $steps): array
     {
+        $reads = array_filter(
+            self::ofKind($steps, 'measurement'),
+            static fn(\stdClass $s): bool => isset($s->spec->reading->exceeds),
+        );
+        $rigs = array_filter(
+            self::ofKind($steps, 'rig'),
+            static fn(\stdClass $s): bool => isset($s->spec->ground->limits),
+        );
+        if ($reads === [] && $rigs === []) {
+            return [];
+        }
+        $tables = FollowRule::tables($type->id);
         $faults = [];
-        $rules = null;
-        foreach (self::ofKind($steps, 'measurement') as $place => $step) {
-            $of = $step->spec->reading->exceeds ?? null;
-            if ($of === null) {
-                continue;
-            }
-            $rules ??= FollowRule::inForce($type->id)->get()->keyBy('code')->all();
-            $table = isset($rules[$of->rule]) ? $rules[$of->rule]->rule()->exceeded : null;
+        foreach ($reads as $place => $step) {
+            $of = $step->spec->reading->exceeds;
+            $at = "{$place}.spec.reading";
             $unit = Unit::tryFrom((string) $step->spec->reading->limit->unit);
-            $faults[] = match (true) {
-                $table === null => InputError::notAmong(
-                    "{$place}.spec.reading.exceeds.rule",
-                    "limits with a table of the {$type->code}",
-                    $of->rule,
-                ),
-                array_diff(self::positions($steps, $place, $of->position), $table->positions) !== [] => InputError::notAmong(
-                    "{$place}.spec.reading.exceeds.position",
-                    'its positions: '.implode(', ', $table->positions),
-                    $of->position,
-                ),
-                $unit?->dimension() !== $table->unit->dimension() => InputError::at(
-                    "{$place}.spec.reading.limit.unit",
+            $table = $tables[$of->rule] ?? null;
+            $positions = self::positions($steps, $place, $of->position);
+            $faults[] = self::limitFault($type, $of, $table, $positions, "{$at}.exceeds")
+                ?? ($table !== null && $unit?->dimension() !== $table->unit->dimension() ? InputError::at(
+                    "{$at}.limit.unit",
                     "is of another kind than {$table->unit->label()}, in which {$of->rule} has its limit",
-                ),
-                default => null,
-            };
+                ) : null);
+        }
+        foreach ($rigs as $place => $step) {
+            foreach ($step->spec->ground->limits as $i => $of) {
+                $positions = self::positions($steps, $place, $of->position);
+                $at = "{$place}.spec.ground.limits.{$i}";
+                $faults[] = self::limitFault($type, $of, $tables[$of->rule] ?? null, $positions, $at);
+            }
         }
 
         return array_values(array_filter($faults));
+    }
+
+    /**
+     * @param \stdClass $of `rule`, `position`
+     * @param ExceededTable|null $table of that rule, where it is in force and has one
+     * @param list<string> $positions that are meant
+     */
+    private static function limitFault(
+        AircraftType $type,
+        \stdClass $of,
+        ?ExceededTable $table,
+        array $positions,
+        string $at,
+    ): ?InputError {
+        return match (true) {
+            $table === null => InputError::notAmong(
+                "{$at}.rule",
+                "limits with a table of the {$type->code}",
+                $of->rule,
+            ),
+            array_diff($positions, $table->positions) !== [] => InputError::notAmong(
+                "{$at}.position",
+                'its positions: '.implode(', ', $table->positions),
+                $of->position,
+            ),
+            default => null,
+        };
     }
 
     /**

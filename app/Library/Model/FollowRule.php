@@ -9,6 +9,7 @@ use App\Fleet\Model\AircraftType;
 use App\Shared\AsInstant;
 use App\Shared\Model;
 use Illuminate\Database\Eloquent\Builder;
+use Jorvel\Core\Library\ExceededTable;
 use Jorvel\Core\Library\FollowRule as Rule;
 use Jorvel\Core\Shared\Instant;
 
@@ -45,6 +46,22 @@ final class FollowRule extends Model
     public static function inForce(int $typeId): Builder
     {
         return self::where(['type_id' => $typeId, 'state' => self::IN_FORCE])->orderBy('code');
+    }
+
+    /**
+     * The tables of the limits of a type that are in force.
+     *
+     * @return array<string, ExceededTable> by the code of their rule
+     */
+    public static function tables(int $typeId): array
+    {
+        $tables = [];
+        foreach (self::inForce($typeId)->get() as $rule) {
+            $table = $rule->rule()->exceeded;
+            $tables += $table === null ? [] : [$rule->code => $table];
+        }
+
+        return $tables;
     }
 
     public function rule(): Rule

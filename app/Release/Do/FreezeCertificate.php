@@ -14,6 +14,7 @@ use App\Floor\Model\Exceedance;
 use App\Floor\Model\Exchange;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Step;
+use App\Floor\RigWords;
 use App\Library\FollowWords;
 use App\Release\ReleaseWords;
 use App\Shared\Clock;
@@ -140,12 +141,8 @@ final readonly class FreezeCertificate
             ->get() as $step) {
             $last = $step->runs->whereNotNull('as_left')->last();
             $points = array_column($step->spec['points'], null, 'id');
-            $titles = array_column($step->spec['adjusters'], 'title', 'id');
-            $turned = $step->runs->flatMap(static fn(RigRun $r): array => $r->as_left === null ? [] : array_map(
-                static fn(array $m): string => ($titles[$m['adjuster']] ?? $m['adjuster']).' '
-                    .Words::number((float) $m['amount'], 2),
-                $r->solution['moves'],
-            ));
+            $turned = $step->runs->flatMap(static fn(RigRun $r): array
+                => $r->as_left === null ? [] : RigWords::turned($step->spec, $r->turned ?? []));
             foreach ($last->as_left ?? [] as $id => $value) {
                 $unit = Unit::tryFrom((string) ($points[$id]['unit'] ?? ''))?->label() ?? '';
                 $lines[] = [

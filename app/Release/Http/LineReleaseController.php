@@ -9,6 +9,7 @@ use App\Release\Show\PrintLog;
 use App\Release\Show\ShowLineSign;
 use App\Release\Show\View\LineSignView;
 use App\Shared\Http\Api;
+use App\Shared\Http\Pdf;
 use App\Shared\Http\ViewRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -25,7 +26,7 @@ final class LineReleaseController
     /** A check as the aircraft's log wants it, as PDF. */
     public function log(int $id, ShowLineSign $read, PrintLog $print): Response
     {
-        return ReleaseController::pdf($print->of($read->check($id)), "log-{$id}.pdf");
+        return Pdf::of($print->of($read->check($id)), "log-{$id}.pdf");
     }
 
     #[Api('signLine', LineSignView::class, 'Signed')]

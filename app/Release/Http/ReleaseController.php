@@ -11,6 +11,7 @@ use App\Release\Show\ShowRelease;
 use App\Release\Show\View\ReleasesView;
 use App\Release\Show\View\ReleaseView;
 use App\Shared\Http\Api;
+use App\Shared\Http\Pdf;
 use App\Shared\Http\ViewRequest;
 use App\Visits\Model\Visit;
 use Illuminate\Http\JsonResponse;
@@ -44,7 +45,7 @@ final class ReleaseController
     {
         $certificate = Certificate::with('person')->where('visit_id', $id)->firstOrFail();
 
-        return self::pdf($papers->certificate($certificate), "{$certificate->number}.pdf");
+        return Pdf::of($papers->certificate($certificate), "{$certificate->number}.pdf");
     }
 
     /** The card pack as PDF: every card of the visit, or those that are asked for, `?cards=12,14`. */
@@ -53,18 +54,8 @@ final class ReleaseController
         $asked = $request->string('cards')->value();
         $only = $asked === '' ? [] : array_map(intval(...), explode(',', $asked));
 
-        $visit = Visit::withoutGlobalScope('visits')->findOrFail($id);
+        $visit = Visit::everywhere()->findOrFail($id);
 
-        return self::pdf($papers->cards($visit, $only), "cards-{$id}.pdf");
-    }
-
-    /** A paper, shown in the browser. */
-    public static function pdf(string $contents, string $name): Response
-    {
-        return new Response(
-            $contents,
-            200,
-            ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}\""],
-        );
+        return Pdf::of($papers->cards($visit, $only), "cards-{$id}.pdf");
     }
 }

@@ -7,6 +7,7 @@ namespace App\Release\Show;
 use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Now\LoadAircraft;
+use App\Now\VisitDoubts;
 use App\Release\Model\Certificate;
 use App\Release\ReleaseWords;
 use App\Release\Show\View\BlockerView;
@@ -23,7 +24,12 @@ final readonly class ShowRelease
 {
     private const MOST = 50;
 
-    public function __construct(private Readiness $readiness, private LoadAircraft $load, private Clock $clock) {}
+    public function __construct(
+        private Readiness $readiness,
+        private LoadAircraft $load,
+        private Clock $clock,
+        private VisitDoubts $doubts,
+    ) {}
 
     /**
      * @param string $find words in the mark, the title or the certificate's number of what was released; all where
@@ -32,6 +38,7 @@ final readonly class ShowRelease
     public function all(Person $me, string $find = ''): ReleasesView
     {
         $visits = $this->readiness->query()
+            ->with('plan')
             ->where('state', '!=', Visit::RELEASED)
             ->orderBy('end')
             ->orderBy('id')
@@ -63,7 +70,7 @@ final readonly class ShowRelease
             blockers: $points,
             number: null,
             said: $points === 0 ? 'ready for the certifier' : ReleaseWords::points($points),
-            when: 'leaves '.$this->clock->words($v->end),
+            when: $this->doubts->late($v) ?? 'leaves '.$this->clock->words($v->end),
         );
     }
 

@@ -86,7 +86,7 @@ final readonly class OpenRechecks
         );
         $visit = $this->visit($aircraft, $recall->tool);
         $visit->setRelation('aircraft', $aircraft);
-        $n = $visit->cards()->count();
+        $n = $visit->cardsMade();
         FloorCount::up($visit->aircraft_id);
         foreach ($cards as $card) {
             $again = clone $template;

@@ -50,7 +50,7 @@ final readonly class AddCard
 
             return function () use ($by, $visit, $template, $of): Card {
                 FloorCount::up($visit->aircraft_id);
-                $card = ($this->make)($visit, $template, $visit->cards()->count() + 1, $of === null ? [] : [
+                $card = ($this->make)($visit, $template, $visit->cardsMade() + 1, $of === null ? [] : [
                     ...$of->only('item_id', 'component_id'),
                     'of_set' => true,
                     'title' => $template->partOf($of->title),

@@ -7,6 +7,7 @@ namespace App\Visits\Do;
 use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Show\DueBook;
+use App\Fleet\Show\DuePage;
 use App\Fleet\Show\DueRow;
 use App\Library\Model\Panel;
 use App\Now\CommitUnmoved;
@@ -80,6 +81,36 @@ final readonly class CreateVisit
         return fn(): Visit => $this->make($by, $aircraft, $new, $chosen);
     }
 
+    /**
+     * As {@see ask()}, for who has judged all of it together: a season. What comes again may be in an earlier visit.
+     *
+     * @param DuePage $page of the aircraft, with `type.items.template` and `type.items.set`
+     *
+     * @return Closure(): Visit
+     *
+     * @throws Refused for an item that is no longer in the programme
+     */
+    public function judged(Person $by, DuePage $page, NewVisit $new): Closure
+    {
+        $chosen = self::rows($page, $new->keys);
+
+        return fn(): Visit => $this->make($by, $page->aircraft, $new, $chosen);
+    }
+
+    /**
+     * The same for more items of a visit that is kept.
+     *
+     * @param list<string> $keys
+     *
+     * @return Closure(): Visit
+     *
+     * @throws Refused likewise
+     */
+    public function judgedMore(Person $by, DuePage $page, Visit $visit, array $keys): Closure
+    {
+        return $this->fill($by, $page->aircraft, $visit, self::rows($page, $keys));
+    }
+
     /** @param Collection<int, DueRow> $chosen */
     private function make(Person $by, Aircraft $aircraft, NewVisit $new, Collection $chosen): Visit
     {
@@ -116,15 +147,15 @@ final readonly class CreateVisit
     }
 
     /**
-     * More items for a visit that is planned and not begun.
+     * More items for a visit; for one that has begun with a reason.
      *
      * @param list<string> $keys of due rows
      *
      * @throws Refused as when it is made
      */
-    public function add(Person $by, Visit $visit, array $keys): void
+    public function add(Person $by, Visit $visit, array $keys, ?string $reason = null): void
     {
-        ($this->commit)(fn(): Closure => $this->askMore($by, $visit, $keys));
+        ($this->commit)(fn(): Closure => $this->askMore($by, $visit, $keys, $reason));
         ($this->plan)($visit, $by, 'planned with more items');
     }
 
@@ -137,28 +168,46 @@ final readonly class CreateVisit
      *
      * @throws Refused as when it is made
      */
-    public function askMore(Person $by, Visit $visit, array $keys): Closure
+    public function askMore(Person $by, Visit $visit, array $keys, ?string $reason = null): Closure
     {
-        if ($visit->refresh()->state !== Visit::PLANNED) {
-            throw Refused::because(
-                "\"{$visit->title}\" has begun; it takes no more items this way. Nothing was saved.",
-            );
+        if ($visit->refresh()->state === Visit::RELEASED) {
+            throw Refused::because("\"{$visit->title}\" is released; it takes no more items. Nothing was saved.");
+        }
+        if ($visit->state === Visit::IN_WORK && trim((string) $reason) === '') {
+            throw Refused::because("\"{$visit->title}\" has begun: say why it takes more items. Nothing was saved.");
         }
         $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')
             ->whereKey($visit->aircraft_id)
             ->firstOrFail();
-        $chosen = $this->chosen($aircraft, $keys, $visit->start);
 
-        return function () use ($by, $visit, $aircraft, $chosen): Visit {
+        return $this->fill($by, $aircraft, $visit, $this->chosen($aircraft, $keys, $visit->start), $reason);
+    }
+
+    /**
+     * @param Collection<int, DueRow> $chosen
+     *
+     * @return Closure(): Visit
+     */
+    private function fill(
+        Person $by,
+        Aircraft $aircraft,
+        Visit $visit,
+        Collection $chosen,
+        ?string $reason = null,
+    ): Closure {
+        return function () use ($by, $visit, $aircraft, $chosen, $reason): Visit {
             FloorCount::up($visit->aircraft_id);
-            $this->cards($visit, $chosen, $visit->cards()->count());
+            $this->cards($visit, $chosen, $visit->cardsMade());
             $visit->setRelation('aircraft', $aircraft);
             $this->frame->complete($visit);
             $this->records->write(
                 $by,
                 'visit.filled',
                 "visit:{$visit->id}",
-                ['items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all()],
+                [
+                    'items' => $chosen->map(static fn(DueRow $r): string => $r->of->item->code)->values()->all(),
+                    ...$reason === null ? [] : ['why' => $reason],
+                ],
             );
 
             return $visit;
@@ -173,14 +222,28 @@ final readonly class CreateVisit
     private function chosen(Aircraft $aircraft, array $keys, Day $start): Collection
     {
         $page = $this->book->page($aircraft);
-        $due = $page->items()->keyBy(static fn(DueRow $r): string => $r->key());
-        $chosen = collect($keys)->unique()
-            ->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because(
-                "Item {$key} is not in the programme of {$aircraft->mark}. Reload the aircraft; nothing was saved.",
-            ));
+        $chosen = self::rows($page, $keys);
         $this->requireFree($chosen, $page->file->carded(), $start);
 
         return $chosen;
+    }
+
+    /**
+     * @param list<string> $keys
+     *
+     * @return Collection<int, DueRow>
+     *
+     * @throws Refused
+     */
+    private static function rows(DuePage $page, array $keys): Collection
+    {
+        $due = $page->items()->keyBy(static fn(DueRow $r): string => $r->key());
+
+        return collect($keys)->unique()
+            ->map(static fn(string $key): DueRow => $due[$key] ?? throw Refused::because(
+                "Item {$key} is not in the programme of {$page->aircraft->mark}. Reload the aircraft; nothing was "
+                    .'saved.',
+            ));
     }
 
     /**

@@ -96,7 +96,7 @@ final readonly class MakeFixCard
         $found = $finding->card;
         FloorCount::up($found->aircraft_id);
         $own = self::own($finding, $hours, $skill);
-        $card = ($this->make)($found->visit, $template, $found->visit->cards()->count() + 1, $own);
+        $card = ($this->make)($found->visit, $template, $found->visit->cardsMade() + 1, $own);
         $finding->update(['fix_hours' => $hours]);
         $this->frame->complete($found->visit);
         $this->records->write(

@@ -28,7 +28,7 @@ final class PlanJob implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        PlanRun::whereKey($this->runId)->whereIn('state', [PlanRunState::Waiting, PlanRunState::Running])
+        PlanRun::whereKey($this->runId)->whereIn('state', PlanRunState::GOES_ON)
             ->update([
                 'state' => PlanRunState::Failed,
                 'message' => 'The planner stopped three times. The plan was left as it was; ask again with less time.',

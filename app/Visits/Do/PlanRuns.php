@@ -36,10 +36,7 @@ final readonly class PlanRuns
     public function ask(Person $by, Visit $visit, int $seconds, int $version): PlanRun
     {
         $run = DB::transaction(function () use ($by, $visit, $seconds, $version): PlanRun {
-            if (PlanRun::where('visit_id', $visit->id)->whereIn(
-                'state',
-                [PlanRunState::Waiting, PlanRunState::Running],
-            )->exists()) {
+            if (PlanRun::where('visit_id', $visit->id)->whereIn('state', PlanRunState::GOES_ON)->exists()) {
                 throw Refused::because(
                     'A search for this visit is already under way. Wait for it, or cancel it first.',
                 );
@@ -65,10 +62,7 @@ final readonly class PlanRuns
     public function cancel(Person $by, PlanRun $run): void
     {
         DB::transaction(function () use ($by, $run): void {
-            if (PlanRun::whereKey($run->id)->whereIn(
-                'state',
-                [PlanRunState::Waiting, PlanRunState::Running],
-            )->update([
+            if (PlanRun::whereKey($run->id)->whereIn('state', PlanRunState::GOES_ON)->update([
                 'state' => PlanRunState::Cancelled,
                 'ended_at' => (string) $this->clock->now(),
                 'message' => 'Cancelled. The plan was left as it was.',
@@ -82,7 +76,7 @@ final readonly class PlanRuns
     public function work(int $id): void
     {
         $run = PlanRun::find($id);
-        if ($run === null || ! in_array($run->state, [PlanRunState::Waiting, PlanRunState::Running], true)) {
+        if ($run === null || ! $run->state->goesOn()) {
             return;
         }
         $visit = Visit::with('aircraft.type')->findOrFail($run->visit_id);
@@ -176,7 +170,7 @@ final readonly class PlanRuns
                 ).' % above what can be proven'
             ).'.',
         };
-        $ended = ! in_array($run->state, [PlanRunState::Waiting, PlanRunState::Running], true);
+        $ended = ! $run->state->goesOn();
 
         return new PlanRunView(
             $run->id,

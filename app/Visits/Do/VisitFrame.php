@@ -38,7 +38,7 @@ final readonly class VisitFrame
             )->pluck('makes')->all()),
             true,
         );
-        $n = $cards->count();
+        $n = $visit->cardsMade();
         $add = function (string $makes, array $own = []) use ($visit, $templates, &$made, &$n): void {
             $template = $templates->get(explode(':', $makes)[0]);
             if ($template !== null && ! isset($made[$makes])) {

@@ -27,6 +27,21 @@ final class BaySlot extends Model
         'end' => AsDay::class,
         'hours' => 'float'];
 
+    /** What of it is not taken from one day to another stays free, with its share of the hours. */
+    public function leaveRest(Day $start, Day $end): void
+    {
+        $perDay = $this->hours / ($this->start->daysUntil($this->end) + 1);
+        foreach ([[$this->start, $start->plusDays(-1)], [$end->plusDays(1), $this->end]] as [$from, $to]) {
+            if ($from->number <= $to->number) {
+                self::create([
+                    ...$this->only('bay_id', 'note'), 'start' => (string) $from, 'end' => (string) $to,
+                    'hours' => round($perDay * ($from->daysUntil($to) + 1), 1),
+                ]);
+            }
+        }
+        $this->delete();
+    }
+
     /** @return BelongsTo<Bay, $this> */
     public function bay(): BelongsTo
     {

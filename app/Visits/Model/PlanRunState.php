@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Visits\Model;
 
-/** How far a long search for a shorter plan is. */
+/** How far a long search for a plan is. */
 enum PlanRunState: string
 {
     case Waiting = 'waiting';
@@ -12,4 +12,12 @@ enum PlanRunState: string
     case Done = 'done';
     case Cancelled = 'cancelled';
     case Failed = 'failed';
+
+    /** While nothing is decided. */
+    public const GOES_ON = [self::Waiting, self::Running];
+
+    public function goesOn(): bool
+    {
+        return in_array($this, self::GOES_ON, true);
+    }
 }

@@ -23,7 +23,7 @@ use Jorvel\Core\Visits\VisitProgress;
  * @property int $aircraft_id
  * @property string $title
  * @property string $bay
- * @property string $kind `visit`; `line` for a check on the line, which is none: only who asks for it by
+ * @property string $kind `visit`; `cancelled`; `line` for a check on the line, which is none: only who asks for it by
  *   {@see onLine()} or by its card finds it
  * @property string|null $flight before which the aircraft is turned round, of such a check on the line
  * @property Day $start
@@ -52,15 +52,27 @@ final class Visit extends Model
 
     public const CHECK = 'line';
 
+    /** The kind of one that was cancelled, or merged into another: nobody finds it but by its number. */
+    public const CANCELLED = 'cancelled';
+
     protected static function booted(): void
     {
-        self::addGlobalScope('visits', static fn(Builder $q) => $q->where('visits.kind', '!=', self::CHECK));
+        self::addGlobalScope('visits', static fn(Builder $q) => $q->whereNotIn(
+            'visits.kind',
+            [self::CHECK, self::CANCELLED],
+        ));
     }
 
     /** @return Builder<Visit> checks on the line */
     public static function onLine(): Builder
     {
         return self::withoutGlobalScope('visits')->where('visits.kind', self::CHECK);
+    }
+
+    /** @return Builder<Visit> visits and checks on the line, but none that was cancelled */
+    public static function everywhere(): Builder
+    {
+        return self::withoutGlobalScope('visits')->where('visits.kind', '!=', self::CANCELLED);
     }
 
     /** Days until it is planned to begin, while nobody has begun it; else 0. */
@@ -79,6 +91,14 @@ final class Visit extends Model
     public function plan(): HasOne
     {
         return $this->hasOne(VisitPlan::class);
+    }
+
+    /** The highest number that a card of it has had: numbers go on from there. */
+    public function cardsMade(): int
+    {
+        return (int) Card::where('number', 'like', sprintf('%03d-', $this->id).'%')
+            ->selectRaw("max(cast(substr(number, instr(number, '-') + 1) as integer)) as n")
+            ->value('n');
     }
 
     /** @return HasMany<Card, $this> */

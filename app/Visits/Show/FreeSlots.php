@@ -43,6 +43,10 @@ final readonly class FreeSlots
             ->groupBy('aircraft_id');
         $free = BaySlot::with('bay')
             ->whereBetween('start', [(string) $today, (string) $today->plusDays($days)])
+            ->whereNotExists(static fn($q) => $q->from('bay_closures')
+                ->whereColumn('bay_closures.bay_id', 'bay_slots.bay_id')
+                ->whereColumn('bay_closures.start', '<=', 'bay_slots.end')
+                ->whereColumn('bay_closures.end', '>=', 'bay_slots.start'))
             ->orderBy('start')
             ->get();
         $all = [];

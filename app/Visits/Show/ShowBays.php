@@ -12,8 +12,9 @@ use App\Visits\Model\Visit;
 use App\Visits\Show\View\BayBlock;
 use App\Visits\Show\View\BaysView;
 use App\Visits\Show\View\BayView;
+use Jorvel\Core\Shared\Day;
 
-/** The bays' calendar: what stands where, and what is free. */
+/** The bays' calendar: what stands where, what is free, and when a bay is closed. */
 final readonly class ShowBays
 {
     private const DAYS = 100;
@@ -31,11 +32,11 @@ final readonly class ShowBays
             ->get()
             ->groupBy('bay');
         $next = null;
-        $bays = Bay::with('slots')->orderBy('base', 'desc')
+        $bays = Bay::with('slots', 'closures')->orderBy('base', 'desc')
             ->orderBy('name')
             ->get()
-            ->map(function (Bay $bay) use ($visits, &$next): BayView {
-                $blocks = [];
+            ->map(function (Bay $bay) use ($visits, $from, &$next): BayView {
+                $blocks = $this->closed($bay, $from);
                 foreach ($visits->get($bay->name) ?? [] as $v) {
                     $span = $this->flying->span($v);
                     $blocks[] = new BayBlock(
@@ -54,6 +55,7 @@ final readonly class ShowBays
                     if ($s->end->number < $this->clock->today()->number) {
                         continue;
                     }
+                    $shut = $bay->closed($s->start, $s->end);
                     $blocks[] = new BayBlock(
                         "slot-{$s->id}",
                         'free',
@@ -63,9 +65,9 @@ final readonly class ShowBays
                         $s->hours,
                         null,
                         null,
-                        $s->note,
+                        $shut === null ? $s->note : "the bay is closed then: {$shut->why}",
                     );
-                    $next = $next === null || $s->start < $next[0] ? [$s->start, $bay->name, $s->hours] : $next;
+                    $next = $shut === null && ($next === null || $s->start < $next[0]) ? [$s->start, $bay->name, $s->hours] : $next;
                 }
 
                 return new BayView($bay->id, $bay->name, $bay->base, $bay->people, $this->hours($bay->hours), $blocks);
@@ -76,6 +78,29 @@ final readonly class ShowBays
             .Words::number($next[2]).' h of work.';
 
         return new BaysView($sentence, (string) $from, self::DAYS, array_values($bays));
+    }
+
+    /** @return list<BayBlock> its closures, under what stands in it all the same */
+    private function closed(Bay $bay, Day $from): array
+    {
+        $blocks = [];
+        foreach ($bay->closures as $c) {
+            if ($c->end->number >= $from->number) {
+                $blocks[] = new BayBlock(
+                    "closed-{$c->id}",
+                    'closed',
+                    $c->why,
+                    (string) $c->start,
+                    (string) $c->end,
+                    0.0,
+                    null,
+                    null,
+                    '',
+                );
+            }
+        }
+
+        return $blocks;
     }
 
     /** @param array<int, array{string, string}> $hours */

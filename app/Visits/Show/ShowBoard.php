@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Visits\Show;
 
+use App\Floor\Model\Assignment;
 use App\Floor\Model\Card;
 use App\Now\LoadVisit;
+use App\Now\VisitDoubts;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Do\PlanRuns;
@@ -44,6 +46,7 @@ final readonly class ShowBoard
         private LoadVisit $load,
         private ShowShortages $shortages,
         private PlanRuns $runs,
+        private VisitDoubts $doubts,
     ) {}
 
     public function one(int $id): BoardView
@@ -53,7 +56,9 @@ final readonly class ShowBoard
 
     public function query(int $id): Visit
     {
-        return Visit::with([...LoadVisit::WITH, 'cards.waitsFor:id,number', 'cards.parts'])->findOrFail($id);
+        return Visit::with([
+            ...LoadVisit::WITH, 'cards.waitsFor:id,number', 'cards.parts', 'cards.assignments.person',
+        ])->findOrFail($id);
     }
 
     /**
@@ -103,7 +108,8 @@ final readonly class ShowBoard
             ),
             new BoardMark($hours->place($v->must), 'must leave '.$this->clock->words($v->end)),
             $v->problem,
-            $raised === null ? '' : VisitWords::onJacks(...[...$raised, $this->clock->local(...)]),
+            trim($this->doubts->closed($visit).' '
+                .($raised === null ? '' : VisitWords::onJacks(...[...$raised, $this->clock->local(...)]))),
             $this->days($hours, (int) $slots),
             $this->bands($v),
             $this->zones($views),
@@ -155,6 +161,10 @@ final readonly class ShowBoard
                     $in->needs,
                 ),
             ).', '.Words::number($in->hours).' h',
+            array_map(strval(...), array_keys($in->needs)),
+            array_values(
+                $card->assignments->map(static fn(Assignment $a): string => $a->person->name)->unique()->all(),
+            ),
             match (true) {
                 $slack === null => '',
                 $slack <= 0 => 'moves the exit when it slips',

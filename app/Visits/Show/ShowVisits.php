@@ -10,8 +10,10 @@ use App\Floor\Model\Card;
 use App\Floor\Model\Finding;
 use App\Floor\Model\Step;
 use App\Floor\Model\Stoppage;
+use App\Now\VisitDoubts;
 use App\Shared\Clock;
 use App\Stores\Model\CardPart;
+use App\Visits\Do\Life\LoseCards;
 use App\Visits\Model\Visit;
 use App\Visits\Show\View\AssignedView;
 use App\Visits\Show\View\VisitCard;
@@ -25,7 +27,11 @@ use Jorvel\Core\Shared\Day;
 /** What the room Visits shows. */
 final readonly class ShowVisits
 {
-    public function __construct(private Clock $clock, private ShowShortages $shortages) {}
+    public function __construct(
+        private Clock $clock,
+        private ShowShortages $shortages,
+        private VisitDoubts $doubts,
+    ) {}
 
     public function all(): VisitsView
     {
@@ -56,7 +62,7 @@ final readonly class ShowVisits
     {
         $visit = $this->query()
             ->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding', 'cards.stoppages'])
-            ->withoutGlobalScope('visits')->findOrFail($id);
+            ->withoutGlobalScope('visits')->where('kind', '!=', Visit::CANCELLED)->findOrFail($id);
         $short = $visit->state === Visit::RELEASED ? [] : $this->shortages->of($visit, $visit->cards);
         $cards = array_values($visit->cards->map(
             fn(Card $c): VisitCard => $this->card($c, [
@@ -87,7 +93,7 @@ final readonly class ShowVisits
     /** @return Builder<Visit> */
     private function query(): Builder
     {
-        return Visit::with(['aircraft.type', 'cards.steps', 'cards.assignments']);
+        return Visit::with(['aircraft.type', 'cards.steps', 'cards.assignments', ...VisitDoubts::WITH]);
     }
 
     /**
@@ -125,6 +131,7 @@ final readonly class ShowVisits
             $total,
             $findings,
             $cards,
+            $this->doubts->of($visit),
             $visit->kind === Visit::CHECK,
         );
     }
@@ -174,6 +181,8 @@ final readonly class ShowVisits
             )->all()),
             $short,
             $card->finding?->number,
+            $card->state === Card::OPEN && LoseCards::isWork($card)
+                && ! $card->steps->contains(static fn(Step $s): bool => $s->settled()),
         );
     }
 }

@@ -20,6 +20,8 @@ export function useMoment() {
         refetchInterval: connected ? 60_000 : 4_000,
     });
 }
+export const useSince = () =>
+    useQuery<Schemas['SinceView'], Failure>({ queryKey: keys.since, queryFn: () => take(api.GET('/api/since')) });
 export const useFleet = () =>
     useQuery<Schemas['FleetView'], Failure>({ queryKey: keys.fleet, queryFn: () => take(api.GET('/api/fleet')) });
 export const useAircraft = (mark: string) =>
@@ -88,6 +90,11 @@ export const useVisit = (id: number) =>
         queryKey: keys.visit(id),
         queryFn: () => take(api.GET('/api/visits/{id}', { params: { path: { id } } })),
     });
+export const useVisitMore = (id: number) =>
+    useQuery<Schemas['MoreView'], Failure>({
+        queryKey: keys.visitMore(id),
+        queryFn: () => take(api.GET('/api/visits/{id}/more', { params: { path: { id } } })),
+    });
 export const useBoard = (id: number) =>
     useQuery<Schemas['BoardView'], Failure>({
         queryKey: keys.board(id),
@@ -114,6 +121,13 @@ export const usePack = (query: { mark?: string; days: number; skip: string }) =>
                 }),
             ),
         placeholderData: (old) => old,
+    });
+export const useSeasonKept = (days: number) =>
+    useQuery<Schemas['SeasonView'], Failure>({
+        queryKey: keys.season(days),
+        queryFn: () => take(api.GET('/api/season', { params: { query: { days } } })),
+        staleTime: Number.POSITIVE_INFINITY,
+        gcTime: 0,
     });
 export const useBays = () =>
     useQuery<Schemas['BaysView'], Failure>({ queryKey: keys.bays, queryFn: () => take(api.GET('/api/bays')) });
@@ -209,6 +223,18 @@ export const usePart = (number: string) =>
     });
 export const useBench = () =>
     useQuery<Schemas['BenchView'], Failure>({ queryKey: keys.bench, queryFn: () => take(api.GET('/api/bench')) });
+export const useAsOf = (query: { day?: string; base?: string }) =>
+    useQuery<Schemas['AsOfView'], Failure>({
+        queryKey: keys.asOf(query),
+        queryFn: () => take(api.GET('/api/as-of', { params: { query } })),
+        placeholderData: keepPreviousData,
+    });
+export const usePastTests = (query: { mark?: string; system?: string; before?: number }) =>
+    useQuery<Schemas['PastTestsView'], Failure>({
+        queryKey: keys.pastTests(query),
+        queryFn: () => take(api.GET('/api/bench/attempts', { params: { query } })),
+        placeholderData: keepPreviousData,
+    });
 export const useAttempt = (id: number) =>
     useQuery<Schemas['AttemptDetail'], Failure>({
         queryKey: keys.attempt(id),
@@ -228,6 +254,16 @@ export const useTrend = (reading: number) =>
     useQuery<Schemas['TrendView'], Failure>({
         queryKey: keys.trend(reading),
         queryFn: () => take(api.GET('/api/bench/trends/{id}', { params: { path: { id: reading } } })),
+    });
+export const useRiggings = () =>
+    useQuery<Schemas['RiggingsRoom'], Failure>({
+        queryKey: keys.riggings,
+        queryFn: () => take(api.GET('/api/bench/riggings')),
+    });
+export const useRigging = (id: number) =>
+    useQuery<Schemas['RiggingView'], Failure>({
+        queryKey: keys.rigging(id),
+        queryFn: () => take(api.GET('/api/bench/riggings/{id}', { params: { path: { id } } })),
     });
 /** What the points of a step read before; asked once, as the step is opened. */
 export const useBeside = (card: number, no: number) =>

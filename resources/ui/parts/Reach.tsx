@@ -68,8 +68,8 @@ export function Reach({ row, horizon, small }: { row: Row; horizon: number; smal
             {row.visits
                 .filter((v) => v.from < horizon && v.to >= 0)
                 .map((v) => (
-                    <g key={v.id} className="text-slate">
-                        <title>{v.title}</title>
+                    <g key={v.id} className={v.doubt ? 'text-ochre' : 'text-slate'}>
+                        <title>{v.doubt ? `${v.title}. ${v.doubt}` : v.title}</title>
                         <rect
                             x={x(v.from, horizon)}
                             y="3"

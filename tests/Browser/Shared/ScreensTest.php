@@ -6,14 +6,10 @@ namespace Tests\Browser\Shared;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
-use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Browser\BrowserCase;
 use Tests\Browser\Visitor;
 
-/**
- * Every screen: fit for everybody (axe), nothing from elsewhere, no overflow, by keyboard; and the mishaps of a working
- * day.
- */
+/** By keyboard, tables and themes; and the mishaps of a working day. */
 final class ScreensTest extends BrowserCase
 {
     private static Visitor $ines;
@@ -24,152 +20,6 @@ final class ScreensTest extends BrowserCase
     {
         self::$ines = self::visitor('ines');
         self::$oda = self::visitor('oda', true);
-    }
-
-    /** @return iterable<string, array{string, string}> path, what is there when it is ready */
-    public static function screens(): iterable
-    {
-        yield 'Fleet' => ['/fleet', '[data-mark]'];
-        yield 'an aircraft' => ['/fleet/QA-VFC', '[data-item]'];
-        yield 'its components' => ['/fleet/QA-VFD?view=components', '[data-component]'];
-        yield 'its flying and history' => ['/fleet/QA-VFD?view=flying', '[data-flown]'];
-        yield 'the due list' => ['/fleet/due', 'table'];
-        yield 'stagger' => ['/fleet/stagger', '[data-stagger]'];
-        yield 'bottles' => ['/fleet/bottles', '[data-testid="bottle"]'];
-        yield 'what if' => ['/fleet/what-if', '[data-testid="sentence"]'];
-        yield 'calendar links' => ['/fleet/calendar', '[data-testid="sentence"]'];
-        yield 'a programme' => ['/library/programme/SKV', 'table'];
-        yield 'Visits' => ['/visits', 'main li a'];
-        yield 'a visit' => ['/visits/1', '[data-card]'];
-        yield 'a board' => ['/visits/1/board', '[data-board-card]'];
-        yield 'look and fix windows' => ['/visits/1/window', '[data-lever]'];
-        yield 'progress' => ['/visits/1/progress', 'svg[role="img"]'];
-        yield 'packing' => ['/visits/pack?mark=QA-VFC', '[data-slot]'];
-        yield 'bays' => ['/visits/bays', '[data-bay]'];
-        yield 'phases' => ['/visits/phases', 'h3'];
-        yield 'Crew' => ['/crew', 'table'];
-        yield 'one person' => ['/crew/people/2', '[data-qualification]'];
-        yield 'one part' => ['/stores/parts/JV-3242-11', '[data-batch]'];
-        yield 'a shift' => ['/crew/shift', '[data-slot]'];
-        yield 'Floor' => ['/floor', '[data-card]'];
-        yield 'a card that is held' => ['/floor/{held}', '[data-testid="holds"]'];
-        yield 'a roll-call' => ['/floor/{held}?step=6', '[data-place]'];
-        yield 'safing registers' => ['/floor/registers', 'main li a'];
-        yield 'a safing register' => ['/floor/registers/QC-TAC', '[data-device]'];
-        yield 'a finding found before' => ['/floor/findings/{repeat}', '[data-testid="repeat"]'];
-        yield 'a manual to be re-read' => ['/library/manuals/BM-TRK', '[data-template]'];
-        yield 'parts' => ['/stores/parts', 'table'];
-        yield 'what is out' => ['/stores/out', '[data-loan]'];
-        yield 'a recalled tool' => ['/stores/tools/CT-03', '[data-testid="recall"]'];
-        yield 'a card' => ['/floor/1', '[data-step]'];
-        yield 'exceeded limits' => ['/floor/limits', '[data-testid="sentence"]'];
-        yield 'a damage map' => ['/floor/damage/QA-VFA', '[data-damage]'];
-        yield 'what follows' => ['/library/follows', '[data-rule]'];
-        yield 'a rule being written' => ['/library/follows/SKV/write', '[name="code"]'];
-        yield 'figures' => ['/library/figures/SKV', '[data-testid="sentence"]'];
-        yield 'Bench' => ['/bench', '[data-testid="sentence"]'];
-        yield 'Deferrals' => ['/deferrals', '[data-deferral]'];
-        yield 'Release' => ['/release', 'main li a'];
-        yield 'a release' => ['/release/1', '[data-testid="blockers"]'];
-        yield 'Library' => ['/library', 'table'];
-        yield 'Stores' => ['/stores', 'table'];
-        yield 'Practice' => ['/practice', '[data-testid="sentence"]'];
-        yield 'what is not there' => ['/fleet/QZ-NONE', '[data-testid="sentence"]'];
-    }
-
-    #[DataProvider('screens')]
-    public function test_a_screen_is_fit_by_day_and_by_night_on_desk_and_tablet(string $path, string $ready): void
-    {
-        $path = strtr($path, [
-            '{held}' => (string) self::number(
-                'select c.id from cards c join visits v on v.id = c.visit_id join aircraft a on a.id = v.aircraft_id '
-                    ."where c.title = 'Gear extension by hand pump' and a.mark = 'QC-TAC'",
-            ),
-            '{repeat}' => (string) self::number(
-                "select id from findings where repeat_of is not null and number like 'F%'",
-            ),
-        ]);
-        foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
-            $who->browser->executeScript("localStorage.setItem('jorvel.theme', arguments[0])", [$theme]);
-            $who->go($path)->find($ready);
-            $found = $this->unfit($who);
-            self::assertSame([], $found, "{$path} by {$theme}");
-            self::assertLessThanOrEqual(
-                0,
-                $who->browser->executeScript('return document.documentElement.scrollWidth - '
-                    .'document.documentElement.clientWidth'),
-                "{$path} is wider than its window",
-            );
-            self::assertSame(
-                1,
-                count($who->browser->findElements(WebDriverBy::cssSelector('h1'))),
-                'one sentence first',
-            );
-        }
-        self::$ines->browser->executeScript("localStorage.setItem('jorvel.theme', 'day')");
-    }
-
-    public function test_the_door_and_the_sheets_over_a_page_are_fit_too(): void
-    {
-        $new = new Visitor(self::$stage->browser(), self::$stage->url);
-        $new->go('/')->find('input[name="login"]');
-        self::assertSame([], $this->unfit($new), 'signing in');
-        $ines = self::$ines->go('/fleet/QA-VFC');
-        $ines->click('[data-item="61-21"] input[type="checkbox"]')->press('Make a visit of 1')
-            ->find('input[name="start"]');
-        self::assertSame([], $this->unfit($ines), 'making a visit');
-        $ines->go('/fleet/QA-VFD?view=flying')->press("Enter a day's flying")->find('input[name="fh"]');
-        self::assertSame([], $this->unfit($ines), 'entering flying');
-        $ines->go('/fleet/QA-VFD?view=components')->press('move')->find('input[name="position"]');
-        self::assertSame([], $this->unfit($ines), 'moving a component');
-        $ines->go('/library/programme/SKV')->press('05-21')->find('input[name="title"]');
-        self::assertSame([], $this->unfit($ines), 'editing an item');
-        $ines->go('/fleet/bottles')->press('Enter a reading')->find('input[name="pressure"]');
-        self::assertSame([], $this->unfit($ines), 'reading a gauge');
-        $ines->go('/visits/1')->press('Assign')->find('[data-person]');
-        self::assertSame([], $this->unfit($ines), 'assigning');
-        $ines->browser->getKeyboard()->sendKeys(WebDriverKeys::ESCAPE);
-        $ines->browser->getKeyboard()->sendKeys('/');
-        $ines->find('[cmdk-input]');
-        self::assertSame([], $this->unfit($ines), 'going anywhere');
-        $oda = self::$oda->go('/floor/1');
-        $oda->press('Something is wrong', '//aside')->find('input[name="extent"]');
-        self::assertSame([], $this->unfit($oda), 'raising a finding');
-    }
-
-    /** @return list<string> what axe finds serious or critical against WCAG 2.2 AA, with where it stands */
-    private function unfit(Visitor $who): array
-    {
-        $who->browser->executeScript(
-            (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'),
-        );
-
-        return $who->browser->executeAsyncScript(<<<'JS'
-            const done = arguments[0];
-            const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-            axe.run({ runOnly: rules }).then(r => done(r.violations
-                .filter(v => ['serious', 'critical'].includes(v.impact))
-                .map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | '))));
-            JS);
-    }
-
-    public function test_not_one_request_leaves_the_machine(): void
-    {
-        $asked = 0;
-        foreach ([self::$ines, self::$oda] as $who) {
-            foreach ($who->browser->manage()->getLog('performance') as $entry) {
-                $message = json_decode($entry['message'], true)['message'];
-                $url = $message['params']['request']['url'] ?? '';
-                if (
-                    $message['method'] === 'Network.requestWillBeSent'
-                    && preg_match('/^(data|blob|chrome|about):/', $url) !== 1
-                ) {
-                    $asked++;
-                    self::assertStringStartsWith(self::$stage->url.'/', $url);
-                }
-            }
-        }
-        self::assertGreaterThan(30, $asked, 'the log was read');
     }
 
     public function test_rooms_and_aircraft_are_reached_by_keyboard_alone(): void
@@ -420,7 +270,11 @@ final class ScreensTest extends BrowserCase
         $who->browser->executeCustomCommand(
             '/session/:sessionId/chromium/network_conditions',
             'POST',
-            ['network_conditions' => ['offline' => ! $there, 'latency' => 0, 'download_throughput' => -1, 'upload_throughput' => -1]],
+            [
+                'network_conditions' => [
+                    'offline' => ! $there, 'latency' => 0, 'download_throughput' => -1, 'upload_throughput' => -1,
+                ],
+            ],
         );
     }
 }

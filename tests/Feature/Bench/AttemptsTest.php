@@ -92,6 +92,32 @@ final class AttemptsTest extends WorldCase
             ->map(static fn($s): string => $s->state->value)->all());
     }
 
+    public function test_any_test_of_the_past_is_found_by_aircraft_and_system_and_opened(): void
+    {
+        $ask = fn(string $query = ''): array => (array) $this->as('mika', 'GET', "bench/attempts{$query}")->assertOk()
+            ->json();
+        $all = $ask();
+        $rest = $ask("?before={$all['older']}");
+        self::assertNull($rest['older']);
+        $ids = [...array_column($all['rows'], 'attemptId'), ...array_column($rest['rows'], 'attemptId')];
+        self::assertSame(TestAttempt::orderByDesc('id')->pluck('id')->all(), $ids);
+        $row = $all['rows'][0];
+        $of = $ask('?mark='.$row['mark'].'&system='.urlencode($row['system']));
+        self::assertSame([[$row['mark']], [$row['system']]], [
+            array_values(array_unique(array_column($of['rows'], 'mark'))),
+            array_values(array_unique(array_column($of['rows'], 'system'))),
+        ]);
+        self::assertStringStartsWith(count($of['rows']).' attempt', $of['sentence']);
+        self::assertContains($row['mark'], $all['marks']);
+        self::assertSame([], $ask('?mark=Q-000')['rows']);
+        $this->as(
+            'mika',
+            'GET',
+            "bench/attempts/{$row['attemptId']}",
+        )->assertOk()->assertJsonPath('card', $row['card']);
+        $this->as('mika', 'GET', 'bench/attempts?before=none')->assertUnprocessable();
+    }
+
     public function test_an_attempt_fails_is_put_back_and_kept_and_a_new_one_asks_for_its_set_up_anew(): void
     {
         $card = $this->card(self::brakeTest());
@@ -374,7 +400,7 @@ final class AttemptsTest extends WorldCase
             ],
             ['kind' => 'transition', 'title' => 'To manual', 'spec' => [
                 'point' => 'swing', 'unit' => '%', 'reference' => 'q', 'limit' => 6, 'usual' => 4, 'watch' => 1,
-                'partner' => ['point' => 'torque 2', 'reference' => 'q2'],
+                'partner' => ['point' => 'torque 2', 'reference' => 'q2', 'limit' => 5],
             ]],
         ]]));
         $this->begin($card)->assertOk();
@@ -390,6 +416,11 @@ final class AttemptsTest extends WorldCase
         $this->work($card, 4, 'take_back', ['note' => 'watched again'])->assertOk();
         $again = $this->work($card, 4, 'watch', ['entries' => [...$eye, 'high' => '44']])->assertOk()->json('steps.3');
         self::assertEqualsWithDelta([6.6, 'fail'], [$again['result']['excursion'], $again['result']['verdict']], 1e-9);
+        // The partner may go five points from its own reference.
+        $this->work($card, 4, 'take_back', ['note' => 'watched again'])->assertOk();
+        $partner = $this->work($card, 4, 'watch', ['entries' => [...$eye, 'partner' => '40.1'], 'note' => 'cold air'])
+            ->assertOk()->json('steps.3.result');
+        self::assertEqualsWithDelta([5.1, 'fail'], [$partner['partner'], $partner['verdict']], 1e-9);
     }
 
     public function test_a_sheet_with_as_left_values_is_turned_and_read_until_it_is_equal(): void

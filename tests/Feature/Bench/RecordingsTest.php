@@ -163,6 +163,8 @@ final class RecordingsTest extends WorldCase
         $said = (string) $this->act($card, 'ivo', 'Torque of engine 1', 'samples')->assertStatus(422)->json('message');
         self::assertStringContainsString('a gap of 4.1 s', $said);
         self::assertStringContainsString('after line 801', $said);
+        $view = $this->as('ivo', 'GET', 'bench/recordings/'.Recording::valueOrFail('id'))->assertOk()->json();
+        self::assertSame([[], true], [$view['changes'], str_contains((string) $view['notJudged'], 'a gap of 4.1 s')]);
         $this->act($card, 'ivo', 'Torque of engine 1', 'read', ['entry' => '37.4'])->assertOk();
         $this->act($card, 'ivo', 'Engine 1 to manual', 'samples')->assertStatus(422);
         $this->act($card, 'ivo', 'Engine 1 to manual', 'watch', ['entries' => ['high' => '37.6', 'low' => '33.4']])

@@ -426,5 +426,10 @@ final class FlyingTest extends WorldCase
             $record?->what, $record?->subject, str_contains((string) $record?->data, $first['date']),
         ]);
         $this->as('ines', 'POST', "sectors/{$first['id']}/cancel")->assertNotFound();
+        // By mistake: it comes back as it was, once.
+        $back = "sectors/{$first['id']}/restore";
+        self::assertSame($first, $this->as('ines', 'POST', $back)->assertOk()->json('plan.sectors.0'));
+        $this->as('ines', 'POST', $back)->assertStatus(422);
+        $this->as('ines', 'POST', 'sectors/9999/restore')->assertStatus(422);
     }
 }

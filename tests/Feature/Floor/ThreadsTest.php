@@ -168,7 +168,8 @@ final class ThreadsTest extends WorldCase
         $this->fails($card, 'mette', 'engine 1: oil', 'read', ['entry' => '38']);
         $this->act($card, 'mette', 'engine 1: oil', 'read', ['entry' => '58'])->assertOk();
         $this->walkTo($card, 'mette', 'runa', 'Governor arms');
-        $found = ['arm1' => '61.2', 'arm2' => '62.9', 'sep' => '12.5'];
+        $ready = ['holds:oil' => '58', 'holds:joined' => 'yes'];
+        $found = [...$ready, 'arm1' => '61.2', 'arm2' => '62.9', 'sep' => '12.5'];
         $rig = 'Governor arms';
         $this->act($card, 'mette', $rig, 'as_found', ['entries' => $found, 'tool' => 'PR-06'])->assertOk();
         $shown = fn(): array => array_column(
@@ -179,17 +180,24 @@ final class ThreadsTest extends WorldCase
         $run = $shown()['runs'][0];
         $moved = array_column((array) $run['moves'], 'adjuster');
         sort($moved);
-        self::assertSame(['rod2', 'screw2'], $moved);
-        // Read short of what the sheet predicts, a second run; then as predicted.
+        self::assertSame(['rod2', 'screw1', 'screw2'], $moved);
+        // As it is advised, but for the rod, which is turned less: a second run; then as predicted.
+        $turned = static fn(array $run): array => array_column(array_map(static fn(array $m): array => [
+            $m['adjuster'], ($m['direction'] === 'ccw' ? '-' : '').$m['amount'],
+        ], $run['moves']), 1, 0);
+        $this->act($card, 'mette', $rig, 'turned', ['entries' => [...$turned($run), 'rod2' => '0.5']])->assertOk();
         $this->act($card, 'mette', $rig, 'as_left', [
-            'entries' => ['arm1' => '61.2', 'arm2' => '62.2', 'sep' => '13.5'], 'tool' => 'PR-06',
+            'entries' => [...$ready, 'arm1' => '61.2', 'arm2' => '61.6', 'sep' => '12.7'], 'tool' => 'PR-06',
         ])->assertOk();
         self::assertCount(2, $shown()['runs']);
+        $run = $shown()['runs'][1];
+        $this->act($card, 'mette', $rig, 'turned', ['entries' => $turned($run)])->assertOk();
         $left = array_map(
             static fn(mixed $v): string => (string) round((float) $v, 1),
-            $shown()['runs'][1]['predicted'],
+            array_column((array) $run['points'], 'next', 'id'),
         );
-        $this->act($card, 'mette', $rig, 'as_left', ['entries' => $left, 'tool' => 'PR-06'])->assertOk();
+        $this->act($card, 'mette', $rig, 'as_left', ['entries' => [...$ready, ...$left], 'tool' => 'PR-06'])
+            ->assertOk();
         self::assertTrue(self::settled($card, $rig));
         self::assertNotSame([], $this->apart($card, 'mette'), 'what was turned is to be locked');
         $this->walkTo($card, 'mette', 'runa', 'engine 1: propeller');

@@ -48,7 +48,10 @@ final class FollowRulesTest extends WorldCase
         $id = (int) FollowRule::where('code', 'SKV-F-HOSE')->valueOrFail('id');
         $decide = fn(string $who, int $id): TestResponse
             => $this->as($who, 'POST', "library/rules/{$id}/decide", ['accept' => true]);
-        self::assertStringContainsString('somebody else', (string) $decide('ines', $id)->assertStatus(422)->json('message'));
+        self::assertStringContainsString(
+            'somebody else',
+            (string) $decide('ines', $id)->assertStatus(422)->json('message'),
+        );
         $decide('tor', $id)->assertOk();
         $decide('tor', $id)->assertStatus(422);
         $this->propose('ines', self::body())->assertStatus(422);
@@ -71,7 +74,7 @@ final class FollowRulesTest extends WorldCase
     public function test_a_rule_that_cards_read_against_stays(): void
     {
         $id = (int) FollowRule::where('code', 'SKV-X-NP')->valueOrFail('id');
-        self::assertStringContainsString('SKV-71-11 read against SKV-X-NP', (string) $this
+        self::assertStringContainsString('SKV-71-11, SKV-76-21 read against SKV-X-NP', (string) $this
             ->as('ines', 'POST', "library/rules/{$id}/withdraw", ['why' => 'tidying'])->assertStatus(422)->json('message'));
     }
 

@@ -34,20 +34,24 @@ final class AnswersTest extends WorldCase
     public static function rooms(): iterable
     {
         yield 'me' => ['/api/me', 'me', 6];
+        yield 'what changed' => ['/api/since', 'since', 4];
         yield 'moment' => ['/api/moment', 'moment', 10];
         yield 'fleet, worked out anew' => ['/api/fleet', 'fleet', 30];
-        yield 'due list, worked out anew' => ['/api/due', 'due', 39];
+        yield 'a day to come' => ['/api/as-of', 'as-of?day=2026-05-14', 30];
+        yield 'due list, worked out anew' => ['/api/due', 'due', 48];
         yield 'history' => ['/api/fleet/{mark}/history', 'fleet/QA-VFB/history', 12];
         yield 'stagger' => ['/api/stagger', 'stagger', 24];
         yield 'bottles' => ['/api/bottles', 'bottles', 10];
         yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/SKV', 12];
-        yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 22];
+        yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 23];
         yield 'visits' => ['/api/visits', 'visits', 12];
         yield 'one visit' => ['/api/visits/{id}', 'visits/1', 28];
-        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 20];
+        yield 'what could be made of a visit' => ['/api/visits/{id}/more', 'visits/3/more', 34];
+        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 22];
         yield 'look and fix windows' => ['/api/visits/{id}/window', 'visits/1/window', 18];
         yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 14];
         yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];
+        yield 'season' => ['/api/season', 'season?days=90', 60];
         yield 'bays' => ['/api/bays', 'bays', 10];
         yield 'phases' => ['/api/phases', 'phases?type=OLN&phases=3', 12];
         yield 'crew' => ['/api/crew', 'crew', 18];
@@ -61,7 +65,9 @@ final class AnswersTest extends WorldCase
         yield 'one register' => ['/api/registers/{mark}', 'registers/QC-TAC', 20];
         yield 'bench' => ['/api/bench', 'bench', 24];
         yield 'an attempt' => ['/api/bench/attempts/{id}', 'bench/attempts/1', 12];
+        yield 'past tests' => ['/api/bench/attempts', 'bench/attempts?mark=QA-VFB&system=flight%20controls', 10];
         yield 'trends' => ['/api/bench/trends', 'bench/trends', 14];
+        yield 'riggings' => ['/api/bench/riggings', 'bench/riggings', 10];
         yield 'a trend' => ['/api/bench/trends/{id}', 'bench/trends/100', 14];
         yield 'recordings' => ['/api/bench/recordings', 'bench/recordings', 12];
         yield 'a fault tree walked' => ['/api/bench/findings/{id}/walk', 'bench/findings/49/walk', 18];
@@ -138,12 +144,16 @@ final class AnswersTest extends WorldCase
             'visits' => 'No visit is planned. Open an aircraft in Fleet, choose its due items and make one.',
             'floor' => 'No card is open. Cards come here when the controller makes a visit.',
             'bench' => 'Nothing to test now. The cards of a visit bring their tests here.',
+            'bench/attempts' => 'No test was run yet.',
+            'bench/riggings' => 'Nothing has been rigged yet. The cards of a visit bring their riggings here.',
             'bench/trends' => 'No point has been read three times yet. A trend begins with the third reading.',
             'bench/recordings' => 'No recording yet. Bring in what a recorder took in a run.',
             'deferrals' => 'No defect is carried. One comes here when a finding is deferred under a listed item.',
             'release' => 'Nothing is on its way out. Visits come here as soon as they are made.',
+            'as-of' => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
             'stores' => 'No tool yet.', 'due' => 'Nothing falls due within 30 days that is not in a visit.',
             'stagger' => 'No fleet here is worked in phases.',
+            'season' => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
             'bottles' => 'No bottle or accumulator is fitted to an aircraft.',
         ];
         foreach ($said as $room => $sentence) {

@@ -34,18 +34,6 @@ final readonly class Stabilise implements StepKind
         return ['start', 'done', 'read', 'samples'];
     }
 
-    public static function steadiness(Step $step): Steadiness
-    {
-        $spec = $step->spec;
-
-        return Steadiness::of(
-            (string) $spec['signal'],
-            (float) $spec['target'],
-            (float) $spec['tolerance'],
-            (float) $spec['seconds'],
-        );
-    }
-
     public function ask(Person $by, Step $step, StepInput $in): Worked
     {
         return match ($in->do) {
@@ -82,7 +70,7 @@ final readonly class Stabilise implements StepKind
             ['at' => (string) $this->clock->now(), 'value' => $taken->value],
         ];
         $first = Instant::parse($readings[0]['at'])->epoch();
-        [$verdict, $held] = self::steadiness($step)->ofReadings(array_map(
+        [$verdict, $held] = Steadiness::from($spec)->ofReadings(array_map(
             static fn(array $r): array => [(float) (Instant::parse($r['at'])->epoch() - $first), (float) $r['value']],
             $readings,
         ));
@@ -96,7 +84,8 @@ final readonly class Stabilise implements StepKind
 
     private function recorded(Step $step): Worked
     {
-        $at = self::steadiness($step)->reachedAt($this->samples->of($step)->samples);
+        $run = $this->samples->of($step);
+        $at = Steadiness::from($step->spec)->reachedAt($run->samples, $run->gaps);
         if ($at === null) {
             $unit = Unit::parse($step->spec['unit'])->label();
             throw Refused::because("The recording never holds {$step->spec['signal']} within "

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Bench\Do\Work;
 
 use App\Bench\Model\Recording;
+use App\Floor\Do\Attempts;
+use App\Floor\Model\Card;
 use App\Floor\Model\Step;
 use App\Floor\Model\TestAttempt;
 use App\Shared\Refused;
+use App\Shared\Words;
 use Jorvel\Core\Bench\ChangeOver;
 use Jorvel\Core\Bench\Response;
-use Jorvel\Core\Bench\Steadiness;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\InputError;
 
@@ -30,9 +32,8 @@ final readonly class TestSamples
         $recording = Recording::where('attempt_id', $attempt->id)->orderByDesc('id')->first() ?? throw Refused::because(
             "Attempt {$attempt->no} has no recording yet. Bring it in first; nothing was saved.",
         );
-        $samples = $recording->samples();
 
-        return new RecordedRun($samples, $recording->modes($samples), $recording->found['gaps']);
+        return RecordedRun::of($recording);
     }
 
     /**
@@ -69,12 +70,14 @@ final readonly class TestSamples
             throw Refused::because('The recording was not stable for long enough before the first change-over: '
                 .'nothing can be judged by it. Nothing was saved.');
         }
-        $transitions = $step->card->steps->filter(static fn(Step $s): bool => $s->kind === 'transition'
-            && ($s->spec['test']['key'] ?? null) === $step->spec['test']['key'])->values();
-        $n = $transitions->search(static fn(Step $s): bool => $s->id === $step->id);
-        $change = $response->changes[(int) $n] ?? throw Refused::because(
-            'The recording has '.count($response->changes).' change-overs; this step is the '.((int) $n + 1).'th. '
-                .'Nothing was saved.',
+        $n = (int) array_search(
+            $step->id,
+            array_column(self::transitions($step->card, $step->spec['test']['key']), 'id'),
+            true,
+        );
+        $change = $response->changes[$n] ?? throw Refused::because(
+            'The recording has '.Words::count(count($response->changes), 'change-over').'; this step is number '
+                .($n + 1).'. Nothing was saved.',
         );
         if ($change->verdict === Verdict::Invalid) {
             throw Refused::because("The recording does not watch this change-over for {$step->spec['watch']} s: it "
@@ -84,47 +87,18 @@ final readonly class TestSamples
         return [$change, $response->reference];
     }
 
-    private function response(Step $step, ?string $signal = null): Response
+    /** @return list<Step> the transitions of one test of a card, in their order */
+    public static function transitions(Card $card, string $key): array
     {
-        $spec = $step->spec;
-        if (! isset($spec['hold'], $spec['signal'])) {
-            throw Refused::because("Step {$step->no} is watched by eye: it does not say which signal of a recording it "
-                .'is. Nothing was saved.');
-        }
-        $run = $this->of($step);
-        $hold = Steadiness::of(
-            $spec['hold']['signal'],
-            (float) $spec['hold']['target'],
-            (float) $spec['hold']['tolerance'],
-            (float) $spec['hold']['seconds'],
-        );
-        try {
-            $response = Response::of(
-                $run->samples,
-                $run->modes,
-                $signal ?? $spec['signal'],
-                $signal === null && isset($spec['partner']) ? $this->partner($step) : null,
-                $hold,
-                (float) $spec['watch'],
-                (float) $spec['limit'],
-                (float) ($spec['usual'] ?? $spec['limit']),
-            );
-        } catch (InputError $e) {
-            throw Refused::because("The recording: {$e->path} {$e->getMessage()}. Nothing was saved.");
-        }
-        foreach ($response->changes as $change) {
-            $run->requireWhole($change->at - $hold->seconds, $change->at + (float) $spec['watch']);
-        }
-
-        return $response;
+        return array_values(Attempts::steps($card, $key)->where('kind', 'transition')->all());
     }
 
-    /** The signal of the other engine, which its own reference step names. */
-    private function partner(Step $step): ?string
+    private function response(Step $step, ?string $signal = null): Response
     {
-        $id = $step->spec['partner']['reference'];
-        $made = $step->card->steps->first(static fn(Step $s): bool => ($s->spec['id'] ?? null) === $id);
-
-        return $made?->spec['signal'] ?? null;
+        try {
+            return $this->of($step)->response($step, $signal);
+        } catch (InputError $e) {
+            throw Refused::because(ucfirst("{$e->getMessage()}. Nothing was saved."));
+        }
     }
 }

@@ -18,7 +18,6 @@ use Jorvel\Core\Bench\Response;
 use Jorvel\Core\Bench\Verdict;
 use Jorvel\Core\Shared\Entered;
 use Jorvel\Core\Shared\InputError;
-use Jorvel\Core\Shared\Near;
 use Jorvel\Core\Shared\Unit;
 
 /**
@@ -43,9 +42,7 @@ final readonly class WatchTransition implements StepKind
             throw Refused::because('Record the reference first. Nothing was saved.');
         }
         if ($in->do === 'samples') {
-            $said = $this->samples->change($step);
-            $reference = $said[1];
-            $is = $said[0];
+            [$is, $reference] = $this->samples->change($step);
         } else {
             $is = $this->seen($step, $in, $reference, $unit);
         }
@@ -54,13 +51,10 @@ final readonly class WatchTransition implements StepKind
                 .' lies beyond the usual '.Words::number((float) $spec['usual'], 3).' '.$unit->label()
                 .'. Say in a few words what you think of it. Nothing was saved.');
         }
-        $partnerFails = isset($spec['partner']['limit']) && $is->partnerExcursion !== null
-            && ! Near::atMost(abs($is->partnerExcursion), (float) $spec['partner']['limit']);
-        $verdict = $is->verdict === Verdict::Pass && $partnerFails ? Verdict::Fail : $is->verdict;
         $result = [
             'reference' => $reference, 'unit' => $unit->value, 'high' => $is->peakHigh, 'low' => $is->peakLow,
             'excursion' => $is->excursion, 'settled' => $is->settled, 'partner' => $is->partnerExcursion,
-            'unusual' => $is->unusual && isset($spec['usual']), 'verdict' => $verdict->value,
+            'unusual' => $is->unusual && isset($spec['usual']), 'verdict' => $is->verdict->value,
             ...$in->do === 'samples' ? ['recorded' => $is->at] : [],
             ...$in->note === '' ? [] : ['note' => $in->note],
         ];
@@ -69,16 +63,16 @@ final readonly class WatchTransition implements StepKind
             self::points($is->excursion, $unit),
             $is->excursion,
             $unit->value,
-            $verdict->value,
+            $is->verdict->value,
             $spec['limit'] - abs($is->excursion),
             null,
             note: $in->note,
         );
         $commit = fn() => $this->readings->commit($by, $step, $taken);
 
-        return $verdict === Verdict::Pass
+        return $is->verdict === Verdict::Pass
             ? Worked::done($result, $commit)
-            : Worked::short($result, $verdict, $commit, static fn() => $step->fill(['result' => $result])->save());
+            : Worked::short($result, $is->verdict, $commit, static fn() => $step->fill(['result' => $result])->save());
     }
 
     /** The reference that an earlier step of the card recorded, by the name of that step. */
@@ -125,6 +119,7 @@ final readonly class WatchTransition implements StepKind
             $partner,
             (float) $step->spec['limit'],
             (float) ($step->spec['usual'] ?? $step->spec['limit']),
+            isset($step->spec['partner']['limit']) ? (float) $step->spec['partner']['limit'] : null,
         );
     }
 }

@@ -20,6 +20,6 @@ final readonly class TrendRow
         #[OA\Property] public string $look,
         #[OA\Property] public string $word,
         #[OA\Property] public ?string $date,
-        #[OA\Property] public string $when,
+        #[OA\Property] public string $said,
     ) {}
 }

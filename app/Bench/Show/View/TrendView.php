@@ -29,5 +29,7 @@ final readonly class TrendView
         #[OA\Property(type: 'array', items: new OA\Items(ref: TrendSeriesView::class))] public array $fleet,
         /** readings of it that there are; the latest of them are in `points` */
         #[OA\Property] public int $many,
+        /** who took its date into the due list, when and why; null where it does not stand there */
+        #[OA\Property] public ?string $followed,
     ) {}
 }

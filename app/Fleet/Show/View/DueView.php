@@ -31,5 +31,7 @@ final readonly class DueView
         #[OA\Property] public ?string $visit,
         /** @var list<LimitView> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: LimitView::class))] public array $limits,
+        /** the latest reading of a trend that was taken into the list */
+        #[OA\Property] public ?int $readingId = null,
     ) {}
 }

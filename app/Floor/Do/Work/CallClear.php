@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor\Do\Work;
 
 use App\Crew\Model\Person;
+use App\Floor\Do\Somebody;
 use App\Floor\Do\StepInput;
 use App\Floor\Do\Worked;
 use App\Floor\Model\Step;
@@ -12,14 +13,18 @@ use App\Shared\Clock;
 use App\Shared\Notices;
 use App\Shared\Records;
 use App\Shared\Refused;
-use Illuminate\Database\Eloquent\Builder;
 use Jorvel\Core\Floor\RollCall;
 use Jorvel\Core\Shared\Instant;
 
 /** A roll-call: each place is called clear by name, and all calls must still stand when it is confirmed. */
 final readonly class CallClear implements StepKind
 {
-    public function __construct(private Clock $clock, private Records $records, private Notices $notices) {}
+    public function __construct(
+        private Clock $clock,
+        private Records $records,
+        private Notices $notices,
+        private Somebody $somebody,
+    ) {}
 
     public function answers(): array
     {
@@ -34,7 +39,7 @@ final readonly class CallClear implements StepKind
         $place = trim($in->entry);
         self::requirePlace($step, $place);
 
-        return $this->stand($by, $step, $place, $this->person(trim($in->note), $place));
+        return $this->stand($by, $step, $place, $this->somebody->at($place, trim($in->note)));
     }
 
     /**
@@ -102,23 +107,6 @@ final readonly class CallClear implements StepKind
                 "\"{$place}\" is not a place of this roll-call: ".implode(', ', $step->spec['places']).'.',
             );
         }
-    }
-
-    /** Somebody of the crew, by name or stamp. */
-    private function person(string $who, string $place): Person
-    {
-        if ($who === '') {
-            throw Refused::because("Who stands at {$place}? Choose them from the crew. Nothing was called.");
-        }
-
-        return Person::thereOn($this->clock->today())->where(
-            static fn(Builder $q) => $q->where('name', $who)->orWhere('stamp', $who),
-        )
-            ->first()
-            ?? throw Refused::because(
-                "There is nobody called \"{$who}\" in the crew. Enter a name or a stamp as Crew has it. Nothing was "
-                    .'called.',
-            );
     }
 
     /** @param array<string, mixed> $call */

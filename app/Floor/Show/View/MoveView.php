@@ -17,5 +17,7 @@ final readonly class MoveView
         #[OA\Property] public string $unit,
         #[OA\Property] public string $direction,
         #[OA\Property] public string $said,
+        /** from which side it is come to; '' where that is all the same */
+        #[OA\Property] public string $approach,
     ) {}
 }

@@ -50,6 +50,8 @@ final readonly class StepView
         #[OA\Property] public ?string $uplift = null,
         /** @var list<string> what came off, went on or in, and what a gauge showed */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $went = [],
+        /** of a rigging sheet that is read in ground runs */
+        #[OA\Property] public ?GroundView $ground = null,
         /** how it felt last time, or what the fleet usually reads there */
         #[OA\Property] public ?string $before = null,
     ) {}

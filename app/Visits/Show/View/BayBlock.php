@@ -6,7 +6,7 @@ namespace App\Visits\Show\View;
 
 use OpenApi\Attributes as OA;
 
-/** A visit or a free stretch on a bay. */
+/** A visit, a free stretch or a closure of a bay; `kind` is the visit's state, `free` or `closed`. */
 #[OA\Schema]
 final readonly class BayBlock
 {

@@ -24,6 +24,10 @@ final readonly class BoardCard
         #[OA\Property] public bool $late,
         #[OA\Property] public string $when,
         #[OA\Property] public string $people,
+        /** @var list<string> that it needs */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $skills,
+        /** @var list<string> names of who is on it */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $crew,
         #[OA\Property] public string $slack,
         #[OA\Property] public ?string $pinned,
         /** @var list<string> */

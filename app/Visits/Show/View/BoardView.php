@@ -25,7 +25,7 @@ final readonly class BoardView
         #[OA\Property] public ?BoardMark $exit,
         #[OA\Property] public BoardMark $mustLeave,
         #[OA\Property] public ?string $problem,
-        #[OA\Property] public string $jacks,
+        #[OA\Property] public string $note,
         /** @var list<BoardDay> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: BoardDay::class))] public array $days,
         /** @var list<BoardBand> */

@@ -34,5 +34,7 @@ final readonly class VisitCard
         /** @var list<string> what it will not have on its day */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $short,
         #[OA\Property] public ?string $finding,
+        /** nothing is done on it: it may be taken out of its visit */
+        #[OA\Property] public bool $leaves,
     ) {}
 }

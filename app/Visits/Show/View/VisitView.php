@@ -29,6 +29,8 @@ final readonly class VisitView
         #[OA\Property(type: 'array', items: new OA\Items(ref: VisitFinding::class))] public array $findings,
         /** @var list<VisitCard> of one visit; empty in the list of visits */
         #[OA\Property(type: 'array', items: new OA\Items(ref: VisitCard::class))] public array $cards,
+        /** @var list<string> what it runs against */
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $doubts,
         /** it is a check on the line: no plan, no board, and signed good where it stands */
         #[OA\Property] public bool $line = false,
     ) {}

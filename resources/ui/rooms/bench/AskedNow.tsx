@@ -37,7 +37,7 @@ export function AskedNow({ walk }: { walk: Schemas['WalkView'] }) {
                                 type="button"
                                 disabled={send.isPending}
                                 onClick={() => answer(b.id)}
-                                className="min-h-16 rounded-xl border-2 border-ink bg-paper px-4 text-left text-[1.1rem] font-semibold"
+                                className="min-h-16 rounded-xl border-2 border-ink bg-paper px-4 text-left text-lg font-semibold"
                             >
                                 {b.title}
                                 {b.times !== null && b.times > 0 && (

@@ -5,49 +5,8 @@ import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { type Column, Table } from '../../parts/Table';
 import { Tabs } from '../../parts/Tabs';
-import { stateAndAircraft } from './columns';
+import { testColumns } from './columns';
 import { benchTabs } from './tabs';
-
-type Row = Schemas['TestRow'];
-
-const columns: Column<Row>[] = [
-    ...stateAndAircraft<Row>(),
-    { id: 'system', header: 'System', accessorKey: 'system' },
-    {
-        id: 'title',
-        header: 'Test',
-        accessorKey: 'title',
-        cell: ({ row }) => (
-            <Link
-                to={`/floor/${row.original.cardId}?step=${row.original.step}`}
-                className="underline underline-offset-4"
-            >
-                {row.original.title}
-            </Link>
-        ),
-    },
-    { id: 'card', header: 'Card', accessorKey: 'card' },
-    { id: 'said', header: 'Last', accessorKey: 'said' },
-    {
-        id: 'was',
-        header: 'See',
-        accessorFn: (r) => r.attemptId ?? '',
-        cell: ({ row: { original: r } }) => (
-            <span className="flex gap-3">
-                {r.attemptId !== null && (
-                    <Link to={`/bench/attempts/${r.attemptId}`} className="underline underline-offset-4">
-                        as it was
-                    </Link>
-                )}
-                {r.findingId !== null && (
-                    <Link to={`/bench/findings/${r.findingId}`} className="underline underline-offset-4">
-                        fault tree
-                    </Link>
-                )}
-            </span>
-        ),
-    },
-];
 
 const sheetColumns: Column<Schemas['BenchRow']>[] = [
     {
@@ -88,20 +47,20 @@ export function Bench() {
                 <Page over={<Tabs label="Bench" tabs={benchTabs} />} sentence={room.sentence}>
                     {room.failed.length > 0 && (
                         <Section title="Did not pass">
-                            <Table name="bench-failed" rows={room.failed} columns={columns} empty="" />
+                            <Table name="bench-failed" rows={room.failed} columns={testColumns} empty="" />
                         </Section>
                     )}
                     <Section title="To test">
                         <Table
                             name="bench"
                             rows={room.toTest}
-                            columns={columns}
+                            columns={testColumns}
                             empty="Nothing to test now. The cards of a visit bring their tests here."
                         />
                     </Section>
                     {room.today.length > 0 && (
                         <Section title="Today">
-                            <Table name="bench-today" rows={room.today} columns={columns} empty="" />
+                            <Table name="bench-today" rows={room.today} columns={testColumns} empty="" />
                         </Section>
                     )}
                     {room.first.length > 0 && (
@@ -139,8 +98,15 @@ export function Bench() {
                         />
                     </Section>
                     {room.past.length > 0 && (
-                        <Section title="Before today">
-                            <Table name="bench-past" rows={room.past} columns={columns} empty="" />
+                        <Section
+                            title="Before today"
+                            aside={
+                                <Link className="text-sm underline underline-offset-4" to="/bench/past">
+                                    all past tests
+                                </Link>
+                            }
+                        >
+                            <Table name="bench-past" rows={room.past} columns={testColumns} empty="" />
                         </Section>
                     )}
                 </Page>

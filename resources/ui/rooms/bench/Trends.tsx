@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useTrends } from '../../api/hooks';
+import { short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { type Column, Table } from '../../parts/Table';
 import { Tabs } from '../../parts/Tabs';
@@ -19,10 +20,25 @@ const columns: Column<Schemas['TrendRow']>[] = [
             </Link>
         ),
     },
-    { id: 'last', header: 'Last', accessorKey: 'last' },
+    {
+        id: 'last',
+        header: 'Last',
+        accessorKey: 'last',
+        cell: ({ row }) => <span className="whitespace-nowrap">{row.original.last}</span>,
+    },
     { id: 'readings', header: 'Readings', accessorKey: 'readings' },
-    { id: 'card', header: 'Card', accessorKey: 'card' },
-    { id: 'date', header: 'Out after', accessorFn: (r) => r.date ?? '' },
+    {
+        id: 'card',
+        header: 'Card',
+        accessorKey: 'card',
+        cell: ({ row }) => <span className="font-mono whitespace-nowrap">{row.original.card}</span>,
+    },
+    {
+        id: 'date',
+        header: 'Out after',
+        accessorFn: (r) => r.date ?? '',
+        cell: ({ row }) => <span className="whitespace-nowrap">{short(row.original.date)}</span>,
+    },
 ];
 
 /** Every point that was read often enough, those that will be out first at the top. */

@@ -16,9 +16,63 @@ export const stateAndAircraft = <T extends Pick<Schemas['TrendRow'], 'look' | 'w
         header: 'Aircraft',
         accessorFn: (r) => r.mark,
         cell: ({ row }) => (
-            <Link to={`/fleet/${row.original.mark}`} className="font-mono font-bold underline underline-offset-4">
+            <Link
+                to={`/fleet/${row.original.mark}`}
+                className="font-mono font-bold whitespace-nowrap underline underline-offset-4"
+            >
                 {row.original.mark}
             </Link>
+        ),
+    },
+];
+
+/** A test, or an attempt at one. */
+export const testColumns: Column<Schemas['TestRow']>[] = [
+    ...stateAndAircraft<Schemas['TestRow']>(),
+    { id: 'system', header: 'System', accessorKey: 'system' },
+    {
+        id: 'title',
+        header: 'Test',
+        accessorKey: 'title',
+        cell: ({ row }) => (
+            <Link
+                to={`/floor/${row.original.cardId}?step=${row.original.step}`}
+                className="underline underline-offset-4"
+            >
+                {row.original.title}
+            </Link>
+        ),
+    },
+    {
+        id: 'card',
+        header: 'Card',
+        accessorKey: 'card',
+        cell: ({ row }) => <span className="whitespace-nowrap">{row.original.card}</span>,
+    },
+    { id: 'said', header: 'Last', accessorKey: 'said' },
+    {
+        id: 'was',
+        header: 'See',
+        accessorFn: (r) => r.attemptId ?? '',
+        cell: ({ row: { original: r } }) => (
+            <span className="flex flex-wrap gap-x-3 whitespace-nowrap">
+                {r.attemptId !== null && (
+                    <Link
+                        to={`/bench/attempts/${r.attemptId}`}
+                        className="inline-block py-1 underline underline-offset-4"
+                    >
+                        as it was
+                    </Link>
+                )}
+                {r.findingId !== null && (
+                    <Link
+                        to={`/bench/findings/${r.findingId}`}
+                        className="inline-block py-1 underline underline-offset-4"
+                    >
+                        fault tree
+                    </Link>
+                )}
+            </span>
         ),
     },
 ];

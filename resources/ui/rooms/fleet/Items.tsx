@@ -85,7 +85,14 @@ type RowProps = {
     onOpen: () => void;
 };
 
+/** Where what is no item of the programme is looked at. */
+const linkOf = ({ key, readingId }: Schemas['DueView']) => {
+    if (key.startsWith('deferral:')) return `/deferrals/${key.slice(9)}`;
+    return readingId ? `/bench/trends/${readingId}` : null;
+};
+
 function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps) {
+    const link = linkOf(item);
     return (
         <>
             <tr
@@ -109,16 +116,16 @@ function ItemRow({ item, today, plan, chosen, onToggle, open, onOpen }: RowProps
                 </td>
                 <td className="px-2">
                     <span className="mr-2 font-mono text-sm text-soft">{item.code}</span>
-                    {item.key.startsWith('deferral:') ? (
-                        <Link className="underline underline-offset-4" to={`/deferrals/${item.key.slice(9)}`}>
+                    {link === null ? (
+                        item.title
+                    ) : (
+                        <Link className="underline underline-offset-4" to={link}>
                             {item.title}
                         </Link>
-                    ) : (
-                        item.title
                     )}
                 </td>
                 <td className="px-2 whitespace-nowrap">
-                    {item.date === null ? 'beyond 20 years' : short(item.date, today)}
+                    {item.date === null ? (item.readingId ? 'no date' : 'beyond 20 years') : short(item.date, today)}
                 </td>
                 <td className="px-2 whitespace-nowrap">{item.remaining}</td>
                 <td className="px-2 text-sm text-soft">{item.rule}</td>

@@ -6,7 +6,7 @@ import { cardQuery, registerQuery, useFloor, useMe } from '../../api/hooks';
 import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Choice, Tabs } from '../../parts/Tabs';
-import { cardStates } from '../visits/Visit';
+import { cardStates } from '../visits/VisitCards';
 import { Done } from '../visits/Visits';
 import { floorTabs } from './tabs';
 

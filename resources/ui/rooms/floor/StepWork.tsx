@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { useWaiting } from '../../api/useQueue';
 import { Caution } from '../../parts/Page';
 import { State } from '../../parts/State';
-import { RigSheet } from '../bench/RigSheet';
+import { RigSheet } from '../bench/rigging/RigSheet';
 import { AboutStep } from './AboutStep';
 import { Causes } from './Causes';
 import { Fixes } from './Fixes';

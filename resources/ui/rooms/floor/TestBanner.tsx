@@ -25,7 +25,7 @@ export function TestBanner({ card, step, may, onConflict }: StepProps) {
     }
     return (
         <section
-            className={`mt-2 mb-3 rounded-lg border-2 bg-sheet px-4 py-2 ${test.running ? 'border-ink' : 'border-rule'}`}
+            className={`my-3 rounded-lg border-2 bg-sheet px-4 py-2 ${test.running ? 'border-ink' : 'border-rule'}`}
             aria-label={`Test: ${test.title}`}
             data-testid="test"
         >

@@ -50,6 +50,7 @@ const step = (kind: string, spec: Record<string, unknown>, more: Partial<Step> =
     uplift: null,
     went: [],
     before: null,
+    ground: null,
     ...more,
 });
 
@@ -450,6 +451,32 @@ describe('a step worked by hand', () => {
         await waitFor(() => expect(sent).toEqual([{ version: 3, do: 'read', entry: '1,5', tool: 'PG-21' }]));
         expect(await screen.findByText('Somebody else changed this card.')).toBeTruthy();
         expect(field.value).toBe('1,5');
+    });
+
+    it.each([
+        ['reference', { point: 'torque', unit: '%', tool_kind: 'pressure gauge' }],
+        ['leak', { point: 'line', unit: 'bar', gas: false, minutes: 5, max_per_hour: 1, tool_kind: 'pressure gauge' }],
+        [
+            'stabilise',
+            {
+                signal: 'oil',
+                unit: 'bar',
+                target: 4,
+                tolerance: 1,
+                seconds: 9,
+                by: 'readings',
+                tool_kind: 'pressure gauge',
+            },
+        ],
+    ])('drops what the instrument shows into a %s by one key', async (kind, spec) => {
+        worked(step(kind, spec));
+        const field = document.querySelector('input[name="entry"]') as HTMLInputElement;
+        fireEvent.keyDown(field, { key: 'F2' });
+        expect(await screen.findByText('Choose the instrument first.')).toBeTruthy();
+        await userEvent.selectOptions(screen.getByRole('combobox'), 'PG-21');
+        server.answer = async () => Response.json({ sentence: 'PG-21 shows 41.5 bar', entry: '41.5' });
+        fireEvent.keyDown(field, { key: 'F2' });
+        await waitFor(() => expect(field.value).toBe('41.5'));
     });
 
     it('counts by taps and by the space bar, not by one held down, and begins again at 0', async () => {

@@ -28,7 +28,7 @@ export function Effects({
                         points
                             .map(({ id: p = '' }) => [
                                 p,
-                                a === adjuster && p === point ? number(text) : got(effects, `${a}.${p}`),
+                                a === adjuster && p === point ? effect(text) : got(effects, `${a}.${p}`),
                             ])
                             .filter(([, v]) => v !== undefined),
                     ),
@@ -40,7 +40,9 @@ export function Effects({
         <p className="text-soft">What turning does is entered once there are points and adjusters.</p>
     ) : (
         <fieldset>
-            <legend className="text-sm font-semibold">What one unit of turning does to each point</legend>
+            <legend className="text-sm font-semibold">
+                What one unit of turning does to each point; “-1.1 ± 0.2” says how sure that is
+            </legend>
             <table className="mt-1 w-full text-sm" data-testid="effects">
                 <thead>
                     <tr>
@@ -59,9 +61,9 @@ export function Effects({
                             {points.map(({ id: p = '', title: of }) => (
                                 <td key={p} className="px-1 py-0.5">
                                     <Cell
-                                        key={String(got(effects, `${a}.${p}`) ?? '')}
+                                        key={said(got(effects, `${a}.${p}`))}
                                         label={`${title || a}: ${of || p}`}
-                                        value={got(effects, `${a}.${p}`)}
+                                        value={said(got(effects, `${a}.${p}`))}
                                         onChange={(text) => change(a, p, text)}
                                     />
                                 </td>
@@ -75,15 +77,26 @@ export function Effects({
     );
 }
 
+/** "-1.1", or "-1.1 ± 0.2" where it is said how sure it is. */
+const said = (value: unknown): string => {
+    const is = value as { mean?: number; sd?: number } | number | string | undefined;
+    return typeof is === 'object' && is !== null ? `${is.mean} ± ${is.sd}` : String(is ?? '');
+};
+
+const effect = (text: string): unknown => {
+    const [mean, sd] = text.split('±');
+    return sd === undefined ? number(text) : { mean: number((mean ?? '').trim()), sd: number(sd.trim()) };
+};
+
 /** Saved as one leaves it, so that a minus sign alone is no fault while one types. */
-function Cell({ label, value, onChange }: { label: string; value: unknown; onChange: (text: string) => void }) {
+function Cell({ label, value, onChange }: { label: string; value: string; onChange: (text: string) => void }) {
     return (
         <input
             aria-label={label}
             inputMode="decimal"
-            defaultValue={String(value ?? '')}
+            defaultValue={value}
             className="h-10 w-full rounded-lg border-2 border-soft bg-sheet px-2 font-mono"
-            onBlur={(e) => e.target.value !== String(value ?? '') && onChange(e.target.value)}
+            onBlur={(e) => e.target.value !== value && onChange(e.target.value)}
         />
     );
 }

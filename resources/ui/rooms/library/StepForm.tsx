@@ -2,6 +2,7 @@ import type { Schemas } from '../../api/client';
 import { box, CardText as Text } from './CardText';
 import { got, isBlock, put, type Step } from './card';
 import { Effects } from './Effects';
+import { RigModel } from './RigModel';
 import { SpecFields as Fields } from './SpecFields';
 import { StepFigure } from './StepFigure';
 import { commonOf, fields, kinds } from './stepFields';
@@ -74,6 +75,7 @@ export function StepForm({
                 set={set}
             />
             {step.kind === 'rig' && <Effects spec={spec} fault={of('spec.effects')} set={set} />}
+            {step.kind === 'rig' && <RigModel spec={spec} fault={of('spec.drawing')} set={set} />}
             {!isBlock(step.kind) && (
                 <StepFigure type={type} spec={spec} choices={choices} fault={of('spec.figure')} set={set} />
             )}

@@ -284,6 +284,8 @@ export const fields: Record<string, Field[]> = {
                 field('min', 'At least', 'number'),
                 field('max', 'At most', 'number'),
                 field('aim', 'Aim', 'number'),
+                field('noise', 'One reading is off by', 'number'),
+                field('running', 'Read with the engine running', 'yes'),
             ],
         }),
         field('adjusters', 'What is turned, in the order of work', 'rows', {
@@ -297,13 +299,43 @@ export const fields: Record<string, Field[]> = {
                 field('positive', 'More of it is', 'pick', {
                     of: ['cw', 'ccw', 'lengthen', 'shorten', 'raise', 'lower'],
                 }),
+                field('approach', 'Come to it from', 'pick', {
+                    of: ['cw', 'ccw', 'lengthen', 'shorten', 'raise', 'lower'],
+                }),
                 field('shape', 'Drawn as', 'text', { hint: 'screw' }),
                 field('proofs', 'Turned, proven besides by', 'some', { of: 'proofs' }),
+                field('washer.unit_teeth', 'Serrations at the unit', 'number', { hint: 'of a washer with two sides' }),
+                field('washer.lever_teeth', 'Serrations at the lever', 'number'),
+                field('buckles.names', 'Turned equal and opposite, one a line', 'lines', {
+                    hint: 'the cable that more lets out, first',
+                }),
+                field('buckles.max_threads', 'Threads that may show, at most', 'number'),
             ],
         }),
         field('match', 'Points that must match', 'rows', {
             rows: [field('points', 'Two of them, one a line', 'lines'), field('within', 'Within', 'number')],
         }),
+        field('effect_pct', 'The book is off by, %', 'number', { hint: '15' }),
+        field('requires', 'What must hold before anything is read', 'rows', {
+            rows: [
+                field('id', 'Name'),
+                field('title', 'Says'),
+                field('unit', 'Unit, where it is measured', 'pick', { of: 'units' }),
+                field('min', 'At least', 'number'),
+                field('max', 'At most', 'number'),
+            ],
+        }),
+        field('ground.budget', 'Ground runs that are meant', 'number'),
+        field('ground.fuel_kg', 'Fuel of one, kg', 'number'),
+        field('ground.crew_hours', 'Crew hours of one', 'number'),
+        field('ground.system', 'System, as Bench lists the runs', 'text', { hint: 'engine controls' }),
+        field('ground.places', 'Who is called before each, one place a line', 'lines'),
+        field('ground.cautions', 'Read out before each, one a line', 'lines'),
+        field('ground.stop', 'The words that mean stop'),
+        field('ground.limits', 'Watched all the time', 'rows', {
+            rows: [field('title', 'What'), field('rule', 'Limit of rule'), field('position', 'at')],
+        }),
+        field('ground.cool_s', 'Cool-down at idle, s', 'number'),
     ],
 };
 

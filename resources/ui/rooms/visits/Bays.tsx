@@ -24,11 +24,29 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
         undefined,
         { affects: touches.slots },
     );
+    const [gone, setGone] = useState<{ bay: number; name: string; slot: Schemas['BayBlock'] } | null>(null);
+    const restore = useSend(
+        ({ bay, slot }: { bay: number; slot: Schemas['BayBlock'] }, headers) =>
+            take(
+                api.POST('/api/bays/{id}/slots', {
+                    params: { path: { id: bay } },
+                    body: { start: slot.start, end: slot.end, hours: slot.hours, note: slot.note },
+                    headers,
+                }),
+            ),
+        () => setGone(null),
+        { affects: touches.slots },
+    );
+    const shut = room.bays.flatMap((b) =>
+        b.blocks.filter((k) => k.kind === 'closed').map((k) => ({ bay: b, block: k })),
+    );
     const free = room.bays.flatMap((b) => b.blocks.filter((k) => k.kind === 'free').map((k) => ({ bay: b, block: k })));
     return (
         <Page over={<Tabs label="Visits" tabs={visitsViews} />} sentence={room.sentence}>
             <BaysDrawing room={room} />
-            <p className="mt-2 text-sm text-soft">Brackets are visits, heavy when in work; dashed is free.</p>
+            <p className="mt-2 text-sm text-soft">
+                Brackets are visits, heavy when in work; dashed is free; shaded is closed.
+            </p>
             <Section title="Bays">
                 <table className="w-full text-left">
                     <thead>
@@ -55,8 +73,34 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                     </tbody>
                 </table>
             </Section>
+            {shut.length > 0 && (
+                <Section title={`Closed (${shut.length})`}>
+                    <ul className="divide-y divide-rule/70">
+                        {shut.map(({ bay, block }) => (
+                            <li key={block.id} className="flex items-center gap-4 py-1.5">
+                                <span className="w-56">
+                                    {short(block.start, block.start)} to {short(block.end, block.start)}
+                                </span>
+                                <span className="w-48">{bay.name}</span>
+                                <span className="flex-1">{block.title}</span>
+                                <Link className="underline underline-offset-4" to="/visits/season">
+                                    Season
+                                </Link>
+                            </li>
+                        ))}
+                    </ul>
+                </Section>
+            )}
             <Section title={`Free slots (${free.length})`}>
-                <Trouble error={remove.error} />
+                <Trouble error={remove.error ?? restore.error} />
+                {gone && (
+                    <p role="status" className="flex items-center gap-3 rounded-lg border border-rule px-3 py-1.5">
+                        The free slot of {gone.name} from {short(gone.slot.start)} is removed.
+                        <Button disabled={restore.isPending} onClick={() => restore.mutate(gone)}>
+                            Undo
+                        </Button>
+                    </p>
+                )}
                 {free.length === 0 && (
                     <p className="text-soft">None. An aircraft can still be put into a bay from its own page.</p>
                 )}
@@ -76,7 +120,11 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                                 <Button
                                     kind="quiet"
                                     disabled={remove.isPending}
-                                    onClick={() => remove.mutate(Number(block.id.split('-')[1]))}
+                                    onClick={() =>
+                                        remove.mutate(Number(block.id.split('-')[1]), {
+                                            onSuccess: () => setGone({ bay: bay.id, name: bay.name, slot: block }),
+                                        })
+                                    }
                                 >
                                     Remove
                                 </Button>

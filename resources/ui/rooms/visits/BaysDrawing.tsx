@@ -5,7 +5,7 @@ const LEFT = 170;
 const WIDE = 1080;
 const ROW = 64;
 
-/** Bays and days to scale: visits as brackets, free slots dashed, a line at today. */
+/** Bays and days to scale: visits as brackets, free slots dashed, closed days shaded, a line at today. */
 export function BaysDrawing({ room }: { room: Schemas['BaysView'] }) {
     const from = Date.parse(room.from);
     const x = (day: string, plus = 0) => LEFT + ((Date.parse(day) - from) / 864e5 + plus) * ((WIDE - LEFT) / room.days);
@@ -46,33 +46,16 @@ export function BaysDrawing({ room }: { room: Schemas['BaysView'] }) {
                         const width = Math.max(6, x(k.end, 1) - a);
                         return (
                             <g key={k.id}>
-                                <title>{`${k.mark ?? 'Free'} ${k.title}, ${short(k.start)} to ${short(k.end)}, ${k.hours} h ${k.note}`}</title>
-                                {k.kind === 'free' ? (
-                                    <rect
-                                        x={a}
-                                        width={width}
-                                        y="12"
-                                        height={ROW - 24}
-                                        rx="4"
-                                        className="fill-none stroke-spruce"
-                                        strokeWidth="2"
-                                        strokeDasharray="6 4"
-                                    />
-                                ) : (
-                                    <path
-                                        d={`M${a + 6} 10H${a}V${ROW - 10}H${a + 6}M${a + width - 6} 10H${a + width}V${ROW - 10}H${a + width - 6}M${a} ${ROW - 16}H${a + width}`}
-                                        className={`fill-none ${k.kind === 'in_work' ? 'stroke-ink' : 'stroke-slate'}`}
-                                        strokeWidth={k.kind === 'in_work' ? 3 : 2}
-                                    />
-                                )}
+                                <title>{titleOf(k)}</title>
+                                <Shape of={k} from={a} width={width} />
                                 <text
                                     x={a + width / 2}
-                                    y="36"
+                                    y={k.kind === 'closed' ? 14 : 36}
                                     textAnchor="middle"
                                     className="fill-ink stroke-sheet font-mono text-[11px] font-semibold [paint-order:stroke]"
                                     strokeWidth="4"
                                 >
-                                    {width > 38 ? (k.mark ?? `${k.hours} h`) : ''}
+                                    {width > 38 ? (k.mark ?? (k.kind === 'closed' ? 'closed' : `${k.hours} h`)) : ''}
                                 </text>
                             </g>
                         );
@@ -83,7 +66,39 @@ export function BaysDrawing({ room }: { room: Schemas['BaysView'] }) {
     );
 }
 
-function monthsOf(from: string, days: number): { day: string; name: string }[] {
+const titleOf = (k: Schemas['BayBlock']) =>
+    k.kind === 'closed'
+        ? `Closed ${short(k.start)} to ${short(k.end)}: ${k.title}`
+        : `${k.mark ?? 'Free'} ${k.title}, ${short(k.start)} to ${short(k.end)}, ${k.hours} h ${k.note}`;
+
+function Shape({ of, from, width }: { of: Schemas['BayBlock']; from: number; width: number }) {
+    if (of.kind === 'closed') {
+        return <rect x={from} width={width} y="6" height={ROW - 12} className="fill-shade stroke-rust" />;
+    }
+    if (of.kind === 'free') {
+        return (
+            <rect
+                x={from}
+                width={width}
+                y="12"
+                height={ROW - 24}
+                rx="4"
+                className="fill-none stroke-spruce"
+                strokeWidth="2"
+                strokeDasharray="6 4"
+            />
+        );
+    }
+    return (
+        <path
+            d={`M${from + 6} 10H${from}V${ROW - 10}H${from + 6}M${from + width - 6} 10H${from + width}V${ROW - 10}H${from + width - 6}M${from} ${ROW - 16}H${from + width}`}
+            className={`fill-none ${of.kind === 'in_work' ? 'stroke-ink' : 'stroke-slate'}`}
+            strokeWidth={of.kind === 'in_work' ? 3 : 2}
+        />
+    );
+}
+
+export function monthsOf(from: string, days: number): { day: string; name: string }[] {
     const out: { day: string; name: string }[] = [];
     for (let i = 0; i <= days; i++) {
         const d = new Date(Date.parse(from) + i * 864e5);

@@ -10,6 +10,7 @@ import { State } from '../../parts/State';
 import { Choice } from '../../parts/Tabs';
 import { BoardDetails } from './BoardDetails';
 import { BoardDrawing } from './BoardDrawing';
+import { BoardList, useBoardFilter } from './BoardList';
 import { Printed } from './BoardPrinted';
 import { PlanSearch } from './PlanSearch';
 import { VisitPage } from './VisitPage';
@@ -58,8 +59,9 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
     const board = shown?.board ?? saved;
     const cards = board.zones.flatMap((z) => z.cards);
     const card = cards.find((c) => c.id === chosen);
+    const filter = useBoardFilter(cards);
     return (
-        <VisitPage visit={saved} place={saved.bay} verdict={board.verdict} sentence={board.sentence} note={board.jacks}>
+        <VisitPage visit={saved} place={saved.bay} verdict={board.verdict} sentence={board.sentence} note={board.note}>
             <div className="noprint mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
                 <Choice
                     label="How much of it is shown"
@@ -124,16 +126,18 @@ function BoardOf({ saved }: { saved: Schemas['BoardView'] }) {
             {cards.length === 0 ? (
                 <p className="text-soft">{board.problem ?? 'No card is planned yet.'}</p>
             ) : (
-                <div className="noprint">
+                <div className="noprint grid grid-cols-[minmax(0,1fr)] gap-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
                     <BoardDrawing
                         board={board}
                         wide={zoom}
                         chosen={chosen}
                         moved={new Set(shown?.board.moved.map((m) => m.id) ?? [])}
+                        dimmed={filter.dimmed}
                         may={may}
                         onChoose={setChosen}
                         onDrop={move}
                     />
+                    <BoardList cards={cards} filter={filter} chosen={chosen} onChoose={setChosen} />
                 </div>
             )}
             <Printed cards={cards} />

@@ -6,12 +6,13 @@ import { dropped, GAP, LANE, measures } from './board';
 
 export type Card = Schemas['BoardCard'];
 
-/** The board: zones and time, the aircraft's configuration behind, people beneath, now and the exit across. */
+/** The board: zones and time, the aircraft's configuration behind, people above, now and the exit across. */
 export function BoardDrawing({
     board,
     wide: asked,
     chosen,
     moved,
+    dimmed,
     may,
     onChoose,
     onDrop,
@@ -21,6 +22,8 @@ export function BoardDrawing({
     wide: number;
     chosen: number | null;
     moved: Set<number>;
+    /** Cards that nobody looks for now. */
+    dimmed: Set<number>;
     may: boolean;
     onChoose: (id: number) => void;
     onDrop: (card: Card, slot: number) => void;
@@ -108,7 +111,8 @@ export function BoardDrawing({
                                     tabIndex={0}
                                     aria-pressed={chosen === c.id}
                                     data-board-card={c.number}
-                                    className={`outline-none [&:focus-visible_path]:stroke-[3] ${may && c.state === 'open' ? 'cursor-grab touch-none' : 'cursor-pointer'}`}
+                                    data-card-id={c.id}
+                                    className={`${dimmed.has(c.id) ? 'opacity-20' : ''} outline-none [&:focus-visible_path]:stroke-[3] ${may && c.state === 'open' ? 'cursor-grab touch-none' : 'cursor-pointer'}`}
                                     onPointerDown={start(c)}
                                     onKeyDown={key(c)}
                                 >

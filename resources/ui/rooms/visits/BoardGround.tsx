@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { BAND, clipped, type Measures, PEOPLE, steps } from './board';
+import { BAND, CROWD, clipped, type Measures, PEOPLE, steps } from './board';
 
 /** Textures of the aircraft's configuration, told apart without colour. */
 const textures: Record<string, string> = {
@@ -13,9 +13,9 @@ const textures: Record<string, string> = {
     'oxygen-open': 'M4 2V6M2 4H6',
 };
 
-/** What stands behind the cards: days, the aircraft's configuration, the lines of the zones, and people beneath. */
+/** What stands behind the cards: days, the aircraft's configuration, people, and the lines of the zones. */
 export function BoardGround({ board, at }: { board: Schemas['BoardView']; at: Measures }) {
-    const { wide, head, body, height, width, layout } = at;
+    const { wide, people, head, height, width, layout } = at;
     return (
         <>
             <defs>
@@ -69,7 +69,7 @@ export function BoardGround({ board, at }: { board: Schemas['BoardView']; at: Me
                 <line key={r.zone.name} x1="0" x2={width} y1={head + r.top} y2={head + r.top} className="stroke-rule" />
             ))}
             {board.people.map((p, i) => (
-                <g key={p.skill} transform={`translate(0 ${body + 10 + i * (PEOPLE + 10)})`}>
+                <g key={p.skill} transform={`translate(0 ${people + i * CROWD})`}>
                     <title>{`${p.skill}: people at work and people there`}</title>
                     <path d={steps(p.spans, 'there', p.most, wide, PEOPLE)} className="fill-shade stroke-rule" />
                     <path d={steps(p.spans, 'used', p.most, wide, PEOPLE)} className="fill-spruce-wash stroke-spruce" />
@@ -81,7 +81,7 @@ export function BoardGround({ board, at }: { board: Schemas['BoardView']; at: Me
 
 /** The names at the left of the board, which stay while it scrolls. */
 export function BoardNames({ board, at }: { board: Schemas['BoardView']; at: Measures }) {
-    const { head, body, height, layout } = at;
+    const { people, head, height, layout } = at;
     return (
         <svg width="150" height={height} className="shrink-0 border-r border-rule" aria-hidden="true">
             {board.bands.map((b, i) => (
@@ -98,11 +98,11 @@ export function BoardNames({ board, at }: { board: Schemas['BoardView']; at: Mea
                 </g>
             ))}
             {board.people.map((p, i) => (
-                <g key={p.skill} transform={`translate(0 ${body + 10 + i * (PEOPLE + 10)})`}>
-                    <text x="10" y="14" className="fill-ink text-[13px] font-semibold">
+                <g key={p.skill} transform={`translate(0 ${people + i * CROWD})`}>
+                    <text x="10" y="12" className="fill-ink text-[13px] font-semibold">
                         {p.skill}
                     </text>
-                    <text x="10" y="29" className="fill-soft text-[12px]">
+                    <text x="10" y="24" className="fill-soft text-[11px]">
                         most {p.most}
                     </text>
                 </g>

@@ -56,6 +56,8 @@ export function Block({
 }) {
     const closed = card.state === 'closed' || card.state === 'signed';
     const short = card.lacks.length > 0;
+    const number = card.number.split('-')[1] ?? '';
+    const words = clipped(`${number} ${card.title}`, width - (short || card.late ? 30 : 18));
     return (
         <>
             <title>{`${card.number} ${card.title}\n${card.when}\n${card.people}${card.slack ? `\n${card.slack}` : ''}${short ? `\n${card.lacks.join('\n')}` : ''}`}</title>
@@ -68,19 +70,34 @@ export function Block({
                 <rect x={x} y={y} width={Math.min(5, width)} height={LANE} className="fill-spruce" />
             )}
             {moved && <path d={`M${x} ${y + LANE + 1.5}H${x + width}`} className="stroke-ochre" strokeWidth="3" />}
-            {(short || card.late) && width > 12 && (
+            {(short || card.late) && words !== '' && (
                 <path
                     d={`M${x + 7} ${y + 7}h10v3.5h-4v3h4v3.5h-10Z`}
                     className={card.late ? 'fill-rust' : 'fill-ochre'}
                 />
             )}
-            <text
-                x={x + (short || card.late ? 22 : 9)}
-                y={y + 16.5}
-                className={`text-[12.5px] ${closed ? 'fill-soft' : 'fill-ink'}`}
-            >
-                {clipped(`${card.number.split('-')[1]} ${card.title}`, width - (short || card.late ? 30 : 18))}
-            </text>
+            {words === '' ? (
+                // Too narrow for words: its number alone, upright where that is all there is room for.
+                width > 7 && (
+                    <text
+                        x={x + width / 2}
+                        y={y + LANE / 2 + 3}
+                        textAnchor="middle"
+                        transform={width > 20 ? undefined : `rotate(-90 ${x + width / 2} ${y + LANE / 2})`}
+                        className={`pointer-events-none font-mono text-[9.5px] ${closed ? 'fill-soft' : 'fill-ink'}`}
+                    >
+                        {number}
+                    </text>
+                )
+            ) : (
+                <text
+                    x={x + (short || card.late ? 22 : 9)}
+                    y={y + 16.5}
+                    className={`text-[12.5px] ${closed ? 'fill-soft' : 'fill-ink'}`}
+                >
+                    {words}
+                </text>
+            )}
         </>
     );
 }

@@ -4,6 +4,7 @@ import { api, type Failure, type Schemas, take } from '../../api/client';
 import { useSend } from '../../api/hooks';
 import { keys, touches } from '../../api/keys';
 import { Button } from '../../parts/Button';
+import { SearchSeconds } from './SearchSeconds';
 
 type Run = Schemas['PlanRunView'] | null;
 
@@ -53,18 +54,7 @@ export function PlanSearch({ visit, version, run }: { visit: number; version: nu
                 </>
             ) : (
                 <>
-                    <select
-                        aria-label="Time for the search"
-                        className="min-h-9 rounded-lg border border-rule bg-sheet px-2"
-                        value={seconds}
-                        onChange={(e) => setSeconds(Number(e.target.value))}
-                    >
-                        {[3, 10, 30, 60].map((s) => (
-                            <option key={s} value={s}>
-                                {s} s
-                            </option>
-                        ))}
-                    </select>
+                    <SearchSeconds seconds={seconds} onChange={setSeconds} />
                     <Button disabled={search.isPending} onClick={() => search.mutate({ seconds, version })}>
                         Search for a shorter plan
                     </Button>

@@ -5,7 +5,7 @@ import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
 import { Trouble } from '../../parts/Page';
-import type { Role } from './Visit';
+import type { Role } from './VisitCards';
 
 const assign = (body: { id: number } & Asked<'assign'>, headers: Record<string, string>) =>
     take(

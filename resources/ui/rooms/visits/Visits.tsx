@@ -32,6 +32,11 @@ export function Visits() {
                                         <span className="min-w-0">
                                             <b>{v.title}</b>
                                             <span className="block text-sm text-soft">{v.sentence}</span>
+                                            {v.doubts.map((d) => (
+                                                <span key={d} className="block text-sm">
+                                                    <State state="watch" word="" /> {d}
+                                                </span>
+                                            ))}
                                         </span>
                                         <span>
                                             {short(v.start, v.start)} to {short(v.end, v.start)}

@@ -2,7 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { BoardDrawing } from './BoardDrawing';
-import { BAND, clipped, dropped, GAP, LANE, outline, rows, steps } from './board';
+import { BAND, CROWD, clipped, dropped, fits, GAP, LANE, NOBODY, outline, rows, steps } from './board';
 
 const card = (over: Partial<Schemas['BoardCard']>): Schemas['BoardCard'] => ({
     id: 1,
@@ -18,6 +18,8 @@ const card = (over: Partial<Schemas['BoardCard']>): Schemas['BoardCard'] => ({
     late: false,
     when: 'Tue 5 May 08:00 to 12:00',
     people: '1 airframe, 4 h',
+    skills: ['airframe'],
+    crew: [],
     slack: 'can slip 2 h',
     pinned: null,
     configuration: [],
@@ -41,7 +43,7 @@ const board = (cards: Schemas['BoardCard'][], over: Partial<Schemas['BoardView']
     exit: { at: 40, words: 'leaves Wed 6 May 12:00' },
     mustLeave: { at: 62, words: 'must leave Thursday 7 May' },
     problem: null,
-    jacks: '',
+    note: '',
     days: [
         { from: 0, to: 32, date: '2026-05-05', words: 'Tue 5 May' },
         { from: 32, to: 64, date: '2026-05-06', words: 'Wed 6 May' },
@@ -63,6 +65,7 @@ const draw = (b: Schemas['BoardView'], wide = 10, moved: number[] = [], chosen: 
             board={b}
             wide={wide}
             chosen={chosen}
+            dimmed={new Set()}
             moved={new Set(moved)}
             may={true}
             onChoose={() => {}}
@@ -114,10 +117,26 @@ describe('places on the board', () => {
     });
 });
 
+describe('what is looked for', () => {
+    it.each([
+        [{ skill: 'airframe', person: '', state: '' }, true],
+        [{ skill: 'engine', person: '', state: '' }, false],
+        [{ skill: '', person: 'Oda Lind', state: 'open' }, true],
+        [{ skill: '', person: NOBODY, state: '' }, false],
+        [{ skill: '', person: '', state: 'closed' }, false],
+    ])('%o', (asked, found) => {
+        expect(fits(card({ crew: ['Oda Lind'] }), asked)).toBe(found);
+    });
+
+    it('a card too narrow for its words says its number', () => {
+        expect(draw(board([card({ to: 5.5 })]))).toMatch(/rotate\(-90[^>]*>01</);
+    });
+});
+
 describe('the drawing', () => {
     it('sets each card at its slots, in its lane, whole in its words for a reader', () => {
         const svg = draw(board([card({}), card({ id: 2, number: '001-02', from: 6, to: 20, lane: 1 })]));
-        const head = 22 + BAND + 6;
+        const head = 22 + BAND + 6 + CROWD;
         expect(svg).toContain(`d="M40 ${head + GAP}H${40 + 78.5}V${head + GAP + LANE}H40Z"`);
         expect(svg).toContain(`d="M60 ${head + GAP + LANE + GAP}H${60 + 138.5}V`);
         expect(svg).toContain('001-01 Look at the keel\nTue 5 May 08:00 to 12:00\n1 airframe, 4 h\ncan slip 2 h');

@@ -3,7 +3,9 @@ import type { Schemas } from '../../api/client';
 /** Where things stand on the board's drawing; when each card is worked, the server says. */
 export const LANE = 24;
 export const GAP = 3;
-export const PEOPLE = 34;
+export const PEOPLE = 26;
+/** From one skill's people to the next. */
+export const CROWD = PEOPLE + 6;
 export const BAND = 14;
 
 type ZoneRow = { zone: Schemas['BoardZone']; top: number; height: number };
@@ -23,7 +25,8 @@ export function rows(zones: Schemas['BoardZone'][]): { rows: ZoneRow[]; height: 
 export type Measures = {
     /** Pixels a slot. */
     wide: number;
-    /** Where the zones begin and end, in pixels from the top. */
+    /** Where the people stand, and where the zones begin and end, in pixels from the top. */
+    people: number;
     head: number;
     body: number;
     height: number;
@@ -34,10 +37,11 @@ export type Measures = {
 /** The whole drawing's measures, in pixels. */
 export function measures(board: Schemas['BoardView'], wide: number): Measures {
     const layout = rows(board.zones);
-    const head = 22 + board.bands.length * BAND + 6;
+    const people = 22 + board.bands.length * BAND + 6;
+    const head = people + board.people.length * CROWD;
     const body = head + layout.height;
-    const height = body + board.people.length * (PEOPLE + 10) + 14;
-    return { wide, head, body, height, width: board.slots * wide, layout };
+    const height = body + 14;
+    return { wide, people, head, body, height, width: board.slots * wide, layout };
 }
 
 /** The outline of a card: pointed at its end when it decides the exit. */
@@ -63,6 +67,17 @@ export function steps(
 /** The slot under a drop, in half hours, never before the board begins. */
 export const dropped = (from: number, pixels: number, wide: number): number =>
     Math.max(0, Math.round(from + pixels / wide));
+
+/** Whether a card is one of those that somebody looks for. */
+export const fits = (
+    card: Schemas['BoardCard'],
+    { skill, person, state }: { skill: string; person: string; state: string },
+): boolean =>
+    (skill === '' || card.skills.includes(skill)) &&
+    (person === '' || (person === NOBODY ? card.crew.length === 0 : card.crew.includes(person))) &&
+    (state === '' || card.state === state);
+
+export const NOBODY = 'nobody';
 
 /** As much of a title as a width holds. */
 export const clipped = (text: string, pixels: number): string => {

@@ -1,6 +1,7 @@
 /** The views of the room Visits, and of one visit. */
 export const visitsViews = [
     { to: '/visits', name: 'Visits', end: true },
+    { to: '/visits/season', name: 'Season' },
     { to: '/visits/pack', name: 'Pack' },
     { to: '/visits/bays', name: 'Bays' },
     { to: '/visits/phases', name: 'Cut a block' },

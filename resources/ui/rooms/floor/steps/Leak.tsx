@@ -71,6 +71,7 @@ export function LeakStep({ card, step, onWrong, onConflict }: StepProps) {
                         value={entry}
                         onValue={setEntry}
                         autoFocus
+                        tool={spec.tool_kind ? tool : undefined}
                     />
                     <Number1
                         label={spec.gas ? 'Temperature' : 'Temperature (if noted)'}

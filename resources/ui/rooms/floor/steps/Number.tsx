@@ -1,7 +1,8 @@
 import { useId } from 'react';
+import { FromInstrument, INSTRUMENT_KEY, useInstrument } from '../FromInstrument';
 import { unitLabel } from '../ReadingField';
 
-/** One number with its unit fixed beside it, big enough for a gloved thumb. */
+/** One number with its unit fixed beside it, big enough for a gloved thumb; with an instrument, what it shows. */
 export function Number1({
     label,
     name,
@@ -10,6 +11,7 @@ export function Number1({
     onValue,
     onEnter,
     autoFocus,
+    tool,
 }: {
     label: string;
     name?: string;
@@ -18,8 +20,11 @@ export function Number1({
     onValue: (v: string) => void;
     onEnter?: () => void;
     autoFocus?: boolean;
+    /** the chosen instrument, '' while none is; left out where none is read */
+    tool?: string;
 }) {
     const id = useId();
+    const instrument = useInstrument(tool ?? '', onValue);
     return (
         <div className="mt-3 max-w-xs">
             <label htmlFor={id} className="mb-1 block font-semibold">
@@ -35,6 +40,10 @@ export function Number1({
                     value={value}
                     onChange={(e) => onValue(e.target.value)}
                     onKeyDown={(e) => {
+                        if (e.key === INSTRUMENT_KEY && tool !== undefined) {
+                            e.preventDefault();
+                            void instrument.drop();
+                        }
                         if (e.key === 'Enter' && onEnter) {
                             e.preventDefault();
                             onEnter();
@@ -44,6 +53,7 @@ export function Number1({
                 />
                 <span className="font-semibold text-soft">{unitLabel(unit)}</span>
             </span>
+            {tool !== undefined && <FromInstrument instrument={instrument} />}
         </div>
     );
 }

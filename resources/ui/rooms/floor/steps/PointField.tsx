@@ -47,7 +47,7 @@ export function PointField({
         <div className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-3 border-b border-rule/60 pb-1">
             <label htmlFor={`point-${point.id}`}>
                 {point.place}
-                <span className="block text-sm text-soft" aria-live="polite">
+                <span className="block min-h-5 text-sm text-soft" aria-live="polite">
                     {preview ? (
                         <b className={verdictColour(preview.verdict)}>
                             {preview.said}

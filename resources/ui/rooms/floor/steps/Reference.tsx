@@ -21,6 +21,7 @@ export function ReferenceStep({ card, step, onWrong, onConflict }: StepProps) {
                 onValue={setEntry}
                 onEnter={save}
                 autoFocus
+                tool={spec.tool_kind ? tool : undefined}
             />
             {spec.tool_kind && <ToolPick card={card} kind={spec.tool_kind} tool={tool} onTool={setTool} />}
             <Keys send={send} says="Record it" hint="Enter" ready={entry !== ''} onSave={save} onWrong={onWrong}>

@@ -73,6 +73,7 @@ export function StabiliseStep({ card, step, onWrong, onConflict }: StepProps) {
                         onValue={setEntry}
                         onEnter={read}
                         autoFocus
+                        tool={spec.tool_kind ? tool : undefined}
                     />
                     {spec.tool_kind && <ToolPick card={card} kind={spec.tool_kind} tool={tool} onTool={setTool} />}
                 </>

@@ -5,6 +5,9 @@ import { Kept } from './Kept';
 import { Keys } from './Keys';
 import { useStopWatch } from './useStopWatch';
 
+const face =
+    'mt-5 flex min-h-28 w-full max-w-md items-center justify-between rounded-xl border-2 px-6 text-xl font-semibold';
+
 /** How long something takes: a stopwatch, whose time drops into the field; a time from elsewhere can be typed. */
 export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
     const spec = step.spec.reading as ReadingSpec;
@@ -21,7 +24,7 @@ export function TimingStep({ card, step, onWrong, onConflict }: StepProps) {
                 type="button"
                 onClick={press}
                 aria-label={running ? 'Stop the watch' : 'Start the watch'}
-                className={`mt-5 flex min-h-28 w-full max-w-md items-center justify-between rounded-xl border-2 px-6 text-[1.3rem] font-semibold ${running ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink bg-sheet'}`}
+                className={`${face} ${running ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink bg-sheet'}`}
             >
                 <span>{running ? 'Stop' : 'Start the watch'}</span>
                 <span className="font-mono text-[2.4rem]">{shows ?? (entry === '' ? '0.0' : entry)}</span>

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Now;
+
+use App\Fleet\Model\Sector;
+use App\Floor\Model\Card;
+use App\Shared\Clock;
+use App\Shared\Words;
+use App\Visits\Model\Visit;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\LeavesHow;
+use Jorvel\Core\Visits\VisitExit;
+
+/** What a visit runs against, said alike wherever it is named: flights, a closed bay, a plan that ends too late. */
+final readonly class VisitDoubts
+{
+    /** What of a visit it reads, beside its cards. */
+    public const WITH = ['aircraft.sectors', 'plan'];
+
+    public function __construct(private Clock $clock, private HangarHours $hangar) {}
+
+    /**
+     * @param Visit $visit with {@see WITH} and cards, with their state and times
+     *
+     * @return list<string>
+     */
+    public function of(Visit $visit): array
+    {
+        return $visit->state === Visit::RELEASED ? [] : array_values(array_filter([
+            $this->flights($visit->aircraft->sectors, $visit->start, $visit->end),
+            $this->closed($visit),
+            $this->late($visit),
+        ]));
+    }
+
+    /**
+     * Flights that are planned on the days of a visit, from today on.
+     *
+     * @param Collection<int, Sector> $sectors
+     */
+    public function flights(Collection $sectors, Day $start, Day $end): ?string
+    {
+        $from = max($start->number, $this->clock->today()->number);
+        $over = $sectors->filter(static fn(Sector $s): bool => $from <= $s->date->number
+            && $s->date->number <= $end->number);
+        $first = $over->first();
+
+        return $first === null ? null : Words::count($over->count(), 'flight').' '
+            .($over->count() === 1 ? 'is' : 'are')." planned on its days, the first {$first->number} on "
+            .$this->clock->words($first->date).'.';
+    }
+
+    /** That its bay is closed on one of its days, from today on. */
+    public function closed(Visit $visit): ?string
+    {
+        $from = Day::fromNumber(max($visit->start->number, $this->clock->today()->number));
+        // An aircraft that has stayed too long stands there today.
+        $until = Day::fromNumber(max($visit->end->number, $from->number));
+        $closed = $this->hangar->bay($visit->bay)?->closed($from, $until);
+
+        return $closed === null ? null : "{$visit->bay} is closed from {$this->clock->words($closed->start)} to "
+            ."{$this->clock->words($closed->end)}: {$closed->why}. Nothing is worked in it then.";
+    }
+
+    /** That it leaves later than it must, by its plan, or has none. */
+    public function late(Visit $visit): ?string
+    {
+        $problem = $visit->plan?->problem();
+        $exit = VisitExit::of($visit->cards->map(static fn(Card $c): ?Instant => $c->closed_at ?? $c->planned_end));
+        $how = LeavesHow::of(
+            $problem === null,
+            $exit,
+            ! $visit->cards->every(static fn(Card $c): bool => $c->worked()),
+            $this->mustLeave($visit),
+            $visit->end,
+            $this->clock->zone(),
+        );
+
+        return match (true) {
+            $problem !== null => 'It has no plan: '.lcfirst($problem),
+            $exit !== null && $how === LeavesHow::TooLate => "By its plan it leaves on {$this->clock->local($exit)}; "
+                ."it must leave on {$this->clock->words($visit->end)}.",
+            default => null,
+        };
+    }
+
+    /** By when its aircraft must have left. */
+    public function mustLeave(Visit $visit): Instant
+    {
+        $before = 3600 * (int) config('jorvel.leave_before_midnight');
+
+        return Instant::fromEpoch(Instant::firstAfter($visit->end, $this->clock->zone())->epoch() - $before);
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits\Do\Life;
+
+use App\Crew\Model\Person;
+use App\Now\CommitUnmoved;
+use App\Now\FloorCount;
+use App\Now\LoadBay;
+use App\Now\LoadFlying;
+use App\Shared\Records;
+use App\Shared\Refused;
+use App\Visits\Do\PlanVisit;
+use App\Visits\Model\Visit;
+use Closure;
+use Jorvel\Core\Fleet\VisitSpan;
+use Jorvel\Core\Shared\Day;
+
+/**
+ * Gives a visit another title, other days or another bay. Until it is begun that is planning; from then on its first
+ * day stands, and the rest wants a reason.
+ */
+final readonly class EditVisit
+{
+    public function __construct(
+        private CommitUnmoved $commit,
+        private InTime $inTime,
+        private LoadBay $bays,
+        private LoadFlying $flying,
+        private PlanVisit $plan,
+        private Records $records,
+    ) {}
+
+    /** @throws Refused where something would be overdue, or somebody else stands there */
+    public function __invoke(
+        Person $by,
+        int $id,
+        string $title,
+        string $bay,
+        Day $start,
+        Day $end,
+        ?string $reason,
+    ): Visit {
+        $visit = ($this->commit)(function () use ($by, $id, $title, $bay, $start, $end, $reason): Closure {
+            $visit = Visit::with(['aircraft.type', 'cards'])->findOrFail($id);
+            $was = self::of($visit->title, $visit->bay, $visit->start, $visit->end);
+            $is = self::of($title, $bay, $start, $end);
+            if ($visit->state === Visit::RELEASED) {
+                throw Refused::because("\"{$visit->title}\" is released; it stays as it was. Nothing was changed.");
+            }
+            if ($was === $is) {
+                throw Refused::because('Nothing is changed.');
+            }
+            if ($visit->state === Visit::IN_WORK) {
+                $this->requireDecided($visit, $start, $reason);
+            }
+            if ([$was['bay'], $was['start'], $was['end']] !== [$is['bay'], $is['start'], $is['end']]) {
+                $this->requirePlace($visit, $bay, $start, $end);
+            }
+            if ($visit->state === Visit::PLANNED) {
+                $this->inTime->require($visit, $visit->cards, $start);
+            }
+
+            return function () use ($by, $visit, $was, $is, $reason): Visit {
+                FloorCount::up($visit->aircraft_id);
+                $visit->update($is);
+                $this->records->write($by, 'visit.changed', "visit:{$visit->id}", [
+                    'aircraft' => $visit->aircraft->mark, 'was' => $was, 'is' => $is, 'why' => $reason,
+                ]);
+
+                return $visit;
+            };
+        });
+        ($this->plan)($visit, $by, 'planned for its new days');
+
+        return $visit;
+    }
+
+    private function requireDecided(Visit $visit, Day $start, ?string $reason): void
+    {
+        if ($start->number !== $visit->start->number) {
+            throw Refused::because(
+                "\"{$visit->title}\" began on {$visit->start}; that day stands. Nothing was changed.",
+            );
+        }
+        if (trim((string) $reason) === '') {
+            throw Refused::because("\"{$visit->title}\" has begun: say why it is changed. Nothing was changed.");
+        }
+    }
+
+    private function requirePlace(Visit $visit, string $bay, Day $start, Day $end): void
+    {
+        $kept = 'Nothing was changed.';
+        if ($visit->state === Visit::PLANNED) {
+            $this->bays->requireDays($start, $end, $kept);
+        }
+        $this->bays->requireKnown($bay, $kept);
+        $this->bays->requireFree($bay, $start, $end, $kept, $visit->id);
+        $span = VisitSpan::of($start, $end);
+        $other = Visit::where('aircraft_id', $visit->aircraft_id)->whereKeyNot($visit->id)
+            ->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()
+            ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($span->from, $span->to));
+        if ($other !== null) {
+            throw Refused::because("{$visit->aircraft->mark} is in \"{$other->title}\" from {$other->start} to "
+                ."{$other->end}. {$kept}");
+        }
+    }
+
+    /** @return array{title: string, bay: string, start: string, end: string} */
+    private static function of(string $title, string $bay, Day $start, Day $end): array
+    {
+        return ['title' => $title, 'bay' => $bay, 'start' => (string) $start, 'end' => (string) $end];
+    }
+}
