@@ -38,7 +38,7 @@ final readonly class LoadVisit
             $visit->state,
             $visit->start,
             $visit->end,
-            $this->doubts->mustLeave($visit),
+            $this->doubts->mustLeave($visit->end),
             array_values($visit->cards->map(static fn(Card $c): CardInVisit => self::card($c, $visit))->all()),
             array_values(($findings ?? collect())->map(self::found(...))->all()),
             $this->hours($visit),

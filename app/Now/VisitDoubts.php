@@ -70,12 +70,12 @@ final readonly class VisitDoubts
     public function late(Visit $visit): ?string
     {
         $problem = $visit->plan?->problem();
-        $exit = VisitExit::of($visit->cards->map(static fn(Card $c): ?Instant => $c->closed_at ?? $c->planned_end));
+        $exit = self::exit($visit);
         $how = LeavesHow::of(
             $problem === null,
             $exit,
             ! $visit->cards->every(static fn(Card $c): bool => $c->worked()),
-            $this->mustLeave($visit),
+            $this->mustLeave($visit->end),
             $visit->end,
             $this->clock->zone(),
         );
@@ -88,11 +88,26 @@ final readonly class VisitDoubts
         };
     }
 
-    /** By when its aircraft must have left. */
-    public function mustLeave(Visit $visit): Instant
+    /** The first day on which a visit could end so that it leaves in time by its plan; null where it has none. */
+    public function leavesBy(Visit $visit): ?Day
+    {
+        $exit = $visit->plan?->problem() === null ? self::exit($visit) : null;
+        $day = $exit?->dayIn($this->clock->zone());
+
+        return $day === null || ! $this->mustLeave($day)->isBefore($exit) ? $day : $day->plusDays(1);
+    }
+
+    /** By when an aircraft must have left whose last day is this. */
+    public function mustLeave(Day $end): Instant
     {
         $before = 3600 * (int) config('jorvel.leave_before_midnight');
 
-        return Instant::fromEpoch(Instant::firstAfter($visit->end, $this->clock->zone())->epoch() - $before);
+        return Instant::fromEpoch(Instant::firstAfter($end, $this->clock->zone())->epoch() - $before);
+    }
+
+    /** @param Visit $visit with its cards */
+    private static function exit(Visit $visit): ?Instant
+    {
+        return VisitExit::of($visit->cards->map(static fn(Card $c): ?Instant => $c->closed_at ?? $c->planned_end));
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Fleet\Model\Sector;
 use App\Shared\Words;
 use App\Stores\Model\ToolState;
+use Illuminate\Support\Collection;
+use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Stores\PartStock;
 
 /** What the room Stores says of tools, loans and parts; pure. */
@@ -27,6 +30,21 @@ final class StoreWords
             $bad === 0 => 'Every tool may be used.',
             default => "{$bad} of {$all} tools must not be used today.",
         };
+    }
+
+    /**
+     * On which of the coming days an aircraft is to fly; null where on none.
+     *
+     * @param Collection<int, Sector> $sectors of them
+     * @param callable(Day): string $date
+     */
+    public static function flies(Collection $sectors, callable $date): ?string
+    {
+        $days = $sectors->unique(static fn(Sector $s): int => $s->date->number)
+            ->sortBy(static fn(Sector $s): int => $s->date->number)
+            ->map(static fn(Sector $s): string => $date($s->date));
+
+        return $days->isEmpty() ? null : 'It is to fly on '.$days->join(', ', ' and ').'.';
     }
 
     public static function out(int $loans): string

@@ -11,6 +11,7 @@ use App\Visits\Show\Season\SeasonPlace;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Visits\Season\Laid\LaidTrouble;
 use Jorvel\Core\Visits\Season\Laid\LaidTroubleKind;
+use Jorvel\Core\Visits\Season\Laid\LaidVisit;
 
 /** What a season says. Days come as the screen has them. */
 final class SeasonWords
@@ -77,9 +78,17 @@ final class SeasonWords
      * @param int $open items without a visit
      * @param int $standing aircraft that stand in the end
      * @param int $changed visits that are new or other than they are kept
+     * @param int $late visits whose cards take longer than their days
      */
-    public static function sentence(int $days, int $broken, int $open, int $standing, int $visits, int $changed): string
-    {
+    public static function sentence(
+        int $days,
+        int $broken,
+        int $open,
+        int $standing,
+        int $visits,
+        int $changed,
+        int $late,
+    ): string {
         $laid = $changed === 0
             ? Words::count($visits, 'visit').' '.($visits === 1 ? 'is' : 'are')." kept for {$days} days"
             : Words::count($changed, 'visit').' of '.$visits.' '.($changed === 1 ? 'is' : 'are').' new or moved, not '
@@ -89,6 +98,8 @@ final class SeasonWords
             : Words::count($open, 'item').' that '.($open === 1 ? 'falls' : 'fall').' due '
                 .($open === 1 ? 'has' : 'have').' none: '.Words::count($standing, 'aircraft', 'aircraft')
                 .' would stand in the end.';
+        $left .= $late === 0 ? '' : ' '.Words::count($late, 'visit').' '.($late === 1 ? 'leaves' : 'leave')
+            .' later by the '.($late === 1 ? 'plan of its' : 'plans of their').' cards.';
 
         return $broken === 0
             ? "{$laid}; {$left}"
@@ -96,14 +107,34 @@ final class SeasonWords
     }
 
     /**
-     * What moved.
+     * What moved, or lasts longer where it is.
      *
      * @param callable(Day): string $date
      */
-    public static function moved(string $what, Day $was, string $from, Day $is, string $to, callable $date): string
+    public static function moved(
+        string $what,
+        LaidVisit $was,
+        string $from,
+        LaidVisit $is,
+        string $to,
+        callable $date,
+    ): string {
+        return $from === $to && $was->start->number === $is->start->number
+            ? "{$what}: until {$date($is->end)} instead of {$date($was->end)}."
+            : "{$what}: from {$date($was->start)}".($from === $to ? '' : ", {$from},")." to {$date($is->start)}"
+                .($from === $to ? '' : ", {$to}").'.';
+    }
+
+    /**
+     * That the cards of a visit that is laid otherwise than it is kept take longer than its days; null where not.
+     *
+     * @param callable(Day): string $date
+     */
+    public static function overruns(LaidVisit $is, callable $date): ?string
     {
-        return "{$what}: from {$date($was)}".($from === $to ? '' : ", {$from},")." to {$date($is)}"
-            .($from === $to ? '' : ", {$to}").'.';
+        $until = $is->overruns();
+
+        return $until === null ? null : 'Its cards, as they are planned, take until '.$date($until).'.';
     }
 
     /**

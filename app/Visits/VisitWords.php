@@ -10,6 +10,7 @@ use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\CourseDay;
 use Jorvel\Core\Visits\FixWindow;
 use Jorvel\Core\Visits\Leaves;
 use Jorvel\Core\Visits\LeavesHow;
@@ -19,6 +20,12 @@ use Jorvel\Core\Visits\VisitProgress;
 /** What Visits says. Days and times come as the screen has them. */
 final class VisitWords
 {
+    /** Hours from which on a card that takes longer is a cause. */
+    private const TELLS = 0.5;
+
+    /** Share of the people's hours below which work that was not done is one. */
+    private const USED = 0.5;
+
     /** Whether the aircraft leaves in time. @param callable(Instant): string $when */
     public static function leaves(string $mark, VisitNow $visit, Leaves $leaves, callable $when): string
     {
@@ -84,7 +91,26 @@ final class VisitWords
         };
     }
 
-    /** How it goes. @param float|null $pace times the planned hours; null where no card is closed */
+    /**
+     * Why the exit moved on a day: what the plan was made anew for, and what the day brought.
+     *
+     * @param string $planned what it was planned anew for
+     */
+    public static function why(CourseDay $day, string $planned): string
+    {
+        $fixes = $day->fixes <= 0 ? '' : ', '.Words::number($day->fixes).' h of fixes';
+        $causes = array_filter($day->moved <= 0 ? [] : [
+            $day->raised === 0 ? null : Words::count($day->raised, 'finding')." raised{$fixes}",
+            $day->longer() < self::TELLS ? null : 'what was closed took '.Words::number($day->longer())
+                .' h longer than planned',
+            $day->there <= 0 || $day->worked >= self::USED * $day->there ? null : Words::number($day->worked)
+                .' h were worked, '.Words::number($day->there).' h of people were there',
+        ]);
+
+        return implode(': ', array_filter([$planned, implode('; ', $causes)], static fn(string $s): bool => $s !== ''));
+    }
+
+    /** How it goes. @param float|null $pace times the planned hours; null where too few cards are closed to tell */
     public static function goes(int $closed, int $total, ?float $pace, int $open, ?string $exit): string
     {
         return Words::count($closed, 'card')." of {$total} worked"

@@ -9,6 +9,9 @@ use PHPUnit\Framework\TestCase;
 /** A thread through the served application: one stage for a class, with who is to be seen on it. */
 abstract class BrowserCase extends TestCase
 {
+    /** Whether what its browsers ask for is logged. */
+    protected const LOGS = false;
+
     protected static Stage $stage;
 
     public static function setUpBeforeClass(): void
@@ -29,7 +32,7 @@ abstract class BrowserCase extends TestCase
     protected static function visitor(string $login, bool $tablet = false, string $password = 'hangar-demo'): Visitor
     {
         return (
-            new Visitor($tablet ? self::$stage->browser(1024, 768) : self::$stage->browser(), self::$stage->url)
+            new Visitor(self::$stage->browser(...($tablet ? [1024, 768] : [1280, 800]), logs: static::LOGS), self::$stage->url)
         )->signIn($login, $password);
     }
 

@@ -15,6 +15,9 @@ use RuntimeException;
  */
 final class Stage
 {
+    /** Ports from the one to the other: below those that the system gives to whoever asks for any. */
+    private const PORTS = [20_100, 20_900];
+
     /** @var array<string, resource> by name */
     private array $processes = [];
 
@@ -25,6 +28,8 @@ final class Stage
         public readonly string $url,
         private readonly string $driver,
         private readonly string $folder,
+        /** @var list<resource> held while the stage is open, so that its ports are nobody else's */
+        private array $locks,
     ) {}
 
     /** @param string|null $world a database file to serve a copy of; the demo world where null */
@@ -32,8 +37,13 @@ final class Stage
     {
         $folder = sys_get_temp_dir().'/jorvel-stage-'.bin2hex(random_bytes(5));
         mkdir($folder);
-        [$port, $driverPort] = [self::freePort(), self::freePort()];
-        $stage = new self("http://127.0.0.1:{$port}", "http://127.0.0.1:{$driverPort}", $folder);
+        [[$port, $lock], [$driverPort, $driverLock]] = [self::port(), self::port()];
+        $stage = new self(
+            "http://127.0.0.1:{$port}",
+            "http://127.0.0.1:{$driverPort}",
+            $folder,
+            [$lock, $driverLock],
+        );
         // Also when the tests die in the middle.
         register_shutdown_function($stage->close(...));
         copy($world ?? self::demo(), "{$folder}/jorvel.sqlite");
@@ -102,7 +112,10 @@ final class Stage
     private function serve(): void
     {
         $root = dirname(__DIR__, 2);
-        $this->start([PHP_BINARY, '-d', 'opcache.enable_cli=1',
+        // What one server has compiled no other compiles again: there are many, and some are killed a hundred times.
+        $compiled = sys_get_temp_dir().'/jorvel-compiled';
+        @mkdir($compiled);
+        $this->start([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', "opcache.file_cache={$compiled}",
             // As ./jorvel up serves it.
             '-d',
             'upload_max_filesize=9M',
@@ -136,7 +149,8 @@ final class Stage
         }
     }
 
-    public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
+    /** @param bool $logs whether what it asks for is logged: that costs time */
+    public function browser(int $width = 1280, int $height = 800, bool $logs = false): RemoteWebDriver
     {
         $options = new ChromeOptions;
         $options->addArguments([
@@ -147,8 +161,11 @@ final class Stage
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
-        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL', 'performance' => 'ALL']);
-        $browser = RemoteWebDriver::create($this->driver, $capabilities, 30_000, 60_000);
+        if ($logs) {
+            $capabilities->setCapability('goog:loggingPrefs', ['performance' => 'ALL']);
+        }
+        $browser = RemoteWebDriver::create($this->driver, $capabilities, 60_000, 150_000);
+        $browser->manage()->timeouts()->setScriptTimeout(120);
         $browser->manage()->window()->setSize(new WebDriverDimension($width, $height));
         // The window's frame takes some of the height; give it back, so that the page itself is as tall as asked for.
         $inner = (int) $browser->executeScript('return window.innerHeight');
@@ -195,6 +212,8 @@ final class Stage
             proc_close($process);
         }
         $this->processes = [];
+        array_map(fclose(...), $this->locks);
+        $this->locks = [];
         exec('rm -rf '.escapeshellarg($this->folder));
     }
 
@@ -245,13 +264,25 @@ final class Stage
         throw new RuntimeException("nothing answers at port {$port}");
     }
 
-    private static function freePort(): int
+    /**
+     * A port that nothing listens at and that no other stage, of this process or of one beside it, is about to take.
+     *
+     * @return array{int, resource} and what holds it
+     */
+    private static function port(): array
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0');
-        assert($socket !== false);
-        $name = (string) stream_socket_get_name($socket, false);
-        fclose($socket);
+        for ($port = self::PORTS[0]; $port < self::PORTS[1]; $port++) {
+            $lock = fopen(sys_get_temp_dir()."/jorvel-port-{$port}", 'c');
+            if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
+                continue;
+            }
+            $socket = @stream_socket_server("tcp://127.0.0.1:{$port}");
+            if ($socket !== false) {
+                fclose($socket);
 
-        return (int) substr($name, (int) strrpos($name, ':') + 1);
+                return [$port, $lock];
+            }
+        }
+        throw new RuntimeException('Every port that a stage may have is taken.');
     }
 }

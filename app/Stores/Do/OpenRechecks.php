@@ -9,7 +9,7 @@ use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
 use App\Library\Model\CardTemplate;
 use App\Now\FloorCount;
-use App\Shared\Clock;
+use App\Now\LoadBay;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Stores\Model\Recheck;
@@ -26,7 +26,7 @@ use Jorvel\Core\Visits\VisitStage;
 
 /**
  * Opens the re-checks after a recall, all in one: for each card that rests on the tool, a card that takes its readings
- * again, in the visit the aircraft is in, or in one of its own where it is in service.
+ * again, in the visit that is said for its aircraft, or in one of its own on the days that are said.
  */
 final readonly class OpenRechecks
 {
@@ -35,18 +35,20 @@ final readonly class OpenRechecks
         private MakeCard $make,
         private VisitFrame $frame,
         private PlanVisit $plan,
-        private Clock $clock,
+        private LoadBay $bay,
         private Records $records,
     ) {}
 
     /**
+     * @param array<string, RecheckPlace> $places by aircraft
+     *
      * @return int how many cards were opened; none when all are open already
      *
-     * @throws Refused when a type has no template to make them from
+     * @throws Refused when a type has no template to make them from, or it is not said where an aircraft's are made
      */
-    public function __invoke(Person $by, ToolRecall $recall): int
+    public function __invoke(Person $by, ToolRecall $recall, array $places): int
     {
-        return DB::transaction(function () use ($by, $recall): int {
+        return DB::transaction(function () use ($by, $recall, $places): int {
             $recall->loadMissing('tool');
             $rows = $this->rests->readings($recall)->concat($this->rests->uses($recall))->groupBy('card_id');
             $open = Recheck::where('recall_id', $recall->id)->pluck('card_id')->all();
@@ -60,7 +62,10 @@ final readonly class OpenRechecks
                 ->get();
             $templates = CardTemplate::where('makes', 'fix')->get()->keyBy('type_id');
             foreach ($cards->groupBy('aircraft_id') as $of) {
-                $this->forAircraft($by, $recall, $of, $rows, $templates);
+                $mark = $of->firstOrFail()->aircraft->mark;
+                $this->forAircraft($by, $recall, $places[$mark] ?? throw Refused::because(
+                    "Say where and when the re-checks of {$mark} are made. Nothing was opened.",
+                ), $of, $rows, $templates);
             }
 
             return $cards->count();
@@ -75,6 +80,7 @@ final readonly class OpenRechecks
     private function forAircraft(
         Person $by,
         ToolRecall $recall,
+        RecheckPlace $place,
         Collection $cards,
         Rows $rows,
         Collection $templates,
@@ -84,7 +90,7 @@ final readonly class OpenRechecks
             "There is no card template for re-checks of the {$aircraft->type->code}. Add one in Library; nothing "
                 .'was opened.',
         );
-        $visit = $this->visit($aircraft, $recall->tool);
+        $visit = $this->visit($aircraft, $recall->tool, $place);
         $visit->setRelation('aircraft', $aircraft);
         $n = $visit->cardsMade();
         FloorCount::up($visit->aircraft_id);
@@ -111,22 +117,30 @@ final readonly class OpenRechecks
         ($this->plan)($visit->load('aircraft.type'), $by, "re-checks after {$recall->tool->code}");
     }
 
-    private function visit(Aircraft $aircraft, Tool $tool): Visit
+    private function visit(Aircraft $aircraft, Tool $tool, RecheckPlace $place): Visit
     {
-        $today = $this->clock->today();
+        if ($place->visit !== null) {
+            return Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)->find($place->visit)
+                ?? throw Refused::stale(
+                    "The visit of {$aircraft->mark} is released or cancelled by now. Choose another; nothing was "
+                        .'opened.',
+                    $aircraft->mark,
+                );
+        }
+        [$start, $end] = [$place->start, $place->end];
+        if ($start === null || $end === null) {
+            throw Refused::because("Say on which days the re-checks of {$aircraft->mark} are made. Nothing was opened.");
+        }
+        $this->bay->requireDays($start, $end, "Nothing was opened: {$aircraft->mark}.");
 
-        return Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)
-            ->where('start', '<=', (string) $today->plusDays((int) config('jorvel.recheck_days')))
-            ->orderBy('start')
-            ->first()
-            ?? Visit::create([
-                'aircraft_id' => $aircraft->id,
-                'title' => "Re-check after {$tool->code}",
-                'bay' => Visit::LINE,
-                'start' => (string) $today,
-                'end' => (string) $today->plusDays((int) config('jorvel.recheck_days')),
-                'state' => Visit::PLANNED,
-            ]);
+        return Visit::create([
+            'aircraft_id' => $aircraft->id,
+            'title' => "Re-check after {$tool->code}",
+            'bay' => Visit::LINE,
+            'start' => (string) $start,
+            'end' => (string) $end,
+            'state' => Visit::PLANNED,
+        ]);
     }
 
     /**

@@ -17,7 +17,6 @@ use App\Stores\Show\ShowStores;
 use App\Stores\Show\View\StoresView;
 use App\Stores\Show\View\ToolRoom;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Gate;
 use Jorvel\Core\Shared\Day;
 
 /** The room Stores: tools and their calibration, parts, what is out. */
@@ -76,11 +75,10 @@ final class StoresController
     }
 
     #[Api('openRechecks', ToolRoom::class, 'The tool with its re-checks open')]
-    public function recheck(int $id, ViewRequest $request, OpenRechecks $open, ShowStores $read): JsonResponse
+    public function recheck(int $id, RechecksRequest $request, OpenRechecks $open, ShowStores $read): JsonResponse
     {
-        Gate::authorize('edit', Tool::class);
         $recall = ToolRecall::with('tool')->findOrFail($id);
-        $open($request->person(), $recall);
+        $open($request->person(), $recall, $request->places());
 
         return new JsonResponse($read->one($recall->tool->code, $request->person()));
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Stores\Show;
 
 use App\Crew\Model\Person;
+use App\Fleet\Model\Aircraft;
+use App\Fleet\Model\Sector;
 use App\Floor\Model\Card;
 use App\Floor\Model\Reading;
 use App\Shared\Clock;
@@ -20,6 +22,7 @@ use App\Stores\Model\ToolState;
 use App\Stores\Show\View\CheckLine;
 use App\Stores\Show\View\LoanRow;
 use App\Stores\Show\View\RecallView;
+use App\Stores\Show\View\RecheckVisit;
 use App\Stores\Show\View\RestingAircraft;
 use App\Stores\Show\View\RestingCard;
 use App\Stores\Show\View\RestingReading;
@@ -27,14 +30,19 @@ use App\Stores\Show\View\StoresView;
 use App\Stores\Show\View\StoreTool;
 use App\Stores\Show\View\ToolRoom;
 use App\Stores\StoreWords;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Shared\Unit;
+use LogicException;
 
 /** What the room Stores shows. */
 final readonly class ShowStores
 {
     private const ORDER = ['stop' => 0, 'watch' => 1, 'waiting' => 2, 'clear' => 3];
+
+    /** Days from today of which flights are named where an aircraft's re-checks are to be placed. */
+    private const FLIES = 7;
 
     public function __construct(private Clock $clock, private RestsOn $rests, private ShowParts $parts) {}
 
@@ -121,13 +129,27 @@ final readonly class ShowStores
         $uses = $this->rests->uses($recall);
         $rechecks = Recheck::with('byCard')->where('recall_id', $recall->id)->get()->keyBy('card_id');
         $aircraft = [];
-        foreach ($readings->concat($uses)->groupBy('mark')->sortKeys() as $mark => $of) {
+        $today = $this->clock->today();
+        $all = $readings->concat($uses)->groupBy('mark')->sortKeys();
+        $fleet = Aircraft::with(['sectors', 'visits' => static fn($q) => $q->whereNot('state', Visit::RELEASED)
+            ->orderBy('start')])->whereIn('mark', $all->keys())->get()->keyBy('mark');
+        foreach ($all as $mark => $of) {
+            $is = $fleet[$mark] ?? throw new LogicException("There is no aircraft {$mark}.");
             $aircraft[] = new RestingAircraft(
                 (string) $mark,
                 array_values($of->groupBy('card_id')->map(fn(Collection $rows): RestingCard => $this->card(
                     $rows,
                     $rechecks->get($rows->firstOrFail()->card_id),
                 ))->all()),
+                $of->pluck('card_id')->unique()->diff($rechecks->keys())->count(),
+                array_values($is->visits->map(fn(Visit $v): RecheckVisit => new RecheckVisit(
+                    $v->id,
+                    "{$v->title}, {$v->bay}, ".($v->state === Visit::IN_WORK
+                        ? 'in work until '.$this->clock->words($v->end)
+                        : 'from '.$this->clock->words($v->start)),
+                ))->all()),
+                StoreWords::flies($is->sectors->filter(static fn(Sector $s): bool => $s->date->number >= $today->number
+                    && $s->date->number <= $today->number + self::FLIES), $this->clock->words(...)),
             );
         }
         $cards = $readings->concat($uses)->pluck('card_id')->unique();
@@ -141,6 +163,8 @@ final readonly class ShowStores
             $uses->count(),
             $aircraft,
             $cards->diff($rechecks->keys())->count(),
+            (string) $today,
+            (string) $today->plusDays((int) config('jorvel.recheck_days')),
             $cards->reject(static fn(int $id): bool => $rechecks->get($id)?->byCard->state === Card::CLOSED)->count(),
         );
     }

@@ -18,6 +18,7 @@ use Jorvel\Core\Now\CardInVisit;
 use Jorvel\Core\Now\FoundNow;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\CourseDay;
+use Jorvel\Core\Visits\Pace;
 
 /** How a visit goes: cards and hours by day, findings, and how the forecast of its exit has moved. */
 final readonly class ShowProgress
@@ -37,7 +38,7 @@ final readonly class ShowProgress
             $forecasts->map(
                 static fn(VisitDay $d): ?Instant => $d->exit === null ? null : $d->exit,
             )->all(),
-            $this->clock->today(),
+            $this->clock->now(),
             $this->clock->zone(),
         );
         $open = count(array_filter(
@@ -45,7 +46,7 @@ final readonly class ShowProgress
             static fn(FoundNow $f): bool => $f->state === FindingProgress::Open,
         ));
         $exit = $days === [] ? null : $days[count($days) - 1]->exit;
-        $pace = $planned <= 0 ? null : $spent / $planned;
+        $pace = Pace::of($v->cards, $this->clock->now());
 
         return new ProgressView(
             $visit->id,
@@ -92,7 +93,8 @@ final readonly class ShowProgress
             $d->exit === null ? null : ($d->exit->epoch() - $start->epoch()) / 86400,
             $d->exit === null ? null : $this->clock->local($d->exit),
             VisitWords::moved($d->moved),
-            $forecasts->get((string) $d->day)->why ?? '',
+            $d->moved > 0 ? 'watch' : 'clear',
+            VisitWords::why($d, $forecasts->get((string) $d->day)->why ?? ''),
         ), $days);
     }
 }

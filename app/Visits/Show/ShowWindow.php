@@ -6,6 +6,7 @@ namespace App\Visits\Show;
 
 use App\Deferrals\Model\ListedItem;
 use App\Floor\Model\Finding;
+use App\Now\HangarHours;
 use App\Now\LoadListed;
 use App\Now\LoadVisit;
 use App\Shared\Clock;
@@ -13,6 +14,7 @@ use App\Shared\Kept;
 use App\Shared\Words;
 use App\Visits\Model\PastVisit;
 use App\Visits\Model\Visit;
+use App\Visits\Show\View\LeverLink;
 use App\Visits\Show\View\LeverView;
 use App\Visits\Show\View\PastLookView;
 use App\Visits\Show\View\WindowDay;
@@ -46,6 +48,7 @@ final readonly class ShowWindow
         private LoadVisit $load,
         private Kept $kept,
         private LoadListed $listed,
+        private HangarHours $hangar,
     ) {}
 
     public function one(int $id): WindowView
@@ -71,7 +74,7 @@ final readonly class ShowWindow
         ];
 
         return $this->kept->of(
-            'window 2',
+            'window 3',
             $rests,
             fn(): WindowView => $this->forecast($visit, $v, $past, $findings),
         );
@@ -206,32 +209,39 @@ final readonly class ShowWindow
         WorkHours $hours,
     ): array {
         $levers = [];
-        $add = function (string $what, FixWindow $with) use (&$levers, $chance): void {
+        $add = function (string $what, FixWindow $with, array $links, ?Day $until = null) use (&$levers, $chance): void {
             $new = $with->chance();
             $levers[] = new LeverView(
                 $what,
                 $new,
                 'from '.VisitWords::percent($chance).' to '.VisitWords::percent($new),
+                $links,
+                $until === null ? null : (string) $until,
             );
         };
-        $days = max(0, $this->clock->today()->daysUntil($visit->end));
+        $today = $this->clock->today();
+        $ahead = array_map($today->plusDays(...), range(0, max(0, $today->daysUntil($visit->end))));
         $shift = 8.0;
-        $workdays = count(array_filter(
-            range(0, $days),
-            fn(int $n): bool => $this->clock->today()->plusDays($n)->weekday() <= 5,
-        ));
-        $add('One more person on each shift', $window->with(2 * $shift * $workdays));
-        $add('Two more people on each shift', $window->with(4 * $shift * $workdays));
+        $workdays = count(array_filter($ahead, static fn(Day $d): bool => $d->weekday() <= 5));
+        $base = $this->hangar->base($visit);
+        $on = static fn(Day $day, string $words): LeverLink => new LeverLink(
+            '/crew/shift?'.http_build_query(['base' => $base, 'date' => (string) $day]),
+            $words,
+        );
+        $tomorrow = $ahead[1] ?? $today;
+        $add('One more person on each shift', $window->with(2 * $shift * $workdays), [$on($tomorrow, 'A shift')]);
+        $add('Two more people on each shift', $window->with(4 * $shift * $workdays), [$on($tomorrow, 'A shift')]);
         $heads = $hours->at($this->clock->now()) < $hours->count() ? max(
             1.0,
             $window->personHours / max(1.0, 2 * $shift * $workdays),
         ) : 1.0;
-        $weekend = count(array_filter(
-            range(0, $days),
-            fn(int $n): bool => $this->clock->today()->plusDays($n)->weekday() === 7,
-        ));
-        if ($weekend > 0) {
-            $add('An early shift on '.Words::count($weekend, 'Sunday'), $window->with($heads * $shift * $weekend));
+        $sundays = array_values(array_filter($ahead, static fn(Day $d): bool => $d->weekday() === 7));
+        if ($sundays !== []) {
+            $add(
+                'An early shift on '.Words::count(count($sundays), 'Sunday'),
+                $window->with($heads * $shift * count($sundays)),
+                array_map(fn(Day $d): LeverLink => $on($d, $this->clock->words($d)), $sundays),
+            );
         }
         $may = $findings->filter(
             fn(Finding $f): bool => $f->state === Finding::OPEN && $this->listed->fitting($f) !== [],
@@ -239,11 +249,15 @@ final readonly class ShowWindow
         if ($may->isNotEmpty()) {
             $hours = (float) $may->sum('fix_hours');
             $add(
-                'Defer what the list allows: '.$may->pluck('number')->implode(', ').', '.Words::number($hours).' h',
+                'Defer what the list allows, '.Words::number($hours).' h of fixes',
                 $window->with(0.0, $hours),
+                array_values($may->map(static fn(Finding $f): LeverLink => new LeverLink(
+                    "/deferrals/decide/{$f->id}",
+                    $f->number,
+                ))->all()),
             );
         }
-        $add('Leave a day later', $window->with($heads * 2 * $shift));
+        $add('Leave a day later', $window->with($heads * 2 * $shift), [], $visit->end->plusDays(1));
 
         return $levers;
     }

@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace Jorvel\Core\Visits;
 
-use Jorvel\Core\Now\CardInVisit;
 use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Instant;
 
 /** How far a visit's look has come at an instant, and what was left to fix and to work then. */
 final readonly class LookWork
 {
-    /** Hours of closed cards from which on their pace tells something. */
-    private const ENOUGH = 20.0;
-
     /**
      * @param float $look hours of the whole look
      * @param float $looked of them, done
@@ -56,26 +52,6 @@ final readonly class LookWork
             $openFix += $finding->openAt($at) ? $fixes[$finding->id] ?? $finding->fixHours ?? $median : 0.0;
         }
 
-        return new self($look, $looked, $found, $openFix, self::pace($visit->cards, $at) * $other);
-    }
-
-    /**
-     * How many times their planned hours the cards took that were closed by an instant; as planned until enough are.
-     *
-     * @param list<CardInVisit> $cards
-     *
-     * @pure
-     */
-    private static function pace(array $cards, Instant $at): float
-    {
-        $planned = $spent = 0.0;
-        foreach ($cards as $card) {
-            if ($card->closed !== null && $card->spent !== null && ! $at->isBefore($card->closed)) {
-                $planned += $card->hours;
-                $spent += $card->spent;
-            }
-        }
-
-        return $planned < self::ENOUGH ? 1.0 : $spent / $planned;
+        return new self($look, $looked, $found, $openFix, (Pace::of($visit->cards, $at) ?? 1.0) * $other);
     }
 }

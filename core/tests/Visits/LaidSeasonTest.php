@@ -369,6 +369,54 @@ final class LaidSeasonTest extends TestCase
         self::assertSame('2026-05-09', (string) $by['v2']->start, 'to the nearest day that it can have');
     }
 
+    /**
+     * A visit whose cards take longer than its days.
+     *
+     * @return iterable<string, array{list<LaidVisit>, list<string>, string}> visits, pinned, where the first is then
+     */
+    public static function overrunning(): iterable
+    {
+        $v = static fn(string $bay, int $from, int $to, int $takes, bool $stands = false): LaidVisit => LaidVisit::of(
+            'v1',
+            'A',
+            $bay,
+            self::day($from),
+            self::day($to),
+            ['b'],
+            stands: $stands,
+            takes: $takes,
+        );
+        $next = self::visit('v2', 'B', 'X', 3, 3, 'c');
+        yield 'long enough' => [[$v('X', 0, 1, 2)], [], 'X 2026-05-04 2026-05-05'];
+        yield 'longer where it is' => [[$v('X', 0, 1, 3), $next], [], 'X 2026-05-04 2026-05-06'];
+        yield 'no room behind it, so a day later in another place' => [
+            [$v('X', 1, 1, 3), $next], [], 'Y 2026-05-05 2026-05-07',
+        ];
+        yield 'its own bay on the nearest day before any other' => [
+            [$v('X', 1, 1, 3), $next, self::visit('v3', 'A', 'Y', 3, 3)], [], 'X 2026-05-04 2026-05-06',
+        ];
+        yield 'pinned, it stays as it is' => [[$v('X', 1, 1, 3), $next], ['v1'], 'X 2026-05-05 2026-05-05'];
+        yield 'pinned, it may be longer' => [[$v('X', 0, 0, 3), $next], ['v1'], 'X 2026-05-04 2026-05-06'];
+        yield 'in work, it is not the season that says' => [[$v('X', 0, 0, 3, true)], [], 'X 2026-05-04 2026-05-04'];
+    }
+
+    /**
+     * @param list<LaidVisit> $visits
+     * @param list<string> $pinned
+     */
+    #[DataProvider('overrunning')]
+    public function test_a_visit_whose_cards_take_longer_is_made_longer(
+        array $visits,
+        array $pinned,
+        string $where,
+    ): void {
+        $after = LaidMend::of(self::given(), $visits, $pinned, 50);
+        self::assertSame($where, "{$after[0]->bay} {$after[0]->start} {$after[0]->end}");
+        self::assertEquals(array_slice($visits, 1), array_slice($after, 1), 'nothing else moves');
+        self::assertSame([], LaidSeason::judge(self::given(), $after)->troubles);
+        self::assertNull($after[0]->holding([])->overruns(), 'with other items nobody knows how long it takes');
+    }
+
     public function test_days_on_which_bays_together_are_short_of_people(): void
     {
         $judged = LaidSeason::judge(self::given(), [

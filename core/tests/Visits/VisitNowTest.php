@@ -171,14 +171,34 @@ final class VisitNowTest extends TestCase
         $days = CourseDay::all($visit, [
             '2026-05-04' => self::at('07T10:00'),
             '2026-05-06' => self::at('07T16:30'),
-        ], Day::parse('2026-05-06'), new \DateTimeZone('UTC'));
+        ], self::at('06T10:00'), new \DateTimeZone('UTC'));
         self::assertSame([
-            ['2026-05-04', 1, 4.0, 5.0, 1, 1, '2026-05-07T10:00:00Z', 0.0],
-            ['2026-05-05', 1, 4.0, 3.0, 1, 1, '2026-05-07T10:00:00Z', 0.0],
-            ['2026-05-06', 0, 0.0, 0.0, 1, 1, '2026-05-07T16:30:00Z', 6.5],
+            ['2026-05-04', 1, 4.0, 5.0, 1.0, 1, 1, '2026-05-07T10:00:00Z', 0.0],
+            ['2026-05-05', 1, 4.0, 3.0, -1.0, 1, 1, '2026-05-07T10:00:00Z', 0.0],
+            ['2026-05-06', 0, 0.0, 0.0, 0.0, 1, 1, '2026-05-07T16:30:00Z', 6.5],
         ], array_map(static fn(CourseDay $d): array => [
-            (string) $d->day, $d->closed, $d->planned, $d->spent, $d->raised, $d->open, (string) $d->exit, $d->moved,
+            (string) $d->day, $d->closed, $d->planned, $d->spent, $d->longer(), $d->raised, $d->open,
+            (string) $d->exit, $d->moved,
         ], $days));
+    }
+
+    public function test_what_a_day_brought_of_work_and_of_people(): void
+    {
+        $visit = Pictures::visit([
+            self::card('1', null, null, ['begun' => '04T10:00', 'closed' => '05T10:00'], CardProgress::Closed),
+            self::card('2', null, null, ['begun' => '06T09:00', 'left' => 1.0], CardProgress::InWork),
+            self::card('3', null, null, ['findingId' => 'b', 'hours' => 6.0]),
+        ], [
+            Pictures::found('a', '2026-05-04T09:00:00Z', hours: 2.5),
+            Pictures::found('b', '2026-05-04T11:00:00Z', hours: 9.0),
+            Pictures::found('c', '2026-05-06T09:00:00Z'),
+        ]);
+        $days = CourseDay::all($visit, [], self::at('06T12:00'), new \DateTimeZone('UTC'));
+        // Of two people for eight hours a day, today so far for four; a fix takes what its card does, once it has one.
+        self::assertSame([[8.5, 2.333, 16.0], [0.0, 1.667, 16.0], [0.0, 3.0, 8.0]], array_map(
+            static fn(CourseDay $d): array => [$d->fixes, round($d->worked, 3), $d->there],
+            $days,
+        ));
     }
 
     private static function at(string $time): Instant

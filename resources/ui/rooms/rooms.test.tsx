@@ -315,11 +315,21 @@ describe('Stores', () => {
             uses: 0,
             toOpen,
             toClose: 1,
-            aircraft: [{ mark: 'QA-VFE', cards: [card(1, 'stop'), card(2, 'waiting'), card(3, 'clear')] }],
+            start: '2026-05-05',
+            end: '2026-05-07',
+            aircraft: [
+                {
+                    mark: 'QA-VFE',
+                    cards: [card(1, 'stop'), card(2, 'waiting'), card(3, 'clear')],
+                    toOpen,
+                    visits: [],
+                    flies: null,
+                },
+            ],
         },
     });
 
-    it('lists what rests on a recalled tool and opens the re-checks in one action', () => {
+    it('lists what rests on a recalled tool and opens the re-checks together', () => {
         const { html, words } = drawn(
             <Tool />,
             ['stores', 'CT-03'],

@@ -228,7 +228,8 @@ final class FloorTest extends BrowserCase
         // Both run now: four changes of mode, at each of which the other is watched too.
         self::assertSame(4, self::number("select count(*) from steps s join cards c on c.id = s.card_id
             where c.number = '002-01' and s.kind = 'transition' and s.spec like '%\"partner\":%'"));
-        $ines->go('/stores/tools/CT-03')->press('Open all 2 re-checks')->see('every re-check is open or done');
+        $ines->go('/stores/tools/CT-03')->press('Open all 2 re-checks…')->see('none of these aircraft is clear')
+            ->press('Open all 2 re-checks', '//*[@role="dialog"]')->see('every re-check is open or done');
         self::assertSame(2, self::number("select count(*) from cards where makes = 'recheck'"));
         $ines->go('/stores/out')->find('[data-loan="rags"] input')->sendKeys('12');
         $ines->press('Counted in', '//li[@data-loan="rags"]');

@@ -12,6 +12,11 @@ use Tests\Browser\Visitor;
 /** Screens fit for everybody (axe), by day and night, on desk and tablet; nothing from elsewhere. */
 abstract class FitCase extends BrowserCase
 {
+    protected const LOGS = true;
+
+    /** Asked of a screen by day; by night only its colours are others, at a tablet all but its colours. */
+    private const CONTRAST = 'color-contrast';
+
     protected static Visitor $ines;
 
     protected static Visitor $oda;
@@ -37,10 +42,14 @@ abstract class FitCase extends BrowserCase
                 "select id from findings where repeat_of is not null and number like 'F%'",
             ),
         ]);
-        foreach ([[self::$ines, 'day'], [self::$ines, 'night'], [self::$oda, 'day']] as [$who, $theme]) {
+        foreach ([
+            [self::$ines, 'day', []],
+            [self::$ines, 'night', ['runOnly' => ['type' => 'rule', 'values' => [self::CONTRAST]]]],
+            [self::$oda, 'day', ['rules' => [self::CONTRAST => ['enabled' => false]]]],
+        ] as [$who, $theme, $asks]) {
             $who->browser->executeScript("localStorage.setItem('jorvel.theme', arguments[0])", [$theme]);
             $who->go($path)->find($ready);
-            $found = $this->unfit($who);
+            $found = $this->unfit($who, $asks);
             self::assertSame([], $found, "{$path} by {$theme}");
             self::assertLessThanOrEqual(
                 0,
@@ -76,20 +85,24 @@ abstract class FitCase extends BrowserCase
         self::assertGreaterThan(30, $asked, 'the log was read');
     }
 
-    /** @return list<string> what axe finds serious or critical against WCAG 2.2 AA, with where it stands */
-    final protected function unfit(Visitor $who): array
+    /**
+     * @param array<string, mixed> $asks of axe, in place of all that WCAG 2.2 AA asks
+     *
+     * @return list<string> what it finds serious or critical, with where it stands
+     */
+    final protected function unfit(Visitor $who, array $asks = []): array
     {
         $who->browser->executeScript(
             (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/axe-core/axe.min.js'),
         );
 
         return $who->browser->executeAsyncScript(<<<'JS'
-            const done = arguments[0];
+            const [asks, done] = arguments;
             const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-            axe.run({ runOnly: rules }).then(r => done(r.violations
+            axe.run({ runOnly: rules, ...asks }).then(r => done(r.violations
                 .filter(v => ['serious', 'critical'].includes(v.impact))
                 .map(v => v.id + ': ' + v.nodes.slice(0, 3)
                     .map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | '))));
-            JS);
+            JS, [(object) $asks]);
     }
 }

@@ -102,8 +102,13 @@ final class FloorRecordsTest extends WorldCase
             'tool.recalled', 'Tor Aldis (X02)', ['tool', 'date', 'note'],
         ];
         yield 're-checks' => [
-            static fn(): array => ['tor', 'POST', 'recalls/'.ToolRecall::value('id').'/rechecks', []], 'recheck.opened',
-            'Tor Aldis (X02)', ['number', 'tool', 'for'],
+            static fn(): array => ['tor', 'POST', 'recalls/'.ToolRecall::value('id').'/rechecks', ['places' => array_map(
+                static fn(string $mark): array => [
+                    'mark' => $mark, 'visit' => null, 'start' => '2026-05-05', 'end' => '2026-05-06',
+                ],
+                ['QA-VFE', 'QA-VFF'],
+            )]],
+            'recheck.opened', 'Tor Aldis (X02)', ['number', 'tool', 'for'],
         ];
         yield 'leave' => [
             static fn(self $t): array => [

@@ -47,9 +47,9 @@ final class AnswersTest extends WorldCase
         yield 'visits' => ['/api/visits', 'visits', 12];
         yield 'one visit' => ['/api/visits/{id}', 'visits/1', 28];
         yield 'what could be made of a visit' => ['/api/visits/{id}/more', 'visits/3/more', 34];
-        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 22];
+        yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 23];
         yield 'look and fix windows' => ['/api/visits/{id}/window', 'visits/1/window', 18];
-        yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 14];
+        yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 15];
         yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];
         yield 'season' => ['/api/season', 'season?days=90', 60];
         yield 'bays' => ['/api/bays', 'bays', 10];

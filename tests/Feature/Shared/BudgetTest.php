@@ -32,7 +32,7 @@ final class BudgetTest extends WorldCase
         yield 'a step counted' => ['count', 30, 1];
         yield 'two readings compared' => ['compare', 38, 1];
         yield 'a system set going' => ['start', 30, 1];
-        yield 'a move, previewed' => ['preview', 25, 0];
+        yield 'a move, previewed' => ['preview', 26, 0];
         yield 'a move, saved' => ['move', 40, 1];
         yield 'a slip' => ['slip', 20, 0];
     }

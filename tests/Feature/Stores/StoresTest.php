@@ -32,9 +32,25 @@ final class StoresTest extends WorldCase
             'the one read before the last good check is not in doubt',
         );
         $id = $room['recall']['id'];
-        $after = $this->as('tor', 'POST', "recalls/{$id}/rechecks")->assertOk()->json('recall');
+        // Where and when is asked of each aircraft; nothing is opened of the one while nobody says it of the other.
+        foreach ([
+            [[], 'Say where and when the re-checks of QA-VFE are made. Nothing was opened.'],
+            [[['mark' => 'QA-VFE', 'visit' => null, 'start' => '2026-05-04', 'end' => '2026-05-04']], 'which is past'],
+            [[['mark' => 'QA-VFE', 'visit' => 1]], 'The visit of QA-VFE is released or cancelled by now.'],
+            [[['mark' => 'QA-VFE', 'visit' => null, 'start' => '2026-05-08', 'end' => '2026-05-08']], 'of QA-VFF are'],
+        ] as [$places, $why]) {
+            self::assertStringContainsString($why, (string) $this->as('tor', 'POST', "recalls/{$id}/rechecks", [
+                'places' => $places,
+            ])->assertStatus($places === [] || ! isset($places[0]['visit']) ? 422 : 409)->json('message'));
+        }
+        self::assertSame(0, Recheck::count());
+        $places = [
+            ['mark' => 'QA-VFE', 'visit' => null, 'start' => '2026-05-08', 'end' => '2026-05-09'],
+            ['mark' => 'QA-VFF', 'visit' => null, 'start' => '2026-05-05', 'end' => '2026-05-05'],
+        ];
+        $after = $this->as('tor', 'POST', "recalls/{$id}/rechecks", ['places' => $places])->assertOk()->json('recall');
         self::assertSame([0, 'waiting'], [$after['toOpen'], $after['aircraft'][0]['cards'][0]['state']]);
-        $this->as('tor', 'POST', "recalls/{$id}/rechecks")->assertOk();
+        $this->as('tor', 'POST', "recalls/{$id}/rechecks", ['places' => []])->assertOk();
         self::assertSame(2, Recheck::count(), 'opened once');
         $card = Card::with(['steps', 'visit'])->findOrFail($after['aircraft'][0]['cards'][0]['byCardId']);
         self::assertSame(['Re-check after CT-03: Elevator cable tension and travel', true], [
@@ -48,8 +64,8 @@ final class StoresTest extends WorldCase
             ),
         );
         self::assertSame(
-            [Visit::PLANNED, 'Re-check after CT-03'],
-            [$card->visit->state, $card->visit->title],
+            [Visit::PLANNED, 'Re-check after CT-03', '2026-05-08', '2026-05-09'],
+            [$card->visit->state, $card->visit->title, (string) $card->visit->start, (string) $card->visit->end],
             'in service: a visit of its own',
         );
     }
@@ -110,7 +126,7 @@ final class StoresTest extends WorldCase
         self::assertSame(['/stores/tools/CT-04', true], [
             $blocker['link'], str_contains($blocker['title'], 'read with CT-04, which is recalled'),
         ]);
-        $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks")->assertOk();
+        $this->open($recall);
         self::assertSame([1, $open + 1], [$codes()['recheck_open'], $codes()['card_open']]);
         $by = Recheck::where('card_id', $card->id)->firstOrFail()->byCard;
         self::assertSame($visit->id, $by->visit_id, 'in the visit the aircraft is in');
@@ -342,7 +358,7 @@ final class StoresTest extends WorldCase
             $this->as('tor', 'GET', 'tools/CT-03')->json('sentence'),
         );
         self::assertSame(['/stores/tools/CT-03'], $links());
-        $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks")->assertOk();
+        $this->open($recall);
         self::assertSame([], $links(), 'the re-check itself, in this visit, holds it now');
         Card::whereIn('id', Recheck::pluck('by_card_id'))->update(['state' => Card::CLOSED]);
         self::assertStringContainsString(
@@ -400,5 +416,15 @@ final class StoresTest extends WorldCase
                 'date' => '2026-05-05', 'good' => true, 'note' => 'back', 'cal_due' => '2027-05-05',
             ])),
         );
+    }
+
+    /** The re-checks of a recall, each in the first visit of its aircraft, else in one of its own today. */
+    private function open(ToolRecall $recall): void
+    {
+        $aircraft = $this->as('tor', 'GET', "tools/{$recall->tool->code}")->json('recall.aircraft');
+        $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks", ['places' => array_map(static fn(array $a): array => [
+            'mark' => $a['mark'], 'visit' => $a['visits'][0]['id'] ?? null, 'start' => '2026-05-05',
+            'end' => '2026-05-07',
+        ], $aircraft)])->assertOk();
     }
 }

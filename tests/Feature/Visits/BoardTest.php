@@ -307,7 +307,7 @@ final class BoardTest extends WorldCase
         self::assertSame($board['version'] + 1, $after['version']);
         self::assertStringNotContainsString('behind it', $after['sentence']);
         $days = $this->as('ines', 'GET', $this->block('/progress'))->json('days');
-        self::assertSame('work had slipped; planned anew', end($days)['why']);
+        self::assertStringStartsWith('work had slipped; planned anew', end($days)['why']);
     }
 
     public function test_a_search_is_cancelled_superseded_or_taken_up_after_a_crash(): void

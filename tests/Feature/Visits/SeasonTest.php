@@ -335,6 +335,44 @@ final class SeasonTest extends WorldCase
         self::assertSame(0, DB::table('bay_closures')->count());
     }
 
+    public function test_a_kept_visit_whose_cards_take_longer_is_made_longer_when_it_is_asked_for(): void
+    {
+        $visit = Visit::with('cards')->where('title', 'Phase check')->firstOrFail();
+        $before = $this->season();
+        self::assertFalse($before['mends']);
+        $last = $visit->cards->sortByDesc(static fn(Card $c): string => (string) $c->planned_end)->firstOrFail();
+        // As if somebody had moved the last card to the day after.
+        $last->update(['planned_start' => '2026-05-26T06:00:00Z', 'planned_end' => '2026-05-26T09:00:00Z']);
+        $season = $this->season();
+        $phase = self::of($season, 'title', 'Phase check');
+        self::assertSame(
+            [true, 'watch', 'watch', []],
+            [$season['mends'], $season['verdict'], $phase['state'], $phase['problems']],
+        );
+        self::assertStringContainsString('1 visit leaves later by the plan of its cards.', $season['sentence']);
+        self::assertStringContainsString('it must leave on Mon 25 May', implode(' ', $phase['notes']));
+        // Moved by hand, it is still known how long they take.
+        $laid = array_map(static fn(array $v): array => $v['id'] !== $phase['id'] ? $v : [
+            ...$v, 'start' => '2026-05-18', 'end' => '2026-05-22',
+        ], self::laid($season));
+        self::assertStringContainsString(
+            'Its cards, as they are planned, take until Sat 23 May.',
+            implode(' ', self::of($this->judged($laid), 'title', 'Phase check')['notes']),
+        );
+        $mended = $this->judged(self::laid($season), 'mend');
+        self::assertSame(
+            ['QA-VFB Phase check: until Tue 26 May instead of Mon 25 May.'],
+            $mended['moved'],
+        );
+        self::assertFalse($mended['mends']);
+        $this->as('ines', 'POST', 'season/keep', ['days' => 30, 'visits' => self::laid($mended)])->assertCreated();
+        self::assertSame('2026-05-26', (string) $visit->refresh()->end);
+        self::assertStringNotContainsString(
+            'it must leave',
+            implode(' ', $this->as('ines', 'GET', "visits/{$visit->id}")->json('doubts')),
+        );
+    }
+
     public function test_a_helicopter_breaks_down_and_the_least_is_moved(): void
     {
         $season = $this->season();

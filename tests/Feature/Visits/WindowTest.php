@@ -27,7 +27,13 @@ final class WindowTest extends WorldCase
         self::assertEqualsWithDelta(0.71, $window['chance'], 0.08);
         foreach ($window['levers'] as $lever) {
             self::assertGreaterThanOrEqual($window['chance'], $lever['chance'], $lever['what']);
+            self::assertTrue($lever['links'] !== [] || $lever['until'] === '2026-05-15', 'each can be done somewhere');
         }
+        $levers = array_column($window['levers'], 'links', 'what');
+        self::assertSame(
+            [['to' => '/crew/shift?base=Skarnholm&date=2026-05-10', 'words' => 'Sun 10 May']],
+            $levers['An early shift on 1 Sunday'],
+        );
         $judge = fn(mixed $prior, ?string $look = '2026-05-09') => $this->as('ines', 'POST', $this->block('/window'), [
             'look_until' => $look, 'prior' => $prior, 'reason' => 'an old aircraft',
         ]);

@@ -20,6 +20,9 @@ final readonly class RecallView
         /** @var list<RestingAircraft> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: RestingAircraft::class))] public array $aircraft,
         #[OA\Property] public int $toOpen,
+        /** days between which a visit of its own is proposed */
+        #[OA\Property] public string $start,
+        #[OA\Property] public string $end,
         #[OA\Property] public int $toClose,
     ) {}
 }

@@ -14,5 +14,11 @@ final readonly class RestingAircraft
         #[OA\Property] public string $mark,
         /** @var list<RestingCard> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: RestingCard::class))] public array $cards,
+        /** cards of which no re-check is open */
+        #[OA\Property] public int $toOpen,
+        /** @var list<RecheckVisit> the one that it is in first */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RecheckVisit::class))] public array $visits,
+        /** its planned flights of the coming days, in words */
+        #[OA\Property] public ?string $flies,
     ) {}
 }

@@ -14,6 +14,7 @@ use App\Fleet\Show\DuePage;
 use App\Floor\Model\Card;
 use App\Library\Model\Panel;
 use App\Now\LoadFlying;
+use App\Now\VisitDoubts;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use App\Visits\Do\Life\LoseCards;
@@ -34,6 +35,7 @@ final readonly class LoadSeason
         private LoadFlying $flying,
         private Rotas $rotas,
         private ClosesDeferrals $closures,
+        private VisitDoubts $doubts,
     ) {}
 
     /**
@@ -138,17 +140,22 @@ final readonly class LoadSeason
         $more = $visit->cards->filter(static fn(Card $c): bool => $c->item_id === null && ! isset($closing[$c->id])
             && LoseCards::isWork($c));
         $hours = $more->sum(static fn(Card $c): float => $stands ? $c->hoursLeft() : $c->hours);
+        $items = $asked === null || $stands ? $holds : $asked->items;
+        $by = array_diff($items, $holds) === [] && array_diff($holds, $items) === []
+            ? $this->doubts->leavesBy($visit)
+            : null;
         $is = LaidVisit::of(
             $id,
             $visit->aircraft->mark,
             $place,
             $span->from,
             $span->to,
-            $asked === null || $stands ? $holds : $asked->items,
+            $items,
             (float) $hours,
             [],
             ! $bays[$place]->outside && $hours > (float) config('jorvel.season_roof_hours'),
             $stands,
+            $by === null ? 0 : $visit->start->daysUntil($by) + 1,
         );
 
         return $asked === null || $stands ? $is : $is->at($asked->bay, $asked->start, $asked->end);

@@ -59,9 +59,9 @@ final readonly class ShowSeason
             } elseif (! $visit->same($was)) {
                 $moved[] = SeasonWords::moved(
                     "{$visit->aircraft} {$title}",
-                    $was->start,
+                    $was,
                     $ground->places->places[$was->bay]->name,
-                    $visit->start,
+                    $visit,
                     $ground->places->places[$visit->bay]->name,
                     $this->clock->words(...),
                 );
@@ -100,6 +100,8 @@ final readonly class ShowSeason
         ];
         $changed = count(array_filter($blocks, static fn(SeasonBlock $b): bool => $b->changed));
         $wrong = array_filter($blocks, static fn(SeasonBlock $b): bool => $b->changed && $b->problems !== []);
+        $late = count(array_filter($is->visits, static fn(LaidVisit $v): bool => ! $v->stands
+            && $v->overruns() !== null));
         $open = array_map(fn(string $id): SeasonNeed => $this->need($ground, $is, $ground->lines[$id]), $is->open);
 
         return new SeasonView(
@@ -112,10 +114,14 @@ final readonly class ShowSeason
                 count($is->standing),
                 count($is->visits),
                 $changed,
+                $late,
             ),
             match (true) {
-                $is->troubles !== [] => 'stop', $open !== [] || $short !== [] => 'watch', default => 'clear',
+                $is->troubles !== [] => 'stop',
+                $open !== [] || $short !== [] || $late > 0 => 'watch',
+                default => 'clear',
             },
+            $is->troubles !== [] || $late > 0,
             $changed > 0 && $wrong === [],
             match (true) {
                 $changed === 0 => 'Nothing is changed.',
@@ -237,7 +243,11 @@ final readonly class ShowSeason
         $kept = $ground->kept[$visit->id] ?? null;
         $notes = array_values(array_filter([
             $this->doubts->flights($ground->aircraft($visit->aircraft)->sectors, $visit->start, $visit->end),
-            $kept === null || $changed ? null : $this->doubts->late($kept),
+            match (true) {
+                $kept === null => null,
+                ! $changed => $this->doubts->late($kept),
+                default => SeasonWords::overruns($visit, $this->clock->words(...)),
+            },
         ]));
         $type = $ground->aircraft($visit->aircraft)->type->code;
         $place = $ground->places->places[$visit->bay];

@@ -14,5 +14,9 @@ final readonly class LeverView
         #[OA\Property] public string $what,
         #[OA\Property] public float $chance,
         #[OA\Property] public string $words,
+        /** @var list<LeverLink> where it is done */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LeverLink::class))] public array $links,
+        /** the last day that the visit would have, where that is what is done */
+        #[OA\Property] public ?string $until,
     ) {}
 }

@@ -21,6 +21,7 @@ final readonly class ProgressDay
         #[OA\Property] public ?float $exitDays,
         #[OA\Property] public ?string $exit,
         #[OA\Property] public ?string $moved,
+        #[OA\Property] public string $state,
         #[OA\Property] public string $why,
     ) {}
 }

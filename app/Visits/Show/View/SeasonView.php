@@ -15,6 +15,8 @@ final readonly class SeasonView
         #[OA\Property] public int $days,
         #[OA\Property] public string $sentence,
         #[OA\Property] public string $verdict,
+        /** whether the least change would mend something */
+        #[OA\Property] public bool $mends,
         #[OA\Property] public bool $mayKeep,
         #[OA\Property] public ?string $why,
         /** @var list<SeasonFigure> */

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, type Schemas, take } from '../../api/client';
-import { useSend, useToolRoom } from '../../api/hooks';
+import type { Schemas } from '../../api/client';
+import { useToolRoom } from '../../api/hooks';
 import { Button } from '../../parts/Button';
 import { short } from '../../parts/dates';
-import { Page, Section, Trouble, Wait } from '../../parts/Page';
+import { Page, Section, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
+import { Rechecks } from './Rechecks';
 import { Check, Move } from './ToolForms';
 import { ToolToken } from './ToolToken';
 import { storeTabs } from './tabs';
@@ -70,9 +71,7 @@ const checkWords: Record<string, string> = { stop: 'no re-check yet', waiting: '
 
 /** What rests on a recalled tool, by aircraft and card. */
 function Recall({ code, recall, edit }: { code: string; recall: Schemas['RecallView']; edit: boolean }) {
-    const open = useSend((_: null, headers) =>
-        take(api.POST('/api/recalls/{id}/rechecks', { params: { path: { id: recall.id } }, headers })),
-    );
+    const [opening, setOpening] = useState(false);
     return (
         <section aria-label="What rests on it" data-testid="recall">
             <p className="rounded-lg border-2 border-rust bg-rust-wash p-3">
@@ -82,13 +81,11 @@ function Recall({ code, recall, edit }: { code: string; recall: Schemas['RecallV
                     : 'No check says that it ever was good; every reading is in doubt.'}
             </p>
             {edit && recall.toOpen > 0 && (
-                <Button kind="main" big className="mt-3" disabled={open.isPending} onClick={() => open.mutate(null)}>
-                    {open.isPending
-                        ? 'Opening…'
-                        : `Open ${recall.toOpen === 1 ? 'the re-check' : `all ${recall.toOpen} re-checks`}`}
+                <Button kind="main" big className="mt-3" onClick={() => setOpening(true)}>
+                    Open {recall.toOpen === 1 ? 'the re-check' : `all ${recall.toOpen} re-checks`}…
                 </Button>
             )}
-            <Trouble error={open.error} />
+            {opening && <Rechecks code={code} recall={recall} onClose={() => setOpening(false)} />}
             {recall.aircraft.map((a) => (
                 <div key={a.mark} className="mt-5">
                     <h2 className="border-b border-rule pb-1 font-mono text-[1.1rem] font-bold">{a.mark}</h2>

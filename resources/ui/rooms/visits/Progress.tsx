@@ -166,11 +166,7 @@ function Days({ days }: { days: Schemas['ProgressDay'][] }) {
                             <td>{d.raised}</td>
                             <td>{d.openFindings}</td>
                             <td className="whitespace-nowrap">{d.exit}</td>
-                            <td className="whitespace-nowrap">
-                                {d.moved && (
-                                    <State state={d.moved.endsWith('later') ? 'watch' : 'clear'} word={d.moved} />
-                                )}
-                            </td>
+                            <td className="whitespace-nowrap">{d.moved && <State state={d.state} word={d.moved} />}</td>
                             <td className="text-soft">{d.why}</td>
                         </tr>
                     ))}

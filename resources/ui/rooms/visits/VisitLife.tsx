@@ -31,7 +31,7 @@ export function VisitLife({ visit }: { visit: Visit }) {
                     {forms[f]}
                 </Button>
             ))}
-            {form === 'edit' && <Edit visit={visit} onClose={close} />}
+            {form === 'edit' && <EditVisit visit={visit} onClose={close} />}
             {form === 'put' && <PutIn visit={visit} onClose={close} />}
             {form === 'merge' && <Merge visit={visit} onClose={close} />}
             {form === 'cancel' && <Cancel visit={visit} onClose={close} />}
@@ -47,7 +47,8 @@ interface Props {
 /** What is decided of a visit that has begun says why. */
 export const begun = (visit: Visit): boolean => visit.state === 'in_work';
 
-function Edit({ visit, onClose }: Props) {
+/** Another title, other days, another bay. */
+export function EditVisit({ visit, onClose }: Props) {
     const { values: at, bind } = useFields({ title: visit.title, start: visit.start, end: visit.end, reason: '' });
     const [bay, setBay] = useState(visit.bay);
     const send = useSend(

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useMe, useWindow } from '../../api/hooks';
-import { Button } from '../../parts/Button';
+import { useMe, useVisit, useWindow } from '../../api/hooks';
+import { Button, ButtonLink } from '../../parts/Button';
 import { short } from '../../parts/dates';
 import { Section, Wait } from '../../parts/Page';
+import { EditVisit } from './VisitLife';
 import { VisitPage } from './VisitPage';
 import { Forecast, one } from './WindowForecast';
 import { Judge } from './WindowJudge';
@@ -33,16 +34,7 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
                     <h2 className="mt-6 mb-2 font-semibold">What can be done</h2>
                     <ul className="divide-y divide-rule/70">
                         {w.levers.map((l) => (
-                            <li
-                                key={l.what}
-                                className="flex items-center justify-between gap-4 py-1.5"
-                                data-lever={l.what}
-                            >
-                                <span>{l.what}</span>
-                                <span className="whitespace-nowrap">
-                                    {l.words.split(' to ')[0]} to <b>{l.words.split(' to ')[1]}</b>
-                                </span>
-                            </li>
+                            <Lever key={l.what} lever={l} visit={w.id} may={may} />
                         ))}
                     </ul>
                     <p className="mt-2 text-sm text-soft">
@@ -93,6 +85,37 @@ function WindowOf({ w }: { w: Schemas['WindowView'] }) {
             {setting && <Judge w={w} onClose={() => setSetting(false)} />}
         </VisitPage>
     );
+}
+
+/** What can be done, how the chance is after it, and the way to doing it. */
+function Lever({ lever, visit, may }: { lever: Schemas['LeverView']; visit: number; may: boolean }) {
+    const [doing, setDoing] = useState(false);
+    return (
+        <li className="py-1.5" data-lever={lever.what}>
+            <div className="flex items-center justify-between gap-4">
+                <span>{lever.what}</span>
+                <span className="whitespace-nowrap">{lever.words}</span>
+            </div>
+            {may && (
+                <div className="mt-1 flex flex-wrap gap-2">
+                    {lever.links.map((l) => (
+                        <ButtonLink key={l.to} to={l.to} big={false}>
+                            {l.words}
+                        </ButtonLink>
+                    ))}
+                    {lever.until !== null && (
+                        <Button onClick={() => setDoing(true)}>Until {short(lever.until)}…</Button>
+                    )}
+                </div>
+            )}
+            {doing && lever.until !== null && <Later id={visit} until={lever.until} onClose={() => setDoing(false)} />}
+        </li>
+    );
+}
+
+function Later({ id, until, onClose }: { id: number; until: string; onClose: () => void }) {
+    const visit = useVisit(id);
+    return visit.data ? <EditVisit visit={{ ...visit.data, end: until }} onClose={onClose} /> : null;
 }
 
 /** Usable hours, and what takes them. */

@@ -17,7 +17,8 @@ use Jorvel\Core\Visits\Season\SeasonItem;
  *
  * Visits are put back one by one, the pinned ones and then the biggest first; one that no longer goes where it was
  * moves, with all that is in it, to the nearest day on which it goes, in its own bay where that has one; where there is
- * none, what would be overdue is taken out of it, and put where it costs least beside everything that stays.
+ * none, what would be overdue is taken out of it, and put where it costs least beside everything that stays. Then
+ * visits whose cards take longer than their days are made longer, or moved by a few days to where they can be.
  */
 final class LaidMend
 {
@@ -60,7 +61,52 @@ final class LaidMend
             $visits = self::once($given, $visits, $pinned, $milliseconds);
         }
 
+        return self::longEnough($given, $visits, $pinned);
+    }
+
+    /**
+     * Those whose cards take longer than their days, longer: where they are, or near to it; else as they are.
+     *
+     * @param list<LaidVisit> $visits
+     * @param list<string> $pinned
+     *
+     * @return list<LaidVisit>
+     */
+    private static function longEnough(SeasonGiven $given, array $visits, array $pinned): array
+    {
+        $mend = self::with($given, $visits);
+        $mend->kept = $visits;
+        foreach ($visits as $n => $visit) {
+            $until = $visit->stands ? null : $visit->overruns();
+            if ($until === null) {
+                continue;
+            }
+            $mend->kept = array_values(array_filter($visits, static fn(LaidVisit $v): bool => $v->id !== $visit->id));
+            $longer = $visit->at($visit->bay, $visit->start, $until);
+            $visits[$n] = match (true) {
+                $mend->goes($longer) => $longer,
+                in_array($visit->id, $pinned, true) => $visit,
+                default => $mend->nearest($longer, self::NEAR) ?? $visit,
+            };
+            $mend->starts = array_fill_keys($visit->items, $visits[$n]->start) + $mend->starts;
+        }
+
         return $visits;
+    }
+
+    /** @param list<LaidVisit> $visits */
+    private static function with(SeasonGiven $given, array $visits): self
+    {
+        $items = [];
+        foreach ($given->items as $item) {
+            $items[$item->is->id] = $item;
+        }
+        $mend = new self($given, array_column($given->bays, null, 'id'), $items);
+        foreach ($visits as $visit) {
+            $mend->starts += array_fill_keys($visit->items, $visit->start);
+        }
+
+        return $mend;
     }
 
     /**
@@ -71,14 +117,7 @@ final class LaidMend
      */
     private static function once(SeasonGiven $given, array $visits, array $pinned, int $milliseconds): array
     {
-        $items = [];
-        foreach ($given->items as $item) {
-            $items[$item->is->id] = $item;
-        }
-        $mend = new self($given, array_column($given->bays, null, 'id'), $items);
-        foreach ($visits as $visit) {
-            $mend->starts += array_fill_keys($visit->items, $visit->start);
-        }
+        $mend = self::with($given, $visits);
         $order = array_flip(array_map(static fn(LaidVisit $v): string => $v->id, $visits));
         $hours = LaidSeason::judge($given, $visits)->hours;
         $stays = static fn(LaidVisit $v): int => match (true) {

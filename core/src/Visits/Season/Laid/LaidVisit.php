@@ -27,6 +27,7 @@ final readonly class LaidVisit
         public array $open,
         public bool $roof,
         public bool $stands,
+        private int $takes,
     ) {}
 
     /**
@@ -35,6 +36,7 @@ final readonly class LaidVisit
      * @param list<string> $open panels that are open for that anyway
      * @param bool $roof what else is in it is not worked outside
      * @param bool $stands it has begun, and stays where it is
+     * @param int $takes days that its cards, as they are planned, are worked on; 0 where they are not planned
      *
      * @throws InputError
      *
@@ -51,6 +53,7 @@ final readonly class LaidVisit
         array $open = [],
         bool $roof = false,
         bool $stands = false,
+        int $takes = 0,
     ): self {
         if ($end->number < $start->number) {
             throw InputError::at('end', "is {$end}, before it begins on {$start}");
@@ -58,7 +61,7 @@ final readonly class LaidVisit
         SeasonBay::once('items', $items);
 
         return $own >= 0
-            ? new self($id, $aircraft, $bay, $start, $end, $items, $own, $open, $roof, $stands)
+            ? new self($id, $aircraft, $bay, $start, $end, $items, $own, $open, $roof, $stands, max(0, $takes))
             : throw InputError::negative('own');
     }
 
@@ -76,10 +79,13 @@ final readonly class LaidVisit
             $this->open,
             $this->roof,
             $this->stands,
+            $this->takes,
         );
     }
 
     /**
+     * With other items; how long its cards take is not known of them.
+     *
      * @param list<string> $items
      *
      * @pure
@@ -129,6 +135,12 @@ final readonly class LaidVisit
     public function days(): int
     {
         return $this->start->daysUntil($this->end) + 1;
+    }
+
+    /** The day on which its cards, as they are planned, are all worked, where that is after its last day. @pure */
+    public function overruns(): ?Day
+    {
+        return $this->takes > $this->days() ? $this->start->plusDays($this->takes - 1) : null;
     }
 
     /** Whether it is where another one is. @pure */

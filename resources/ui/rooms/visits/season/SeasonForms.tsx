@@ -22,13 +22,12 @@ export function SeasonForms({
     onMade: (id: string | null) => void;
 }) {
     const [form, setForm] = useState<'down' | 'close' | null>(null);
-    const broken = season.visits.some((v) => v.problems.length > 0);
     return (
         <>
             <Button onClick={() => setForm('down')}>Out of service…</Button>
             <Button onClick={() => setForm('close')}>Close a bay…</Button>
             {!hands.aside && <Button onClick={hands.layAside}>Lay beside</Button>}
-            {broken && (
+            {season.mends && (
                 <Button kind="main" disabled={hands.waiting} onClick={hands.mend}>
                     Mend with the least change
                 </Button>
