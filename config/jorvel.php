@@ -45,8 +45,8 @@ return [
     'bay_day_hours' => 48.0,
     // What an hour of opening panels costs beside one interval of an item thrown away, where items are packed.
     'access_hour_cost' => 0.02,
-    // Days, from today, that a visit made for re-checks has.
-    'recheck_days' => 2,
+    // Days after today that a visit of its own for re-checks is proposed to last to.
+    'recheck_days' => 1,
     // Days that a defect of a category may be carried where its listed item does not say less.
     'deferral_days' => ['B' => 3, 'C' => 10, 'D' => 120],
     // Flights of so many days to come are judged by what is carried; what a flight may be stated to meet.
@@ -69,6 +69,8 @@ return [
     'season_sector_hours' => 3.0,
     'season_line_hours' => 0.2,
     'season_roof_hours' => 6.0,
+    // Hours that an aircraft stands at a wash place at the most.
+    'season_wash_hours' => 3.0,
     'season_fly_more' => 1.25,
     // Share of that work that is reckoned with in a season: the rest goes to induction, making safe, and waiting for
     // each other.

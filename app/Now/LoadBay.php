@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Now;
 
+use App\Floor\Model\Card;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use App\Visits\Model\Bay;
 use App\Visits\Model\Visit;
 use App\Visits\VisitWords;
+use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Visits\NotThen;
 
@@ -65,6 +67,32 @@ final readonly class LoadBay
         if ($bay !== Visit::LINE && ! Bay::where('name', $bay)->exists()) {
             throw Refused::because(VisitWords::noBay($bay, Bay::orderBy('name')->pluck('name')->all())." {$kept}");
         }
+    }
+
+    /**
+     * @param Collection<array-key, string> $dry what of its work no wash is, in words
+     * @param string $kept what the refusal ends with
+     *
+     * @throws Refused when it is a wash place, and any of it is not a wash
+     */
+    public function requireWashes(string $bay, Collection $dry, string $kept): void
+    {
+        $first = $dry->first();
+        if ($first !== null && Bay::where('name', $bay)->where('washes', true)->exists()) {
+            throw Refused::because(VisitWords::dry($bay, $first)." {$kept}");
+        }
+    }
+
+    /**
+     * The work among a visit's cards that is not of an item that is a wash.
+     *
+     * @param Collection<int, Card> $cards with `item`, where they are many
+     *
+     * @return Collection<int, Card>
+     */
+    public static function dry(Collection $cards): Collection
+    {
+        return $cards->filter(static fn(Card $c): bool => $c->isWork() && $c->item?->wash !== true);
     }
 
     /**

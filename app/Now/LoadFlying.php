@@ -79,7 +79,7 @@ final readonly class LoadFlying
                 $s->date,
                 array_map(floatval(...), $s->use),
             ])->all()),
-            array_values($aircraft->visits->map(function (Visit $v): array {
+            array_values($aircraft->visits->where('between', false)->map(function (Visit $v): array {
                 $span = $this->span($v);
 
                 return [$span->from, $span->to];
@@ -97,7 +97,7 @@ final readonly class LoadFlying
         [$from, $to] = [$visit->start, $visit->end];
 
         return $visit->state === Visit::IN_WORK
-            ? VisitSpan::begun($from, $to, $this->clock->today(), $takes)
-            : VisitSpan::of($from, $to, $takes);
+            ? VisitSpan::begun($from, $to, $this->clock->today(), $takes, $visit->between)
+            : VisitSpan::of($from, $to, $takes, $visit->between);
     }
 }

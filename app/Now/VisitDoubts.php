@@ -9,6 +9,7 @@ use App\Floor\Model\Card;
 use App\Shared\Clock;
 use App\Shared\Words;
 use App\Visits\Model\Visit;
+use App\Visits\VisitWords;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -31,7 +32,8 @@ final readonly class VisitDoubts
     public function of(Visit $visit): array
     {
         return $visit->state === Visit::RELEASED ? [] : array_values(array_filter([
-            $this->flights($visit->aircraft->sectors, $visit->start, $visit->end),
+            $visit->between ? null : $this->flights($visit->aircraft->sectors, $visit->start, $visit->end),
+            $this->dry($visit),
             $this->closed($visit),
             $this->late($visit),
         ]));
@@ -52,6 +54,17 @@ final readonly class VisitDoubts
         return $first === null ? null : Words::count($over->count(), 'flight').' '
             .($over->count() === 1 ? 'is' : 'are')." planned on its days, the first {$first->number} on "
             .$this->clock->words($first->date).'.';
+    }
+
+    /** That it has work for which a wash place is none. */
+    public function dry(Visit $visit): ?string
+    {
+        $first = $visit->between
+            ? LoadBay::dry($visit->cards->loadMissing('item'))->first(static fn(Card $c): bool => ! $c->worked())
+            : null;
+
+        return $first === null ? null : VisitWords::dry($visit->bay, "{$first->number} {$first->title}")
+            .' Move the visit to a bay.';
     }
 
     /** That its bay is closed on one of its days, from today on. */

@@ -47,6 +47,7 @@ final class SeasonWords
                 ? "Nobody at {$place->base} may work on {$aircraft->type->code}."
                 : "{$bay} is at another base than {$mark}.",
             LaidTroubleKind::Outside => ($line === null ? 'Its work' : $item).' wants a roof.',
+            LaidTroubleKind::Dry => VisitWords::dry($bay, $line === null ? 'its work' : $item),
             LaidTroubleKind::Closed => "No work is done in {$bay} on {$day}, its first day.",
             LaidTroubleKind::Short => 'Its days have '.Words::number(-$free).' h less than its work.',
             LaidTroubleKind::Twice => "{$mark} is in another visit on {$day}: {$other}.",

@@ -92,19 +92,20 @@ final class VisitWords
     }
 
     /**
-     * Why the exit moved on a day: what the plan was made anew for, and what the day brought.
+     * Why the exit moved on a day: what the plan was made anew for, and what had come since the one before.
      *
      * @param string $planned what it was planned anew for
      */
     public static function why(CourseDay $day, string $planned): string
     {
-        $fixes = $day->fixes <= 0 ? '' : ', '.Words::number($day->fixes).' h of fixes';
-        $causes = array_filter($day->moved <= 0 ? [] : [
-            $day->raised === 0 ? null : Words::count($day->raised, 'finding')." raised{$fixes}",
-            $day->longer() < self::TELLS ? null : 'what was closed took '.Words::number($day->longer())
+        $since = $day->moved > 0 ? $day->since : null;
+        $causes = $since === null ? [] : array_filter([
+            $since->raised === 0 ? null : Words::count($since->raised, 'finding').' raised'
+                .($since->fixes <= 0 ? '' : ', '.Words::number($since->fixes).' h of fixes'),
+            $since->longer() < self::TELLS ? null : 'what was closed took '.Words::number($since->longer())
                 .' h longer than planned',
-            $day->there <= 0 || $day->worked >= self::USED * $day->there ? null : Words::number($day->worked)
-                .' h were worked, '.Words::number($day->there).' h of people were there',
+            $since->there <= 0 || $since->worked >= self::USED * $since->there ? null : Words::number($since->worked)
+                .' h were worked, '.Words::number($since->there).' h of people were there',
         ]);
 
         return implode(': ', array_filter([$planned, implode('; ', $causes)], static fn(string $s): bool => $s !== ''));
@@ -134,6 +135,12 @@ final class VisitWords
     {
         return "There is no bay \"{$asked}\". Choose one of ".implode(', ', $bays).', or "'.Visit::LINE
             .'" for the apron.';
+    }
+
+    /** That something is not worked where only washes are. */
+    public static function dry(string $bay, string $what): string
+    {
+        return "At {$bay} nothing is worked but washes; {$what} is none.";
     }
 
     /** Who stands in a bay. */

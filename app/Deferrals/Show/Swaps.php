@@ -130,7 +130,7 @@ final readonly class Swaps
     {
         foreach ($craft->visits as $visit) {
             $span = $this->flying->span($visit);
-            if ($span->holds($date)) {
+            if ($span->stands($date)) {
                 return Instant::firstAfter($span->to, $this->clock->zone());
             }
         }

@@ -304,6 +304,14 @@ final class Card extends Model
         return $this->state === self::CLOSED || $this->state === self::SIGNED;
     }
 
+    /** Not what a visit has for its other cards: panels, jacks, induction. */
+    public function isWork(): bool
+    {
+        return ! in_array(explode(':', (string) $this->makes)[0], [
+            'induct', 'safe', 'last', 'raise', 'lower', 'open', 'close',
+        ], true);
+    }
+
     /** The first card that must be worked before this one is begun; null once it is begun. Load `waitsFor` first. */
     public function mustWaitFor(): ?self
     {

@@ -165,7 +165,7 @@ final readonly class ProgrammeFile
                     implode(' ', $item->includes ?? []), self::pairs($item->harsh ?? []), $item->hours,
                     implode(' ', $item->access ?? []), self::pairs($item->configuration ?? []),
                     $item->line?->value, $item->validity, $item->from === null ? null : (string) $item->from,
-                    $item->phase_in, $item->set->pluck('code')->implode(' '),
+                    $item->phase_in, $item->wash ? 'yes' : '', $item->set->pluck('code')->implode(' '),
                     $l['unit'], $l['interval'], $l['threshold'] ?? null,
                     ...array_map(
                         static fn(string $k): mixed => $l['tolerance'][$k] ?? null,
@@ -189,6 +189,7 @@ final readonly class ProgrammeFile
             'access' => $item->access ?: null, 'configuration' => $item->configuration ?: null,
             'line' => $item->line?->value, 'validity' => $item->validity,
             'from' => $item->from === null ? null : (string) $item->from, 'phase_in' => $item->phase_in,
+            'wash' => $item->wash ?: null,
             'cards' => array_values($item->set->pluck('code')->all()) ?: null,
         ], static fn(mixed $v): bool => $v !== null);
     }
@@ -312,7 +313,7 @@ final readonly class ProgrammeFile
     {
         $faults = [];
         if (isset($row->line)) {
-            foreach (['component', 'phase', 'includes', 'access', 'cards', 'from', 'phase_in'] as $field) {
+            foreach (['component', 'phase', 'includes', 'access', 'cards', 'from', 'phase_in', 'wash'] as $field) {
                 if (isset($row->{$field})) {
                     $faults[] = InputError::at($field, 'has no meaning for a check on the line');
                 }
@@ -350,6 +351,7 @@ final readonly class ProgrammeFile
             'access' => $row->access ?? [], 'configuration' => $array($row->configuration ?? null),
             'line' => $row->line ?? null, 'validity' => $row->validity ?? (isset($row->line) ? 0 : null),
             'from' => $row->from ?? null, 'phase_in' => $row->phase_in ?? null,
+            'wash' => $row->wash ?? false,
         ]);
 
         return $item->setRelation('set', new EloquentCollection(array_map(
@@ -396,7 +398,7 @@ final readonly class ProgrammeFile
             ])),
             static fn(string $v): bool => $v !== '',
         );
-        foreach (['phase', 'withdrawn'] as $field) {
+        foreach (['phase', 'withdrawn', 'wash'] as $field) {
             if (($row[$field] ?? '') !== '') {
                 $item->{$field} = ['yes' => true, 'no' => false][$row[$field]]
                     ?? throw InputError::at($field, 'must be yes, no, or empty');

@@ -33,6 +33,7 @@ use Jorvel\Core\Shared\Day;
  * @property string|null $component kind of component that it is done on, wherever that is fitted; null for the aircraft
  * itself
  * @property bool $phase it is one of the type's phases
+ * @property bool $wash it may be worked at a wash place, between two flights
  * @property bool $withdrawn no longer in force; kept for what was done by it
  * @property list<string> $includes codes of items that are done with it: a deeper block includes the block
  * @property array<string, float>|null $harsh factor on its intervals, by condition
@@ -63,6 +64,7 @@ final class ProgrammeItem extends Model
         'validity',
         'from',
         'phase_in',
+        'wash',
     ];
 
     protected $casts = [
@@ -78,6 +80,7 @@ final class ProgrammeItem extends Model
         'validity' => 'integer',
         'from' => AsDay::class,
         'phase_in' => 'integer',
+        'wash' => 'boolean',
     ];
 
     /** @var array<string, DueItem> never done, by factor */

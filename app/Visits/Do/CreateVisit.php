@@ -77,6 +77,11 @@ final readonly class CreateVisit
             'Choose another bay or other dates; nothing was saved.',
         );
         $chosen = $bare ? collect() : $this->chosen($aircraft, $new->keys, $new->start);
+        $this->bays->requireWashes(
+            $new->bay,
+            $bare ? collect([$new->title]) : self::dry($chosen),
+            'Nothing was saved.',
+        );
 
         return fn(): Visit => $this->make($by, $aircraft, $new, $chosen);
     }
@@ -226,6 +231,17 @@ final readonly class CreateVisit
         $this->requireFree($chosen, $page->file->carded(), $start);
 
         return $chosen;
+    }
+
+    /**
+     * @param Collection<int, DueRow> $chosen
+     *
+     * @return Collection<int, string>
+     */
+    private static function dry(Collection $chosen): Collection
+    {
+        return $chosen->reject(static fn(DueRow $r): bool => $r->of->item->wash)
+            ->map(static fn(DueRow $r): string => "{$r->of->item->code} {$r->title()}")->values();
     }
 
     /**

@@ -203,7 +203,7 @@ final readonly class PlanVisit
         $plan->fill(['version' => $plan->version + 1, 'result' => $result, 'made_at' => (string) $at])->save();
         VisitDay::updateOrCreate(
             ['visit_id' => $visit->id, 'date' => (string) $at->dayIn($this->clock->zone())],
-            ['exit' => $exit === null ? null : (string) $exit, 'why' => $why],
+            ['exit' => $exit === null ? null : (string) $exit, 'why' => $why, 'made_at' => (string) $at],
         );
     }
 

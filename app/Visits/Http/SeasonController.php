@@ -46,7 +46,13 @@ final class SeasonController
     #[Api('proposeSeason', SeasonRunView::class, 'The search', status: 202)]
     public function propose(ProposeSeasonRequest $request, SeasonRuns $runs): JsonResponse
     {
-        $runs->ask($request->person(), $request->days(), $request->integer('seconds'), $request->visits());
+        $runs->ask(
+            $request->person(),
+            $request->days(),
+            $request->integer('seconds'),
+            $request->visits(),
+            $request->boolean('anew'),
+        );
 
         return new JsonResponse($runs->latest($request->person()), 202);
     }

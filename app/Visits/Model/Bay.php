@@ -17,13 +17,14 @@ use Jorvel\Core\Shared\Day;
  * @property string $base
  * @property int $people most at work in it at once
  * @property int $places aircraft that stand in it at once
+ * @property bool $washes nothing is worked in it but washes, each within an hour or two, between flights
  * @property array<int, array{string, string}> $hours local hours by ISO weekday; a day without them is closed
  * @property-read Collection<int, BaySlot> $slots
  * @property-read Collection<int, BayClosure> $closures
  */
 final class Bay extends Model
 {
-    protected $casts = ['hours' => 'array'];
+    protected $casts = ['hours' => 'array', 'washes' => 'boolean'];
 
     /** Its first closure on one of these days; load `closures` first. */
     public function closed(Day $from, Day $to): ?BayClosure

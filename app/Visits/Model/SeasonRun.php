@@ -18,6 +18,7 @@ use Jorvel\Core\Shared\Instant;
  * @property int $days
  * @property int $seconds of budget
  * @property int $seed
+ * @property bool $anew whether kept visits may be moved, too
  * @property list<array<string, mixed>> $asked visits as they were laid: the pinned ones stay
  * @property list<array<string, mixed>>|null $result visits as they are proposed
  * @property float $share of the time that is used
@@ -33,6 +34,7 @@ final class SeasonRun extends Model
         'asked' => 'array',
         'result' => 'array',
         'share' => 'float',
+        'anew' => 'boolean',
         'asked_at' => AsInstant::class,
         'beat_at' => AsInstant::class,
         'ended_at' => AsInstant::class,

@@ -29,6 +29,7 @@ use Jorvel\Core\Visits\VisitProgress;
  * @property Day $start
  * @property Day $end
  * @property VisitProgress $state
+ * @property bool $between at a wash place: on its days the aircraft flies all the same
  * @property-read Aircraft $aircraft
  * @property-read VisitPlan|null $plan
  * @property-read Collection<int, Card> $cards
@@ -39,6 +40,7 @@ final class Visit extends Model
         'state' => VisitProgress::class,
         'start' => AsDay::class,
         'end' => AsDay::class,
+        'between' => 'boolean',
     ];
 
     /** In no bay: on the apron of the aircraft's base. */
@@ -61,6 +63,11 @@ final class Visit extends Model
             'visits.kind',
             [self::CHECK, self::CANCELLED],
         ));
+        self::saving(static function (self $visit): void {
+            if ($visit->isDirty('bay')) {
+                $visit->between = Bay::where('name', $visit->bay)->where('washes', true)->exists();
+            }
+        });
     }
 
     /** @return Builder<Visit> checks on the line */

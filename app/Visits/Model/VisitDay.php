@@ -17,11 +17,13 @@ use Jorvel\Core\Shared\Instant;
  * @property Day $date
  * @property Instant|null $exit
  * @property string $why
+ * @property Instant $made_at when it was forecast last
  */
 final class VisitDay extends Model
 {
     protected $casts = [
         'exit' => AsInstant::class,
         'date' => AsDay::class,
+        'made_at' => AsInstant::class,
     ];
 }

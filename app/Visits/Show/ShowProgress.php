@@ -18,6 +18,7 @@ use Jorvel\Core\Now\CardInVisit;
 use Jorvel\Core\Now\FoundNow;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\CourseDay;
+use Jorvel\Core\Visits\ExitForecast;
 use Jorvel\Core\Visits\Pace;
 
 /** How a visit goes: cards and hours by day, findings, and how the forecast of its exit has moved. */
@@ -35,9 +36,7 @@ final readonly class ShowProgress
         $forecasts = VisitDay::where('visit_id', $id)->get()->keyBy('date');
         $days = CourseDay::all(
             $v,
-            $forecasts->map(
-                static fn(VisitDay $d): ?Instant => $d->exit === null ? null : $d->exit,
-            )->all(),
+            $forecasts->map(static fn(VisitDay $d): ExitForecast => new ExitForecast($d->made_at, $d->exit))->all(),
             $this->clock->now(),
             $this->clock->zone(),
         );
@@ -85,10 +84,10 @@ final readonly class ShowProgress
         return array_map(fn(CourseDay $d): ProgressDay => new ProgressDay(
             (string) $d->day,
             $this->clock->words($d->day),
-            $d->closed,
-            $d->planned,
-            $d->spent,
-            $d->raised,
+            $d->work->closed,
+            $d->work->planned,
+            $d->work->spent,
+            $d->work->raised,
             $d->open,
             $d->exit === null ? null : ($d->exit->epoch() - $start->epoch()) / 86400,
             $d->exit === null ? null : $this->clock->local($d->exit),

@@ -13,7 +13,6 @@ use App\Floor\Model\Stoppage;
 use App\Now\VisitDoubts;
 use App\Shared\Clock;
 use App\Stores\Model\CardPart;
-use App\Visits\Do\Life\LoseCards;
 use App\Visits\Model\Visit;
 use App\Visits\Show\View\AssignedView;
 use App\Visits\Show\View\VisitCard;
@@ -181,7 +180,7 @@ final readonly class ShowVisits
             )->all()),
             $short,
             $card->finding?->number,
-            $card->state === Card::OPEN && LoseCards::isWork($card)
+            $card->state === Card::OPEN && $card->isWork()
                 && ! $card->steps->contains(static fn(Step $s): bool => $s->settled()),
         );
     }

@@ -29,7 +29,7 @@ final readonly class AsOf
     {
         $in = null;
         foreach ($visits as $visit) {
-            if ($visit->holds($day) && ($in === null || $visit->from->number < $in->from->number)) {
+            if ($visit->stands($day) && ($in === null || $visit->from->number < $in->from->number)) {
                 $in = $visit;
             }
         }

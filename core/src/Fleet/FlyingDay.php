@@ -67,10 +67,10 @@ final readonly class FlyingDay
         return max(0, $this->date->number - $this->known->number - 1);
     }
 
-    /** The visit that holds the day; null when none does. @pure */
+    /** The visit in which it stands on the day; null when there is none. @pure */
     public function visit(): ?VisitSpan
     {
-        return array_values(array_filter($this->visits, fn(VisitSpan $v): bool => $v->holds($this->date)))[0] ?? null;
+        return array_values(array_filter($this->visits, fn(VisitSpan $v): bool => $v->stands($this->date)))[0] ?? null;
     }
 
     /** @return list<Day> the days on which devices were fitted that were on it on that day @pure */

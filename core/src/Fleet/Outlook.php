@@ -106,7 +106,7 @@ final readonly class Outlook
         array $bottles,
         array $clocks,
     ): iterable {
-        $stands = array_filter($aircraft->visits, static fn(VisitSpan $v): bool => $v->holds($today)) !== [];
+        $stands = array_filter($aircraft->visits, static fn(VisitSpan $v): bool => $v->stands($today)) !== [];
         foreach ($stands ? [] : $aircraft->findings as $id => $state) {
             if ($state === FindingProgress::Open) {
                 // In a visit its release waits for it; elsewhere nothing else would keep it from flying.

@@ -25,7 +25,7 @@ final readonly class VisitPlans
         $takers = [];
         $standing = false;
         foreach ($visits as $visit) {
-            $standing = $standing || $visit->holds($today);
+            $standing = $standing || $visit->stands($today);
             if ($visit->to->number >= $today->number) {
                 foreach ($visit->takes as $id) {
                     $takers[$id][] = $visit;

@@ -11,23 +11,29 @@ use Jorvel\Core\Shared\InputError;
 final readonly class VisitSpan
 {
     /** @param list<string> $takes ids of stops */
-    private function __construct(public Day $from, public Day $to, public array $takes) {}
+    private function __construct(
+        public Day $from,
+        public Day $to,
+        public array $takes,
+        public bool $between,
+    ) {}
 
     /**
      * `VisitSpan::of(Day::parse('2026-05-08'), Day::parse('2026-05-10'), ['item:12'])`.
      *
      * @param list<string> $takes ids of stops
+     * @param bool $between it is worked within an hour or two, between two flights: on its days the aircraft flies
      *
      * @throws InputError at `to` when it ends before it begins
      *
      * @pure
      */
-    public static function of(Day $from, Day $to, array $takes = []): self
+    public static function of(Day $from, Day $to, array $takes = [], bool $between = false): self
     {
         return $to->number < $from->number ? throw InputError::at(
             'to',
             "must not be before {$from}, on which it begins",
-        ) : new self($from, $to, $takes);
+        ) : new self($from, $to, $takes, $between);
     }
 
     /**
@@ -39,9 +45,15 @@ final readonly class VisitSpan
      *
      * @pure
      */
-    public static function begun(Day $from, Day $to, Day $today, array $takes = []): self
+    public static function begun(Day $from, Day $to, Day $today, array $takes = [], bool $between = false): self
     {
-        return self::of($from, $to->number < $today->number ? $today : $to, $takes);
+        return self::of($from, $to->number < $today->number ? $today : $to, $takes, $between);
+    }
+
+    /** Whether the aircraft does not fly on a day for it. @pure */
+    public function stands(Day $day): bool
+    {
+        return ! $this->between && $this->holds($day);
     }
 
     /** Whether a day is one of its days. @pure */

@@ -29,6 +29,7 @@ final class AsOfTest extends TestCase
         yield 'on the last day of that visit it stands' => [7, [['a', 5, 5]], [[5, 7, ['a']]], false, ['a']];
         yield 'it stands in a visit that takes nothing' => [6, [], [[5, 7, []]], false, []];
         yield 'begun too late' => [9, [['a', 5, 5]], [[6, 7, ['a']]], false, ['a']];
+        yield 'on a day on which it is washed' => [5, [['a', 5, 5]], [[5, 5, ['a'], true]], true, []];
         yield 'begun within its tolerance' => [9, [['a', 5, 6]], [[6, 7, ['a']]], true, []];
         yield 'past, and in the visit that goes on' => [4, [['a', -3, -3]], [[-1, 2, ['a']]], true, []];
         yield 'past, and planned for later only' => [9, [['a', -3, -3]], [[4, 6, ['a']]], false, ['a']];
@@ -39,7 +40,7 @@ final class AsOfTest extends TestCase
 
     /**
      * @param list<array{string, int, int}> $stops
-     * @param list<array{int, int, list<string>}> $visits
+     * @param list<array{0: int, 1: int, 2: list<string>, 3?: bool}> $visits
      * @param list<string> $keeps
      */
     #[DataProvider('days')]
@@ -57,7 +58,7 @@ final class AsOfTest extends TestCase
             ), $stops),
             array_map(
                 static fn(array $v): VisitSpan
-                    => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2]),
+                    => VisitSpan::of($today->plusDays($v[0]), $today->plusDays($v[1]), $v[2], $v[3] ?? false),
                 $visits,
             ),
         );

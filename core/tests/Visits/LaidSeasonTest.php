@@ -9,6 +9,7 @@ use Jorvel\Core\Shared\Chance;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Visits\PackItem;
+use Jorvel\Core\Visits\Season\Laid\LaidAgain;
 use Jorvel\Core\Visits\Season\Laid\LaidMend;
 use Jorvel\Core\Visits\Season\Laid\LaidSeason;
 use Jorvel\Core\Visits\Season\Laid\LaidTrouble;
@@ -44,6 +45,7 @@ final class LaidSeasonTest extends TestCase
                 $roof,
                 after: $after,
                 grace: $id === 'c' ? 2 : 0,
+                wash: $id === 'c',
             );
 
         return SeasonGiven::of(self::day(0), 40, [
@@ -51,6 +53,7 @@ final class LaidSeasonTest extends TestCase
             $item('c', 'B', 12, 6.0),
         ], ['p' => 1.0], [
             SeasonBay::of('X', 8.0, 1, null, [1, 2, 3, 4, 5]), SeasonBay::of('Y', 8.0, 2, ['A', 'B'], outside: true),
+            SeasonBay::of('W', 7.0, 4, wash: true),
         ], [], [], 4.0, 4.0, ['A' => [self::day(1)->number => 3.0]]);
     }
 
@@ -88,6 +91,11 @@ final class LaidSeasonTest extends TestCase
             [$v('v1', 'A', 'X', 1, 3, 'a'), $v('v2', 'B', 'X', 3, 4, 'c')],
             ['v1' => ['full 2026-05-07 v2'], 'v2' => ['full 2026-05-07 v1']],
         ];
+        yield 'a wash place is for washes' => [[$v('v1', 'A', 'W', 0, 0, 'b')], ['v1' => ['dry b']]];
+        yield 'also of what no item is' => [
+            [LaidVisit::of('v1', 'A', 'W', self::day(0), self::day(0), [], 1.0)], ['v1' => ['dry']],
+        ];
+        yield 'a wash at its place, beside flying' => [[$v('v1', 'B', 'W', 3, 3, 'c')], []];
         yield 'two places' => [[$v('v1', 'A', 'Y', 3, 3, 'b'), $v('v2', 'B', 'Y', 3, 3, 'c')], []];
         yield 'what comes again after what was done early' => [
             [$v('v1', 'A', 'X', 0, 1, 'a'), $v('v2', 'A', 'X', 21, 22, 'a2')], ['v2' => ['late a2 2026-05-24']],
@@ -123,6 +131,11 @@ final class LaidSeasonTest extends TestCase
         self::assertEqualsWithDelta(1 + 4 + 8 + 3 + 8 * 5 / 20 + 4 * 9 / 20, $is->cost, 1e-9);
         self::assertSame([14, 2], [$is->early, $is->days]);
         self::assertSame([1, 0], [$is->down(['A', 'B'], self::day(2)->number), $is->down(['B'], self::day(2)->number)]);
+        // A wash costs no day of the aircraft: a visit, its panel is open for it alone, and nine days early of twenty.
+        $wash = LaidSeason::judge(self::given(), [self::visit('v1', 'B', 'W', 3, 3, 'c')]);
+        self::assertSame([], $wash->troubles);
+        self::assertEqualsWithDelta(4 + 1 + 6 * 9 / 20, $wash->cost, 1e-9);
+        self::assertSame([0, 0], [$wash->days, $wash->down(['B'], self::day(3)->number)]);
         $stands = LaidVisit::of('w', 'B', 'X', self::day(-3), self::day(4), [], 20.0, stands: true);
         $beside = LaidSeason::judge(self::given(), [$stands, self::visit('v1', 'A', 'X', 1, 2, 'a', 'b')]);
         self::assertSame(
@@ -415,6 +428,33 @@ final class LaidSeasonTest extends TestCase
         self::assertEquals(array_slice($visits, 1), array_slice($after, 1), 'nothing else moves');
         self::assertSame([], LaidSeason::judge(self::given(), $after)->troubles);
         self::assertNull($after[0]->holding([])->overruns(), 'with other items nobody knows how long it takes');
+    }
+
+    public function test_what_is_planned_anew_is_what_it_was_where_most_is_in_common(): void
+    {
+        $is = static fn(string $mark, int $day, string ...$items): array => [
+            'aircraft' => $mark, 'start' => (string) self::day($day), 'items' => array_values($items),
+        ];
+        $were = [
+            self::visit('v1', 'A', 'X', 0, 1, 'a', 'b', 'c'), self::visit('v2', 'A', 'X', 4, 4, 'd'),
+            self::visit('v3', 'B', 'X', 6, 6, 'e'), self::visit('v4', 'B', 'X', 9, 9, 'f'),
+        ];
+        self::assertSame([0 => 'v1', 1 => 'v2', 4 => 'v3'], self::sorted(LaidAgain::of($were, [
+            $is('A', 8, 'a', 'b'), $is('A', 2, 'c', 'd'), $is('A', 3, 'x'), $is('A', 6, 'e'), $is('B', 7, 'e', 'f'),
+        ])));
+        self::assertSame([1 => 'v3'], LaidAgain::of($were, [$is('B', 7, 'x'), $is('B', 6, 'e')]));
+    }
+
+    /**
+     * @param array<int, string> $ids
+     *
+     * @return array<int, string>
+     */
+    private static function sorted(array $ids): array
+    {
+        ksort($ids);
+
+        return $ids;
     }
 
     public function test_days_on_which_bays_together_are_short_of_people(): void

@@ -12,6 +12,7 @@ use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Tests\Now\Pictures;
 use Jorvel\Core\Visits\Configured;
 use Jorvel\Core\Visits\CourseDay;
+use Jorvel\Core\Visits\ExitForecast;
 use Jorvel\Core\Visits\Leaves;
 use Jorvel\Core\Visits\LookWork;
 use Jorvel\Core\Visits\PeopleUse;
@@ -169,17 +170,35 @@ final class VisitNowTest extends TestCase
             Pictures::found('c', '2026-05-06T09:00:00Z'),
         ]);
         $days = CourseDay::all($visit, [
-            '2026-05-04' => self::at('07T10:00'),
-            '2026-05-06' => self::at('07T16:30'),
+            '2026-05-04' => new ExitForecast(self::at('04T08:00'), self::at('07T10:00')),
+            '2026-05-06' => new ExitForecast(self::at('06T09:30'), self::at('07T16:30')),
         ], self::at('06T10:00'), new \DateTimeZone('UTC'));
         self::assertSame([
             ['2026-05-04', 1, 4.0, 5.0, 1.0, 1, 1, '2026-05-07T10:00:00Z', 0.0],
             ['2026-05-05', 1, 4.0, 3.0, -1.0, 1, 1, '2026-05-07T10:00:00Z', 0.0],
             ['2026-05-06', 0, 0.0, 0.0, 0.0, 1, 1, '2026-05-07T16:30:00Z', 6.5],
         ], array_map(static fn(CourseDay $d): array => [
-            (string) $d->day, $d->closed, $d->planned, $d->spent, $d->longer(), $d->raised, $d->open,
-            (string) $d->exit, $d->moved,
+            (string) $d->day, $d->work->closed, $d->work->planned, $d->work->spent, $d->work->longer(),
+            $d->work->raised, $d->open, (string) $d->exit, $d->moved,
         ], $days));
+        // What moved it is what came between the two forecasts, on whatever days.
+        self::assertSame([null, null], [$days[0]->since, $days[1]->since]);
+        self::assertSame([2, 0.0, 3, 8.0], [
+            $days[2]->since?->closed, $days[2]->since?->longer(), $days[2]->since?->raised, $days[2]->since?->planned,
+        ]);
+    }
+
+    public function test_a_forecast_that_could_not_be_made_leaves_the_one_before(): void
+    {
+        $days = CourseDay::all(Pictures::visit([]), [
+            '2026-05-04' => new ExitForecast(self::at('04T08:00'), self::at('07T10:00')),
+            '2026-05-05' => new ExitForecast(self::at('05T08:00'), null),
+            '2026-05-06' => new ExitForecast(self::at('06T08:00'), self::at('07T11:00')),
+        ], self::at('06T10:00'), new \DateTimeZone('UTC'));
+        self::assertSame(
+            [['2026-05-07T10:00:00Z', 0.0], ['2026-05-07T10:00:00Z', 0.0], ['2026-05-07T11:00:00Z', 1.0]],
+            array_map(static fn(CourseDay $d): array => [(string) $d->exit, $d->moved], $days),
+        );
     }
 
     public function test_what_a_day_brought_of_work_and_of_people(): void
@@ -196,7 +215,7 @@ final class VisitNowTest extends TestCase
         $days = CourseDay::all($visit, [], self::at('06T12:00'), new \DateTimeZone('UTC'));
         // Of two people for eight hours a day, today so far for four; a fix takes what its card does, once it has one.
         self::assertSame([[8.5, 2.333, 16.0], [0.0, 1.667, 16.0], [0.0, 3.0, 8.0]], array_map(
-            static fn(CourseDay $d): array => [$d->fixes, round($d->worked, 3), $d->there],
+            static fn(CourseDay $d): array => [$d->work->fixes, round($d->work->worked, 3), $d->work->there],
             $days,
         ));
     }

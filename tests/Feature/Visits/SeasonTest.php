@@ -137,13 +137,13 @@ final class SeasonTest extends WorldCase
 
     public function test_a_season_is_proposed_taken_and_kept_as_visits(): void
     {
-        $this->as('mika', 'POST', 'season/propose', ['days' => 30, 'seconds' => 1, 'visits' => []])->assertForbidden();
-        $run = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'visits' => []])
+        $this->as('mika', 'POST', 'season/propose', ['days' => 30, 'seconds' => 1, 'anew' => false, 'visits' => []])->assertForbidden();
+        $run = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'anew' => false, 'visits' => []])
             ->assertStatus(202)->json();
         self::assertSame(['waiting', false], [$run['state'], $run['ended']]);
         self::assertStringContainsString(
             'being planned already',
-            $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'visits' => []])
+            $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'anew' => false, 'visits' => []])
                 ->assertStatus(422)->json('message'),
         );
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
@@ -192,11 +192,53 @@ final class SeasonTest extends WorldCase
         }
         // A second time the same is gone.
         $this->as('ines', 'POST', 'season/keep', ['days' => 30, 'visits' => $run['visits']])->assertStatus(409);
+        $this->planAnew($again);
+    }
+
+    /**
+     * What is kept and not pinned may be moved when that is asked for: it stays the visit that it is.
+     *
+     * @param array<string, mixed> $kept
+     */
+    private function planAnew(array $kept): void
+    {
+        $free = array_values(array_filter(
+            $kept['visits'],
+            static fn(array $v): bool => ! $v['stands'] && $v['own'] <= 0 && $v['items'] !== [],
+        ));
+        $pinned = ['pinned' => true] + array_column(self::laid($kept), null, 'id')[$free[0]['id']];
+        $this->as('ines', 'POST', 'season/propose', [
+            'days' => 30, 'seconds' => 2, 'anew' => true,
+            'visits' => array_map(static fn(array $v): array => $v['id'] === $pinned['id'] ? $pinned : $v, self::laid($kept)),
+        ])->assertStatus(202);
+        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        $visits = $this->as('ines', 'GET', 'season/run')->json('visits');
+        $season = $this->judged($visits);
+        self::assertSame([], array_merge(...array_column($season['visits'], 'problems')));
+        self::assertSame([], array_diff(array_column($kept['visits'], 'id'), array_column($season['visits'], 'id')));
+        $now = array_column($season['visits'], null, 'id');
+        foreach ($kept['visits'] as $was) {
+            if ($was['stands'] || $was['id'] === $pinned['id']) {
+                self::assertFalse($now[$was['id']]['changed'], "{$was['mark']} {$was['title']} stays");
+            }
+        }
+        $moved = array_filter($free, static fn(array $v): bool => $now[$v['id']]['changed'] && ! $now[$v['id']]['gone']);
+        self::assertNotSame([], $moved, 'some are moved, and are the visits that they were');
+        $this->as('ines', 'POST', 'season/keep', ['days' => 30, 'visits' => $visits])->assertCreated();
+        foreach ($moved as $was) {
+            self::assertSame($now[$was['id']]['start'], (string) Visit::findOrFail($was['visit'])->start);
+        }
+        // Who stands less flies more: what falls due earlier by that is new to it; nothing that had a visit lost it.
+        $had = array_merge(...array_map(
+            static fn(array $v): array => array_column($v['items'], 'id'),
+            $season['visits'],
+        ));
+        self::assertSame([], array_intersect(array_column($this->season()['open'], 'id'), $had));
     }
 
     public function test_a_search_is_cancelled_and_leaves_everything_as_it_was(): void
     {
-        $id = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 60, 'visits' => []])->json('id');
+        $id = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 60, 'anew' => false, 'visits' => []])->json('id');
         $this->as('oda', 'POST', "season-runs/{$id}/cancel")->assertForbidden();
         $run = $this->as('ines', 'POST', "season-runs/{$id}/cancel")->assertOk()->json();
         self::assertSame(['cancelled', true, []], [$run['state'], $run['ended'], $run['visits']]);
@@ -370,6 +412,57 @@ final class SeasonTest extends WorldCase
         self::assertStringNotContainsString(
             'it must leave',
             implode(' ', $this->as('ines', 'GET', "visits/{$visit->id}")->json('doubts')),
+        );
+    }
+
+    /** The aircraft flies all the same; nothing but a wash comes there, by whatever door. */
+    public function test_a_wash_goes_to_the_wash_place_for_an_hour(): void
+    {
+        $place = 'Skarnholm wash place';
+        $season = $this->season();
+        $wash = self::need($season, 'QA-VFF', 'Engine and airframe wash');
+        $other = self::need($season, 'QA-VFF', 'Oil filter and chip detector');
+        $with = fn(string $id): array => self::of($this->judged([
+            ...self::laid($season), self::visit('QA-VFF', $place, '2026-05-12', '2026-05-12', [$id]),
+        ]), 'id', 'new-1');
+        self::assertStringContainsString(
+            "At {$place} nothing is worked but washes; ".explode(' ', $other['code'])[0],
+            implode(' ', $with($other['id'])['problems']),
+        );
+        self::assertSame([[], []], [$with($wash['id'])['problems'], $with($wash['id'])['notes']]);
+        $make = fn(string ...$ids) => $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFF', 'title' => 'Wash', 'bay' => $place, 'start' => '2026-05-12', 'end' => '2026-05-12',
+            'items' => array_map(static fn(string $id): string => explode('|', $id)[1], $ids),
+        ]);
+        self::assertStringContainsString(
+            'nothing is worked but washes',
+            (string) $make($wash['id'], $other['id'])->assertStatus(422)->json('message'),
+        );
+        $flown = fn(): array => [
+            $this->as('ines', 'GET', 'as-of?day=2026-05-12')->assertOk()->json('rows'),
+            self::need($this->season(), 'QA-VFF', 'Oil filter and chip detector')['latest'],
+        ];
+        $before = $flown();
+        $visit = Visit::findOrFail($make($wash['id'])->assertCreated()->json('id'));
+        self::assertTrue($visit->between);
+        self::assertSame($before, $flown(), 'it flies on that day, and everything else falls due as it did');
+        self::assertSame(1, $visit->cards()->count(), 'one card, no induction');
+        self::assertSame([], $this->as('oda', 'GET', "visits/{$visit->id}")->json('doubts'));
+        $edit = fn(string $bay) => $this->as('ines', 'POST', "visits/{$visit->id}/edit", [
+            'title' => 'Wash', 'bay' => $bay, 'start' => '2026-05-12', 'end' => '2026-05-12', 'reason' => '',
+        ]);
+        $edit('Skarnholm bay 3')->assertOk();
+        self::assertFalse($visit->refresh()->between, 'in a bay it stands');
+        self::assertNotSame($before, $flown());
+        $this->as('ines', 'POST', "visits/{$visit->id}/items", [
+            'items' => [explode('|', $other['id'])[1]], 'reason' => '',
+        ])->assertCreated();
+        self::assertStringContainsString('washes', (string) $edit($place)->assertStatus(422)->json('message'));
+        // As if it had been moved there before: said wherever it is named.
+        $visit->update(['bay' => $place]);
+        self::assertStringContainsString(
+            'Move the visit to a bay.',
+            implode(' ', $this->as('oda', 'GET', "visits/{$visit->id}")->json('doubts')),
         );
     }
 

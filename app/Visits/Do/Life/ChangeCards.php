@@ -108,7 +108,7 @@ final readonly class ChangeCards
                 throw Refused::because('Choose another visit of the same aircraft. Nothing was changed.');
             }
             $this->lose->requireUntouched($visit->cards);
-            $out = $visit->cards->filter(static fn(Card $c): bool => LoseCards::isWork($c))->values();
+            $out = $visit->cards->filter(static fn(Card $c): bool => $c->isWork())->values();
             $this->inTime->require($visit, $out, $to->start);
 
             return function () use ($by, $visit, $to, $out): array {
@@ -182,7 +182,7 @@ final readonly class ChangeCards
             throw Refused::because('Choose cards of this visit. Nothing was changed.');
         }
         foreach ($named as $card) {
-            if (! LoseCards::isWork($card)) {
+            if (! $card->isWork()) {
                 throw Refused::because("Card {$card->number} {$card->title} is there for the others: it goes when they "
                     .'go. Nothing was changed.');
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits\Do\Life;
 
 use App\Crew\Model\Person;
+use App\Floor\Model\Card;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Now\LoadBay;
@@ -43,7 +44,7 @@ final readonly class EditVisit
         ?string $reason,
     ): Visit {
         $visit = ($this->commit)(function () use ($by, $id, $title, $bay, $start, $end, $reason): Closure {
-            $visit = Visit::with(['aircraft.type', 'cards'])->findOrFail($id);
+            $visit = Visit::with(['aircraft.type', 'cards.item'])->findOrFail($id);
             $was = self::of($visit->title, $visit->bay, $visit->start, $visit->end);
             $is = self::of($title, $bay, $start, $end);
             if ($visit->state === Visit::RELEASED) {
@@ -96,6 +97,11 @@ final readonly class EditVisit
             $this->bays->requireDays($start, $end, $kept);
         }
         $this->bays->requireKnown($bay, $kept);
+        $this->bays->requireWashes(
+            $bay,
+            LoadBay::dry($visit->cards)->map(static fn(Card $c): string => "{$c->number} {$c->title}")->values(),
+            $kept,
+        );
         $this->bays->requireFree($bay, $start, $end, $kept, $visit->id);
         $span = VisitSpan::of($start, $end);
         $other = Visit::where('aircraft_id', $visit->aircraft_id)->whereKeyNot($visit->id)

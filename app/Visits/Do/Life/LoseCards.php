@@ -66,7 +66,7 @@ final readonly class LoseCards
     public function tidy(Visit $visit): void
     {
         $cards = $visit->cards()->with('steps')->get();
-        $work = $cards->filter(self::isWork(...));
+        $work = $cards->filter(static fn(Card $c): bool => $c->isWork());
         $panels = $work->reject(static fn(Card $c): bool => $c->worked())->pluck('panels')->flatten()->flip();
         $jacks = $work->contains(static fn(Card $c): bool => ($c->configuration['jacks'] ?? null) === 'on');
         $gone = $cards->filter(static fn(Card $c): bool => match (true) {
@@ -86,13 +86,5 @@ final readonly class LoseCards
         $this->drop($gone->reject(static fn(Card $c): bool => isset($opened[$c->makes ?? ''])
             || $raised && $c->makes === 'lower')->values());
         $this->frame->complete($visit);
-    }
-
-    /** Not what a visit has for its other cards: panels, jacks, induction. */
-    public static function isWork(Card $card): bool
-    {
-        return ! in_array(explode(':', (string) $card->makes)[0], [
-            'induct', 'safe', 'last', 'raise', 'lower', 'open', 'close',
-        ], true);
     }
 }

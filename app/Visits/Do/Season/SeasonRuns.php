@@ -18,6 +18,7 @@ use App\Visits\Show\View\SeasonLaidView;
 use App\Visits\Show\View\SeasonRunView;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Visits\Season\Laid\LaidAgain;
 use Jorvel\Core\Visits\Season\Laid\LaidMend;
 use Jorvel\Core\Visits\Season\Laid\LaidSeason;
 use Jorvel\Core\Visits\Season\Laid\LaidVisit;
@@ -28,8 +29,8 @@ use Jorvel\Core\Visits\Season\SeasonItem;
 use Jorvel\Core\Visits\Season\SeasonResult;
 
 /**
- * Searches for a season, worked in the queue. What is kept, and what is pinned, stays where it is; the rest is planned
- * anew. What comes of it is a proposal of whoever asked: it changes nothing until it is kept.
+ * Searches for a season, worked in the queue. What is pinned and what has begun stays where it is, what is kept unless
+ * it may be moved, too; the rest is planned anew. What comes of it is a proposal of whoever asked: it changes nothing until it is kept.
  */
 final readonly class SeasonRuns
 {
@@ -40,19 +41,20 @@ final readonly class SeasonRuns
 
     /**
      * @param list<SeasonVisitAsked> $asked
+     * @param bool $anew whether kept visits may be moved, too
      *
      * @throws Refused while another one of theirs goes on
      */
-    public function ask(Person $by, int $days, int $seconds, array $asked): SeasonRun
+    public function ask(Person $by, int $days, int $seconds, array $asked, bool $anew = false): SeasonRun
     {
-        $run = DB::transaction(function () use ($by, $days, $seconds, $asked): SeasonRun {
+        $run = DB::transaction(function () use ($by, $days, $seconds, $asked, $anew): SeasonRun {
             if (SeasonRun::where('person_id', $by->id)->whereIn('state', PlanRunState::GOES_ON)->exists()) {
                 throw Refused::because('A season of yours is being planned already. Wait for it, or cancel it first.');
             }
 
             return SeasonRun::create([
                 'person_id' => $by->id, 'state' => PlanRunState::Waiting, 'days' => $days, 'seconds' => $seconds,
-                'seed' => 1, 'asked_at' => (string) $this->clock->now(), 'share' => 0.0,
+                'seed' => 1, 'asked_at' => (string) $this->clock->now(), 'share' => 0.0, 'anew' => $anew,
                 'asked' => array_map(static fn(SeasonVisitAsked $v): SeasonLaidView => $v->sent(), $asked),
             ]);
         });
@@ -79,10 +81,16 @@ final readonly class SeasonRuns
         }
         $run->update(['state' => PlanRunState::Running, 'beat_at' => (string) $this->clock->now()]);
         $ground = $this->load->of($run->days, array_map(SeasonVisitAsked::read(...), $run->asked));
-        $stay = array_values(array_filter(
-            $ground->laid,
-            static fn(LaidVisit $v): bool => isset($ground->kept[$v->id]) || $ground->says[$v->id]['pinned'],
-        ));
+        $stay = $were = [];
+        foreach ($ground->laid as $visit) {
+            $kept = isset($ground->kept[$visit->id]);
+            // What is in it beside the season's items is its own: that goes nowhere else.
+            if ($ground->says[$visit->id]['pinned'] || $kept && (! $run->anew || $visit->own > 0)) {
+                $stay[] = $visit;
+            } elseif ($kept) {
+                $were[] = $visit;
+            }
+        }
         $heard = hrtime(true);
         $tell = function (float $share) use ($run, &$heard): bool {
             if (hrtime(true) - $heard < 400_000_000) {
@@ -94,7 +102,7 @@ final readonly class SeasonRuns
                 ->update(['share' => $share, 'beat_at' => (string) $this->clock->now()]) === 1;
         };
         $plan = SeasonChain::plan(self::given($ground, $stay), $run->seconds * 1000, $run->seed, $tell);
-        $visits = self::laid($ground, $stay, $plan);
+        $visits = self::laid($ground, $stay, [...$were, ...$ground->gone], $plan);
         $open = count($plan->standing);
         SeasonRun::whereKey($run->id)->where('state', PlanRunState::Running)->update([
             'state' => PlanRunState::Done,
@@ -133,10 +141,11 @@ final readonly class SeasonRuns
 
     /**
      * @param list<LaidVisit> $stay
+     * @param list<LaidVisit> $were kept visits that may be moved
      *
      * @return list<SeasonLaidView>
      */
-    private static function laid(SeasonGround $ground, array $stay, SeasonResult $plan): array
+    private static function laid(SeasonGround $ground, array $stay, array $were, SeasonResult $plan): array
     {
         $more = array_column($plan->fixed, 'items', 'id');
         $out = [];
@@ -147,16 +156,22 @@ final readonly class SeasonRuns
             $out[] = SeasonVisitAsked::from($is, $says['title'], $says['pinned'])->sent();
             $n = max($n, str_starts_with($visit->id, 'new-') ? (int) substr($visit->id, 4) : 0);
         }
-        foreach ($plan->visits as $visit) {
+        $again = LaidAgain::of($were, $plan->visits);
+        foreach ($were as $visit) {
+            if (! in_array($visit->id, $again, true)) {
+                $out[] = SeasonVisitAsked::from($visit->holding([]), $ground->says[$visit->id]['title'], false)->sent();
+            }
+        }
+        foreach ($plan->visits as $i => $visit) {
             $out[] = new SeasonLaidView(
-                'new-'.++$n,
+                $again[$i] ?? 'new-'.++$n,
                 $visit['aircraft'],
                 $visit['bay'],
                 $visit['start'],
                 $visit['end'],
                 $visit['items'],
                 false,
-                SeasonWords::title(array_map(
+                isset($again[$i]) ? $ground->says[$again[$i]]['title'] : SeasonWords::title(array_map(
                     static fn(string $id): SeasonLine => $ground->lines[$id],
                     $visit['items'],
                 )),

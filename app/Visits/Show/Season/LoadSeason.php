@@ -17,7 +17,6 @@ use App\Now\LoadFlying;
 use App\Now\VisitDoubts;
 use App\Shared\Clock;
 use App\Shared\Refused;
-use App\Visits\Do\Life\LoseCards;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Fleet\Needed;
@@ -105,7 +104,7 @@ final readonly class LoadSeason
             $lines,
             $places,
             $this->given($today, $days, $lines, $places, $pages, $fleets, array_values($visits->filter(
-                fn(Visit $v): bool => $this->flying->span($v)->holds($today),
+                fn(Visit $v): bool => $this->flying->span($v)->stands($today),
             )->map(static fn(Visit $v): string => $v->aircraft->mark)->all())),
             $kept,
             $holds,
@@ -138,7 +137,7 @@ final readonly class LoadSeason
         )->flip();
         // What no line of the season stands for: fixes, cards that were put on it. What it has for others is theirs.
         $more = $visit->cards->filter(static fn(Card $c): bool => $c->item_id === null && ! isset($closing[$c->id])
-            && LoseCards::isWork($c));
+            && $c->isWork());
         $hours = $more->sum(static fn(Card $c): float => $stands ? $c->hoursLeft() : $c->hours);
         $items = $asked === null || $stands ? $holds : $asked->items;
         $by = array_diff($items, $holds) === [] && array_diff($holds, $items) === []

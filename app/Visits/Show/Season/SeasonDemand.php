@@ -139,6 +139,7 @@ final class SeasonDemand
             (float) config('jorvel.season_line_hours'),
             $after,
             $time->grace,
+            $item->wash,
         ), $row->key(), $time->n, $item->code, $row->title(), $item->template->people(), ...$waits);
     }
 

@@ -64,7 +64,8 @@ final readonly class SeasonPlaces
             $outside = max($base->outside, $line);
             $manned = self::manned($hours);
             $mean = self::mean($hours) * (float) config('jorvel.season_usable_share');
-            $share = $mean * ($outside > 0 ? 1 - self::OUTSIDE : 1.0) / max(1, (int) $of->sum('places'));
+            $share = $mean * ($outside > 0 ? 1 - self::OUTSIDE : 1.0)
+                / max(1, (int) $of->where('washes', false)->sum('places'));
             foreach ($of as $bay) {
                 $place = SeasonPlace::bay($bay);
                 $places[$place->id] = $place;
@@ -150,11 +151,14 @@ final readonly class SeasonPlaces
 
         return SeasonBay::of(
             $place->id,
-            max(1.0, round(min($share, $bay->people * max([0.0, ...$open]) * self::usable()), 1)),
+            $bay->washes
+                ? (float) config('jorvel.season_wash_hours')
+                : max(1.0, round(min($share, $bay->people * max([0.0, ...$open]) * self::usable()), 1)),
             $bay->places,
             $marks,
             array_values(array_intersect(array_map(intval(...), array_keys($bay->hours)), $manned)),
             array_values($bay->closures->map(static fn(BayClosure $c): array => [$c->start, $c->end])->all()),
+            wash: $bay->washes,
         );
     }
 

@@ -242,7 +242,11 @@ final readonly class ShowSeason
     {
         $kept = $ground->kept[$visit->id] ?? null;
         $notes = array_values(array_filter([
-            $this->doubts->flights($ground->aircraft($visit->aircraft)->sectors, $visit->start, $visit->end),
+            $ground->places->places[$visit->bay]->bay?->washes === true ? null : $this->doubts->flights(
+                $ground->aircraft($visit->aircraft)->sectors,
+                $visit->start,
+                $visit->end,
+            ),
             match (true) {
                 $kept === null => null,
                 ! $changed => $this->doubts->late($kept),

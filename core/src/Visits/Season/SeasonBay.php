@@ -23,6 +23,7 @@ final readonly class SeasonBay
         private array $weekdays,
         private array $closed,
         public bool $outside,
+        public bool $wash,
     ) {}
 
     /**
@@ -33,6 +34,8 @@ final readonly class SeasonBay
      * @param list<array{Day, Day}> $closed from and to, both included
      * @param bool $outside it has no roof; what is worked there is worked between two days of flying, and counts for no
      *   `down`
+     * @param bool $wash a wash place: outside, for washes alone, each within an hour or two of a day on which the aircraft
+     *   flies all the same; a visit there costs no day
      *
      * @throws InputError at what is out of its range, the other way round or there twice
      *
@@ -46,6 +49,7 @@ final readonly class SeasonBay
         array $weekdays = [1, 2, 3, 4, 5, 6, 7],
         array $closed = [],
         bool $outside = false,
+        bool $wash = false,
     ): self {
         if (! ($hoursPerDay > 0)) {
             throw InputError::notPositive('hours_per_day');
@@ -66,7 +70,7 @@ final readonly class SeasonBay
             }
         }
 
-        return new self($id, $hoursPerDay, $atOnce, $fits, $weekdays, $closed, $outside);
+        return new self($id, $hoursPerDay, $atOnce, $fits, $weekdays, $closed, $outside || $wash, $wash);
     }
 
     /**
@@ -81,6 +85,19 @@ final readonly class SeasonBay
                 throw InputError::usedTwice("{$field}.{$i}", (string) $one);
             }
         }
+    }
+
+    /**
+     * Whether work may be done there, wherever it is.
+     *
+     * @param bool $roof it is not worked outside
+     * @param bool $wash it may be worked at a wash place
+     *
+     * @pure
+     */
+    public function takes(bool $roof, bool $wash): bool
+    {
+        return ! ($roof && $this->outside) && ($wash || ! $this->wash);
     }
 
     /** @pure */

@@ -30,10 +30,11 @@ final readonly class SeasonBoard
      * @param array<int, array<int, int>> $may be in further visits, by `down` and day
      * @param list<list<int>> $groups of `down`, by aircraft
      * @param list<list<int>> $fits bays by aircraft
-     * @param list<array{craft: int, start: int, free: float, outside: bool}> $fixed
+     * @param list<array{craft: int, start: int, free: float, bay: SeasonBay|null}> $fixed
      * @param list<bool> $counts items that are not later than the span
      * @param list<bool> $roof by item
-     * @param list<bool> $outside by bay
+     * @param list<bool> $wash by item
+     * @param list<SeasonBay> $bays
      * @param list<array{int, float}|null> $wishes day and hours a day away from it, by item
      * @param list<list<float>> $toll hours of all days before a day, by aircraft and day
      */
@@ -61,7 +62,8 @@ final readonly class SeasonBoard
         public float $dayWeight,
         public float $visitWeight,
         public array $roof,
-        public array $outside,
+        public array $wash,
+        public array $bays,
         public array $wishes,
         private array $toll,
     ) {}
@@ -130,13 +132,14 @@ final readonly class SeasonBoard
             )), $marks),
             array_map(static fn(SeasonFixed $f): array => [
                 'craft' => $index[$f->aircraft], 'start' => $f->start->number - $from, 'free' => $f->free,
-                'outside' => $f->bay !== null && $is->bays[$bays[$f->bay]]->outside,
+                'bay' => $f->bay === null ? null : $is->bays[$bays[$f->bay]],
             ], $is->fixed),
             array_map(static fn(SeasonItem $i): bool => $i->is->latest->number - $from <= $last, $is->items),
             $is->dayWeight,
             $is->visitWeight,
             array_map(static fn(SeasonItem $i): bool => $i->roof, $is->items),
-            array_map(static fn(SeasonBay $b): bool => $b->outside, $is->bays),
+            array_map(static fn(SeasonItem $i): bool => $i->wash, $is->items),
+            $is->bays,
             array_map(static fn(SeasonItem $i): ?array => $i->wish === null || $i->pull <= 0
                 ? null : [$i->wish->number - $from, $i->pull], $is->items),
             array_map(static function (string $mark) use ($is, $from): array {
@@ -150,10 +153,16 @@ final readonly class SeasonBoard
         );
     }
 
-    /** Hours that an aircraft's days from one to another cost for what it was to fly on them. @pure */
-    public function toll(int $craft, int $start, int $end): float
+    /**
+     * Hours that an aircraft's days in a bay from one to another cost, and what it was to fly on them: none at a wash
+     * place, nor where it ends before it begins.
+     *
+     * @pure
+     */
+    public function standing(int $craft, int $bay, int $start, int $end): float
     {
-        return $end < $start ? 0.0 : $this->toll[$craft][$end + 1] - $this->toll[$craft][$start];
+        return $end < $start || $this->bays[$bay]->wash ? 0.0 : $this->dayWeight * ($end - $start + 1)
+            + $this->toll[$craft][$end + 1] - $this->toll[$craft][$start];
     }
 
     /** Hours that a visit costs for an item that wishes another day. @pure */
@@ -200,6 +209,6 @@ final readonly class SeasonBoard
 
         return $is['craft'] === $this->craft[$item]
             && $this->opens[$item] <= $is['start'] && $is['start'] <= $this->due[$item]
-            && ! ($this->roof[$item] && $is['outside']);
+            && ($is['bay'] === null || $is['bay']->takes($this->roof[$item], $this->wash[$item]));
     }
 }

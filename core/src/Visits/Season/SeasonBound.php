@@ -27,19 +27,32 @@ final class SeasonBound
         foreach ($by as $craft => $of) {
             $new = array_values(array_filter($of, static fn(int $i): bool => ! self::mayStand($board, $i)));
             $visits = self::visits($board, $new);
-            $hours = self::panels($board, $new);
-            foreach ($new as $i) {
+            // At a wash place no day is stood for.
+            $stands = self::washes($board, $craft)
+                ? array_values(array_filter($new, static fn(int $i): bool => ! $board->wash[$i]))
+                : $new;
+            $hours = self::panels($board, $stands);
+            foreach ($stands as $i) {
                 $hours += $board->hours[$i];
             }
             $fastest = 0.0;
             foreach ($board->fits[$craft] as $b) {
                 $fastest = max([$fastest, ...$board->work[$b]]);
             }
-            $days = $fastest > 0 ? max($visits, (int) ceil($hours / $fastest - 1e-9)) : $visits;
+            $days = max(
+                self::visits($board, $stands),
+                $fastest > 0 ? (int) ceil($hours / $fastest - 1e-9) : 0,
+            );
             $bound += self::panels($board, $of) + $board->visitWeight * $visits + $board->dayWeight * $days;
         }
 
         return $bound;
+    }
+
+    /** Whether an aircraft has a wash place. */
+    private static function washes(SeasonBoard $board, int $craft): bool
+    {
+        return array_filter($board->fits[$craft], static fn(int $b): bool => $board->bays[$b]->wash) !== [];
     }
 
     /** Whether an item may go into a visit that stands. */

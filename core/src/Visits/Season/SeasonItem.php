@@ -20,6 +20,7 @@ final readonly class SeasonItem
         public ?string $after,
         public int $grace,
         public ?Day $holds = null,
+        public bool $wash = false,
     ) {}
 
     /**
@@ -29,6 +30,7 @@ final readonly class SeasonItem
      * @param float $pull hours that each day away from there costs, at least 0
      * @param string|null $after the time before, of an item that comes again: due an interval after that begins
      * @param int $grace days after its last one that a tolerance allows: nothing is planned into them, by hand it may
+     * @param bool $wash it may be worked at a wash place
      *
      * @throws InputError
      *
@@ -42,6 +44,7 @@ final readonly class SeasonItem
         float $pull = 0.0,
         ?string $after = null,
         int $grace = 0,
+        bool $wash = false,
     ): self {
         if (! ($pull >= 0)) {
             throw InputError::negative('wish.hours');
@@ -53,7 +56,7 @@ final readonly class SeasonItem
         }
 
         return $is->hours >= 0
-            ? new self($aircraft, $is, $roof, $wish, $pull, $after, $grace)
+            ? new self($aircraft, $is, $roof, $wish, $pull, $after, $grace, wash: $wash)
             : throw InputError::negative('hours');
     }
 
@@ -77,7 +80,7 @@ final readonly class SeasonItem
             $this->is->hours,
             $this->is->panels,
             $this->is->value,
-        ), $this->roof, $this->wish, $this->pull, $this->after, $this->grace, $holds ?? $this->holds);
+        ), $this->roof, $this->wish, $this->pull, $this->after, $this->grace, $holds ?? $this->holds, $this->wash);
     }
 
     /**

@@ -32,6 +32,7 @@ final class SeasonKind implements Kind
                 $i->has('roof') && $i->bool('roof'),
                 $i->objectOrNull('wish')?->day('day'),
                 $i->objectOrNull('wish')?->number('hours') ?? 0.0,
+                wash: $i->has('wash') && $i->bool('wash'),
             ));
         $bays = $in->each('bays', static fn(Input $b): SeasonBay => SeasonBay::of(
             $b->string('id'),
@@ -43,6 +44,7 @@ final class SeasonKind implements Kind
                 ? $b->each('closed', static fn(Input $c): array => [$c->day('from'), $c->day('to')])
                 : [],
             $b->has('outside') && $b->bool('outside'),
+            $b->has('wash') && $b->bool('wash'),
         ));
         $fixed = $in->has('fixed') ? $in->each('fixed', static fn(Input $f): SeasonFixed => SeasonFixed::of(
             $f->string('id'),

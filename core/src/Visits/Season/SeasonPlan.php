@@ -135,7 +135,7 @@ final class SeasonPlan
         $end = $this->board->work[$bay][$start] > 0 ? $this->board->end($bay, $start, $visit->total()) : null;
         if (
             $end === null || $start < $visit->opens || $start > $visit->closes
-            || $visit->roof && $this->board->outside[$bay]
+            || ! $this->board->bays[$bay]->takes($visit->roof, $visit->wash)
             || ! in_array($bay, $this->board->fits[$visit->craft], true)
             || $this->clear($visit->craft, $bay)[$start] <= $end
         ) {
@@ -229,7 +229,7 @@ final class SeasonPlan
         $base = $visit->access + $board->visitWeight;
         $best = null;
         foreach ($board->fits[$visit->craft] as $b) {
-            if ($visit->roof && $board->outside[$b]) {
+            if (! $board->bays[$b]->takes($visit->roof, $visit->wash)) {
                 continue;
             }
             $work = $board->work[$b];
@@ -246,7 +246,7 @@ final class SeasonPlan
                     break;
                 }
                 if ($work[$s] > 0 && $clear[$s] > $end) {
-                    $cost = $base + $visit->costFrom($board, $s, $end);
+                    $cost = $base + $visit->costFrom($board, $b, $s, $end);
                     if ($cost < $below && ($blind === null || ! $blind())) {
                         $below = $cost;
                         $best = [$b, $s, $end];
@@ -265,7 +265,7 @@ final class SeasonPlan
     /** @return list<int> the `down` that a visit in a bay counts for: outside, it is worked between days of flying */
     private function groups(int $craft, int $bay): array
     {
-        return $this->board->outside[$bay] ? [] : $this->board->groups[$craft];
+        return $this->board->bays[$bay]->outside ? [] : $this->board->groups[$craft];
     }
 
     /** @return list<int> the first day, from each on, on which an aircraft cannot be in a bay */
@@ -298,7 +298,7 @@ final class SeasonPlan
         $visit = $this->visits[$n];
         if (
             $visit->start < $board->earliest[$item] || $visit->start > $board->latest[$item]
-            || $board->roof[$item] && $board->outside[$visit->bay]
+            || ! $board->bays[$visit->bay]->takes($board->roof[$item], $board->wash[$item])
         ) {
             return null;
         }
@@ -312,7 +312,7 @@ final class SeasonPlan
         }
 
         return $board->rate[$item] * ($board->due[$item] - $visit->start) + $panels
-            + $board->dayWeight * ($end - $visit->end) + $board->toll($visit->craft, $visit->end + 1, $end)
+            + $board->standing($visit->craft, $visit->bay, $visit->end + 1, $end)
             + $board->away($item, $visit->start);
     }
 

@@ -15,6 +15,7 @@ final readonly class SeasonVisit
      * @param int $opens the first day on which all of them may begin
      * @param int $closes the last; before `opens` where there is none
      * @param bool $roof it is not worked outside
+     * @param bool $wash all of it may be worked at a wash place
      * @param bool $wishes one of its items wishes a day
      */
     private function __construct(
@@ -28,6 +29,7 @@ final readonly class SeasonVisit
         public int $opens,
         public int $closes,
         public bool $roof,
+        public bool $wash,
         public bool $wishes,
         public int $bay = -1,
         public int $start = -1,
@@ -45,6 +47,7 @@ final readonly class SeasonVisit
         $hours = $access = $rate = $due = 0.0;
         $opens = 0;
         $roof = $wishes = false;
+        $wash = true;
         $closes = $board->days - 1;
         foreach ($items as $i) {
             $hours += $board->hours[$i];
@@ -53,6 +56,7 @@ final readonly class SeasonVisit
             $opens = max($opens, $board->earliest[$i]);
             $closes = min($closes, $board->latest[$i]);
             $roof = $roof || $board->roof[$i];
+            $wash = $wash && $board->wash[$i];
             $wishes = $wishes || $board->wishes[$i] !== null;
             foreach ($board->panels[$i] as $p) {
                 if (! isset($panels[$p])) {
@@ -73,6 +77,7 @@ final readonly class SeasonVisit
             $opens,
             $closes,
             $roof,
+            $wash,
             $wishes,
         );
     }
@@ -90,6 +95,7 @@ final readonly class SeasonVisit
             $this->opens,
             $this->closes,
             $this->roof,
+            $this->wash,
             $this->wishes,
             $bay,
             $start,
@@ -106,18 +112,17 @@ final readonly class SeasonVisit
     /** Hours that it costs where it stands. */
     public function cost(SeasonBoard $board): float
     {
-        return $this->access + $board->visitWeight + $this->costFrom($board, $this->start, $this->end);
+        return $this->access + $board->visitWeight + $this->costFrom($board, $this->bay, $this->start, $this->end);
     }
 
-    /** Hours that it costs to stand from a day to another: what changes where it is moved. */
-    public function costFrom(SeasonBoard $board, int $start, int $end): float
+    /** Hours that it costs to stand in a bay from a day to another: what changes where it is moved. */
+    public function costFrom(SeasonBoard $board, int $bay, int $start, int $end): float
     {
         $away = 0.0;
         foreach ($this->wishes ? $this->items : [] as $i) {
             $away += $board->away($i, $start);
         }
 
-        return $board->dayWeight * ($end - $start + 1) + $this->due - $this->rate * $start
-            + $board->toll($this->craft, $start, $end) + $away;
+        return $board->standing($this->craft, $bay, $start, $end) + $this->due - $this->rate * $start + $away;
     }
 }

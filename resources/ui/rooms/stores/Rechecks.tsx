@@ -50,6 +50,7 @@ export function Rechecks({ code, recall, onClose }: { code: string; recall: Reca
                             </legend>
                             <div className="clear-both grid grid-cols-[minmax(0,2fr)_1fr_1fr] items-end gap-3 max-[700px]:grid-cols-1">
                                 <Pick
+                                    big
                                     label="In which visit"
                                     value={place.visit === null ? OWN : String(place.visit)}
                                     onChange={(v) => put(a.mark, { visit: v === OWN ? null : Number(v) })}

@@ -131,6 +131,8 @@ function Hours({ days }: { days: Schemas['ProgressDay'][] }) {
     );
 }
 
+const cell = 'pr-4 whitespace-nowrap';
+
 function Days({ days }: { days: Schemas['ProgressDay'][] }) {
     return (
         <Section title="Day by day">
@@ -160,13 +162,13 @@ function Days({ days }: { days: Schemas['ProgressDay'][] }) {
                             <th scope="row" className="py-1.5 pr-4 font-semibold whitespace-nowrap">
                                 {d.words}
                             </th>
-                            <td>{d.closed}</td>
-                            <td>{one(d.planned)} h</td>
-                            <td>{one(d.spent)} h</td>
-                            <td>{d.raised}</td>
-                            <td>{d.openFindings}</td>
-                            <td className="whitespace-nowrap">{d.exit}</td>
-                            <td className="whitespace-nowrap">{d.moved && <State state={d.state} word={d.moved} />}</td>
+                            <td className={cell}>{d.closed}</td>
+                            <td className={cell}>{one(d.planned)} h</td>
+                            <td className={cell}>{one(d.spent)} h</td>
+                            <td className={cell}>{d.raised}</td>
+                            <td className={cell}>{d.openFindings}</td>
+                            <td className={cell}>{d.exit}</td>
+                            <td className={cell}>{d.moved && <State state={d.state} word={d.moved} />}</td>
                             <td className="text-soft">{d.why}</td>
                         </tr>
                     ))}

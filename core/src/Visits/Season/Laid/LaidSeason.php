@@ -94,9 +94,9 @@ final readonly class LaidSeason
             if ($own !== []) {
                 $troubles[$visit->id] = $own;
             }
-            $days += $visit->days();
-            $cost += $access + $given->visitWeight + $given->dayWeight * $visit->days();
-            for ($d = $visit->start->number; $d <= $visit->end->number; $d++) {
+            $days += $bay->wash ? 0 : $visit->days();
+            $cost += $access + $given->visitWeight + ($bay->wash ? 0.0 : $given->dayWeight * $visit->days());
+            for ($d = $visit->start->number; ! $bay->wash && $d <= $visit->end->number; $d++) {
                 $cost += $given->toll[$visit->aircraft][$d] ?? 0.0;
             }
             foreach ($visit->items as $id) {
@@ -349,6 +349,10 @@ final readonly class LaidSeason
         $roof = array_values(array_filter($visit->items, static fn(string $id): bool => $items[$id]->roof));
         if ($bay->outside && ($visit->roof || $roof !== [])) {
             $out[] = new LaidTrouble(LaidTroubleKind::Outside, item: $roof[0] ?? null);
+        }
+        $dry = array_values(array_filter($visit->items, static fn(string $id): bool => ! $items[$id]->wash));
+        if ($bay->wash && ($visit->own > 0 || $dry !== [])) {
+            $out[] = new LaidTrouble(LaidTroubleKind::Dry, item: $dry[0] ?? null);
         }
         if ($visit->start->number >= $from->number && $bay->hours($visit->start) <= 0) {
             $out[] = new LaidTrouble(LaidTroubleKind::Closed, $visit->start);

@@ -19,6 +19,9 @@ enum LaidTroubleKind: string
     /** The work wants a roof. */
     case Outside = 'outside';
 
+    /** At a wash place nothing is worked but washes. */
+    case Dry = 'dry';
+
     /** No work is done in the bay on its first day. */
     case Closed = 'closed';
 

@@ -20,6 +20,7 @@ export function SeasonPropose({
     onTake: (visits: Laid[]) => void;
 }) {
     const [seconds, setSeconds] = useState(10);
+    const [anew, setAnew] = useState(false);
     const [taken, setTaken] = useState<number | null>(null);
     const run = useQuery<Run, Failure>({
         queryKey: keys.seasonRun,
@@ -27,7 +28,7 @@ export function SeasonPropose({
         refetchInterval: (q) => (q.state.data && !q.state.data.ended ? 600 : false),
     }).data;
     const propose = useSend(
-        (body: { days: number; seconds: number; visits: Laid[] }, headers) =>
+        (body: { days: number; seconds: number; anew: boolean; visits: Laid[] }, headers) =>
             take(api.POST('/api/season/propose', { body, headers })),
         undefined,
         { affects: touches.season },
@@ -51,9 +52,18 @@ export function SeasonPropose({
             ) : (
                 <>
                     <SearchSeconds seconds={seconds} onChange={setSeconds} />
+                    <label className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-12">
+                        <input
+                            type="checkbox"
+                            className="size-5 accent-spruce"
+                            checked={anew}
+                            onChange={(e) => setAnew(e.target.checked)}
+                        />
+                        move kept visits, too
+                    </label>
                     <Button
                         disabled={propose.isPending}
-                        onClick={() => propose.mutate({ days, seconds, visits: laidOf(season) })}
+                        onClick={() => propose.mutate({ days, seconds, anew, visits: laidOf(season) })}
                     >
                         Propose a season
                     </Button>
