@@ -12,6 +12,7 @@ use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Visits\Season\Laid\LaidTrouble;
 use Jorvel\Core\Visits\Season\Laid\LaidTroubleKind;
 use Jorvel\Core\Visits\Season\Laid\LaidVisit;
+use Jorvel\Core\Visits\Season\SeasonBay;
 
 /** What a season says. Days come as the screen has them. */
 final class SeasonWords
@@ -52,6 +53,16 @@ final class SeasonWords
             LaidTroubleKind::Short => 'Its days have '.Words::number(-$free).' h less than its work.',
             LaidTroubleKind::Twice => "{$mark} is in another visit on {$day}: {$other}.",
             LaidTroubleKind::Full => "{$bay} has no place left on {$day}: {$other}.",
+        };
+    }
+
+    /** How many a place takes. */
+    public static function places(SeasonBay $bay): string
+    {
+        return match (true) {
+            $bay->wash => Words::count($bay->atOnce, 'wash', 'washes').' a day',
+            $bay->atOnce === 1 => 'one place',
+            default => "{$bay->atOnce} places",
         };
     }
 

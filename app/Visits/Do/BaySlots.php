@@ -22,6 +22,9 @@ final readonly class BaySlots
     public function add(Person $by, Bay $bay, string $start, string $end, float $hours, string $note): void
     {
         [$from, $to] = [Day::parse($start), Day::parse($end)];
+        if ($bay->washes) {
+            throw Refused::because("{$bay->name} is for washes, each within an hour or two. Nothing was saved.");
+        }
         $this->bays->requireDays($from, $to, 'Nothing was saved.');
         DB::transaction(function () use ($by, $bay, $from, $to, $start, $end, $hours, $note): void {
             $this->bays->requireFree($bay->name, $from, $to, 'Choose other days; nothing was saved.');

@@ -67,10 +67,20 @@ final readonly class ShowBays
                         null,
                         $shut === null ? $s->note : "the bay is closed then: {$shut->why}",
                     );
-                    $next = $shut === null && ($next === null || $s->start < $next[0]) ? [$s->start, $bay->name, $s->hours] : $next;
+                    $next = $shut === null && ($next === null || $s->start < $next[0])
+                        ? [$s->start, $bay->name, $s->hours]
+                        : $next;
                 }
 
-                return new BayView($bay->id, $bay->name, $bay->base, $bay->people, $this->hours($bay->hours), $blocks);
+                return new BayView(
+                    $bay->id,
+                    $bay->name,
+                    $bay->base,
+                    $bay->people,
+                    $bay->washes,
+                    $this->hours($bay->hours),
+                    $blocks,
+                );
             })->all();
         $sentence = $next === null
             ? 'No bay has a free slot. Open one where an aircraft could stand.'

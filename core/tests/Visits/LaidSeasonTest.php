@@ -405,8 +405,8 @@ final class LaidSeasonTest extends TestCase
         yield 'no room behind it, so a day later in another place' => [
             [$v('X', 1, 1, 3), $next], [], 'Y 2026-05-05 2026-05-07',
         ];
-        yield 'its own bay on the nearest day before any other' => [
-            [$v('X', 1, 1, 3), $next, self::visit('v3', 'A', 'Y', 3, 3)], [], 'X 2026-05-04 2026-05-06',
+        yield 'its own bay near by before any other, and not on a day that has begun' => [
+            [$v('X', 1, 1, 3), $next, self::visit('v3', 'A', 'Y', 3, 3)], [], 'X 2026-05-08 2026-05-10',
         ];
         yield 'pinned, it stays as it is' => [[$v('X', 1, 1, 3), $next], ['v1'], 'X 2026-05-05 2026-05-05'];
         yield 'pinned, it may be longer' => [[$v('X', 0, 0, 3), $next], ['v1'], 'X 2026-05-04 2026-05-06'];

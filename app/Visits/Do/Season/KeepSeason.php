@@ -18,6 +18,8 @@ use App\Visits\Do\Life\LoseCards;
 use App\Visits\Do\NewVisit;
 use App\Visits\Do\PlanVisit;
 use App\Visits\Model\BaySlot;
+use App\Visits\Model\PlanRunState;
+use App\Visits\Model\SeasonRun;
 use App\Visits\Model\Visit;
 use App\Visits\Show\Season\ClosesDeferrals;
 use App\Visits\Show\Season\LoadSeason;
@@ -136,6 +138,8 @@ final readonly class KeepSeason
                     $deferrals += array_fill_keys($closes, $visit->id);
                 }
             }
+            // What was proposed for it is in it, or is given up.
+            SeasonRun::where('person_id', $by->id)->where('state', PlanRunState::Done)->delete();
             $this->records->write($by, 'season.kept', 'season', [
                 'days' => $days, 'visits' => array_map(static fn(Visit $v): int => $v->id, $visits),
             ]);

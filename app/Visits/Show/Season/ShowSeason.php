@@ -347,6 +347,7 @@ final readonly class ShowSeason
             $place->base,
             $place->bay?->id,
             $bay->atOnce,
+            SeasonWords::places($bay),
             $bay->outside,
             array_values($ground->pages->keys()->filter($bay->fits(...))->all()),
             array_map(static fn(Day $d): float => round($is->worked[$bay->id][$d->number] ?? 0.0, 1), $days),

@@ -15,6 +15,8 @@ final readonly class BayView
         #[OA\Property] public string $name,
         #[OA\Property] public string $base,
         #[OA\Property] public int $people,
+        /** nothing is worked in it but washes: it has no free stretches */
+        #[OA\Property] public bool $washes,
         #[OA\Property] public string $hours,
         /** @var list<BayBlock> */
         #[OA\Property(type: 'array', items: new OA\Items(ref: BayBlock::class))] public array $blocks,

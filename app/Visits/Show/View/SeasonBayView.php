@@ -16,6 +16,8 @@ final readonly class SeasonBayView
         #[OA\Property] public string $base,
         #[OA\Property] public ?int $bay,
         #[OA\Property] public int $places,
+        /** how many may stand there, in words */
+        #[OA\Property] public string $says,
         #[OA\Property] public bool $outside,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $fits,

@@ -66,7 +66,11 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                                 <td>{b.hours}</td>
                                 <td>{b.people}</td>
                                 <td className="py-1.5 text-right">
-                                    {may && <Button onClick={() => setOpening(b)}>Open a free slot</Button>}
+                                    {b.washes ? (
+                                        <span className="text-soft">washes only, between flights</span>
+                                    ) : (
+                                        may && <Button onClick={() => setOpening(b)}>Open a free slot</Button>
+                                    )}
                                 </td>
                             </tr>
                         ))}

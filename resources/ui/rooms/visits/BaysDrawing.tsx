@@ -39,7 +39,7 @@ export function BaysDrawing({ room }: { room: Schemas['BaysView'] }) {
                         {b.name}
                     </text>
                     <text x="12" y="44" className="fill-soft text-[12px]">
-                        at most {b.people} people
+                        {b.washes ? 'washes only, ' : ''}at most {b.people} people
                     </text>
                     {b.blocks.map((k) => {
                         const a = Math.max(LEFT, x(k.start));

@@ -219,7 +219,7 @@ final class LaidMend
 
     /**
      * The same visit on the nearest day, a later before an earlier one and its own bay before others, where it goes; it
-     * lasts at least as long.
+     * lasts at least as long. It moves to the first day of the span only where no other is to be had: that has begun.
      *
      * @param int|null $within days, both ways; as many as there are where null
      */
@@ -232,6 +232,7 @@ final class LaidMend
             $bays,
             static fn(SeasonBay $a, SeasonBay $b): int => ($b->id === $visit->bay) <=> ($a->id === $visit->bay),
         );
+        $today = null;
         for ($by = 0; $by <= ($within ?? $this->given->days); $by++) {
             foreach ($by === 0 ? [0] : [$by, -$by] as $shift) {
                 $start = $visit->start->number + $shift;
@@ -246,7 +247,10 @@ final class LaidMend
                         $there = $visit->at($bay->id, Day::fromNumber($start), Day::fromNumber($end));
                         $why = $this->troubles($there);
                         if ($why === []) {
-                            return $there;
+                            if ($start > $from || $by === 0) {
+                                return $there;
+                            }
+                            $today ??= $there;
                         }
                         // A further day helps only where hours are what it lacks.
                         if (count($why) !== 1 || $why[0]->kind !== LaidTroubleKind::Short) {
@@ -257,7 +261,7 @@ final class LaidMend
             }
         }
 
-        return null;
+        return $today;
     }
 
     /** Puts what was taken out where it costs least, beside everything that stays. */

@@ -116,8 +116,14 @@ function SeasonOf({ kept, days, said, onKept, onDays }: Props) {
                         onChange={onDays}
                         options={[30, 90, 180].map((d) => ({ value: d, name: `${d} days` }))}
                     />
-                    {may && <SeasonPropose season={season} days={days} onTake={(visits) => lay(() => visits)} />}
                     {may && <SeasonForms season={season} hands={hands} onMade={setChosen} />}
+                    <span className="h-0 basis-full" />
+                    {may && <SeasonPropose season={season} days={days} onTake={(visits) => lay(() => visits)} />}
+                    {may && season.mends && (
+                        <Button kind="main" disabled={hands.waiting} onClick={hands.mend}>
+                            Mend with the least change
+                        </Button>
+                    )}
                     {hands.waiting && (
                         <span role="status" className="text-soft">
                             Working it out…

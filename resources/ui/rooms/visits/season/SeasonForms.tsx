@@ -11,7 +11,7 @@ import { Pick } from '../../../parts/Pick';
 import { add, type Season } from './laid';
 import type { Hands } from './useSeason';
 
-/** What comes between: an aircraft that breaks down, a bay that closes; and the least change that mends it. */
+/** What comes between: an aircraft that breaks down, a bay that closes. */
 export function SeasonForms({
     season,
     hands,
@@ -27,11 +27,6 @@ export function SeasonForms({
             <Button onClick={() => setForm('down')}>Out of service…</Button>
             <Button onClick={() => setForm('close')}>Close a bay…</Button>
             {!hands.aside && <Button onClick={hands.layAside}>Lay beside</Button>}
-            {season.mends && (
-                <Button kind="main" disabled={hands.waiting} onClick={hands.mend}>
-                    Mend with the least change
-                </Button>
-            )}
             {form === 'down' && (
                 <OutOfService
                     season={season}

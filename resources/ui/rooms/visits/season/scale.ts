@@ -42,7 +42,7 @@ export function rowsOf(season: Season, reading: 'aircraft' | 'bays'): Row[] {
             : season.bays.map((b) => ({
                   id: b.id,
                   name: b.name,
-                  under: b.places === 1 ? 'one place' : `${b.places} places`,
+                  under: b.says,
                   blocks: season.visits.filter((v) => v.bay === b.id),
               }));
     let top = HEAD;
