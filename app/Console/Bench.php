@@ -45,7 +45,10 @@ final class Bench extends Command
             'fleet' => $this->fleet(...),
             'page' => $this->page(...),
             'plan' => fn() => $this->all(app(PlanFigures::class)->measure()),
-            'season' => fn() => $this->all(app(SeasonFigures::class)->measure()),
+            'season' => function (): void {
+                $this->all(app(SeasonRoomFigures::class)->measure());
+                $this->all(app(SeasonFigures::class)->measure());
+            },
             'floor' => fn() => $this->all(app(FloorFigures::class)->measure()),
             'requests' => fn() => $this->all(app(RequestFigures::class)->requests()),
             'lock' => fn() => $this->all(app(RequestFigures::class)->lock()),

@@ -35,37 +35,26 @@ final readonly class RigScreenFigures
     /** @return iterable<Figure> */
     public function measure(): iterable
     {
-        $was = (string) config('database.connections.sqlite.database');
-        $file = (string) tempnam(sys_get_temp_dir(), 'jorvel-rig');
-        // What is written is in its file before that is copied.
-        DB::statement('pragma wal_checkpoint(truncate)');
-        copy($was, $file);
-        try {
-            self::use($file);
-            $step = $this->written();
-            $open = static fn(): string => (string) json_encode(app(ShowRiggings::class)->one(
-                Step::with(['card.aircraft', 'card.template.manual', 'runs'])->findOrFail($step),
-            ));
-            yield self::figure(
-                'a rigging of 16 points, 10 adjusters, 6 runs opened, median of nine',
-                Timing::median($open, 9),
-                150.0,
-            );
-            yield self::figure(
-                'its drawing redrawn after a key, 95th percentile of 20',
-                $this->redrawn($file, $step),
-                50.0,
-            );
-        } finally {
-            self::use($was);
-            array_map(unlink(...), glob("{$file}*") ?: []);
-        }
+        yield from CopiedWorld::during($this->figures(...));
     }
 
-    private static function use(string $file): void
+    /** @return iterable<Figure> */
+    private function figures(string $file): iterable
     {
-        config(['database.connections.sqlite.database' => $file]);
-        app('db')->purge();
+        $step = $this->written();
+        $open = static fn(): string => (string) json_encode(app(ShowRiggings::class)->one(
+            Step::with(['card.aircraft', 'card.template.manual', 'runs'])->findOrFail($step),
+        ));
+        yield self::figure(
+            'a rigging of 16 points, 10 adjusters, 6 runs opened, median of nine',
+            Timing::median($open, 9),
+            150.0,
+        );
+        yield self::figure(
+            'its drawing redrawn after a key, 95th percentile of 20',
+            $this->redrawn($file, $step),
+            50.0,
+        );
     }
 
     /** The step that the rigging is written to. */
