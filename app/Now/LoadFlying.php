@@ -79,16 +79,15 @@ final readonly class LoadFlying
                 $s->date,
                 array_map(floatval(...), $s->use),
             ])->all()),
-            array_values($aircraft->visits->where('between', false)->map(function (Visit $v): array {
-                $span = $this->span($v);
-
-                return [$span->from, $span->to];
-            })->all()),
+            array_values($aircraft->visits->map(fn(Visit $v): VisitSpan => $this->span($v))
+                ->reject(static fn(VisitSpan $s): bool => $s->between)
+                ->map(static fn(VisitSpan $s): array => [$s->from, $s->to])->all()),
         );
     }
 
     /**
-     * The days on which an aircraft stands in a visit, with what it takes away.
+     * The days on which an aircraft stands in a visit, with what it takes away; what has begun, if only a wash, keeps it
+     * until it is released.
      *
      * @param list<string> $takes ids of stops
      */
@@ -97,7 +96,7 @@ final readonly class LoadFlying
         [$from, $to] = [$visit->start, $visit->end];
 
         return $visit->state === Visit::IN_WORK
-            ? VisitSpan::begun($from, $to, $this->clock->today(), $takes, $visit->between)
+            ? VisitSpan::begun($from, $to, $this->clock->today(), $takes)
             : VisitSpan::of($from, $to, $takes, $visit->between);
     }
 }

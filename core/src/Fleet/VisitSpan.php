@@ -45,9 +45,9 @@ final readonly class VisitSpan
      *
      * @pure
      */
-    public static function begun(Day $from, Day $to, Day $today, array $takes = [], bool $between = false): self
+    public static function begun(Day $from, Day $to, Day $today, array $takes = []): self
     {
-        return self::of($from, $to->number < $today->number ? $today : $to, $takes, $between);
+        return self::of($from, $to->number < $today->number ? $today : $to, $takes);
     }
 
     /** Whether the aircraft does not fly on a day for it. @pure */

@@ -448,6 +448,9 @@ final class SeasonTest extends WorldCase
         self::assertSame($before, $flown(), 'it flies on that day, and everything else falls due as it did');
         self::assertSame(1, $visit->cards()->count(), 'one card, no induction');
         self::assertSame([], $this->as('oda', 'GET', "visits/{$visit->id}")->json('doubts'));
+        $visit->update(['state' => Visit::IN_WORK]);
+        self::assertNotSame($before, $flown(), 'once it has begun, it stands until it is released');
+        $visit->update(['state' => Visit::PLANNED]);
         $edit = fn(string $bay) => $this->as('ines', 'POST', "visits/{$visit->id}/edit", [
             'title' => 'Wash', 'bay' => $bay, 'start' => '2026-05-12', 'end' => '2026-05-12', 'reason' => '',
         ]);
