@@ -91,7 +91,7 @@ final class RequestFigures
         return [
             'me', 'moment', 'fleet', 'fleet/QA-VFA', 'fleet/QA-VFB/history', 'due', 'stagger', 'bottles', 'components',
             'calendar-links', 'visits', 'visits/1', 'visits/1/board',
-            'visits/1/window', 'visits/1/progress', 'pack?mark=QA-VFB&days=60', 'bays', 'phases?type=OLN&phases=3',
+            'visits/1/window', 'visits/1/progress', 'season?days=30', 'bays', 'phases?type=OLN&phases=3',
             'crew', 'people/2', 'crew/shift', 'floor', 'cards/1',
             "cards/{$card}", 'findings/6', 'registers', 'registers/QC-TAC', 'bench', 'deferrals', 'release',
             'release/1', 'library', 'library/manuals/BM-TRK', 'stores',

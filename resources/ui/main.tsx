@@ -27,7 +27,6 @@ const Visit = room(() => import('./rooms/visits/Visit'), 'Visit');
 const Board = room(() => import('./rooms/visits/Board'), 'Board');
 const Window = room(() => import('./rooms/visits/Window'), 'Window');
 const Progress = room(() => import('./rooms/visits/Progress'), 'Progress');
-const Pack = room(() => import('./rooms/visits/Pack'), 'Pack');
 const Season = room(() => import('./rooms/visits/season/Season'), 'Season');
 const Bays = room(() => import('./rooms/visits/Bays'), 'Bays');
 const Phases = room(() => import('./rooms/visits/Phases'), 'Phases');
@@ -127,7 +126,6 @@ createRoot(document.getElementById('app') as HTMLElement).render(
                                 <Route path="/fleet/:mark" element={<Aircraft />} />
                                 <Route path="/visits" element={<Visits />} />
                                 <Route path="/visits/:id" element={<Visit />} />
-                                <Route path="/visits/pack" element={<Pack />} />
                                 <Route path="/visits/season" element={<Season />} />
                                 <Route path="/visits/bays" element={<Bays />} />
                                 <Route path="/visits/phases" element={<Phases />} />

@@ -10,6 +10,11 @@ final class ProposeSeasonRequest extends SeasonRequest
     /** @return array<string, string|list<string>> */
     public function rules(): array
     {
-        return [...parent::rules(), 'seconds' => 'required|integer|min:1|max:60', 'anew' => 'required|boolean'];
+        return [
+            ...parent::rules(),
+            'seconds' => 'required|integer|min:1|max:60',
+            'anew' => 'required|boolean',
+            'mark' => 'present|nullable|string|exists:aircraft,mark',
+        ];
     }
 }

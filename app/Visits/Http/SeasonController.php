@@ -52,6 +52,7 @@ final class SeasonController
             $request->integer('seconds'),
             $request->visits(),
             $request->boolean('anew'),
+            $request->filled('mark') ? $request->string('mark')->value() : null,
         );
 
         return new JsonResponse($runs->latest($request->person()), 202);

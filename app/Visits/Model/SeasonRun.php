@@ -18,6 +18,7 @@ use Jorvel\Core\Shared\Instant;
  * @property int $days
  * @property int $seconds of budget
  * @property int $seed
+ * @property string|null $mark the aircraft whose visits are planned, where they are one's alone
  * @property bool $anew whether kept visits may be moved, too
  * @property list<array<string, mixed>> $asked visits as they were laid: the pinned ones stay
  * @property list<array<string, mixed>>|null $result visits as they are proposed

@@ -19,25 +19,21 @@ final readonly class FreeSlots
 {
     public function __construct(private Clock $clock, private HangarHours $hangar) {}
 
-    /** @return array<string, array{PackVisit, string, string, string}> by id: the visit, its kind, title and bay */
-    public function slots(Aircraft $aircraft, int $days): array
-    {
-        return $this->all(collect([$aircraft]), $days)[$aircraft->id];
-    }
-
     /**
-     * Of many aircraft at once.
+     * Of many aircraft at once; a wash place is none.
      *
      * @param Collection<int, Aircraft> $aircraft
      * @param bool $begun also the visits that are in work, from now on
      *
-     * @return array<int, array<string, array{PackVisit, string, string, string}>> by aircraft, as {@see slots()}
+     * @return array<int, array<string, array{PackVisit, string, string, string}>> by aircraft and id: the visit, its
+     *   kind, title and bay
      */
     public function all(Collection $aircraft, int $days, bool $begun = false): array
     {
         $today = $this->clock->today();
         $visits = Visit::with(['aircraft.type', $begun ? 'cards.steps' : 'cards'])
             ->whereIn('aircraft_id', $aircraft->pluck('id'))
+            ->where('between', false)
             ->whereIn('state', $begun ? [Visit::PLANNED, Visit::IN_WORK] : [Visit::PLANNED])
             ->get()
             ->groupBy('aircraft_id');

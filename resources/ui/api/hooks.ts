@@ -111,17 +111,6 @@ export const useProgress = (id: number) =>
         queryKey: keys.progress(id),
         queryFn: () => take(api.GET('/api/visits/{id}/progress', { params: { path: { id } } })),
     });
-export const usePack = (query: { mark?: string; days: number; skip: string }) =>
-    useQuery<Schemas['PackView'], Failure>({
-        queryKey: keys.pack(query),
-        queryFn: () =>
-            take(
-                api.GET('/api/pack', {
-                    params: { query: { ...query, skip: query.skip === '' ? undefined : query.skip } },
-                }),
-            ),
-        placeholderData: (old) => old,
-    });
 export const useSeasonKept = (days: number) =>
     useQuery<Schemas['SeasonView'], Failure>({
         queryKey: keys.season(days),

@@ -14,7 +14,6 @@ final class FitVisitsTest extends FitCase
         yield 'a board' => ['/visits/1/board', '[data-board-card]'];
         yield 'look and fix windows' => ['/visits/1/window', '[data-lever]'];
         yield 'progress' => ['/visits/1/progress', 'svg[role="img"]'];
-        yield 'packing' => ['/visits/pack?mark=QA-VFC', '[data-slot]'];
         yield 'a season' => ['/visits/season', '[data-visit]'];
         yield 'bays' => ['/visits/bays', '[data-bay]'];
         yield 'phases' => ['/visits/phases', 'h3'];

@@ -146,7 +146,7 @@ final class ScreensTest extends BrowserCase
         $mika = self::visitor('mika');
         $offers = [
             '/fleet' => 'Plan ', '/fleet/QA-VFC' => 'Make a visit', '/visits/1' => 'Assign',
-            '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/pack' => 'Save the visits',
+            '/visits/1/board' => 'Search for', '/visits/1/window' => 'Judge it', '/visits/season' => 'Propose a season',
             '/visits/bays' => 'Open a free slot', '/library' => 'Bring in',
             '/fleet/QA-VFD?view=flying' => 'Enter a day', '/fleet/QA-VFD?view=components' => 'move',
             '/fleet/what-if' => 'Try it', '/fleet/calendar' => 'Make a link', '/fleet/bottles' => 'Enter a reading',

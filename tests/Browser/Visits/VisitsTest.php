@@ -6,14 +6,13 @@ namespace Tests\Browser\Visits;
 
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\Remote\RemoteWebElement;
-use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Facebook\WebDriver\WebDriverSelect;
 use Tests\Browser\BrowserCase;
 use Tests\Browser\Visitor;
 
 /**
- * A controller packs a visit, moves cards on its board, searches, and judges its windows, with a real planner beside.
+ * A controller moves cards on its board, searches, and judges its windows, with a real planner beside.
  */
 final class VisitsTest extends BrowserCase
 {
@@ -40,37 +39,6 @@ final class VisitsTest extends BrowserCase
         return self::scalar(
             "select number from cards where visit_id = 1 and state = 'open' and finding_id is not null order by "
                 .'planned_start, id limit 1',
-        );
-    }
-
-    public function test_a_packing_by_hand_cannot_be_saved_overdue(): void
-    {
-        $ines = self::$ines->go('/visits/pack?mark=QC-TAA&days=180');
-        $ines->see('Proven best')->find('[data-slot]');
-        $ines->click('section[data-slot] [data-line]');
-        $select = new WebDriverSelect($ines->find('[data-testid="chosen"] select'));
-        $slots = array_values(
-            array_filter(array_map(static fn($o): string => (string) $o->getAttribute('value'), $select->getOptions())),
-        );
-        $select->selectByValue(end($slots));
-        $ines->see('must be put right before it can be saved')->see('would be overdue');
-        $save = $ines->browser->findElement(WebDriverBy::xpath("//button[normalize-space(.)='Save the visits']"));
-        self::assertFalse($save->isEnabled());
-        $ines->press('Back to the proposal')->see('Proven best');
-        // The same by the pointer: out of its visit, and judged at once.
-        $line = $ines->find('section[data-slot] [data-line]');
-        $code = (string) $line->getAttribute('data-line');
-        $ines->browser->action()->clickAndHold($line)->moveByOffset(-8, 0)
-            ->moveToElement($ines->find('section[aria-label="In no visit"]'))->moveByOffset(2, 2)->release()->perform();
-        $ines->find("section[aria-label=\"In no visit\"] [data-line=\"{$code}\"]");
-        $ines->press('Back to the proposal')->see('Proven best');
-        $before = (int) self::scalar('select count(*) from visits');
-        $ines->press('Save the visits')->see('comes in next');
-        self::assertGreaterThan($before, (int) self::scalar('select count(*) from visits'));
-        self::assertSame(
-            '0',
-            self::scalar('select count(*) from cards join visits on visits.id = visit_id where visits.state = '
-                ."'planned' and planned_start is null"),
         );
     }
 

@@ -16,7 +16,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\WorldCase;
 
-/** What is refused at a card, at a crew and at a packing: in words, with nothing changed. */
+/** What is refused at a card, at a crew and at a visit: in words, with nothing changed. */
 final class RefusedTest extends WorldCase
 {
     private const RUNA = ['stamp' => 'I04', 'pin' => '4410'];
@@ -111,17 +111,6 @@ final class RefusedTest extends WorldCase
         ];
     }
 
-    public function test_a_packing_names_an_item_that_it_does_not_know(): void
-    {
-        $pack = $this->as('ines', 'GET', 'pack?mark=QC-TAA&days=90')->json();
-        $into = array_filter(array_column($pack['items'], 'slot', 'key')) + ['99999' => $pack['slots'][0]['id']];
-        self::assertSame(
-            'Item 99999 is in a visit by now, or no longer due. Pack again; nothing was saved.',
-            $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 90, 'into' => $into])
-                ->assertStatus(422)->json('message'),
-        );
-    }
-
     /** A bay that is misspelt is no apron where nobody is in the way. */
     public function test_a_visit_in_a_bay_that_there_is_not(): void
     {
@@ -132,7 +121,7 @@ final class RefusedTest extends WorldCase
         ]);
         self::assertSame(
             'There is no bay "Skarnholm bay 01". Choose one of Port Ellery, Skarnholm bay 1, Skarnholm bay 2, '
-                .'Skarnholm bay 3, or "line" for the apron. Nothing was saved.',
+                .'Skarnholm bay 3, Skarnholm wash place, or "line" for the apron. Nothing was saved.',
             $made('Skarnholm bay 01')->assertStatus(422)->json('message'),
         );
         $made('line')->assertCreated();

@@ -50,7 +50,6 @@ final class AnswersTest extends WorldCase
         yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 23];
         yield 'look and fix windows' => ['/api/visits/{id}/window', 'visits/1/window', 18];
         yield 'progress' => ['/api/visits/{id}/progress', 'visits/1/progress', 15];
-        yield 'pack' => ['/api/pack', 'pack?mark=QA-VFB&days=60', 40];
         yield 'season' => ['/api/season', 'season?days=90', 60];
         yield 'bays' => ['/api/bays', 'bays', 10];
         yield 'phases' => ['/api/phases', 'phases?type=OLN&phases=3', 12];

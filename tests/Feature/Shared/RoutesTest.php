@@ -53,7 +53,6 @@ final class RoutesTest extends WorldCase
             'POST visits/99/merge' => ['ines'],
             'POST visits/99/begin' => ['ines', 'oda', 'runa', 'tor'],
             "GET {$card}/candidates?role=perform" => ['ines'], "POST {$card}/assignments" => ['ines'],
-            'GET pack' => self::EVERYBODY, 'POST pack' => ['ines'], 'POST pack/save' => ['ines'],
             'GET bays' => self::EVERYBODY, 'POST bays/1/slots' => ['ines'], 'POST bay-slots/99/remove' => ['ines'],
             'GET phases' => self::EVERYBODY,
             'GET season' => self::EVERYBODY, 'GET season.csv' => self::EVERYBODY,

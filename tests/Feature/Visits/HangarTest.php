@@ -345,43 +345,13 @@ final class HangarTest extends WorldCase
         );
     }
 
-    public function test_a_visit_under_way_takes_no_items_by_packing_and_an_empty_hangar_is_said(): void
+    public function test_a_hangar_without_free_stretches_says_so(): void
     {
-        $pack = $this->as('ines', 'GET', 'pack?mark=QA-VFA&days=180')->json();
-        self::assertSame(
-            [],
-            array_values(array_filter($pack['slots'], static fn(array $s): bool => $s['id'] === 'visit-1')),
-            'a visit in work is no slot',
-        );
         BaySlot::query()->delete();
-        $none = $this->as('ines', 'GET', 'pack?mark=QC-TAA&days=60')->json();
-        self::assertSame([[], false], [$none['slots'], $none['maySave']]);
-        self::assertSame(
-            ['no visit begins before it must be done'],
-            array_values(array_unique(array_column($none['items'], 'problem'))),
-        );
         self::assertSame(
             'No bay has a free slot. Open one where an aircraft could stand.',
             $this->as('ines', 'GET', 'bays')->json('sentence'),
         );
-        $this->as('ines', 'POST', 'pack/save', ['mark' => 'QC-TAA', 'days' => 60, 'into' => []])->assertStatus(422)
-            ->assertJsonPath('message', 'No item has a visit yet. Nothing was saved.');
-        $this->as('ines', 'POST', 'pack', ['mark' => 'QC-TAA', 'days' => 60, 'into' => ['1' => 'elsewhere']])
-            ->assertStatus(422);
-        $this->as('ines', 'GET', 'pack?mark=QZ-NO')->assertNotFound();
-    }
-
-    public function test_slots_that_are_left_out_of_a_proposal_stay_empty(): void
-    {
-        $all = $this->as('ines', 'GET', 'pack?mark=QA-VFC&days=90')->json();
-        $used = array_values(
-            array_filter($all['slots'], static fn(array $s): bool => $s['kind'] === 'free' && $s['itemHours'] > 0),
-        );
-        $skip = $used[0]['id'];
-        $less = $this->as('ines', 'GET', "pack?mark=QA-VFC&days=90&skip={$skip}")->json();
-        self::assertSame(0, array_column($less['slots'], 'itemHours', 'id')[$skip]);
-        self::assertNotContains($skip, array_column($less['items'], 'slot'));
-        self::assertCount(count($all['items']), $less['items']);
     }
 
     public function test_the_making_safe_is_taken_back_by_the_last_look(): void

@@ -137,13 +137,13 @@ final class SeasonTest extends WorldCase
 
     public function test_a_season_is_proposed_taken_and_kept_as_visits(): void
     {
-        $this->as('mika', 'POST', 'season/propose', ['days' => 30, 'seconds' => 1, 'anew' => false, 'visits' => []])->assertForbidden();
-        $run = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'anew' => false, 'visits' => []])
+        $this->as('mika', 'POST', 'season/propose', ['days' => 30, 'seconds' => 1, 'anew' => false, 'mark' => null, 'visits' => []])->assertForbidden();
+        $run = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'anew' => false, 'mark' => null, 'visits' => []])
             ->assertStatus(202)->json();
         self::assertSame(['waiting', false], [$run['state'], $run['ended']]);
         self::assertStringContainsString(
             'being planned already',
-            $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'anew' => false, 'visits' => []])
+            $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 2, 'anew' => false, 'mark' => null, 'visits' => []])
                 ->assertStatus(422)->json('message'),
         );
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
@@ -208,7 +208,7 @@ final class SeasonTest extends WorldCase
         ));
         $pinned = ['pinned' => true] + array_column(self::laid($kept), null, 'id')[$free[0]['id']];
         $this->as('ines', 'POST', 'season/propose', [
-            'days' => 30, 'seconds' => 2, 'anew' => true,
+            'days' => 30, 'seconds' => 2, 'anew' => true, 'mark' => null,
             'visits' => array_map(static fn(array $v): array => $v['id'] === $pinned['id'] ? $pinned : $v, self::laid($kept)),
         ])->assertStatus(202);
         Artisan::call('queue:work', ['--stop-when-empty' => true]);
@@ -236,9 +236,26 @@ final class SeasonTest extends WorldCase
         self::assertSame([], array_intersect(array_column($this->season()['open'], 'id'), $had));
     }
 
+    public function test_one_aircraft_is_planned_and_nothing_else_is_touched(): void
+    {
+        $ask = fn(?string $mark) => $this->as('ines', 'POST', 'season/propose', [
+            'days' => 90, 'seconds' => 1, 'anew' => true, 'mark' => $mark, 'visits' => [],
+        ]);
+        $ask('QZ-NO')->assertStatus(422);
+        $ask('QC-TAA')->assertStatus(202);
+        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        $before = $this->season(90);
+        $season = $this->judged($this->as('ines', 'GET', 'season/run')->json('visits'), days: 90);
+        $open = static fn(array $of): array => array_values(array_unique(array_column($of['open'], 'mark')));
+        self::assertSame(array_values(array_diff($open($before), ['QC-TAA'])), $open($season));
+        $new = array_filter($season['visits'], static fn(array $v): bool => $v['changed']);
+        self::assertSame(['QC-TAA'], array_values(array_unique(array_column($new, 'mark'))));
+        self::assertSame([], array_merge(...array_column($new, 'problems')));
+    }
+
     public function test_a_search_is_cancelled_and_leaves_everything_as_it_was(): void
     {
-        $id = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 60, 'anew' => false, 'visits' => []])->json('id');
+        $id = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 60, 'anew' => false, 'mark' => null, 'visits' => []])->json('id');
         $this->as('oda', 'POST', "season-runs/{$id}/cancel")->assertForbidden();
         $run = $this->as('ines', 'POST', "season-runs/{$id}/cancel")->assertOk()->json();
         self::assertSame(['cancelled', true, []], [$run['state'], $run['ended'], $run['visits']]);

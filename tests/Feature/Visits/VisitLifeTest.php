@@ -50,10 +50,14 @@ final class VisitLifeTest extends WorldCase
         $bay = ['mark' => 'QA-VFC', 'title' => 'x', 'bay' => $phase->bay, 'start' => (string) $phase->start,
             'end' => (string) $phase->end];
         $item = (string) Card::whereIn('id', self::items(self::PHASE))->whereNull('component_id')->value('item_id');
-        $lacks = fn(): array => array_column(
-            $this->as('ines', 'GET', 'pack?mark=QA-VFB&days=90')->json('items'),
-            'key',
+        $open = fn(string $mark): array => array_map(
+            static fn(array $n): array => [...$n, 'key' => explode('|', $n['id'])[1]],
+            array_values(array_filter(
+                $this->as('ines', 'GET', 'season?days=90')->json('open'),
+                static fn(array $n): bool => $n['mark'] === $mark && ! str_ends_with($n['title'], ', again'),
+            )),
         );
+        $lacks = static fn(): array => array_column($open('QA-VFB'), 'key');
         self::assertNotContains($item, $lacks());
         $this->does('cancel', ['reason' => ''])->assertStatus(422);
         $this->as('oda', 'POST', 'visits/3/cancel', ['reason' => 'no'])->assertForbidden();
@@ -67,7 +71,7 @@ final class VisitLifeTest extends WorldCase
         $this->as('ines', 'GET', 'visits/3')->assertNotFound();
         $this->does('cancel', ['reason' => 'again'])->assertNotFound();
         $could = array_values(array_filter(
-            $this->as('ines', 'GET', 'pack?mark=QA-VFC&days=90')->json('items'),
+            $open('QA-VFC'),
             static fn(array $i): bool => $i['latest'] > (string) $phase->end,
         ))[0];
         $this->as('ines', 'POST', 'visits', [...$bay, 'items' => [$could['key']]])->assertCreated();

@@ -42,12 +42,19 @@ final readonly class SeasonRuns
     /**
      * @param list<SeasonVisitAsked> $asked
      * @param bool $anew whether kept visits may be moved, too
+     * @param string|null $mark an aircraft: its visits alone are planned, all others stay
      *
      * @throws Refused while another one of theirs goes on
      */
-    public function ask(Person $by, int $days, int $seconds, array $asked, bool $anew = false): SeasonRun
-    {
-        $run = DB::transaction(function () use ($by, $days, $seconds, $asked, $anew): SeasonRun {
+    public function ask(
+        Person $by,
+        int $days,
+        int $seconds,
+        array $asked,
+        bool $anew = false,
+        ?string $mark = null,
+    ): SeasonRun {
+        $run = DB::transaction(function () use ($by, $days, $seconds, $asked, $anew, $mark): SeasonRun {
             if (SeasonRun::where('person_id', $by->id)->whereIn('state', PlanRunState::GOES_ON)->exists()) {
                 throw Refused::because('A season of yours is being planned already. Wait for it, or cancel it first.');
             }
@@ -55,6 +62,7 @@ final readonly class SeasonRuns
             return SeasonRun::create([
                 'person_id' => $by->id, 'state' => PlanRunState::Waiting, 'days' => $days, 'seconds' => $seconds,
                 'seed' => 1, 'asked_at' => (string) $this->clock->now(), 'share' => 0.0, 'anew' => $anew,
+                'mark' => $mark,
                 'asked' => array_map(static fn(SeasonVisitAsked $v): SeasonLaidView => $v->sent(), $asked),
             ]);
         });
@@ -85,7 +93,8 @@ final readonly class SeasonRuns
         foreach ($ground->laid as $visit) {
             $kept = isset($ground->kept[$visit->id]);
             // What is in it beside the season's items is its own: that goes nowhere else.
-            if ($ground->says[$visit->id]['pinned'] || $kept && (! $run->anew || $visit->own > 0)) {
+            $other = $run->mark !== null && $visit->aircraft !== $run->mark;
+            if ($other || $ground->says[$visit->id]['pinned'] || $kept && (! $run->anew || $visit->own > 0)) {
                 $stay[] = $visit;
             } elseif ($kept) {
                 $were[] = $visit;
@@ -101,7 +110,7 @@ final readonly class SeasonRuns
             return SeasonRun::whereKey($run->id)->where('state', PlanRunState::Running)
                 ->update(['share' => $share, 'beat_at' => (string) $this->clock->now()]) === 1;
         };
-        $plan = SeasonChain::plan(self::given($ground, $stay), $run->seconds * 1000, $run->seed, $tell);
+        $plan = SeasonChain::plan(self::given($ground, $stay, $run->mark), $run->seconds * 1000, $run->seed, $tell);
         $visits = self::laid($ground, $stay, [...$were, ...$ground->gone], $plan);
         $open = count($plan->standing);
         SeasonRun::whereKey($run->id)->where('state', PlanRunState::Running)->update([
@@ -122,7 +131,7 @@ final readonly class SeasonRuns
      *
      * @param list<LaidVisit> $stay
      */
-    private static function given(SeasonGround $ground, array $stay): SeasonGiven
+    private static function given(SeasonGround $ground, array $stay, ?string $mark): SeasonGiven
     {
         $judged = LaidSeason::judge($ground->given, $stay);
         // Nothing is proposed for today but what would be overdue tomorrow, and nothing before its parts are there.
@@ -131,7 +140,10 @@ final readonly class SeasonRuns
             $from = max($tomorrow, $ground->lines[$i->is->id]->comes->number ?? 0, $i->is->earliest->number);
 
             return $i->between(Day::fromNumber(min($from, $i->is->latest->number)), $i->is->latest);
-        }, $judged->left);
+        }, array_values(array_filter(
+            $judged->left,
+            static fn(SeasonItem $i): bool => $mark === null || $i->aircraft === $mark,
+        )));
 
         return $ground->given->with($items, LaidMend::apart(array_map(
             static fn(LaidVisit $v): SeasonFixed => $v->standing($judged->free[$v->id]),

@@ -117,8 +117,8 @@ function BaysOf({ room }: { room: Schemas['BaysView'] }) {
                             <span className="w-48">{bay.name}</span>
                             <span className="w-24">{block.hours} h</span>
                             <span className="flex-1 text-soft">{block.note}</span>
-                            <Link className="underline underline-offset-4" to="/visits/pack">
-                                Pack
+                            <Link className="underline underline-offset-4" to="/visits/season">
+                                Season
                             </Link>
                             {may && (
                                 <Button

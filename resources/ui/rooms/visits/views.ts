@@ -2,7 +2,6 @@
 export const visitsViews = [
     { to: '/visits', name: 'Visits', end: true },
     { to: '/visits/season', name: 'Season' },
-    { to: '/visits/pack', name: 'Pack' },
     { to: '/visits/bays', name: 'Bays' },
     { to: '/visits/phases', name: 'Cut a block' },
 ] as const;

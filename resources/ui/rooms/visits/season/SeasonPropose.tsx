@@ -21,6 +21,7 @@ export function SeasonPropose({
 }) {
     const [seconds, setSeconds] = useState(10);
     const [anew, setAnew] = useState(false);
+    const [mark, setMark] = useState('');
     const [taken, setTaken] = useState<number | null>(null);
     const run = useQuery<Run, Failure>({
         queryKey: keys.seasonRun,
@@ -28,7 +29,7 @@ export function SeasonPropose({
         refetchInterval: (q) => (q.state.data && !q.state.data.ended ? 600 : false),
     }).data;
     const propose = useSend(
-        (body: { days: number; seconds: number; anew: boolean; visits: Laid[] }, headers) =>
+        (body: { days: number; seconds: number; anew: boolean; mark: string | null; visits: Laid[] }, headers) =>
             take(api.POST('/api/season/propose', { body, headers })),
         undefined,
         { affects: touches.season },
@@ -51,6 +52,17 @@ export function SeasonPropose({
                 </>
             ) : (
                 <>
+                    <select
+                        aria-label="Of which aircraft"
+                        className="min-h-9 rounded-lg border border-rule bg-sheet px-2 pointer-coarse:min-h-12"
+                        value={mark}
+                        onChange={(e) => setMark(e.target.value)}
+                    >
+                        <option value="">whole fleet</option>
+                        {season.aircraft.map((a) => (
+                            <option key={a.mark}>{a.mark}</option>
+                        ))}
+                    </select>
                     <SearchSeconds seconds={seconds} onChange={setSeconds} />
                     <label className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-12">
                         <input
@@ -63,7 +75,15 @@ export function SeasonPropose({
                     </label>
                     <Button
                         disabled={propose.isPending}
-                        onClick={() => propose.mutate({ days, seconds, anew, visits: laidOf(season) })}
+                        onClick={() =>
+                            propose.mutate({
+                                days,
+                                seconds,
+                                anew,
+                                mark: mark === '' ? null : mark,
+                                visits: laidOf(season),
+                            })
+                        }
                     >
                         Propose a season
                     </Button>
