@@ -86,8 +86,8 @@ final readonly class LoadFlying
     }
 
     /**
-     * The days on which an aircraft stands in a visit, with what it takes away; what has begun, if only a wash, keeps it
-     * until it is released.
+     * The days on which an aircraft stands in a visit, with what it takes away; what has begun, if only a wash, keeps
+     * it until it is released.
      *
      * @param list<string> $takes ids of stops
      */

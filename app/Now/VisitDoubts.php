@@ -32,7 +32,7 @@ final readonly class VisitDoubts
     public function of(Visit $visit): array
     {
         return $visit->state === Visit::RELEASED ? [] : array_values(array_filter([
-            $visit->between ? null : $this->flights($visit->aircraft->sectors, $visit->start, $visit->end),
+            $this->over($visit, $visit->aircraft->sectors),
             $this->dry($visit),
             $this->closed($visit),
             $this->late($visit),
@@ -40,7 +40,17 @@ final readonly class VisitDoubts
     }
 
     /**
-     * Flights that are planned on the days of a visit, from today on.
+     * Flights that are planned on the days of a visit; a wash is worked between them.
+     *
+     * @param Collection<int, Sector> $sectors of its aircraft
+     */
+    public function over(Visit $visit, Collection $sectors): ?string
+    {
+        return $visit->between ? null : $this->flights($sectors, $visit->start, $visit->end);
+    }
+
+    /**
+     * Flights that are planned on some days, from today on.
      *
      * @param Collection<int, Sector> $sectors
      */

@@ -5,7 +5,10 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Washes, and the places where they are worked between two flights; a season that moves kept visits, too, or is of one aircraft. */
+/**
+ * Washes, and the places where they are worked between two flights; a season that moves kept visits, too, or is of one
+ * aircraft.
+ */
 return new class extends Migration {
     public function up(): void
     {

@@ -31,8 +31,10 @@ abstract class BrowserCase extends TestCase
     /** Somebody signed in, at a desk or, 1024 wide, at a tablet. */
     protected static function visitor(string $login, bool $tablet = false, string $password = 'hangar-demo'): Visitor
     {
+        $size = $tablet ? [1024, 768] : [1280, 800];
+
         return (
-            new Visitor(self::$stage->browser(...($tablet ? [1024, 768] : [1280, 800]), logs: static::LOGS), self::$stage->url)
+            new Visitor(self::$stage->browser(...$size, logs: static::LOGS), self::$stage->url)
         )->signIn($login, $password);
     }
 

@@ -61,7 +61,7 @@ final readonly class ShowReach
                     $v->title,
                     $today->daysUntil($span->from),
                     $today->daysUntil($span->to),
-                    $this->doubts->flights($aircraft->sectors, $v->start, $v->end),
+                    $this->doubts->over($v, $aircraft->sectors),
                 );
             })->all()),
             array_values($fuses->all()),

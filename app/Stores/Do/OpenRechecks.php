@@ -129,7 +129,9 @@ final readonly class OpenRechecks
         }
         [$start, $end] = [$place->start, $place->end];
         if ($start === null || $end === null) {
-            throw Refused::because("Say on which days the re-checks of {$aircraft->mark} are made. Nothing was opened.");
+            throw Refused::because(
+                "Say on which days the re-checks of {$aircraft->mark} are made. Nothing was opened.",
+            );
         }
         $this->bay->requireDays($start, $end, "Nothing was opened: {$aircraft->mark}.");
 

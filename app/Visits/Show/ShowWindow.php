@@ -209,7 +209,12 @@ final readonly class ShowWindow
         WorkHours $hours,
     ): array {
         $levers = [];
-        $add = function (string $what, FixWindow $with, array $links, ?Day $until = null) use (&$levers, $chance): void {
+        $add = function (
+            string $what,
+            FixWindow $with,
+            array $links,
+            ?Day $until = null,
+        ) use (&$levers, $chance): void {
             $new = $with->chance();
             $levers[] = new LeverView(
                 $what,

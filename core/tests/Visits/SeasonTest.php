@@ -44,7 +44,9 @@ final class SeasonTest extends TestCase
                 1.0 + $chance->below(12),
                 $chance->below(2) === 0 ? [] : ['p'.$chance->below(2)],
                 1.0 + $chance->below(2),
-            ), $chance->below(4) === 0, $chance->below(4) === 0 ? $from->plusDays($chance->below($days)) : null, 0.5, wash: $i % 2 === 0);
+            ), $chance->below(4) === 0, $chance->below(4) === 0
+                ? $from->plusDays($chance->below($days))
+                : null, 0.5, wash: $i % 2 === 0);
         }
         $fixed = $chance->below(2) === 0 ? [] : [SeasonFixed::of(
             'F',

@@ -464,7 +464,9 @@ final class SeasonTest extends WorldCase
         self::assertTrue($visit->between);
         self::assertSame($before, $flown(), 'it flies on that day, and everything else falls due as it did');
         self::assertSame(1, $visit->cards()->count(), 'one card, no induction');
-        self::assertSame([], $this->as('oda', 'GET', "visits/{$visit->id}")->json('doubts'));
+        DB::table('sectors')->limit(1)->update(['aircraft_id' => $visit->aircraft_id, 'date' => '2026-05-12']);
+        $doubts = fn(): string => implode(' ', $this->as('oda', 'GET', "visits/{$visit->id}")->json('doubts'));
+        self::assertSame('', $doubts(), 'a flight on its day is not in its way');
         $visit->update(['state' => Visit::IN_WORK]);
         self::assertNotSame($before, $flown(), 'once it has begun, it stands until it is released');
         $visit->update(['state' => Visit::PLANNED]);
@@ -473,6 +475,7 @@ final class SeasonTest extends WorldCase
         ]);
         $edit('Skarnholm bay 3')->assertOk();
         self::assertFalse($visit->refresh()->between, 'in a bay it stands');
+        self::assertStringContainsString('1 flight is planned on its days', $doubts());
         self::assertNotSame($before, $flown());
         $this->as('ines', 'POST', "visits/{$visit->id}/items", [
             'items' => [explode('|', $other['id'])[1]], 'reason' => '',
@@ -480,10 +483,7 @@ final class SeasonTest extends WorldCase
         self::assertStringContainsString('washes', (string) $edit($place)->assertStatus(422)->json('message'));
         // As if it had been moved there before: said wherever it is named.
         $visit->update(['bay' => $place]);
-        self::assertStringContainsString(
-            'Move the visit to a bay.',
-            implode(' ', $this->as('oda', 'GET', "visits/{$visit->id}")->json('doubts')),
-        );
+        self::assertStringContainsString('Move the visit to a bay.', $doubts());
     }
 
     public function test_a_helicopter_breaks_down_and_the_least_is_moved(): void

@@ -66,7 +66,8 @@ final readonly class KeepSeason
     {
         [$visits, $deferrals] = ($this->commit)(fn(): Closure => $this->ask($by, $days, $asked));
         // The first to come has the first choice of a base's people.
-        usort($visits, static fn(Visit $a, Visit $b): int => [$a->start->number, $a->id] <=> [$b->start->number, $b->id]);
+        usort($visits, static fn(Visit $a, Visit $b): int
+            => [$a->start->number, $a->id] <=> [$b->start->number, $b->id]);
         foreach ($visits as $visit) {
             ($this->plan)($visit, $by, 'planned with the season', rounds: self::ROUNDS);
         }

@@ -30,7 +30,8 @@ use Jorvel\Core\Visits\Season\SeasonResult;
 
 /**
  * Searches for a season, worked in the queue. What is pinned and what has begun stays where it is, what is kept unless
- * it may be moved, too; the rest is planned anew. What comes of it is a proposal of whoever asked: it changes nothing until it is kept.
+ * it may be moved, too; the rest is planned anew. What comes of it is a proposal of whoever asked: it changes nothing
+ * until it is kept.
  */
 final readonly class SeasonRuns
 {

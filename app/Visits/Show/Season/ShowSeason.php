@@ -313,7 +313,11 @@ final readonly class ShowSeason
 
         return [
             new SeasonFigure('aircraft stand in the end', (string) $standing, $standing === 0 ? 'clear' : 'stop'),
-            new SeasonFigure('items without a visit', number_format(count($is->open)), $is->open === [] ? 'clear' : 'watch'),
+            new SeasonFigure(
+                'items without a visit',
+                number_format(count($is->open)),
+                $is->open === [] ? 'clear' : 'watch',
+            ),
             new SeasonFigure('visits', number_format($visits), 'clear'),
             new SeasonFigure('days in visits', number_format($is->days), 'clear'),
             new SeasonFigure('days of life given up', number_format($is->early), 'clear'),

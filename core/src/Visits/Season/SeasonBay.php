@@ -34,8 +34,8 @@ final readonly class SeasonBay
      * @param list<array{Day, Day}> $closed from and to, both included
      * @param bool $outside it has no roof; what is worked there is worked between two days of flying, and counts for no
      *   `down`
-     * @param bool $wash a wash place: outside, for washes alone, each within an hour or two of a day on which the aircraft
-     *   flies all the same; a visit there costs no day
+     * @param bool $wash a wash place: outside, for washes alone, each within an hour or two of a day on which the
+     *   aircraft flies all the same; a visit there costs no day
      *
      * @throws InputError at what is out of its range, the other way round or there twice
      *
