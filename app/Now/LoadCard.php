@@ -44,7 +44,7 @@ final readonly class LoadCard
      */
     public const ONE = [
         'visit' => [Visit::class, [
-            'id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'kind', 'released_at', 'flight',
+            'id', 'aircraft_id', 'title', 'bay', 'start', 'end', 'state', 'kind', 'released_at', 'flight', 'between',
         ]],
         'aircraft' => [Aircraft::class, [
             'id', 'mark', 'type_id', 'fleet_id', 'base', 'entry_date', 'entry_counters', 'counters', 'counters_as_of',
