@@ -1,7 +1,9 @@
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useAsOf } from '../../api/hooks';
 import { Button, ButtonLink } from '../../parts/Button';
+import { DateInput, whole } from '../../parts/DateInput';
 import { plus } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
@@ -40,14 +42,7 @@ export function AsOf() {
                     <div className="noprint flex flex-wrap items-center gap-4">
                         <label className="flex items-center gap-2 font-semibold">
                             On
-                            <input
-                                type="date"
-                                name="day"
-                                min={is.today}
-                                value={is.day}
-                                onChange={(e) => e.target.value !== '' && set('day', e.target.value)}
-                                className={box}
-                            />
+                            <OnDay key={is.day} day={is.day} onDay={(day) => set('day', day)} />
                         </label>
                         {[1, 7, 30].map((ahead) => (
                             <Button key={ahead} onClick={() => set('day', plus(is.today, ahead))}>
@@ -115,5 +110,26 @@ function Rows({ rows }: { rows: Schemas['AsOfRow'][] }) {
                 ))}
             </tbody>
         </table>
+    );
+}
+
+/** The day that is asked for: heard once it is whole. */
+function OnDay({ day, onDay }: { day: string; onDay: (day: string) => void }) {
+    const [typed, setTyped] = useState(day);
+    return (
+        <span className="w-44">
+            <DateInput
+                name="day"
+                what="the day"
+                value={typed}
+                onChange={(e) => {
+                    setTyped(e.target.value);
+                    if (whole(e.target.value) && e.target.value !== day) {
+                        onDay(e.target.value);
+                    }
+                }}
+                className={box}
+            />
+        </span>
     );
 }

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { BAND, CROWD, clipped, type Measures, PEOPLE, steps } from './board';
+import { BAND, CROWD, clipped, dayLabel, type Measures, PEOPLE, steps } from './board';
 
 /** Textures of the aircraft's configuration, told apart without colour. */
 const textures: Record<string, string> = {
@@ -38,7 +38,7 @@ export function BoardGround({ board, at }: { board: Schemas['BoardView']; at: Me
                     )}
                     <line x1={d.from * wide} x2={d.from * wide} y1="0" y2={height} className="stroke-rule" />
                     <text x={d.from * wide + 6} y="15" className="fill-ink text-[12.5px] font-semibold">
-                        {clipped(d.words, (d.to - d.from) * wide)}
+                        {dayLabel(d.words, (d.to - d.from) * wide, i === 0)}
                     </text>
                 </g>
             ))}

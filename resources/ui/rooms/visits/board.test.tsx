@@ -2,7 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { BoardDrawing } from './BoardDrawing';
-import { BAND, CROWD, clipped, dropped, fits, GAP, LANE, NOBODY, outline, rows, steps } from './board';
+import { BAND, CROWD, clipped, dayLabel, dropped, fits, GAP, LANE, NOBODY, outline, rows, steps } from './board';
 
 const card = (over: Partial<Schemas['BoardCard']>): Schemas['BoardCard'] => ({
     id: 1,
@@ -114,6 +114,17 @@ describe('places on the board', () => {
         ['Look', 20, ''],
     ])('"%s" in %d pixels reads "%s"', (text, pixels, shown) => {
         expect(clipped(text, pixels)).toBe(shown);
+    });
+});
+
+describe('a day on the board', () => {
+    it.each([
+        ['Wed 29 Apr', 90, true, 'Wed 29 Apr'],
+        ['Wed 29 Apr', 48, true, '29 Apr'],
+        ['Thu 30 Apr', 48, false, '30'],
+        ['Fri 1 May', 48, false, '1 May'],
+    ])('%s in %d pixels', (words, width, first, shown) => {
+        expect(dayLabel(words, width, first)).toBe(shown);
     });
 });
 

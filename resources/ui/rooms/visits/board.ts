@@ -84,3 +84,9 @@ export const clipped = (text: string, pixels: number): string => {
     const room = Math.floor(pixels / 7.1);
     return room < 3 ? '' : text.length <= room ? text : `${text.slice(0, room - 1)}…`;
 };
+
+/** A day as it fits: in words (`Wed 29 Apr`), else by its number, with the month on the first one and on each 1st. */
+export const dayLabel = (words: string, width: number, first: boolean): string => {
+    const [, day = words, month = ''] = words.split(' ');
+    return clipped(words, width) === words ? words : first || day === '1' ? `${day} ${month}` : day;
+};
