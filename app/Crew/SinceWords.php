@@ -30,6 +30,7 @@ final class SinceWords
         'card.made' => ['Floor', 'card made', false], 'card.signed' => ['Floor', 'card signed', false],
         'card.inspected' => ['Floor', 'card inspected', false], 'card.handed_over' => ['Floor', 'handed over', true],
         'finding.raised' => ['Floor', 'finding raised', true], 'finding.fixed' => ['Floor', 'finding fixed', true],
+        'finding.follows' => ['Floor', 'looks opened that follow from a finding', true],
         'limit.exceeded' => ['Floor', 'a limit exceeded', true], 'damage.entered' => ['Floor', 'damage entered', true],
         'step.done' => ['Floor', 'step done', false], 'line.signed' => ['Floor', 'signed good on the line', false],
         'reading.taken' => ['Bench', 'reading taken', false], 'test.begun' => ['Bench', 'test begun', false],
