@@ -43,8 +43,6 @@ return [
     'leave_before_midnight' => 2,
     // Hours of work that a bay does in a day, for comparing how long an aircraft stands for a block and for its phases.
     'bay_day_hours' => 48.0,
-    // What an hour of opening panels costs beside one interval of an item thrown away, where items are packed.
-    'access_hour_cost' => 0.02,
     // Days after today that a visit of its own for re-checks is proposed to last to.
     'recheck_days' => 1,
     // Days that a defect of a category may be carried where its listed item does not say less.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Now;
 
+use App\Fleet\Model\Aircraft;
 use App\Floor\Model\Card;
 use App\Shared\Clock;
 use App\Shared\Refused;
@@ -14,7 +15,7 @@ use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Visits\NotThen;
 
-/** Who stands in a bay, and whether somebody else can be planned to. */
+/** Who stands in a bay and in which visit, and whether somebody else can be planned to. */
 final readonly class LoadBay
 {
     public function __construct(private LoadFlying $flying, private Clock $clock) {}
@@ -70,6 +71,27 @@ final readonly class LoadBay
     }
 
     /**
+     * An aircraft is in one visit at a time.
+     *
+     * @param string $kept what the refusal ends with
+     * @param int|null $but a visit that is not asked about
+     *
+     * @throws Refused when it is in another visit on one of these days
+     */
+    public function requireApart(Aircraft $aircraft, Day $from, Day $to, string $kept, ?int $but = null): void
+    {
+        $other = Visit::where('aircraft_id', $aircraft->id)->whereKeyNot($but ?? 0)
+            ->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()
+            ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($from, $to));
+        if ($other !== null) {
+            $span = $this->flying->span($other);
+            throw Refused::because(
+                "{$aircraft->mark} is already in \"{$other->title}\" from {$span->from} to {$span->to}. {$kept}",
+            );
+        }
+    }
+
+    /**
      * @param Collection<array-key, string> $dry what of its work no wash is, in words
      * @param string $kept what the refusal ends with
      *
@@ -84,15 +106,16 @@ final readonly class LoadBay
     }
 
     /**
-     * The work among a visit's cards that is not of an item that is a wash.
+     * The work among a visit's cards that is not of an item that is a wash, in words.
      *
      * @param Collection<int, Card> $cards with `item`, where they are many
      *
-     * @return Collection<int, Card>
+     * @return Collection<int, string>
      */
     public static function dry(Collection $cards): Collection
     {
-        return $cards->filter(static fn(Card $c): bool => $c->isWork() && $c->item?->wash !== true);
+        return $cards->filter(static fn(Card $c): bool => $c->isWork() && $c->item?->wash !== true)
+            ->map(static fn(Card $c): string => "{$c->number} {$c->title}")->values();
     }
 
     /**

@@ -70,11 +70,10 @@ final readonly class VisitDoubts
     public function dry(Visit $visit): ?string
     {
         $first = $visit->between
-            ? LoadBay::dry($visit->cards->loadMissing('item'))->first(static fn(Card $c): bool => ! $c->worked())
+            ? LoadBay::dry($visit->cards->loadMissing('item')->reject(static fn(Card $c): bool => $c->worked()))->first()
             : null;
 
-        return $first === null ? null : VisitWords::dry($visit->bay, "{$first->number} {$first->title}")
-            .' Move the visit to a bay.';
+        return $first === null ? null : VisitWords::dry($visit->bay, $first).' Move the visit to a bay.';
     }
 
     /** That its bay is closed on one of its days, from today on. */

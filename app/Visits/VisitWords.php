@@ -10,6 +10,7 @@ use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Now\VisitNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\CourseCause;
 use Jorvel\Core\Visits\CourseDay;
 use Jorvel\Core\Visits\FixWindow;
 use Jorvel\Core\Visits\Leaves;
@@ -20,12 +21,6 @@ use Jorvel\Core\Visits\VisitProgress;
 /** What Visits says. Days and times come as the screen has them. */
 final class VisitWords
 {
-    /** Hours from which on a card that takes longer is a cause. */
-    private const TELLS = 0.5;
-
-    /** Share of the people's hours below which work that was not done is one. */
-    private const USED = 0.5;
-
     /** Whether the aircraft leaves in time. @param callable(Instant): string $when */
     public static function leaves(string $mark, VisitNow $visit, Leaves $leaves, callable $when): string
     {
@@ -45,9 +40,14 @@ final class VisitWords
             LeavesHow::InTime => "{$mark} leaves on {$out}, ".Words::count($spare, 'day').' before it must.',
         };
 
-        return $leaves->behind === 0 ? $said : $said.' '
-            .($leaves->behind === 1 ? 'One card is' : "{$leaves->behind} cards are")
-            .' behind it: search, and it is planned anew from now.';
+        $cards = static fn(int $many): string => $many === 1 ? 'One card is' : "{$many} cards are";
+
+        return $said.match (true) {
+            $leaves->behind > 0 => " {$cards($leaves->behind)} behind it: search, and it is planned anew from now.",
+            $leaves->idle > 0 => " {$cards($leaves->idle)} planned for when nobody works there: search, and it is "
+                .'planned anew from now.',
+            default => '',
+        };
     }
 
     /** What a move does to the exit. @param callable(Instant): string $when */
@@ -98,15 +98,14 @@ final class VisitWords
      */
     public static function why(CourseDay $day, string $planned): string
     {
-        $since = $day->moved > 0 ? $day->since : null;
-        $causes = $since === null ? [] : array_filter([
-            $since->raised === 0 ? null : Words::count($since->raised, 'finding').' raised'
-                .($since->fixes <= 0 ? '' : ', '.Words::number($since->fixes).' h of fixes'),
-            $since->longer() < self::TELLS ? null : 'what was closed took '.Words::number($since->longer())
+        $causes = $day->since === null ? [] : array_map(static fn(CourseCause $c): string => match ($c) {
+            CourseCause::Found => Words::count($day->since->raised, 'finding').' raised'
+                .($day->since->fixes <= 0 ? '' : ', '.Words::number($day->since->fixes).' h of fixes'),
+            CourseCause::Longer => 'what was closed took '.Words::number($day->since->longer())
                 .' h longer than planned',
-            $since->there <= 0 || $since->worked >= self::USED * $since->there ? null : Words::number($since->worked)
-                .' h were worked, '.Words::number($since->there).' h of people were there',
-        ]);
+            CourseCause::Unworked => Words::number($day->since->worked).' h were worked, '
+                .Words::number($day->since->there).' h of people were there',
+        }, $day->causes());
 
         return implode(': ', array_filter([$planned, implode('; ', $causes)], static fn(string $s): bool => $s !== ''));
     }

@@ -39,11 +39,13 @@ final readonly class ShowSince
         $rows = DB::table('records')->where('id', '>', $last->id ?? 0)->where('who', '!=', $who)
             ->orderByDesc('id')->limit(self::MOST)->get(['id', 'at', 'who', 'what', 'subject', 'data']);
         $told = $counts = [];
+        $things = 0;
         foreach ($rows as $row) {
             [$room, $words, $single] = SinceWords::of($row->what) ?? [null, '', false];
             if ($room === null) {
                 continue;
             }
+            $things++;
             if (! $single || count($told[$room] ?? []) >= self::TOLD) {
                 $counts[$room][$words] = ($counts[$room][$words] ?? 0) + 1;
 
@@ -77,7 +79,7 @@ final readonly class ShowSince
             match (true) {
                 $rooms === [] => $from === null ? 'Nothing has changed yet.' : "Nothing has changed since {$from}.",
                 $from === null => 'You are here for the first time: this is what is on the record.',
-                default => 'Since you were last here, on '.$from.', '.Words::count($rows->count(), 'thing')
+                default => 'Since you were last here, on '.$from.', '.Words::count($things, 'thing')
                     .' changed in '.Words::count(count($rooms), 'room').'.',
             },
             $rooms,

@@ -53,6 +53,7 @@ final readonly class ShowAsOf
             self::sentence($rows, $this->clock->words($day), $base),
             (string) $day,
             (string) $today,
+            (string) $today->plusDays(self::AHEAD),
             $bases,
             $rows,
         );

@@ -35,7 +35,7 @@ final readonly class OpenRechecks
         private MakeCard $make,
         private VisitFrame $frame,
         private PlanVisit $plan,
-        private LoadBay $bay,
+        private LoadBay $bays,
         private Records $records,
     ) {}
 
@@ -120,10 +120,11 @@ final readonly class OpenRechecks
     private function visit(Aircraft $aircraft, Tool $tool, RecheckPlace $place): Visit
     {
         if ($place->visit !== null) {
-            return Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)->find($place->visit)
+            return Visit::where('aircraft_id', $aircraft->id)->whereNot('state', Visit::RELEASED)
+                ->where('between', false)->find($place->visit)
                 ?? throw Refused::stale(
-                    "The visit of {$aircraft->mark} is released or cancelled by now. Choose another; nothing was "
-                        .'opened.',
+                    "The visit of {$aircraft->mark} is released or cancelled by now, or for washes only. Choose "
+                        .'another; nothing was opened.',
                     $aircraft->mark,
                 );
         }
@@ -133,7 +134,8 @@ final readonly class OpenRechecks
                 "Say on which days the re-checks of {$aircraft->mark} are made. Nothing was opened.",
             );
         }
-        $this->bay->requireDays($start, $end, "Nothing was opened: {$aircraft->mark}.");
+        $this->bays->requireDays($start, $end, "Nothing was opened: {$aircraft->mark}.");
+        $this->bays->requireApart($aircraft, $start, $end, 'Choose that visit, or other days; nothing was opened.');
 
         return Visit::create([
             'aircraft_id' => $aircraft->id,

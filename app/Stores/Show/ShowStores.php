@@ -132,7 +132,7 @@ final readonly class ShowStores
         $today = $this->clock->today();
         $all = $readings->concat($uses)->groupBy('mark')->sortKeys();
         $fleet = Aircraft::with(['sectors', 'visits' => static fn($q) => $q->whereNot('state', Visit::RELEASED)
-            ->orderBy('start')])->whereIn('mark', $all->keys())->get()->keyBy('mark');
+            ->where('between', false)->orderBy('start')])->whereIn('mark', $all->keys())->get()->keyBy('mark');
         foreach ($all as $mark => $of) {
             $is = $fleet[$mark] ?? throw new LogicException("There is no aircraft {$mark}.");
             $aircraft[] = new RestingAircraft(

@@ -10,6 +10,7 @@ use App\Library\Model\CardTemplate;
 use App\Library\Model\ProgrammeItem;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
+use App\Now\LoadBay;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
@@ -21,6 +22,7 @@ final readonly class AddCard
     public function __construct(
         private MakeCard $make,
         private VisitFrame $frame,
+        private LoadBay $bays,
         private Records $records,
         private CommitUnmoved $commit,
     ) {}
@@ -45,8 +47,13 @@ final readonly class AddCard
 
             // One that an item of the visit has got since belongs to that item's set.
             $with = ProgrammeItem::whereRelation('set', 'card_templates.id', $template->id)->select('id');
-            $of = $visit->cards()->where('of_set', false)->whereIn('item_id', $with)
+            $of = $visit->cards()->with('item')->where('of_set', false)->whereIn('item_id', $with)
                 ->first();
+            $this->bays->requireWashes(
+                $visit->bay,
+                collect($of?->item->wash === true ? [] : ["{$template->code} {$template->title}"]),
+                'Nothing was added.',
+            );
 
             return function () use ($by, $visit, $template, $of): Card {
                 FloorCount::up($visit->aircraft_id);

@@ -8,7 +8,7 @@ use App\Crew\Model\Person;
 use App\Crew\Model\Role;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
-use App\Now\LoadFlying;
+use App\Now\LoadBay;
 use App\Shared\Clock;
 use App\Shared\Notices;
 use App\Shared\Records;
@@ -28,7 +28,7 @@ final readonly class BeginVisit
         private Records $records,
         private Notices $notices,
         private PlanVisit $plan,
-        private LoadFlying $flying,
+        private LoadBay $bays,
         private CommitUnmoved $commit,
     ) {}
 
@@ -45,7 +45,13 @@ final readonly class BeginVisit
                         .'. Reload to see it; nothing was changed.',
                 );
             }
-            $this->requireFree($visit, $today);
+            $this->bays->requireApart(
+                $visit->aircraft,
+                $today,
+                $visit->end,
+                'Release it from that first, or move it; nothing was changed.',
+                $visit->id,
+            );
 
             return fn(): Visit => $this->write($by, $visit, $today);
         });
@@ -68,25 +74,6 @@ final readonly class BeginVisit
         $this->tell($by, $visit, $planned);
 
         return $visit;
-    }
-
-    /** It stands in one visit at a time. */
-    private function requireFree(Visit $visit, Day $today): void
-    {
-        $end = $visit->end;
-        $other = Visit::where('aircraft_id', $visit->aircraft_id)
-            ->whereKeyNot($visit->id)
-            ->where('state', '!=', Visit::RELEASED)
-            ->orderBy('start')
-            ->get()
-            ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($today, $end));
-        if ($other !== null) {
-            throw Refused::because(
-                "{$visit->aircraft->mark} is in \"{$other->title}\" from "
-                    ."{$this->clock->words($other->start)}. Release it from that first, or "
-                    .'move it; nothing was changed.',
-            );
-        }
     }
 
     private function tell(Person $by, Visit $visit, Day $planned): void

@@ -13,13 +13,11 @@ use App\Library\Model\Panel;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Now\LoadBay;
-use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Model\Visit;
 use Closure;
 use Illuminate\Support\Collection;
-use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -30,7 +28,6 @@ final readonly class CreateVisit
 {
     public function __construct(
         private DueBook $book,
-        private LoadFlying $flying,
         private LoadBay $bays,
         private CommitUnmoved $commit,
         private Records $records,
@@ -63,12 +60,7 @@ final readonly class CreateVisit
         $aircraft = $this->book->query()->with('type.items.template', 'type.items.set')
             ->where('mark', $new->mark)
             ->firstOrFail();
-        foreach ($aircraft->visits as $other) {
-            $this->requireApart($new, $this->flying->span($other), $other->title);
-        }
-        foreach ($new->also as $span) {
-            $this->requireApart($new, $span, 'a visit made with this one');
-        }
+        $this->bays->requireApart($aircraft, $new->start, $new->end, 'Choose other dates; nothing was saved.');
         $this->bays->requireKnown($new->bay, 'Nothing was saved.');
         $this->bays->requireFree(
             $new->bay,
@@ -77,11 +69,7 @@ final readonly class CreateVisit
             'Choose another bay or other dates; nothing was saved.',
         );
         $chosen = $bare ? collect() : $this->chosen($aircraft, $new->keys, $new->start);
-        $this->bays->requireWashes(
-            $new->bay,
-            $bare ? collect([$new->title]) : self::dry($chosen),
-            'Nothing was saved.',
-        );
+        $this->bays->requireWashes($new->bay, self::dry($chosen), 'Nothing was saved.');
 
         return fn(): Visit => $this->make($by, $aircraft, $new, $chosen);
     }
@@ -141,16 +129,6 @@ final readonly class CreateVisit
         return $visit;
     }
 
-    private function requireApart(NewVisit $new, VisitSpan $span, string $title): void
-    {
-        if ($span->overlaps($new->start, $new->end)) {
-            throw Refused::because(
-                "{$new->mark} is already in \"{$title}\" from {$span->from} to {$span->to}. Choose other "
-                    .'dates; nothing was saved.',
-            );
-        }
-    }
-
     /**
      * More items for a visit; for one that has begun with a reason.
      *
@@ -185,7 +163,10 @@ final readonly class CreateVisit
             ->whereKey($visit->aircraft_id)
             ->firstOrFail();
 
-        return $this->fill($by, $aircraft, $visit, $this->chosen($aircraft, $keys, $visit->start), $reason);
+        $chosen = $this->chosen($aircraft, $keys, $visit->start);
+        $this->bays->requireWashes($visit->bay, self::dry($chosen), 'Nothing was saved.');
+
+        return $this->fill($by, $aircraft, $visit, $chosen, $reason);
     }
 
     /**

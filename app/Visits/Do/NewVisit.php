@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Visits\Do;
 
-use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
 /** A visit that somebody wants made. */
@@ -13,7 +12,6 @@ final readonly class NewVisit
     /**
      * @param list<string> $keys of due rows: "12" for item 12, "12:7" for item 12 of component 7
      * @param Day|null $asked the day on which it is asked for; today where null
-     * @param list<VisitSpan> $also visits of the aircraft that are made at the same time
      */
     public function __construct(
         public string $mark,
@@ -23,6 +21,5 @@ final readonly class NewVisit
         public Day $end,
         public array $keys,
         public ?Day $asked = null,
-        public array $also = [],
     ) {}
 }

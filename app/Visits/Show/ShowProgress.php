@@ -92,7 +92,7 @@ final readonly class ShowProgress
             $d->exit === null ? null : ($d->exit->epoch() - $start->epoch()) / 86400,
             $d->exit === null ? null : $this->clock->local($d->exit),
             VisitWords::moved($d->moved),
-            $d->moved > 0 ? 'watch' : 'clear',
+            $d->later() ? 'watch' : 'clear',
             VisitWords::why($d, $forecasts->get((string) $d->day)->why ?? ''),
         ), $days);
     }

@@ -6,6 +6,7 @@ namespace Jorvel\Core\Now;
 
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\VisitStage;
+use Jorvel\Core\Visits\WorkHours;
 
 /** A card as its visit sees it: what it needs, when it is planned, and how far it has come. */
 final readonly class CardInVisit
@@ -64,6 +65,17 @@ final readonly class CardInVisit
 
         return ! $this->worked()
             && ($to?->isBefore($now) === true || ($this->begun === null && $this->planned?->isBefore($now) === true));
+    }
+
+    /** Whether it is planned to begin or to end when nothing is worked. @pure */
+    public function idle(WorkHours $hours, Instant $now): bool
+    {
+        $from = $this->begun === null ? $this->planned : null;
+        $to = $this->plannedEnd === null ? null : Instant::fromEpoch($this->plannedEnd->epoch() - 1);
+        $ahead = array_filter([$from, $to], static fn(?Instant $at): bool => $at !== null && $now->isBefore($at));
+
+        return ! $this->worked()
+            && array_filter($ahead, static fn(Instant $at): bool => ! $hours->works($at)) !== [];
     }
 
     /**

@@ -12,6 +12,12 @@ use Jorvel\Core\Shared\Instant;
 /** What one day brought a visit, how the forecast of its exit moved, and what had come between. */
 final readonly class CourseDay
 {
+    /** Hours by which cards take longer from which on that is a cause. */
+    private const TELLS = 0.5;
+
+    /** Share of the people's hours below which work that was not done is one. */
+    private const USED = 0.5;
+
     /**
      * @param CourseWork $work of the day, of today as far as it has come
      * @param int $open findings at the end of the day
@@ -27,6 +33,30 @@ final readonly class CourseDay
         public float $moved,
         public ?CourseWork $since,
     ) {}
+
+    /**
+     * What made the exit later, of what had come since the forecast before; nothing where it did not.
+     *
+     * @return list<CourseCause>
+     *
+     * @pure
+     */
+    public function causes(): array
+    {
+        $since = $this->later() ? $this->since : null;
+
+        return $since === null ? [] : array_values(array_filter([
+            $since->raised > 0 ? CourseCause::Found : null,
+            $since->longer() >= self::TELLS ? CourseCause::Longer : null,
+            $since->worked < self::USED * $since->there ? CourseCause::Unworked : null,
+        ]));
+    }
+
+    /** @pure */
+    public function later(): bool
+    {
+        return $this->moved > 0;
+    }
 
     /**
      * @param array<string, ExitForecast> $forecasts the last of each day, by date

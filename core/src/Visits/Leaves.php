@@ -16,6 +16,7 @@ final readonly class Leaves
      * @param Instant|null $exit null where it is not planned
      * @param int $spare days from the exit to the last day; negative when it comes later
      * @param int $behind cards that should be begun or worked by now, and are not
+     * @param int $idle cards that are planned for when nothing is worked: a bay has closed, nobody is there
      */
     private function __construct(
         public LeavesHow $how,
@@ -23,6 +24,7 @@ final readonly class Leaves
         public ?Instant $exit,
         public int $spare,
         public int $behind,
+        public int $idle,
     ) {}
 
     /**
@@ -33,10 +35,11 @@ final readonly class Leaves
     public static function of(VisitNow $visit, Instant $now, DateTimeZone $zone): self
     {
         $exit = $visit->exit();
-        $open = $behind = 0;
+        $open = $behind = $idle = 0;
         foreach ($visit->cards as $card) {
             $open += $card->worked() ? 0 : 1;
             $behind += $card->from() !== null && $card->behind($now) ? 1 : 0;
+            $idle += $card->idle($visit->hours, $now) ? 1 : 0;
         }
         $spare = $exit === null ? 0 : $exit->dayIn($zone)->daysUntil($visit->end);
         $how = LeavesHow::of($visit->problem === null, $exit, $open > 0, $visit->must, $visit->end, $zone);
@@ -44,11 +47,12 @@ final readonly class Leaves
 
         return new self(
             $how,
-            // A plan that work is behind of is not to be relied on.
-            $behind > 0 && $state === FleetState::Clear ? FleetState::Watch : $state,
+            // A plan that work is behind of, or that nobody can keep to, is not to be relied on.
+            $behind + $idle > 0 && $state === FleetState::Clear ? FleetState::Watch : $state,
             $exit,
             $spare,
             $behind,
+            $idle,
         );
     }
 }

@@ -93,6 +93,15 @@ final readonly class WorkHours
         return $low;
     }
 
+    /** Whether anybody works at an instant; beyond the last slot, as if work went on round the clock. @pure */
+    public function works(Instant $at): bool
+    {
+        $next = $this->at(Instant::fromEpoch($at->epoch() + 1));
+
+        return $next === count($this->begins)
+            || $next > 0 && $at->epoch() < $this->begins[$next - 1] + $this->minutes * 60;
+    }
+
     /** Where an instant lies, in slots and parts of one; in a break, where work goes on. @pure */
     public function place(Instant $at): float
     {

@@ -7,10 +7,12 @@ namespace Jorvel\Core\Tests\Visits;
 use Jorvel\Core\Floor\CardProgress;
 use Jorvel\Core\Floor\FindingProgress;
 use Jorvel\Core\Now\CardInVisit;
+use Jorvel\Core\Now\FoundNow;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Tests\Now\Pictures;
 use Jorvel\Core\Visits\Configured;
+use Jorvel\Core\Visits\CourseCause;
 use Jorvel\Core\Visits\CourseDay;
 use Jorvel\Core\Visits\ExitForecast;
 use Jorvel\Core\Visits\Leaves;
@@ -65,6 +67,9 @@ final class VisitNowTest extends TestCase
             [...$ends('06T12:00'), self::card('2', '05T08:00', '05T11:00', $begun, CardProgress::InWork)],
             null, 'in_time', 'watch', 2, 1,
         ];
+        yield 'planned for when nothing is worked' => [
+            [...$ends('06T12:00'), self::card('2', '06T14:00', '06T17:00')], null, 'in_time', 'watch', 2, 0,
+        ];
         yield 'everything is worked' => [
             [self::card('1', '04T08:00', '04T12:00', $closed, CardProgress::Closed)],
             null, 'worked', 'clear', 3, 0,
@@ -86,6 +91,25 @@ final class VisitNowTest extends TestCase
             [$how, $state, $spare, $behind],
             [$leaves->how->value, $leaves->state->value, $leaves->spare, $leaves->behind],
         );
+    }
+
+    public function test_cards_that_are_planned_for_when_nothing_is_worked(): void
+    {
+        $idle = static fn(?string $from, ?string $to, array $with = [], CardProgress $state = CardProgress::Open): int
+            => Leaves::of(
+                Pictures::visit([self::card('1', $from, $to, $with, $state)]),
+                self::at('05T12:00'),
+                new \DateTimeZone('UTC'),
+            )->idle;
+        // Work goes on from eight to four, every day.
+        self::assertSame([0, 0], [$idle('06T08:00', '06T16:00'), $idle('06T15:30', '07T08:30')]);
+        self::assertSame([1, 1, 1], [
+            $idle('06T07:30', '06T10:00'), $idle('06T15:00', '06T16:30'), $idle('06T16:00', '07T10:00'),
+        ]);
+        self::assertSame(0, $idle(null, null), 'without a time it is not planned at all');
+        self::assertSame(0, $idle('05T06:00', '05T09:00'), 'what is past is behind, no more');
+        self::assertSame(0, $idle('06T07:00', '06T10:00', ['begun' => '05T11:00'], CardProgress::InWork), 'begun');
+        self::assertSame(1, $idle('05T11:00', '06T17:00', ['begun' => '05T11:00'], CardProgress::InWork));
     }
 
     public function test_when_it_is_on_jacks_and_powered(): void
@@ -181,11 +205,46 @@ final class VisitNowTest extends TestCase
             (string) $d->day, $d->work->closed, $d->work->planned, $d->work->spent, $d->work->longer(),
             $d->work->raised, $d->open, (string) $d->exit, $d->moved,
         ], $days));
+        self::assertSame([[], [], [CourseCause::Found, CourseCause::Unworked]], array_map(
+            static fn(CourseDay $d): array => $d->causes(),
+            $days,
+        ));
         // What moved it is what came between the two forecasts, on whatever days.
         self::assertSame([null, null], [$days[0]->since, $days[1]->since]);
         self::assertSame([2, 0.0, 3, 8.0], [
             $days[2]->since?->closed, $days[2]->since?->longer(), $days[2]->since?->raised, $days[2]->since?->planned,
         ]);
+    }
+
+    /** @return iterable<string, array{float, string, int, list<CourseCause>}> spent, forecast, findings; why */
+    public static function causes(): iterable
+    {
+        [$found, $longer, $unworked] = [CourseCause::Found, CourseCause::Longer, CourseCause::Unworked];
+        yield 'a finding' => [8.0, '08T16:00', 1, [$found]];
+        yield 'cards that took longer' => [9.0, '08T16:00', 0, [$longer]];
+        yield 'by less than tells' => [8.4, '08T16:00', 0, []];
+        yield 'both' => [12.0, '08T16:00', 2, [$found, $longer]];
+        yield 'sooner all the same' => [12.0, '06T16:00', 2, []];
+        yield 'as before' => [12.0, '07T16:00', 2, []];
+    }
+
+    /** @param list<CourseCause> $why */
+    #[DataProvider('causes')]
+    public function test_why_it_leaves_later(float $spent, string $exit, int $findings, array $why): void
+    {
+        // Of sixteen hours of people eight are worked: half is no cause yet.
+        $visit = Pictures::visit([self::card('1', null, null, [
+            'hours' => 8.0, 'begun' => '04T08:00', 'closed' => '04T16:00', 'spent' => $spent,
+        ], CardProgress::Closed)], array_map(
+            static fn(int $n): FoundNow => Pictures::found("f{$n}", '2026-05-04T12:00:00Z'),
+            $findings === 0 ? [] : range(1, $findings),
+        ));
+        $days = CourseDay::all($visit, [
+            '2026-05-04' => new ExitForecast(self::at('04T08:00'), self::at('07T16:00')),
+            '2026-05-05' => new ExitForecast(self::at('05T08:00'), self::at($exit)),
+        ], self::at('05T08:00'), new \DateTimeZone('UTC'));
+        self::assertSame($why, $days[1]->causes());
+        self::assertSame($days[1]->moved > 0, $days[1]->later());
     }
 
     public function test_a_forecast_that_could_not_be_made_leaves_the_one_before(): void

@@ -34,6 +34,16 @@ final class SeasonTest extends BrowserCase
         self::assertSame('1', self::scalar("select count(*) from records where what = 'visit.cancelled'"));
     }
 
+    public function test_what_nobody_may_move_is_looked_at_all_the_same(): void
+    {
+        self::$ines->go('/visits/season?days=30')->click('[data-visit="visit-1"]')->find('[data-testid="chosen"]');
+        self::$ines->see('in work: it stays where it is');
+        $mika = self::visitor('mika')->go('/visits/season?days=30')->click('[data-visit="visit-3"]');
+        $mika->find('[data-testid="chosen"]');
+        $mika->see('Phase check');
+        self::assertStringNotContainsString('Give it up', $mika->text());
+    }
+
     public function test_a_bay_closes_for_a_week_and_only_what_stood_there_moves(): void
     {
         $ines = self::$ines->go('/visits/season?days=30')->see('for 30 days', 60);

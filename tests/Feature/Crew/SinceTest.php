@@ -50,6 +50,14 @@ final class SinceTest extends WorldCase
         self::assertStringContainsString('Changed: QA-VFB', implode("\n", $said));
         self::assertContains('/visits/3', array_column($rooms['Visits']['lines'], 'link'));
         self::assertContains('plan made anew', $rooms['Visits']['counted']);
+        $things = count($said) + array_sum(array_map(
+            static fn(string $c): int => max(1, (int) $c),
+            $rooms['Visits']['counted'],
+        ));
+        self::assertStringContainsString(
+            "{$things} things changed in 1 room",
+            (string) $this->as('tor', 'GET', 'since')->json('sentence'),
+        );
         // Who did it sees nothing of it; and once seen, it is past.
         $this->signsIn('ines');
         self::assertStringContainsString(

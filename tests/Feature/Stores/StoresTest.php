@@ -36,13 +36,27 @@ final class StoresTest extends WorldCase
         foreach ([
             [[], 'Say where and when the re-checks of QA-VFE are made. Nothing was opened.'],
             [[['mark' => 'QA-VFE', 'visit' => null, 'start' => '2026-05-04', 'end' => '2026-05-04']], 'which is past'],
-            [[['mark' => 'QA-VFE', 'visit' => 1]], 'The visit of QA-VFE is released or cancelled by now.'],
+            [
+                [['mark' => 'QA-VFE', 'visit' => 1]],
+                'The visit of QA-VFE is released or cancelled by now, or for washes only.',
+            ],
             [[['mark' => 'QA-VFE', 'visit' => null, 'start' => '2026-05-08', 'end' => '2026-05-08']], 'of QA-VFF are'],
         ] as [$places, $why]) {
             self::assertStringContainsString($why, (string) $this->as('tor', 'POST', "recalls/{$id}/rechecks", [
                 'places' => $places,
             ])->assertStatus($places === [] || ! isset($places[0]['visit']) ? 422 : 409)->json('message'));
         }
+        $stands = Visit::create([
+            'aircraft_id' => DB::table('aircraft')->where('mark', 'QA-VFE')->value('id'), 'title' => 'Work',
+            'bay' => Visit::LINE, 'start' => '2026-05-09', 'end' => '2026-05-12', 'state' => Visit::PLANNED,
+        ]);
+        self::assertStringContainsString(
+            'QA-VFE is already in "Work"',
+            (string) $this->as('tor', 'POST', "recalls/{$id}/rechecks", ['places' => [
+                ['mark' => 'QA-VFE', 'visit' => null, 'start' => '2026-05-08', 'end' => '2026-05-09'],
+            ]])->assertStatus(422)->json('message'),
+        );
+        $stands->delete();
         self::assertSame(0, Recheck::count());
         $places = [
             ['mark' => 'QA-VFE', 'visit' => null, 'start' => '2026-05-08', 'end' => '2026-05-09'],
@@ -422,9 +436,10 @@ final class StoresTest extends WorldCase
     private function open(ToolRecall $recall): void
     {
         $aircraft = $this->as('tor', 'GET', "tools/{$recall->tool->code}")->json('recall.aircraft');
-        $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks", ['places' => array_map(static fn(array $a): array => [
+        $places = array_map(static fn(array $a): array => [
             'mark' => $a['mark'], 'visit' => $a['visits'][0]['id'] ?? null, 'start' => '2026-05-05',
             'end' => '2026-05-07',
-        ], $aircraft)])->assertOk();
+        ], $aircraft);
+        $this->as('tor', 'POST', "recalls/{$recall->id}/rechecks", ['places' => $places])->assertOk();
     }
 }

@@ -106,7 +106,7 @@ final class BeginEarlyTest extends WorldCase
         ]);
         $before = $this->now();
         self::assertStringContainsString(
-            'is in "Tyre change"',
+            'QA-VFB is already in "Tyre change"',
             $this->as('oda', 'POST', "visits/{$this->visit->id}/begin")->assertStatus(422)->json('message'),
         );
         self::assertSame($before, $this->now());

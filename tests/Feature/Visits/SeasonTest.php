@@ -355,6 +355,8 @@ final class SeasonTest extends WorldCase
         );
         $board = $this->as('oda', 'GET', "visits/{$stands->id}/board")->assertOk();
         self::assertStringContainsString($said, (string) $board->json('note'));
+        self::assertSame('watch', $board->json('verdict'));
+        self::assertStringContainsString('planned for when nobody works there', (string) $board->json('sentence'));
         self::assertSame([], array_filter(
             array_column($board->json('days'), 'words'),
             static fn(string $day): bool => preg_match('/\b2[0-6] May/', $day) === 1,
@@ -467,6 +469,16 @@ final class SeasonTest extends WorldCase
         DB::table('sectors')->limit(1)->update(['aircraft_id' => $visit->aircraft_id, 'date' => '2026-05-12']);
         $doubts = fn(): string => implode(' ', $this->as('oda', 'GET', "visits/{$visit->id}")->json('doubts'));
         self::assertSame('', $doubts(), 'a flight on its day is not in its way');
+        $template = (int) DB::table('card_templates')->where('code', 'SKV-61-21')->value('id');
+        foreach ([
+            ["visits/{$visit->id}/items", ['items' => [explode('|', $other['id'])[1]], 'reason' => '']],
+            ["visits/{$visit->id}/cards", ['template' => $template]],
+        ] as [$door, $body]) {
+            self::assertStringContainsString(
+                'nothing is worked but washes',
+                (string) $this->as('ines', 'POST', $door, $body)->assertStatus(422)->json('message'),
+            );
+        }
         $visit->update(['state' => Visit::IN_WORK]);
         self::assertNotSame($before, $flown(), 'once it has begun, it stands until it is released');
         $visit->update(['state' => Visit::PLANNED]);
@@ -481,6 +493,18 @@ final class SeasonTest extends WorldCase
             'items' => [explode('|', $other['id'])[1]], 'reason' => '',
         ])->assertCreated();
         self::assertStringContainsString('washes', (string) $edit($place)->assertStatus(422)->json('message'));
+        $wet = (int) $visit->cards()->where('item_id', explode('|', $wash['id'])[1])->value('id');
+        $dry = (int) $visit->cards()->where('item_id', explode(':', explode('|', $other['id'])[1])[0])->value('id');
+        $split = fn(int $card) => $this->as('ines', 'POST', "visits/{$visit->id}/split", [
+            'cards' => [$card], 'title' => 'Apart', 'bay' => $place, 'start' => '2026-05-13', 'end' => '2026-05-13',
+            'reason' => '',
+        ]);
+        self::assertStringContainsString('washes', (string) $split($dry)->assertStatus(422)->json('message'));
+        $apart = (int) $split($wet)->assertCreated()->json('id');
+        self::assertTrue(Visit::findOrFail($apart)->between, 'the wash goes there by itself');
+        self::assertStringContainsString('washes', (string) $this->as('ines', 'POST', "visits/{$visit->id}/merge", [
+            'into' => $apart, 'reason' => '',
+        ])->assertStatus(422)->json('message'));
         // As if it had been moved there before: said wherever it is named.
         $visit->update(['bay' => $place]);
         self::assertStringContainsString('Move the visit to a bay.', $doubts());

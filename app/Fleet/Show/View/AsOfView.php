@@ -14,6 +14,8 @@ final readonly class AsOfView
         #[OA\Property] public string $sentence,
         #[OA\Property] public string $day,
         #[OA\Property] public string $today,
+        /** the last day that can be asked for */
+        #[OA\Property] public string $until,
         /** @var list<string> */
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $bases,
         /** @var list<AsOfRow> those that cannot fly first */

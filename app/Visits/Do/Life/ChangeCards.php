@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Floor\Model\Card;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
+use App\Now\LoadBay;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Do\CreateVisit;
@@ -28,6 +29,7 @@ final readonly class ChangeCards
         private LoseCards $lose,
         private CancelVisit $cancel,
         private InTime $inTime,
+        private LoadBay $bays,
         private CreateVisit $create,
         private PlanVisit $plan,
         private Records $records,
@@ -81,6 +83,7 @@ final readonly class ChangeCards
             $visit = $this->visit($id, $reason);
             $out = $this->chosen($visit, $cards);
             $this->inTime->require($visit, $out, $new->start);
+            $this->bays->requireWashes($new->bay, LoadBay::dry($out), 'Nothing was changed.');
             $make = $this->create->ask($by, $new, bare: true);
 
             return function () use ($by, $visit, $out, $make, $reason): array {
@@ -110,6 +113,7 @@ final readonly class ChangeCards
             $this->lose->requireUntouched($visit->cards);
             $out = $visit->cards->filter(static fn(Card $c): bool => $c->isWork())->values();
             $this->inTime->require($visit, $out, $to->start);
+            $this->bays->requireWashes($to->bay, LoadBay::dry($out), 'Nothing was changed.');
 
             return function () use ($by, $visit, $to, $out): array {
                 $this->move($by, $visit, $to, $out, "merged into \"{$to->title}\"");

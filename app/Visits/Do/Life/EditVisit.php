@@ -5,17 +5,14 @@ declare(strict_types=1);
 namespace App\Visits\Do\Life;
 
 use App\Crew\Model\Person;
-use App\Floor\Model\Card;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
 use App\Now\LoadBay;
-use App\Now\LoadFlying;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Do\PlanVisit;
 use App\Visits\Model\Visit;
 use Closure;
-use Jorvel\Core\Fleet\VisitSpan;
 use Jorvel\Core\Shared\Day;
 
 /**
@@ -28,7 +25,6 @@ final readonly class EditVisit
         private CommitUnmoved $commit,
         private InTime $inTime,
         private LoadBay $bays,
-        private LoadFlying $flying,
         private PlanVisit $plan,
         private Records $records,
     ) {}
@@ -97,20 +93,9 @@ final readonly class EditVisit
             $this->bays->requireDays($start, $end, $kept);
         }
         $this->bays->requireKnown($bay, $kept);
-        $this->bays->requireWashes(
-            $bay,
-            LoadBay::dry($visit->cards)->map(static fn(Card $c): string => "{$c->number} {$c->title}")->values(),
-            $kept,
-        );
+        $this->bays->requireWashes($bay, LoadBay::dry($visit->cards), $kept);
         $this->bays->requireFree($bay, $start, $end, $kept, $visit->id);
-        $span = VisitSpan::of($start, $end);
-        $other = Visit::where('aircraft_id', $visit->aircraft_id)->whereKeyNot($visit->id)
-            ->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()
-            ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($span->from, $span->to));
-        if ($other !== null) {
-            throw Refused::because("{$visit->aircraft->mark} is in \"{$other->title}\" from {$other->start} to "
-                ."{$other->end}. {$kept}");
-        }
+        $this->bays->requireApart($visit->aircraft, $start, $end, $kept, $visit->id);
     }
 
     /** @return array{title: string, bay: string, start: string, end: string} */

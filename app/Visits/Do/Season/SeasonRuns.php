@@ -7,6 +7,7 @@ namespace App\Visits\Do\Season;
 use App\Crew\Model\Person;
 use App\Shared\Clock;
 use App\Shared\Refused;
+use App\Shared\Words;
 use App\Visits\Model\PlanRunState;
 use App\Visits\Model\SeasonRun;
 use App\Visits\SeasonWords;
@@ -118,7 +119,7 @@ final readonly class SeasonRuns
             'state' => PlanRunState::Done,
             'share' => 1.0,
             'ended_at' => (string) $this->clock->now(),
-            'message' => 'Proposed: '.count($plan->visits).' new visits'.match (true) {
+            'message' => 'Proposed: '.Words::count(count($plan->visits), 'visit').match (true) {
                 $open === 0 => ', and everything that can be has one.',
                 $open === 1 => '; one aircraft would stand in the end.',
                 default => "; {$open} aircraft would stand in the end.",

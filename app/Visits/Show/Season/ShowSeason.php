@@ -350,7 +350,6 @@ final readonly class ShowSeason
             $place->name,
             $place->base,
             $place->bay?->id,
-            $bay->atOnce,
             SeasonWords::places($bay),
             $bay->outside,
             array_values($ground->pages->keys()->filter($bay->fits(...))->all()),

@@ -15,7 +15,6 @@ final readonly class SeasonBayView
         #[OA\Property] public string $name,
         #[OA\Property] public string $base,
         #[OA\Property] public ?int $bay,
-        #[OA\Property] public int $places,
         /** how many may stand there, in words */
         #[OA\Property] public string $says,
         #[OA\Property] public bool $outside,

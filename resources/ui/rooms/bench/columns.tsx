@@ -55,7 +55,7 @@ export const testColumns: Column<Schemas['TestRow']>[] = [
         header: 'See',
         accessorFn: (r) => r.attemptId ?? '',
         cell: ({ row: { original: r } }) => (
-            <span className="flex flex-wrap gap-x-3 whitespace-nowrap">
+            <span className="-my-1 flex flex-wrap gap-x-3 whitespace-nowrap">
                 {r.attemptId !== null && (
                     <Link
                         to={`/bench/attempts/${r.attemptId}`}

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { useAsOf } from '../../api/hooks';
 import { Button, ButtonLink } from '../../parts/Button';
 import { DateInput, whole } from '../../parts/DateInput';
-import { plus } from '../../parts/dates';
+import { plus, short } from '../../parts/dates';
 import { Page, Wait } from '../../parts/Page';
 import { State } from '../../parts/State';
 import { Tabs } from '../../parts/Tabs';
@@ -42,7 +42,7 @@ export function AsOf() {
                     <div className="noprint flex flex-wrap items-center gap-4">
                         <label className="flex items-center gap-2 font-semibold">
                             On
-                            <OnDay key={is.day} day={is.day} onDay={(day) => set('day', day)} />
+                            <OnDay key={is.day} is={is} onDay={(day) => set('day', day)} />
                         </label>
                         {[1, 7, 30].map((ahead) => (
                             <Button key={ahead} onClick={() => set('day', plus(is.today, ahead))}>
@@ -113,23 +113,32 @@ function Rows({ rows }: { rows: Schemas['AsOfRow'][] }) {
     );
 }
 
-/** The day that is asked for: heard once it is whole. */
-function OnDay({ day, onDay }: { day: string; onDay: (day: string) => void }) {
-    const [typed, setTyped] = useState(day);
+/** The day that is asked for: heard once it is whole and one that can be asked for. */
+function OnDay({ is, onDay }: { is: Schemas['AsOfView']; onDay: (day: string) => void }) {
+    const [typed, setTyped] = useState(is.day);
+    const can = (day: string) => day >= is.today && day <= is.until;
     return (
-        <span className="w-44">
-            <DateInput
-                name="day"
-                what="the day"
-                value={typed}
-                onChange={(e) => {
-                    setTyped(e.target.value);
-                    if (whole(e.target.value) && e.target.value !== day) {
-                        onDay(e.target.value);
-                    }
-                }}
-                className={box}
-            />
-        </span>
+        <>
+            <span className="w-44">
+                <DateInput
+                    name="day"
+                    what="the day"
+                    value={typed}
+                    onChange={(e) => {
+                        const day = e.target.value;
+                        setTyped(day);
+                        if (whole(day) && can(day) && day !== is.day) {
+                            onDay(day);
+                        }
+                    }}
+                    className={box}
+                />
+            </span>
+            {whole(typed) && !can(typed) && (
+                <span role="alert" className="font-normal text-rust">
+                    Take a day from {short(is.today)} to {short(is.until)}.
+                </span>
+            )}
+        </>
     );
 }

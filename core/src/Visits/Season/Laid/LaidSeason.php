@@ -94,11 +94,12 @@ final readonly class LaidSeason
             if ($own !== []) {
                 $troubles[$visit->id] = $own;
             }
-            $days += $bay->wash ? 0 : $visit->days();
-            $cost += $access + $given->visitWeight + ($bay->wash ? 0.0 : $given->dayWeight * $visit->days());
-            for ($d = $visit->start->number; ! $bay->wash && $d <= $visit->end->number; $d++) {
-                $cost += $given->toll[$visit->aircraft][$d] ?? 0.0;
-            }
+            $stood = $bay->wash ? [] : range($visit->start->number, $visit->end->number);
+            $days += count($stood);
+            $cost += $access + $given->visitWeight + array_sum(array_map(
+                static fn(int $d): float => $given->dayWeight + ($given->toll[$visit->aircraft][$d] ?? 0.0),
+                $stood,
+            ));
             foreach ($visit->items as $id) {
                 $cost += $items[$id]->early($visit->start, $latest[$id]) + $items[$id]->away($visit->start);
                 $early += max(0, $visit->start->daysUntil($latest[$id]));

@@ -41,6 +41,8 @@ export function SeasonDrawing({ season, reading, chosen, may, onChoose, onMove, 
         if (may && !block.stands) {
             svg.current?.setPointerCapture(e.pointerId);
             setDrag({ id: block.id, x: e.clientX, y: e.clientY, longer, by: 0, down: 0 });
+        } else {
+            onChoose(block.id);
         }
     };
     const go = (e: React.PointerEvent) => {
