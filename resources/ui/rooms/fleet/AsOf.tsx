@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useAsOf } from '../../api/hooks';
@@ -40,10 +40,7 @@ export function AsOf() {
                     }
                 >
                     <div className="noprint flex flex-wrap items-center gap-4">
-                        <label className="flex items-center gap-2 font-semibold">
-                            On
-                            <OnDay key={is.day} is={is} onDay={(day) => set('day', day)} />
-                        </label>
+                        <OnDay key={is.day} is={is} onDay={(day) => set('day', day)} />
                         {[1, 7, 30].map((ahead) => (
                             <Button key={ahead} onClick={() => set('day', plus(is.today, ahead))}>
                                 {ahead === 1 ? 'tomorrow' : `in ${ahead} days`}
@@ -116,11 +113,16 @@ function Rows({ rows }: { rows: Schemas['AsOfRow'][] }) {
 /** The day that is asked for: heard once it is whole and one that can be asked for. */
 function OnDay({ is, onDay }: { is: Schemas['AsOfView']; onDay: (day: string) => void }) {
     const [typed, setTyped] = useState(is.day);
+    const id = useId();
     const can = (day: string) => day >= is.today && day <= is.until;
     return (
-        <>
+        <div className="flex flex-wrap items-center gap-2">
+            <label htmlFor={id} className="font-semibold">
+                On
+            </label>
             <span className="w-44">
                 <DateInput
+                    id={id}
                     name="day"
                     what="the day"
                     value={typed}
@@ -135,10 +137,10 @@ function OnDay({ is, onDay }: { is: Schemas['AsOfView']; onDay: (day: string) =>
                 />
             </span>
             {whole(typed) && !can(typed) && (
-                <span role="alert" className="font-normal text-rust">
+                <span role="alert" className="text-rust">
                     Take a day from {short(is.today)} to {short(is.until)}.
                 </span>
             )}
-        </>
+        </div>
     );
 }
