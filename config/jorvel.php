@@ -67,6 +67,9 @@ return [
     'season_sector_hours' => 3.0,
     'season_line_hours' => 0.2,
     'season_roof_hours' => 6.0,
+    // What each hour of work costs beyond that share of a base's people, and beyond all of them.
+    'season_full_hours' => 0.5,
+    'season_over_hours' => 4.0,
     // Hours that an aircraft stands at a wash place at the most.
     'season_wash_hours' => 3.0,
     'season_fly_more' => 1.25,

@@ -284,7 +284,7 @@ final class LaidSeasonTest extends TestCase
             ));
             $judged = LaidSeason::judge($given, $stay);
             self::assertSame([], $judged->troubles);
-            $fixed = array_map(static fn(LaidVisit $v): SeasonFixed => $v->standing($judged->free[$v->id]), $stay);
+            $fixed = array_map(static fn(LaidVisit $v): SeasonFixed => $v->standing($judged), $stay);
             $plan = SeasonChain::plan($given->with($judged->left, $fixed), 200, $seed);
             $more = array_column($plan->fixed, 'items', 'id');
             $after = [

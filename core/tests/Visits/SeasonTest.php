@@ -12,10 +12,13 @@ use Jorvel\Core\Shared\InputError;
 use Jorvel\Core\Visits\PackItem;
 use Jorvel\Core\Visits\Season\Season;
 use Jorvel\Core\Visits\Season\SeasonBay;
+use Jorvel\Core\Visits\Season\SeasonBoard;
 use Jorvel\Core\Visits\Season\SeasonDown;
 use Jorvel\Core\Visits\Season\SeasonFixed;
 use Jorvel\Core\Visits\Season\SeasonGiven;
 use Jorvel\Core\Visits\Season\SeasonItem;
+use Jorvel\Core\Visits\Season\SeasonPeople;
+use Jorvel\Core\Visits\Season\SeasonPlan;
 use Jorvel\Core\Visits\Season\SeasonResult;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -26,8 +29,8 @@ final class SeasonTest extends TestCase
     private const FROM = '2026-05-04';
 
     /**
-     * A small season by chance: two aircraft, two bays with days off, a visit that stands, a bound on who is down; of
-     * every other one bay is a wash place.
+     * A small season by chance: two aircraft, two bays with days off, a visit that stands, a bound on who is down, and
+     * on the hours of people that the bays share; of every other one bay is a wash place.
      */
     private static function small(int $seed, int $items, int $days): SeasonGiven
     {
@@ -55,7 +58,15 @@ final class SeasonTest extends TestCase
             $from->plusDays($chance->below(3) - 1),
             $from->plusDays(2),
             (float) $chance->below(14),
+            [null, 4.0][$chance->below(2)],
         )];
+        $people = $chance->below(3) === 0 ? [] : [
+            SeasonPeople::of(['X', 'Y'], array_combine(range($from->number, $from->number + 4), array_map(
+                static fn(int $d): float => 3.0 + $chance->below(9),
+                range(0, 4),
+            ))),
+            SeasonPeople::of(['Y'], [$from->number + 3 => 2.0], 0.5),
+        ];
 
         return SeasonGiven::of($from, $days, $list, ['p0' => 1.5, 'p1' => 0.5], [
             SeasonBay::of('X', 8.0, 1, null, [1, 2, 3, 4, 5]),
@@ -64,7 +75,7 @@ final class SeasonTest extends TestCase
             ], outside: $chance->below(2) === 0, wash: $seed % 2 === 0),
         ], $fixed, $chance->below(2) === 0 ? [] : [SeasonDown::of(['A0', 'A1'], 1)], 4.0, 3.0, $chance->below(2) === 0
             ? []
-            : ['A0' => [$from->number + 1 => 2.5, $from->number + 3 => 1.0]]);
+            : ['A0' => [$from->number + 1 => 2.5, $from->number + 3 => 1.0]], $people);
     }
 
     /**
@@ -125,13 +136,27 @@ final class SeasonTest extends TestCase
 
             return $opened + array_sum(array_map(static fn(SeasonItem $i): float => $i->is->hours, $items));
         };
-        foreach ($into as $id => $items) {
-            if ($hours($items) > $fixed[$id]->free + 1e-9) {
-                return null;
+        // Hours by bay and day.
+        $worked = [];
+        $works = static function (array &$to, SeasonFixed $f, float $hours) use ($g, $bays): void {
+            for ($d = max($g->from->number, $f->start->number); $d <= $f->end->number; $d++) {
+                $day = $bays[$f->bay]->hours(Day::fromNumber($d));
+                $to[$d - $g->from->number][$f->bay] = ($to[$d - $g->from->number][$f->bay] ?? 0.0) + min($day, $hours);
+                $hours = max(0.0, $hours - $day);
             }
-        }
+        };
         $days = [];
         foreach ($g->fixed as $f) {
+            $more = $hours($into[$f->id] ?? []);
+            if ($more > $f->free + 1e-9) {
+                return null;
+            }
+            if ($f->bay !== null) {
+                $all = [];
+                $works($all, $f, INF);
+                $does = $f->hours ?? max(0.0, array_sum(array_map(array_sum(...), $all)) - $f->free);
+                $works($worked, $f, $does + $more);
+            }
             for ($d = $f->start->number; $d <= $f->end->number; $d++) {
                 $days[$d - $g->from->number][] = [$f->aircraft, $f->bay, false];
             }
@@ -143,16 +168,28 @@ final class SeasonTest extends TestCase
             }
             $left = $hours($items);
             $cost += $g->visitWeight;
+            $is = $bays[$bay];
             for ($d = (int) $start; ; $d++) {
                 if ($d >= $g->days) {
                     return null;
                 }
                 $days[$d][] = [$mark, $bay, true];
                 $cost += $bays[$bay]->wash ? 0.0 : $g->dayWeight + ($g->toll[$mark][$g->from->number + $d] ?? 0.0);
-                $left -= $bays[$bay]->hours($g->from->plusDays($d));
+                $day = $is->hours($g->from->plusDays($d));
+                $worked[$d][$bay] = ($worked[$d][$bay] ?? 0.0) + min($left, $day);
+                $left -= $day;
                 if ($left <= 1e-9) {
                     break;
                 }
+            }
+        }
+        foreach ($g->people as $of) {
+            foreach ($of->hours as $day => $there) {
+                $sum = static fn(array $by): float => array_sum(array_intersect_key(
+                    $by[$day - $g->from->number] ?? [],
+                    array_flip($of->bays),
+                ));
+                $cost += $of->over * max(0.0, $sum($worked) - $there);
             }
         }
         foreach ($days as $in) {
@@ -240,6 +277,32 @@ final class SeasonTest extends TestCase
             $left += count($is->unplaced);
         }
         self::assertGreaterThan(5, $left, 'some could not be placed');
+    }
+
+    public function test_what_is_put_in_and_taken_out_again_leaves_nothing_behind(): void
+    {
+        $stood = 0;
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $board = SeasonBoard::of(self::small($seed, 8, 9));
+            $chance = Chance::seeded($seed);
+            $plan = new SeasonPlan($board);
+            $empty = $plan->cost();
+            $fill = static function () use ($board, $plan): float {
+                foreach (array_keys($board->craft) as $item) {
+                    $board->counts[$item] && $plan->insert($item);
+                }
+
+                return $plan->cost();
+            };
+            $full = $fill();
+            $stood += count($plan->inFixed);
+            foreach ($chance->shuffle(array_keys($board->craft)) as $item) {
+                $plan->remove($item);
+            }
+            self::assertEqualsWithDelta($empty, $plan->cost(), 1e-9, "seed {$seed}");
+            self::assertEqualsWithDelta($full, $fill(), 1e-9, "seed {$seed}");
+        }
+        self::assertGreaterThan(5, $stood, 'some go into visits that stand');
     }
 
     public function test_a_whole_fleet_keeps_every_rule_and_is_near_the_plan_that_is_known(): void
@@ -370,6 +433,10 @@ final class SeasonTest extends TestCase
             ['fixed.0.end', '2026-05-01', 'fixed.0'], ['fixed.1.aircraft', 'A', 'fixed.1'],
             ['fixed.1.bay', 'N', 'fixed.1'], ['down.0.aircraft', ['A', 'B', 'A'], 'down.0.aircraft.2'],
             ['down.0.most', -1, 'down.0.most'], ['weights.day', -1, 'weights.day'],
+            ['fixed.0.hours', -1, 'fixed.0.hours'], ['people.0.bays', ['N', 'Z'], 'people.0.bays.1'],
+            ['people.0.bays', ['N', 'N'], 'people.0.bays.1'], ['people.0.over', -1, 'people.0.over'],
+            ['people.0.hours.0.hours', -1, 'people.0.hours.0.hours'],
+            ['people.0.hours.1.date', '2026-05-04', 'people.0.hours.1.date'],
         ] as [$path, $value, $at]) {
             yield "{$path} ".json_encode($value) => [$path, $value, $at];
         }
@@ -390,6 +457,9 @@ final class SeasonTest extends TestCase
                 ['id' => 'G', 'aircraft' => 'B', 'start' => '2026-05-06', 'end' => '2026-05-07', 'free_hours' => 0],
             ],
             'down' => [['aircraft' => ['A'], 'most' => 1]], 'weights' => ['day' => 1], 'budget_ms' => 20,
+            'people' => [['bays' => ['N'], 'hours' => [
+                ['date' => '2026-05-04', 'hours' => 8], ['date' => '2026-05-05', 'hours' => 8],
+            ]]],
         ]), false);
         Door::compute('season', (string) json_encode($sheet));
         $keys = explode('.', $path);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Visits;
 
+use App\Crew\Do\SetDays;
+use App\Crew\Model\Person;
 use App\Deferrals\Model\DeferralCard;
 use App\Fleet\Show\DueBook;
 use App\Floor\Model\Card;
@@ -13,6 +15,7 @@ use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Jorvel\Core\Deferrals\ClockResult;
+use Jorvel\Core\Shared\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
 
@@ -253,6 +256,38 @@ final class SeasonTest extends WorldCase
         self::assertSame([], array_merge(...array_column($new, 'problems')));
     }
 
+    public function test_work_on_days_on_which_most_people_are_on_leave_costs_more_and_is_said(): void
+    {
+        $needs = array_slice(array_values(array_filter(
+            $this->season()['open'],
+            static fn(array $n): bool => $n['mark'] === 'Q-402' && $n['latest'] >= '2026-05-20',
+        )), 0, 6);
+        $laid = [self::visit('Q-402', 'Port Ellery', '2026-05-20', '2026-05-20', array_column($needs, 'id'))];
+        $of = function () use ($laid): array {
+            $season = $this->judged($laid);
+            $cost = array_column($season['figures'], 'value', 'name')['hours that it costs'];
+
+            return [
+                (float) str_replace(',', '', $cost), self::of($season, 'id', 'new-1')['hours'],
+                implode(' ', $season['short']),
+            ];
+        };
+        [$was, $hours, $said] = $of();
+        self::assertGreaterThan(5, $hours);
+        self::assertStringNotContainsString('20 May', $said);
+        foreach (Person::where('base', 'Port Ellery')->get() as $person) {
+            $day = Day::parse('2026-05-20');
+            app(SetDays::class)->set(Person::where('login', 'ines')->firstOrFail(), $person, $day, $day, null, 'leave');
+        }
+        [$is, , $said] = $of();
+        self::assertEqualsWithDelta(
+            $hours * (config('jorvel.season_full_hours') + config('jorvel.season_over_hours')),
+            $is - $was,
+            1.0,
+        );
+        self::assertStringContainsString('Port Ellery on Wed 20 May', $said);
+    }
+
     public function test_a_search_is_cancelled_and_leaves_everything_as_it_was(): void
     {
         $id = $this->as('ines', 'POST', 'season/propose', ['days' => 30, 'seconds' => 60, 'anew' => false, 'mark' => null, 'visits' => []])->json('id');
@@ -428,6 +463,8 @@ final class SeasonTest extends WorldCase
         self::assertFalse($mended['mends']);
         $this->as('ines', 'POST', 'season/keep', ['days' => 30, 'visits' => self::laid($mended)])->assertCreated();
         self::assertSame('2026-05-26', (string) $visit->refresh()->end);
+        // Only its last day is another: what it is planned by stands.
+        self::assertSame('2026-05-26T09:00:00Z', (string) $last->refresh()->planned_end);
         self::assertStringNotContainsString(
             'it must leave',
             implode(' ', $this->as('ines', 'GET', "visits/{$visit->id}")->json('doubts')),

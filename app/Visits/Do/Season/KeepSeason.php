@@ -64,11 +64,14 @@ final readonly class KeepSeason
      */
     public function __invoke(Person $by, int $days, array $asked): SeasonKeptView
     {
-        [$visits, $deferrals] = ($this->commit)(fn(): Closure => $this->ask($by, $days, $asked));
+        [$visits, $deferrals, $stands] = ($this->commit)(fn(): Closure => $this->ask($by, $days, $asked));
         // The first to come has the first choice of a base's people.
         usort($visits, static fn(Visit $a, Visit $b): int
             => [$a->start->number, $a->id] <=> [$b->start->number, $b->id]);
         foreach ($visits as $visit) {
+            if (in_array($visit->id, $stands, true)) {
+                continue;
+            }
             ($this->plan)($visit, $by, 'planned with the season', rounds: self::ROUNDS);
         }
         $not = [];
@@ -90,7 +93,8 @@ final readonly class KeepSeason
     /**
      * @param list<SeasonVisitAsked> $asked
      *
-     * @return Closure(): array{list<Visit>, array<int, int>} visits, and the visit of each deferral
+     * @return Closure(): array{list<Visit>, array<int, int>, list<int>} visits, the visit of each deferral, and the
+     *   visits whose plans stand: their days alone are others
      */
     private function ask(Person $by, int $days, array $asked): Closure
     {
@@ -110,9 +114,9 @@ final readonly class KeepSeason
         $season = $this->show->of($ground);
         $this->requireHolds($season);
         $blocks = array_filter($season->visits, static fn(SeasonBlock $b): bool => $b->changed);
-        $kept = Visit::with(['aircraft.type', 'cards.steps', 'cards.item'])
+        $kept = Visit::with(['aircraft.type', 'cards.steps', 'cards.item', 'plan'])
             ->findMany(array_column($blocks, 'visit'))->keyBy('id');
-        $makes = [];
+        $makes = $stands = [];
         foreach ($blocks as $block) {
             $visit = $block->visit === null ? null : $kept[$block->visit] ?? throw Refused::stale(
                 "{$block->mark}, {$block->title} is not there any more. The season is shown as it is; nothing was "
@@ -124,9 +128,12 @@ final readonly class KeepSeason
                 $block->gone => $this->gone($by, $visit),
                 default => $this->changed($by, $ground, $block, $visit),
             };
+            if ($visit !== null && self::stands($ground, $block, $visit)) {
+                $stands[] = $visit->id;
+            }
         }
 
-        return function () use ($by, $makes, $days): array {
+        return function () use ($by, $makes, $stands, $days): array {
             $visits = $deferrals = [];
             // What leaves a visit goes before it comes into another.
             foreach ($makes as [, , $lose]) {
@@ -145,7 +152,7 @@ final readonly class KeepSeason
                 'days' => $days, 'visits' => array_map(static fn(Visit $v): int => $v->id, $visits),
             ]);
 
-            return [$visits, $deferrals];
+            return [$visits, $deferrals, $stands];
         };
     }
 
@@ -159,6 +166,17 @@ final readonly class KeepSeason
         if (! $season->mayKeep) {
             throw Refused::because("{$season->why} Nothing was kept.");
         }
+    }
+
+    /** Whether a kept visit lasts longer or shorter, and nothing else of it is another: its plan is as good as before. */
+    private static function stands(SeasonGround $ground, SeasonBlock $block, Visit $visit): bool
+    {
+        $is = array_column($block->items, 'id');
+        $holds = $ground->holds[$block->id];
+
+        return $block->start === (string) $visit->start && SeasonPlace::of($visit) === $block->bay
+            && array_diff($is, $holds) === [] && array_diff($holds, $is) === []
+            && $visit->plan !== null && $visit->plan->problem() === null;
     }
 
     /** @return array{Closure(): ?Visit, list<int>, Closure(): void} what makes it, what it closes, what goes first */

@@ -148,7 +148,7 @@ final readonly class SeasonRuns
         )));
 
         return $ground->given->with($items, LaidMend::apart(array_map(
-            static fn(LaidVisit $v): SeasonFixed => $v->standing($judged->free[$v->id]),
+            static fn(LaidVisit $v): SeasonFixed => $v->standing($judged),
             $stay,
         ), $ground->given));
     }

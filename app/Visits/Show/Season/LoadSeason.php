@@ -204,6 +204,7 @@ final readonly class LoadSeason
             (float) config('jorvel.season_day_hours'),
             (float) config('jorvel.season_visit_hours'),
             $pages->map(fn(DuePage $p): array => $this->toll($p->aircraft, $today, $days))->all(),
+            $places->shared(),
         );
     }
 

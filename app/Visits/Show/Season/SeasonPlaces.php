@@ -13,6 +13,7 @@ use App\Visits\Model\Visit;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Visits\Season\SeasonBay;
+use Jorvel\Core\Visits\Season\SeasonPeople;
 
 /** Where aircraft can be worked on in a season, and who is there: of each base its bays, and its places outside. */
 final readonly class SeasonPlaces
@@ -108,6 +109,29 @@ final readonly class SeasonPlaces
         }
 
         return null;
+    }
+
+    /**
+     * The people of each base, whom its places share: so much of their work as a season reckons with, and all of it,
+     * beyond which nothing is worked.
+     *
+     * @return list<SeasonPeople>
+     */
+    public function shared(): array
+    {
+        $shared = [];
+        foreach ($this->people as $base => $hours) {
+            $places = array_keys(array_filter($this->places, static fn(SeasonPlace $p): bool => $p->base === $base));
+            $usual = (float) config('jorvel.season_usable_share');
+            $shared[] = SeasonPeople::of(
+                $places,
+                array_map(static fn(float $h): float => $usual * $h, $hours),
+                (float) config('jorvel.season_full_hours'),
+            );
+            $shared[] = SeasonPeople::of($places, $hours, (float) config('jorvel.season_over_hours'));
+        }
+
+        return $shared;
     }
 
     /**

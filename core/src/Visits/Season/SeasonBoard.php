@@ -30,13 +30,16 @@ final readonly class SeasonBoard
      * @param array<int, array<int, int>> $may be in further visits, by `down` and day
      * @param list<list<int>> $groups of `down`, by aircraft
      * @param list<list<int>> $fits bays by aircraft
-     * @param list<array{craft: int, start: int, free: float, bay: SeasonBay|null}> $fixed
+     * @param list<array{
+     *   craft: int, start: int, end: int, free: float, bay: SeasonBay|null, place: int|null, hours: float,
+     * }> $fixed days, bay, hours for which it is worked in the span
      * @param list<bool> $counts items that are not later than the span
      * @param list<bool> $roof by item
      * @param list<bool> $wash by item
      * @param list<SeasonBay> $bays
      * @param list<array{int, float}|null> $wishes day and hours a day away from it, by item
      * @param list<list<float>> $toll hours of all days before a day, by aircraft and day
+     * @param SeasonHands $hands what the visits that stand leave of the people
      */
     private function __construct(
         public int $days,
@@ -66,6 +69,7 @@ final readonly class SeasonBoard
         public array $bays,
         public array $wishes,
         private array $toll,
+        public SeasonHands $hands,
     ) {}
 
     /** @pure */
@@ -105,6 +109,26 @@ final readonly class SeasonBoard
                 }
             }
         }
+        $fixed = array_map(static function (SeasonFixed $f) use ($is, $index, $bays, $work, $from): array {
+            $place = $f->bay === null ? null : $bays[$f->bay];
+            $first = max(0, $f->start->number - $from);
+            $end = min($is->days - 1, $f->end->number - $from);
+
+            return [
+                'craft' => $index[$f->aircraft], 'start' => $f->start->number - $from, 'end' => $end,
+                'free' => $f->free, 'bay' => $place === null ? null : $is->bays[$place], 'place' => $place,
+                'hours' => $f->hours ?? ($place === null || $end < $first ? 0.0 : max(
+                    0.0,
+                    array_sum(array_slice($work[$place], $first, $end - $first + 1)) - $f->free,
+                )),
+            ];
+        }, $is->fixed);
+        $hands = SeasonHands::of($is, $work);
+        foreach ($fixed as $f) {
+            if ($f['place'] !== null) {
+                $hands->take($f['place'], max(0, $f['start']), $f['end'], 0.0, $f['hours']);
+            }
+        }
 
         return new self(
             $is->days,
@@ -130,10 +154,7 @@ final readonly class SeasonBoard
                 $is->bays,
                 static fn(SeasonBay $b): bool => $b->fits($mark),
             )), $marks),
-            array_map(static fn(SeasonFixed $f): array => [
-                'craft' => $index[$f->aircraft], 'start' => $f->start->number - $from, 'free' => $f->free,
-                'bay' => $f->bay === null ? null : $is->bays[$bays[$f->bay]],
-            ], $is->fixed),
+            $fixed,
             array_map(static fn(SeasonItem $i): bool => $i->is->latest->number - $from <= $last, $is->items),
             $is->dayWeight,
             $is->visitWeight,
@@ -150,6 +171,7 @@ final readonly class SeasonBoard
 
                 return $sum;
             }, $marks),
+            $hands,
         );
     }
 

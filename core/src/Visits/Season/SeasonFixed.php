@@ -17,25 +17,38 @@ final readonly class SeasonFixed
         public Day $start,
         public Day $end,
         public float $free,
+        public ?float $hours,
     ) {}
 
     /**
      * @param string|null $bay that it takes a place of
      * @param float $free hours for further items and their panels, at least 0
+     * @param float|null $hours for which it is worked, at least 0; where null, all that its days have beside `free`
      *
      * @throws InputError
      *
      * @pure
      */
-    public static function of(string $id, string $aircraft, ?string $bay, Day $start, Day $end, float $free): self
-    {
+    public static function of(
+        string $id,
+        string $aircraft,
+        ?string $bay,
+        Day $start,
+        Day $end,
+        float $free,
+        ?float $hours = null,
+    ): self {
         if ($end->number < $start->number) {
             throw InputError::at('', "ends on {$end}, before it begins on {$start}");
         }
 
-        return $free >= 0
-            ? new self($id, $aircraft, $bay, $start, $end, $free)
-            : throw InputError::negative('free_hours');
+        if (! ($free >= 0)) {
+            throw InputError::negative('free_hours');
+        }
+
+        return $hours === null || $hours >= 0
+            ? new self($id, $aircraft, $bay, $start, $end, $free, $hours)
+            : throw InputError::negative('hours');
     }
 
     /** @pure */

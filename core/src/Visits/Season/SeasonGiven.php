@@ -20,6 +20,7 @@ final readonly class SeasonGiven
      * @param list<SeasonFixed> $fixed
      * @param list<SeasonDown> $down
      * @param array<array-key, array<int, float>> $toll hours, by aircraft and number of the day
+     * @param list<SeasonPeople> $people
      */
     private function __construct(
         public Day $from,
@@ -32,6 +33,7 @@ final readonly class SeasonGiven
         public float $dayWeight,
         public float $visitWeight,
         public array $toll,
+        public array $people,
     ) {}
 
     /**
@@ -45,6 +47,7 @@ final readonly class SeasonGiven
      * @param float $visitWeight hours that a visit costs, at least 0
      * @param array<array-key, array<int, float>> $toll hours, at least 0, that a day of an aircraft in a visit costs
      *   besides, for what it was to fly; by aircraft and the day's number
+     * @param list<SeasonPeople> $people that bays share
      *
      * @throws InputError at what is out of its range; at `fixed.<i>` where the visits that stand cannot stand together
      *
@@ -61,6 +64,7 @@ final readonly class SeasonGiven
         float $dayWeight = 4.0,
         float $visitWeight = 4.0,
         array $toll = [],
+        array $people = [],
     ): self {
         if ($days < 1 || $days > self::LONGEST) {
             throw InputError::at('days', 'must be from 1 to '.self::LONGEST);
@@ -77,9 +81,16 @@ final readonly class SeasonGiven
                 }
             }
         }
+        foreach ($people as $i => $of) {
+            foreach ($of->bays as $j => $bay) {
+                if (! in_array($bay, array_column($bays, 'id'), true)) {
+                    throw InputError::notAmong("people.{$i}.bays.{$j}", 'bays', $bay);
+                }
+            }
+        }
         self::together($bays, $fixed);
 
-        return new self($from, $days, $items, $access, $bays, $fixed, $down, $dayWeight, $visitWeight, $toll);
+        return new self($from, $days, $items, $access, $bays, $fixed, $down, $dayWeight, $visitWeight, $toll, $people);
     }
 
     /**
@@ -105,6 +116,7 @@ final readonly class SeasonGiven
             $this->dayWeight,
             $this->visitWeight,
             $this->toll,
+            $this->people,
         );
     }
 

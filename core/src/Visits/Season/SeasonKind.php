@@ -53,6 +53,7 @@ final class SeasonKind implements Kind
             $f->day('start'),
             $f->day('end'),
             $f->number('free_hours'),
+            $f->has('hours') ? $f->number('hours') : null,
         )) : [];
         $down = $in->has('down') ? $in->each(
             'down',
@@ -60,9 +61,9 @@ final class SeasonKind implements Kind
         ) : [];
         $weights = $in->objectOrNull('weights');
         $toll = [];
-        foreach ($in->has('toll') ? $in->each('toll', static fn(Input $t): array => [
+        foreach ($in->each('toll', static fn(Input $t): array => [
             $t->string('aircraft'), $t->day('date')->number, $t->number('hours'),
-        ]) : [] as $i => [$mark, $day, $hours]) {
+        ]) as $i => [$mark, $day, $hours]) {
             $toll[$mark][$day] = ($toll[$mark][$day] ?? 0.0)
                 + ($hours >= 0 ? $hours : throw InputError::negative("toll.{$i}.hours"));
         }
@@ -79,9 +80,25 @@ final class SeasonKind implements Kind
                 $weights?->numberOrNull('day') ?? 4.0,
                 $weights?->numberOrNull('visit') ?? 4.0,
                 $toll,
+                $in->each('people', self::people(...)),
             ),
             $in->intOr('budget_ms', 2000),
             $in->intOr('seed', 1),
         )->toArray();
+    }
+
+    /** @throws InputError at a day that is named twice */
+    private static function people(Input $in): SeasonPeople
+    {
+        $hours = [];
+        foreach ($in->each('hours', static fn(Input $h): array => [$h->day('date'), $h->number('hours')]) as $i => $of) {
+            [$day, $many] = $of;
+            if (isset($hours[$day->number])) {
+                throw InputError::usedTwice("hours.{$i}.date", (string) $day);
+            }
+            $hours[$day->number] = $many >= 0 ? $many : throw InputError::negative("hours.{$i}.hours");
+        }
+
+        return SeasonPeople::of($in->strings('bays'), $hours, $in->numberOrNull('over') ?? 2.0);
     }
 }

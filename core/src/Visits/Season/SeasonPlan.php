@@ -36,6 +36,8 @@ final class SeasonPlan
     /** @var array<int, array<int, int>> by `down` and day */
     private array $may;
 
+    private SeasonHands $hands;
+
     private int $next = 0;
 
     public function __construct(private readonly SeasonBoard $board)
@@ -45,6 +47,12 @@ final class SeasonPlan
         $this->places = $board->places;
         $this->busy = $board->busy;
         $this->may = $board->may;
+        $this->hands = clone $board->hands;
+    }
+
+    public function __clone()
+    {
+        $this->hands = clone $this->hands;
     }
 
     public function placed(int $item): bool
@@ -61,7 +69,7 @@ final class SeasonPlan
     /** Hours that the plan costs. */
     public function cost(): float
     {
-        $cost = 0.0;
+        $cost = $this->hands->cost();
         foreach ($this->visits as $visit) {
             $cost += $visit->cost($this->board);
         }
@@ -152,6 +160,7 @@ final class SeasonPlan
         $f = $this->inFixed[$item] ?? null;
         if ($f !== null) {
             unset($this->inFixed[$item]);
+            $was = $this->free[$f];
             $this->free[$f] += $this->board->hours[$item];
             foreach ($this->board->panels[$item] as $p) {
                 if (--$this->open[$f][$p] === 0) {
@@ -159,6 +168,7 @@ final class SeasonPlan
                     $this->free[$f] += $this->board->access[$p];
                 }
             }
+            $this->workFixed($f, $was);
 
             return;
         }
@@ -201,7 +211,9 @@ final class SeasonPlan
     {
         $visit = $this->visits[$n];
         $this->drop($n);
-        $this->add($this->cheapest($visit, $visit->cost($this->board) - 1e-9) ?? $visit);
+        $cost = $visit->cost($this->board)
+            + $this->hands->more($visit->bay, $visit->start, $visit->end, 0.0, $visit->total());
+        $this->add($this->cheapest($visit, $cost - 1e-9) ?? $visit);
     }
 
     /** @return list<int> numbers of the visits that lie on a day of a stretch, in a bay or in any */
@@ -247,6 +259,7 @@ final class SeasonPlan
                 }
                 if ($work[$s] > 0 && $clear[$s] > $end) {
                     $cost = $base + $visit->costFrom($board, $b, $s, $end);
+                    $cost += $cost < $below ? $this->hands->more($b, $s, $end, 0.0, $total) : 0.0;
                     if ($cost < $below && ($blind === null || ! $blind())) {
                         $below = $cost;
                         $best = [$b, $s, $end];
@@ -306,14 +319,16 @@ final class SeasonPlan
         foreach ($board->panels[$item] as $p) {
             $panels += isset($visit->panels[$p]) ? 0.0 : $board->access[$p];
         }
-        $end = $board->end($visit->bay, $visit->start, $visit->total() + $board->hours[$item] + $panels);
+        $total = $visit->total() + $board->hours[$item] + $panels;
+        $end = $board->end($visit->bay, $visit->start, $total);
         if ($end === null || ! $this->further($visit, $end)) {
             return null;
         }
 
         return $board->rate[$item] * ($board->due[$item] - $visit->start) + $panels
             + $board->standing($visit->craft, $visit->bay, $visit->end + 1, $end)
-            + $board->away($item, $visit->start);
+            + $board->away($item, $visit->start)
+            + $this->hands->more($visit->bay, $visit->start, $end, $visit->total(), $total);
     }
 
     /** Whether a visit can go on to a later day. */
@@ -344,9 +359,15 @@ final class SeasonPlan
             $panels += isset($this->open[$f][$p]) ? 0.0 : $board->access[$p];
         }
 
-        return Near::atMost($board->hours[$item] + $panels, $this->free[$f])
-            ? $board->rate[$item] * ($board->due[$item] - $board->fixed[$f]['start']) + $panels
-                + $board->away($item, $board->fixed[$f]['start'])
+        $more = $board->hours[$item] + $panels;
+        $is = $board->fixed[$f];
+        $done = $this->done($f);
+
+        return Near::atMost($more, $this->free[$f])
+            ? $board->rate[$item] * ($board->due[$item] - $is['start']) + $panels + $board->away($item, $is['start'])
+                + ($is['place'] === null
+                    ? 0.0
+                    : $this->hands->more($is['place'], max(0, $is['start']), $is['end'], $done, $done + $more))
             : null;
     }
 
@@ -362,6 +383,7 @@ final class SeasonPlan
     private function joinFixed(int $f, int $item): void
     {
         $this->inFixed[$item] = $f;
+        $was = $this->free[$f];
         $this->free[$f] -= $this->board->hours[$item];
         foreach ($this->board->panels[$item] as $p) {
             if (! isset($this->open[$f][$p])) {
@@ -369,6 +391,22 @@ final class SeasonPlan
                 $this->free[$f] -= $this->board->access[$p];
             }
             $this->open[$f][$p]++;
+        }
+        $this->workFixed($f, $was);
+    }
+
+    /** Hours for which a visit that stands is worked, with what is put into it. */
+    private function done(int $f, ?float $free = null): float
+    {
+        return $this->board->fixed[$f]['hours'] + $this->board->fixed[$f]['free'] - ($free ?? $this->free[$f]);
+    }
+
+    /** @param float $was hours that were free in it */
+    private function workFixed(int $f, float $was): void
+    {
+        $is = $this->board->fixed[$f];
+        if ($is['place'] !== null) {
+            $this->hands->take($is['place'], max(0, $is['start']), $is['end'], $this->done($f, $was), $this->done($f));
         }
     }
 
@@ -385,6 +423,8 @@ final class SeasonPlan
     /** @param int $by -1 takes the days, 1 gives them back */
     private function take(SeasonVisit $visit, int $from, int $to, int $by): void
     {
+        [$done, $hours] = $by < 0 ? [0.0, $visit->total()] : [$visit->total(), 0.0];
+        $this->hands->take($visit->bay, $from, $to, $done, $hours);
         for ($d = $from; $d <= $to; $d++) {
             $this->places[$visit->bay][$d] += $by;
             $this->busy[$visit->craft][$d] = $by < 0;

@@ -271,7 +271,7 @@ final class LaidMend
             return;
         }
         $judged = LaidSeason::judge($this->given, $this->kept);
-        $fixed = array_map(static fn(LaidVisit $v): SeasonFixed => $v->standing($judged->free[$v->id]), $this->kept);
+        $fixed = array_map(static fn(LaidVisit $v): SeasonFixed => $v->standing($judged), $this->kept);
         $items = array_values(array_filter(
             $judged->left,
             fn(SeasonItem $i): bool => in_array($i->is->id, $this->out, true),
@@ -320,7 +320,7 @@ final class LaidMend
                     && $o->holds($d))) >= ($bays[$visit->bay ?? '']->atOnce ?? PHP_INT_MAX);
             }
             $out[] = $full
-                ? SeasonFixed::of($visit->id, $visit->aircraft, null, $visit->start, $visit->end, $visit->free)
+                ? SeasonFixed::of($visit->id, $visit->aircraft, null, $visit->start, $visit->end, $visit->free, 0.0)
                 : $visit;
         }
 

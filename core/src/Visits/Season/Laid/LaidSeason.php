@@ -31,7 +31,7 @@ final readonly class LaidSeason
      * @param array<array-key, string> $in visit by item
      * @param list<string> $open items without a visit that fall due in the span
      * @param list<string> $standing aircraft with such an item, in the order of items
-     * @param float $cost hours, of all visits that do not stand
+     * @param float $cost hours, of all visits that do not stand, and of what is worked anywhere beyond the people for it
      * @param int $early days of life given up, of all items together
      * @param int $days that aircraft are in such visits
      * @param array<array-key, array<int, float>> $worked hours by bay and day's number
@@ -123,7 +123,7 @@ final readonly class LaidSeason
             $in,
             $open,
             array_map(strval(...), array_keys($standing)),
-            $cost,
+            $cost + self::over($given, $worked),
             $early,
             $days,
             $worked,
@@ -177,6 +177,39 @@ final readonly class LaidSeason
         ];
     }
 
+    /** @param array<array-key, array<int, float>> $worked hours by bay and day's number */
+    private static function over(SeasonGiven $given, array $worked): float
+    {
+        $cost = 0.0;
+        foreach ($given->people as $people) {
+            foreach (self::beyond($worked, $people->bays, $people->hours) as $day => $is) {
+                $cost += $people->over * ($is - $people->hours[$day]);
+            }
+        }
+
+        return $cost;
+    }
+
+    /**
+     * @param array<array-key, array<int, float>> $worked hours by bay and day's number
+     * @param list<string> $bays ids
+     * @param array<int, float> $hours by day's number
+     *
+     * @return array<int, float> hours worked in these bays, of the days on which that is more
+     */
+    private static function beyond(array $worked, array $bays, array $hours): array
+    {
+        $beyond = [];
+        foreach ($hours as $day => $there) {
+            $is = array_sum(array_map(static fn(string $b): float => $worked[$b][$day] ?? 0.0, $bays));
+            if ($is > $there) {
+                $beyond[$day] = $is;
+            }
+        }
+
+        return $beyond;
+    }
+
     /**
      * The days on which some bays together are worked for longer than there are hours of people.
      *
@@ -189,15 +222,7 @@ final readonly class LaidSeason
      */
     public function short(array $bays, array $hours): array
     {
-        $short = [];
-        foreach ($hours as $day => $there) {
-            $worked = array_sum(array_map(fn(string $b): float => $this->worked[$b][$day] ?? 0.0, $bays));
-            if ($worked > $there + self::NOTHING) {
-                $short[$day] = $worked;
-            }
-        }
-
-        return $short;
+        return self::beyond($this->worked, $bays, array_map(static fn(float $h): float => $h + self::NOTHING, $hours));
     }
 
     /** @param array<array-key, Day> $starts */

@@ -109,11 +109,11 @@ final readonly class LaidVisit
     /**
      * As a visit that stands, for a search beside it.
      *
-     * @param float $free hours of its days that it does not need; one that has begun takes nothing more
+     * @param LaidSeason $is in which it is judged; one that has begun takes nothing more
      *
      * @pure
      */
-    public function standing(float $free): SeasonFixed
+    public function standing(LaidSeason $is): SeasonFixed
     {
         return SeasonFixed::of(
             $this->id,
@@ -121,7 +121,8 @@ final readonly class LaidVisit
             $this->bay,
             $this->start,
             $this->end,
-            $this->stands ? 0.0 : max(0.0, $free),
+            $this->stands ? 0.0 : max(0.0, $is->free[$this->id]),
+            $is->hours[$this->id],
         );
     }
 
