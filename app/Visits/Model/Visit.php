@@ -100,6 +100,16 @@ final class Visit extends Model
         return $this->hasOne(VisitPlan::class);
     }
 
+    /**
+     * Whether it has a plan that is as good as before where it goes to a bay and begins on a day: how long it may last
+     * and what it is called is nothing to it.
+     */
+    public function planStands(string $bay, Day $start): bool
+    {
+        return $bay === $this->bay && $start->number === $this->start->number
+            && $this->plan !== null && $this->plan->problem() === null;
+    }
+
     /** The highest number that a card of it has had: numbers go on from there. */
     public function cardsMade(): int
     {

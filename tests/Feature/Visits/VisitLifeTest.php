@@ -125,6 +125,11 @@ final class VisitLifeTest extends WorldCase
         self::assertSame(0, Card::where('visit_id', self::PHASE)->where('planned_start', '<', '2026-05-18T22:00:00Z')
             ->count());
         self::assertSame('2026-05-21', self::trace('visit.changed')->was->start);
+        // Under another name, and a day longer, it is planned as it was.
+        $card = Card::where('visit_id', self::PHASE)->orderByDesc('planned_end')->firstOrFail();
+        $card->update(['planned_start' => '2026-05-21T06:00:00Z', 'planned_end' => '2026-05-21T14:00:00Z']);
+        $this->does('edit', [...$to, 'title' => 'Phase check', 'end' => '2026-05-23'])->assertOk();
+        self::assertSame('2026-05-21T06:00:00Z', (string) $card->refresh()->planned_start);
         // One that goes on stays longer by decision, and everybody who asks knows.
         $block = Visit::findOrFail(self::BLOCK);
         $more = ['title' => $block->title, 'bay' => $block->bay, 'start' => (string) $block->start,

@@ -39,8 +39,8 @@ final readonly class EditVisit
         Day $end,
         ?string $reason,
     ): Visit {
-        $visit = ($this->commit)(function () use ($by, $id, $title, $bay, $start, $end, $reason): Closure {
-            $visit = Visit::with(['aircraft.type', 'cards.item'])->findOrFail($id);
+        [$visit, $stands] = ($this->commit)(function () use ($by, $id, $title, $bay, $start, $end, $reason): Closure {
+            $visit = Visit::with(['aircraft.type', 'cards.item', 'plan'])->findOrFail($id);
             $was = self::of($visit->title, $visit->bay, $visit->start, $visit->end);
             $is = self::of($title, $bay, $start, $end);
             if ($visit->state === Visit::RELEASED) {
@@ -59,17 +59,21 @@ final readonly class EditVisit
                 $this->inTime->require($visit, $visit->cards, $start);
             }
 
-            return function () use ($by, $visit, $was, $is, $reason): Visit {
+            $stands = $visit->planStands($bay, $start);
+
+            return function () use ($by, $visit, $was, $is, $reason, $stands): array {
                 FloorCount::up($visit->aircraft_id);
                 $visit->update($is);
                 $this->records->write($by, 'visit.changed', "visit:{$visit->id}", [
                     'aircraft' => $visit->aircraft->mark, 'was' => $was, 'is' => $is, 'why' => $reason,
                 ]);
 
-                return $visit;
+                return [$visit, $stands];
             };
         });
-        ($this->plan)($visit, $by, 'planned for its new days');
+        if (! $stands) {
+            ($this->plan)($visit, $by, 'planned for its new days');
+        }
 
         return $visit;
     }

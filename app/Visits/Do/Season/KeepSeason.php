@@ -174,9 +174,8 @@ final readonly class KeepSeason
         $is = array_column($block->items, 'id');
         $holds = $ground->holds[$block->id];
 
-        return $block->start === (string) $visit->start && SeasonPlace::of($visit) === $block->bay
-            && array_diff($is, $holds) === [] && array_diff($holds, $is) === []
-            && $visit->plan !== null && $visit->plan->problem() === null;
+        return array_diff($is, $holds) === [] && array_diff($holds, $is) === []
+            && $visit->planStands($ground->places->places[$block->bay]->called(), Day::parse($block->start));
     }
 
     /** @return array{Closure(): ?Visit, list<int>, Closure(): void} what makes it, what it closes, what goes first */
