@@ -24,8 +24,9 @@ final readonly class LoadBay
      * A visit that has a bay's last place on one of these days; null where it has room.
      *
      * @param int|null $but a visit that is not asked about: the one that is to be moved
+     * @param array<int, Visit> $as visits as somebody supposes them, by id, in place of what is saved
      */
-    private function taken(Bay $bay, Day $from, Day $to, ?int $but): ?Visit
+    private function taken(Bay $bay, Day $from, Day $to, ?int $but, array $as): ?Visit
     {
         $there = Visit::with('aircraft')
             ->where('bay', $bay->name)
@@ -33,6 +34,7 @@ final readonly class LoadBay
             ->whereKeyNot($but ?? 0)
             ->orderBy('start')
             ->get()
+            ->map(static fn(Visit $v): Visit => $as[$v->id] ?? $v)
             ->filter(fn(Visit $v): bool => $this->flying->span($v)->overlaps($from, $to));
         for ($day = $from; $there->isNotEmpty() && $day->number <= $to->number; $day = $day->plusDays(1)) {
             $in = $there->filter(fn(Visit $v): bool => $this->flying->span($v)->holds($day));
@@ -75,13 +77,21 @@ final readonly class LoadBay
      *
      * @param string $kept what the refusal ends with
      * @param int|null $but a visit that is not asked about
+     * @param array<int, Visit> $as visits as somebody supposes them, by id, in place of what is saved
      *
      * @throws Refused when it is in another visit on one of these days
      */
-    public function requireApart(Aircraft $aircraft, Day $from, Day $to, string $kept, ?int $but = null): void
-    {
+    public function requireApart(
+        Aircraft $aircraft,
+        Day $from,
+        Day $to,
+        string $kept,
+        ?int $but = null,
+        array $as = [],
+    ): void {
         $other = Visit::where('aircraft_id', $aircraft->id)->whereKeyNot($but ?? 0)
             ->where('state', '!=', Visit::RELEASED)->orderBy('start')->get()
+            ->map(static fn(Visit $v): Visit => $as[$v->id] ?? $v)
             ->first(fn(Visit $v): bool => $this->flying->span($v)->overlaps($from, $to));
         if ($other !== null) {
             $span = $this->flying->span($other);
@@ -121,17 +131,24 @@ final readonly class LoadBay
     /**
      * @param string $kept what the refusal ends with
      * @param int|null $but a visit that is not asked about
+     * @param array<int, Visit> $as visits as somebody supposes them, by id, in place of what is saved
      *
      * @throws Refused when the bay is closed, or has no place left, on one of these days; on the apron there is room
      */
-    public function requireFree(string $bay, Day $from, Day $to, string $kept, ?int $but = null): void
-    {
+    public function requireFree(
+        string $bay,
+        Day $from,
+        Day $to,
+        string $kept,
+        ?int $but = null,
+        array $as = [],
+    ): void {
         $is = Bay::with('closures')->where('name', $bay)->first();
         $closed = $is?->closed($from, $to);
         if ($closed !== null) {
             throw Refused::because("{$bay} is closed from {$closed->start} to {$closed->end}: {$closed->why}. {$kept}");
         }
-        $other = $is === null ? null : $this->taken($is, $from, $to, $but);
+        $other = $is === null ? null : $this->taken($is, $from, $to, $but, $as);
         if ($other !== null) {
             $span = $this->flying->span($other);
             throw Refused::because(VisitWords::inBay($other->aircraft->mark, $bay, $span)." {$kept}");

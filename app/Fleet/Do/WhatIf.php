@@ -14,8 +14,8 @@ use App\Fleet\Show\View\WhatIfItem;
 use App\Fleet\Show\View\WhatIfRow;
 use App\Fleet\Show\View\WhatIfView;
 use App\Now\CommitUnmoved;
-use App\Now\LoadBay;
-use App\Now\LoadFlying;
+use App\Now\FloorCount;
+use App\Now\VisitMoves;
 use App\Shared\Clock;
 use App\Shared\Records;
 use App\Shared\Refused;
@@ -31,7 +31,7 @@ use Jorvel\Core\Shared\Day;
  *
  * @phpstan-type Change array{
  *   kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null,
- *   start?: string, end?: string, base?: string,
+ *   start?: string, end?: string, base?: string, reason?: string|null,
  * }
  */
 final readonly class WhatIf
@@ -42,8 +42,8 @@ final readonly class WhatIf
     public function __construct(
         private DueBook $book,
         private ShowReach $reach,
-        private LoadFlying $flying,
-        private LoadBay $bays,
+        private VisitMoves $moves,
+        private PlansAgain $plans,
         private CommitUnmoved $commit,
         private Records $records,
         private Clock $clock,
@@ -57,9 +57,7 @@ final readonly class WhatIf
     public function look(array $changes): WhatIfView
     {
         [$before, $after] = [$this->read($changes), $this->read($changes)];
-        foreach ($changes as $change) {
-            $this->suppose($after, $change);
-        }
+        $this->supposeAll($after, $changes);
         $rows = [];
         foreach ($before as $mark => $was) {
             $rows[] = $this->compare($was, $after[$mark]);
@@ -96,7 +94,7 @@ final readonly class WhatIf
      */
     public function apply(Person $by, array $changes, string $base): WhatIfView
     {
-        return ($this->commit)(function () use ($by, $changes, $base): Closure {
+        [$view, $again] = ($this->commit)(function () use ($by, $changes, $base): Closure {
             $view = $this->look($changes);
             if ($view->base !== $base) {
                 throw Refused::stale(
@@ -114,11 +112,10 @@ final readonly class WhatIf
                 }
             }
             $aircraft = $this->read($changes);
-            foreach ($changes as $change) {
-                $this->suppose($aircraft, $change);
-            }
+            $this->supposeAll($aircraft, $changes);
+            $again = $this->again($this->read($changes), $aircraft);
 
-            return function () use ($by, $changes, $aircraft, $view): WhatIfView {
+            return function () use ($by, $changes, $aircraft, $view, $again): array {
                 foreach ($changes as $change) {
                     $this->records->write(
                         $by,
@@ -128,13 +125,65 @@ final readonly class WhatIf
                     );
                 }
                 foreach ($aircraft as $one) {
+                    FloorCount::up($one->id);
                     $one->visits->each(static fn(Visit $v): bool => $v->save());
                     $one->save();
                 }
 
-                return $view;
+                return [$view, $again];
             };
         });
+        $this->plans->plan($by, $again, 'planned for what was supposed');
+
+        return $view;
+    }
+
+    /**
+     * The visits whose plans are not what they were: they begin on another day, or are worked by the people of another
+     * base.
+     *
+     * @param Collection<string, Aircraft> $before
+     * @param Collection<string, Aircraft> $after
+     *
+     * @return list<int> ids
+     */
+    private function again(Collection $before, Collection $after): array
+    {
+        $again = [];
+        foreach ($before as $mark => $was) {
+            $now = $after[$mark]->visits->keyBy('id');
+            foreach ($was->visits->load('plan') as $visit) {
+                $moves = ! $visit->planStands($now[$visit->id]->bay, $now[$visit->id]->start)
+                    && $now[$visit->id]->isDirty();
+                if ($moves || $visit->bay === Visit::LINE && $was->base !== $after[$mark]->base) {
+                    $again[] = $visit->id;
+                }
+            }
+        }
+
+        return $again;
+    }
+
+    /**
+     * Everything together, and then whether it can be: two that change places are in nobody's way.
+     *
+     * @param Collection<string, Aircraft> $aircraft
+     * @param list<Change> $changes
+     */
+    private function supposeAll(Collection $aircraft, array $changes): void
+    {
+        foreach ($changes as $change) {
+            $this->suppose($aircraft, $change);
+        }
+        $as = [];
+        foreach ($aircraft as $one) {
+            foreach ($one->visits as $visit) {
+                $as[$visit->id] = $visit->setRelation('aircraft', $one);
+            }
+        }
+        foreach (array_intersect_key($as, array_flip(array_column($changes, 'id'))) as $visit) {
+            $this->moves->requirePlace($visit, $visit->bay, $visit->start, $visit->end, 'Choose other dates.', $as);
+        }
     }
 
     /**
@@ -164,12 +213,7 @@ final readonly class WhatIf
     private function suppose(Collection $aircraft, array $change): void
     {
         if ($change['kind'] === 'visit') {
-            $this->slip(
-                $aircraft,
-                (int) ($change['id'] ?? 0),
-                (string) ($change['start'] ?? ''),
-                (string) ($change['end'] ?? ''),
-            );
+            $this->slip($aircraft, $change);
 
             return;
         }
@@ -195,30 +239,18 @@ final readonly class WhatIf
         $one->week = $change['week'] ?? null;
     }
 
-    /** @param Collection<string, Aircraft> $aircraft */
-    private function slip(Collection $aircraft, int $id, string $start, string $end): void
+    /**
+     * @param Collection<string, Aircraft> $aircraft
+     * @param Change $change
+     */
+    private function slip(Collection $aircraft, array $change): void
     {
-        $one = $aircraft->first(
-            static fn(Aircraft $a): bool => $a->visits->contains('id', $id),
-        ) ?? throw Refused::because('This visit is not planned any more.');
-        $visit = $one->visits->firstOrFail('id', $id);
-        [$from, $to] = [Day::parse($start), Day::parse($end)];
-        $this->bays->requireDays($from, $to, '');
-        if ($visit->state !== Visit::PLANNED && $from->number !== $visit->start->number) {
-            throw Refused::because("{$one->mark} is already in \"{$visit->title}\"; only its end can move.");
-        }
-        foreach ($one->visits as $other) {
-            $span = $this->flying->span($other);
-            if ($other->id !== $id && $span->overlaps($from, $to)) {
-                throw Refused::because(
-                    "{$one->mark} is already in \"{$other->title}\" from {$span->from} to {$span->to}. Choose other "
-                        .'dates.',
-                );
-            }
-        }
-        $this->bays->requireFree($visit->bay, $from, $to, 'Choose other dates.', $id);
-        $visit->start = $from;
-        $visit->end = $to;
+        $visit = $aircraft->flatMap(static fn(Aircraft $a): Collection => $a->visits)
+            ->firstWhere('id', $change['id'] ?? 0) ?? throw Refused::because('This visit is not planned any more.');
+        $start = Day::parse((string) ($change['start'] ?? ''));
+        $this->moves->requireMay($visit, $start, $change['reason'] ?? null, 'Nothing was saved.');
+        $visit->start = $start;
+        $visit->end = Day::parse((string) ($change['end'] ?? ''));
     }
 
     private function compare(Aircraft $was, Aircraft $is): WhatIfRow
@@ -229,7 +261,10 @@ final readonly class WhatIf
         foreach ($after->items() as $row) {
             $from = $old[$row->key()]->due->forecast ?? null;
             $to = $row->due->forecast;
-            $trouble = $this->trouble($is, $row);
+            // What its visit is too late for as it stands is not this change's doing.
+            $trouble = isset($old[$row->key()]) && $this->missedIn($was, $old[$row->key()]) !== null
+                ? null
+                : $this->trouble($is, $row);
             if (($from->number ?? null) !== ($to->number ?? null) || $trouble !== null) {
                 $items[] = new WhatIfItem(
                     $row->key(),
@@ -250,16 +285,17 @@ final readonly class WhatIf
     /** Why the item would be overdue in a visit as it would be; null when it would not. */
     private function trouble(Aircraft $aircraft, DueRow $row): ?string
     {
-        foreach ($aircraft->visits as $visit) {
-            $takes = $visit->cards->contains(
-                static fn($c): bool => ItemNow::keyOf($c->item_id, $c->component_id) === $row->key(),
-            );
-            if ($takes && $visit->state === Visit::PLANNED && $row->due->missedBy($visit->start)) {
-                return "must be done by {$this->clock->words($row->due->latest)}; the visit would begin on "
-                    .$this->clock->words($visit->start);
-            }
-        }
+        $visit = $this->missedIn($aircraft, $row);
 
-        return null;
+        return $visit === null ? null : "must be done by {$this->clock->words($row->due->latest)}; the visit would begin on "
+            .$this->clock->words($visit->start);
+    }
+
+    private function missedIn(Aircraft $aircraft, DueRow $row): ?Visit
+    {
+        return $aircraft->visits->first(static fn(Visit $visit): bool => $visit->state === Visit::PLANNED
+            && $row->due->missedBy($visit->start) && $visit->cards->contains(
+                static fn($c): bool => ItemNow::keyOf($c->item_id, $c->component_id) === $row->key(),
+            ));
     }
 }

@@ -27,6 +27,7 @@ final class WhatIfRequest extends RoomRequest
             'changes.*.id' => 'required_if:changes.*.kind,visit|integer',
             'changes.*.start' => 'required_if:changes.*.kind,visit|date_format:Y-m-d',
             'changes.*.end' => 'required_if:changes.*.kind,visit|date_format:Y-m-d',
+            'changes.*.reason' => 'nullable|string|max:300',
             'changes.*.base' => 'required_if:changes.*.kind,base|string',
             'changes.*.rates' => 'array',
             'changes.*.rates.*' => 'numeric|between:0,60',
@@ -39,7 +40,7 @@ final class WhatIfRequest extends RoomRequest
     /**
      * @return list<array{
      *   kind: string, mark?: string, id?: int, rates?: array<string, float>, week?: array<string, list<float>>|null,
-     *   start?: string, end?: string, base?: string,
+     *   start?: string, end?: string, base?: string, reason?: string|null,
      * }>
      */
     public function changes(): array

@@ -61,6 +61,7 @@ final readonly class ShowReach
                     $v->title,
                     $today->daysUntil($span->from),
                     $today->daysUntil($span->to),
+                    $v->state === Visit::IN_WORK,
                     $this->doubts->over($v, $aircraft->sectors),
                 );
             })->all()),

@@ -18,7 +18,7 @@ describe('the reach', () => {
         mark: 'QA-VFC',
         state,
         stop: { kind, title: 'Governor check', detail: '41 flight hours', date: '2026-05-14', days, item: '7' },
-        visits: [{ id: 1, title: 'Phase', from: 30, to: 44, doubt: null }],
+        visits: [{ id: 1, title: 'Phase', from: 30, to: 44, begun: false, doubt: null }],
         fuses: [{ id: 2, title: 'Boot', days: 60, date: '2026-07-04' }],
     });
 

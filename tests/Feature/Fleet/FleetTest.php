@@ -11,8 +11,10 @@ use App\Fleet\Model\Component;
 use App\Fleet\Model\PressureReading;
 use App\Fleet\Show\DueSheets;
 use App\Visits\Model\Visit;
+use App\Visits\Model\VisitPlan;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\WorldCase;
 
@@ -193,9 +195,51 @@ final class FleetTest extends WorldCase
             self::assertEquals($row['after'], $after[$row['mark']], 'what was supposed is so');
         }
         self::assertSame(
-            ['plan.visit', 'plan.use', 'plan.base'],
-            DB::table('records')->orderByDesc('id')->limit(3)->pluck('what')->reverse()->values()->all(),
+            ['plan.visit', 'plan.use', 'plan.base', 'visit.planned'],
+            DB::table('records')->orderByDesc('id')->limit(4)->pluck('what')->reverse()->values()->all(),
         );
+    }
+
+    public function test_visits_that_are_supposed_elsewhere_are_in_each_others_way_and_planned_anew(): void
+    {
+        $of = static fn(string $mark): Visit => Visit::whereHas('aircraft', static fn($q) => $q->where('mark', $mark))
+            ->where('state', '!=', Visit::RELEASED)->orderByDesc('start')->firstOrFail();
+        [$begun, $next] = [$of('Q-403'), $of('Q-407')];
+        self::assertSame([$begun->bay, Visit::IN_WORK], [$next->bay, $begun->state]);
+        $asked = static fn(Visit $v, string $start, string $end, ?string $reason = null): array => [
+            'kind' => 'visit', 'id' => $v->id, 'start' => $start, 'end' => $end, 'reason' => $reason,
+        ];
+        $apply = function (array ...$changes): TestResponse {
+            $base = $this->as('ines', 'POST', 'what-if', ['changes' => $changes])->json('base');
+
+            return $this->as('ines', 'POST', 'what-if/apply', ['changes' => $changes, 'base' => $base]);
+        };
+        $longer = $asked($begun, (string) $begun->start, '2026-05-12', 'a new seal is on its way');
+        $sooner = $asked($next, '2026-05-11', '2026-05-15');
+        foreach ([
+            'say why it is changed' => [[...$longer, 'reason' => ' ']],
+            'Q-407 stands in Port Ellery from Mon 11 May' => [$longer, $sooner],
+            'which is past' => [[...$longer, 'end' => '2026-05-04']],
+        ] as $said => $changes) {
+            self::assertStringContainsString($said, $apply(...$changes)->assertStatus(422)->json('message'));
+        }
+        // Apart from each other they go, and each is planned where it is.
+        $apply($longer, $asked($next, '2026-05-13', '2026-05-20'))->assertOk();
+        self::assertSame('2026-05-12', (string) $begun->refresh()->end);
+        self::assertSame('2026-05-13', substr((string) $next->cards()->min('planned_start'), 0, 10));
+        self::assertSame([], $this->as('ines', 'GET', "visits/{$next->id}")->json('doubts'));
+        // On the apron it is worked by the people of its base, and by others where it lives elsewhere.
+        $item = array_column($this->as('ines', 'GET', 'fleet/QA-VFC')->json('items'), 'key', 'code')['53-11'];
+        $line = $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFC', 'title' => 'Outside', 'bay' => Visit::LINE, 'start' => '2026-05-20',
+            'end' => '2026-05-21', 'items' => [$item],
+        ])->assertCreated()->json('id');
+        $plan = fn(): array => [
+            VisitPlan::findOrFail($line)->version, VisitPlan::findOrFail($line)->problem(),
+        ];
+        self::assertSame([1, null], $plan());
+        $apply(['kind' => 'base', 'mark' => 'QA-VFC', 'base' => 'Port Ellery'])->assertOk();
+        self::assertSame(2, $plan()[0]);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */

@@ -15,6 +15,7 @@ final readonly class Bracket
         #[OA\Property] public string $title,
         #[OA\Property] public int $from,
         #[OA\Property] public int $to,
+        #[OA\Property] public bool $begun,
         /** flights that are planned on its days */
         #[OA\Property] public ?string $doubt,
     ) {}

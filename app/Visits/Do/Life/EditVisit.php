@@ -7,7 +7,7 @@ namespace App\Visits\Do\Life;
 use App\Crew\Model\Person;
 use App\Now\CommitUnmoved;
 use App\Now\FloorCount;
-use App\Now\LoadBay;
+use App\Now\VisitMoves;
 use App\Shared\Records;
 use App\Shared\Refused;
 use App\Visits\Do\PlanVisit;
@@ -24,7 +24,7 @@ final readonly class EditVisit
     public function __construct(
         private CommitUnmoved $commit,
         private InTime $inTime,
-        private LoadBay $bays,
+        private VisitMoves $moves,
         private PlanVisit $plan,
         private Records $records,
     ) {}
@@ -43,17 +43,12 @@ final readonly class EditVisit
             $visit = Visit::with(['aircraft.type', 'cards.item', 'plan'])->findOrFail($id);
             $was = self::of($visit->title, $visit->bay, $visit->start, $visit->end);
             $is = self::of($title, $bay, $start, $end);
-            if ($visit->state === Visit::RELEASED) {
-                throw Refused::because("\"{$visit->title}\" is released; it stays as it was. Nothing was changed.");
-            }
+            $this->moves->requireMay($visit, $start, $reason, 'Nothing was changed.');
             if ($was === $is) {
                 throw Refused::because('Nothing is changed.');
             }
-            if ($visit->state === Visit::IN_WORK) {
-                $this->requireDecided($visit, $start, $reason);
-            }
             if ([$was['bay'], $was['start'], $was['end']] !== [$is['bay'], $is['start'], $is['end']]) {
-                $this->requirePlace($visit, $bay, $start, $end);
+                $this->moves->requirePlace($visit, $bay, $start, $end, 'Nothing was changed.');
             }
             if ($visit->state === Visit::PLANNED) {
                 $this->inTime->require($visit, $visit->cards, $start);
@@ -76,30 +71,6 @@ final readonly class EditVisit
         }
 
         return $visit;
-    }
-
-    private function requireDecided(Visit $visit, Day $start, ?string $reason): void
-    {
-        if ($start->number !== $visit->start->number) {
-            throw Refused::because(
-                "\"{$visit->title}\" began on {$visit->start}; that day stands. Nothing was changed.",
-            );
-        }
-        if (trim((string) $reason) === '') {
-            throw Refused::because("\"{$visit->title}\" has begun: say why it is changed. Nothing was changed.");
-        }
-    }
-
-    private function requirePlace(Visit $visit, string $bay, Day $start, Day $end): void
-    {
-        $kept = 'Nothing was changed.';
-        if ($visit->state === Visit::PLANNED) {
-            $this->bays->requireDays($start, $end, $kept);
-        }
-        $this->bays->requireKnown($bay, $kept);
-        $this->bays->requireWashes($bay, LoadBay::dry($visit->cards), $kept);
-        $this->bays->requireFree($bay, $start, $end, $kept, $visit->id);
-        $this->bays->requireApart($visit->aircraft, $start, $end, $kept, $visit->id);
     }
 
     /** @return array{title: string, bay: string, start: string, end: string} */

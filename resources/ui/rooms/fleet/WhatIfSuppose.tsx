@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useAircraft } from '../../api/hooks';
 import { Button } from '../../parts/Button';
+import { short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { useFields } from '../../parts/fields';
 import { Wait } from '../../parts/Page';
@@ -37,26 +38,10 @@ function SupposeOf({
     bases: string[];
     onAdd: (c: Change) => void;
 }) {
-    const visit = aircraft.reach.visits[0];
-    const { values: days, bind } = useFields({
-        start: visit ? dayAt(aircraft.today, visit.from) : '',
-        end: visit ? dayAt(aircraft.today, visit.to) : '',
-    });
     const [base, setBase] = useState(bases.find((b) => b !== aircraft.base) ?? '');
     const line = 'mt-4 flex flex-wrap items-end gap-4';
     if (kind === 'visit') {
-        return visit ? (
-            <div className={line}>
-                <p className="pb-3 font-semibold">{visit.title}</p>
-                <Field label="First day" type="date" {...bind('start')} />
-                <Field label="Last day" type="date" {...bind('end')} />
-                <Button big onClick={() => onAdd({ kind, id: visit.id, mark: aircraft.mark, ...days })}>
-                    Try it
-                </Button>
-            </div>
-        ) : (
-            <p className="mt-4 text-soft">{aircraft.mark} has no visit planned.</p>
-        );
+        return <Slip aircraft={aircraft} onAdd={onAdd} />;
     }
     if (kind === 'base') {
         return (
@@ -83,6 +68,82 @@ function SupposeOf({
         );
     }
     return <Use aircraft={aircraft} onAdd={onAdd} />;
+}
+
+/** One of its visits on other days; what has begun begins when it did, and wants a reason. */
+function Slip({ aircraft, onAdd }: { aircraft: Schemas['AircraftView']; onAdd: (c: Change) => void }) {
+    const visits = aircraft.reach.visits;
+    const [id, setId] = useState(visits[0]?.id ?? 0);
+    const visit = visits.find((v) => v.id === id);
+    if (!visit) {
+        return <p className="mt-4 text-soft">{aircraft.mark} has no visit planned.</p>;
+    }
+    return (
+        <div className="mt-4 flex flex-wrap items-end gap-4">
+            {visits.length === 1 ? (
+                <p className="pb-3 font-semibold">{visit.title}</p>
+            ) : (
+                <label className="font-semibold">
+                    <span className="mb-1 block">Visit</span>
+                    <select
+                        name="visit"
+                        className="h-12 max-w-80 rounded-lg border-2 border-soft bg-paper px-2 font-normal"
+                        value={id}
+                        onChange={(e) => setId(Number(e.target.value))}
+                    >
+                        {visits.map((v) => (
+                            <option key={v.id} value={v.id}>
+                                {v.title}, from {short(dayAt(aircraft.today, v.from))}
+                            </option>
+                        ))}
+                    </select>
+                </label>
+            )}
+            <SlipDays key={id} aircraft={aircraft} visit={visit} onAdd={onAdd} />
+        </div>
+    );
+}
+
+function SlipDays({
+    aircraft,
+    visit,
+    onAdd,
+}: {
+    aircraft: Schemas['AircraftView'];
+    visit: Schemas['Bracket'];
+    onAdd: (c: Change) => void;
+}) {
+    const { values: days, bind } = useFields({
+        start: dayAt(aircraft.today, visit.from),
+        end: dayAt(aircraft.today, visit.to),
+        reason: '',
+    });
+    return (
+        <>
+            {visit.begun ? (
+                <p className="pb-3">began on {short(days.start)}</p>
+            ) : (
+                <Field label="First day" type="date" {...bind('start')} />
+            )}
+            <Field label="Last day" type="date" {...bind('end')} />
+            {visit.begun && <Field className="w-72" label="Why it is changed" {...bind('reason')} />}
+            <Button
+                big
+                onClick={() =>
+                    onAdd({
+                        kind: 'visit',
+                        id: visit.id,
+                        mark: aircraft.mark,
+                        start: days.start,
+                        end: days.end,
+                        reason: visit.begun ? days.reason : null,
+                    })
+                }
+            >
+                Try it
+            </Button>
+        </>
+    );
 }
 
 const dayAt = (today: string, days: number): string =>
