@@ -9,6 +9,7 @@ use App\Deferrals\Model\DeferralNeed;
 use App\Fleet\Model\Aircraft;
 use App\Library\Model\CardTemplate;
 use App\Shared\Clock;
+use App\Visits\Model\Visit;
 use App\Visits\Show\FreeSlots;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Deferrals\Closure;
@@ -22,6 +23,9 @@ final class Closures
 {
     /** @var array<int, array<string, array{PackVisit, string, string, string}>> by aircraft */
     private array $slots = [];
+
+    /** @var array<int, list<array{int, int}>> days on which it is washed between its flights, by aircraft */
+    private array $washed = [];
 
     /** @var array<string, float> hours of cards, by type and code */
     private array $hours = [];
@@ -43,6 +47,12 @@ final class Closures
     {
         $aircraft = $deferrals->pluck('aircraft')->unique('id')->values();
         $this->slots = $this->free->all($aircraft, (int) config('jorvel.closure_days'), true);
+        $this->washed = [];
+        $washes = Visit::where('between', true)->where('state', '!=', Visit::RELEASED)
+            ->whereIn('aircraft_id', $aircraft->pluck('id'))->get(['aircraft_id', 'start', 'end']);
+        foreach ($washes as $wash) {
+            $this->washed[$wash->aircraft_id][] = [$wash->start->number, $wash->end->number];
+        }
         $this->hours = CardTemplate::whereIn('type_id', $aircraft->pluck('type_id')->unique())
             ->get(['type_id', 'code', 'hours'])
             ->mapWithKeys(static fn(CardTemplate $t): array => ["{$t->type_id} {$t->code}" => $t->hours])->all();
@@ -73,7 +83,8 @@ final class Closures
     {
         $hours = $this->hours($deferral);
         $in = $deferral->closing()?->card->visit_id;
-        $stays = $taken = [];
+        $stays = [];
+        $taken = $this->washed[$deferral->aircraft_id] ?? [];
         foreach ($this->slots[$deferral->aircraft_id] ?? [] as $id => [$visit, $kind, $title, $bay]) {
             if ($kind === Stay::VISIT) {
                 $taken[] = [$visit->start->number, $visit->end->number];

@@ -13,6 +13,7 @@ use App\Floor\Model\Presence;
 use App\Floor\Model\SafingDevice;
 use App\Shared\Clock;
 use App\Stores\Model\PartBatch;
+use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Jorvel\Core\Shared\Instant;
@@ -238,6 +239,18 @@ final class LifeTest extends WorldCase
         $page = $change(['do' => 'drop'])->assertOk()->json();
         self::assertSame('in_time', $page['deferral']['verdict']);
 
+        // On a day on which it is washed it is nowhere else.
+        $offered = fn(): array => array_filter(
+            array_column($this->as('ines', 'GET', "deferrals/{$id}")->json('slots'), 'id'),
+            static fn(string $s): bool => str_ends_with($s, '2026-05-12'),
+        );
+        self::assertNotSame([], $offered());
+        $wash = Visit::create([
+            'aircraft_id' => Deferral::findOrFail($id)->aircraft_id, 'title' => 'Wash', 'bay' => 'Skarnholm wash place',
+            'start' => '2026-05-12', 'end' => '2026-05-12', 'state' => Visit::PLANNED, 'between' => true,
+        ]);
+        self::assertSame([], $offered());
+        $wash->delete();
         // A day out of the free ones of a bay: what is left of them stays free.
         $slots = array_filter(
             array_column($page['slots'], 'id'),
