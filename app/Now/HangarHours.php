@@ -10,6 +10,7 @@ use App\Shared\Clock;
 use App\Shared\Memo;
 use App\Visits\Model\Bay;
 use App\Visits\Model\Visit;
+use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
@@ -66,16 +67,64 @@ final class HangarHours
         );
     }
 
+    /**
+     * Whether anybody works on a visit at an instant of some days; load `aircraft.type` first.
+     *
+     * @return Closure(Instant): bool
+     */
+    public function works(Visit $visit, Day $first, Day $last): Closure
+    {
+        $base = $this->base($visit);
+        $type = $visit->aircraft->type->code;
+        $spells = [];
+        for ($day = $first; $day->number <= $last->number; $day = $day->plusDays(1)) {
+            array_push($spells, ...$this->memo->of(
+                "spells {$day->number} {$base} {$type} {$visit->bay}",
+                [...Rotas::TABLES, 'bays', 'bay_closures'],
+                fn(): array => array_map(
+                    static fn(Spell $s): array => [$s->from->epoch(), $s->until->epoch()],
+                    $this->spells($base, $type, $this->bay($visit->bay), $day, 1),
+                ),
+            ));
+        }
+
+        return static function (Instant $at) use ($spells): bool {
+            foreach ($spells as [$from, $until]) {
+                if ($from <= $at->epoch() && $at->epoch() < $until) {
+                    return true;
+                }
+            }
+
+            return false;
+        };
+    }
+
+    /** @return list<Spell> in which a type is worked on at a base, in a bay or outside, while that is not closed */
+    private function spells(string $base, string $type, ?Bay $bay, Day $first, int $days): array
+    {
+        $spells = $this->rotas->of($base)->spells($first, $days, $type, self::open($bay), $bay?->people);
+
+        return array_values(array_filter($spells, function (Spell $spell) use ($bay): bool {
+            $day = $spell->from->dayIn($this->clock->zone());
+
+            return $bay?->closed($day, $day) === null;
+        }));
+    }
+
+    /** @return array<array-key, array<array-key, string>> hours by ISO weekday */
+    private static function open(?Bay $bay): array
+    {
+        return $bay->hours ?? array_fill(1, 6, (array) config('jorvel.usual_hours'));
+    }
+
     private function hours(Instant $from, Day $first, int $last, string $base, string $type, ?Bay $bay): WorkHours
     {
-        $open = $bay->hours ?? array_fill(1, 6, (array) config('jorvel.usual_hours'));
-        $spells = $this->rotas->of($base)
-            ->spells($first, $last - $first->number + 1, $type, $open, $bay?->people);
+        $days = $last - $first->number + 1;
         $left = [];
+        $spells = $this->spells($base, $type, $bay, $first, $days);
         // Where nobody rated works, the board still has its hours: with nobody in them.
-        foreach ($spells === [] ? $this->empty($first, $last, $open) : $spells as $spell) {
-            $day = $spell->from->dayIn($this->clock->zone());
-            if ($from->isBefore($spell->until) && $bay?->closed($day, $day) === null) {
+        foreach ($spells === [] ? $this->empty($first, $last, $bay) : $spells as $spell) {
+            if ($from->isBefore($spell->until)) {
                 $left[] = new Spell(
                     $spell->from->isBefore($from) ? $from : $spell->from,
                     $spell->until,
@@ -87,17 +136,14 @@ final class HangarHours
         return WorkHours::of($left);
     }
 
-    /**
-     * @param array<array-key, array<array-key, string>> $open hours by ISO weekday
-     *
-     * @return list<Spell>
-     */
-    private function empty(Day $first, int $last, array $open): array
+    /** @return list<Spell> */
+    private function empty(Day $first, int $last, ?Bay $bay): array
     {
+        $open = self::open($bay);
         $spells = [];
         for ($n = $first->number; $n <= $last; $n++) {
             $day = Day::fromNumber($n);
-            $hours = $open[$day->weekday()] ?? null;
+            $hours = $bay?->closed($day, $day) === null ? $open[$day->weekday()] ?? null : null;
             if ($hours !== null) {
                 $spells[] = new Spell($this->clock->at($day, $hours[0]), $this->clock->at($day, $hours[1]), ['*' => 0]);
             }

@@ -13,6 +13,7 @@ use App\Visits\VisitWords;
 use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\Idle;
 use Jorvel\Core\Visits\LeavesHow;
 use Jorvel\Core\Visits\VisitExit;
 
@@ -20,7 +21,7 @@ use Jorvel\Core\Visits\VisitExit;
 final readonly class VisitDoubts
 {
     /** What of a visit it reads, beside its cards. */
-    public const WITH = ['aircraft.sectors', 'plan'];
+    public const WITH = ['aircraft.sectors', 'aircraft.type', 'plan'];
 
     public function __construct(private Clock $clock, private HangarHours $hangar) {}
 
@@ -36,6 +37,7 @@ final readonly class VisitDoubts
             $this->dry($visit),
             $this->closed($visit),
             $this->late($visit),
+            $this->idle($visit),
         ]));
     }
 
@@ -108,6 +110,30 @@ final readonly class VisitDoubts
                 ."it must leave on {$this->clock->words($visit->end)}.",
             default => null,
         };
+    }
+
+    /** That cards are planned for when nobody works there: people have leave since, or the bay is closed. */
+    public function idle(Visit $visit): ?string
+    {
+        $now = $this->clock->now();
+        $open = $visit->cards->filter(static fn(Card $c): bool => ! $c->worked() && $c->planned_end !== null
+            && $now->isBefore($c->planned_end));
+        if ($open->isEmpty()) {
+            return null;
+        }
+        $times = $open->map(static fn(Card $c): int => ($c->planned_start ?? $now)->epoch())
+            ->concat($open->map(static fn(Card $c): int => (int) $c->planned_end?->epoch()));
+        $day = fn(int $at): Day => Instant::fromEpoch($at)->dayIn($this->clock->zone());
+        $works = $this->hangar->works($visit, $day((int) $times->min()), $day((int) $times->max()));
+        $many = $open->filter(static fn(Card $c): bool => Idle::is(
+            $c->begun_at === null ? $c->planned_start : null,
+            $c->planned_end,
+            $now,
+            $works,
+        ))->count();
+
+        return $many === 0 ? null : ($many === 1 ? 'One card is' : "{$many} cards are")
+            .' planned for when nobody works there: search on its board, and it is planned anew.';
     }
 
     /** The first day on which a visit could end so that it leaves in time by its plan; null where it has none. */

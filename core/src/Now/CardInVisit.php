@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Jorvel\Core\Now;
 
 use Jorvel\Core\Shared\Instant;
+use Jorvel\Core\Visits\Idle;
 use Jorvel\Core\Visits\VisitStage;
 use Jorvel\Core\Visits\WorkHours;
 
@@ -70,12 +71,8 @@ final readonly class CardInVisit
     /** Whether it is planned to begin or to end when nothing is worked. @pure */
     public function idle(WorkHours $hours, Instant $now): bool
     {
-        $from = $this->begun === null ? $this->planned : null;
-        $to = $this->plannedEnd === null ? null : Instant::fromEpoch($this->plannedEnd->epoch() - 1);
-        $ahead = array_filter([$from, $to], static fn(?Instant $at): bool => $at !== null && $now->isBefore($at));
-
         return ! $this->worked()
-            && array_filter($ahead, static fn(Instant $at): bool => ! $hours->works($at)) !== [];
+            && Idle::is($this->begun === null ? $this->planned : null, $this->plannedEnd, $now, $hours->works(...));
     }
 
     /**

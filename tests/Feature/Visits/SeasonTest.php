@@ -281,9 +281,16 @@ final class SeasonTest extends WorldCase
         [$was, $hours, $said] = $of();
         self::assertGreaterThan(5, $hours);
         self::assertStringNotContainsString('20 May', $said);
+        $leave = fn(Person $person, Day $day) => app(SetDays::class)->set(
+            $this->person('ines'),
+            $person,
+            $day,
+            $day,
+            null,
+            'leave',
+        );
         foreach (Person::where('base', 'Port Ellery')->get() as $person) {
-            $day = Day::parse('2026-05-20');
-            app(SetDays::class)->set(Person::where('login', 'ines')->firstOrFail(), $person, $day, $day, null, 'leave');
+            $leave($person, Day::parse('2026-05-20'));
         }
         [$is, , $said] = $of();
         self::assertEqualsWithDelta(
@@ -292,6 +299,20 @@ final class SeasonTest extends WorldCase
             1.0,
         );
         self::assertStringContainsString('Port Ellery on Wed 20 May', $said);
+        // A kept visit that is planned for such a day says so wherever it is named.
+        $kept = Visit::whereRelation('aircraft', 'mark', 'Q-407')->where('state', Visit::PLANNED)->firstOrFail();
+        $said = fn(): array => [
+            implode(' ', $this->as('ines', 'GET', "visits/{$kept->id}")->json('doubts')),
+            implode(' ', self::of($this->season(), 'id', "visit-{$kept->id}")['notes']),
+            $this->as('ines', 'GET', "visits/{$kept->id}/board")->json('sentence'),
+        ];
+        self::assertStringNotContainsString('nobody works there', implode($said()));
+        foreach (Person::where('base', 'Port Ellery')->get() as $person) {
+            $leave($person, $kept->start);
+        }
+        foreach ($said() as $words) {
+            self::assertStringContainsString('13 cards are planned for when nobody works there', $words);
+        }
     }
 
     public function test_a_search_is_cancelled_and_leaves_everything_as_it_was(): void

@@ -249,7 +249,7 @@ final readonly class ShowSeason
             ),
             match (true) {
                 $kept === null => null,
-                ! $changed => $this->doubts->late($kept),
+                ! $changed => $this->doubts->late($kept) ?? $this->doubts->idle($kept),
                 default => SeasonWords::overruns($visit, $this->clock->words(...)),
             },
         ]));
