@@ -7,6 +7,7 @@ namespace App\Fleet;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Component;
 use App\Fleet\Model\ComponentTenure;
+use App\Floor\Model\Card;
 use Jorvel\Core\Fleet\ComponentTag;
 use Jorvel\Core\Fleet\NotHere;
 
@@ -44,6 +45,18 @@ final class ComponentWords
             NotHere::WrongNumber => "{$name} is {$component->part_no}; a {$to->type->code} takes "
                 .implode(' or ', array_unique(array_merge(...array_values($places)))).'.',
         };
+    }
+
+    /** @param Card $card with `visit.aircraft`: its work, in a visit that is not released */
+    public static function inVisit(Component $component, Card $card): string
+    {
+        $in = "\"{$card->visit->title}\" of {$card->visit->aircraft->mark}";
+
+        return $card->worked()
+            ? "Card {$card->number}, {$card->title}, was worked on {$component->name()} in {$in}, and counts with its "
+                .'release: release that first.'
+            : "{$component->name()} has work in {$in}: card {$card->number}, {$card->title}. Take it out of that visit "
+                .'first, or work it.';
     }
 
     public static function tag(ComponentTag $tag): string

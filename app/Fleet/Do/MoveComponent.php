@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Fleet\Do;
 
 use App\Crew\Model\Person;
+use App\Fleet\ComponentWords;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Component;
+use App\Floor\Model\Card;
 use App\Now\CommitUnmoved;
 use App\Shared\Refused;
+use App\Visits\Model\Visit;
 use Closure;
 use Jorvel\Core\Fleet\ComponentTag;
 
@@ -21,7 +24,8 @@ final readonly class MoveComponent
      * @param string|null $mark where to; null into the store
      * @param ComponentTag $tag of one that goes into the store, or lies there and is found to be what it says
      *
-     * @throws Refused when the position is taken or none of its kind, it is there already, or the signature is wrong
+     * @throws Refused when the position is taken or none of its kind, it is there already, has work in a visit, or the
+     *   signature is wrong
      */
     public function __invoke(
         Person $by,
@@ -48,6 +52,7 @@ final readonly class MoveComponent
             if ($component->tenure === null && $to === null && $tag === $component->tag) {
                 throw Refused::because("{$component->name()} is not fitted to anything.");
             }
+            self::requireNoWork($component);
             if ($to !== null) {
                 $this->moves->requireFits($component, $to, $position, carried: true);
             }
@@ -61,5 +66,15 @@ final readonly class MoveComponent
                 return $component->refresh();
             };
         });
+    }
+
+    /** What a card of a visit is to do, or has done, to it counts where it is: until the release, or not at all. */
+    private static function requireNoWork(Component $component): void
+    {
+        $card = Card::with('visit.aircraft')->where('component_id', $component->id)
+            ->whereHas('visit', static fn($q) => $q->where('state', '!=', Visit::RELEASED))->orderBy('id')->first();
+        if ($card !== null) {
+            throw Refused::because(ComponentWords::inVisit($component, $card).' Nothing was moved.');
+        }
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Feature\Fleet;
 
 use App\Fleet\Model\Component;
 use App\Fleet\Model\ComponentTenure;
+use App\Floor\Model\Card;
 use App\Shared\Clock;
 use App\Visits\Model\Visit;
 use Illuminate\Support\Facades\DB;
@@ -66,6 +67,25 @@ final class MissingPartTest extends WorldCase
             Component::with('tenure.craft')->findOrFail($bottle)->tenure?->craft->mark,
             'it is where it was',
         );
+    }
+
+    public function test_what_has_work_in_a_visit_stays_until_that_is_released_or_taken_out(): void
+    {
+        $key = array_values(array_filter(
+            array_column((array) $this->as('ines', 'GET', 'fleet/QA-VFE')->json('items'), 'key'),
+            static fn(string $k): bool => preg_match('/^\d+:\d+$/', $k) === 1,
+        ))[0];
+        $unit = (int) explode(':', $key)[1];
+        $visit = $this->as('ines', 'POST', 'visits', [
+            'mark' => 'QA-VFE', 'title' => 'Overhaul', 'bay' => Visit::LINE, 'start' => '2026-05-06',
+            'end' => '2026-05-06', 'items' => [$key],
+        ])->assertCreated()->json('id');
+        $card = Card::where('visit_id', $visit)->where('component_id', $unit)->firstOrFail();
+        self::assertStringContainsString("has work in \"Overhaul\" of QA-VFE: card {$card->number}", $this->move($unit, []));
+        $card->update(['state' => Card::CLOSED, 'closed_at' => '2026-05-05T12:00:00Z']);
+        self::assertStringContainsString('counts with its release', $this->move($unit, []));
+        Visit::findOrFail($visit)->update(['state' => Visit::RELEASED]);
+        self::assertSame('', $this->move($unit, []));
     }
 
     public function test_a_tagged_unit_is_fitted_to_nothing_until_its_tag_is_changed_by_name(): void
