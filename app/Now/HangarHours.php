@@ -68,11 +68,11 @@ final class HangarHours
     }
 
     /**
-     * Whether anybody works on a visit at an instant of some days; load `aircraft.type` first.
+     * Who could be at work on a visit at an instant of some days, by skill; load `aircraft.type` first.
      *
-     * @return Closure(Instant): bool
+     * @return Closure(Instant): array<string, int> empty where nothing is worked
      */
-    public function works(Visit $visit, Day $first, Day $last): Closure
+    public function there(Visit $visit, Day $first, Day $last): Closure
     {
         $base = $this->base($visit);
         $type = $visit->aircraft->type->code;
@@ -81,21 +81,18 @@ final class HangarHours
             array_push($spells, ...$this->memo->of(
                 "spells {$day->number} {$base} {$type} {$visit->bay}",
                 [...Rotas::TABLES, 'bays', 'bay_closures'],
-                fn(): array => array_map(
-                    static fn(Spell $s): array => [$s->from->epoch(), $s->until->epoch()],
-                    $this->spells($base, $type, $this->bay($visit->bay), $day, 1),
-                ),
+                fn(): array => $this->spells($base, $type, $this->bay($visit->bay), $day, 1),
             ));
         }
 
-        return static function (Instant $at) use ($spells): bool {
-            foreach ($spells as [$from, $until]) {
-                if ($from <= $at->epoch() && $at->epoch() < $until) {
-                    return true;
+        return static function (Instant $at) use ($spells): array {
+            foreach ($spells as $spell) {
+                if (! $at->isBefore($spell->from) && $at->isBefore($spell->until)) {
+                    return $spell->people;
                 }
             }
 
-            return false;
+            return [];
         };
     }
 

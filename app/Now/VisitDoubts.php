@@ -112,7 +112,7 @@ final readonly class VisitDoubts
         };
     }
 
-    /** That cards are planned for when nobody works there: people have leave since, or the bay is closed. */
+    /** That cards are planned for when their people are not there: they have leave since, or the bay is closed. */
     public function idle(Visit $visit): ?string
     {
         $now = $this->clock->now();
@@ -124,16 +124,16 @@ final readonly class VisitDoubts
         $times = $open->map(static fn(Card $c): int => ($c->planned_start ?? $now)->epoch())
             ->concat($open->map(static fn(Card $c): int => (int) $c->planned_end?->epoch()));
         $day = fn(int $at): Day => Instant::fromEpoch($at)->dayIn($this->clock->zone());
-        $works = $this->hangar->works($visit, $day((int) $times->min()), $day((int) $times->max()));
+        $people = $this->hangar->there($visit, $day((int) $times->min()), $day((int) $times->max()));
         $many = $open->filter(static fn(Card $c): bool => Idle::is(
             $c->begun_at === null ? $c->planned_start : null,
             $c->planned_end,
+            $c->needs ?? [$c->skill => 1],
             $now,
-            $works,
+            $people,
         ))->count();
 
-        return $many === 0 ? null : ($many === 1 ? 'One card is' : "{$many} cards are")
-            .' planned for when nobody works there: search on its board, and it is planned anew.';
+        return $many === 0 ? null : VisitWords::idle($many).' Search on its board, and it is planned anew.';
     }
 
     /** The first day on which a visit could end so that it leaves in time by its plan; null where it has none. */

@@ -44,10 +44,16 @@ final class VisitWords
 
         return $said.match (true) {
             $leaves->behind > 0 => " {$cards($leaves->behind)} behind it: search, and it is planned anew from now.",
-            $leaves->idle > 0 => " {$cards($leaves->idle)} planned for when nobody works there: search, and it is "
-                .'planned anew from now.',
+            $leaves->idle > 0 => ' '.self::idle($leaves->idle).' Search, and it is planned anew from now.',
             default => '',
         };
+    }
+
+    /** That cards are planned for when their people are not there. */
+    public static function idle(int $cards): string
+    {
+        return ($cards === 1 ? 'One card is' : "{$cards} cards are")
+            .' planned for when the people that '.($cards === 1 ? 'it needs' : 'they need').' are not there.';
     }
 
     /** What a move does to the exit. @param callable(Instant): string $when */

@@ -68,11 +68,17 @@ final readonly class CardInVisit
             && ($to?->isBefore($now) === true || ($this->begun === null && $this->planned?->isBefore($now) === true));
     }
 
-    /** Whether it is planned to begin or to end when nothing is worked. @pure */
+    /** Whether it is planned to begin or to end when there are not the people for it. @pure */
     public function idle(WorkHours $hours, Instant $now): bool
     {
         return ! $this->worked()
-            && Idle::is($this->begun === null ? $this->planned : null, $this->plannedEnd, $now, $hours->works(...));
+            && Idle::is(
+                $this->begun === null ? $this->planned : null,
+                $this->plannedEnd,
+                $this->needs,
+                $now,
+                $hours->there(...),
+            );
     }
 
     /**

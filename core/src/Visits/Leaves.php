@@ -16,7 +16,7 @@ final readonly class Leaves
      * @param Instant|null $exit null where it is not planned
      * @param int $spare days from the exit to the last day; negative when it comes later
      * @param int $behind cards that should be begun or worked by now, and are not
-     * @param int $idle cards that are planned for when nothing is worked: a bay has closed, nobody is there
+     * @param int $idle cards that are planned for when their people are not there: a bay has closed, somebody has leave
      */
     private function __construct(
         public LeavesHow $how,

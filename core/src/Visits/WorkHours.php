@@ -93,13 +93,24 @@ final readonly class WorkHours
         return $low;
     }
 
-    /** Whether anybody works at an instant; beyond the last slot, as if work went on round the clock. @pure */
-    public function works(Instant $at): bool
+    /**
+     * Who is at work at an instant.
+     *
+     * @return array<string, int>|null by skill; empty where nothing is worked, null beyond the last slot: that is not
+     *   known
+     *
+     * @pure
+     */
+    public function there(Instant $at): ?array
     {
         $next = $this->at(Instant::fromEpoch($at->epoch() + 1));
+        if ($next === count($this->begins)) {
+            return null;
+        }
 
-        return $next === count($this->begins)
-            || $next > 0 && $at->epoch() < $this->begins[$next - 1] + $this->minutes * 60;
+        return $next > 0 && $at->epoch() < $this->begins[$next - 1] + $this->minutes * 60
+            ? $this->people[$next - 1]
+            : [];
     }
 
     /** Where an instant lies, in slots and parts of one; in a break, where work goes on. @pure */

@@ -93,7 +93,7 @@ final class VisitNowTest extends TestCase
         );
     }
 
-    public function test_cards_that_are_planned_for_when_nothing_is_worked(): void
+    public function test_cards_that_are_planned_for_when_their_people_are_not_there(): void
     {
         $idle = static fn(?string $from, ?string $to, array $with = [], CardProgress $state = CardProgress::Open): int
             => Leaves::of(
@@ -105,6 +105,11 @@ final class VisitNowTest extends TestCase
         self::assertSame([0, 0], [$idle('06T08:00', '06T16:00'), $idle('06T15:30', '07T08:30')]);
         self::assertSame([1, 1, 1], [
             $idle('06T07:30', '06T10:00'), $idle('06T15:00', '06T16:30'), $idle('06T16:00', '07T10:00'),
+        ]);
+        // With two who know airframes, and nobody who knows engines.
+        $needs = static fn(array $of): int => $idle('06T08:00', '06T16:00', ['needs' => $of]);
+        self::assertSame([0, 1, 1], [
+            $needs(['airframe' => 2]), $needs(['airframe' => 3]), $needs(['airframe' => 1, 'engine' => 1]),
         ]);
         self::assertSame(0, $idle(null, null), 'without a time it is not planned at all');
         self::assertSame(0, $idle('05T06:00', '05T09:00'), 'what is past is behind, no more');

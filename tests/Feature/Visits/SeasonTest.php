@@ -306,12 +306,12 @@ final class SeasonTest extends WorldCase
             implode(' ', self::of($this->season(), 'id', "visit-{$kept->id}")['notes']),
             $this->as('ines', 'GET', "visits/{$kept->id}/board")->json('sentence'),
         ];
-        self::assertStringNotContainsString('nobody works there', implode($said()));
+        self::assertStringNotContainsString('are not there', implode($said()));
         foreach (Person::where('base', 'Port Ellery')->get() as $person) {
             $leave($person, $kept->start);
         }
         foreach ($said() as $words) {
-            self::assertStringContainsString('13 cards are planned for when nobody works there', $words);
+            self::assertStringContainsString('13 cards are planned for when the people that they need are not there', $words);
         }
     }
 
@@ -418,7 +418,7 @@ final class SeasonTest extends WorldCase
         $board = $this->as('oda', 'GET', "visits/{$stands->id}/board")->assertOk();
         self::assertStringContainsString($said, (string) $board->json('note'));
         self::assertSame('watch', $board->json('verdict'));
-        self::assertStringContainsString('planned for when nobody works there', (string) $board->json('sentence'));
+        self::assertStringContainsString('planned for when the people that they need are not there', (string) $board->json('sentence'));
         self::assertSame([], array_filter(
             array_column($board->json('days'), 'words'),
             static fn(string $day): bool => preg_match('/\b2[0-6] May/', $day) === 1,
