@@ -60,7 +60,7 @@ final readonly class ShowVisits
     public function one(int $id): VisitView
     {
         $visit = $this->query()
-            ->with(['cards.assignments.person', 'cards.parts.part', 'cards.finding', 'cards.stoppages'])
+            ->with(['cards.steps', 'cards.assignments.person', 'cards.parts.part', 'cards.finding', 'cards.stoppages'])
             ->withoutGlobalScope('visits')->where('kind', '!=', Visit::CANCELLED)->findOrFail($id);
         $short = $visit->state === Visit::RELEASED ? [] : $this->shortages->of($visit, $visit->cards);
         $cards = array_values($visit->cards->map(
@@ -92,7 +92,7 @@ final readonly class ShowVisits
     /** @return Builder<Visit> */
     private function query(): Builder
     {
-        return Visit::with(['aircraft.type', 'cards.steps', 'cards.assignments', ...VisitDoubts::WITH]);
+        return Visit::with(['aircraft.type', 'cards.assignments', ...VisitDoubts::WITH]);
     }
 
     /**

@@ -12,6 +12,7 @@ use App\Fleet\Model\Fleet;
 use App\Fleet\Show\DueBook;
 use App\Fleet\Show\DuePage;
 use App\Floor\Model\Card;
+use App\Floor\Model\Step;
 use App\Library\Model\Panel;
 use App\Now\LoadFlying;
 use App\Now\VisitDoubts;
@@ -49,7 +50,12 @@ final readonly class LoadSeason
         /** @var Collection<int, Aircraft> $fleet */
         $fleet = $this->book->query()->with([
             'type.items.template', 'type.items.set', 'deferrals.finding', 'deferrals.cards.card',
-            'visits' => static fn($q) => $q->where('state', '!=', Visit::RELEASED)->with(['cards.steps', 'plan']),
+            // Of many kept visits few are begun: where no step is done, all of a card's hours are left.
+            'visits' => static fn($q) => $q->where('state', '!=', Visit::RELEASED)->with([
+                'cards.steps' => static fn($q) => $q->whereIn('card_id', Step::whereNot('state', Step::OPEN)
+                    ->select('card_id')),
+                'plan',
+            ]),
         ])->orderBy('mark')->get();
         $this->book->read($fleet);
         $pages = $fleet->mapWithKeys(fn(Aircraft $a): array => [$a->mark => $this->book->page($a)]);
