@@ -25,7 +25,7 @@ final readonly class LoadVisit
     /** The relations of a visit from which its picture is made. */
     public const WITH = ['aircraft.type', 'cards.steps:id,card_id,no,state', 'plan'];
 
-    public function __construct(private Clock $clock, private HangarHours $hangar, private VisitDoubts $doubts) {}
+    public function __construct(private Clock $clock, private HangarHours $hangar, private LoadExits $exits) {}
 
     /**
      * @param Visit $visit with {@see WITH}; its cards may carry times that are not saved
@@ -38,7 +38,7 @@ final readonly class LoadVisit
             $visit->state,
             $visit->start,
             $visit->end,
-            $this->doubts->mustLeave($visit->end),
+            $this->exits->mustLeave($visit->end),
             array_values($visit->cards->map(static fn(Card $c): CardInVisit => self::card($c, $visit))->all()),
             array_values(($findings ?? collect())->map(self::found(...))->all()),
             $this->hours($visit),

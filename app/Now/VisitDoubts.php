@@ -14,7 +14,6 @@ use Illuminate\Support\Collection;
 use Jorvel\Core\Shared\Day;
 use Jorvel\Core\Shared\Instant;
 use Jorvel\Core\Visits\Idle;
-use Jorvel\Core\Visits\LeavesHow;
 use Jorvel\Core\Visits\VisitExit;
 
 /** What a visit runs against, said alike wherever it is named: flights, a closed bay, a plan that ends too late. */
@@ -23,7 +22,7 @@ final readonly class VisitDoubts
     /** What of a visit it reads, beside its cards. */
     public const WITH = ['aircraft.sectors', 'aircraft.type', 'plan'];
 
-    public function __construct(private Clock $clock, private HangarHours $hangar) {}
+    public function __construct(private Clock $clock, private HangarHours $hangar, private LoadExits $exits) {}
 
     /**
      * @param Visit $visit with {@see WITH} and cards, with their state and times
@@ -93,23 +92,12 @@ final readonly class VisitDoubts
     /** That it leaves later than it must, by its plan, or has none. */
     public function late(Visit $visit): ?string
     {
-        $problem = $visit->plan?->problem();
-        $exit = self::exit($visit);
-        $how = LeavesHow::of(
-            $problem === null,
-            $exit,
-            ! $visit->cards->every(static fn(Card $c): bool => $c->worked()),
-            $this->mustLeave($visit->end),
+        return $this->exits->late(
             $visit->end,
-            $this->clock->zone(),
+            $visit->plan?->problem(),
+            self::exit($visit),
+            ! $visit->cards->every(static fn(Card $c): bool => $c->worked()),
         );
-
-        return match (true) {
-            $problem !== null => 'It has no plan: '.lcfirst($problem),
-            $exit !== null && $how === LeavesHow::TooLate => "By its plan it leaves on {$this->clock->local($exit)}; "
-                ."it must leave on {$this->clock->words($visit->end)}.",
-            default => null,
-        };
     }
 
     /** That cards are planned for when their people are not there: they have leave since, or the bay is closed. */
@@ -142,15 +130,7 @@ final readonly class VisitDoubts
         $exit = $visit->plan?->problem() === null ? self::exit($visit) : null;
         $day = $exit?->dayIn($this->clock->zone());
 
-        return $day === null || ! $this->mustLeave($day)->isBefore($exit) ? $day : $day->plusDays(1);
-    }
-
-    /** By when an aircraft must have left whose last day is this. */
-    public function mustLeave(Day $end): Instant
-    {
-        $before = 3600 * (int) config('jorvel.leave_before_midnight');
-
-        return Instant::fromEpoch(Instant::firstAfter($end, $this->clock->zone())->epoch() - $before);
+        return $day === null || ! $this->exits->mustLeave($day)->isBefore($exit) ? $day : $day->plusDays(1);
     }
 
     /** @param Visit $visit with its cards */

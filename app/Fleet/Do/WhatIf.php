@@ -279,7 +279,12 @@ final readonly class WhatIf
             }
         }
 
-        return new WhatIfRow($was->mark, $this->reach->row($before), $this->reach->row($after), $items);
+        // What moves is planned anew.
+        $moved = $is->visits->filter(static fn(Visit $v): bool => $v->isDirty())->modelKeys();
+        [$then] = $this->reach->withPlans([$this->reach->row($before)]);
+        [$now] = $this->reach->withPlans([$this->reach->row($after)], $moved);
+
+        return new WhatIfRow($was->mark, $then, $now, $items);
     }
 
     /** Why the item would be overdue in a visit as it would be; null when it would not. */

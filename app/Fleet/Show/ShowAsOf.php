@@ -7,12 +7,14 @@ namespace App\Fleet\Show;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Show\View\AsOfRow;
 use App\Fleet\Show\View\AsOfView;
+use App\Now\LoadExits;
 use App\Shared\Clock;
 use App\Shared\Refused;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Fleet\AsOf;
 use Jorvel\Core\Fleet\Stop;
 use Jorvel\Core\Shared\Day;
+use Jorvel\Core\Shared\Instant;
 
 /** Which aircraft cannot fly on a day to come, and why, as everything stands and is planned. */
 final readonly class ShowAsOf
@@ -23,7 +25,12 @@ final readonly class ShowAsOf
     /** So many reasons of one aircraft are named. */
     private const NAMED = 6;
 
-    public function __construct(private DueBook $book, private ShowReach $reach, private Clock $clock) {}
+    public function __construct(
+        private DueBook $book,
+        private ShowReach $reach,
+        private LoadExits $exits,
+        private Clock $clock,
+    ) {}
 
     /**
      * @param Day|null $day today where null
@@ -43,7 +50,8 @@ final readonly class ShowAsOf
         $aircraft = $this->book->query()->with(['type.items.template', 'type.items.set'])
             ->when($base, static fn($q) => $q->where('base', $base))->orderBy('mark')->get();
         $this->book->read($aircraft);
-        $rows = array_values($aircraft->map(fn(Aircraft $a): AsOfRow => $this->row($a, $day))->all());
+        $late = $this->exits->of($aircraft->flatMap(static fn(Aircraft $a): array => $a->visits->modelKeys())->all());
+        $rows = array_values($aircraft->map(fn(Aircraft $a): AsOfRow => $this->row($a, $day, $late))->all());
         usort(
             $rows,
             static fn(AsOfRow $a, AsOfRow $b): int => [self::rank($a), $a->mark] <=> [self::rank($b), $b->mark],
@@ -59,7 +67,8 @@ final readonly class ShowAsOf
         );
     }
 
-    private function row(Aircraft $aircraft, Day $day): AsOfRow
+    /** @param array<int, array{said: string, exit: Instant|null}> $late visits that leave too late by their plans */
+    private function row(Aircraft $aircraft, Day $day, array $late): AsOfRow
     {
         $page = $this->book->page($aircraft);
         $is = AsOf::on($day, $this->clock->today(), $page->outlook->stops, $page->file->now->visits);
@@ -73,16 +82,26 @@ final readonly class ShowAsOf
                 : ', last day '.$this->clock->words(Day::parse($said->date)));
         }, array_slice($is->stops, 0, self::NAMED));
         $more = count($is->stops) - count($why);
+        $doubts = [];
+        foreach ($aircraft->visits as $one) {
+            $exit = $late[$one->id]['exit'] ?? null;
+            if ($one->start->number <= $day->number && isset($late[$one->id]) && (
+                $exit === null ? $one->end->number >= $day->number : $exit->dayIn($this->clock->zone())->number >= $day->number
+            )) {
+                $doubts[] = "\"{$one->title}\": ".lcfirst($late[$one->id]['said']);
+            }
+        }
 
         return new AsOfRow(
             $aircraft->mark,
             $aircraft->type->code,
             $aircraft->base,
             match (true) {
-                $is->in !== null => 'waiting', $is->stops !== [] => 'stop', default => 'clear',
+                $is->in !== null => 'waiting', $is->stops !== [] => 'stop', $doubts !== [] => 'watch', default => 'clear',
             },
             match (true) {
-                $is->in !== null => 'in a visit', $is->stops !== [] => 'cannot fly', default => 'can fly',
+                $is->in !== null => 'in a visit', $is->stops !== [] => 'cannot fly', $doubts !== [] => 'may not be out yet',
+                default => 'can fly',
             },
             [
                 ...$visit === null
@@ -90,6 +109,7 @@ final readonly class ShowAsOf
                     : ["In \"{$visit->title}\" until ".$this->clock->words($is->in->to)],
                 ...$why,
                 ...$more > 0 ? ["and {$more} more"] : [],
+                ...$doubts,
             ],
             $visit?->id,
         );
@@ -97,22 +117,29 @@ final readonly class ShowAsOf
 
     private static function rank(AsOfRow $row): int
     {
-        return ['stop' => 0, 'waiting' => 1, 'clear' => 2][$row->state];
+        return ['stop' => 0, 'waiting' => 1, 'watch' => 2, 'clear' => 3][$row->state];
     }
 
     /** @param list<AsOfRow> $rows */
     private static function sentence(array $rows, string $day, ?string $base): string
     {
-        $kept = array_filter($rows, static fn(AsOfRow $r): bool => $r->state !== 'clear');
+        $kept = array_filter($rows, static fn(AsOfRow $r): bool => in_array($r->state, ['stop', 'waiting'], true));
+        $doubted = count(array_filter($rows, static fn(AsOfRow $r): bool => $r->state === 'watch'));
         $stands = count(array_filter($kept, static fn(AsOfRow $r): bool => $r->state === 'stop'));
         $of = $base === null ? '' : " of {$base}";
 
+        $more = match ($doubted) {
+            0 => '',
+            1 => ' One more may not be out of its visit yet.',
+            default => " {$doubted} more may not be out of their visits yet.",
+        };
+
         return match (true) {
             $rows === [] => 'No aircraft yet. Import a programme and yesterday\'s flying to begin.',
-            $kept === [] => "On {$day} nothing keeps any aircraft{$of} on the ground.",
+            $kept === [] => "On {$day} nothing keeps any aircraft{$of} on the ground.{$more}",
             default => "On {$day} ".count($kept).' of '.count($rows)." aircraft{$of} cannot fly: "
                 .($stands === 0 ? 'all of them in visits.' : "{$stands} for what is not planned away, "
-                    .(count($kept) - $stands).' in visits.'),
+                    .(count($kept) - $stands).' in visits.').$more,
         };
     }
 }

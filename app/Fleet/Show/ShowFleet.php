@@ -75,7 +75,9 @@ final readonly class ShowFleet
             $rows->count() - $flying->count(),
         );
 
-        return new FleetView($sentence, $first?->mark, $note, (string) $this->clock->today(), $rows->all());
+        return new FleetView($sentence, $first?->mark, $note, (string) $this->clock->today(), $this->reach->withPlans(
+            $rows->all(),
+        ));
     }
 
     public function aircraft(string $mark): AircraftView
@@ -84,7 +86,7 @@ final readonly class ShowFleet
             ->where('mark', $mark)
             ->firstOrFail();
         $page = $this->book->page($aircraft);
-        $row = $this->reach->row($page);
+        [$row] = $this->reach->withPlans([$this->reach->row($page)]);
         $aircraft->loadCount('safing');
         $mean = $this->meanFlown($aircraft);
         $counters = [];

@@ -15,6 +15,7 @@ use App\Fleet\Show\View\ReachRow;
 use App\Fleet\Show\View\StopView;
 use App\Floor\Model\Damage;
 use App\Floor\Model\Finding;
+use App\Now\LoadExits;
 use App\Now\VisitDoubts;
 use App\Shared\Clock;
 use App\Shared\Words;
@@ -28,7 +29,7 @@ use Jorvel\Core\Shared\Day;
 /** An aircraft's reach in numbers and words: what stops it, its visits as brackets, its deferrals as fuses. */
 final readonly class ShowReach
 {
-    public function __construct(private Clock $clock, private VisitDoubts $doubts) {}
+    public function __construct(private Clock $clock, private VisitDoubts $doubts, private LoadExits $exits) {}
 
     public function row(DuePage $page): ReachRow
     {
@@ -67,6 +68,25 @@ final readonly class ShowReach
             })->all()),
             array_values($fuses->all()),
         );
+    }
+
+    /**
+     * With what there is to say of the plans of their visits, which are made anew more often than the rows are.
+     *
+     * @param list<ReachRow> $rows
+     * @param list<int> $but visits whose plans are not asked for
+     *
+     * @return list<ReachRow>
+     */
+    public function withPlans(array $rows, array $but = []): array
+    {
+        $ids = array_merge(...array_map(static fn(ReachRow $r): array => array_column($r->visits, 'id'), $rows));
+        $late = $this->exits->of(array_values(array_diff($ids, $but)));
+
+        return array_map(static fn(ReachRow $r): ReachRow => $r->visiting(array_map(
+            static fn(Bracket $b): Bracket => $b->doubted($late[$b->id]['said'] ?? null),
+            $r->visits,
+        )), $rows);
     }
 
     /** What is left to a limit; calendar limits from today. */

@@ -45,6 +45,31 @@ final class AsOfTest extends WorldCase
         );
     }
 
+    public function test_a_visit_whose_plan_ends_too_late_may_keep_its_aircraft_until_then(): void
+    {
+        // It must leave on the 6th, and by its plan it leaves on the morning of the 12th.
+        $said = 'By its plan it leaves on Tue 12 May, 08:00; it must leave on Wed 6 May.';
+        $states = [];
+        foreach (['06', '07', '12', '13'] as $day) {
+            $is = (array) $this->as('mika', 'GET', "as-of?day=2026-05-{$day}")->assertOk()->json();
+            $row = array_column($is['rows'], null, 'mark')['QC-TAC'];
+            $states[$day] = $row['state'];
+            self::assertSame($day !== '13', str_contains(implode(' ', $row['why']), lcfirst($said)), $day);
+            self::assertSame(
+                $row['state'] === 'watch',
+                str_contains($is['sentence'], 'One more may not be out of its visit yet.'),
+                $day,
+            );
+        }
+        self::assertSame(['06' => 'waiting', '07' => 'watch', '12' => 'watch', '13' => 'clear'], $states);
+        // Fleet, the aircraft, the visit and Release say the same of it.
+        $bracket = array_column($this->as('mika', 'GET', 'fleet')->json('rows'), null, 'mark')['QC-TAC']['visits'][0];
+        self::assertStringContainsString($said, $bracket['doubt']);
+        self::assertSame($bracket, $this->as('mika', 'GET', 'fleet/QC-TAC')->json('reach.visits.0'));
+        self::assertContains($said, $this->as('mika', 'GET', "visits/{$bracket['id']}")->json('doubts'));
+        self::assertContains($said, array_column($this->as('mika', 'GET', 'release')->json('visits'), 'when'));
+    }
+
     public function test_by_base_as_csv_and_no_day_that_is_past(): void
     {
         $all = (array) $this->as('mika', 'GET', 'as-of?day=2026-05-14')->json();

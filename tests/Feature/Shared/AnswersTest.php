@@ -43,7 +43,7 @@ final class AnswersTest extends WorldCase
         yield 'stagger' => ['/api/stagger', 'stagger', 24];
         yield 'bottles' => ['/api/bottles', 'bottles', 10];
         yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/SKV', 12];
-        yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 23];
+        yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 24];
         // With the people of each base: whether anybody is there when they are planned.
         yield 'visits' => ['/api/visits', 'visits', 18];
         yield 'one visit' => ['/api/visits/{id}', 'visits/1', 28];

@@ -16,7 +16,19 @@ final readonly class Bracket
         #[OA\Property] public int $from,
         #[OA\Property] public int $to,
         #[OA\Property] public bool $begun,
-        /** flights that are planned on its days */
+        /** flights that are planned on its days, a plan that ends too late */
         #[OA\Property] public ?string $doubt,
     ) {}
+
+    public function doubted(?string $too): self
+    {
+        return $too === null ? $this : new self(
+            $this->id,
+            $this->title,
+            $this->from,
+            $this->to,
+            $this->begun,
+            trim("{$this->doubt} {$too}"),
+        );
+    }
 }

@@ -23,6 +23,21 @@ final readonly class ReachRow
         #[OA\Property(type: 'array', items: new OA\Items(ref: Fuse::class))] public array $fuses,
     ) {}
 
+    /** @param list<Bracket> $visits */
+    public function visiting(array $visits): self
+    {
+        return new self(
+            $this->mark,
+            $this->type,
+            $this->fleet,
+            $this->base,
+            $this->state,
+            $this->stop,
+            $visits,
+            $this->fuses,
+        );
+    }
+
     /** As it was kept in a due sheet. */
     public static function read(string $json): self
     {
