@@ -88,7 +88,7 @@ final readonly class ShowAsOf
             if ($one->start->number <= $day->number && isset($late[$one->id]) && (
                 $exit === null ? $one->end->number >= $day->number : $exit->dayIn($this->clock->zone())->number >= $day->number
             )) {
-                $doubts[] = "\"{$one->title}\": ".lcfirst($late[$one->id]['said']);
+                $doubts[$one->id] = "\"{$one->title}\": ".lcfirst($late[$one->id]['said']);
             }
         }
 
@@ -109,9 +109,9 @@ final readonly class ShowAsOf
                     : ["In \"{$visit->title}\" until ".$this->clock->words($is->in->to)],
                 ...$why,
                 ...$more > 0 ? ["and {$more} more"] : [],
-                ...$doubts,
+                ...array_values($doubts),
             ],
-            $visit?->id,
+            $visit->id ?? array_key_first($doubts),
         );
     }
 

@@ -54,6 +54,7 @@ final class AsOfTest extends WorldCase
             $is = (array) $this->as('mika', 'GET', "as-of?day=2026-05-{$day}")->assertOk()->json();
             $row = array_column($is['rows'], null, 'mark')['QC-TAC'];
             $states[$day] = $row['state'];
+            self::assertSame($day !== '13', $row['visitId'] !== null, 'it leads to the visit');
             self::assertSame($day !== '13', str_contains(implode(' ', $row['why']), lcfirst($said)), $day);
             self::assertSame(
                 $row['state'] === 'watch',
