@@ -77,7 +77,7 @@ abstract class BrowserCase extends TestCase
     }
 
     /** @param callable(): bool $so */
-    protected static function until(callable $so, int $seconds = 20): void
+    protected static function until(callable $so, int $seconds = 60): void
     {
         for ($i = 0; $i < 10 * $seconds && ! $so(); $i++) {
             usleep(100_000);

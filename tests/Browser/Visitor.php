@@ -39,7 +39,7 @@ final readonly class Visitor
         return $this;
     }
 
-    public function find(string $css, int $seconds = 25): RemoteWebElement
+    public function find(string $css, int $seconds = 60): RemoteWebElement
     {
         $by = WebDriverBy::cssSelector($css);
         $this->await(WebDriverExpectedCondition::visibilityOfElementLocated($by), "Nothing at {$css}", $seconds);
@@ -134,7 +134,7 @@ final readonly class Visitor
         return $this;
     }
 
-    public function see(string $words, int $seconds = 25): self
+    public function see(string $words, int $seconds = 60): self
     {
         return $this->await(
             fn(): bool => str_contains($this->text(), $words),
@@ -144,7 +144,7 @@ final readonly class Visitor
     }
 
     /** Waits for something; where it never comes, what is on the page instead is said. */
-    private function await(callable|WebDriverExpectedCondition $for, string $else, int $seconds = 25): self
+    private function await(callable|WebDriverExpectedCondition $for, string $else, int $seconds = 60): self
     {
         try {
             $this->browser->wait($seconds, 100)->until($for);
