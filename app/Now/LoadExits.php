@@ -48,7 +48,8 @@ final readonly class LoadExits
      *
      * @param list<int> $visits ids
      *
-     * @return array<int, array{said: string, exit: Instant|null}> by id
+     * @return array<int, array{said: string, until: Day}> by id, with the day until which it stays; its last day where
+     *   it has no plan
      */
     public function of(array $visits): array
     {
@@ -64,10 +65,11 @@ final readonly class LoadExits
             ->toBase()->get();
         $late = [];
         foreach ($rows as $row) {
+            $end = Day::parse($row->end);
             $exit = $row->leaves === null || $row->untimed > 0 ? null : Instant::parse($row->leaves);
-            $said = $this->late(Day::parse($row->end), $row->problem, $exit, $row->open > 0);
+            $said = $this->late($end, $row->problem, $exit, $row->open > 0);
             if ($said !== null) {
-                $late[$row->id] = ['said' => $said, 'exit' => $exit];
+                $late[$row->id] = ['said' => $said, 'until' => $exit?->dayIn($this->clock->zone()) ?? $end];
             }
         }
 

@@ -71,7 +71,7 @@ final readonly class VisitDoubts
     public function dry(Visit $visit): ?string
     {
         $first = $visit->between
-            ? LoadBay::dry($visit->cards->loadMissing('item')->reject(static fn(Card $c): bool => $c->worked()))->first()
+            ? LoadBay::dry($visit->cards->reject(static fn(Card $c): bool => $c->worked())->loadMissing('item'))->first()
             : null;
 
         return $first === null ? null : VisitWords::dry($visit->bay, $first).' Move the visit to a bay.';

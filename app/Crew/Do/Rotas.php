@@ -31,7 +31,7 @@ final class Rotas
                     array_values($p->qualifications->where('kind', 'skill')->pluck('value')->all()),
                 ))
                 ->all()),
-            ShiftHours::byCode(),
+            $this->memo->of('shifts', ['shifts'], ShiftHours::byCode(...)),
             $this->clock->zone(),
         ));
     }

@@ -8,6 +8,7 @@ use App\Crew\Model\Person;
 use App\Fleet\Model\Aircraft;
 use App\Fleet\Model\Base;
 use App\Fleet\Show\DueBook;
+use App\Fleet\Show\DuePage;
 use App\Fleet\Show\DueRow;
 use App\Fleet\Show\ShowReach;
 use App\Fleet\Show\View\WhatIfItem;
@@ -58,9 +59,18 @@ final readonly class WhatIf
     {
         [$before, $after] = [$this->read($changes), $this->read($changes)];
         $this->supposeAll($after, $changes);
-        $rows = [];
+        $pages = $then = $now = [];
         foreach ($before as $mark => $was) {
-            $rows[] = $this->compare($was, $after[$mark]);
+            $pages[$mark] = [$this->book->page($was), $this->book->page($after[$mark])];
+            $then[] = $this->reach->row($pages[$mark][0]);
+            $now[] = $this->reach->row($pages[$mark][1]);
+        }
+        $then = $this->reach->withPlans($then);
+        // What moves is planned anew.
+        $now = $this->reach->withPlans($now, array_values(self::moved($after)->pluck('id')->all()));
+        $rows = [];
+        foreach (array_values($pages) as $n => [$was, $is]) {
+            $rows[] = new WhatIfRow($was->aircraft->mark, $then[$n], $now[$n], $this->items($was, $is));
         }
         $moved = array_sum(array_map(static fn(WhatIfRow $r): int => count($r->items), $rows));
         $trouble = array_sum(array_map(
@@ -113,7 +123,7 @@ final readonly class WhatIf
             }
             $aircraft = $this->read($changes);
             $this->supposeAll($aircraft, $changes);
-            $again = $this->again($this->read($changes), $aircraft);
+            $again = self::again($aircraft);
 
             return function () use ($by, $changes, $aircraft, $view, $again): array {
                 foreach ($changes as $change) {
@@ -125,7 +135,10 @@ final readonly class WhatIf
                     );
                 }
                 foreach ($aircraft as $one) {
-                    FloorCount::up($one->id);
+                    // How it flies is nothing to whoever works on it.
+                    if ($one->isDirty('base') || $one->visits->contains(static fn(Visit $v): bool => $v->isDirty())) {
+                        FloorCount::up($one->id);
+                    }
                     $one->visits->each(static fn(Visit $v): bool => $v->save());
                     $one->save();
                 }
@@ -142,26 +155,30 @@ final readonly class WhatIf
      * The visits whose plans are not what they were: they begin on another day, or are worked by the people of another
      * base.
      *
-     * @param Collection<string, Aircraft> $before
-     * @param Collection<string, Aircraft> $after
+     * @param Collection<string, Aircraft> $aircraft as they are supposed to be, not saved yet
      *
      * @return list<int> ids
      */
-    private function again(Collection $before, Collection $after): array
+    private static function again(Collection $aircraft): array
     {
-        $again = [];
-        foreach ($before as $mark => $was) {
-            $now = $after[$mark]->visits->keyBy('id');
-            foreach ($was->visits->load('plan') as $visit) {
-                $moves = ! $visit->planStands($now[$visit->id]->bay, $now[$visit->id]->start)
-                    && $now[$visit->id]->isDirty();
-                if ($moves || $visit->bay === Visit::LINE && $was->base !== $after[$mark]->base) {
-                    $again[] = $visit->id;
-                }
-            }
-        }
+        $moved = self::moved($aircraft)->keyBy('id');
+        $again = Visit::with('plan')->findMany($moved->keys())
+            ->reject(static fn(Visit $v): bool => $v->planStands($v->bay, $moved[$v->id]->start));
+        $elsewhere = $aircraft->filter(static fn(Aircraft $a): bool => $a->isDirty('base'))
+            ->flatMap(static fn(Aircraft $a): Collection => $a->visits->where('bay', Visit::LINE)->toBase());
 
-        return $again;
+        return array_values($again->toBase()->merge($elsewhere)->pluck('id')->unique()->all());
+    }
+
+    /**
+     * @param Collection<string, Aircraft> $aircraft as they are supposed to be, not saved yet
+     *
+     * @return Collection<int, Visit> that are on other days than before
+     */
+    private static function moved(Collection $aircraft): Collection
+    {
+        return $aircraft->flatMap(static fn(Aircraft $a): array => $a->visits
+            ->filter(static fn(Visit $v): bool => $v->isDirty())->all())->values();
     }
 
     /**
@@ -253,18 +270,18 @@ final readonly class WhatIf
         $visit->end = Day::parse((string) ($change['end'] ?? ''));
     }
 
-    private function compare(Aircraft $was, Aircraft $is): WhatIfRow
+    /** @return list<WhatIfItem> whose dates are others, or that would be overdue */
+    private function items(DuePage $before, DuePage $after): array
     {
-        [$before, $after] = [$this->book->page($was), $this->book->page($is)];
         $old = $before->items()->keyBy(static fn(DueRow $r): string => $r->key());
         $items = [];
         foreach ($after->items() as $row) {
             $from = $old[$row->key()]->due->forecast ?? null;
             $to = $row->due->forecast;
             // What its visit is too late for as it stands is not this change's doing.
-            $trouble = isset($old[$row->key()]) && $this->missedIn($was, $old[$row->key()]) !== null
+            $trouble = isset($old[$row->key()]) && self::missedIn($before->aircraft, $old[$row->key()]) !== null
                 ? null
-                : $this->trouble($is, $row);
+                : $this->trouble($after->aircraft, $row);
             if (($from->number ?? null) !== ($to->number ?? null) || $trouble !== null) {
                 $items[] = new WhatIfItem(
                     $row->key(),
@@ -279,24 +296,21 @@ final readonly class WhatIf
             }
         }
 
-        // What moves is planned anew.
-        $moved = $is->visits->filter(static fn(Visit $v): bool => $v->isDirty())->modelKeys();
-        [$then] = $this->reach->withPlans([$this->reach->row($before)]);
-        [$now] = $this->reach->withPlans([$this->reach->row($after)], $moved);
-
-        return new WhatIfRow($was->mark, $then, $now, $items);
+        return $items;
     }
 
     /** Why the item would be overdue in a visit as it would be; null when it would not. */
     private function trouble(Aircraft $aircraft, DueRow $row): ?string
     {
-        $visit = $this->missedIn($aircraft, $row);
+        $visit = self::missedIn($aircraft, $row);
 
-        return $visit === null ? null : "must be done by {$this->clock->words($row->due->latest)}; the visit would begin on "
-            .$this->clock->words($visit->start);
+        return $visit === null
+            ? null
+            : "must be done by {$this->clock->words($row->due->latest)}; the visit would begin on "
+                .$this->clock->words($visit->start);
     }
 
-    private function missedIn(Aircraft $aircraft, DueRow $row): ?Visit
+    private static function missedIn(Aircraft $aircraft, DueRow $row): ?Visit
     {
         return $aircraft->visits->first(static fn(Visit $visit): bool => $visit->state === Visit::PLANNED
             && $row->due->missedBy($visit->start) && $visit->cards->contains(

@@ -10,11 +10,12 @@ use App\Fleet\Show\View\AsOfView;
 use App\Now\LoadExits;
 use App\Shared\Clock;
 use App\Shared\Refused;
+use App\Visits\Model\Visit;
 use Illuminate\Database\Eloquent\Collection;
 use Jorvel\Core\Fleet\AsOf;
+use Jorvel\Core\Fleet\FleetState;
 use Jorvel\Core\Fleet\Stop;
 use Jorvel\Core\Shared\Day;
-use Jorvel\Core\Shared\Instant;
 
 /** Which aircraft cannot fly on a day to come, and why, as everything stands and is planned. */
 final readonly class ShowAsOf
@@ -67,13 +68,20 @@ final readonly class ShowAsOf
         );
     }
 
-    /** @param array<int, array{said: string, exit: Instant|null}> $late visits that leave too late by their plans */
+    /** @param array<int, array{said: string, until: Day}> $late visits that leave too late by their plans */
     private function row(Aircraft $aircraft, Day $day, array $late): AsOfRow
     {
         $page = $this->book->page($aircraft);
-        $is = AsOf::on($day, $this->clock->today(), $page->outlook->stops, $page->file->now->visits);
+        $visits = $aircraft->visits->values();
+        $is = AsOf::on(
+            $day,
+            $this->clock->today(),
+            $page->outlook->stops,
+            $page->file->now->visits,
+            $visits->map(static fn(Visit $v): ?Day => $late[$v->id]['until'] ?? null)->filter()->all(),
+        );
         $n = $is->in === null ? false : array_search($is->in, $page->file->now->visits, true);
-        $visit = $n === false ? null : $aircraft->visits->values()->get($n);
+        $visit = $n === false ? null : $visits->get($n);
         $why = array_map(function (Stop $stop) use ($page): string {
             $said = $this->reach->stop($stop, $page);
 
@@ -82,26 +90,19 @@ final readonly class ShowAsOf
                 : ', last day '.$this->clock->words(Day::parse($said->date)));
         }, array_slice($is->stops, 0, self::NAMED));
         $more = count($is->stops) - count($why);
-        $doubts = [];
-        foreach ($aircraft->visits as $one) {
-            $exit = $late[$one->id]['exit'] ?? null;
-            if ($one->start->number <= $day->number && isset($late[$one->id]) && (
-                $exit === null ? $one->end->number >= $day->number : $exit->dayIn($this->clock->zone())->number >= $day->number
-            )) {
-                $doubts[$one->id] = "\"{$one->title}\": ".lcfirst($late[$one->id]['said']);
-            }
-        }
+        $doubts = array_map(static fn(int $n): string => "\"{$visits[$n]->title}\": "
+            .lcfirst($late[$visits[$n]->id]['said']), $is->late);
 
         return new AsOfRow(
             $aircraft->mark,
             $aircraft->type->code,
             $aircraft->base,
-            match (true) {
-                $is->in !== null => 'waiting', $is->stops !== [] => 'stop', $doubts !== [] => 'watch', default => 'clear',
-            },
-            match (true) {
-                $is->in !== null => 'in a visit', $is->stops !== [] => 'cannot fly', $doubts !== [] => 'may not be out yet',
-                default => 'can fly',
+            $is->state()->value,
+            match ($is->state()) {
+                FleetState::Waiting => 'in a visit',
+                FleetState::Stop => 'cannot fly',
+                FleetState::Watch => 'may not be out yet',
+                FleetState::Clear => 'can fly',
             },
             [
                 ...$visit === null
@@ -109,9 +110,9 @@ final readonly class ShowAsOf
                     : ["In \"{$visit->title}\" until ".$this->clock->words($is->in->to)],
                 ...$why,
                 ...$more > 0 ? ["and {$more} more"] : [],
-                ...array_values($doubts),
+                ...$doubts,
             ],
-            $visit->id ?? array_key_first($doubts),
+            $visit->id ?? ($is->late === [] ? null : $visits[$is->late[0]]->id),
         );
     }
 

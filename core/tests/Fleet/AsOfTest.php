@@ -64,4 +64,27 @@ final class AsOfTest extends TestCase
         );
         self::assertSame([$flies, $keeps], [$is->flies(), array_map(static fn(Stop $s): string => $s->id, $is->stops)]);
     }
+
+    public function test_what_runs_late_by_its_plan_may_still_stand_until_then(): void
+    {
+        $today = Day::parse('2026-05-05');
+        $day = $today->plusDays(...);
+        $visits = [VisitSpan::of($day(2), $day(3)), VisitSpan::of($day(5), $day(6), ['a'])];
+        $stop = new Stop('calendar', 'a', $day(9), $day(9));
+        // The second should be over on the 6th and is on the 8th.
+        $is = static fn(int $n, array $until): AsOf => AsOf::on($day($n), $today, [$stop], $visits, $until);
+        $states = static fn(array $until): array => array_map(
+            static fn(int $n): string => $is($n, $until)->state()->value,
+            [4, 5, 6, 7, 8, 9],
+        );
+        self::assertSame(['clear', 'waiting', 'waiting', 'clear', 'clear', 'clear'], $states([]));
+        self::assertSame(['clear', 'waiting', 'waiting', 'watch', 'watch', 'clear'], $states([1 => $day(8)]));
+        self::assertSame([[], [1], [1], []], array_map(
+            static fn(int $n): array => $is($n, [1 => $day(8)])->late,
+            [4, 5, 8, 9],
+        ));
+        // What stops it stops it all the same.
+        $stopped = AsOf::on($day(12), $today, [new Stop('calendar', 'b', $day(9), $day(9))], $visits, [0 => $day(20)]);
+        self::assertSame(['stop', [0]], [$stopped->state()->value, $stopped->late]);
+    }
 }

@@ -81,7 +81,10 @@ final class MissingPartTest extends WorldCase
             'end' => '2026-05-06', 'items' => [$key],
         ])->assertCreated()->json('id');
         $card = Card::where('visit_id', $visit)->where('component_id', $unit)->firstOrFail();
-        self::assertStringContainsString("has work in \"Overhaul\" of QA-VFE: card {$card->number}", $this->move($unit, []));
+        self::assertStringContainsString(
+            "has work in \"Overhaul\" of QA-VFE: card {$card->number}",
+            $this->move($unit, []),
+        );
         $card->update(['state' => Card::CLOSED, 'closed_at' => '2026-05-05T12:00:00Z']);
         self::assertStringContainsString('counts with its release', $this->move($unit, []));
         Visit::findOrFail($visit)->update(['state' => Visit::RELEASED]);

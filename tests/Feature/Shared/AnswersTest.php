@@ -45,7 +45,7 @@ final class AnswersTest extends WorldCase
         yield 'programme' => ['/api/library/programmes/{type}', 'library/programmes/SKV', 12];
         yield 'one aircraft' => ['/api/fleet/{mark}', 'fleet/QA-VFA', 24];
         // With the people of each base: whether anybody is there when they are planned.
-        yield 'visits' => ['/api/visits', 'visits', 18];
+        yield 'visits' => ['/api/visits', 'visits', 17];
         yield 'one visit' => ['/api/visits/{id}', 'visits/1', 28];
         yield 'what could be made of a visit' => ['/api/visits/{id}/more', 'visits/3/more', 34];
         yield 'board' => ['/api/visits/{id}/board', 'visits/1/board', 23];

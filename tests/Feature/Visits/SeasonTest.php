@@ -9,6 +9,8 @@ use App\Crew\Model\Person;
 use App\Deferrals\Model\DeferralCard;
 use App\Fleet\Show\DueBook;
 use App\Floor\Model\Card;
+use App\Now\LoadExits;
+use App\Now\VisitDoubts;
 use App\Visits\Model\PlanRunState;
 use App\Visits\Model\SeasonRun;
 use App\Visits\Model\Visit;
@@ -193,6 +195,12 @@ final class SeasonTest extends WorldCase
                 );
             }
         }
+        // Read with their cards or without, the same leave too late by their plans.
+        $visits = Visit::with([...VisitDoubts::WITH, 'cards'])->where('state', '!=', Visit::RELEASED)->get();
+        self::assertEquals(
+            $visits->keyBy('id')->map(app(VisitDoubts::class)->late(...))->filter()->all(),
+            array_map(static fn(array $l): string => $l['said'], app(LoadExits::class)->of($visits->modelKeys())),
+        );
         // A second time the same is gone.
         $this->as('ines', 'POST', 'season/keep', ['days' => 30, 'visits' => $run['visits']])->assertStatus(409);
         $this->planAnew($again);
@@ -311,7 +319,10 @@ final class SeasonTest extends WorldCase
             $leave($person, $kept->start);
         }
         foreach ($said() as $words) {
-            self::assertStringContainsString('13 cards are planned for when the people that they need are not there', $words);
+            self::assertStringContainsString(
+                '13 cards are planned for when the people that they need are not there',
+                $words,
+            );
         }
     }
 
@@ -418,7 +429,10 @@ final class SeasonTest extends WorldCase
         $board = $this->as('oda', 'GET', "visits/{$stands->id}/board")->assertOk();
         self::assertStringContainsString($said, (string) $board->json('note'));
         self::assertSame('watch', $board->json('verdict'));
-        self::assertStringContainsString('planned for when the people that they need are not there', (string) $board->json('sentence'));
+        self::assertStringContainsString(
+            'planned for when the people that they need are not there',
+            (string) $board->json('sentence'),
+        );
         self::assertSame([], array_filter(
             array_column($board->json('days'), 'words'),
             static fn(string $day): bool => preg_match('/\b2[0-6] May/', $day) === 1,

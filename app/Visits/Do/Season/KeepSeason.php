@@ -128,7 +128,7 @@ final readonly class KeepSeason
                 $block->gone => $this->gone($by, $visit),
                 default => $this->changed($by, $ground, $block, $visit),
             };
-            if ($visit !== null && self::stands($ground, $block, $visit)) {
+            if ($visit !== null && self::keepsPlan($ground, $block, $visit)) {
                 $stands[] = $visit->id;
             }
         }
@@ -168,8 +168,8 @@ final readonly class KeepSeason
         }
     }
 
-    /** Whether a kept visit lasts longer or shorter, and nothing else of it is another: its plan is as good as before. */
-    private static function stands(SeasonGround $ground, SeasonBlock $block, Visit $visit): bool
+    /** Whether of a kept visit no more than its last day is another: its plan is as good as before. */
+    private static function keepsPlan(SeasonGround $ground, SeasonBlock $block, Visit $visit): bool
     {
         $is = array_column($block->items, 'id');
         $holds = $ground->holds[$block->id];

@@ -31,7 +31,7 @@ final readonly class SeasonBoard
      * @param list<list<int>> $groups of `down`, by aircraft
      * @param list<list<int>> $fits bays by aircraft
      * @param list<array{
-     *   craft: int, start: int, end: int, free: float, bay: SeasonBay|null, place: int|null, hours: float,
+     *   craft: int, start: int, end: int, free: float, bay: int|null, hours: float,
      * }> $fixed days, bay, hours for which it is worked in the span
      * @param list<bool> $counts items that are not later than the span
      * @param list<bool> $roof by item
@@ -116,7 +116,7 @@ final readonly class SeasonBoard
 
             return [
                 'craft' => $index[$f->aircraft], 'start' => $f->start->number - $from, 'end' => $end,
-                'free' => $f->free, 'bay' => $place === null ? null : $is->bays[$place], 'place' => $place,
+                'free' => $f->free, 'bay' => $place,
                 'hours' => $f->hours ?? ($place === null || $end < $first ? 0.0 : max(
                     0.0,
                     array_sum(array_slice($work[$place], $first, $end - $first + 1)) - $f->free,
@@ -125,8 +125,8 @@ final readonly class SeasonBoard
         }, $is->fixed);
         $hands = SeasonHands::of($is, $work);
         foreach ($fixed as $f) {
-            if ($f['place'] !== null) {
-                $hands->take($f['place'], max(0, $f['start']), $f['end'], 0.0, $f['hours']);
+            if ($f['bay'] !== null) {
+                $hands->take($f['bay'], max(0, $f['start']), $f['end'], 0.0, $f['hours']);
             }
         }
 
@@ -231,6 +231,6 @@ final readonly class SeasonBoard
 
         return $is['craft'] === $this->craft[$item]
             && $this->opens[$item] <= $is['start'] && $is['start'] <= $this->due[$item]
-            && ($is['bay'] === null || $is['bay']->takes($this->roof[$item], $this->wash[$item]));
+            && ($is['bay'] === null || $this->bays[$is['bay']]->takes($this->roof[$item], $this->wash[$item]));
     }
 }

@@ -92,7 +92,8 @@ final class SeasonHands
     }
 
     /**
-     * The hours of a visit beyond some that are done, on the days on which they are worked; none where nobody is shared.
+     * The hours of a visit beyond some that are done, on the days on which they are worked; none in a bay that shares
+     * nobody.
      *
      * @return array<int, float> above 0, by day
      */

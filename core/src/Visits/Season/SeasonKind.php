@@ -91,8 +91,8 @@ final class SeasonKind implements Kind
     private static function people(Input $in): SeasonPeople
     {
         $hours = [];
-        foreach ($in->each('hours', static fn(Input $h): array => [$h->day('date'), $h->number('hours')]) as $i => $of) {
-            [$day, $many] = $of;
+        $days = $in->each('hours', static fn(Input $h): array => [$h->day('date'), $h->number('hours')]);
+        foreach ($days as $i => [$day, $many]) {
             if (isset($hours[$day->number])) {
                 throw InputError::usedTwice("hours.{$i}.date", (string) $day);
             }

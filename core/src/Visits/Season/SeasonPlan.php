@@ -365,9 +365,9 @@ final class SeasonPlan
 
         return Near::atMost($more, $this->free[$f])
             ? $board->rate[$item] * ($board->due[$item] - $is['start']) + $panels + $board->away($item, $is['start'])
-                + ($is['place'] === null
+                + ($is['bay'] === null
                     ? 0.0
-                    : $this->hands->more($is['place'], max(0, $is['start']), $is['end'], $done, $done + $more))
+                    : $this->hands->more($is['bay'], max(0, $is['start']), $is['end'], $done, $done + $more))
             : null;
     }
 
@@ -405,8 +405,8 @@ final class SeasonPlan
     private function workFixed(int $f, float $was): void
     {
         $is = $this->board->fixed[$f];
-        if ($is['place'] !== null) {
-            $this->hands->take($is['place'], max(0, $is['start']), $is['end'], $this->done($f, $was), $this->done($f));
+        if ($is['bay'] !== null) {
+            $this->hands->take($is['bay'], max(0, $is['start']), $is['end'], $this->done($f, $was), $this->done($f));
         }
     }
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useAircraft } from '../../api/hooks';
 import { Button } from '../../parts/Button';
-import { short } from '../../parts/dates';
+import { plus, short } from '../../parts/dates';
 import { Field } from '../../parts/Field';
 import { useFields } from '../../parts/fields';
 import { Wait } from '../../parts/Page';
@@ -93,7 +93,7 @@ function Slip({ aircraft, onAdd }: { aircraft: Schemas['AircraftView']; onAdd: (
                     >
                         {visits.map((v) => (
                             <option key={v.id} value={v.id}>
-                                {v.title}, from {short(dayAt(aircraft.today, v.from))}
+                                {v.title}, from {short(plus(aircraft.today, v.from))}
                             </option>
                         ))}
                     </select>
@@ -114,8 +114,8 @@ function SlipDays({
     onAdd: (c: Change) => void;
 }) {
     const { values: days, bind } = useFields({
-        start: dayAt(aircraft.today, visit.from),
-        end: dayAt(aircraft.today, visit.to),
+        start: plus(aircraft.today, visit.from),
+        end: plus(aircraft.today, visit.to),
         reason: '',
     });
     return (
@@ -145,6 +145,3 @@ function SlipDays({
         </>
     );
 }
-
-const dayAt = (today: string, days: number): string =>
-    new Date(Date.parse(`${today}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);

@@ -31,7 +31,7 @@ final readonly class LaidSeason
      * @param array<array-key, string> $in visit by item
      * @param list<string> $open items without a visit that fall due in the span
      * @param list<string> $standing aircraft with such an item, in the order of items
-     * @param float $cost hours, of all visits that do not stand, and of what is worked anywhere beyond the people for it
+     * @param float $cost hours, of all visits that do not stand, and of work beyond the people for it anywhere
      * @param int $early days of life given up, of all items together
      * @param int $days that aircraft are in such visits
      * @param array<array-key, array<int, float>> $worked hours by bay and day's number
