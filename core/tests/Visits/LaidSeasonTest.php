@@ -20,6 +20,7 @@ use Jorvel\Core\Visits\Season\SeasonChain;
 use Jorvel\Core\Visits\Season\SeasonFixed;
 use Jorvel\Core\Visits\Season\SeasonGiven;
 use Jorvel\Core\Visits\Season\SeasonItem;
+use Jorvel\Core\Visits\Season\SeasonPeople;
 use Jorvel\Core\Visits\Season\SeasonResult;
 use Jorvel\Core\Visits\Season\SeasonTime;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -182,19 +183,49 @@ final class LaidSeasonTest extends TestCase
         ), $plan->visits, array_keys($plan->visits));
     }
 
+    /** The same with people whom its bays share: on most days for one bay and a half, on others for one. */
+    private static function shared(SeasonGiven $g): SeasonGiven
+    {
+        $hours = [];
+        for ($d = 0; $d < $g->days; $d++) {
+            $hours[$g->from->number + $d] = $g->bays[0]->hoursPerDay * ($d % 5 === 0 ? 1.0 : 1.5);
+        }
+        $people = [
+            SeasonPeople::of(array_column($g->bays, 'id'), $hours, 1.5),
+            SeasonPeople::of([$g->bays[1]->id], array_slice($hours, 0, 20, true), 0.5),
+        ];
+
+        return SeasonGiven::of(
+            $g->from,
+            $g->days,
+            $g->items,
+            $g->access,
+            $g->bays,
+            $g->fixed,
+            $g->down,
+            $g->dayWeight,
+            $g->visitWeight,
+            $g->toll,
+            $people,
+        );
+    }
+
     public function test_a_planned_season_is_judged_as_it_was_planned(): void
     {
+        $short = 0;
         foreach (range(1, 12) as $seed) {
-            $given = PlantedSeason::seeded($seed, 4 + $seed % 3, 2, 40, 0.8)->given;
+            $given = self::shared(PlantedSeason::seeded($seed, 4 + $seed % 3, 2, 40, 0.8)->given);
             $plan = Season::plan($given, 80, $seed);
             $is = LaidSeason::judge($given, self::asLaid($plan));
             self::assertSame([], $is->troubles, "seed {$seed}");
+            $short += count($is->short(array_column($given->bays, 'id'), $given->people[0]->hours));
             self::assertEqualsWithDelta($plan->cost, $is->cost, 1e-6);
             self::assertEqualsCanonicalizing($plan->standing, $is->standing);
             foreach ($plan->visits as $n => $visit) {
                 self::assertEqualsWithDelta($visit['free_hours'], $is->free["v{$n}"], 1e-6);
             }
         }
+        self::assertGreaterThan(0, $short, 'some days have too few people');
     }
 
     /** Aircraft whose items come again and again. */
